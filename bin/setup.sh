@@ -1,0 +1,195 @@
+# What bin/start, bin/test and bin/bench share: finding what is missing on a Debian machine, and the project's own
+# MariaDB. Sourced, never run. Every step says in one plain line what it does; a failure names the step and where to look.
+
+ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+cd "$ROOT" || exit 1
+RUN="$ROOT/storage/run"
+DATA="$ROOT/storage/mariadb"
+LOG="$RUN/setup.log"
+SOCKET="/tmp/hidden-wire-$(printf %s "$ROOT" | cksum | cut -d' ' -f1).sock"
+PIDFILE="$RUN/mariadb.pid"
+STARTED_DATABASE=""
+mkdir -p "$RUN"
+: > "$LOG"
+
+say()  { printf '%s\n' "  $*"; }
+fail() {
+    printf '\n%s\n' "Stopped at: $1" >&2
+    [ -n "${2:-}" ] && printf '%s\n' "$2" >&2
+    if [ -s "$LOG" ]; then
+        printf '%s\n' "The last lines of $LOG:" >&2
+        tail -n 15 "$LOG" >&2
+    fi
+    exit 1
+}
+# step TEXT COMMAND...: runs a command with its output in the log.
+step() {
+    local text=$1
+    shift
+    say "$text"
+    "$@" >> "$LOG" 2>&1 || fail "$text" "The command was: $*"
+}
+
+as_root() {
+    if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
+}
+
+# Debian packages that are missing, by what they give.
+ensure_packages() {
+    local want=()
+    command -v php > /dev/null || fail "Looking for PHP" "PHP 8.2 is needed: apt-get install php8.2-cli"
+    command -v composer > /dev/null || fail "Looking for Composer" "Composer is needed: apt-get install composer"
+    command -v node > /dev/null || fail "Looking for Node.js" "Node.js 20 or newer with npm is needed."
+    local version extension modules
+    version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
+    modules=$(php -m)
+    for extension in mbstring:mbstring xml:xml pdo_mysql:mysql curl:curl zip:zip gd:gd intl:intl; do
+        grep -qix "${extension%%:*}" <<< "$modules" || want+=("php$version-${extension##*:}")
+    done
+    [ -x /usr/sbin/mariadbd ] || want+=(mariadb-server)
+    if [ "${1:-}" = with-browser ]; then
+        [ -x /usr/bin/chromium ] || want+=(chromium)
+    fi
+    if [ ${#want[@]} -gt 0 ]; then
+        [ "$(id -u)" = 0 ] || sudo -n true 2> /dev/null || fail "Installing ${want[*]}" "Run as root: apt-get install ${want[*]}"
+        step "Reading Debian's package lists" as_root apt-get update
+        # Debian would start its own server with its own data: a policy file forbids that while we install.
+        if [ ! -e /usr/sbin/policy-rc.d ]; then
+            printf '#!/bin/sh\nexit 101\n' | as_root tee /usr/sbin/policy-rc.d > /dev/null
+            as_root chmod +x /usr/sbin/policy-rc.d
+            local policy=ours
+        fi
+        step "Installing ${want[*]}" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${want[@]}"
+        [ "${policy:-}" = ours ] && as_root rm -f /usr/sbin/policy-rc.d
+    fi
+    return 0
+}
+
+# Composer and npm packages, when their lists changed since the last time.
+ensure_libraries() {
+    local stamp
+    stamp=$(cksum < composer.json)
+    if [ ! -f vendor/autoload.php ] || [ "$(cat "$RUN/composer.stamp" 2> /dev/null)" != "$stamp" ]; then
+        mkdir -p bootstrap/cache
+        step "Installing the PHP libraries" env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress
+        printf %s "$stamp" > "$RUN/composer.stamp"
+    fi
+    stamp=$(cat package.json package-lock.json 2> /dev/null | cksum)
+    if [ ! -d node_modules/vite ] || [ "$(cat "$RUN/npm.stamp" 2> /dev/null)" != "$stamp" ]; then
+        if [ -f package-lock.json ]; then
+            step "Installing the browser libraries" npm ci --no-audit --no-fund
+        else
+            step "Installing the browser libraries" npm install --no-audit --no-fund
+        fi
+        stamp=$(cat package.json package-lock.json 2> /dev/null | cksum)
+        printf %s "$stamp" > "$RUN/npm.stamp"
+    fi
+}
+
+ensure_assets() {
+    local stamp
+    stamp=$(find resources/js resources/scss vite.config.js package.json -type f -print0 | sort -z | xargs -0 cat | cksum)
+    if [ ! -f public/build/manifest.json ] || [ "$(cat "$RUN/assets.stamp" 2> /dev/null)" != "$stamp" ]; then
+        step "Building styles and scripts" npm run build
+        printf %s "$stamp" > "$RUN/assets.stamp"
+    fi
+}
+
+# A private settings file with a random database password, kept from run to run.
+ensure_env() {
+    if [ ! -f .env ]; then
+        say "Writing .env"
+        local password
+        password=$(php -r 'echo bin2hex(random_bytes(16));')
+        (umask 077 && sed "s/^DB_PASSWORD=.*/DB_PASSWORD=$password/" .env.example > .env)
+        step "Making the application key" php artisan key:generate --force
+    fi
+}
+env_value() { sed -n "s/^$1=//p" .env | tail -n 1 | tr -d '"'; }
+
+# port_free PORT: nobody listens there on loopback.
+port_free() { ! (exec 3<> "/dev/tcp/127.0.0.1/$1") 2> /dev/null; }
+
+free_port() {
+    local port=$1
+    until port_free "$port"; do port=$((port + 1)); done
+    printf %s "$port"
+}
+
+database_runs() {
+    [ -f "$PIDFILE" ] && kill -0 "$(cat "$PIDFILE")" 2> /dev/null && mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1
+}
+
+# The project's own MariaDB, on loopback, with its own data folder, port and socket.
+ensure_database_server() {
+    ensure_env
+    local account
+    account=$(id -un)
+    if [ ! -d "$DATA/mysql" ]; then
+        rm -rf "$DATA"
+        mkdir -p "$DATA"
+        step "Making the database folder" mariadb-install-db --no-defaults --user="$account" --datadir="$DATA" \
+            --auth-root-authentication-method=socket --auth-root-socket-user="$account" --skip-test-db
+    fi
+    if database_runs; then
+        DB_PORT=$(cat "$RUN/mariadb.port")
+    else
+        DB_PORT=$(free_port "$(env_value DB_PORT)")
+        rm -f "$SOCKET"
+        say "Starting MariaDB on 127.0.0.1:$DB_PORT"
+        setsid mariadbd --no-defaults --user="$account" --datadir="$DATA" --socket="$SOCKET" --pid-file="$PIDFILE" \
+            --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-flush-log-at-trx-commit=1 \
+            --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --sql-mode=TRADITIONAL \
+            >> "$RUN/mariadb.log" 2>&1 < /dev/null &
+        STARTED_DATABASE=$!
+        printf %s "$DB_PORT" > "$RUN/mariadb.port"
+        local waited=0
+        until mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1; do
+            sleep 0.2
+            waited=$((waited + 1))
+            kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ] || fail "Starting MariaDB" "See $RUN/mariadb.log"
+        done
+    fi
+    export DB_PORT
+}
+
+# ensure_database NAME: the database and the one account that may use it, from this machine only.
+ensure_database() {
+    local password
+    password=$(env_value DB_PASSWORD)
+    mariadb --socket="$SOCKET" >> "$LOG" 2>&1 << SQL || fail "Making the database $1"
+CREATE DATABASE IF NOT EXISTS $1 CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS 'hidden_wire'@'127.0.0.1' IDENTIFIED BY '$password';
+ALTER USER 'hidden_wire'@'127.0.0.1' IDENTIFIED BY '$password';
+GRANT ALL ON $1.* TO 'hidden_wire'@'127.0.0.1';
+SQL
+}
+
+stop_database() {
+    [ -n "$STARTED_DATABASE" ] || return 0
+    kill "$STARTED_DATABASE" 2> /dev/null
+    wait "$STARTED_DATABASE" 2> /dev/null
+    STARTED_DATABASE=""
+    rm -f "$SOCKET"
+}
+
+# serve PORT: PHP's own server with several workers, in a process group of its own, its group in SERVER.
+serve() {
+    local router=vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
+    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid php -d opcache.enable=1 -d variables_order=EGPCS \
+        -d post_max_size=12M -d upload_max_filesize=10M -S "127.0.0.1:$1" "../$router") >> "$RUN/server.log" 2>&1 < /dev/null &
+    SERVER=$!
+    local waited=0
+    while port_free "$1"; do
+        sleep 0.1
+        waited=$((waited + 1))
+        kill -0 "$SERVER" 2> /dev/null && [ $waited -lt 100 ] || fail "Starting the web server on port $1" "See $RUN/server.log"
+    done
+}
+
+stop_server() {
+    [ -n "${SERVER:-}" ] || return 0
+    kill -TERM -- "-$SERVER" 2> /dev/null
+    wait "$SERVER" 2> /dev/null
+    SERVER=""
+}

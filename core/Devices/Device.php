@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Devices;
+
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Role;
+
+/** One audio device as a computer's system lists it, with the user's settings on it. */
+final readonly class Device
+{
+    /**
+     * What a device's buffer costs where its unit states nothing: 480 frames at 48 kHz, the usual period of a shared-mode system mixer.
+     */
+    public const USUAL_LATENCY_MS = 10.0;
+
+    /**
+     * @param  string  $computer  the unit whose system lists it
+     * @param  string  $point  the point of the giving unit where its sound enters or leaves
+     * @param  list<int>|null  $laneChannels  which of the point's channels, counted from 1; null is all
+     * @param  list<array{cable: string, hub: string|null}>  $via  the cables from the computer outward, each with the hub that it comes to
+     * @param  bool  $isConnected  false for settings whose device the wiring no longer gives
+     */
+    public function __construct(
+        public string $computer,
+        public DeviceRef $ref,
+        public Direction $direction,
+        public string $systemName,
+        public string $point,
+        public ?array $laneChannels,
+        public int $channels,
+        public ?Milliseconds $statedLatency,
+        public array $via,
+        public bool $isConnected,
+        public ?DeviceSettings $settings,
+    ) {}
+
+    /** The name to show: the user's, else the system's. */
+    public function name(): string
+    {
+        return $this->settings === null || $this->settings->name === '' ? $this->systemName : $this->settings->name;
+    }
+
+    public function isEnabled(): bool
+    {
+        return $this->settings->enabled ?? true;
+    }
+
+    public function isUsable(): bool
+    {
+        return $this->isConnected && $this->isEnabled();
+    }
+
+    public function has(Role $role): bool
+    {
+        return $this->settings !== null && in_array($role, $this->settings->roles, true);
+    }
+
+    public function latency(): Milliseconds
+    {
+        return $this->statedLatency ?? Milliseconds::of(self::USUAL_LATENCY_MS);
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Devices;
+
+use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wiring;
+
+/**
+ * Every computer's list of audio devices, derived from what is plugged and what runs: its own sockets; every device lane of a unit that a host socket
+ * reaches, through hubs too; picture outputs that reach something; what programs install. Settings whose device is gone stay, as not connected.
+ */
+final readonly class DeviceLists
+{
+    /** @var array<string, array<string, Device>> by computer, by reference, in the system's order */
+    private array $lists;
+
+    public function __construct(private Rig $rig, private Wiring $wiring)
+    {
+        $settings = [];
+        foreach ($rig->devices as $set) {
+            $settings[$set->computer][(string) $set->device] = $set;
+        }
+        $programs = [];
+        foreach ($rig->units as $unit) {
+            if ($rig->modelOf($unit)->isProgram()) {
+                $programs[$unit->place][] = $unit;
+            }
+        }
+        $lists = [];
+        foreach ($rig->units as $unit) {
+            if ($rig->modelOf($unit)->family->isHost()) {
+                $lists[$unit->id] = $this->listOf($unit, $settings[$unit->id] ?? [], $programs[$unit->place] ?? []);
+            }
+        }
+        $this->lists = $lists;
+    }
+
+    /** @return array<string, array<string, Device>> */
+    public function all(): array
+    {
+        return $this->lists;
+    }
+
+    /** @return array<string, Device> */
+    public function of(string $computer): array
+    {
+        return $this->lists[$computer] ?? [];
+    }
+
+    /** The device that a pick comes to on its computer; null where it is not in the list or no device has the role. */
+    public function resolve(string $computer, Pick $pick, Direction $direction): ?Device
+    {
+        if ($pick->device !== null) {
+            return $this->lists[$computer][(string) $pick->device] ?? null;
+        }
+
+        return $pick->default === SystemDefault::Call
+            ? $this->withRole($computer, $direction, Role::Call) ?? $this->withRole($computer, $direction, Role::from($direction->value))
+            : $this->withRole($computer, $direction, Role::from($direction->value));
+    }
+
+    private function withRole(string $computer, Direction $direction, Role $role): ?Device
+    {
+        foreach ($this->of($computer) as $device) {
+            if ($device->direction === $direction && $device->has($role)) {
+                return $device;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<string, DeviceSettings>  $settings  by device reference
+     * @param  list<Unit>  $programs
+     * @return array<string, Device>
+     */
+    private function listOf(Unit $host, array $settings, array $programs): array
+    {
+        $devices = [];
+        foreach ($this->rig->modelOf($host)->sockets as $socket) {
+            $ref = new SocketRef($host->id, $socket->id);
+            foreach ($socket->lanes as $lane) {
+                if ($lane->device === null) {
+                    continue;
+                }
+                $name = $this->namedAfterPartner($lane->device->systemName, $ref);
+                if ($name !== null) {
+                    $device = $this->device($host->id, DeviceRef::lane($host->id, $socket->id, $lane->id), $lane->device, $name, $settings);
+                    $devices[(string) $device->ref] = $device;
+                }
+            }
+            if ($socket->link === LinkRole::Host) {
+                $devices += $this->behind($host, $ref, [], [$host->id => true], $settings);
+            }
+        }
+        foreach ($programs as $program) {
+            foreach ($this->rig->modelOf($program)->points as $point) {
+                if ($point->device !== null) {
+                    $device = $this->device($host->id, DeviceRef::point($program->id, $point->id), $point->device, $point->device->systemName, $settings);
+                    $devices[(string) $device->ref] = $device;
+                }
+            }
+        }
+        foreach ($settings as $key => $set) {
+            if (! isset($devices[$key])) {
+                $offer = $this->offer($set->device);
+                $devices[$key] = $this->device($host->id, $set->device, $offer, str_replace('{partner}', 'nothing', $offer->systemName), $settings, isConnected: false);
+            }
+        }
+
+        return $devices;
+    }
+
+    /**
+     * What a host or downstream socket reaches.
+     *
+     * @param  list<array{cable: string, hub: string|null}>  $via
+     * @param  array<string, true>  $seen  units passed on the way, so that a cable back into a hub does not run in circles
+     * @param  array<string, DeviceSettings>  $settings
+     * @return array<string, Device>
+     */
+    private function behind(Unit $host, SocketRef $here, array $via, array $seen, array $settings): array
+    {
+        $devices = [];
+        foreach ($this->wiring->at($here) as $cable) {
+            $there = $this->wiring->across($cable, $here);
+            $socket = $this->rig->socket($there);
+            if (isset($seen[$there->unit])) {
+                continue;
+            }
+            if ($socket->link === LinkRole::Device) {
+                $to = [...$via, ['cable' => $cable->id, 'hub' => null]];
+                foreach ($socket->lanes as $lane) {
+                    if ($lane->device !== null) {
+                        $device = $this->device($host->id, DeviceRef::lane($there->unit, $there->socket, $lane->id), $lane->device, $lane->device->systemName, $settings, $to);
+                        $devices[(string) $device->ref] = $device;
+                    }
+                }
+            } elseif ($socket->link === LinkRole::Upstream) {
+                foreach ($this->rig->modelOf($there->unit)->sockets as $down) {
+                    if ($down->link === LinkRole::Downstream) {
+                        $devices += $this->behind($host, new SocketRef($there->unit, $down->id), [...$via, ['cable' => $cable->id, 'hub' => $there->unit]],
+                            $seen + [$there->unit => true], $settings);
+                    }
+                }
+            }
+        }
+
+        return $devices;
+    }
+
+    /** A picture output is a device only while it reaches something, and is named after it. */
+    private function namedAfterPartner(string $systemName, SocketRef $socket): ?string
+    {
+        if (! str_contains($systemName, '{partner}')) {
+            return $systemName;
+        }
+        $cable = $this->wiring->at($socket)[0] ?? null;
+        if ($cable === null || $this->wiring->lanesOf($cable) === []) {
+            return null;
+        }
+
+        return str_replace('{partner}', $this->rig->modelOf($this->wiring->across($cable, $socket)->unit)->name, $systemName);
+    }
+
+    /**
+     * @param  array<string, DeviceSettings>  $settings
+     * @param  list<array{cable: string, hub: string|null}>  $via
+     */
+    private function device(string $computer, DeviceRef $ref, DeviceOffer $offer, string $name, array $settings, array $via = [], bool $isConnected = true): Device
+    {
+        $model = $this->rig->modelOf($ref->unit);
+        $lane = $ref->lane === null ? null : $model->sockets[$ref->givenBy]->lanes[$ref->lane];
+        $point = $lane === null ? $ref->givenBy : $lane->point;
+        $channels = $lane?->channels;
+
+        return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null ? $model->points[$point]->channels : count($channels),
+            $offer->latency, $via, $isConnected, $settings[(string) $ref] ?? null);
+    }
+
+    private function offer(DeviceRef $ref): DeviceOffer
+    {
+        $model = $this->rig->modelOf($ref->unit);
+        $offer = $ref->lane === null ? $model->points[$ref->givenBy]->device : $model->sockets[$ref->givenBy]->lanes[$ref->lane]->device;
+        assert($offer !== null, 'Rig checks that settings name a device');
+
+        return $offer;
+    }
+}

@@ -1,0 +1,449 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Document;
+
+use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Consistency;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PlaceKind;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Rig\Wish;
+
+/**
+ * Reads a rig document, format version 1 (docs/format/). All or nothing: either a rig, or every offence with its JSON pointer.
+ */
+final class DocumentReader
+{
+    public const FORMAT = 'hidden-wire/rig';
+
+    public const VERSION = 1;
+
+    /** Problems past this many are cut off: nobody reads them, and a hostile file could make millions. */
+    public const MAX_PROBLEMS = 200;
+
+    /** @var \ArrayObject<int, Problem> */
+    private \ArrayObject $problems;
+
+    /** @var array<string, list<string>> ids of elements that are there but could not be read */
+    private array $unreadable = [];
+
+    /** @throws InvalidDocument */
+    public function read(string $text): Rig
+    {
+        return $this->readData(Json::decode($text));
+    }
+
+    /**
+     * From data as {@see Json::decode()} gives it.
+     *
+     * @throws InvalidDocument
+     */
+    public function readData(mixed $data): Rig
+    {
+        $this->problems = new \ArrayObject;
+        $this->unreadable = [];
+        if (! $data instanceof \stdClass) {
+            throw InvalidDocument::whole('A rig document is one JSON object.');
+        }
+        if (($data->format ?? null) !== self::FORMAT) {
+            throw new InvalidDocument([new Problem('/format', 'This is no rig document: "format" has to be "'.self::FORMAT.'".')]);
+        }
+        if (($data->version ?? null) !== self::VERSION) {
+            throw new InvalidDocument([new Problem('/version', 'This version of the format is not known here: "version" has to be '.self::VERSION.'.')]);
+        }
+        $document = new Fields($data, '', $this->problems);
+        $document->raw('format');
+        $document->raw('version');
+        $parts = new RigParts(
+            $document->text('name', 120, needed: true) ?? '',
+            $document->text('summary', 4000) ?? '',
+            $this->each($document, 'places', $this->place(...)),
+            $this->models($document),
+            $this->each($document, 'units', $this->unit(...)),
+            $this->each($document, 'cables', $this->cable(...)),
+            $this->each($document, 'devices', $this->deviceSettings(...)),
+            $this->each($document, 'picks', $this->pick(...)),
+            $this->each($document, 'air', $this->air(...)),
+            $this->each($document, 'sources', $this->source(...)),
+            $this->each($document, 'listeners', $this->listener(...)),
+            $this->each($document, 'wishes', $this->wish(...)),
+            $this->each($document, 'situations', $this->situation(...)),
+        );
+        $document->done();
+        $problems = array_values($this->problems->getArrayCopy());
+        if ($problems === []) {
+            try {
+                return new Rig($parts);
+            } catch (InvalidRig $e) {
+                throw new InvalidDocument(array_slice($e->problems, 0, self::MAX_PROBLEMS));
+            }
+        }
+        $problems = [...$problems, ...(new Consistency($parts, $this->unreadable))->problems()];
+
+        throw new InvalidDocument(array_slice($problems, 0, self::MAX_PROBLEMS));
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  callable(Fields): (T|null)  $read
+     * @return array<int, T> by position in the document
+     */
+    private function each(Fields $of, string $key, callable $read): array
+    {
+        $things = [];
+        foreach ($of->list($key) as $i => $data) {
+            $thing = $read($of->inside($data, $of->at($key).'/'.$i));
+            if ($thing !== null) {
+                $things[$i] = $thing;
+            } elseif ($data instanceof \stdClass && is_string($data->id ?? null)) {
+                $this->unreadable[$key][] = $data->id;
+            }
+        }
+
+        return $things;
+    }
+
+    /** @return array<string, EquipmentModel> */
+    private function models(Fields $document): array
+    {
+        $models = [];
+        $reader = new ModelReader;
+        foreach ($document->map('models') as $id => $data) {
+            $id = (string) $id;
+            $pointer = $document->at('models').'/'.str_replace(['~', '/'], ['~0', '~1'], $id);
+            $sound = $document->asId($id, $pointer) !== null;
+            $model = $reader->read($id, $document->inside($data, $pointer));
+            if ($model !== null && $sound) {
+                $models[$id] = $model;
+            } else {
+                $this->unreadable['models'][] = $id;
+            }
+        }
+
+        return $models;
+    }
+
+    private function place(Fields $place): ?Place
+    {
+        $id = $place->id('id');
+        $kind = $place->choice('kind', PlaceKind::class);
+        $name = $place->text('name', 120, needed: true);
+
+        return $place->done() && $id !== null && $kind !== null && $name !== null ? new Place($id, $kind, $name) : null;
+    }
+
+    private function unit(Fields $unit): ?Unit
+    {
+        $id = $unit->id('id');
+        $model = $unit->id('model');
+        $place = $unit->id('place');
+        $name = $unit->text('name', 120, needed: true);
+        $firmware = $unit->text('firmware', 60) ?? '';
+        $serial = $unit->text('serial', 60) ?? '';
+        $notes = $unit->text('notes', 8000) ?? '';
+        $needs = $this->ids($unit, 'needs');
+        $start = $unit->whole('start', 1, 1000);
+        $atLogin = $unit->flag('at_login') ?? false;
+        $points = [];
+        $routes = [];
+        $settings = $unit->object('settings');
+        if ($settings !== null) {
+            foreach ($settings->map('points') as $key => $data) {
+                $points[(string) $key] = $this->pointSettings($settings->inside($data, $settings->at('points').'/'.$this->token((string) $key)));
+            }
+            foreach ($settings->map('routes') as $key => $data) {
+                $routes[(string) $key] = $this->routeSettings($settings->inside($data, $settings->at('routes').'/'.$this->token((string) $key)));
+            }
+            $settings->done();
+        }
+
+        return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
+            ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes) : null;
+    }
+
+    private function pointSettings(Fields $fields): PointSettings
+    {
+        $settings = new PointSettings($fields->decibels('gain'), $fields->decibels('fader'), $fields->flag('mute'), $fields->flag('mono'));
+        $fields->done();
+
+        return $settings;
+    }
+
+    private function routeSettings(Fields $fields): RouteSettings
+    {
+        $settings = new RouteSettings($fields->flag('on'), $fields->decibels('db'), $fields->choice('tap', Tap::class, needed: false));
+        $fields->done();
+
+        return $settings;
+    }
+
+    private function cable(Fields $cable): ?Cable
+    {
+        $id = $cable->id('id');
+        $label = $cable->text('label', 20, needed: true);
+        $type = $cable->choice('type', CableType::class);
+        $from = $this->socketRef($cable, 'from');
+        $to = $this->socketRef($cable, 'to');
+        $length = $cable->number('length_m', 0, 10000);
+        $colour = $cable->text('colour', 30) ?? '';
+        $owned = $cable->flag('owned') ?? true;
+        $lanes = null;
+        if ($cable->has('lanes')) {
+            $lanes = [];
+            foreach ($cable->list('lanes', 32) as $i => $pair) {
+                $pointer = $cable->at('lanes').'/'.$i;
+                if (! is_array($pair) || count($pair) !== 2 || ! is_string($pair[0]) || ! is_string($pair[1])) {
+                    $cable->problem($pointer, 'A pair is [lane at the from end, lane at the to end].');
+
+                    continue;
+                }
+                $lanes[] = [$pair[0], $pair[1]];
+            }
+        }
+
+        return $cable->done() && $id !== null && $label !== null && $type !== null && $from !== null && $to !== null
+            ? new Cable($id, $label, $type, $from, $to, $length, $colour, $owned, $lanes) : null;
+    }
+
+    private function deviceSettings(Fields $device): ?DeviceSettings
+    {
+        $computer = $device->id('computer');
+        $ref = $this->deviceRef($device, 'device');
+        $name = $device->text('name', 120) ?? '';
+        $enabled = $device->flag('enabled') ?? true;
+        $roles = [];
+        foreach ($device->list('roles', 3) as $i => $value) {
+            $role = $device->asChoice($value, Role::class, $device->at('roles').'/'.$i);
+            if ($role !== null) {
+                if (in_array($role, $roles, true)) {
+                    $device->problem($device->at('roles').'/'.$i, 'This role is named twice.');
+                }
+                $roles[] = $role;
+            }
+        }
+        $rate = $device->whole('rate_hz', 8000, 768000);
+        $bits = $device->whole('bits', 8, 64);
+        $mode = $device->choice('driver_mode', DriverMode::class, needed: false);
+
+        return $device->done() && $computer !== null && $ref !== null
+            ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode) : null;
+    }
+
+    private function pick(Fields $pick): ?Pick
+    {
+        $at = $this->pointRef($pick, 'at');
+        if (! $pick->has('device') && ! $pick->has('default')) {
+            $pick->problem($pick->pointer, 'A pick names a "device", or follows a "default": system or call.');
+        }
+        $chosen = $at === null ? null : $this->choice($pick, $at);
+
+        return $pick->done() ? $chosen : null;
+    }
+
+    /** The chosen device of a pick, whether it stands in `picks` or in a situation's change. */
+    private function choice(Fields $fields, PointRef $at): Pick
+    {
+        $device = $fields->has('device') ? $this->deviceRef($fields, 'device') : null;
+        $default = $fields->choice('default', SystemDefault::class, needed: false);
+        if ($fields->has('device') && $fields->has('default')) {
+            $fields->problem($fields->at('default'), 'A pick names a device or follows a default, not both.');
+        }
+
+        return new Pick($at, $device, $default, (new ModelReader)->channels($fields, 'channels'), $fields->choice('tap', Direction::class, needed: false));
+    }
+
+    private function air(Fields $path): ?AirPath
+    {
+        $from = $this->pointRef($path, 'from');
+        $to = $this->pointRef($path, 'to');
+        $db = $path->decibels('db', needed: true);
+
+        return $path->done() && $from !== null && $to !== null && $db !== null ? new AirPath($from, $to, $db) : null;
+    }
+
+    private function source(Fields $source): ?Source
+    {
+        $id = $source->id('id');
+        $name = $source->text('name', 60, needed: true);
+        $kind = $source->choice('kind', SourceKind::class);
+        $origins = $this->each($source, 'origins', function (Fields $origin): ?Origin {
+            $at = $this->pointRef($origin, 'at');
+            $db = $origin->decibels('db');
+
+            return $origin->done() && $at !== null ? new Origin($at, $db ?? Decibels::zero()) : null;
+        });
+
+        return $source->done() && $id !== null && $name !== null && $kind !== null ? new Source($id, $name, $kind, $origins) : null;
+    }
+
+    private function listener(Fields $listener): ?Listener
+    {
+        $id = $listener->id('id');
+        $name = $listener->text('name', 60, needed: true);
+        $kind = $listener->choice('kind', ListenerKind::class);
+        $at = [];
+        foreach ($listener->list('at', 100) as $i => $value) {
+            $ref = $this->asPointRef($listener, $value, $listener->at('at').'/'.$i);
+            if ($ref !== null) {
+                $at[] = $ref;
+            }
+        }
+
+        return $listener->done() && $id !== null && $name !== null && $kind !== null ? new Listener($id, $name, $kind, $at) : null;
+    }
+
+    private function wish(Fields $wish): ?Wish
+    {
+        $source = $wish->id('source');
+        $listener = $wish->id('listener');
+        $want = $wish->choice('want', Want::class);
+        $own = $wish->flag('own_level') ?? false;
+        $alone = $wish->flag('alone') ?? false;
+        $situations = $this->ids($wish, 'situations');
+
+        return $wish->done() && $source !== null && $listener !== null && $want !== null
+            ? new Wish($source, $listener, $want, $own, $alone, $situations) : null;
+    }
+
+    private function situation(Fields $situation): ?Situation
+    {
+        $id = $situation->id('id');
+        $name = $situation->text('name', 60, needed: true);
+        $changes = $this->each($situation, 'changes', $this->change(...));
+
+        return $situation->done() && $id !== null && $name !== null ? new Situation($id, $name, $changes) : null;
+    }
+
+    private function change(Fields $change): ?Change
+    {
+        $at = $change->raw('at');
+        $isRoute = is_string($at) && str_contains($at, '>');
+        $set = $change->object('set');
+        if ($set === null) {
+            $change->problem($change->at('set'), 'This is missing: an object that says what is set.');
+        }
+        if ($isRoute) {
+            $ref = $this->routeRef($change, 'at');
+            $to = $set === null ? null : $this->routeSettings($set);
+            if ($to !== null && $set->isSound() && $to == new RouteSettings) {
+                $set->problem($set->pointer, 'Nothing is set: name on, db or tap.');
+            }
+        } else {
+            $ref = $this->pointRef($change, 'at');
+            $to = match (true) {
+                $set === null || $ref === null => null,
+                $set->has('device') || $set->has('default') => $this->choice($set, $ref),
+                default => $this->pointSettings($set),
+            };
+            $set?->done();
+            if ($to !== null && $set->isSound() && $to == new PointSettings) {
+                $set->problem($set->pointer, 'Nothing is set: name gain, fader, mute or mono, or a device or default.');
+            }
+        }
+
+        return $change->done() && $ref !== null && $to !== null ? new Change($ref, $to) : null;
+    }
+
+    /** @return list<string> */
+    private function ids(Fields $of, string $key): array
+    {
+        $ids = [];
+        foreach ($of->list($key, 1000) as $i => $value) {
+            $id = $of->asId($value, $of->at($key).'/'.$i);
+            if ($id !== null) {
+                if (in_array($id, $ids, true)) {
+                    $of->problem($of->at($key).'/'.$i, "\"{$id}\" is named twice.");
+                }
+                $ids[] = $id;
+            }
+        }
+
+        return $ids;
+    }
+
+    private function socketRef(Fields $of, string $key): ?SocketRef
+    {
+        $tokens = $this->path($of, $of->raw($key), $of->at($key), 2, 2, 'unit/socket');
+
+        return $tokens === null ? null : new SocketRef($tokens[0], $tokens[1]);
+    }
+
+    private function pointRef(Fields $of, string $key): ?PointRef
+    {
+        return $this->asPointRef($of, $of->raw($key), $of->at($key));
+    }
+
+    private function asPointRef(Fields $of, mixed $value, string $pointer): ?PointRef
+    {
+        $tokens = $this->path($of, $value, $pointer, 2, 2, 'unit/point');
+
+        return $tokens === null ? null : new PointRef($tokens[0], $tokens[1]);
+    }
+
+    private function routeRef(Fields $of, string $key): ?RouteRef
+    {
+        $tokens = $this->path($of, $of->raw($key), $of->at($key), 2, 2, 'unit/from>to');
+
+        return $tokens === null ? null : new RouteRef($tokens[0], $tokens[1]);
+    }
+
+    private function deviceRef(Fields $of, string $key): ?DeviceRef
+    {
+        $tokens = $this->path($of, $of->raw($key), $of->at($key), 2, 3, 'unit/socket/lane, or unit/point for a virtual one');
+
+        return match (true) {
+            $tokens === null => null,
+            count($tokens) === 3 => DeviceRef::lane($tokens[0], $tokens[1], $tokens[2]),
+            default => DeviceRef::point($tokens[0], $tokens[1]),
+        };
+    }
+
+    /** @return list<string>|null */
+    private function path(Fields $of, mixed $value, string $pointer, int $least, int $most, string $form): ?array
+    {
+        $tokens = is_string($value) && strlen($value) <= 260 ? explode('/', $value) : [];
+        $count = count($tokens);
+        if ($count < $least || $count > $most || in_array('', $tokens, true)) {
+            return $of->problem($pointer, "This has to be a reference of the form {$form}.");
+        }
+
+        return $tokens;
+    }
+
+    private function token(string $key): string
+    {
+        return str_replace(['~', '/'], ['~0', '~1'], $key);
+    }
+}

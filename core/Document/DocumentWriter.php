@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Document;
+
+use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wish;
+
+/** Writes a rig as its canonical document: keys in one order, what equals its default left out, numbers in their shortest form. */
+final class DocumentWriter
+{
+    public function write(Rig $rig): string
+    {
+        return Json::encode($this->data($rig));
+    }
+
+    /**
+     * The document as plain data: arrays for lists and objects, `\stdClass` for empty objects.
+     *
+     * @return array<string, mixed>
+     */
+    public function data(Rig $rig): array
+    {
+        return [
+            'format' => DocumentReader::FORMAT,
+            'version' => DocumentReader::VERSION,
+            'name' => $rig->name,
+            ...$this->filled(['summary' => $rig->summary]),
+            'places' => array_map(fn (Place $place) => ['id' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name], array_values($rig->places)),
+            'models' => $rig->models === [] ? new \stdClass : array_map($this->model(...), $rig->models),
+            'units' => array_map($this->unit(...), array_values($rig->units)),
+            'cables' => array_map($this->cable(...), array_values($rig->cables)),
+            'devices' => array_map($this->device(...), $rig->devices),
+            'picks' => array_map(fn (Pick $pick) => ['at' => (string) $pick->at, ...$this->choice($pick)], array_values($rig->picks)),
+            'air' => array_map(fn (AirPath $path) => ['from' => (string) $path->from, 'to' => (string) $path->to, 'db' => $path->db->number()], $rig->air),
+            'sources' => array_map($this->source(...), array_values($rig->sources)),
+            'listeners' => array_map(fn (Listener $listener) => [
+                'id' => $listener->id, 'name' => $listener->name, 'kind' => $listener->kind->value,
+                'at' => array_map(fn (PointRef $at) => (string) $at, $listener->at),
+            ], array_values($rig->listeners)),
+            'wishes' => array_map(fn (Wish $wish) => [
+                'source' => $wish->source, 'listener' => $wish->listener, 'want' => $wish->want->value,
+                ...$this->filled(['own_level' => $wish->ownLevel, 'alone' => $wish->alone, 'situations' => $wish->situations]),
+            ], $rig->wishes),
+            'situations' => array_map(fn (Situation $situation) => [
+                'id' => $situation->id, 'name' => $situation->name, 'changes' => array_map($this->change(...), array_values($situation->changes)),
+            ], array_values($rig->situations)),
+        ];
+    }
+
+    /**
+     * One equipment model, without its id, as documents and the catalogue hold it.
+     *
+     * @return array<string, mixed>
+     */
+    public function model(EquipmentModel $model): array
+    {
+        $limits = $this->filled([
+            'channels_read' => $model->limits->channelsRead, 'devices_at_once' => $model->limits->devicesAtOnce,
+            'sources' => $model->limits->sources, 'tracks' => $model->limits->tracks,
+        ]);
+
+        return [
+            'name' => $model->name,
+            'family' => $model->family->value,
+            ...$this->filled(['summary' => $model->summary, 'supply' => $model->supply === Supply::None ? null : $model->supply->value]),
+            'sockets' => array_map($this->socket(...), array_values($model->sockets)),
+            'points' => array_map($this->point(...), array_values($model->points)),
+            'routes' => array_map($this->route(...), array_values($model->routes)),
+            ...$this->filled(['limits' => $limits]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function socket(Socket $socket): array
+    {
+        return [
+            'id' => $socket->id,
+            'label' => $socket->label,
+            'connector' => $socket->connector->value,
+            ...$this->filled([
+                'signal' => $socket->signal === $socket->connector->usualSignal() ? null : $socket->signal->value,
+                'balanced' => $socket->balanced, 'phantom' => $socket->phantom?->value,
+                'nominal_dbu' => $this->number($socket->nominalDbu), 'max_dbu' => $this->number($socket->maxDbu),
+                'impedance_ohm' => $this->number($socket->impedanceOhm), 'colour' => $socket->colour,
+                'isolated' => $socket->isolated, 'link' => $socket->link?->value,
+            ]),
+            'lanes' => array_map(fn (Lane $lane) => [
+                'id' => $lane->id, 'way' => $lane->way->value, 'point' => $lane->point,
+                ...$this->filled([
+                    'signal' => $lane->signal === $socket->signal ? null : $lane->signal->value,
+                    'channels' => $lane->channels, 'device' => $this->offer($lane->device),
+                ]),
+            ], array_values($socket->lanes)),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function offer(?DeviceOffer $offer): ?array
+    {
+        return $offer === null ? null : [
+            'direction' => $offer->direction->value, 'system_name' => $offer->systemName,
+            ...$this->filled(['latency_ms' => $offer->latency?->number()]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function point(Point $point): array
+    {
+        return [
+            'id' => $point->id, 'kind' => $point->kind->value,
+            ...$this->filled(['label' => $point->label === $point->id ? null : $point->label]),
+            'channels' => $point->channels,
+            ...$this->known(['gain' => $this->span($point->gain), 'fader' => $this->span($point->fader), 'mute' => $point->mute, 'mono' => $point->mono,
+                'picks' => $point->picks?->value, 'device' => $this->offer($point->device)]),
+        ];
+    }
+
+    /** @return array<string, int|float>|null */
+    private function span(?Span $span): ?array
+    {
+        return $span === null ? null : ['from' => $span->from->number(), 'to' => $span->to->number(), 'db' => $span->db->number()];
+    }
+
+    /** @return array<string, mixed> */
+    private function route(Route $route): array
+    {
+        return [
+            'from' => $route->from, 'to' => $route->to,
+            ...$this->known([
+                'on' => $route->on ? null : false, 'db' => $route->db->number() === 0 ? null : $route->db->number(),
+                'tap' => $route->tap === Tap::PostFader ? null : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group,
+                'delay_ms' => $route->delay?->number(),
+            ]),
+            ...$this->filled(['can' => array_map(fn (RouteSetting $setting) => $setting->value, $route->can)]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function unit(Unit $unit): array
+    {
+        return [
+            'id' => $unit->id, 'model' => $unit->model, 'place' => $unit->place, 'name' => $unit->name,
+            ...$this->filled([
+                'firmware' => $unit->firmware, 'serial' => $unit->serial, 'notes' => $unit->notes, 'needs' => $unit->needs, 'start' => $unit->start,
+                'at_login' => $unit->atLogin,
+                'settings' => $this->filled([
+                    'points' => array_map(fn (PointSettings $set) => $this->pointSettings($set) ?: new \stdClass, $unit->points),
+                    'routes' => array_map(fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass, $unit->routes),
+                ]),
+            ]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pointSettings(PointSettings $set): array
+    {
+        return $this->known(['gain' => $set->gain?->number(), 'fader' => $set->fader?->number(), 'mute' => $set->mute, 'mono' => $set->mono]);
+    }
+
+    /** @return array<string, mixed> */
+    private function routeSettings(RouteSettings $set): array
+    {
+        return $this->known(['on' => $set->on, 'db' => $set->db?->number(), 'tap' => $set->tap?->value]);
+    }
+
+    /** @return array<string, mixed> */
+    private function cable(Cable $cable): array
+    {
+        return [
+            'id' => $cable->id, 'label' => $cable->label, 'type' => $cable->type->value, 'from' => (string) $cable->from, 'to' => (string) $cable->to,
+            ...$this->filled(['length_m' => $this->number($cable->lengthM), 'colour' => $cable->colour]),
+            ...($cable->owned ? [] : ['owned' => false]),
+            ...$this->known(['lanes' => $cable->lanes]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function device(DeviceSettings $device): array
+    {
+        return [
+            'computer' => $device->computer, 'device' => (string) $device->device,
+            ...$this->filled(['name' => $device->name]),
+            ...($device->enabled ? [] : ['enabled' => false]),
+            ...$this->filled([
+                'roles' => array_map(fn (Role $role) => $role->value, $device->roles), 'rate_hz' => $device->rateHz, 'bits' => $device->bits,
+                'driver_mode' => $device->driverMode?->value,
+            ]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function choice(Pick $pick): array
+    {
+        return $this->known([
+            'device' => $pick->device === null ? null : (string) $pick->device, 'default' => $pick->default?->value,
+            'channels' => $pick->channels, 'tap' => $pick->tap?->value,
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function source(Source $source): array
+    {
+        return [
+            'id' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value,
+            'origins' => array_map(fn (Origin $origin) => [
+                'at' => (string) $origin->at, ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]),
+            ], array_values($source->origins)),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function change(Change $change): array
+    {
+        return ['at' => (string) $change->at, 'set' => match (true) {
+            $change->set instanceof Pick => $this->choice($change->set),
+            $change->set instanceof PointSettings => $this->pointSettings($change->set),
+            default => $this->routeSettings($change->set),
+        }];
+    }
+
+    private function number(?float $value): int|float|null
+    {
+        return $value === null || $value !== floor($value) ? $value : (int) $value;
+    }
+
+    /**
+     * Without what is null.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private function known(array $fields): array
+    {
+        return array_filter($fields, fn (mixed $value) => $value !== null);
+    }
+
+    /**
+     * Without what is null, false, or empty: the defaults of most fields.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private function filled(array $fields): array
+    {
+        return array_filter($fields, fn (mixed $value) => $value !== null && $value !== false && $value !== '' && $value !== []);
+    }
+}

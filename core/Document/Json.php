@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Document;
+
+use HiddenWire\Core\Rig\Problem;
+
+/** Text to plain data and back. Objects are `\stdClass`, so that an empty object and an empty list stay apart. */
+final class Json
+{
+    /** A rig of 1,000 units is about 1.5 MB; four times that is room enough, and a larger file is no rig. */
+    public const MAX_BYTES = 6 * 1024 * 1024;
+
+    /** The format nests nine deep at most. */
+    public const MAX_DEPTH = 24;
+
+    /** How wide a line of the canonical form gets before an object or list is broken over several lines. */
+    private const LINE = 140;
+
+    /** @throws InvalidDocument when the text is too large, not UTF-8, no JSON, nested too deep, or names a key of an object twice */
+    public static function decode(string $text): mixed
+    {
+        if (strlen($text) > self::MAX_BYTES) {
+            throw InvalidDocument::whole(sprintf('The file has %.1f MB; a rig document has %d MB at most.', strlen($text) / 1048576, intdiv(self::MAX_BYTES, 1048576)));
+        }
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            throw InvalidDocument::whole('The file is not UTF-8 text. Save it as UTF-8 and try again.');
+        }
+        try {
+            $data = json_decode($text, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw InvalidDocument::whole(match ($e->getCode()) {
+                JSON_ERROR_DEPTH => 'The file nests deeper than any rig document does ('.self::MAX_DEPTH.' levels).',
+                JSON_ERROR_INVALID_PROPERTY_NAME => 'A key begins with a zero byte; no key of a rig document does.',
+                default => 'The file is no JSON: '.$e->getMessage().'. '.self::whereItBreaks($text),
+            });
+        }
+        $twice = self::keysGivenTwice($text);
+        if ($twice !== []) {
+            throw new InvalidDocument($twice);
+        }
+
+        return $data;
+    }
+
+    /** Canonical text: two spaces of indent, whatever fits a line on one line, a newline at the end. */
+    public static function encode(mixed $data): string
+    {
+        return self::write($data, 0, 0)."\n";
+    }
+
+    private static function write(mixed $data, int $indent, int $lead): string
+    {
+        if (! is_array($data) && ! $data instanceof \stdClass) {
+            return json_encode($data, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        }
+        $isList = is_array($data) && array_is_list($data);
+        $items = (array) $data;
+        if ($items === []) {
+            return $isList ? '[]' : '{}';
+        }
+        if ($indent > 0 && self::isShallow($items, 2)) {
+            $line = self::line($items, $isList);
+            if (mb_strlen($line) + $indent + $lead <= self::LINE) {
+                return $line;
+            }
+        }
+        $inner = str_repeat(' ', $indent + 2);
+        $parts = [];
+        foreach ($items as $key => $value) {
+            $name = $isList ? '' : self::write((string) $key, 0, 0).': ';
+            $parts[] = $inner.$name.self::write($value, $indent + 2, mb_strlen($name));
+        }
+
+        return ($isList ? '[' : '{')."\n".implode(",\n", $parts)."\n".str_repeat(' ', $indent).($isList ? ']' : '}');
+    }
+
+    /** @param  array<array-key, mixed>  $items */
+    private static function isShallow(array $items, int $levels): bool
+    {
+        foreach ($items as $item) {
+            if ((is_array($item) || $item instanceof \stdClass) && ($levels === 0 || ! self::isShallow((array) $item, $levels - 1))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param  array<array-key, mixed>  $items */
+    private static function line(array $items, bool $isList): string
+    {
+        $parts = [];
+        foreach ($items as $key => $value) {
+            $text = is_array($value) || $value instanceof \stdClass
+                ? ((array) $value === [] ? (is_array($value) ? '[]' : '{}') : self::line((array) $value, is_array($value) && array_is_list($value)))
+                : self::write($value, 0, 0);
+            $parts[] = $isList ? $text : self::write((string) $key, 0, 0).': '.$text;
+        }
+
+        return ($isList ? '[' : '{').implode(', ', $parts).($isList ? ']' : '}');
+    }
+
+    /**
+     * PHP keeps the last of two equal keys in silence; what the first said would be lost.
+     *
+     * @return list<Problem>
+     */
+    private static function keysGivenTwice(string $text): array
+    {
+        $problems = [];
+        /** @var list<array{object: bool, key: string|int, seen: array<string, true>}> $stack */
+        $stack = [];
+        $depth = -1;
+        $expectKey = false;
+        $offset = 0;
+        $length = strlen($text);
+        while ($offset < $length) {
+            $offset += strcspn($text, '"{}[],', $offset);
+            $char = $text[$offset] ?? '';
+            if ($char === '"') {
+                $start = ++$offset;
+                while ($text[$offset += strcspn($text, '"\\', $offset)] === '\\') {
+                    $offset += 2;
+                }
+                if ($expectKey) {
+                    $key = substr($text, $start, $offset - $start);
+                    if (str_contains($key, '\\')) {
+                        $key = (string) json_decode('"'.$key.'"');
+                    }
+                    $stack[$depth]['key'] = $key;
+                    if (isset($stack[$depth]['seen'][$key])) {
+                        $path = array_map(fn (array $level) => str_replace(['~', '/'], ['~0', '~1'], (string) $level['key']), $stack);
+                        $problems[] = new Problem('/'.implode('/', $path), 'This key is given twice in one object.');
+                    }
+                    $stack[$depth]['seen'][$key] = true;
+                    $expectKey = false;
+                }
+            } elseif ($char === '{' || $char === '[') {
+                $stack[++$depth] = ['object' => $char === '{', 'key' => 0, 'seen' => []];
+                $expectKey = $char === '{';
+            } elseif ($char === '}' || $char === ']') {
+                array_pop($stack);
+                $depth--;
+                $expectKey = false;
+            } elseif ($char === ',') {
+                $expectKey = $stack[$depth]['object'];
+                if (! $expectKey) {
+                    $stack[$depth]['key'] = (int) $stack[$depth]['key'] + 1;
+                }
+            }
+            $offset++;
+        }
+
+        return $problems;
+    }
+
+    /** The line where a parser that only says "syntax error" must have stopped: the longest beginning that could still become JSON. */
+    private static function whereItBreaks(string $text): string
+    {
+        if (trim($text) === '') {
+            return 'It is empty.';
+        }
+        $open = [];
+        $length = strlen($text);
+        for ($i = 0; $i < $length; $i++) {
+            $char = $text[$i];
+            if ($char === '"') {
+                while (++$i < $length && $text[$i] !== '"') {
+                    $i += $text[$i] === '\\' ? 1 : 0;
+                }
+                if ($i >= $length) {
+                    return 'It ends inside a text: is it cut off?';
+                }
+            } elseif ($char === '{' || $char === '[') {
+                $open[] = $char;
+            } elseif (($char === '}' && array_pop($open) !== '{') || ($char === ']' && array_pop($open) !== '[')) {
+                return 'A bracket closes what was not opened, in line '.(substr_count($text, "\n", 0, $i) + 1).'.';
+            }
+        }
+
+        return $open === [] ? 'Look for a missing comma or quotation mark.' : 'It ends with '.count($open).' bracket(s) open: is it cut off?';
+    }
+}

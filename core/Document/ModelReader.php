@@ -1,0 +1,260 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Document;
+
+use HiddenWire\Core\Equipment\ChannelMap;
+use HiddenWire\Core\Equipment\Connector;
+use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Limits;
+use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Equipment\Phantom;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\SignalKind;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Quantity\Decibels;
+
+/** Reads one equipment model, of a document or of the catalogue. */
+final class ModelReader
+{
+    /** The widest device or point that the format takes. */
+    public const MAX_CHANNELS = 32;
+
+    public function read(string $id, Fields $model): ?EquipmentModel
+    {
+        $name = $model->text('name', 120, needed: true);
+        $family = $model->choice('family', Family::class);
+        $summary = $model->text('summary', 2000);
+        $supply = $model->choice('supply', Supply::class, needed: false);
+        $sockets = $this->each($model, 'sockets', $this->socket(...), 200);
+        $points = $this->each($model, 'points', $this->point(...), 400);
+        $routes = $this->each($model, 'routes', $this->route(...), 4000);
+        $limits = $this->limits($model->object('limits'));
+
+        return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
+            ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits)
+            : null;
+    }
+
+    /**
+     * Reads a list of things that have an id (a route's is its key) and refuses an id that comes twice.
+     *
+     * @template T of Socket|Lane|Point|Route
+     *
+     * @param  callable(Fields): (T|null)  $read
+     * @return array<string, T>
+     */
+    private function each(Fields $of, string $key, callable $read, int $most): array
+    {
+        $things = [];
+        foreach ($of->list($key, $most) as $i => $data) {
+            $fields = $of->inside($data, $of->at($key).'/'.$i);
+            $thing = $read($fields);
+            if ($thing === null) {
+                continue;
+            }
+            $id = $thing instanceof Route ? $thing->key() : $thing->id;
+            if (isset($things[$id])) {
+                $of->problem($fields->pointer, "\"{$id}\" is there twice; it has to be unique in this list.");
+            }
+            $things[$id] = $thing;
+        }
+
+        return $things;
+    }
+
+    private function socket(Fields $socket): ?Socket
+    {
+        $id = $socket->id('id');
+        $label = $socket->text('label', 60, needed: true);
+        $connector = $socket->choice('connector', Connector::class);
+        $signal = $socket->choice('signal', SignalKind::class, needed: false) ?? $connector?->usualSignal();
+        $lanes = $this->each($socket, 'lanes', fn (Fields $lane) => $this->lane($lane, $signal ?? SignalKind::ConsumerLine), 32);
+        $balanced = $socket->flag('balanced');
+        $phantom = $socket->choice('phantom', Phantom::class, needed: false);
+        $nominal = $socket->number('nominal_dbu', -80, 40);
+        $max = $socket->number('max_dbu', -80, 60);
+        $impedance = $socket->number('impedance_ohm', 0, 10_000_000);
+        $colour = $socket->text('colour', 20);
+        $isolated = $socket->flag('isolated');
+        $link = $socket->choice('link', LinkRole::class, needed: false);
+
+        return $socket->done() && $id !== null && $label !== null && $connector !== null && $signal !== null
+            ? new Socket($id, $label, $connector, $signal, $lanes, $balanced ?? false, $phantom, $nominal, $max, $impedance,
+                $colour === '' ? null : $colour, $isolated ?? false, $link)
+            : null;
+    }
+
+    private function lane(Fields $lane, SignalKind $signalOfSocket): ?Lane
+    {
+        $id = $lane->id('id');
+        $way = $lane->choice('way', Way::class);
+        $point = $lane->id('point');
+        $signal = $lane->choice('signal', SignalKind::class, needed: false);
+        $channels = $this->channels($lane, 'channels');
+        $device = $this->device($lane);
+        $wanted = $way === Way::In ? Direction::Playback : Direction::Recording;
+        // On the computer's own sockets the lane that goes out is the playback device; on a unit behind USB it is the lane that comes in.
+        if ($device !== null && $way !== null && $device->direction !== $wanted && $signal === SignalKind::UsbAudio) {
+            $lane->problem($lane->at('device').'/direction', "A lane that goes {$way->value} over USB is a {$wanted->value} device.");
+        }
+
+        return $lane->done() && $id !== null && $way !== null && $point !== null
+            ? new Lane($id, $way, $point, $signal ?? $signalOfSocket, $channels, $device)
+            : null;
+    }
+
+    private function device(Fields $of): ?DeviceOffer
+    {
+        $device = $of->object('device');
+        if ($device === null) {
+            return null;
+        }
+        $direction = $device->choice('direction', Direction::class);
+        $name = $device->text('system_name', 120, needed: true);
+        $latency = $device->milliseconds('latency_ms');
+
+        return $device->done() && $direction !== null && $name !== null ? new DeviceOffer($direction, $name, $latency) : null;
+    }
+
+    /** @return list<int>|null */
+    public function channels(Fields $of, string $key): ?array
+    {
+        if (! $of->has($key)) {
+            return null;
+        }
+        $channels = [];
+        foreach ($of->list($key, self::MAX_CHANNELS) as $i => $value) {
+            $channel = $of->asWhole($value, 1, self::MAX_CHANNELS, $of->at($key).'/'.$i);
+            if ($channel !== null && in_array($channel, $channels, true)) {
+                $of->problem($of->at($key).'/'.$i, "Channel {$channel} is named twice.");
+            }
+            $channels[] = $channel ?? 1;
+        }
+        if ($channels === [] && $of->isSound()) {
+            $of->problem($of->at($key), 'Name at least one channel, or leave the key out for all.');
+        }
+
+        return $channels === [] ? null : $channels;
+    }
+
+    private function point(Fields $point): ?Point
+    {
+        $id = $point->id('id');
+        $kind = $point->choice('kind', PointKind::class);
+        $label = $point->text('label', 60);
+        $channels = $point->whole('channels', 1, self::MAX_CHANNELS, needed: true);
+        $gain = $this->span($point, 'gain');
+        $fader = $this->span($point, 'fader');
+        $mute = $point->flag('mute');
+        $mono = $point->flag('mono');
+        $picks = $point->choice('picks', Direction::class, needed: false);
+        $device = $this->device($point);
+
+        return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
+            ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device)
+            : null;
+    }
+
+    private function span(Fields $of, string $key): ?Span
+    {
+        $span = $of->object($key);
+        if ($span === null) {
+            return null;
+        }
+        $from = $span->decibels('from', needed: true);
+        $to = $span->decibels('to', needed: true);
+        $db = $span->decibels('db') ?? Decibels::zero();
+        if (! $span->done() || $from === null || $to === null) {
+            return null;
+        }
+        try {
+            return new Span($from, $to, $db);
+        } catch (\RangeException $e) {
+            return $of->problem($span->pointer, $e->getMessage());
+        }
+    }
+
+    private function route(Fields $route): ?Route
+    {
+        $from = $route->id('from');
+        $to = $route->id('to');
+        $on = $route->flag('on');
+        $db = $route->decibels('db');
+        $tap = $route->choice('tap', Tap::class, needed: false);
+        $map = $this->channelMap($route);
+        $group = $route->has('group') ? $route->id('group') : null;
+        $delay = $route->milliseconds('delay_ms');
+        $can = [];
+        foreach ($route->list('can', 3) as $i => $value) {
+            $setting = $route->asChoice($value, RouteSetting::class, $route->at('can').'/'.$i);
+            if ($setting !== null) {
+                if (in_array($setting, $can, true)) {
+                    $route->problem($route->at('can').'/'.$i, 'This is named twice.');
+                }
+                $can[] = $setting;
+            }
+        }
+        if ($on === false && ! in_array(RouteSetting::On, $can, true)) {
+            $route->problem($route->at('on'), 'A route that is off and can\'t be switched on does nothing: add "on" to "can" or leave the route out.');
+        }
+
+        return $route->done() && $from !== null && $to !== null
+            ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can)
+            : null;
+    }
+
+    private function channelMap(Fields $route): ?ChannelMap
+    {
+        $form = $route->raw('map');
+        if ($form === null && ! $route->has('map')) {
+            return null;
+        }
+        if (is_string($form) && in_array($form, ChannelMap::NAMES, true)) {
+            return ChannelMap::named($form);
+        }
+        if (! is_array($form) || $form === [] || count($form) > self::MAX_CHANNELS ** 2) {
+            return $route->problem($route->at('map'), 'A map is one of '.implode(', ', ChannelMap::NAMES).', or a list of pairs [from, to] of channels counted from 1.');
+        }
+        $pairs = [];
+        foreach ($form as $i => $pair) {
+            $pointer = $route->at('map').'/'.$i;
+            if (! is_array($pair) || count($pair) !== 2) {
+                $route->problem($pointer, 'A pair is [from, to].');
+
+                continue;
+            }
+            $from = $route->asWhole($pair[0], 1, self::MAX_CHANNELS, $pointer.'/0');
+            $to = $route->asWhole($pair[1], 1, self::MAX_CHANNELS, $pointer.'/1');
+            if (in_array([$from, $to], $pairs, true)) {
+                $route->problem($pointer, 'This pair is there twice.');
+            }
+            $pairs[] = [$from ?? 1, $to ?? 1];
+        }
+
+        return ChannelMap::pairs($pairs);
+    }
+
+    private function limits(?Fields $limits): ?Limits
+    {
+        if ($limits === null) {
+            return new Limits;
+        }
+        $read = new Limits($limits->whole('channels_read', 1, self::MAX_CHANNELS), $limits->whole('devices_at_once', 1, 1000),
+            $limits->whole('sources', 0, 1000), $limits->whole('tracks', 0, 1000));
+
+        return $limits->done() ? $read : null;
+    }
+}

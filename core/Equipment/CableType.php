@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** The kind of a cable, which decides what it can carry. The ends follow from the sockets that it joins. */
+enum CableType: string
+{
+    case Xlr = 'xlr';
+    case Ts = 'ts';
+    case Trs = 'trs';
+    case Trrs = 'trrs';
+    case Rca = 'rca';
+    case RcaPair = 'rca-pair';
+    case Speaker = 'speaker';
+    case Optical = 'optical';
+    case Coaxial = 'coaxial';
+    case Usb = 'usb';
+    case Hdmi = 'hdmi';
+    case DisplayPort = 'displayport';
+    case Midi = 'midi';
+    case Network = 'network';
+    case Wireless = 'wireless';
+    /** The leads that a unit is born with: an earphone cord, a captive USB lead. Carries what its sockets carry. */
+    case Captive = 'captive';
+
+    /** Signal conductors without the shield; 32 where the carrier is digital. */
+    public function conductors(): int
+    {
+        return match ($this) {
+            self::Ts, self::Rca => 1,
+            self::Xlr, self::Trs, self::RcaPair, self::Speaker => 2,
+            self::Trrs => 3,
+            default => 32,
+        };
+    }
+
+    /** The media (see {@see SignalKind::medium()}) that can flow in such a cable. @return list<string> */
+    public function media(): array
+    {
+        return match ($this) {
+            self::Xlr, self::Ts, self::Trs, self::Trrs, self::RcaPair, self::Speaker => ['analog'],
+            self::Rca, self::Coaxial => ['analog', 'coaxial-digital'],
+            self::Optical => ['optical-digital'],
+            self::Usb => ['usb-audio'],
+            self::Hdmi, self::DisplayPort => ['video-audio'],
+            self::Midi => ['midi'],
+            self::Network => ['network'],
+            self::Wireless => ['bluetooth-audio'],
+            self::Captive => ['analog', 'usb-audio', 'video-audio'],
+        };
+    }
+}

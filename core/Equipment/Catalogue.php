@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+use HiddenWire\Core\Document\Fields;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Document\ModelReader;
+use HiddenWire\Core\Rig\Consistency;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\Situation;
+
+/** The equipment models that come with the application. */
+final readonly class Catalogue
+{
+    /** @param  array<string, EquipmentModel>  $models  by id */
+    private function __construct(public array $models) {}
+
+    /**
+     * @param  iterable<string, string>  $texts  one model's JSON by its id
+     *
+     * @throws InvalidDocument|InvalidRig when a model is none; pointers begin with the model's id
+     */
+    public static function of(iterable $texts): self
+    {
+        $models = [];
+        $reader = new ModelReader;
+        foreach ($texts as $id => $text) {
+            /** @var \ArrayObject<int, Problem> $problems */
+            $problems = new \ArrayObject;
+            $model = $reader->read($id, new Fields(Json::decode($text), '/'.$id, $problems));
+            $found = array_values($problems->getArrayCopy());
+            if ($model === null || $found !== []) {
+                throw new InvalidDocument($found === [] ? [new Problem('/'.$id, 'This is no equipment model.')] : $found);
+            }
+            $models[$id] = $model;
+        }
+        ksort($models);
+        $misfits = (new Consistency(new RigParts('catalogue', models: $models, situations: [new Situation('base', 'Base')])))->problems();
+        if ($misfits !== []) {
+            throw new InvalidRig($misfits);
+        }
+
+        return new self($models);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** A kind of unit: its sockets, points, possible routes and limits. */
+final readonly class EquipmentModel
+{
+    /**
+     * @param  array<string, Socket>  $sockets  by id, in order
+     * @param  array<string, Point>  $points  by id, in order
+     * @param  array<string, Route>  $routes  by key `from>to`, in order
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Family $family,
+        public string $summary,
+        public Supply $supply,
+        public array $sockets,
+        public array $points,
+        public array $routes,
+        public Limits $limits,
+    ) {}
+
+    public function isProgram(): bool
+    {
+        return $this->family->isProgram();
+    }
+}

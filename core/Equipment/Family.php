@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** The kind of equipment, for searching the catalogue. */
+enum Family: string
+{
+    case Microphone = 'microphone';
+    case Headset = 'headset';
+    case Headphones = 'headphones';
+    case Loudspeaker = 'loudspeaker';
+    case Mixer = 'mixer';
+    case Interface = 'interface';
+    case Converter = 'converter';
+    case HeadsetAmplifier = 'headset-amplifier';
+    case CaptureCard = 'capture-card';
+    case Computer = 'computer';
+    case Console = 'console';
+    case Tablet = 'tablet';
+    case Hub = 'hub';
+    case Isolator = 'isolator';
+    case Splitter = 'splitter';
+    case Booster = 'booster';
+    case Adapter = 'adapter';
+    case Monitor = 'monitor';
+    case Webcam = 'webcam';
+    case Recorder = 'recorder';
+    case Remote = 'remote';
+    case Player = 'player';
+    case Call = 'call';
+    case CallService = 'call-service';
+    case Broadcast = 'broadcast';
+    case SoftwareMixer = 'software-mixer';
+    case VirtualCable = 'virtual-cable';
+    case Repeater = 'repeater';
+
+    /** Programs run on a computer and have no case. */
+    public function isProgram(): bool
+    {
+        return match ($this) {
+            self::Player, self::Call, self::Broadcast, self::SoftwareMixer, self::VirtualCable, self::Repeater, self::Recorder => true,
+            default => false,
+        };
+    }
+
+    /** What has an operating system that lists audio devices. */
+    public function isHost(): bool
+    {
+        return $this === self::Computer || $this === self::Tablet;
+    }
+
+    /** What stands at someone else's end of a network. */
+    public function isRemote(): bool
+    {
+        return $this === self::CallService || $this === self::Remote;
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** Phantom power at a microphone socket. */
+enum Phantom: string
+{
+    case Offers = 'offers';
+    case Needs = 'needs';
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/**
+ * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute` and `mono` are the switch's position when
+ * new; null means that there is no such switch. A point of a program that takes a device says in `picks` of which direction.
+ */
+final readonly class Point
+{
+    public function __construct(
+        public string $id,
+        public PointKind $kind,
+        public string $label,
+        public int $channels,
+        public ?Span $gain = null,
+        public ?Span $fader = null,
+        public ?bool $mute = null,
+        public ?bool $mono = null,
+        public ?Direction $picks = null,
+        public ?DeviceOffer $device = null,
+    ) {}
+
+    /** Whether anything about the point can be set. */
+    public function isControlled(): bool
+    {
+        return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** A physical connector on a unit, and the lanes inside it. */
+final readonly class Socket
+{
+    /** @param  array<string, Lane>  $lanes  by id, in order */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public Connector $connector,
+        public SignalKind $signal,
+        public array $lanes,
+        public bool $balanced = false,
+        public ?Phantom $phantom = null,
+        public ?float $nominalDbu = null,
+        public ?float $maxDbu = null,
+        public ?float $impedanceOhm = null,
+        public ?string $colour = null,
+        public bool $isolated = false,
+        public ?LinkRole $link = null,
+    ) {}
+
+    /** @return list<Lane> */
+    public function lanesGoing(Way $way): array
+    {
+        return array_values(array_filter($this->lanes, fn (Lane $lane) => $lane->way === $way));
+    }
+
+    /** Which side of a plate the socket stands on: anything that gives sound is an out unless it also takes some. */
+    public function side(): Way
+    {
+        return $this->lanesGoing(Way::In) === [] && $this->lanesGoing(Way::Out) !== [] ? Way::Out : Way::In;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\CableType;
+
+/** What joins two sockets. */
+final readonly class Cable
+{
+    /** @param  list<array{string, string}>|null  $lanes  pairs (lane of the from end, lane of the to end); null pairs them by kind and order */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public CableType $type,
+        public SocketRef $from,
+        public SocketRef $to,
+        public ?float $lengthM = null,
+        public string $colour = '',
+        public bool $owned = true,
+        public ?array $lanes = null,
+    ) {}
+}

@@ -1,0 +1,490 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Quantity\Decibels;
+
+/**
+ * Whether parts fit together: that every reference leads somewhere, that ids are unique, that a setting is one that the model has and
+ * lies in its range, that of an exclusive group one route at most is on. Finds all offences, each with its pointer.
+ */
+final class Consistency
+{
+    /** @var list<Problem> */
+    private array $problems = [];
+
+    /** @var array<string, Unit> */
+    private array $units = [];
+
+    /** @var array<string, array<string, true>> known ids by collection, those of unreadable elements among them */
+    private array $ids = [];
+
+    /** @var array<string, true> units whose model can't be looked into, because they or their model were unreadable */
+    private array $opaque = [];
+
+    /**
+     * @param  array<string, list<string>>  $unreadable  ids by collection (`places`, `models`, `units`, …) of elements that exist in the
+     *                                                   document but could not be read: references to them are not held against it
+     */
+    public function __construct(private readonly RigParts $parts, private readonly array $unreadable = []) {}
+
+    /** @return list<Problem> */
+    public function problems(): array
+    {
+        $this->problems = [];
+        foreach (['places', 'units', 'cables', 'sources', 'listeners', 'situations'] as $collection) {
+            $this->uniqueIds($collection);
+        }
+        foreach ($this->parts->models as $id => $model) {
+            $this->ids['models'][$id] = true;
+            $this->model($model);
+        }
+        foreach ($this->unreadable as $collection => $ids) {
+            foreach ($ids as $id) {
+                $this->ids[$collection][$id] = true;
+            }
+        }
+        foreach ($this->unreadable['units'] ?? [] as $id) {
+            $this->opaque[$id] = true;
+        }
+        if ($this->parts->situations === [] && ($this->unreadable['situations'] ?? []) === []) {
+            $this->problem('/situations', 'A rig has at least one situation; the first is its base state.');
+        }
+
+        $this->units();
+        $this->cables();
+        $this->devices();
+        $this->picks();
+        foreach ($this->parts->air as $i => $path) {
+            $this->pointAt($path->from, "/air/{$i}/from");
+            $this->pointAt($path->to, "/air/{$i}/to");
+        }
+        $this->soundsAndListeners();
+        $this->wishes();
+        $this->situations();
+
+        return $this->problems;
+    }
+
+    private function problem(string $pointer, string $message): void
+    {
+        $this->problems[] = new Problem($pointer, $message);
+    }
+
+    private function uniqueIds(string $collection): void
+    {
+        $seen = [];
+        /** @var Place|Unit|Cable|Source|Listener|Situation $thing */
+        foreach ($this->parts->{$collection} as $i => $thing) {
+            if (isset($seen[$thing->id])) {
+                $this->problem("/{$collection}/{$i}/id", "The id \"{$thing->id}\" is taken by /{$collection}/{$seen[$thing->id]}; ids are unique among {$collection}.");
+            } else {
+                $seen[$thing->id] = $i;
+                if ($thing instanceof Unit) {
+                    $this->units[$thing->id] = $thing;
+                }
+            }
+            $this->ids[$collection][$thing->id] = true;
+        }
+    }
+
+    private function known(string $collection, string $id, string $pointer, string $word): bool
+    {
+        if (isset($this->ids[$collection][$id])) {
+            return true;
+        }
+        $this->problem($pointer, "There is no {$word} \"{$id}\".");
+
+        return false;
+    }
+
+    private function model(EquipmentModel $model): void
+    {
+        $base = '/models/'.$model->id;
+        $s = 0;
+        foreach ($model->sockets as $socket) {
+            $l = 0;
+            foreach ($socket->lanes as $lane) {
+                $pointer = "{$base}/sockets/{$s}/lanes/{$l}";
+                $point = $model->points[$lane->point] ?? null;
+                if ($point === null) {
+                    $this->problem("{$pointer}/point", "The model has no point \"{$lane->point}\".");
+                } elseif ($lane->channels !== null && max($lane->channels) > $point->channels) {
+                    $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has {$point->channels} channel(s) only.");
+                }
+                $l++;
+            }
+            $s++;
+        }
+        $r = 0;
+        $on = [];
+        foreach ($model->routes as $route) {
+            $pointer = "{$base}/routes/{$r}";
+            foreach (['from' => $route->from, 'to' => $route->to] as $end => $id) {
+                if (! isset($model->points[$id])) {
+                    $this->problem("{$pointer}/{$end}", "The model has no point \"{$id}\".");
+                }
+            }
+            if ($route->from === $route->to) {
+                $this->problem("{$pointer}/to", 'A route leads to another point than it starts from.');
+            }
+            $from = $model->points[$route->from] ?? null;
+            $to = $model->points[$route->to] ?? null;
+            if ($from !== null && $to !== null && $route->map !== null && is_array($route->map->form)) {
+                foreach ($route->map->form as [$a, $b]) {
+                    if ($a > $from->channels || $b > $to->channels) {
+                        $this->problem("{$pointer}/map", "The pair [{$a}, {$b}] lies outside the points' {$from->channels} and {$to->channels} channels.");
+                    }
+                }
+            }
+            if ($route->group !== null && $route->on) {
+                if (isset($on[$route->group])) {
+                    $this->problem("{$pointer}/on", "Only one route of the group \"{$route->group}\" is on at a time; \"{$on[$route->group]}\" is on too.");
+                }
+                $on[$route->group] = $route->key();
+            }
+            $r++;
+        }
+    }
+
+    private function units(): void
+    {
+        $hosts = [];
+        foreach ($this->parts->units as $i => $unit) {
+            $this->known('places', $unit->place, "/units/{$i}/place", 'place');
+            $this->known('models', $unit->model, "/units/{$i}/model", 'equipment model');
+            foreach ($unit->needs as $n => $needed) {
+                if ($needed === $unit->id) {
+                    $this->problem("/units/{$i}/needs/{$n}", 'A unit does not need itself.');
+                } else {
+                    $this->known('units', $needed, "/units/{$i}/needs/{$n}", 'unit');
+                }
+            }
+            $model = $this->parts->models[$unit->model] ?? null;
+            if ($model === null) {
+                $this->opaque[$unit->id] = true;
+
+                continue;
+            }
+            if ($model->family->isHost()) {
+                if (isset($hosts[$unit->place])) {
+                    $this->problem("/units/{$i}/place", "The place \"{$unit->place}\" has its computer already: \"{$hosts[$unit->place]}\". A second computer needs a place of its own.");
+                }
+                $hosts[$unit->place] = $unit->id;
+            }
+            foreach ($unit->points as $id => $settings) {
+                $this->pointSettings($model, (string) $id, $settings, "/units/{$i}/settings/points/".$this->escape((string) $id));
+            }
+            foreach ($unit->routes as $key => $settings) {
+                $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".$this->escape((string) $key));
+            }
+            $this->groups($unit, $model, $i);
+        }
+        foreach ($this->parts->units as $i => $unit) {
+            $model = $this->parts->models[$unit->model] ?? null;
+            if ($model !== null && $model->isProgram() && isset($this->ids['places'][$unit->place]) && ! isset($hosts[$unit->place])
+                && ($this->unreadable['units'] ?? []) === [] && ($this->unreadable['models'] ?? []) === []) {
+                $this->problem("/units/{$i}/place", "A program runs in a place that has a computer or a tablet; \"{$unit->place}\" has none.");
+            }
+        }
+    }
+
+    /** At most one route of an exclusive group stays on once the unit's settings are applied; switching one on switches the others off. */
+    private function groups(Unit $unit, EquipmentModel $model, int $i): void
+    {
+        $on = [];
+        foreach ($unit->routes as $key => $settings) {
+            $group = ($model->routes[$key] ?? null)?->group;
+            if ($group === null || $settings->on !== true) {
+                continue;
+            }
+            if (isset($on[$group])) {
+                $this->problem("/units/{$i}/settings/routes/".$this->escape((string) $key).'/on', "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.");
+            }
+            $on[$group] = (string) $key;
+        }
+    }
+
+    private function pointSettings(EquipmentModel $model, string $id, PointSettings $settings, string $pointer): void
+    {
+        $point = $model->points[$id] ?? null;
+        if ($point === null) {
+            $this->problem($pointer, "The model \"{$model->id}\" has no point \"{$id}\".");
+
+            return;
+        }
+        $this->span($settings->gain, $point->gain, 'gain', $point, $pointer);
+        $this->span($settings->fader, $point->fader, 'fader', $point, $pointer);
+        foreach (['mute' => [$settings->mute, $point->mute], 'mono' => [$settings->mono, $point->mono]] as $name => [$set, $has]) {
+            if ($set !== null && $has === null) {
+                $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name} switch.");
+            }
+        }
+    }
+
+    private function span(?Decibels $set, ?Span $span, string $name, Point $point, string $pointer): void
+    {
+        if ($set === null) {
+            return;
+        }
+        if ($span === null) {
+            $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name}.");
+        } elseif (! $span->reaches($set)) {
+            $this->problem("{$pointer}/{$name}", "\"{$point->label}\" goes from {$span->from->text()} to {$span->to->text()} dB; {$set->text()} lies outside.");
+        }
+    }
+
+    private function routeSettings(EquipmentModel $model, string $key, RouteSettings $settings, string $pointer): void
+    {
+        $route = $model->routes[$key] ?? null;
+        if ($route === null) {
+            $this->problem($pointer, "The model \"{$model->id}\" has no route \"{$key}\".");
+
+            return;
+        }
+        foreach (['on' => $settings->on, 'db' => $settings->db, 'tap' => $settings->tap] as $name => $value) {
+            if ($value !== null && ! $route->allows(RouteSetting::from($name))) {
+                $this->problem("{$pointer}/{$name}", "The model fixes \"{$name}\" of the route \"{$key}\".");
+            }
+        }
+    }
+
+    private function cables(): void
+    {
+        foreach ($this->parts->cables as $i => $cable) {
+            $ends = [];
+            foreach (['from' => $cable->from, 'to' => $cable->to] as $name => $ref) {
+                $model = $this->modelAt($ref->unit, "/cables/{$i}/{$name}");
+                $ends[$name] = $model?->sockets[$ref->socket] ?? null;
+                if ($model !== null && $ends[$name] === null) {
+                    $this->problem("/cables/{$i}/{$name}", "The unit \"{$ref->unit}\" has no socket \"{$ref->socket}\".");
+                }
+            }
+            if ((string) $cable->from === (string) $cable->to) {
+                $this->problem("/cables/{$i}/to", 'A cable joins two sockets; both ends are in the same one.');
+            }
+            if ($cable->lanes === null || $ends['from'] === null || $ends['to'] === null) {
+                continue;
+            }
+            foreach ($cable->lanes as $l => [$a, $b]) {
+                $from = $ends['from']->lanes[$a] ?? null;
+                $to = $ends['to']->lanes[$b] ?? null;
+                if ($from === null || $to === null) {
+                    $this->problem("/cables/{$i}/lanes/{$l}", 'There is no lane "'.($from === null ? $a : $b).'" in the socket at the '.($from === null ? 'from' : 'to').' end.');
+                } elseif ($from->way === $to->way) {
+                    $this->problem("/cables/{$i}/lanes/{$l}", "Both lanes go {$from->way->value}: a pair joins an out with an in.");
+                }
+            }
+        }
+    }
+
+    private function devices(): void
+    {
+        $seen = [];
+        $roles = [];
+        foreach ($this->parts->devices as $i => $settings) {
+            $host = $this->modelAt($settings->computer, "/devices/{$i}/computer");
+            if ($host !== null && ! $host->family->isHost()) {
+                $this->problem("/devices/{$i}/computer", "\"{$settings->computer}\" is no computer or tablet.");
+            }
+            $offer = $this->offerAt($settings->device, "/devices/{$i}/device");
+            $key = $settings->computer.' '.$settings->device;
+            if (isset($seen[$key])) {
+                $this->problem("/devices/{$i}/device", "The device has its settings at /devices/{$seen[$key]} already.");
+            }
+            $seen[$key] = $i;
+            foreach ($settings->roles as $r => $role) {
+                if ($offer === null) {
+                    continue;
+                }
+                if ($role !== Role::Call && $role->value !== $offer->direction->value) {
+                    $this->problem("/devices/{$i}/roles/{$r}", "A {$offer->direction->value} device can't be the default for {$role->value}.");
+                }
+                $slot = $settings->computer.' '.$offer->direction->value.' '.$role->value;
+                if (isset($roles[$slot])) {
+                    $this->problem("/devices/{$i}/roles/{$r}", "/devices/{$roles[$slot]} is the computer's default for {$role->value} ({$offer->direction->value}) already.");
+                }
+                $roles[$slot] = $i;
+            }
+        }
+    }
+
+    private function picks(): void
+    {
+        $seen = [];
+        foreach ($this->parts->picks as $i => $pick) {
+            $at = (string) $pick->at;
+            if (isset($seen[$at])) {
+                $this->problem("/picks/{$i}/at", "\"{$at}\" has its pick at /picks/{$seen[$at]} already.");
+            }
+            $seen[$at] = $i;
+            $this->pick($pick, "/picks/{$i}");
+        }
+    }
+
+    private function pick(Pick $pick, string $pointer): void
+    {
+        $point = $this->pointAt($pick->at, "{$pointer}/at");
+        if ($point === null) {
+            return;
+        }
+        if ($point->picks === null) {
+            $this->problem("{$pointer}/at", "\"{$point->label}\" takes no device.");
+
+            return;
+        }
+        if ($pick->tap === Direction::Recording || ($pick->tap !== null && $point->picks === Direction::Playback)) {
+            $this->problem("{$pointer}/tap", 'Only an in can tap, and only what the system sends to a playback device: "playback".');
+        }
+        if ($pick->channels !== null && count($pick->channels) > $point->channels) {
+            $this->problem("{$pointer}/channels", "\"{$point->label}\" takes {$point->channels} channel(s).");
+        }
+        if ($pick->device === null) {
+            return;
+        }
+        $offer = $this->offerAt($pick->device, "{$pointer}/device");
+        $wanted = $pick->tap ?? $point->picks;
+        if ($offer !== null && $offer->direction !== $wanted) {
+            $this->problem("{$pointer}/device", "\"{$point->label}\" takes a {$wanted->value} device; \"{$pick->device}\" is for {$offer->direction->value}.");
+        }
+        $width = $offer === null ? null : $this->deviceWidth($pick->device);
+        if ($width !== null && $pick->channels !== null && $pick->channels !== [] && max($pick->channels) > $width) {
+            $this->problem("{$pointer}/channels", "The device has {$width} channel(s) only.");
+        }
+    }
+
+    private function soundsAndListeners(): void
+    {
+        foreach ($this->parts->sources as $i => $source) {
+            foreach ($source->origins as $o => $origin) {
+                $point = $this->pointAt($origin->at, "/sources/{$i}/origins/{$o}/at");
+                if ($point !== null && $point->kind !== PointKind::Origin) {
+                    $this->problem("/sources/{$i}/origins/{$o}/at", "\"{$point->label}\" is no origin: no sound begins there.");
+                }
+            }
+        }
+        foreach ($this->parts->listeners as $i => $listener) {
+            foreach ($listener->at as $a => $ref) {
+                $point = $this->pointAt($ref, "/listeners/{$i}/at/{$a}");
+                if ($point !== null && $point->kind !== PointKind::Ear) {
+                    $this->problem("/listeners/{$i}/at/{$a}", "\"{$point->label}\" is no ear: nobody listens there.");
+                }
+            }
+        }
+    }
+
+    private function wishes(): void
+    {
+        $seen = [];
+        foreach ($this->parts->wishes as $i => $wish) {
+            $this->known('sources', $wish->source, "/wishes/{$i}/source", 'source');
+            $this->known('listeners', $wish->listener, "/wishes/{$i}/listener", 'listener');
+            foreach ($wish->situations as $s => $situation) {
+                $this->known('situations', $situation, "/wishes/{$i}/situations/{$s}", 'situation');
+            }
+            foreach ($wish->situations === [] ? [''] : $wish->situations as $situation) {
+                $key = $wish->source.' '.$wish->listener.' '.$situation;
+                if (isset($seen[$key])) {
+                    $this->problem("/wishes/{$i}", "/wishes/{$seen[$key]} says what is wanted for this pair already".($situation === '' ? '.' : " in \"{$situation}\"."));
+                }
+                $seen[$key] = $i;
+            }
+        }
+    }
+
+    private function situations(): void
+    {
+        foreach ($this->parts->situations as $i => $situation) {
+            $seen = [];
+            $on = [];
+            foreach ($situation->changes as $c => $change) {
+                $pointer = "/situations/{$i}/changes/{$c}";
+                $key = $change->at.($change->set instanceof Pick ? ' pick' : '');
+                if (isset($seen[$key])) {
+                    $this->problem("{$pointer}/at", "/situations/{$i}/changes/{$seen[$key]} changes this already.");
+                }
+                $seen[$key] = $c;
+                if ($change->set instanceof Pick) {
+                    $this->pick($change->set, "{$pointer}/set");
+
+                    continue;
+                }
+                $model = $this->modelAt($change->at->unit, "{$pointer}/at");
+                if ($model === null) {
+                    continue;
+                }
+                if ($change->at instanceof RouteRef && $change->set instanceof RouteSettings) {
+                    $this->routeSettings($model, $change->at->key, $change->set, isset($model->routes[$change->at->key]) ? "{$pointer}/set" : "{$pointer}/at");
+                    $group = ($model->routes[$change->at->key] ?? null)?->group;
+                    if ($group !== null && $change->set->on === true) {
+                        $slot = $change->at->unit.' '.$group;
+                        if (isset($on[$slot])) {
+                            $this->problem("{$pointer}/set/on", "Only one route of the group \"{$group}\" is on at a time; /situations/{$i}/changes/{$on[$slot]} switches another on.");
+                        }
+                        $on[$slot] = $c;
+                    }
+                } elseif ($change->at instanceof PointRef && $change->set instanceof PointSettings) {
+                    $this->pointSettings($model, $change->at->point, $change->set, isset($model->points[$change->at->point]) ? "{$pointer}/set" : "{$pointer}/at");
+                }
+            }
+        }
+    }
+
+    private function modelAt(string $unit, string $pointer): ?EquipmentModel
+    {
+        if (! isset($this->units[$unit]) && ! isset($this->opaque[$unit])) {
+            $this->problem($pointer, "There is no unit \"{$unit}\".");
+        }
+
+        return isset($this->opaque[$unit]) || ! isset($this->units[$unit]) ? null : $this->parts->models[$this->units[$unit]->model];
+    }
+
+    private function pointAt(PointRef $ref, string $pointer): ?Point
+    {
+        $model = $this->modelAt($ref->unit, $pointer);
+        if ($model !== null && ! isset($model->points[$ref->point])) {
+            $this->problem($pointer, "The unit \"{$ref->unit}\" has no point \"{$ref->point}\".");
+        }
+
+        return $model?->points[$ref->point] ?? null;
+    }
+
+    private function offerAt(DeviceRef $ref, string $pointer): ?DeviceOffer
+    {
+        $model = $this->modelAt($ref->unit, $pointer);
+        if ($model === null) {
+            return null;
+        }
+        $offer = $ref->lane === null ? ($model->points[$ref->givenBy] ?? null)?->device : ($model->sockets[$ref->givenBy]->lanes[$ref->lane] ?? null)?->device;
+        if ($offer === null) {
+            $this->problem($pointer, "Nothing at \"{$ref}\" is an audio device of a computer.");
+        }
+
+        return $offer;
+    }
+
+    private function deviceWidth(DeviceRef $ref): ?int
+    {
+        $model = $this->parts->models[$this->units[$ref->unit]->model];
+        if ($ref->lane === null) {
+            return $model->points[$ref->givenBy]->channels;
+        }
+        $lane = $model->sockets[$ref->givenBy]->lanes[$ref->lane];
+
+        return $lane->channels === null ? ($model->points[$lane->point] ?? null)?->channels : count($lane->channels);
+    }
+
+    private function escape(string $token): string
+    {
+        return str_replace(['~', '/'], ['~0', '~1'], $token);
+    }
+}

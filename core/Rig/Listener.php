@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** Who or what receives: ears, the viewers, one recording track, a caller, a team. */
+final readonly class Listener
+{
+    /** @param  list<PointRef>  $at  empty while no unit reaches them yet */
+    public function __construct(public string $id, public string $name, public ListenerKind $kind, public array $at = []) {}
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** Where units are: a desk, a computer, a console, someone else's end of a call. */
+final readonly class Place
+{
+    public function __construct(public string $id, public PlaceKind $kind, public string $name) {}
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Quantity\Decibels;
+
+/** Where the knobs and switches of one point stand; null leaves them as the model has them. */
+final readonly class PointSettings
+{
+    public function __construct(
+        public ?Decibels $gain = null,
+        public ?Decibels $fader = null,
+        public ?bool $mute = null,
+        public ?bool $mono = null,
+    ) {}
+
+    /** The later settings on top of these. */
+    public function under(self $later): self
+    {
+        return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono);
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** Something that keeps a rig from being one: where (a JSON pointer into its document) and what to do about it. */
+final readonly class Problem
+{
+    public function __construct(public string $pointer, public string $message) {}
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Socket;
+
+/** One documented setup. Valid by construction: every reference leads somewhere, every setting is one that its model has. */
+final readonly class Rig
+{
+    /** @var array<string, Place> */
+    public array $places;
+
+    /** @var array<string, EquipmentModel> */
+    public array $models;
+
+    /** @var array<string, Unit> */
+    public array $units;
+
+    /** @var array<string, Cable> */
+    public array $cables;
+
+    /** @var list<DeviceSettings> */
+    public array $devices;
+
+    /** @var array<string, Pick> by `unit/point` */
+    public array $picks;
+
+    /** @var list<AirPath> */
+    public array $air;
+
+    /** @var array<string, Source> */
+    public array $sources;
+
+    /** @var array<string, Listener> */
+    public array $listeners;
+
+    /** @var list<Wish> */
+    public array $wishes;
+
+    /** @var non-empty-array<string, Situation> */
+    public array $situations;
+
+    public string $name;
+
+    public string $summary;
+
+    /** @throws InvalidRig with every offence */
+    public function __construct(RigParts $parts)
+    {
+        $problems = (new Consistency($parts))->problems();
+        if ($problems !== []) {
+            throw new InvalidRig($problems);
+        }
+
+        $this->name = $parts->name;
+        $this->summary = $parts->summary;
+        $this->models = $parts->models;
+        $this->places = self::byId($parts->places);
+        $this->units = self::byId($parts->units);
+        $this->cables = self::byId($parts->cables);
+        $this->devices = array_values($parts->devices);
+        $this->air = array_values($parts->air);
+        $this->sources = self::byId($parts->sources);
+        $this->listeners = self::byId($parts->listeners);
+        $this->wishes = array_values($parts->wishes);
+        $situations = self::byId($parts->situations);
+        assert($situations !== []);
+        $this->situations = $situations;
+        $picks = [];
+        foreach ($parts->picks as $pick) {
+            $picks[(string) $pick->at] = $pick;
+        }
+        $this->picks = $picks;
+    }
+
+    public function modelOf(Unit|string $unit): EquipmentModel
+    {
+        return $this->models[$unit instanceof Unit ? $unit->model : $this->units[$unit]->model];
+    }
+
+    public function point(PointRef $at): Point
+    {
+        return $this->modelOf($at->unit)->points[$at->point];
+    }
+
+    public function socket(SocketRef $at): Socket
+    {
+        return $this->modelOf($at->unit)->sockets[$at->socket];
+    }
+
+    public function lane(string $unit, string $socket, string $lane): Lane
+    {
+        return $this->modelOf($unit)->sockets[$socket]->lanes[$lane];
+    }
+
+    /** The unit whose system lists a place's devices, if the place has one. */
+    public function hostOf(string $place): ?Unit
+    {
+        foreach ($this->units as $unit) {
+            if ($unit->place === $place && $this->modelOf($unit)->family->isHost()) {
+                return $unit;
+            }
+        }
+
+        return null;
+    }
+
+    /** The base situation, or the one asked for. */
+    public function situation(?string $id = null): ?Situation
+    {
+        return $id === null ? reset($this->situations) : $this->situations[$id] ?? null;
+    }
+
+    /** What is wanted for a pair in a situation: a wish that names the situation goes before one that holds in all. */
+    public function wish(string $source, string $listener, string $situation): ?Wish
+    {
+        $general = null;
+        foreach ($this->wishes as $wish) {
+            if ($wish->source === $source && $wish->listener === $listener) {
+                if (in_array($situation, $wish->situations, true)) {
+                    return $wish;
+                }
+                $general = $wish->situations === [] ? $wish : $general;
+            }
+        }
+
+        return $general;
+    }
+
+    /** The same rig with its cables, units or other parts replaced. */
+    public function parts(): RigParts
+    {
+        return new RigParts(
+            $this->name, $this->summary, array_values($this->places), $this->models, array_values($this->units), array_values($this->cables),
+            $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
+            $this->wishes, array_values($this->situations),
+        );
+    }
+
+    /**
+     * @template T of Place|Unit|Cable|Source|Listener|Situation
+     *
+     * @param  array<int, T>  $things
+     * @return array<string, T>
+     */
+    private static function byId(array $things): array
+    {
+        $byId = [];
+        foreach ($things as $thing) {
+            $byId[$thing->id] = $thing;
+        }
+
+        return $byId;
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Decibels;
+
+/** How one route is set; null leaves it as the model has it. */
+final readonly class RouteSettings
+{
+    public function __construct(
+        public ?bool $on = null,
+        public ?Decibels $db = null,
+        public ?Tap $tap = null,
+    ) {}
+
+    /** The later settings on top of these. */
+    public function under(self $later): self
+    {
+        return new self($later->on ?? $this->on, $later->db ?? $this->db, $later->tap ?? $this->tap);
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Quantity\Decibels;
+
+/**
+ * How everything stands in one situation: what the model has when new, the unit's settings on top, the situation's changes on top of those.
+ * Switching on a route of an exclusive group switches the others of the group off.
+ */
+final readonly class State
+{
+    /** @var array<string, PointSettings> by `unit/point` */
+    private array $points;
+
+    /** @var array<string, RouteSettings> by `unit/from>to` */
+    private array $routes;
+
+    /** @var array<string, Pick> by `unit/point` */
+    private array $picks;
+
+    /** @var array<string, string> the key of the route that a setting switched on, by `unit group` */
+    private array $selected;
+
+    public function __construct(public Rig $rig, public Situation $situation)
+    {
+        $points = [];
+        $routes = [];
+        $selected = [];
+        foreach ($rig->units as $unit) {
+            foreach ($unit->points as $id => $settings) {
+                $points["{$unit->id}/{$id}"] = $settings;
+            }
+            foreach ($unit->routes as $key => $settings) {
+                $routes["{$unit->id}/{$key}"] = $settings;
+                $this->select($selected, $unit->id, (string) $key, $settings);
+            }
+        }
+        $picks = $rig->picks;
+        foreach ($situation->changes as $change) {
+            $at = (string) $change->at;
+            if ($change->set instanceof Pick) {
+                $picks[$at] = $change->set;
+            } elseif ($change->set instanceof PointSettings) {
+                $points[$at] = ($points[$at] ?? new PointSettings)->under($change->set);
+            } elseif ($change->at instanceof RouteRef) {
+                $routes[$at] = ($routes[$at] ?? new RouteSettings)->under($change->set);
+                $this->select($selected, $change->at->unit, $change->at->key, $change->set);
+            }
+        }
+        $this->points = $points;
+        $this->routes = $routes;
+        $this->picks = $picks;
+        $this->selected = $selected;
+    }
+
+    public function gain(string $unit, Point $point): Decibels
+    {
+        return $this->set($unit, $point)?->gain ?? $point->gain?->db ?? Decibels::zero();
+    }
+
+    public function fader(string $unit, Point $point): Decibels
+    {
+        return $this->set($unit, $point)?->fader ?? $point->fader?->db ?? Decibels::zero();
+    }
+
+    public function isMuted(string $unit, Point $point): bool
+    {
+        return $this->set($unit, $point)?->mute ?? $point->mute ?? false;
+    }
+
+    public function isMono(string $unit, Point $point): bool
+    {
+        return $this->set($unit, $point)?->mono ?? $point->mono ?? false;
+    }
+
+    /** The route as it stands: on or off, its gain, where it is tapped. */
+    public function route(string $unit, Route $route): Route
+    {
+        $set = $this->routes["{$unit}/{$route->key()}"] ?? null;
+        $on = $set->on ?? $route->on;
+        if ($route->group !== null) {
+            $selected = $this->selected["{$unit} {$route->group}"] ?? null;
+            $on = $selected === null ? $on : $selected === $route->key();
+        }
+        if ($set === null && $on === $route->on) {
+            return $route;
+        }
+
+        return new Route($route->from, $route->to, $on, $set->db ?? $route->db, $set->tap ?? $route->tap, $route->map, $route->group, $route->delay, $route->can);
+    }
+
+    public function pick(string $unit, string $point): ?Pick
+    {
+        return $this->picks["{$unit}/{$point}"] ?? null;
+    }
+
+    private function set(string $unit, Point $point): ?PointSettings
+    {
+        return $this->points["{$unit}/{$point->id}"] ?? null;
+    }
+
+    /** @param  array<string, string>  $selected */
+    private function select(array &$selected, string $unit, string $key, RouteSettings $settings): void
+    {
+        $group = $this->rig->modelOf($unit)->routes[$key]->group;
+        if ($group !== null && $settings->on === true) {
+            $selected["{$unit} {$group}"] = $key;
+        } elseif ($group !== null && $settings->on === false && ($selected["{$unit} {$group}"] ?? null) === $key) {
+            // Switched off by hand: nothing of the group is selected now.
+            $selected["{$unit} {$group}"] = '';
+        }
+    }
+}

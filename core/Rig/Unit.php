@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** One piece of equipment or one program, an instance of an equipment model, in a place. */
+final readonly class Unit
+{
+    /**
+     * @param  list<string>  $needs  ids of units that must run or be present for this one to work
+     * @param  int|null  $start  its turn when the computer's programs are started, from 1
+     * @param  array<string, PointSettings>  $points  by point id
+     * @param  array<string, RouteSettings>  $routes  by route key
+     */
+    public function __construct(
+        public string $id,
+        public string $model,
+        public string $place,
+        public string $name,
+        public string $firmware = '',
+        public string $serial = '',
+        public string $notes = '',
+        public array $needs = [],
+        public ?int $start = null,
+        public bool $atLogin = false,
+        public array $points = [],
+        public array $routes = [],
+    ) {}
+}

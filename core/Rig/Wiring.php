@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\Equipment\Way;
+
+/** Which cables are in which socket, and which lanes of a cable join. */
+final readonly class Wiring
+{
+    /** @var array<string, list<Cable>> by `unit/socket` */
+    private array $cables;
+
+    public function __construct(private Rig $rig)
+    {
+        $cables = [];
+        foreach ($rig->cables as $cable) {
+            $cables[(string) $cable->from][] = $cable;
+            $cables[(string) $cable->to][] = $cable;
+        }
+        $this->cables = $cables;
+    }
+
+    /** @return list<Cable> */
+    public function at(SocketRef|string $socket): array
+    {
+        return $this->cables[(string) $socket] ?? [];
+    }
+
+    /** The other end of a cable. */
+    public function across(Cable $cable, SocketRef $here): SocketRef
+    {
+        return (string) $cable->from === (string) $here ? $cable->to : $cable->from;
+    }
+
+    /**
+     * The lanes that a cable joins, each an out with an in: first those of one signal kind, in order, then those of one medium.
+     *
+     * @return list<array{SocketRef, string, SocketRef, string}> (socket that gives, its lane, socket that takes, its lane)
+     */
+    public function lanesOf(Cable $cable): array
+    {
+        $from = $this->rig->socket($cable->from);
+        $to = $this->rig->socket($cable->to);
+        if ($cable->lanes !== null) {
+            return array_map(fn (array $pair) => $from->lanes[$pair[0]]->way === Way::Out
+                ? [$cable->from, $pair[0], $cable->to, $pair[1]]
+                : [$cable->to, $pair[1], $cable->from, $pair[0]], $cable->lanes);
+        }
+
+        $joined = [];
+        foreach ([[$cable->from, $from, $cable->to, $to], [$cable->to, $to, $cable->from, $from]] as [$outRef, $outSocket, $inRef, $inSocket]) {
+            $outs = $outSocket->lanesGoing(Way::Out);
+            $ins = $inSocket->lanesGoing(Way::In);
+            foreach (['kind', 'medium'] as $by) {
+                foreach ($outs as $o => $out) {
+                    foreach ($ins as $i => $in) {
+                        $matches = $by === 'kind' ? $out->signal === $in->signal : $out->signal->medium() === $in->signal->medium();
+                        if ($matches && in_array($out->signal->medium(), $cable->type->media(), true)) {
+                            $joined[] = [$outRef, $out->id, $inRef, $in->id];
+                            unset($outs[$o], $ins[$i]);
+
+                            break;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $joined;
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** What is wanted for one source at one listener. Without situations it holds in all; one that names a situation goes before it there. */
+final readonly class Wish
+{
+    /** @param  list<string>  $situations */
+    public function __construct(
+        public string $source,
+        public string $listener,
+        public Want $want,
+        public bool $ownLevel = false,
+        public bool $alone = false,
+        public array $situations = [],
+    ) {}
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\PointRef;
+
+/** One way by which a source arrives at a listener. Its gain is the sum of its hops' gains, its delay the sum of their delays. */
+final readonly class Arrival
+{
+    /**
+     * @param  non-empty-list<Hop>  $hops  the first is the origin
+     * @param  array<int, array<int, float>>  $levels  dB by channel of the ear (from 0), by part of the source (0 left or mono, 1 right, …)
+     * @param  int  $earChannels  width of the ear
+     * @param  bool  $isBleed  by a weaker origin, or through the air
+     * @param  list<int>  $loops  numbers of the loops that the way passes
+     */
+    public function __construct(
+        public PointRef $ear,
+        public array $hops,
+        public Decibels $gain,
+        public Milliseconds $delay,
+        public array $levels,
+        public int $earChannels,
+        public bool $isBleed,
+        public array $loops,
+    ) {}
+
+    /** Where in the ear it arrives: mono, left, right, both, or channel numbers where the ear has more than two. */
+    public function channels(): string
+    {
+        $channels = array_keys($this->levels);
+        sort($channels);
+
+        return match (true) {
+            $this->earChannels === 1 => 'mono',
+            $channels === [0] && $this->earChannels === 2 => 'left',
+            $channels === [1] && $this->earChannels === 2 => 'right',
+            $channels === [0, 1] => 'both',
+            default => implode(',', array_map(fn (int $channel) => $channel + 1, $channels)),
+        };
+    }
+
+    /**
+     * The hops of one kind, in order: the faders that govern it, say.
+     *
+     * @return list<Hop>
+     */
+    public function hopsOf(HopKind $kind): array
+    {
+        return array_values(array_filter($this->hops, fn (Hop $hop) => $hop->kind === $kind));
+    }
+}

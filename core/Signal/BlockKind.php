@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/** Why nothing passes where something could. */
+enum BlockKind: string
+{
+    case Off = 'off';
+    case Muted = 'muted';
+    case Shut = 'shut';
+    case NothingPicked = 'nothing picked';
+    case NoDefault = 'no default device';
+    case Disabled = 'disabled';
+    case NotConnected = 'not connected';
+    case OtherDevicePicked = 'another device picked';
+    case NotPlugged = 'not plugged';
+}

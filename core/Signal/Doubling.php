@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Hertz;
+use HiddenWire\Core\Quantity\Milliseconds;
+
+/** A sound that arrives twice: the strongest arrival and a further one that can be told from it. */
+final readonly class Doubling
+{
+    /** Two copies 20 dB apart ripple by less than 1 dB on one side (20 log10(1 ± 0.1) = +0.83, -0.92): nobody hears it. */
+    public const RIPPLE_DB = 20.0;
+
+    /** The ear hears a late copy as an echo of its own down to a lower level than it hears colouring. */
+    public const ECHO_DB = 30.0;
+
+    /** From about here on a copy is heard apart from the first (the fusion limit for speech and clicks). */
+    public const ECHO_MS = 25.0;
+
+    /** Below this the first notch lies above 5 kHz and the copies, for all that matters in a voice, add. */
+    public const ADDS_MS = 0.1;
+
+    public function __construct(public Arrival $first, public Arrival $second, public Decibels $difference, public Milliseconds $apart) {}
+
+    /** How far below the strongest a further arrival counts, by how late it is, in dB. */
+    public static function countsWithin(Milliseconds $apart): float
+    {
+        return $apart->value() > self::ECHO_MS ? self::ECHO_DB : self::RIPPLE_DB;
+    }
+
+    public function kind(): DoublingKind
+    {
+        return match (true) {
+            $this->apart->value() < self::ADDS_MS => DoublingKind::Adds,
+            $this->apart->value() <= self::ECHO_MS => DoublingKind::Combs,
+            default => DoublingKind::Echo,
+        };
+    }
+
+    /** First frequency of the comb that is weakened; null where it does not comb. */
+    public function firstNotch(): ?Hertz
+    {
+        return $this->kind() === DoublingKind::Combs ? Hertz::firstNotch($this->apart) : null;
+    }
+
+    /** How deep the notches are, or for copies that add, how much louder the sum is than the stronger one: 20 log10 |1 ± ratio|. */
+    public function depth(): Decibels
+    {
+        $ratio = 10 ** (-$this->difference->value() / 20);
+
+        return $this->kind() === DoublingKind::Adds ? Decibels::ofRatio(1 + $ratio) : Decibels::ofRatio(max(1 - $ratio, 0.001));
+    }
+
+    /** In words, for a person: "38.2 ms apart: an audible echo". */
+    public function text(): string
+    {
+        return match ($this->kind()) {
+            DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
+            DoublingKind::Combs => $this->apart->text().' ms apart: it combs, first notch at '.$this->firstNotch()?->text(),
+            DoublingKind::Echo => $this->apart->text().' ms apart: an audible echo',
+        };
+    }
+}

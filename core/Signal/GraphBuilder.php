@@ -1,0 +1,297 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\ChannelMap;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wiring;
+
+/** Makes the signal graph of a rig in a situation. */
+final class GraphBuilder
+{
+    /** A call over the internet, one way, with the far end's jitter buffer: between 20 ms (a good line) and the 150 ms that telephony allows. */
+    public const NETWORK_MS = 60.0;
+
+    /** Bluetooth audio, the plain codec: between 150 and 250 ms in practice. */
+    public const WIRELESS_MS = 180.0;
+
+    /** Sound over one metre of air at 20 °C: 1 m / 343 m/s. */
+    public const AIR_MS = 2.915;
+
+    private SignalGraph $graph;
+
+    private State $state;
+
+    /** @var array<string, int> the tap node after gain and mute, by `unit/point` */
+    private array $preFader = [];
+
+    private readonly Wiring $wiring;
+
+    private readonly DeviceLists $devices;
+
+    public function __construct(private readonly Rig $rig)
+    {
+        $this->wiring = new Wiring($rig);
+        $this->devices = new DeviceLists($rig, $this->wiring);
+    }
+
+    public function devices(): DeviceLists
+    {
+        return $this->devices;
+    }
+
+    public function build(Situation $situation): SignalGraph
+    {
+        $this->state = new State($this->rig, $situation);
+        $this->graph = new SignalGraph($this->rig, $this->state, $this->devices);
+        $this->preFader = [];
+        foreach ($this->rig->units as $unit) {
+            $model = $this->rig->modelOf($unit);
+            foreach ($model->points as $point) {
+                $this->point($unit, $point, $model);
+            }
+            foreach ($model->routes as $route) {
+                $this->route($unit, $model, $this->state->route($unit->id, $route));
+            }
+        }
+        foreach ($this->rig->cables as $cable) {
+            $this->cable($cable);
+        }
+        foreach ($this->devices->all() as $list) {
+            foreach ($list as $device) {
+                $this->device($device);
+            }
+        }
+        foreach ($this->rig->units as $unit) {
+            foreach ($this->rig->modelOf($unit)->points as $point) {
+                if ($point->picks !== null) {
+                    $this->pick($unit, $point, $point->picks);
+                }
+            }
+        }
+        foreach ($this->rig->air as $path) {
+            $from = $this->rig->point($path->from);
+            $to = $this->rig->point($path->to);
+            $this->graph->addLink(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
+                ChannelMap::usual($from->channels, $to->channels)->between($from->channels, $to->channels), $path->db->value(), self::AIR_MS, HopKind::Air,
+                "{$path->from}>{$path->to}", $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
+        }
+
+        return $this->graph;
+    }
+
+    private function realmInside(EquipmentModel $model): Realm
+    {
+        return $model->isProgram() || $model->family->isHost() ? Realm::Computer : ($model->family->isRemote() ? Realm::Network : Realm::Analog);
+    }
+
+    private function point(Unit $unit, Point $point, EquipmentModel $model): void
+    {
+        $at = new PointRef($unit->id, $point->id);
+        $realm = $this->realmInside($model);
+        $entry = $node = $this->graph->addNode($point->channels);
+        if ($point->gain !== null || $point->mute !== null || $point->mono !== null) {
+            $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
+            $next = $this->graph->addNode($point->channels);
+            $this->graph->addLink(new Link($node, $next, ChannelMap::named($map)->between($point->channels, $point->channels),
+                $this->state->gain($unit->id, $point)->value(), 0, HopKind::Gain, (string) $at, $point->label, $realm,
+                $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
+            $node = $next;
+        }
+        $this->preFader[(string) $at] = $node;
+        if ($point->fader !== null) {
+            $fader = $this->state->fader($unit->id, $point);
+            $next = $this->graph->addNode($point->channels);
+            $this->graph->addLink(new Link($node, $next, ChannelMap::named('straight')->between($point->channels, $point->channels),
+                $fader->value(), 0, HopKind::Fader, (string) $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
+            $node = $next;
+        }
+        $this->graph->addPoint($at, $entry, $node);
+    }
+
+    private function route(Unit $unit, EquipmentModel $model, Route $route): void
+    {
+        $from = $model->points[$route->from];
+        $to = $model->points[$route->to];
+        $at = "{$unit->id}/{$route->from}";
+        $node = match ($route->tap) {
+            Tap::Input => $this->graph->entry($at),
+            Tap::PreFader => $this->preFader[$at],
+            Tap::PostFader => $this->graph->exit($at),
+        };
+        $map = $route->map ?? ChannelMap::usual($from->channels, $to->channels);
+        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $map->between($from->channels, $to->channels), $route->db->value(),
+            $route->delay?->value() ?? 0, HopKind::Route, "{$unit->id}/{$route->key()}", "{$from->label} → {$to->label}", $this->realmInside($model),
+            $route->on ? null : BlockKind::Off));
+    }
+
+    /** The audio lanes of a cable. What runs over a computer's bus belongs to the devices, not here. */
+    private function cable(Cable $cable): void
+    {
+        $from = $this->rig->socket($cable->from);
+        $to = $this->rig->socket($cable->to);
+        if ($from->link !== null && $to->link !== null) {
+            return;
+        }
+        foreach ($this->wiring->lanesOf($cable) as [$outAt, $outId, $inAt, $inId]) {
+            $outSocket = $this->rig->socket($outAt);
+            $inSocket = $this->rig->socket($inAt);
+            $out = $outSocket->lanes[$outId];
+            $in = $inSocket->lanes[$inId];
+            $outPoint = $this->rig->modelOf($outAt->unit)->points[$out->point];
+            $inPoint = $this->rig->modelOf($inAt->unit)->points[$in->point];
+            $this->graph->addLink(new Link(
+                $this->graph->exit("{$outAt->unit}/{$out->point}"), $this->graph->entry("{$inAt->unit}/{$in->point}"),
+                $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
+                match ($cable->type) {
+                    CableType::Network => self::NETWORK_MS,
+                    CableType::Wireless => self::WIRELESS_MS,
+                    default => 0.0,
+                },
+                HopKind::Cable, $cable->id, $cable->label, Realm::ofCable($cable->type, $out->signal)));
+        }
+    }
+
+    /**
+     * What arrives of what leaves, by the conductors at both ends and in the cable. A stereo plug in a balanced input leaves the difference of left and right; a balanced
+     * output in a stereo input gives the right side with turned polarity; where only one conductor joins, only the first channel passes, to the left.
+     *
+     * @return list<array{int, int, float}>
+     */
+    private function conducted(Cable $cable, Socket $outSocket, Lane $out, Point $outPoint, Socket $inSocket, Lane $in, Point $inPoint): array
+    {
+        $outChannels = $out->channels ?? range(1, $outPoint->channels);
+        $inChannels = $in->channels ?? range(1, $inPoint->channels);
+        $from = count($outChannels);
+        $to = count($inChannels);
+        $map = ChannelMap::usual($from, $to);
+        if ($out->signal->isAnalog() && $in->signal->isAnalog()) {
+            $conductors = min($cable->type->conductors(), $outSocket->connector->conductors(), $inSocket->connector->conductors());
+            $map = match (true) {
+                $from >= 2 && $to >= 2 => $conductors >= 2 ? ChannelMap::named('straight') : ChannelMap::pairs([[1, 1]]),
+                $from >= 2 => $conductors >= 2 && $inSocket->balanced ? ChannelMap::named('difference') : ChannelMap::pairs([[1, 1]]),
+                $to >= 2 => $conductors >= 2 && $outSocket->balanced ? ChannelMap::named('split-polarity') : ChannelMap::pairs([[1, 1]]),
+                default => ChannelMap::named('straight'),
+            };
+        }
+
+        return array_map(fn (array $triple) => [$outChannels[$triple[0]] - 1, $inChannels[$triple[1]] - 1, $triple[2]], $map->between($from, $to));
+    }
+
+    private function device(Device $device): void
+    {
+        $at = "{$device->ref->unit}/{$device->point}";
+        $isPlayback = $device->direction === Direction::Playback;
+        $pointNode = $isPlayback ? $this->graph->entry($at) : $this->graph->exit($at);
+        if ($device->via === [] && $device->laneChannels === null && $device->isConnected) {
+            $this->graph->addDevice($device, $pointNode);
+
+            return;
+        }
+        $node = $this->graph->addNode($device->channels);
+        $this->graph->addDevice($device, $node);
+        if (! $device->isConnected) {
+            return;
+        }
+        $channels = $device->laneChannels ?? range(1, $device->channels);
+        $straight = ChannelMap::named('straight')->between($device->channels, $device->channels);
+        $steps = [];
+        foreach ($device->via as ['cable' => $cable, 'hub' => $hub]) {
+            $delay = $this->rig->cables[$cable]->type === CableType::Wireless ? self::WIRELESS_MS : 0.0;
+            $steps[] = [HopKind::Cable, $cable, $this->rig->cables[$cable]->label, $delay];
+            if ($hub !== null) {
+                $steps[] = [HopKind::Hub, $hub, $this->rig->units[$hub]->name, 0.0];
+            }
+        }
+        $steps = $steps === [] ? [[HopKind::Device, (string) $device->ref, $device->name(), 0.0]] : $steps;
+        $last = count($steps) - 1;
+        foreach ($steps as $i => [$kind, $ref, $label, $delay]) {
+            $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
+            $map = $i < $last ? $straight : array_map(
+                fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0] : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
+            $this->graph->addLink(new Link($isPlayback ? $node : $next, $isPlayback ? $next : $node, $map, 0, $delay, $kind, $ref, $label, Realm::Digital));
+            $node = $next;
+        }
+    }
+
+    private function pick(Unit $program, Point $point, Direction $direction): void
+    {
+        $host = $this->rig->hostOf($program->place);
+        $pick = $this->state->pick($program->id, $point->id);
+        if ($host === null || $pick === null) {
+            return;
+        }
+        $device = $this->devices->resolve($host->id, $pick, $pick->tap ?? $direction);
+        if ($device === null) {
+            return;
+        }
+        $node = $this->graph->deviceNode($device);
+        $channelsRead = $direction === Direction::Recording ? $this->rig->modelOf($program)->limits->channelsRead : null;
+        $block = match (true) {
+            ! $device->isConnected => BlockKind::NotConnected,
+            ! $device->isEnabled() => BlockKind::Disabled,
+            default => null,
+        };
+        $this->graph->addLink($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
+    }
+
+    private function pickLink(Unit $program, Point $point, Direction $direction, Device $device, int $node, Pick $pick, ?int $channelsRead, ?BlockKind $block): Link
+    {
+        $at = "{$program->id}/{$point->id}";
+        $map = $this->picked($pick->channels, $channelsRead, $device->channels, $point->channels);
+        if ($direction === Direction::Playback) {
+            $map = $pick->channels === null
+                ? ChannelMap::usual($point->channels, $device->channels)->between($point->channels, $device->channels)
+                : array_map(fn (array $triple) => [$triple[1], $triple[0], $triple[2]], $map);
+        }
+
+        return new Link(
+            $direction === Direction::Playback ? $this->graph->exit($at) : $node,
+            $direction === Direction::Playback ? $node : $this->graph->entry($at),
+            $map, 0, $device->latency()->value(), HopKind::Device, (string) $device->ref, $device->name(), Realm::Computer, $block);
+    }
+
+    /**
+     * Which device channels an in reads: the chosen ones in order, else the usual ones; never more than the program reads from a device.
+     *
+     * @param  list<int>|null  $chosen  counted from 1
+     * @return list<array{int, int, float}>
+     */
+    private function picked(?array $chosen, ?int $channelsRead, int $device, int $point): array
+    {
+        $readable = min($device, $channelsRead ?? $device);
+        if ($chosen === null) {
+            return ChannelMap::usual($readable, $point)->between($readable, $point);
+        }
+        $map = [];
+        foreach ($chosen as $i => $channel) {
+            if ($channel <= $readable) {
+                $map[] = [$channel - 1, $i, 1.0];
+                if (count($chosen) === 1 && $point === 2) {
+                    $map[] = [$channel - 1, 1, 1.0];
+                }
+            }
+        }
+
+        return $map;
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/** What a step of a way is. */
+enum HopKind: string
+{
+    case Origin = 'origin';
+    case Gain = 'gain';
+    case Fader = 'fader';
+    case Route = 'route';
+    case Cable = 'cable';
+    case Hub = 'hub';
+    case Device = 'device';
+    case Air = 'air';
+}

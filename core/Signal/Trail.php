@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
+
+/** The steps walked so far, with the level and the delay that they add up to. Shares its beginning with other trails. */
+final readonly class Trail
+{
+    public Decibels $level;
+
+    public Milliseconds $time;
+
+    private function __construct(private ?self $before, private ?Hop $hop)
+    {
+        $this->level = $hop->level ?? Decibels::zero();
+        $this->time = $hop->time ?? Milliseconds::zero();
+    }
+
+    public static function empty(): self
+    {
+        return new self(null, null);
+    }
+
+    public static function fromOrigin(string $ref, string $label, Decibels $level): self
+    {
+        $time = Milliseconds::zero();
+
+        return new self(null, new Hop(HopKind::Origin, $ref, $label, Realm::Air, $level, $time, $level, $time));
+    }
+
+    /** @param  float  $gainDb  the link's gain and what its channel map did to this signal */
+    public function along(Link $link, float $gainDb): self
+    {
+        $gain = Decibels::of($gainDb);
+        $delay = Milliseconds::of($link->delayMs);
+
+        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay)));
+    }
+
+    /** @return list<Hop> */
+    public function hops(): array
+    {
+        $hops = [];
+        for ($trail = $this; $trail !== null; $trail = $trail->before) {
+            if ($trail->hop !== null) {
+                $hops[] = $trail->hop;
+            }
+        }
+
+        return array_reverse($hops);
+    }
+}

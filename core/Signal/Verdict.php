@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/** What a wish and the arrivals come to. `silent` is a pair with no wish and no arrival. */
+enum Verdict: string
+{
+    case Ok = 'ok';
+    case Missing = 'missing';
+    case Leak = 'leak';
+    case Doubled = 'doubled';
+    case Loop = 'loop';
+    case OneSided = 'one-sided';
+    case Unwished = 'unwished';
+    case Silent = 'silent';
+
+    public function isAtOdds(): bool
+    {
+        return match ($this) {
+            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided => true,
+            default => false,
+        };
+    }
+}
