@@ -357,7 +357,7 @@ final class DocumentReader
         if ($isRoute) {
             $ref = $this->routeRef($change, 'at');
             $to = $set === null ? null : $this->routeSettings($set);
-            if ($to !== null && $set->isSound() && $to == new RouteSettings) {
+            if ($to !== null && $set->isSound() && $to->isEmpty()) {
                 $set->problem($set->pointer, 'Nothing is set: name on, db or tap.');
             }
         } else {
@@ -368,7 +368,7 @@ final class DocumentReader
                 default => $this->pointSettings($set),
             };
             $set?->done();
-            if ($to !== null && $set->isSound() && $to == new PointSettings) {
+            if ($to instanceof PointSettings && $set->isSound() && $to->isEmpty()) {
                 $set->problem($set->pointer, 'Nothing is set: name gain, fader, mute or mono, or a device or default.');
             }
         }

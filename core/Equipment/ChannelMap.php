@@ -59,7 +59,7 @@ final readonly class ChannelMap
             'average' => $to === 1 ? [[0, 0, 0.5], [1, 0, 0.5]] : [[0, 0, 0.5], [1, 0, 0.5], [0, 1, 0.5], [1, 1, 0.5]],
             'swap' => [[0, 1, 1.0], [1, 0, 1.0]],
             // A balanced input takes the hot conductor against the cold one.
-            'difference' => [[0, 0, 1.0], [1, 0, -1.0]],
+            'difference' => [[0, 0, 1.0], [1, 0, -1.0], [0, 1, 1.0], [1, 1, -1.0]],
             // A balanced output on two conductors: the second carries the same with turned polarity.
             'split-polarity' => [[0, 0, 1.0], [0, 1, -1.0]],
             default => array_map(fn (int $channel) => [$channel, $channel, 1.0], range(0, min($from, $to) - 1)),

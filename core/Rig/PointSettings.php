@@ -21,4 +21,10 @@ final readonly class PointSettings
     {
         return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono);
     }
+
+    /** Nothing differs from the model. */
+    public function isEmpty(): bool
+    {
+        return $this->gain === null && $this->fader === null && $this->mute === null && $this->mono === null;
+    }
 }

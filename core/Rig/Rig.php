@@ -113,26 +113,10 @@ final readonly class Rig
     /** The base situation, or the one asked for. */
     public function situation(?string $id = null): ?Situation
     {
-        return $id === null ? reset($this->situations) : $this->situations[$id] ?? null;
+        return $this->situations[$id ?? array_key_first($this->situations)] ?? null;
     }
 
-    /** What is wanted for a pair in a situation: a wish that names the situation goes before one that holds in all. */
-    public function wish(string $source, string $listener, string $situation): ?Wish
-    {
-        $general = null;
-        foreach ($this->wishes as $wish) {
-            if ($wish->source === $source && $wish->listener === $listener) {
-                if (in_array($situation, $wish->situations, true)) {
-                    return $wish;
-                }
-                $general = $wish->situations === [] ? $wish : $general;
-            }
-        }
-
-        return $general;
-    }
-
-    /** The same rig with its cables, units or other parts replaced. */
+    /** What it is made of: to make a changed rig from. */
     public function parts(): RigParts
     {
         return new RigParts(

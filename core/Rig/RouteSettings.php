@@ -21,4 +21,10 @@ final readonly class RouteSettings
     {
         return new self($later->on ?? $this->on, $later->db ?? $this->db, $later->tap ?? $this->tap);
     }
+
+    /** Nothing differs from the model. */
+    public function isEmpty(): bool
+    {
+        return $this->on === null && $this->db === null && $this->tap === null;
+    }
 }

@@ -23,11 +23,13 @@ use HiddenWire\Core\Rig\Unit;
  */
 final class BreakFinder
 {
-    /** What a change costs a technician: a switch is at hand, a pick is a dialog, a cable has to be found and run. Steps that carry cost next to nothing, so that of two
-     * ways with equal changes the shorter is named. */
-    private const COST = ['switch' => 1000, 'pick' => 1200, 'cable' => 3000, 'live' => 1];
+    /**
+     * What a change costs a technician: a switch is at hand; a program left on the default wants a pick anyway; one in use is changed with more care than one that has none; a
+     * cable has to be found and run. Steps that carry cost next to nothing, so that of two ways with equal changes the shorter is named.
+     */
+    private const COST = ['live' => 1, 'switch' => 1000, 'pick for default' => 1100, 'first pick' => 1200, 'other pick' => 1250, 'tap' => 50, 'cable' => 3000];
 
-    /** @var list<array{Link, string|null}> a link with the text of the change that makes it carry, null where it carries now */
+    /** @var list<array{Link, string|null, int}> a link, the text of the change that makes it carry (null where it carries now), the cost */
     private array $steps = [];
 
     /** @var array<int, list<int>> steps by the channel that they leave; kept by node */
@@ -39,7 +41,7 @@ final class BreakFinder
     public function __construct(private readonly SignalGraph $graph)
     {
         foreach ($graph->links as $link) {
-            $this->add($link, $link->block === null ? null : $this->undo($link));
+            $this->add($link, $link->block === null ? null : $this->undo($link), self::COST[$link->block === null ? 'live' : 'switch']);
         }
         foreach ($graph->rig->units as $unit) {
             foreach ($graph->rig->modelOf($unit)->points as $point) {
@@ -114,12 +116,7 @@ final class BreakFinder
         }
         $node = $this->nodeOf($channel);
         foreach ($this->leaving[$node] ?? [] as $id) {
-            [$link, $change] = $this->steps[$id];
-            $price = match (true) {
-                $change === null => self::COST['live'],
-                $link->block === BlockKind::OtherDevicePicked => self::COST['pick'],
-                default => self::COST['switch'],
-            };
+            [$link, $change, $price] = $this->steps[$id];
             foreach ($link->map as [$a, $b]) {
                 if ($this->graph->first[$node] + $a === $channel) {
                     yield [$this->graph->first[$link->to] + $b, $link, $change, $price];
@@ -167,10 +164,10 @@ final class BreakFinder
         return $changes === [] ? null : new NearestBreak($live, $waiting, $changes);
     }
 
-    private function add(Link $link, ?string $change): void
+    private function add(Link $link, ?string $change, int $price): void
     {
         $this->leaving[$link->from][] = count($this->steps);
-        $this->steps[] = [$link, $change];
+        $this->steps[] = [$link, $change, $price];
     }
 
     /** What makes a blocked link carry. */
@@ -194,19 +191,25 @@ final class BreakFinder
             return;
         }
         $at = new PointRef($program->id, $point->id);
+        $now = $this->graph->state->pick($program->id, $point->id);
+        $price = self::COST[match (true) {
+            $now === null => 'first pick',
+            $now->device === null => 'pick for default',
+            default => 'other pick',
+        }];
         foreach ($this->graph->devices->of($host->id) as $device) {
             if (! $device->isUsable() || $device->ref->unit === $program->id) {
                 continue;
             }
             if ($device->direction === $direction) {
-                $this->possiblePick($at, $point, $direction, $device, "Let {$point->label} of {$program->name} use {$device->name()}");
+                $this->possiblePick($at, $point, $direction, $device, "Let {$point->label} of {$program->name} use {$device->name()}", $price);
             } elseif ($direction === Direction::Recording) {
-                $this->possiblePick($at, $point, $direction, $device, "Let {$point->label} of {$program->name} take what the system sends to {$device->name()}");
+                $this->possiblePick($at, $point, $direction, $device, "Let {$point->label} of {$program->name} take what the system sends to {$device->name()}", $price + self::COST['tap']);
             }
         }
     }
 
-    private function possiblePick(PointRef $at, Point $point, Direction $direction, Device $device, string $text): void
+    private function possiblePick(PointRef $at, Point $point, Direction $direction, Device $device, string $text, int $price): void
     {
         $node = $this->graph->deviceNode($device);
         $map = $direction === Direction::Playback ? ChannelMap::usual($point->channels, $device->channels)->between($point->channels, $device->channels) : [];
@@ -217,7 +220,7 @@ final class BreakFinder
         }
         $isOut = $direction === Direction::Playback;
         $this->add(new Link($isOut ? $this->graph->exit($at) : $node, $isOut ? $node : $this->graph->entry($at), $map, 0, 0, HopKind::Device, (string) $at,
-            $device->name(), Realm::Computer, BlockKind::OtherDevicePicked), $text);
+            $device->name(), Realm::Computer, BlockKind::OtherDevicePicked), $text, $price);
     }
 
     private function freeSockets(): void

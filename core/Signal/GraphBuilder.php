@@ -172,8 +172,9 @@ final class GraphBuilder
     }
 
     /**
-     * What arrives of what leaves, by the conductors at both ends and in the cable. A stereo plug in a balanced input leaves the difference of left and right; a balanced
-     * output in a stereo input gives the right side with turned polarity; where only one conductor joins, only the first channel passes, to the left.
+     * What arrives of what leaves, by the conductors at both ends and in the cable. A balanced input takes tip against ring: a stereo plug in it leaves the difference of left
+     * and right. An unbalanced stereo input takes tip as left and ring as right: a balanced plug in it gives the right side with turned polarity, and a mono plug, or a
+     * lead with one conductor, the left side only.
      *
      * @return list<array{int, int, float}>
      */
@@ -183,18 +184,21 @@ final class GraphBuilder
         $inChannels = $in->channels ?? range(1, $inPoint->channels);
         $from = count($outChannels);
         $to = count($inChannels);
-        $map = ChannelMap::usual($from, $to);
         if ($out->signal->isAnalog() && $in->signal->isAnalog()) {
-            $conductors = min($cable->type->conductors(), $outSocket->connector->conductors(), $inSocket->connector->conductors());
+            $hasRing = min($cable->type->conductors(), $outSocket->connector->conductors(), $inSocket->connector->conductors()) >= 2;
             $map = match (true) {
-                $from >= 2 && $to >= 2 => $conductors >= 2 ? ChannelMap::named('straight') : ChannelMap::pairs([[1, 1]]),
-                $from >= 2 => $conductors >= 2 && $inSocket->balanced ? ChannelMap::named('difference') : ChannelMap::pairs([[1, 1]]),
-                $to >= 2 => $conductors >= 2 && $outSocket->balanced ? ChannelMap::named('split-polarity') : ChannelMap::pairs([[1, 1]]),
-                default => ChannelMap::named('straight'),
+                $inSocket->balanced => $from >= 2 && $hasRing ? 'difference' : 'to-both',
+                $to === 1 => 'left',
+                $from >= 2 && $hasRing => 'straight',
+                $outSocket->balanced && $hasRing => 'split-polarity',
+                default => 'to-left',
             };
+            $triples = ChannelMap::named($map)->between($from, $to);
+        } else {
+            $triples = ChannelMap::usual($from, $to)->between($from, $to);
         }
 
-        return array_map(fn (array $triple) => [$outChannels[$triple[0]] - 1, $inChannels[$triple[1]] - 1, $triple[2]], $map->between($from, $to));
+        return array_map(fn (array $triple) => [$outChannels[$triple[0]] - 1, $inChannels[$triple[1]] - 1, $triple[2]], $triples);
     }
 
     private function device(Device $device): void
@@ -267,7 +271,7 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $device->latency()->value(), HopKind::Device, (string) $device->ref, $device->name(), Realm::Computer, $block);
+            $map, 0, $device->latency()->value(), HopKind::Device, (string) $device->ref, $device->name(), Realm::Computer, $block, $at);
     }
 
     /**

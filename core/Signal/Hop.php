@@ -8,7 +8,8 @@ use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/** One step of an arrival: the element, what it adds, and where the level and the delay stand behind it. */
+/** One step of an arrival: the element, what it adds, and where the level and the delay stand behind it; for a
+ * program's pick, the program's point. */
 final readonly class Hop
 {
     public function __construct(
@@ -20,5 +21,6 @@ final readonly class Hop
         public Milliseconds $delay,
         public Decibels $level,
         public Milliseconds $time,
+        public ?string $pick = null,
     ) {}
 }

@@ -18,6 +18,7 @@ final readonly class Link
      * @param  list<array{int, int, float}>  $map  (channel of from, channel of to, amplitude factor), channels from 0
      * @param  float  $gainDb  on top of the map's factors
      * @param  string  $ref  the element of the rig: a cable's id, `unit/from>to`, `unit/point`, a device reference
+     * @param  string|null  $pick  where a link is a program's pick: the program's point
      */
     public function __construct(
         public int $from,
@@ -30,5 +31,6 @@ final readonly class Link
         public string $label,
         public Realm $realm,
         public ?BlockKind $block = null,
+        public ?string $pick = null,
     ) {}
 }

@@ -39,7 +39,7 @@ final readonly class Trail
         $gain = Decibels::of($gainDb);
         $delay = Milliseconds::of($link->delayMs);
 
-        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay)));
+        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick));
     }
 
     /** @return list<Hop> */

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** Where a listener is. */
+final class ListenerEar extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** A point of an equipment model. */
+final class ModelPoint extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['mute' => 'boolean', 'mono' => 'boolean', 'gain_from' => 'float', 'gain_to' => 'float', 'gain_db' => 'float', 'fader_from' => 'float', 'fader_to' => 'float', 'fader_db' => 'float', 'device_latency_ms' => 'float'];
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** Where a source begins. */
+final class SourceOrigin extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['db' => 'float'];
+    }
+}

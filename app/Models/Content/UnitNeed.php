@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** That one unit needs another. */
+final class UnitNeed extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

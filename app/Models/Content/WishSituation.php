@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** A situation in which a wish holds. */
+final class WishSituation extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Where everything stands on a rig's map at one depth, for the structure that it was laid out for.
+ *
+ * @property string $depth
+ * @property string $structure
+ * @property array<string, mixed> $geometry
+ */
+final class Layout extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['depth', 'structure', 'geometry'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['geometry' => 'array'];
+    }
+}

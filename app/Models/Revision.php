@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One state of a rig: the whole document, who made it, when, and what was done.
+ *
+ * @property int $number
+ * @property int|null $user_id
+ * @property string $what
+ * @property string $document
+ * @property Carbon $created_at
+ */
+final class Revision extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $fillable = ['number', 'user_id', 'what', 'document'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A rig as its owner keeps it: its content is in the tables of {@see Content}, its past in the revisions.
+ *
+ * @property int $id
+ * @property int $user_id
+ * @property string $name
+ * @property string $summary
+ * @property int $revision
+ * @property Carbon $updated_at
+ */
+final class Rig extends Model
+{
+    protected $fillable = ['name', 'summary', 'revision'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Revision, $this> */
+    public function revisions(): HasMany
+    {
+        return $this->hasMany(Revision::class);
+    }
+
+    /** @return HasMany<Layout, $this> */
+    public function layouts(): HasMany
+    {
+        return $this->hasMany(Layout::class);
+    }
+}

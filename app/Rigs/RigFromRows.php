@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+use App\Models\Content\AirPath;
+use App\Models\Content\Cable;
+use App\Models\Content\DeviceSetting;
+use App\Models\Content\EquipmentModel;
+use App\Models\Content\Listener;
+use App\Models\Content\ListenerEar;
+use App\Models\Content\ModelLane;
+use App\Models\Content\ModelPoint;
+use App\Models\Content\ModelRoute;
+use App\Models\Content\ModelSocket;
+use App\Models\Content\Pick;
+use App\Models\Content\Place;
+use App\Models\Content\Situation;
+use App\Models\Content\SituationChange;
+use App\Models\Content\Source;
+use App\Models\Content\SourceOrigin;
+use App\Models\Content\Unit;
+use App\Models\Content\UnitNeed;
+use App\Models\Content\UnitPointSetting;
+use App\Models\Content\UnitRouteSetting;
+use App\Models\Content\Wish;
+use App\Models\Content\WishSituation;
+use App\Models\Rig;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Rig\Rig as CoreRig;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
+
+/** Reads a rig's rows: they become the document's data, and the document's reader makes the rig, so that a row is held to the same rules as a file. */
+final class RigFromRows
+{
+    /** @var array<class-string<Model>, Collection<int, Model>> */
+    private array $rows = [];
+
+    public static function rig(Rig $rig): CoreRig
+    {
+        return (new DocumentReader)->readData((new self)->data($rig));
+    }
+
+    private function data(Rig $rig): \stdClass
+    {
+        foreach (RigRows::TABLES as $table) {
+            $this->rows[$table] = $table::query()->where('rig_id', $rig->id)->orderBy('position')->get()->toBase();
+        }
+        $needs = $this->by(UnitNeed::class, 'unit');
+        $points = $this->by(UnitPointSetting::class, 'unit');
+        $routes = $this->by(UnitRouteSetting::class, 'unit');
+        $origins = $this->by(SourceOrigin::class, 'source');
+        $ears = $this->by(ListenerEar::class, 'listener');
+        $changes = $this->by(SituationChange::class, 'situation');
+        $held = $this->by(WishSituation::class, 'wish_position');
+
+        return (object) [
+            'format' => DocumentReader::FORMAT, 'version' => DocumentReader::VERSION, 'name' => $rig->name, 'summary' => $rig->summary,
+            'places' => $this->each(Place::class, fn ($row) => ['id' => $row->key, 'kind' => $row->kind, 'name' => $row->name]),
+            'models' => $this->models(),
+            'units' => $this->each(Unit::class, fn ($row) => [
+                'id' => $row->key, 'model' => $row->model, 'place' => $row->place, 'name' => $row->name, 'firmware' => $row->firmware, 'serial' => $row->serial, 'notes' => $row->notes,
+                'needs' => array_map(fn ($need) => $need->needs, $needs[$row->key] ?? []), 'start' => $row->start, 'at_login' => $row->at_login,
+                'settings' => (object) [
+                    'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
+                    'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
+                ],
+            ]),
+            'cables' => $this->each(Cable::class, fn ($row) => [
+                'id' => $row->key, 'label' => $row->label, 'type' => $row->type, 'from' => "{$row->from_unit}/{$row->from_socket}", 'to' => "{$row->to_unit}/{$row->to_socket}",
+                'length_m' => $row->length_m, 'colour' => $row->colour, 'owned' => $row->owned, 'lanes' => $row->lanes,
+            ]),
+            'devices' => $this->each(DeviceSetting::class, fn ($row) => [
+                'computer' => $row->computer, 'device' => $row->device, 'name' => $row->name, 'enabled' => $row->enabled, 'roles' => $row->roles, 'rate_hz' => $row->rate_hz,
+                'bits' => $row->bits, 'driver_mode' => $row->driver_mode,
+            ]),
+            'picks' => $this->each(Pick::class, fn ($row) => ['at' => "{$row->unit}/{$row->point}", ...$this->pick($row)]),
+            'air' => $this->each(AirPath::class, fn ($row) => ['from' => "{$row->from_unit}/{$row->from_point}", 'to' => "{$row->to_unit}/{$row->to_point}", 'db' => $row->db]),
+            'sources' => $this->each(Source::class, fn ($row) => [
+                'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind,
+                'origins' => array_map(fn ($origin) => (object) ['at' => "{$origin->unit}/{$origin->point}", 'db' => $origin->db], $origins[$row->key] ?? []),
+            ]),
+            'listeners' => $this->each(Listener::class, fn ($row) => [
+                'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind, 'at' => array_map(fn ($ear) => "{$ear->unit}/{$ear->point}", $ears[$row->key] ?? []),
+            ]),
+            'wishes' => $this->each(Wish::class, fn ($row) => [
+                'source' => $row->source, 'listener' => $row->listener, 'want' => $row->want, 'own_level' => $row->own_level, 'alone' => $row->alone,
+                'situations' => array_map(fn ($one) => $one->situation, $held[$row->position] ?? []),
+            ]),
+            'situations' => $this->each(Situation::class, fn ($row) => [
+                'id' => $row->key, 'name' => $row->name, 'changes' => array_map($this->change(...), $changes[$row->key] ?? []),
+            ]),
+        ];
+    }
+
+    private function models(): \stdClass
+    {
+        $points = $this->by(ModelPoint::class, 'model');
+        $sockets = $this->by(ModelSocket::class, 'model');
+        $routes = $this->by(ModelRoute::class, 'model');
+        $lanes = [];
+        foreach ($this->rows[ModelLane::class] as $lane) {
+            $lanes["{$lane->model}/{$lane->socket}"][] = $lane;
+        }
+
+        return $this->map($this->rows[EquipmentModel::class]->all(), 'key', fn ($model) => $this->known([
+            'name' => $model->name, 'family' => $model->family, 'summary' => $model->summary, 'supply' => $model->supply,
+            'sockets' => array_map(fn ($socket) => $this->known([
+                'id' => $socket->key, 'label' => $socket->label, 'connector' => $socket->connector, 'signal' => $socket->signal, 'balanced' => $socket->balanced, 'phantom' => $socket->phantom,
+                'nominal_dbu' => $socket->nominal_dbu, 'max_dbu' => $socket->max_dbu, 'impedance_ohm' => $socket->impedance_ohm, 'colour' => $socket->colour ?? '',
+                'isolated' => $socket->isolated, 'link' => $socket->link,
+                'lanes' => array_map(fn ($lane) => $this->known([
+                    'id' => $lane->key, 'way' => $lane->way, 'point' => $lane->point, 'signal' => $lane->signal, 'channels' => $lane->channels, 'device' => $this->offer($lane),
+                ]), $lanes["{$model->key}/{$socket->key}"] ?? []),
+            ]), $sockets[$model->key] ?? []),
+            'points' => array_map(fn ($point) => $this->known([
+                'id' => $point->key, 'kind' => $point->kind, 'label' => $point->label, 'channels' => $point->channels, 'gain' => $this->span($point, 'gain'), 'fader' => $this->span($point, 'fader'),
+                'mute' => $point->mute, 'mono' => $point->mono, 'picks' => $point->picks, 'device' => $this->offer($point),
+            ]), $points[$model->key] ?? []),
+            'routes' => array_map(fn ($route) => $this->known([
+                'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db, 'tap' => $route->tap, 'map' => $route->map, 'group' => $route->group,
+                'delay_ms' => $route->delay_ms, 'can' => $route->can,
+            ]), $routes[$model->key] ?? []),
+            'limits' => $this->known(['channels_read' => $model->channels_read, 'devices_at_once' => $model->devices_at_once, 'sources' => $model->sources, 'tracks' => $model->tracks]),
+        ]));
+    }
+
+    private function change(SituationChange $row): \stdClass
+    {
+        return (object) [
+            'at' => "{$row->unit}/".($row->route ?? $row->point),
+            'set' => match (true) {
+                $row->is_pick => $this->known($this->pick($row)),
+                $row->route !== null => $this->routeControls($row),
+                default => $this->pointControls($row),
+            },
+        ];
+    }
+
+    private function pointControls(Model $row): \stdClass
+    {
+        return $this->known(['gain' => $row->gain, 'fader' => $row->fader, 'mute' => $row->mute, 'mono' => $row->mono]);
+    }
+
+    private function routeControls(Model $row): \stdClass
+    {
+        return $this->known(['on' => $row->on, 'db' => $row->db, 'tap' => $row->tap]);
+    }
+
+    /** @return array<string, mixed> */
+    private function pick(Model $row): array
+    {
+        return ['device' => $row->device, 'default' => $row->follows, 'channels' => $row->channels, 'tap' => $row->device_tap];
+    }
+
+    private function offer(Model $row): ?\stdClass
+    {
+        return $row->device_direction === null ? null
+            : $this->known(['direction' => $row->device_direction, 'system_name' => $row->device_name, 'latency_ms' => $row->device_latency_ms]);
+    }
+
+    private function span(Model $row, string $name): ?\stdClass
+    {
+        return $row->{"{$name}_from"} === null ? null
+            : (object) ['from' => $row->{"{$name}_from"}, 'to' => $row->{"{$name}_to"}, 'db' => $row->{"{$name}_db"}];
+    }
+
+    /**
+     * @param  class-string<Model>  $table
+     * @param  callable(Model): array<string, mixed>  $data
+     * @return list<\stdClass>
+     */
+    private function each(string $table, callable $data): array
+    {
+        return array_values($this->rows[$table]->map(fn (Model $row) => $this->known($data($row)))->all());
+    }
+
+    /**
+     * @param  array<int, Model>  $rows
+     * @param  callable(Model): \stdClass  $data
+     */
+    private function map(array $rows, string $key, callable $data): \stdClass
+    {
+        $map = [];
+        foreach ($rows as $row) {
+            $map[$row->{$key}] = $data($row);
+        }
+
+        return (object) $map;
+    }
+
+    /**
+     * @param  class-string<Model>  $table
+     * @return array<array-key, list<Model>>
+     */
+    private function by(string $table, string $column): array
+    {
+        $by = [];
+        foreach ($this->rows[$table] as $row) {
+            $by[$row->{$column}][] = $row;
+        }
+
+        return $by;
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function known(array $fields): \stdClass
+    {
+        return (object) array_filter($fields, fn (mixed $value) => $value !== null);
+    }
+}

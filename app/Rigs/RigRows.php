@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+use App\Models\Content\AirPath;
+use App\Models\Content\Cable;
+use App\Models\Content\DeviceSetting;
+use App\Models\Content\EquipmentModel;
+use App\Models\Content\Listener;
+use App\Models\Content\ListenerEar;
+use App\Models\Content\ModelLane;
+use App\Models\Content\ModelPoint;
+use App\Models\Content\ModelRoute;
+use App\Models\Content\ModelSocket;
+use App\Models\Content\Pick;
+use App\Models\Content\Place;
+use App\Models\Content\Situation;
+use App\Models\Content\SituationChange;
+use App\Models\Content\Source;
+use App\Models\Content\SourceOrigin;
+use App\Models\Content\Unit;
+use App\Models\Content\UnitNeed;
+use App\Models\Content\UnitPointSetting;
+use App\Models\Content\UnitRouteSetting;
+use App\Models\Content\Wish;
+use App\Models\Content\WishSituation;
+use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Rig as Core;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A rig as rows, and rows as a rig's parts. The tables hold exactly what a document holds; this class is the one place that knows which column is which property.
+ *
+ * @phpstan-type Rows array<class-string<Model>, list<array<string, mixed>>>
+ */
+final class RigRows
+{
+    /** Every table of content, parents before what refers to them. */
+    public const TABLES = [
+        Place::class, EquipmentModel::class, ModelPoint::class, ModelSocket::class, ModelLane::class, ModelRoute::class, Unit::class, UnitNeed::class, UnitPointSetting::class,
+        UnitRouteSetting::class, Cable::class, DeviceSetting::class, Pick::class, AirPath::class, Source::class, SourceOrigin::class, Listener::class, ListenerEar::class,
+        Situation::class, SituationChange::class, Wish::class, WishSituation::class,
+    ];
+
+    /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
+    private const CHUNK = 1000;
+
+    /** Replaces a rig's rows by those of a rig. Call it in a transaction. */
+    public static function store(int $rigId, Core\Rig $rig): void
+    {
+        foreach (array_reverse(self::TABLES) as $table) {
+            $table::query()->where('rig_id', $rigId)->delete();
+        }
+        foreach (self::of($rig) as $table => $rows) {
+            foreach (array_chunk($rows, self::CHUNK) as $chunk) {
+                $table::query()->insert(array_map(fn (array $row) => ['rig_id' => $rigId, ...$row], $chunk));
+            }
+        }
+    }
+
+    /** @return Rows */
+    public static function of(Core\Rig $rig): array
+    {
+        $rows = array_fill_keys(self::TABLES, []);
+        $model = fn (string $unit): string => $rig->units[$unit]->model;
+        $into = fn (string $unit, string $column, string $thing, string $prefix = ''): array => ["{$prefix}unit" => $unit, "{$prefix}unit_model" => $model($unit), "{$prefix}{$column}" => $thing];
+        $position = 0;
+        foreach ($rig->places as $place) {
+            $rows[Place::class][] = ['position' => $position++, 'key' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name];
+        }
+        self::models($rig, $rows);
+        $position = 0;
+        foreach ($rig->units as $unit) {
+            $rows[Unit::class][] = [
+                'position' => $position++, 'key' => $unit->id, 'model' => $unit->model, 'place' => $unit->place, 'name' => $unit->name, 'firmware' => $unit->firmware,
+                'serial' => $unit->serial, 'notes' => $unit->notes, 'start' => $unit->start, 'at_login' => $unit->atLogin,
+            ];
+            foreach ($unit->needs as $i => $needed) {
+                $rows[UnitNeed::class][] = ['position' => $i, 'unit' => $unit->id, 'needs' => $needed];
+            }
+            $i = 0;
+            foreach ($unit->points as $point => $settings) {
+                $rows[UnitPointSetting::class][] = ['position' => $i++, ...$into($unit->id, 'point', (string) $point), ...self::pointControls($settings)];
+            }
+            $i = 0;
+            foreach ($unit->routes as $route => $settings) {
+                $rows[UnitRouteSetting::class][] = ['position' => $i++, ...$into($unit->id, 'route', (string) $route), ...self::routeControls($settings)];
+            }
+        }
+        $position = 0;
+        foreach ($rig->cables as $cable) {
+            $rows[Cable::class][] = [
+                'position' => $position++, 'key' => $cable->id, 'label' => $cable->label, 'type' => $cable->type->value,
+                ...$into($cable->from->unit, 'socket', $cable->from->socket, 'from_'), ...$into($cable->to->unit, 'socket', $cable->to->socket, 'to_'),
+                'length_m' => $cable->lengthM, 'colour' => $cable->colour, 'owned' => $cable->owned, 'lanes' => self::json($cable->lanes),
+            ];
+        }
+        foreach ($rig->devices as $i => $device) {
+            $rows[DeviceSetting::class][] = [
+                'position' => $i, 'computer' => $device->computer, 'device' => (string) $device->device, 'device_unit' => $device->device->unit, 'name' => $device->name,
+                'enabled' => $device->enabled, 'roles' => self::json(array_map(fn (Core\Role $role) => $role->value, $device->roles)), 'rate_hz' => $device->rateHz,
+                'bits' => $device->bits, 'driver_mode' => $device->driverMode?->value,
+            ];
+        }
+        $position = 0;
+        foreach ($rig->picks as $pick) {
+            $rows[Pick::class][] = ['position' => $position++, ...$into($pick->at->unit, 'point', $pick->at->point), ...self::pick($pick)];
+        }
+        foreach ($rig->air as $i => $path) {
+            $rows[AirPath::class][] = ['position' => $i, ...$into($path->from->unit, 'point', $path->from->point, 'from_'), ...$into($path->to->unit, 'point', $path->to->point, 'to_'), 'db' => $path->db->value()];
+        }
+        $position = 0;
+        foreach ($rig->sources as $source) {
+            $rows[Source::class][] = ['position' => $position++, 'key' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value];
+            foreach ($source->origins as $i => $origin) {
+                $rows[SourceOrigin::class][] = ['position' => $i, 'source' => $source->id, ...$into($origin->at->unit, 'point', $origin->at->point), 'db' => $origin->db->value()];
+            }
+        }
+        $position = 0;
+        foreach ($rig->listeners as $listener) {
+            $rows[Listener::class][] = ['position' => $position++, 'key' => $listener->id, 'name' => $listener->name, 'kind' => $listener->kind->value];
+            foreach ($listener->at as $i => $ear) {
+                $rows[ListenerEar::class][] = ['position' => $i, 'listener' => $listener->id, ...$into($ear->unit, 'point', $ear->point)];
+            }
+        }
+        $position = 0;
+        foreach ($rig->situations as $situation) {
+            $rows[Situation::class][] = ['position' => $position++, 'key' => $situation->id, 'name' => $situation->name];
+            foreach (array_values($situation->changes) as $i => $change) {
+                $rows[SituationChange::class][] = [
+                    'position' => $i, 'situation' => $situation->id, 'unit' => $change->at->unit, 'unit_model' => $model($change->at->unit),
+                    'point' => $change->at instanceof Core\PointRef ? $change->at->point : null, 'route' => $change->at instanceof Core\RouteRef ? $change->at->key : null,
+                    'is_pick' => $change->set instanceof Core\Pick,
+                    ...self::pointControls($change->set instanceof Core\PointSettings ? $change->set : new Core\PointSettings),
+                    ...self::routeControls($change->set instanceof Core\RouteSettings ? $change->set : new Core\RouteSettings),
+                    ...self::pick($change->set instanceof Core\Pick ? $change->set : null),
+                ];
+            }
+        }
+        foreach ($rig->wishes as $i => $wish) {
+            $rows[Wish::class][] = ['position' => $i, 'source' => $wish->source, 'listener' => $wish->listener, 'want' => $wish->want->value, 'own_level' => $wish->ownLevel, 'alone' => $wish->alone];
+            foreach ($wish->situations as $s => $situation) {
+                $rows[WishSituation::class][] = ['position' => $s, 'wish_position' => $i, 'source' => $wish->source, 'listener' => $wish->listener, 'situation' => $situation];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @param  Rows  $rows */
+    private static function models(Core\Rig $rig, array &$rows): void
+    {
+        $position = 0;
+        foreach ($rig->models as $model) {
+            $rows[EquipmentModel::class][] = [
+                'position' => $position++, 'key' => $model->id, 'name' => $model->name, 'family' => $model->family->value, 'summary' => $model->summary, 'supply' => $model->supply->value,
+                'channels_read' => $model->limits->channelsRead, 'devices_at_once' => $model->limits->devicesAtOnce, 'sources' => $model->limits->sources, 'tracks' => $model->limits->tracks,
+            ];
+            $i = 0;
+            foreach ($model->points as $point) {
+                $rows[ModelPoint::class][] = [
+                    'position' => $i++, 'model' => $model->id, 'key' => $point->id, 'kind' => $point->kind->value, 'label' => $point->label, 'channels' => $point->channels,
+                    ...self::span('gain', $point->gain), ...self::span('fader', $point->fader), 'mute' => $point->mute, 'mono' => $point->mono, 'picks' => $point->picks?->value,
+                    ...self::offer($point->device),
+                ];
+            }
+            $i = 0;
+            foreach ($model->sockets as $socket) {
+                $rows[ModelSocket::class][] = [
+                    'position' => $i++, 'model' => $model->id, 'key' => $socket->id, 'label' => $socket->label, 'connector' => $socket->connector->value, 'signal' => $socket->signal->value,
+                    'balanced' => $socket->balanced, 'phantom' => $socket->phantom?->value, 'nominal_dbu' => $socket->nominalDbu, 'max_dbu' => $socket->maxDbu,
+                    'impedance_ohm' => $socket->impedanceOhm, 'colour' => $socket->colour, 'isolated' => $socket->isolated, 'link' => $socket->link?->value,
+                ];
+                $l = 0;
+                foreach ($socket->lanes as $lane) {
+                    $rows[ModelLane::class][] = [
+                        'position' => $l++, 'model' => $model->id, 'socket' => $socket->id, 'key' => $lane->id, 'point' => $lane->point, 'way' => $lane->way->value, 'signal' => $lane->signal->value,
+                        'channels' => self::json($lane->channels), ...self::offer($lane->device),
+                    ];
+                }
+            }
+            $i = 0;
+            foreach ($model->routes as $route) {
+                $rows[ModelRoute::class][] = [
+                    'position' => $i++, 'model' => $model->id, 'key' => $route->key(), 'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db->value(),
+                    'tap' => $route->tap->value, 'map' => self::json($route->map?->form), 'group' => $route->group, 'delay_ms' => $route->delay?->value(),
+                    'can' => self::json(array_map(fn ($setting) => $setting->value, $route->can)),
+                ];
+            }
+        }
+    }
+
+    private static function json(mixed $value): ?string
+    {
+        return $value === null ? null : json_encode($value, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array<string, float|null> */
+    private static function span(string $name, ?Span $span): array
+    {
+        return ["{$name}_from" => $span?->from->value(), "{$name}_to" => $span?->to->value(), "{$name}_db" => $span?->db->value()];
+    }
+
+    /** @return array<string, mixed> */
+    private static function offer(?DeviceOffer $offer): array
+    {
+        return ['device_direction' => $offer?->direction->value, 'device_name' => $offer?->systemName, 'device_latency_ms' => $offer?->latency?->value()];
+    }
+
+    /** @return array<string, mixed> */
+    private static function pointControls(Core\PointSettings $set): array
+    {
+        return ['gain' => $set->gain?->value(), 'fader' => $set->fader?->value(), 'mute' => $set->mute, 'mono' => $set->mono];
+    }
+
+    /** @return array<string, mixed> */
+    private static function routeControls(Core\RouteSettings $set): array
+    {
+        return ['on' => $set->on, 'db' => $set->db?->value(), 'tap' => $set->tap?->value];
+    }
+
+    /** @return array<string, mixed> */
+    private static function pick(?Core\Pick $pick): array
+    {
+        return [
+            'device' => $pick?->device === null ? null : (string) $pick->device, 'device_unit' => $pick?->device?->unit, 'follows' => $pick?->default?->value,
+            'channels' => self::json($pick?->channels), 'device_tap' => $pick?->tap?->value,
+        ];
+    }
+}
