@@ -9,5 +9,6 @@ export default defineConfig({
         // Bootstrap 5.3 still uses Sass's older import rules; its warnings are not ours to mend.
         preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] } },
     },
+    worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 2000 },
 });

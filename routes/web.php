@@ -1,7 +1,24 @@
 <?php
 
+declare(strict_types=1);
+
+use App\Http\Controllers\RigController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
-Route::get('/', function () {
-    return view('welcome');
+Route::middleware('guest')->group(function () {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SessionController::class, 'store']);
+});
+
+Route::middleware('auth')->group(function () {
+    Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
+    Route::get('/', [RigController::class, 'index'])->name('rigs.index');
+    Route::post('/rigs', [RigController::class, 'store'])->middleware('throttle:30,1')->name('rigs.store');
+    Route::get('/rigs/{rig}/document', [RigController::class, 'document'])->whereNumber('rig')->name('rigs.document');
+    Route::delete('/rigs/{rig}', [RigController::class, 'destroy'])->whereNumber('rig')->name('rigs.destroy');
+    Route::get('/rigs/{rig}/wishes', [RigController::class, 'wishes'])->whereNumber('rig')->name('rigs.wishes');
+    Route::get('/rigs/{rig}/wiring', [WiringController::class, 'show'])->whereNumber('rig')->name('rigs.wiring');
+    Route::put('/rigs/{rig}/layout', [WiringController::class, 'layout'])->whereNumber('rig')->middleware('throttle:60,1')->name('rigs.layout');
 });

@@ -29,10 +29,4 @@ final readonly class Socket
     {
         return array_values(array_filter($this->lanes, fn (Lane $lane) => $lane->way === $way));
     }
-
-    /** Which side of a plate the socket stands on: anything that gives sound is an out unless it also takes some. */
-    public function side(): Way
-    {
-        return $this->lanesGoing(Way::In) === [] && $this->lanesGoing(Way::Out) !== [] ? Way::Out : Way::In;
-    }
 }

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ImportRig;
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\RigFromRows;
+use App\ViewModels\RigCard;
+use App\ViewModels\RigPage;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Document\Json;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** A user's rigs: the cards, documents in and out, and the views of one. */
+final class RigController
+{
+    public function index(Request $request): View
+    {
+        $cards = $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig));
+
+        return view('rigs.index', ['cards' => $cards]);
+    }
+
+    public function store(Request $request, ImportRig $import): RedirectResponse|Response
+    {
+        $file = $request->file('document');
+        try {
+            if (! $file instanceof UploadedFile || ! $file->isValid()) {
+                throw InvalidDocument::whole($file instanceof UploadedFile && $file->getError() === UPLOAD_ERR_INI_SIZE
+                    ? 'The file is larger than a rig document may be.' : 'Choose a rig document, a .json file, first.');
+            }
+            if ($file->getSize() > Json::MAX_BYTES) {
+                throw InvalidDocument::whole('The file is larger than a rig document may be.');
+            }
+            $rig = $import($this->user($request), $file->getContent(), 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120));
+        } catch (InvalidDocument $e) {
+            $cards = $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $one) => new RigCard($one));
+
+            return response()->view('rigs.index', ['cards' => $cards, 'problems' => $e->problems], 422);
+        }
+
+        return redirect()->route('rigs.wiring', $rig);
+    }
+
+    public function document(Rig $rig): StreamedResponse
+    {
+        Gate::authorize('view', $rig);
+        $document = (new DocumentWriter)->write(RigFromRows::rig($rig));
+
+        return response()->streamDownload(fn () => print ($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
+    }
+
+    public function destroy(Rig $rig): RedirectResponse
+    {
+        Gate::authorize('delete', $rig);
+        $rig->delete();
+
+        return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
+    }
+
+    public function wishes(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+
+        return view('rigs.wishes', ['page' => new RigPage($rig, 'wishes', $request)]);
+    }
+
+    private function user(Request $request): User
+    {
+        return $request->user() ?? abort(401);
+    }
+
+    /** A file's name is the user's text: without what can't be shown. */
+    private function printable(string $name): string
+    {
+        return preg_replace('/[^\P{C}]+/u', '', mb_scrub($name)) ?? 'a file';
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Rig;
+use App\Rigs\Geometry;
+use App\Rigs\RigFromRows;
+use App\ViewModels\MapDepth;
+use App\ViewModels\MapDrawing;
+use App\ViewModels\MapGraph;
+use App\ViewModels\RigPage;
+use HiddenWire\Core\Signal\GraphBuilder;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** The map: drawn where its layout is known, else given to the browser's worker to lay out first. */
+final class WiringController
+{
+    public function show(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+        $page = new RigPage($rig, 'wiring', $request);
+        $map = new MapGraph($page->hearing->graph, $page->depth);
+        $layout = $rig->layouts()->where('depth', $page->depth->value)->first();
+        $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
+
+        return view('rigs.wiring', [
+            'page' => $page,
+            'map' => $map,
+            'drawing' => $geometry === null ? null : new MapDrawing($map, $geometry, $page->highlighted()),
+        ]);
+    }
+
+    public function layout(Request $request, Rig $rig): JsonResponse
+    {
+        Gate::authorize('view', $rig);
+        $depth = MapDepth::tryFrom($request->string('depth')->toString());
+        $content = RigFromRows::rig($rig);
+        $situation = $content->situation($request->string('situation')->toString()) ?? $content->situation();
+        if ($depth === null || $situation === null) {
+            return response()->json(['message' => 'There is no such depth.'], 422);
+        }
+        $map = new MapGraph((new GraphBuilder($content))->build($situation), $depth);
+        if ($request->string('structure')->toString() !== $map->structure()) {
+            return response()->json(['message' => 'The rig has changed meanwhile; load the page again.'], 409);
+        }
+        $geometry = Geometry::of($request->input('geometry'), $map);
+        if ($geometry === null) {
+            return response()->json(['message' => 'This layout does not fit the map.'], 422);
+        }
+        $rig->layouts()->updateOrCreate(['depth' => $depth->value], ['structure' => $map->structure(), 'geometry' => $geometry->data()]);
+
+        return response()->json(['message' => 'Kept.']);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+use App\ViewModels\MapGraph;
+
+/**
+ * Where everything stands on a map. It comes from a browser's worker, so it is taken only when it holds a place for each box and each line of the structure and nothing else.
+ *
+ * @phpstan-type Box array{float, float, float, float}
+ * @phpstan-type Line array{points: list<array{float, float}>, label: Box|null}
+ */
+final readonly class Geometry
+{
+    /** Pixels; the largest benchmark rig needs about 20,000. */
+    private const FARTHEST = 200_000;
+
+    private const MOST_POINTS = 400;
+
+    /**
+     * @param  array<string, Box>  $boxes  by `place:…` and `unit:…`
+     * @param  array<string, Line>  $lines  by edge
+     */
+    private function __construct(public float $width, public float $height, public array $boxes, public array $lines) {}
+
+    /** Null where the data is no geometry of this map. */
+    public static function of(mixed $data, MapGraph $map): ?self
+    {
+        if (! is_array($data) || ! self::isLength($data['width'] ?? null) || ! self::isLength($data['height'] ?? null) || ! is_array($data['boxes'] ?? null) || ! is_array($data['edges'] ?? null)) {
+            return null;
+        }
+        $boxes = $lines = [];
+        foreach ($map->plates as $place => $plates) {
+            foreach ($plates === [] ? [] : ["place:{$place}", ...array_map(fn ($plate) => "unit:{$plate->unit}", $plates)] as $id) {
+                $box = self::numbers($data['boxes'][$id] ?? null, 4);
+                if ($box === null) {
+                    return null;
+                }
+                $boxes[$id] = $box;
+            }
+        }
+        foreach ($map->edges as $edge) {
+            $line = $data['edges'][$edge->id] ?? null;
+            $points = is_array($line) && is_array($line['points'] ?? null) && count($line['points']) <= self::MOST_POINTS
+                ? array_map(fn (mixed $point) => self::numbers($point, 2), array_values($line['points'])) : [null];
+            $label = is_array($line) && isset($line['label']) ? self::numbers($line['label'], 4) : null;
+            if (in_array(null, $points, true)) {
+                return null;
+            }
+            $lines[$edge->id] = ['points' => $points, 'label' => $label];
+        }
+
+        return new self((float) $data['width'], (float) $data['height'], $boxes, $lines);
+    }
+
+    /** @return array<string, mixed> as it is kept */
+    public function data(): array
+    {
+        return ['width' => $this->width, 'height' => $this->height, 'boxes' => $this->boxes, 'edges' => $this->lines];
+    }
+
+    private static function isLength(mixed $value): bool
+    {
+        return (is_int($value) || is_float($value)) && $value >= 0 && $value <= self::FARTHEST;
+    }
+
+    /** @return list<float>|null */
+    private static function numbers(mixed $values, int $count): ?array
+    {
+        if (! is_array($values) || count($values) !== $count) {
+            return null;
+        }
+        foreach ($values as $value) {
+            if ((! is_int($value) && ! is_float($value)) || abs($value) > self::FARTHEST) {
+                return null;
+            }
+        }
+
+        return array_map(floatval(...), array_values($values));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\SignalGraph;
+
+/** Which ports of a plate join inside the unit: what passes now, and on demand what could. */
+final readonly class PlateInsides
+{
+    public function __construct(private SignalGraph $graph, private bool $withOff) {}
+
+    /**
+     * @param  list<MapPort>  $left
+     * @param  list<MapPort>  $right
+     * @return list<array{string, string, bool}>
+     */
+    public function of(Unit $unit, EquipmentModel $model, array $left, array $right): array
+    {
+        $ports = [...$left, ...$right];
+        $joins = [];
+        foreach ($ports as $in) {
+            foreach ($this->pointsOf($model, $in, Way::In) as $start) {
+                $passing = $this->reached($unit, $model, $start, false);
+                $possible = $this->withOff ? $this->reached($unit, $model, $start, true) : $passing;
+                foreach ($ports as $out) {
+                    if ($out->id === $in->id) {
+                        continue;
+                    }
+                    foreach ($this->pointsOf($model, $out, Way::Out) as $end) {
+                        if (isset($possible[$end])) {
+                            $joins["{$in->id} {$out->id}"] = [$in->id, $out->id, isset($passing[$end])];
+                        }
+                    }
+                }
+            }
+        }
+
+        return array_values($joins);
+    }
+
+    /** @return list<string> points of the model that a port leads into, or from which it is fed */
+    private function pointsOf(EquipmentModel $model, MapPort $port, Way $way): array
+    {
+        $id = substr((string) strstr($port->id, '/'), 1);
+        if ($port->kind === 'point') {
+            return $port->isOut === ($way === Way::Out) ? [$id] : [];
+        }
+
+        return array_map(fn ($lane) => $lane->point, $model->sockets[$id]->lanesGoing($way));
+    }
+
+    /** @return array<string, true> */
+    private function reached(Unit $unit, EquipmentModel $model, string $start, bool $whateverIsOff): array
+    {
+        $reached = [$start => true];
+        $open = [$start];
+        while ($open !== []) {
+            $at = array_pop($open);
+            foreach ($model->routes as $route) {
+                $now = $this->graph->state->route($unit->id, $route);
+                $isMuted = $now->tap !== Tap::Input && $this->graph->state->isMuted($unit->id, $model->points[$at]);
+                if ($route->from === $at && ! isset($reached[$route->to]) && ($whateverIsOff || ($now->on && ! $isMuted))) {
+                    $reached[$route->to] = true;
+                    $open[] = $route->to;
+                }
+            }
+        }
+
+        return $reached;
+    }
+}

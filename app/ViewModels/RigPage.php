@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Rig;
+use App\Rigs\RigFromRows;
+use HiddenWire\Core\Rig\Rig as CoreRig;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Signal\Arrival;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use Illuminate\Http\Request;
+
+/**
+ * What every view of a rig shows: the rig, the situation, the answer, and what is chosen, all of it from the address. Whatever an address names that the rig does not have (any more)
+ * is passed over.
+ */
+final readonly class RigPage
+{
+    public CoreRig $rig;
+
+    public Situation $situation;
+
+    public Hearing $hearing;
+
+    public MapDepth $depth;
+
+    /** @var array<value-of<Pen>, string> source by pen */
+    public array $pens;
+
+    public ?HeardPair $pair;
+
+    public ?string $selectedUnit;
+
+    public ?string $selectedCable;
+
+    /** Whether what the pair's ways do not pass is faded. */
+    public bool $focus;
+
+    public function __construct(public Rig $record, public string $view, Request $request)
+    {
+        $this->rig = RigFromRows::rig($record);
+        $asked = fn (string $key): string => is_string($value = $request->query($key)) ? $value : '';
+        $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
+        assert($situation !== null, 'A rig has a base situation');
+        $this->situation = $situation;
+        $this->hearing = new Hearing((new GraphBuilder($this->rig))->build($situation));
+        $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
+
+        $pens = [];
+        $free = array_map(fn (Pen $pen) => $pen->value, Pen::cases());
+        foreach (array_unique(explode(',', $asked('pens'))) as $source) {
+            if (isset($this->rig->sources[$source]) && $free !== []) {
+                $pens[array_shift($free)] = $source;
+            }
+        }
+        [$source, $listener] = [...explode(':', $asked('pair')), ''];
+        $this->pair = isset($this->rig->sources[$source], $this->rig->listeners[$listener]) ? $this->hearing->pair($source, $listener) : null;
+        if ($this->pair !== null && ! in_array($source, $pens, true) && $free !== []) {
+            $pens[array_shift($free)] = $source;
+        }
+        $this->pens = $pens;
+        $this->focus = $asked('focus') === '1' && $this->pair !== null;
+        [$kind, $id] = [...explode(':', $asked('select'), 2), ''];
+        $this->selectedUnit = $kind === 'unit' && isset($this->rig->units[$id]) ? $id : null;
+        $this->selectedCable = $kind === 'cable' && isset($this->rig->cables[$id]) ? $id : null;
+    }
+
+    /**
+     * The address of a view with what is chosen now, and changes on top; null takes a choice back.
+     *
+     * @param  array<string, string|null>  $changes  by `situation`, `depth`, `pens`, `pair`, `select`, `focus`
+     */
+    public function url(array $changes = [], ?string $view = null): string
+    {
+        $choices = [
+            'situation' => $this->situation->id === array_key_first($this->rig->situations) ? null : $this->situation->id,
+            'depth' => $this->depth === MapDepth::Cables ? null : $this->depth->value,
+            'pens' => $this->pens === [] ? null : implode(',', $this->pens),
+            'pair' => $this->pair === null ? null : $this->pair->source->id.':'.$this->pair->listener->id,
+            'focus' => $this->focus ? '1' : null,
+            'select' => $this->selectedUnit !== null ? "unit:{$this->selectedUnit}" : ($this->selectedCable !== null ? "cable:{$this->selectedCable}" : null),
+        ];
+
+        return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...array_filter([...$choices, ...$changes], fn (?string $value) => $value !== null && $value !== '')]);
+    }
+
+    /** The address with a pen taken up or put down. */
+    public function penUrl(string $source): string
+    {
+        $pens = in_array($source, $this->pens, true) ? array_diff($this->pens, [$source]) : [...$this->pens, $source];
+        $isOfPair = $this->pair?->source->id === $source;
+
+        return $this->url(['pens' => implode(',', $pens), ...($isOfPair ? ['pair' => null, 'focus' => null] : [])]);
+    }
+
+    public function penOf(string $source): ?Pen
+    {
+        $pen = array_search($source, $this->pens, true);
+
+        return $pen === false ? null : Pen::from($pen);
+    }
+
+    /** @return list<HeardPair> what is not as wished */
+    public function atOdds(): array
+    {
+        return array_values(array_filter(iterator_to_array($this->hearing->all(), false), fn (HeardPair $pair) => $pair->verdict->isAtOdds()));
+    }
+
+    /** @return array<value-of<Pen>, list<Arrival>> what each pen marks: the chosen pair's ways, or every way of its source */
+    public function highlighted(): array
+    {
+        $marked = [];
+        foreach ($this->pens as $pen => $source) {
+            $marked[$pen] = [];
+            foreach (array_keys($this->rig->listeners) as $listener) {
+                if ($this->pair?->source->id !== $source || $this->pair->listener->id === $listener) {
+                    $marked[$pen] = [...$marked[$pen], ...$this->hearing->pair($source, (string) $listener)->arrivals];
+                }
+            }
+        }
+
+        return $marked;
+    }
+
+    public function strip(): ?WayStrip
+    {
+        return $this->pair === null ? null : new WayStrip($this->pair, $this->hearing);
+    }
+}

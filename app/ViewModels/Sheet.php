@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\HopKind;
+
+/** What there is to say about the selected unit or cable. */
+final readonly class Sheet
+{
+    private Rig $rig;
+
+    private Wiring $wiring;
+
+    public function __construct(private Hearing $hearing)
+    {
+        $this->rig = $hearing->graph->rig;
+        $this->wiring = new Wiring($this->rig);
+    }
+
+    /** @return list<array{socket: string, words: string, cables: list<array{id: string, label: string, to: string}>}> */
+    public function sockets(Unit $unit): array
+    {
+        $rows = [];
+        foreach ($this->rig->modelOf($unit)->sockets as $socket) {
+            $at = new SocketRef($unit->id, $socket->id);
+            $rows[] = [
+                'socket' => $socket->label,
+                'words' => $socket->connector->words(),
+                'cables' => array_map(function (Cable $cable) use ($at): array {
+                    $there = $this->wiring->across($cable, $at);
+
+                    return ['id' => $cable->id, 'label' => $cable->label, 'to' => $this->socketName($there->unit, $there->socket)];
+                }, $this->wiring->at($at)),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{point: string, says: string}> what is set on the unit, in words */
+    public function controls(Unit $unit): array
+    {
+        $state = $this->hearing->graph->state;
+        $rows = [];
+        foreach ($this->rig->modelOf($unit)->points as $point) {
+            $says = array_filter([
+                $point->gain === null ? '' : 'gain '.$state->gain($unit->id, $point)->text().' dB',
+                $point->fader === null ? '' : ($point->fader->isShutAt($state->fader($unit->id, $point)) ? 'fader shut' : 'fader '.$state->fader($unit->id, $point)->text().' dB'),
+                $point->mute === null || ! $state->isMuted($unit->id, $point) ? '' : 'muted',
+                $point->mono === null || ! $state->isMono($unit->id, $point) ? '' : 'mono',
+            ]);
+            $pick = $point->picks === null ? null : $state->pick($unit->id, $point->id);
+            $host = $this->rig->hostOf($unit->place);
+            if ($pick !== null && $host !== null && $point->picks !== null) {
+                $device = $this->hearing->graph->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks);
+                array_unshift($says, ($pick->tap === null ? '' : 'what is sent to ').($device?->name() ?? 'no device').($pick->default === null ? '' : ' (by default)')
+                    .($device !== null && ! $device->isUsable() ? ', which gives nothing' : ''));
+            }
+            if ($says !== []) {
+                $rows[] = ['point' => $point->label, 'says' => implode(' · ', $says)];
+            }
+        }
+
+        return $rows;
+    }
+
+    /** @return list<array{bus: string, gets: list<string>}> for each point that several routes feed, what it gets */
+    public function mixes(Unit $unit): array
+    {
+        $model = $this->rig->modelOf($unit);
+        $feeds = [];
+        foreach ($model->routes as $route) {
+            if ($route->can !== []) {
+                $now = $this->hearing->graph->state->route($unit->id, $route);
+                $feeds[$route->to] ??= [];
+                if ($now->on) {
+                    $feeds[$route->to][] = $model->points[$route->from]->label.($now->db->number() === 0 ? '' : ' '.$now->db->text().' dB');
+                }
+            }
+        }
+
+        return array_map(fn (string|int $to) => ['bus' => $model->points[(string) $to]->label, 'gets' => $feeds[$to]], array_keys($feeds));
+    }
+
+    /** @return list<Device> */
+    public function devices(Unit $unit): array
+    {
+        return array_values($this->hearing->graph->devices->of($unit->id));
+    }
+
+    /** @return list<Unit> */
+    public function programs(Unit $host): array
+    {
+        return array_values(array_filter($this->rig->units, fn (Unit $unit) => $unit->place === $host->place && $this->rig->modelOf($unit)->isProgram()));
+    }
+
+    /** @return array<string, list<string>> names of the listeners that are reached through an element, by source */
+    public function carries(string $element, bool $isCable): array
+    {
+        $carried = [];
+        foreach ($this->hearing->all() as $pair) {
+            foreach ($pair->arrivals as $arrival) {
+                foreach ($arrival->hops as $hop) {
+                    $isHere = $isCable ? $hop->kind === HopKind::Cable && $hop->ref === $element
+                        : $hop->ref === $element || str_starts_with($hop->ref, "{$element}/") || ($hop->pick !== null && str_starts_with($hop->pick, "{$element}/"));
+                    if ($isHere && ! in_array($pair->listener->name, $carried[$pair->source->id] ?? [], true)) {
+                        $carried[$pair->source->id][] = $pair->listener->name;
+                    }
+                }
+            }
+        }
+
+        return $carried;
+    }
+
+    public function socketName(string $unit, string $socket): string
+    {
+        return $this->rig->modelOf($unit)->sockets[$socket]->label.' of '.$this->rig->units[$unit]->name;
+    }
+}

@@ -1,0 +1,48 @@
+// A place on its line for each label: on a long level stretch, clear of plates, of other labels, and as far as possible of other lines.
+
+const HEIGHT = 15;
+const STEP = 8;
+
+const overlap = (a, b, by = 0) => a[0] < b[0] + b[2] + by && b[0] < a[0] + a[2] + by && a[1] < b[1] + b[3] + by && b[1] < a[1] + a[3] + by;
+
+function* spots(points, width) {
+    for (let i = 1; i < points.length; i++) {
+        const [ax, ay] = points[i - 1];
+        const [bx, by] = points[i];
+        const level = ay === by;
+        const length = Math.abs(bx - ax) + Math.abs(by - ay);
+        const room = length - (level ? width : HEIGHT);
+        for (let along = Math.min(STEP, length / 2); along <= length - Math.min(STEP, length / 2); along += STEP) {
+            const x = ax + (Math.sign(bx - ax) * along);
+            const y = ay + (Math.sign(by - ay) * along);
+            yield { box: [x - width / 2, y - HEIGHT / 2, width, HEIGHT], level, room: Math.min(room, 60), fromMiddle: Math.abs(along - length / 2), segment: i };
+        }
+    }
+}
+
+export function labelAll(edges, lines, placed) {
+    const plates = Object.entries(placed.boxes).filter(([id]) => id.startsWith('unit:')).map(([, box]) => box);
+    const names = Object.entries(placed.boxes).filter(([id]) => id.startsWith('place:')).map(([, [x, y, width]]) => [x, y, width, 28]);
+    const segments = Object.entries(lines).flatMap(([id, points]) => points.slice(1).map((point, i) => {
+        const before = points[i];
+        return { id, box: [Math.min(before[0], point[0]) - 1, Math.min(before[1], point[1]) - 1, Math.abs(before[0] - point[0]) + 2, Math.abs(before[1] - point[1]) + 2] };
+    }));
+    const labels = {};
+    const taken = [];
+    // The shortest lines have the least choice.
+    const length = (edge) => lines[edge.id].reduce((sum, point, i, all) => (i ? sum + Math.abs(point[0] - all[i - 1][0]) + Math.abs(point[1] - all[i - 1][1]) : 0), 0);
+    for (const edge of edges.filter((one) => one.label > 0).sort((a, b) => length(a) - length(b))) {
+        let best = null;
+        for (const spot of spots(lines[edge.id], edge.label)) {
+            const hits = (boxes, by) => boxes.filter((box) => overlap(spot.box, box, by)).length;
+            const crossed = segments.filter((segment) => segment.id !== edge.id && overlap(spot.box, segment.box, 1)).length;
+            const cost = hits(taken, 2) * 1000 + hits(plates, 2) * 400 + hits(names, 0) * 60 + crossed * 50 + (spot.level ? 0 : 14) + (spot.room < 8 ? 40 : 0) - spot.room * 0.3 + spot.fromMiddle * 0.05;
+            if (!best || cost < best.cost) best = { cost, box: spot.box };
+        }
+        if (best) {
+            labels[edge.id] = best.box;
+            taken.push(best.box);
+        }
+    }
+    return labels;
+}

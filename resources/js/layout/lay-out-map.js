@@ -1,0 +1,16 @@
+// From a map's structure to its geometry. No browser and no Node in here: both use it.
+import { placeAll } from './place.js';
+import { Router } from './route.js';
+import { labelAll } from './label.js';
+
+export async function layOutMap(structure, elk, progress) {
+    const placed = await placeAll(structure, elk);
+    const lines = new Router(placed).routeAll(structure.edges, progress);
+    const labels = labelAll(structure.edges, lines, placed);
+    return {
+        width: placed.width,
+        height: placed.height,
+        boxes: placed.boxes,
+        edges: Object.fromEntries(structure.edges.map((edge) => [edge.id, { points: lines[edge.id], label: labels[edge.id] ?? null }])),
+    };
+}

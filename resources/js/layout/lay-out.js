@@ -1,0 +1,31 @@
+// Lays a map out in a worker, so that the page's own thread stays free, and gives the geometry to the server, which draws.
+
+for (const place of document.querySelectorAll('[data-layout]')) {
+    const says = place.querySelector('[data-layout-says]');
+    const stop = place.querySelector('[data-layout-stop]');
+    if (!says) continue;
+    const { structure, depth, situation, graph, to } = JSON.parse(place.dataset.layout);
+    const worker = new Worker(new URL('./worker.js', import.meta.url), { type: 'module' });
+    const end = (message) => {
+        worker.terminate();
+        says.textContent = message;
+        stop?.remove();
+    };
+    const keep = async (geometry) => {
+        const answer = await fetch(to, {
+            method: 'PUT',
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content },
+            body: JSON.stringify({ structure, depth, situation, geometry }),
+        });
+        if (answer.ok) location.reload();
+        else end(`The layout could not be kept: ${(await answer.json().catch(() => ({}))).message ?? answer.status}`);
+    };
+    stop?.addEventListener('click', () => end('Stopped. Load the page again to lay the map out.'));
+    worker.addEventListener('error', () => end('The map could not be laid out. Load the page again to try once more.'));
+    worker.addEventListener('message', ({ data }) => {
+        if (data.geometry) keep(data.geometry).catch((error) => end(`The layout could not be kept: ${error.message}`));
+        else if (data.error) end(`The map could not be laid out: ${data.error}`);
+        else says.textContent = `Laying the map out: ${Math.round((100 * data.done) / data.of)} %`;
+    });
+    worker.postMessage(graph);
+}

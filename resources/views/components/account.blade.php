@@ -1,0 +1,7 @@
+<div class="account">
+    <button type="button" class="plain" data-theme-switch title="Night desk or paper (t)" aria-label="Switch between the paper and the night desk theme"><i class="bi bi-moon" aria-hidden="true"></i></button>
+    <form method="post" action="{{ route('logout') }}">
+        @csrf
+        <button type="submit" class="plain" title="Sign out" aria-label="Sign out {{ auth()->user()?->name }}"><i class="bi bi-box-arrow-right" aria-hidden="true"></i></button>
+    </form>
+</div>

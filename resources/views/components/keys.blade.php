@@ -1,0 +1,15 @@
+<dialog class="keys" data-keys aria-labelledby="keys-title">
+    <h2 id="keys-title">Keys</h2>
+    <dl>
+        <dt><kbd>1</kbd> <kbd>3</kbd></dt><dd>Wishes, Wiring</dd>
+        <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>situation before, situation after</dd>
+        <dt><kbd>d</kbd></dt><dd>next depth of the map</dd>
+        <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>nearer, farther, all of it</dd>
+        <dt><kbd>arrows</kbd></dt><dd>move on the map, or from cell to cell</dd>
+        <dt><kbd>o</kbd></dt><dd>only the chosen way, or all again</dd>
+        <dt><kbd>Esc</kbd></dt><dd>let go of what is chosen</dd>
+        <dt><kbd>t</kbd></dt><dd>paper or night desk</dd>
+        <dt><kbd>?</kbd></dt><dd>this list</dd>
+    </dl>
+    <form method="dialog"><button class="btn btn-sm btn-ink">Close</button></form>
+</dialog>

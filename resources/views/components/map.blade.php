@@ -1,0 +1,89 @@
+@props(['page', 'drawing'])
+@php
+    use App\ViewModels\MapDrawing;
+    use HiddenWire\Core\Equipment\Realm;
+    $map = $drawing->map;
+    $geometry = $drawing->geometry;
+    $fades = $page->focus && $drawing->isHighlighted();
+    $width = fn (array $pens, int $i): int => 9 + 7 * (count($pens) - 1 - $i);
+@endphp
+<div class="map-window" data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
+<svg class="map @if ($fades) fades @endif" width="{{ $geometry->width }}" height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
+    @foreach ($map->plates as $place => $plates)
+        @if ($plates !== [])
+            @php [$x, $y, $w, $h] = $geometry->boxes["place:{$place}"]; @endphp
+            <g class="place">
+                <rect x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="6"/>
+                <text class="place-name" x="{{ $x + 12 }}" y="{{ $y + 21 }}">{{ $page->rig->places[$place]->name }}</text>
+                <text class="place-kind" x="{{ $x + $w - 12 }}" y="{{ $y + 20 }}" text-anchor="end">{{ $page->rig->places[$place]->kind->value }}</text>
+            </g>
+        @endif
+    @endforeach
+    <g class="pens-on-lines" aria-hidden="true">
+        @foreach ($map->edges as $edge)
+            @foreach ($drawing->edgePens[$edge->id] ?? [] as $i => $pen)
+                <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->edgePens[$edge->id], $i) }}" d="{{ MapDrawing::path($geometry->lines[$edge->id]['points']) }}"/>
+            @endforeach
+        @endforeach
+    </g>
+    @foreach ($map->edges as $edge)
+        @php
+            $line = $geometry->lines[$edge->id];
+            $path = MapDrawing::path($line['points']);
+            [$kind, $id] = explode(':', $edge->id, 2);
+            $isLit = isset($drawing->edgePens[$edge->id]);
+            $isSelected = $kind === 'cable' && $page->selectedCable === $id;
+            $href = $kind === 'cable' ? $page->url(['select' => $isSelected ? null : $edge->id]) : $page->url(['select' => 'unit:'.strstr($id, '/', true)]);
+        @endphp
+        <a class="line @if ($isLit) lit @endif @if ($isSelected) selected @endif @if (! $edge->carries) dead @endif" href="{{ $href }}" aria-label="{{ $edge->words }}" @if ($kind !== 'cable') tabindex="-1" @endif>
+            <title>{{ $edge->words }}</title>
+            <path class="reach" d="{{ $path }}"/>
+            <path class="wire realm-{{ $edge->realm->value }}" d="{{ $path }}"/>
+            @if ($edge->realm === Realm::Digital) <path class="wire-core" d="{{ $path }}"/> @endif
+            @foreach ($drawing->returnMarks($edge) as [$mx, $my]) <path class="return-mark" d="M{{ $mx + 4 }},{{ $my - 5 }} L{{ $mx - 5 }},{{ $my }} L{{ $mx + 4 }},{{ $my + 5 }} Z"/> @endforeach
+            @if ($line['label'] !== null)
+                @php [$lx, $ly, $lw, $lh] = $line['label']; @endphp
+                <rect class="label-plate" x="{{ $lx }}" y="{{ $ly }}" width="{{ $lw }}" height="{{ $lh }}" rx="2"/>
+                <text class="label" x="{{ $lx + $lw / 2 }}" y="{{ $ly + 11 }}" text-anchor="middle">{{ $edge->label }}</text>
+            @endif
+        </a>
+    @endforeach
+    @foreach ($map->plates as $plates)
+        @foreach ($plates as $plate)
+            @php
+                [$x, $y, $w, $h] = $geometry->boxes["unit:{$plate->unit}"];
+                $isSelected = $page->selectedUnit === $plate->unit;
+            @endphp
+            <a class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" aria-label="{{ $plate->name }}{{ $plate->caption === '' ? '' : ', '.$plate->caption }}">
+                <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
+                <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>
+                <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
+                <path class="plate-rule" d="M{{ $x }},{{ $y + 37.5 }} H{{ $x + $w }}"/>
+                @foreach ($plate->insides as [$from, $to, $passes])
+                    @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to) }}"/> @endforeach
+                    <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/>
+                @endforeach
+                @foreach ([...$plate->left, ...$plate->right] as $port)
+                    @php $at = $drawing->ports[$port->id]; @endphp
+                    @if ($port->isOut)
+                        <path class="socket {{ $port->kind }} @if ($port->isFree) free @endif" d="M{{ $at['x'] - 3 }},{{ $at['y'] - 4 }} h4 l4,4 l-4,4 h-4 Z"/>
+                        <text class="socket-name" x="{{ $at['x'] - 9 }}" y="{{ $at['y'] + 4 }}" text-anchor="end">{{ $port->label }}</text>
+                    @else
+                        <rect class="socket {{ $port->kind }} @if ($port->isFree) free @endif" x="{{ $at['x'] - 4 }}" y="{{ $at['y'] - 4 }}" width="8" height="8"/>
+                        <text class="socket-name" x="{{ $at['x'] + 9 }}" y="{{ $at['y'] + 4 }}">{{ $port->label }}</text>
+                    @endif
+                @endforeach
+            </a>
+        @endforeach
+    @endforeach
+    <g class="pen-ends" aria-hidden="true">
+        @foreach ($drawing->ends as $port => $pens)
+            @if (isset($drawing->ports[$port]))
+                @foreach ($pens as $i => $pen)
+                    <path class="pen-end pen-{{ $pen->value }}" transform="translate({{ $drawing->ports[$port]['x'] + ($drawing->ports[$port]['port']->isOut ? 15 + 15 * $i : -13 - 15 * $i) }} {{ $drawing->ports[$port]['y'] }})" d="{{ $pen->mark() }}"/>
+                @endforeach
+            @endif
+        @endforeach
+    </g>
+</svg>
+</div>

@@ -1,0 +1,29 @@
+@props(['verdict', 'silent' => false])
+{{-- The mark of a verdict: shape first, colour second. A sound that is not there, as wished, is a ring. --}}
+<svg class="verdict verdict-{{ $verdict->value }}" viewBox="-10 -10 20 20" width="18" height="18" aria-hidden="true">
+    @switch($verdict)
+        @case(HiddenWire\Core\Signal\Verdict::Ok)
+            @if ($silent) <circle r="5.5" class="line"/> @else <circle r="6" class="fill"/> @endif
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Missing)
+            <path class="line thick" d="M5.5,-2 A6,6 0 1 1 1,-5.9 M0,0 L7,-7"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Leak)
+            <path class="fill" d="M0,-8 C4,-3 6,0 6,3 A6,5.5 0 0 1 -6,3 C-6,0 -4,-3 0,-8 Z"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Doubled)
+            <circle cx="-3" r="5" class="line thick"/><circle cx="3" r="5" class="line thick"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::OneSided)
+            <circle r="6" class="line"/><path class="fill" d="M0,-6 A6,6 0 0 0 0,6 Z"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Loop)
+            <path class="line thick" d="M0,0 C2,-3 5,-1 4,2 C3,6 -4,6 -5,1 C-6,-5 1,-8 6,-5"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Unwished)
+            <circle r="2.5" class="fill"/>
+            @break
+        @default
+            <path class="line" d="M-3,0 H3"/>
+    @endswitch
+</svg>

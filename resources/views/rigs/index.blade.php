@@ -1,0 +1,63 @@
+<x-page title="Rigs" class="shelf">
+    <header class="top">
+        <x-brand />
+        <h1>Rigs</h1>
+        <div class="top-end"><span class="who">{{ auth()->user()?->name }}</span><x-account /></div>
+    </header>
+    <main class="shelf-main">
+        @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
+        @isset($problems)
+            <section class="trouble" role="alert">
+                <h2>The document was not imported; nothing is changed.</h2>
+                <ol>
+                    @foreach (array_slice($problems, 0, 40) as $problem)
+                        <li><code>{{ $problem->pointer === '' ? 'document' : $problem->pointer }}</code> {{ $problem->message }}</li>
+                    @endforeach
+                </ol>
+                @if (count($problems) > 40) <p>and {{ count($problems) - 40 }} more; <code>php artisan rig:validate</code> lists them all.</p> @endif
+            </section>
+        @endisset
+        <div class="cards">
+            @foreach ($cards as $card)
+                <article class="card-rig">
+                    <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
+                        <x-small-map :card="$card" />
+                        <h2>{{ $card->rig->name }}</h2>
+                    </a>
+                    <p>{{ $card->rig->summary }}</p>
+                    <p class="card-facts">
+                        @if ($card->atOdds() === 0)
+                            <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
+                        @else
+                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'loop'] as $verdict)
+                                @if ($card->counts[$verdict] > 0)
+                                    <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" /> {{ $card->counts[$verdict] }} {{ $verdict }}</span>
+                                @endif
+                            @endforeach
+                        @endif
+                    </p>
+                    <div class="card-foot">
+                        <span>{{ count($card->content->units) }} units · {{ count($card->content->cables) }} cables · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
+                        <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
+                        <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}" data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
+                            @csrf @method('delete')
+                            <button class="plain" type="submit" aria-label="Delete {{ $card->rig->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button>
+                        </form>
+                    </div>
+                </article>
+            @endforeach
+            <article class="card-rig card-new">
+                <h2>Bring a rig in</h2>
+                <p>A rig document is one JSON file with everything in it. It is checked as a whole: it comes in complete, or not at all.</p>
+                <form method="post" action="{{ route('rigs.store') }}" enctype="multipart/form-data">
+                    @csrf
+                    <label class="form-label" for="document">Rig document</label>
+                    <input class="form-control" id="document" name="document" type="file" accept=".json,application/json" required>
+                    <button class="btn btn-ink" type="submit">Import</button>
+                </form>
+            </article>
+        </div>
+    </main>
+    <x-keys />
+</x-page>

@@ -1,0 +1,66 @@
+@php
+    use App\ViewModels\MapDepth;
+    use App\ViewModels\Pen;
+    $strip = $page->strip();
+    $hasSheet = $page->selectedUnit !== null || $page->selectedCable !== null;
+@endphp
+<x-rig-frame :page="$page">
+    <div class="wiring @if ($hasSheet) with-sheet @endif">
+        <div class="map-tools">
+            <nav class="depths" aria-label="Depth">
+                @foreach (MapDepth::cases() as $depth)
+                    <a href="{{ $page->url(['depth' => $depth->value]) }}" @if ($depth === $page->depth) aria-current="true" @endif>{{ $depth->label() }}</a>
+                @endforeach
+            </nav>
+            <div class="pens" aria-label="Highlighter pens">
+                @foreach ($page->pens as $pen => $source)
+                    <a class="pen-name pen-{{ $pen }}" href="{{ $page->penUrl($source) }}" title="Put this pen down">
+                        <svg class="mark" viewBox="-9 -9 18 18" width="11" height="11" aria-hidden="true"><path d="{{ Pen::from($pen)->mark() }}"/></svg>{{ $page->rig->sources[$source]->name }}<span class="visually-hidden">, put down</span>
+                    </a>
+                @endforeach
+                @if (count($page->pens) < count(Pen::cases()))
+                    <details class="pen-more" data-menu>
+                        <summary>+ pen</summary>
+                        <ul>
+                            @foreach ($page->rig->sources as $source)
+                                @if ($page->penOf($source->id) === null)
+                                    <li><a href="{{ $page->penUrl($source->id) }}">{{ $source->name }} <small>{{ $source->kind->value }}</small></a></li>
+                                @endif
+                            @endforeach
+                        </ul>
+                    </details>
+                @endif
+            </div>
+        </div>
+        <div class="map-place">
+            @if ($drawing === null)
+                <div class="laying" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
+                    @if ($page->rig->units === [])
+                        <p>There is no unit in this rig yet: nothing to draw.</p>
+                    @else
+                        <p role="status" data-layout-says>Laying the map out …</p>
+                        <button type="button" class="btn btn-sm btn-ink" data-layout-stop>Stop</button>
+                    @endif
+                </div>
+            @else
+                <x-map :page="$page" :drawing="$drawing" />
+                <div class="zoom" role="group" aria-label="Zoom">
+                    <button type="button" data-zoom="in" title="Nearer (+)" aria-label="Nearer"><i class="bi bi-plus-lg" aria-hidden="true"></i></button>
+                    <button type="button" data-zoom="out" title="Farther (−)" aria-label="Farther"><i class="bi bi-dash-lg" aria-hidden="true"></i></button>
+                    <button type="button" data-zoom="fit" title="All of it (f)" aria-label="All of it"><i class="bi bi-arrows-fullscreen" aria-hidden="true"></i></button>
+                </div>
+            @endif
+            <details class="wire-legend">
+                <summary>Lines</summary>
+                <ul>
+                    @foreach (['analog' => 'analog', 'digital' => 'digital: USB, optical, HDMI', 'computer' => 'inside a computer', 'network' => 'network', 'air' => 'through the air'] as $realm => $words)
+                        <li><svg width="44" height="10" aria-hidden="true"><path class="wire realm-{{ $realm }}" d="M2,5 H42"/>@if ($realm === 'digital')<path class="wire-core" d="M2,5 H42"/>@endif</svg> {{ $words }}</li>
+                    @endforeach
+                    <li><svg width="44" height="10" aria-hidden="true"><path class="wire realm-analog" d="M2,5 H42"/><path class="return-mark" d="M26,0 L18,5 L26,10 Z"/></svg> goes back: a return path</li>
+                </ul>
+            </details>
+        </div>
+        @if ($hasSheet) <x-sheet :page="$page" /> @endif
+    </div>
+    <x-slot:strip>@if ($strip !== null) <x-way-strip :page="$page" :strip="$strip" /> @endif</x-slot:strip>
+</x-rig-frame>

@@ -1,0 +1,81 @@
+@php
+    use HiddenWire\Core\Signal\Verdict;
+    use App\ViewModels\WayStrip;
+    $strip = $page->strip();
+    $odds = $page->atOdds();
+@endphp
+<x-rig-frame :page="$page">
+    <div class="wishes">
+        <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
+            <table class="hearing" data-grid>
+                <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
+                <thead>
+                    <tr>
+                        <th scope="col">Sounds</th>
+                        @foreach ($page->rig->listeners as $listener)
+                            <th scope="col">{{ $listener->name }}<small>{{ $listener->kind->value }}</small></th>
+                        @endforeach
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($page->rig->sources as $source)
+                        @php $pen = $page->penOf($source->id); @endphp
+                        <tr>
+                            <th scope="row">
+                                <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif title="Take a pen to {{ $source->name }}">{{ $source->name }}</a>
+                                <small>{{ $source->kind->value }}</small>
+                            </th>
+                            @foreach ($page->rig->listeners as $listener)
+                                @php
+                                    $pair = $page->hearing->pair($source->id, $listener->id);
+                                    $isChosen = $page->pair === $pair;
+                                    $level = $pair->arrivals === [] ? '' : ($pair->verdict === Verdict::OneSided ? $pair->channels() : $pair->arrivals[0]->gain->text());
+                                    $want = match ($pair->wish?->want->value) { 'must' => 'must hear', 'may' => 'may hear', 'must-not' => 'must not', default => '' };
+                                @endphp
+                                <td class="@if ($pair->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif">
+                                    <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
+                                       @if ($isChosen) aria-current="true" @endif
+                                       aria-label="{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}{{ $level === '' ? '' : ', '.$level.($pair->verdict === Verdict::OneSided ? '' : ' dB') }}. {{ $want === '' ? 'No wish' : ucfirst($want) }}.">
+                                        <x-verdict :verdict="$pair->verdict" :silent="$pair->arrivals === []" />
+                                        <span class="figures">{{ $level }}</span>
+                                        <span class="want">{{ $want }}</span>
+                                    </a>
+                                </td>
+                            @endforeach
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+            <ul class="legend" aria-label="Marks">
+                <li><x-verdict :verdict="Verdict::Ok" /> heard as wished</li>
+                <li><x-verdict :verdict="Verdict::Ok" silent /> not heard, as wished</li>
+                <li><x-verdict :verdict="Verdict::Missing" /> missing</li>
+                <li><x-verdict :verdict="Verdict::Leak" /> leak</li>
+                <li><x-verdict :verdict="Verdict::Doubled" /> doubled</li>
+                <li><x-verdict :verdict="Verdict::OneSided" /> one-sided</li>
+                <li><x-verdict :verdict="Verdict::Loop" /> loop</li>
+                <li><x-verdict :verdict="Verdict::Unwished" /> heard, no wish said</li>
+            </ul>
+        </div>
+        <aside class="odds-list" aria-label="Not as wished">
+            <h2>{{ $odds === [] ? 'All as wished' : 'Not as wished: '.count($odds) }}</h2>
+            <p class="lead-line">{{ $page->situation->name }}, {{ count($page->rig->sources) }} sounds and {{ count($page->rig->listeners) }} listeners.</p>
+            <ul>
+                @foreach ($odds as $pair)
+                    <li @if ($page->pair === $pair) class="chosen" @endif>
+                        <a href="{{ $page->url(['pair' => "{$pair->source->id}:{$pair->listener->id}"]) }}">
+                            <x-verdict :verdict="$pair->verdict" />
+                            <span><strong>{{ $pair->source->name }}</strong> at {{ $pair->listener->name }} <span class="says">{{ WayStrip::say($pair) }}</span></span>
+                        </a>
+                    </li>
+                @endforeach
+                @foreach ($page->hearing->loops as $loop)
+                    @if ($loop->isAudible())
+                        <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" /> <span>A loop, {{ $loop->gain->text() }} dB round: {{ $loop->howls() ? 'it howls' : 'it rings' }}. <span class="says">{{ implode(' · ', array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
+                    @endif
+                @endforeach
+            </ul>
+        </aside>
+    </div>
+    <x-slot:strip>@if ($strip !== null) <x-way-strip :page="$page" :strip="$strip" /> @endif</x-slot:strip>
+</x-rig-frame>
