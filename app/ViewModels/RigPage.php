@@ -12,6 +12,7 @@ use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
 
 /**
@@ -104,10 +105,16 @@ final readonly class RigPage
         return $pen === false ? null : Pen::from($pen);
     }
 
-    /** @return list<HeardPair> what is not as wished */
+    /** @return list<HeardPair> what is not as wished, what the audience would notice first in front */
     public function atOdds(): array
     {
-        return array_values(array_filter(iterator_to_array($this->hearing->all(), false), fn (HeardPair $pair) => $pair->verdict->isAtOdds()));
+        $pairs = array_filter(iterator_to_array($this->hearing->all(), false), fn (HeardPair $pair) => $pair->verdict->isAtOdds());
+        $weight = fn (HeardPair $pair): int => match ($pair->verdict) {
+            Verdict::Loop => 0, Verdict::Leak => 1, Verdict::Missing => 2, Verdict::Doubled => 3, default => 4,
+        };
+        usort($pairs, fn (HeardPair $a, HeardPair $b) => $weight($a) <=> $weight($b));
+
+        return $pairs;
     }
 
     /** @return array<value-of<Pen>, list<Arrival>> what each pen marks: the chosen pair's ways, or every way of its source */

@@ -12,10 +12,10 @@ use HiddenWire\Core\Signal\HopKind;
 final readonly class WayStep
 {
     /**
-     * @param  list<string>  $faders  points whose faders govern the way here
+     * @param  list<array{name: string, fader: string|null}>  $inside  the points passed inside a unit; those whose fader governs the way with its setting
      * @param  string|null  $select  what to select on a click: `unit:…` or `cable:…`
      */
-    public function __construct(public string $title, public string $detail, public Realm $realm, public string $level, public string $time, public string $change, public array $faders, public ?string $select) {}
+    public function __construct(public string $title, public array $inside, public Realm $realm, public string $level, public string $time, public bool $changes, public ?string $select) {}
 
     /**
      * @param  non-empty-list<Hop>  $hops  of one step
@@ -26,29 +26,26 @@ final readonly class WayStep
         $first = $hops[0];
         $last = $hops[count($hops) - 1];
         $inside = [];
-        $faders = [];
         $gain = 0.0;
         foreach ($hops as $hop) {
             $gain += $hop->kind === HopKind::Origin ? 0 : $hop->gain->value();
-            foreach ($hop->kind === HopKind::Origin ? [] : explode(' → ', $hop->label) as $name) {
-                if (end($inside) !== $name) {
-                    $inside[] = $name;
+            foreach ($unit === '' || $hop->kind === HopKind::Origin ? [] : explode(' → ', $hop->label) as $name) {
+                if ($inside === [] || $inside[count($inside) - 1]['name'] !== $name) {
+                    $inside[] = ['name' => $name, 'fader' => null];
                 }
             }
-            if ($hop->kind === HopKind::Fader) {
-                $faders[] = $hop->label.' '.$hop->gain->text();
+            if ($hop->kind === HopKind::Fader && $inside !== []) {
+                $inside[count($inside) - 1]['fader'] = $hop->gain->text();
             }
         }
-        $change = number_format(abs($gain), 1);
 
         return new self(
             $unit === '' ? $first->label : $unit,
-            $unit === '' ? ['cable' => 'cable', 'hub' => 'hub', 'device' => 'device', 'air' => 'air'][$first->kind->value] ?? '' : implode(' → ', $inside),
+            $inside,
             $last->realm,
             $last->level->text(),
             $last->time->text(),
-            $change === '0.0' ? '' : ($gain < 0 ? '−' : '+').$change,
-            $faders,
+            abs($gain) >= 0.05,
             match ($first->kind) {
                 HopKind::Cable => "cable:{$first->ref}",
                 HopKind::Device => $first->pick === null ? null : 'unit:'.strstr($first->pick, '/', true),

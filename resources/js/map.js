@@ -24,15 +24,19 @@ for (const frame of document.querySelectorAll('[data-map]')) {
         view.zoomAbs(0, 0, scale);
         view.moveTo(x, y);
     };
+    // While nobody has moved the map it fits its window, whatever becomes of the window.
+    let isFitted = false;
     const fit = () => {
         const { width, height } = frame.getBoundingClientRect();
         const scale = Math.min(1.25, Math.max(FARTHEST, Math.min((width - 24) / size.width, (height - 24) / size.height)));
         place({ x: (width - size.width * scale) / 2, y: Math.max(8, (height - size.height * scale) / 2), scale });
         sessionStorage.removeItem(key);
+        isFitted = true;
     };
     const zoom = (by) => {
         const { width, height } = frame.getBoundingClientRect();
         view.zoomTo(width / 2, height / 2, by);
+        keep();
     };
     const move = (x, y) => {
         const now = view.getTransform();
@@ -42,9 +46,13 @@ for (const frame of document.querySelectorAll('[data-map]')) {
     const kept = sessionStorage.getItem(key);
     if (kept) place(JSON.parse(kept));
     else fit();
-    const keep = () => sessionStorage.setItem(key, JSON.stringify({ ...view.getTransform() }));
+    const keep = () => {
+        isFitted = false;
+        sessionStorage.setItem(key, JSON.stringify({ ...view.getTransform() }));
+    };
     view.on('panend', keep);
-    view.on('zoom', keep);
+    frame.addEventListener('wheel', keep);
+    new ResizeObserver(() => isFitted && fit()).observe(frame);
 
     // A drag that ends on a plate is no click on it.
     let from = null;

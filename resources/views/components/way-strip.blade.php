@@ -22,13 +22,19 @@
         <div class="way">
             <span class="way-number" aria-label="Way {{ $number + 1 }}">{{ $number + 1 }}</span>
             <ol class="way-steps">
-                @foreach ($steps as $step)
-                    <li class="realm-{{ $step->realm->value }} @if ($step->change !== '') changes @endif">
-                        <a href="{{ $page->url(['select' => $step->select], 'wiring') }}" @if ($step->detail !== '') title="{{ $step->detail }}" @endif>
+                @foreach ($steps as $number => $step)
+                    {{-- Figures where they change; a cable that changes nothing is its label only. --}}
+                    @php
+                        $before = $steps[$number - 1] ?? null;
+                        $figures = array_filter([$step->level === $before?->level ? '' : "{$step->level} dB", $step->time === ($before->time ?? '0.0') ? '' : "{$step->time} ms"]);
+                    @endphp
+                    <li class="realm-{{ $step->realm->value }} @if ($step->changes) changes @endif">
+                        <a href="{{ $page->url(['select' => $step->select], 'wiring') }}">
                             <span class="step-title">{{ $step->title }}</span>
-                            @if ($step->detail !== '') <span class="step-detail">{{ $step->detail }}</span> @endif
-                            <span class="figures">{{ $step->level }} dB{{ $step->time === '0.0' ? '' : " · {$step->time} ms" }}</span>
-                            @foreach ($step->faders as $fader) <span class="governs" title="The fader here changes it">{{ $fader }}</span> @endforeach
+                            @if ($step->inside !== [])
+                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs" title="This fader governs it"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
+                            @endif
+                            @if ($figures !== []) <span class="figures">{{ implode(' · ', $figures) }}</span> @endif
                         </a>
                     </li>
                 @endforeach

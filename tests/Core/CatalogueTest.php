@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Equipment\Catalogue;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Rig\InvalidRig;
+
+/** @return array<string, string> */
+function catalogueTexts(): array
+{
+    $texts = [];
+    foreach ((array) glob(dirname(__DIR__, 2).'/resources/catalogue/*.json') as $file) {
+        $texts[basename((string) $file, '.json')] = (string) file_get_contents((string) $file);
+    }
+
+    return $texts;
+}
+
+it('holds sixty models or more, each in its canonical form', function () {
+    $texts = catalogueTexts();
+    $catalogue = Catalogue::of($texts);
+    expect(count($catalogue->models))->toBeGreaterThanOrEqual(60);
+    foreach ($catalogue->models as $id => $model) {
+        expect(Json::encode((new DocumentWriter)->model($model)))->toBe($texts[$id]);
+    }
+});
+
+it('has something of every family that a rig needs', function () {
+    $families = array_unique(array_map(fn ($model) => $model->family, array_values(Catalogue::of(catalogueTexts())->models)), SORT_REGULAR);
+    foreach (Family::cases() as $family) {
+        if ($family !== Family::Remote) {
+            expect($families)->toContain($family);
+        }
+    }
+});
+
+it('leads every point of a model somewhere: nothing is drawn that can\'t carry sound', function () {
+    foreach (Catalogue::of(catalogueTexts())->models as $model) {
+        $used = [];
+        foreach ($model->sockets as $socket) {
+            foreach ($socket->lanes as $lane) {
+                $used[$lane->point] = true;
+            }
+        }
+        foreach ($model->routes as $route) {
+            $used[$route->from] = $used[$route->to] = true;
+        }
+        foreach ($model->points as $point) {
+            expect(isset($used[$point->id]) || $point->picks !== null || $point->device !== null || $model->family === Family::Tablet)->toBeTrue("{$model->id}/{$point->id} hangs loose");
+        }
+    }
+});
+
+it('points at what is wrong with a model', function () {
+    expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "mixer", "points": [{"id": "a", "kind": "in", "channels": 2}], "routes": [{"from": "a", "to": "b"}]}']))
+        ->toThrow(InvalidRig::class, '/models/odd/routes/0/to');
+    expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "toaster"}']))->toThrow(InvalidDocument::class, '/odd/family');
+});

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Wiring;
+use Tests\Support\Draft;
+
+/** @return array<string, Device> */
+function devicesOf(Draft $draft, string $computer = 'pc'): array
+{
+    $rig = $draft->make();
+
+    return (new DeviceLists($rig, new Wiring($rig)))->of($computer);
+}
+
+function laptopRig(): Draft
+{
+    return Draft::rig()->place('room')->unit('pc', 'laptop', 'room');
+}
+
+it('lists a computer\'s own sockets', function () {
+    expect(array_keys(devicesOf(Draft::rig()->place('room')->unit('pc', 'older-computer', 'room'))))->toBe(['pc/line-out/out', 'pc/line-in/in', 'pc/mic-in/in']);
+});
+
+it('lists what hangs on USB, through hubs and extensions', function () {
+    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('ext', 'usb-extension')->unit('desk-2', 'desk-two-computers')
+        ->cable('usb', 'pc/usb-1', 'hub/up')->cable('usb', 'hub/port-2', 'ext/up')->cable('usb', 'ext/port-1', 'desk-2/usb-1'));
+    expect($devices)->toHaveKeys(['desk-2/usb-1/main-play', 'desk-2/usb-1/call-play', 'desk-2/usb-1/main-rec', 'desk-2/usb-1/call-rec'])
+        ->and(array_column($devices['desk-2/usb-1/main-play']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
+        ->and($devices['desk-2/usb-1/main-play']->systemName)->toBe('Desk Main')
+        ->and($devices)->not->toHaveKey('desk-2/usb-2/play');
+});
+
+it('survives a hub that is plugged into itself', function () {
+    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('mic', 'usb-microphone')->cable('usb', 'pc/usb-1', 'hub/up')->cable('usb', 'hub/port-1', 'hub/up')->cable('usb', 'hub/port-2', 'mic/usb'));
+    expect($devices)->toHaveKey('mic/usb/rec');
+});
+
+it('lists a picture output only while it reaches something, and names it after that', function () {
+    expect(devicesOf(laptopRig()))->not->toHaveKey('pc/hdmi/sound');
+    $devices = devicesOf(laptopRig()->unit('screen', 'sound-monitor')->cable('hdmi', 'pc/hdmi', 'screen/hdmi-1'));
+    expect($devices['pc/hdmi/sound']->systemName)->toBe('Monitor with sound (Graphics Audio)');
+});
+
+it('lists what programs install: a virtual cable, a software mixer\'s devices both ways', function () {
+    $devices = devicesOf(laptopRig()->unit('cable', 'virtual-cable', 'room')->unit('mix', 'software-mixer', 'room'));
+    expect($devices['cable/in']->direction)->toBe(Direction::Playback)
+        ->and($devices['cable/out']->direction)->toBe(Direction::Recording)
+        ->and($devices)->toHaveKeys(['mix/virtual-1', 'mix/virtual-2', 'mix/virtual-3', 'mix/programme', 'mix/call']);
+});
+
+it('lists a Bluetooth partner', function () {
+    expect(devicesOf(laptopRig()->unit('ears', 'wireless-headset')->cable('wireless', 'pc/bluetooth', 'ears/radio')))->toHaveKeys(['ears/radio/play', 'ears/radio/rec']);
+});
+
+it('knows the width of a device that carries some of a point\'s channels', function () {
+    $devices = devicesOf(laptopRig()->unit('panel', 'panel-desk')->cable('usb', 'panel/usb', 'pc/usb-1'));
+    expect($devices['panel/usb/rec-mix']->channels)->toBe(2)->and($devices['panel/usb/rec-all']->channels)->toBe(10);
+});
+
+it('keeps a device\'s settings when its wiring goes, as not connected, and takes them up again when it comes back', function () {
+    $draft = laptopRig()->unit('mic', 'usb-microphone')->device('pc', 'mic/usb/rec', ['name' => 'Big mic', 'roles' => ['recording']]);
+    $gone = devicesOf($draft)['mic/usb/rec'];
+    expect($gone->isConnected)->toBeFalse()->and($gone->name())->toBe('Big mic')->and($gone->isUsable())->toBeFalse();
+    $back = devicesOf($draft->cable('usb', 'mic/usb', 'pc/usb-2'))['mic/usb/rec'];
+    expect($back->isConnected)->toBeTrue()->and($back->name())->toBe('Big mic');
+});
+
+it('follows the call default, and where there is none the system\'s', function () {
+    $draft = laptopRig()->unit('mic', 'usb-microphone')->unit('cable', 'virtual-cable', 'room')->cable('usb', 'mic/usb', 'pc/usb-1')->device('pc', 'mic/usb/rec', ['roles' => ['recording']]);
+    $pick = new Pick(new PointRef('x', 'y'), null, SystemDefault::Call);
+    $resolve = function () use ($draft, $pick): ?string {
+        $rig = $draft->make();
+
+        return (string) (new DeviceLists($rig, new Wiring($rig)))->resolve('pc', $pick, Direction::Recording)?->ref;
+    };
+    expect($resolve())->toBe('mic/usb/rec');
+    $draft->device('pc', 'cable/out', ['roles' => ['call']]);
+    expect($resolve())->toBe('cable/out');
+});

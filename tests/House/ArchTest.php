@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+arch('the core knows no framework')
+    ->expect('HiddenWire\Core')
+    ->not->toUse(['Illuminate', 'Laravel', 'Symfony', 'App', 'Carbon', 'config', 'app', 'env', 'request', 'now', 'base_path', 'resource_path']);
+
+arch('the core does no input or output and reads no clock')
+    ->expect('HiddenWire\Core')
+    ->not->toUse(['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date', 'rand', 'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']);
+
+arch('strict types everywhere')->expect(['App', 'HiddenWire\Core', 'Database\Seeders'])->toUseStrictTypes();
+
+arch('the core is final')->expect('HiddenWire\Core')->classes()->toBeFinal();
+
+arch('views compute nothing: view models do not touch requests but for the page\'s address')
+    ->expect('App\ViewModels')->not->toUse(['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Auth']);
+
+arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+
+/** A rig for a test, put together in a few lines. Models come from the catalogue or are given in place. */
+final class Draft
+{
+    /** @var array<string, mixed> */
+    private array $data = [
+        'format' => 'hidden-wire/rig', 'version' => 1, 'name' => 'Draft', 'places' => [['id' => 'desk', 'kind' => 'desk', 'name' => 'Desk']], 'models' => [], 'units' => [], 'cables' => [],
+        'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [], 'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]],
+    ];
+
+    public static function rig(): self
+    {
+        return new self;
+    }
+
+    public static function from(string $file): self
+    {
+        $draft = new self;
+        $draft->data = (array) json_decode((string) file_get_contents($file), true);
+
+        return $draft;
+    }
+
+    public function place(string $id, string $kind = 'computer'): self
+    {
+        return $this->add('places', ['id' => $id, 'kind' => $kind, 'name' => ucfirst($id)]);
+    }
+
+    /**
+     * @param  string|array<string, mixed>  $model  a catalogue model's id, or a model
+     * @param  array<string, mixed>  $settings
+     */
+    public function unit(string $id, string|array $model, string $place = 'desk', array $settings = []): self
+    {
+        $name = is_string($model) ? $model : "model-of-{$id}";
+        $this->data['models'][$name] ??= is_array($model) ? $model + ['name' => $id, 'family' => 'mixer']
+            : (array) json_decode((string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$model}.json"), true);
+
+        return $this->add('units', ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? [] : ['settings' => $settings]));
+    }
+
+    /** A unit that only makes a sound of some width at one socket. */
+    public function tone(string $id, int $channels = 2, string $connector = 'trs-3.5', bool $balanced = false): self
+    {
+        return $this->unit($id, ['sockets' => [['id' => 'out', 'label' => 'Out', 'connector' => $connector, 'signal' => 'consumer-line', 'balanced' => $balanced, 'lanes' => [['id' => 'out', 'way' => 'out', 'point' => 'tone']]]],
+            'points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => $channels]]])->source($id, "{$id}/tone");
+    }
+
+    /** A unit that only listens at one socket. */
+    public function ear(string $id, int $channels = 2, string $connector = 'trs-3.5', bool $balanced = false): self
+    {
+        return $this->unit($id, ['sockets' => [['id' => 'in', 'label' => 'In', 'connector' => $connector, 'signal' => 'consumer-line', 'balanced' => $balanced, 'lanes' => [['id' => 'in', 'way' => 'in', 'point' => 'ear']]]],
+            'points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => $channels]]])->listener($id, "{$id}/ear");
+    }
+
+    public function cable(string $type, string $from, string $to): self
+    {
+        $number = count($this->data['cables']) + 1;
+
+        return $this->add('cables', ['id' => "w-{$number}", 'label' => "W-{$number}", 'type' => $type, 'from' => $from, 'to' => $to]);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    public function device(string $computer, string $device, array $more): self
+    {
+        return $this->add('devices', ['computer' => $computer, 'device' => $device] + $more);
+    }
+
+    /** @param  array<string, mixed>  $choice */
+    public function pick(string $at, array $choice): self
+    {
+        $this->data['picks'] = array_values(array_filter($this->data['picks'], fn (array $pick) => $pick['at'] !== $at));
+
+        return $this->add('picks', ['at' => $at] + $choice);
+    }
+
+    public function air(string $from, string $to, float $db): self
+    {
+        return $this->add('air', ['from' => $from, 'to' => $to, 'db' => $db]);
+    }
+
+    /** @param  string|array{string, float}  ...$origins */
+    public function source(string $id, string|array ...$origins): self
+    {
+        return $this->add('sources', ['id' => $id, 'name' => ucfirst($id), 'kind' => 'voice', 'origins' => array_map(fn ($origin) => is_string($origin) ? ['at' => $origin] : ['at' => $origin[0], 'db' => $origin[1]], $origins)]);
+    }
+
+    public function listener(string $id, string ...$at): self
+    {
+        return $this->add('listeners', ['id' => $id, 'name' => ucfirst($id), 'kind' => 'headphones', 'at' => $at]);
+    }
+
+    /** @param  list<string>  $situations */
+    public function wish(string $source, string $listener, string $want, array $situations = []): self
+    {
+        return $this->add('wishes', ['source' => $source, 'listener' => $listener, 'want' => $want] + ($situations === [] ? [] : ['situations' => $situations]));
+    }
+
+    /** @param  array<string, array<string, mixed>>  $changes  what is set, by what it is set at */
+    public function situation(string $id, array $changes): self
+    {
+        return $this->add('situations', ['id' => $id, 'name' => ucfirst($id), 'changes' => array_map(fn ($at, $set) => ['at' => $at, 'set' => $set], array_keys($changes), $changes)]);
+    }
+
+    /** @param  array<string, mixed>  $settings */
+    public function set(string $unit, string $kind, string $key, array $settings): self
+    {
+        foreach ($this->data['units'] as $i => $one) {
+            if ($one['id'] === $unit) {
+                $this->data['units'][$i]['settings'][$kind][$key] = $settings + ($one['settings'][$kind][$key] ?? []);
+            }
+        }
+
+        return $this;
+    }
+
+    /** Applies a function to the document's data. @param  callable(array<string, mixed>): array<string, mixed>  $change */
+    public function with(callable $change): self
+    {
+        $this->data = $change($this->data);
+
+        return $this;
+    }
+
+    /** @param  array<string, mixed>  $item */
+    public function add(string $collection, array $item): self
+    {
+        $this->data[$collection][] = $item;
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) json_encode(['models' => (object) $this->data['models']] + $this->data, JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    public function make(): Rig
+    {
+        return (new DocumentReader)->readData(Json::decode($this->text()));
+    }
+
+    public function hear(?string $situation = null): Hearing
+    {
+        $rig = $this->make();
+
+        return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new \InvalidArgumentException("No situation {$situation}")));
+    }
+
+    public function pair(string $source, string $listener, ?string $situation = null): HeardPair
+    {
+        return $this->hear($situation)->pair($source, $listener);
+    }
+}
