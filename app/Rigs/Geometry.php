@@ -23,7 +23,9 @@ final readonly class Geometry
      * @param  array<string, Box>  $boxes  by `place:…` and `unit:…`
      * @param  array<string, Line>  $lines  by edge
      */
-    private function __construct(public float $width, public float $height, public array $boxes, public array $lines) {}
+    private function __construct(public float $width, public float $height, public array $boxes, public array $lines)
+    {
+    }
 
     /** Null where the data is no geometry of this map. */
     public static function of(mixed $data, MapGraph $map): ?self
@@ -34,7 +36,7 @@ final readonly class Geometry
         $boxes = $lines = [];
         foreach ($map->plates as $place => $plates) {
             foreach ($plates === [] ? [] : ["place:{$place}", ...array_map(fn ($plate) => "unit:{$plate->unit}", $plates)] as $id) {
-                $box = self::numbers($data['boxes'][$id] ?? null, 4);
+                $box = self::box($data['boxes'][$id] ?? null);
                 if ($box === null) {
                     return null;
                 }
@@ -44,8 +46,8 @@ final readonly class Geometry
         foreach ($map->edges as $edge) {
             $line = $data['edges'][$edge->id] ?? null;
             $points = is_array($line) && is_array($line['points'] ?? null) && count($line['points']) <= self::MOST_POINTS
-                ? array_map(fn (mixed $point) => self::numbers($point, 2), array_values($line['points'])) : [null];
-            $label = is_array($line) && isset($line['label']) ? self::numbers($line['label'], 4) : null;
+                ? array_map(self::point(...), array_values($line['points'])) : [null];
+            $label = is_array($line) && isset($line['label']) ? self::box($line['label']) : null;
             if (in_array(null, $points, true)) {
                 return null;
             }
@@ -66,18 +68,30 @@ final readonly class Geometry
         return (is_int($value) || is_float($value)) && $value >= 0 && $value <= self::FARTHEST;
     }
 
-    /** @return list<float>|null */
-    private static function numbers(mixed $values, int $count): ?array
+    /** @return Box|null */
+    private static function box(mixed $values): ?array
     {
-        if (! is_array($values) || count($values) !== $count) {
-            return null;
+        return self::areNumbers($values, 4) ? array_map(floatval(...), $values) : null;
+    }
+
+    /** @return array{float, float}|null */
+    private static function point(mixed $values): ?array
+    {
+        return self::areNumbers($values, 2) ? array_map(floatval(...), $values) : null;
+    }
+
+    /** @phpstan-assert-if-true ($count is 2 ? array{int|float, int|float} : array{int|float, int|float, int|float, int|float}) $values */
+    private static function areNumbers(mixed $values, int $count): bool
+    {
+        if (! is_array($values) || ! array_is_list($values) || count($values) !== $count) {
+            return false;
         }
         foreach ($values as $value) {
             if ((! is_int($value) && ! is_float($value)) || abs($value) > self::FARTHEST) {
-                return null;
+                return false;
             }
         }
 
-        return array_map(floatval(...), array_values($values));
+        return true;
     }
 }

@@ -30,12 +30,11 @@ use App\Models\Rig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Collection;
 
 /** Reads a rig's rows: they become the document's data, and the document's reader makes the rig, so that a row is held to the same rules as a file. */
 final class RigFromRows
 {
-    /** @var array<class-string<Model>, Collection<int, Model>> */
+    /** @var array<class-string<Model>, list<\stdClass>> attributes, cast, by table */
     private array $rows = [];
 
     public static function rig(Rig $rig): CoreRig
@@ -46,7 +45,7 @@ final class RigFromRows
     private function data(Rig $rig): \stdClass
     {
         foreach (RigRows::TABLES as $table) {
-            $this->rows[$table] = $table::query()->where('rig_id', $rig->id)->orderBy('position')->get()->toBase();
+            $this->rows[$table] = $this->rowsOf($table, $rig->id);
         }
         $needs = $this->by(UnitNeed::class, 'unit');
         $points = $this->by(UnitPointSetting::class, 'unit');
@@ -95,6 +94,31 @@ final class RigFromRows
         ];
     }
 
+    /**
+     * A table's rows as the model casts them, without making a model of each: a rig has some 1,500 rows, and only its parts are wanted.
+     *
+     * @param  class-string<Model>  $table
+     * @return list<\stdClass>
+     */
+    private function rowsOf(string $table, int $rigId): array
+    {
+        $rows = array_values($table::query()->where('rig_id', $rigId)->orderBy('position')->toBase()->get()->all());
+        $casts = array_diff_key((new $table)->getCasts(), ['id' => true]);
+        foreach ($rows as $row) {
+            foreach ($casts as $column => $cast) {
+                $value = $row->{$column};
+                $row->{$column} = $value === null ? null : match ($cast) {
+                    'boolean' => (bool) $value,
+                    'float' => (float) $value,
+                    'array' => json_decode($value, true, flags: JSON_THROW_ON_ERROR),
+                    default => throw new \LogicException("No reading for the cast {$cast}."),
+                };
+            }
+        }
+
+        return $rows;
+    }
+
     private function models(): \stdClass
     {
         $points = $this->by(ModelPoint::class, 'model');
@@ -105,7 +129,7 @@ final class RigFromRows
             $lanes["{$lane->model}/{$lane->socket}"][] = $lane;
         }
 
-        return $this->map($this->rows[EquipmentModel::class]->all(), 'key', fn ($model) => $this->known([
+        return $this->map($this->rows[EquipmentModel::class], 'key', fn ($model) => $this->known([
             'name' => $model->name, 'family' => $model->family, 'summary' => $model->summary, 'supply' => $model->supply,
             'sockets' => array_map(fn ($socket) => $this->known([
                 'id' => $socket->key, 'label' => $socket->label, 'connector' => $socket->connector, 'signal' => $socket->signal, 'balanced' => $socket->balanced, 'phantom' => $socket->phantom,
@@ -127,7 +151,7 @@ final class RigFromRows
         ]));
     }
 
-    private function change(SituationChange $row): \stdClass
+    private function change(\stdClass $row): \stdClass
     {
         return (object) [
             'at' => "{$row->unit}/".($row->route ?? $row->point),
@@ -139,29 +163,29 @@ final class RigFromRows
         ];
     }
 
-    private function pointControls(Model $row): \stdClass
+    private function pointControls(\stdClass $row): \stdClass
     {
         return $this->known(['gain' => $row->gain, 'fader' => $row->fader, 'mute' => $row->mute, 'mono' => $row->mono]);
     }
 
-    private function routeControls(Model $row): \stdClass
+    private function routeControls(\stdClass $row): \stdClass
     {
         return $this->known(['on' => $row->on, 'db' => $row->db, 'tap' => $row->tap]);
     }
 
     /** @return array<string, mixed> */
-    private function pick(Model $row): array
+    private function pick(\stdClass $row): array
     {
         return ['device' => $row->device, 'default' => $row->follows, 'channels' => $row->channels, 'tap' => $row->device_tap];
     }
 
-    private function offer(Model $row): ?\stdClass
+    private function offer(\stdClass $row): ?\stdClass
     {
         return $row->device_direction === null ? null
             : $this->known(['direction' => $row->device_direction, 'system_name' => $row->device_name, 'latency_ms' => $row->device_latency_ms]);
     }
 
-    private function span(Model $row, string $name): ?\stdClass
+    private function span(\stdClass $row, string $name): ?\stdClass
     {
         return $row->{"{$name}_from"} === null ? null
             : (object) ['from' => $row->{"{$name}_from"}, 'to' => $row->{"{$name}_to"}, 'db' => $row->{"{$name}_db"}];
@@ -169,17 +193,17 @@ final class RigFromRows
 
     /**
      * @param  class-string<Model>  $table
-     * @param  callable(Model): array<string, mixed>  $data
+     * @param  callable(\stdClass): array<string, mixed>  $data
      * @return list<\stdClass>
      */
     private function each(string $table, callable $data): array
     {
-        return array_values($this->rows[$table]->map(fn (Model $row) => $this->known($data($row)))->all());
+        return array_map(fn (\stdClass $row) => $this->known($data($row)), $this->rows[$table]);
     }
 
     /**
-     * @param  array<int, Model>  $rows
-     * @param  callable(Model): \stdClass  $data
+     * @param  array<int, \stdClass>  $rows
+     * @param  callable(\stdClass): \stdClass  $data
      */
     private function map(array $rows, string $key, callable $data): \stdClass
     {
@@ -193,7 +217,7 @@ final class RigFromRows
 
     /**
      * @param  class-string<Model>  $table
-     * @return array<array-key, list<Model>>
+     * @return array<array-key, list<\stdClass>>
      */
     private function by(string $table, string $column): array
     {

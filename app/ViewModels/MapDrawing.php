@@ -55,7 +55,11 @@ final class MapDrawing
         return $this->edgePens !== [] || $this->insidePens !== [];
     }
 
-    /** A line with rounded corners. @param  list<array{float, float}>  $points */
+    /**
+     * A line with rounded corners.
+     *
+     * @param  list<array{float, float}>  $points
+     */
     public static function path(array $points, float $radius = 6): string
     {
         $last = count($points) - 1;

@@ -30,7 +30,6 @@ final class MapGraph
     /** @var array<string, true> sockets with a cable in them */
     private array $plugged = [];
 
-
     private readonly Rig $rig;
 
     private readonly Wiring $wiring;
@@ -164,10 +163,8 @@ final class MapGraph
     private function pickEdges(): void
     {
         foreach ($this->rig->units as $unit) {
-            $host = $this->rig->hostOf($unit->place);
             foreach ($this->rig->modelOf($unit)->points as $point) {
-                $pick = $point->picks === null ? null : $this->graph->state->pick($unit->id, $point->id);
-                $device = $pick === null || $host === null || $point->picks === null ? null : $this->graph->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks);
+                $device = $this->graph->picked($unit, $point);
                 if ($device === null) {
                     continue;
                 }
@@ -211,11 +208,9 @@ final class MapGraph
 
     private function isUsed(Unit $at, string $device): bool
     {
-        $host = $this->rig->hostOf($at->place);
-        foreach ($host === null ? [] : $this->programsAt($at->place) as $program) {
+        foreach ($this->programsAt($at->place) as $program) {
             foreach ($this->rig->modelOf($program)->points as $point) {
-                $pick = $point->picks === null ? null : $this->graph->state->pick($program->id, $point->id);
-                if ($pick !== null && (string) $this->graph->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks)?->ref === $device) {
+                if ((string) $this->graph->picked($program, $point)?->ref === $device) {
                     return true;
                 }
             }

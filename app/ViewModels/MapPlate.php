@@ -16,7 +16,9 @@ final readonly class MapPlate
      * @param  list<MapPort>  $right
      * @param  list<array{string, string, bool}>  $insides  (port on the left, port on the right, whether it passes now)
      */
-    public function __construct(public string $unit, public string $name, public string $caption, public bool $isProgram, public array $left, public array $right, public array $insides, private bool $isDeep) {}
+    public function __construct(public string $unit, public string $name, public string $caption, public bool $isProgram, public array $left, public array $right, public array $insides, private bool $isDeep)
+    {
+    }
 
     public function width(): int
     {

@@ -13,7 +13,9 @@ use HiddenWire\Core\Signal\SignalGraph;
 /** Which ports of a plate join inside the unit: what passes now, and on demand what could. */
 final readonly class PlateInsides
 {
-    public function __construct(private SignalGraph $graph, private bool $withOff) {}
+    public function __construct(private SignalGraph $graph, private bool $withOff)
+    {
+    }
 
     /**
      * @param  list<MapPort>  $left
@@ -24,10 +26,11 @@ final readonly class PlateInsides
     {
         $ports = [...$left, ...$right];
         $joins = [];
+        $steps = $this->steps($unit, $model);
         foreach ($ports as $in) {
             foreach ($this->pointsOf($model, $in, Way::In) as $start) {
-                $passing = $this->reached($unit, $model, $start, false);
-                $possible = $this->withOff ? $this->reached($unit, $model, $start, true) : $passing;
+                $passing = $this->reached($steps, $start, false);
+                $possible = $this->withOff ? $this->reached($steps, $start, true) : $passing;
                 foreach ($ports as $out) {
                     if ($out->id === $in->id) {
                         continue;
@@ -55,23 +58,36 @@ final readonly class PlateInsides
         return array_map(fn ($lane) => $lane->point, $model->sockets[$id]->lanesGoing($way));
     }
 
-    /** @return array<string, true> */
-    private function reached(Unit $unit, EquipmentModel $model, string $start, bool $whateverIsOff): array
+    /**
+     * @param  array<string, list<array{string, bool}>>  $steps
+     * @return array<string, true>
+     */
+    private function reached(array $steps, string $start, bool $whateverIsOff): array
     {
         $reached = [$start => true];
         $open = [$start];
         while ($open !== []) {
-            $at = array_pop($open);
-            foreach ($model->routes as $route) {
-                $now = $this->graph->state->route($unit->id, $route);
-                $isMuted = $now->tap !== Tap::Input && $this->graph->state->isMuted($unit->id, $model->points[$at]);
-                if ($route->from === $at && ! isset($reached[$route->to]) && ($whateverIsOff || ($now->on && ! $isMuted))) {
-                    $reached[$route->to] = true;
-                    $open[] = $route->to;
+            foreach ($steps[array_pop($open)] ?? [] as [$to, $passes]) {
+                if (($passes || $whateverIsOff) && ! isset($reached[$to])) {
+                    $reached[$to] = true;
+                    $open[] = $to;
                 }
             }
         }
 
         return $reached;
+    }
+
+    /** @return array<string, list<array{string, bool}>> where each point's routes lead, and whether they pass now */
+    private function steps(Unit $unit, EquipmentModel $model): array
+    {
+        $steps = [];
+        foreach ($model->routes as $route) {
+            $now = $this->graph->state->route($unit->id, $route);
+            $isMuted = $now->tap !== Tap::Input && $this->graph->state->isMuted($unit->id, $model->points[$route->from]);
+            $steps[$route->from][] = [$route->to, $now->on && ! $isMuted];
+        }
+
+        return $steps;
     }
 }

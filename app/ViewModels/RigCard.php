@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Rig;
-use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -21,7 +21,7 @@ final readonly class RigCard
 
     public function __construct(public Rig $rig)
     {
-        $this->content = RigFromRows::rig($rig);
+        $this->content = StoredRig::load($rig);
         $situation = $this->content->situation();
         assert($situation !== null, 'A rig has a base situation');
         $this->counts = (new Hearing((new GraphBuilder($this->content))->build($situation)))->counts();

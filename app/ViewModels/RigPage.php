@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Rig;
-use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Signal\Arrival;
@@ -43,7 +43,7 @@ final readonly class RigPage
 
     public function __construct(public Rig $record, public string $view, Request $request)
     {
-        $this->rig = RigFromRows::rig($record);
+        $this->rig = StoredRig::load($record);
         $asked = fn (string $key): string => is_string($value = $request->query($key)) ? $value : '';
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');

@@ -59,9 +59,8 @@ final readonly class Sheet
                 $point->mono === null || ! $state->isMono($unit->id, $point) ? '' : 'mono',
             ]);
             $pick = $point->picks === null ? null : $state->pick($unit->id, $point->id);
-            $host = $this->rig->hostOf($unit->place);
-            if ($pick !== null && $host !== null && $point->picks !== null) {
-                $device = $this->hearing->graph->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks);
+            if ($pick !== null) {
+                $device = $this->hearing->graph->picked($unit, $point);
                 array_unshift($says, ($pick->tap === null ? '' : 'what is sent to ').($device?->name() ?? 'no device').($pick->default === null ? '' : ' (by default)')
                     .($device !== null && ! $device->isUsable() ? ', which gives nothing' : ''));
             }

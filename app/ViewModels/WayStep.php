@@ -15,7 +15,9 @@ final readonly class WayStep
      * @param  list<array{name: string, fader: string|null}>  $inside  the points passed inside a unit; those whose fader governs the way with its setting
      * @param  string|null  $select  what to select on a click: `unit:…` or `cable:…`
      */
-    public function __construct(public string $title, public array $inside, public Realm $realm, public string $level, public string $time, public bool $changes, public ?string $select) {}
+    public function __construct(public string $title, public array $inside, public Realm $realm, public string $level, public string $time, public bool $changes, public ?string $select)
+    {
+    }
 
     /**
      * @param  non-empty-list<Hop>  $hops  of one step
@@ -25,6 +27,7 @@ final readonly class WayStep
     {
         $first = $hops[0];
         $last = $hops[count($hops) - 1];
+        /** @var list<array{name: string, fader: string|null}> $inside */
         $inside = [];
         $gain = 0.0;
         foreach ($hops as $hop) {
@@ -35,7 +38,7 @@ final readonly class WayStep
                 }
             }
             if ($hop->kind === HopKind::Fader && $inside !== []) {
-                $inside[count($inside) - 1]['fader'] = $hop->gain->text();
+                $inside[] = ['name' => array_pop($inside)['name'], 'fader' => $hop->gain->text()];
             }
         }
 

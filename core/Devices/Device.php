@@ -37,7 +37,8 @@ final readonly class Device
         public array $via,
         public bool $isConnected,
         public ?DeviceSettings $settings,
-    ) {}
+    ) {
+    }
 
     /** The name to show: the user's, else the system's. */
     public function name(): string

@@ -71,7 +71,7 @@ final class DocumentReader
      */
     public function readData(mixed $data): Rig
     {
-        $this->problems = new \ArrayObject;
+        $this->problems = $this->emptyList();
         $this->unreadable = [];
         if (! $data instanceof \stdClass) {
             throw InvalidDocument::whole('A rig document is one JSON object.');
@@ -445,5 +445,11 @@ final class DocumentReader
     private function token(string $key): string
     {
         return str_replace(['~', '/'], ['~0', '~1'], $key);
+    }
+
+    /** @return \ArrayObject<int, Problem> */
+    private function emptyList(): \ArrayObject
+    {
+        return new \ArrayObject;
     }
 }

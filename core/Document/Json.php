@@ -110,15 +110,17 @@ final class Json
     private static function keysGivenTwice(string $text): array
     {
         $problems = [];
-        /** @var list<array{object: bool, key: string|int, seen: array<string, true>}> $stack */
-        $stack = [];
-        $depth = -1;
+        /** @var list<string> $path the key or number that each open bracket is at */
+        $path = [];
+        /** @var list<array<string, true>|null> $seen keys of each open object; null for a list */
+        $seen = [];
         $expectKey = false;
         $offset = 0;
         $length = strlen($text);
         while ($offset < $length) {
             $offset += strcspn($text, '"{}[],', $offset);
             $char = $text[$offset] ?? '';
+            $top = count($seen) - 1;
             if ($char === '"') {
                 $start = ++$offset;
                 while ($text[$offset += strcspn($text, '"\\', $offset)] === '\\') {
@@ -129,25 +131,25 @@ final class Json
                     if (str_contains($key, '\\')) {
                         $key = (string) json_decode('"'.$key.'"');
                     }
-                    $stack[$depth]['key'] = $key;
-                    if (isset($stack[$depth]['seen'][$key])) {
-                        $path = array_map(fn (array $level) => str_replace(['~', '/'], ['~0', '~1'], (string) $level['key']), $stack);
+                    $path[$top] = str_replace(['~', '/'], ['~0', '~1'], $key);
+                    if (isset($seen[$top][$key])) {
                         $problems[] = new Problem('/'.implode('/', $path), 'This key is given twice in one object.');
                     }
-                    $stack[$depth]['seen'][$key] = true;
+                    $seen[$top][$key] = true;
                     $expectKey = false;
                 }
             } elseif ($char === '{' || $char === '[') {
-                $stack[++$depth] = ['object' => $char === '{', 'key' => 0, 'seen' => []];
+                $path[] = '0';
+                $seen[] = $char === '{' ? [] : null;
                 $expectKey = $char === '{';
             } elseif ($char === '}' || $char === ']') {
-                array_pop($stack);
-                $depth--;
+                array_pop($path);
+                array_pop($seen);
                 $expectKey = false;
-            } elseif ($char === ',') {
-                $expectKey = $stack[$depth]['object'];
+            } elseif ($char === ',' && $top >= 0) {
+                $expectKey = $seen[$top] !== null;
                 if (! $expectKey) {
-                    $stack[$depth]['key'] = (int) $stack[$depth]['key'] + 1;
+                    $path[$top] = (string) ((int) $path[$top] + 1);
                 }
             }
             $offset++;

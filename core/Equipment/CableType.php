@@ -36,7 +36,11 @@ enum CableType: string
         };
     }
 
-    /** The media (see {@see SignalKind::medium()}) that can flow in such a cable. @return list<string> */
+    /**
+     * The media (see {@see SignalKind::medium()}) that can flow in such a cable.
+     *
+     * @return list<string>
+     */
     public function media(): array
     {
         return match ($this) {

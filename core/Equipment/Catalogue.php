@@ -18,7 +18,9 @@ use HiddenWire\Core\Rig\Situation;
 final readonly class Catalogue
 {
     /** @param  array<string, EquipmentModel>  $models  by id */
-    private function __construct(public array $models) {}
+    private function __construct(public array $models)
+    {
+    }
 
     /**
      * @param  iterable<string, string>  $texts  one model's JSON by its id

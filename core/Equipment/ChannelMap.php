@@ -16,7 +16,9 @@ final readonly class ChannelMap
     public const NAMES = ['straight', 'to-both', 'to-left', 'to-right', 'left', 'right', 'average', 'swap', 'difference', 'split-polarity'];
 
     /** @param  string|list<array{int, int}>  $form  a name, or pairs of channels counted from 1 */
-    private function __construct(public string|array $form) {}
+    private function __construct(public string|array $form)
+    {
+    }
 
     /** @param  value-of<self::NAMES>  $name */
     public static function named(string $name): self

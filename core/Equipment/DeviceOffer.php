@@ -16,5 +16,6 @@ final readonly class DeviceOffer
         public Direction $direction,
         public string $systemName,
         public ?Milliseconds $latency = null,
-    ) {}
+    ) {
+    }
 }

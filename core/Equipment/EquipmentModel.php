@@ -22,7 +22,8 @@ final readonly class EquipmentModel
         public array $points,
         public array $routes,
         public Limits $limits,
-    ) {}
+    ) {
+    }
 
     public function isProgram(): bool
     {

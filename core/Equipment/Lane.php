@@ -15,5 +15,6 @@ final readonly class Lane
         public SignalKind $signal,
         public ?array $channels = null,
         public ?DeviceOffer $device = null,
-    ) {}
+    ) {
+    }
 }

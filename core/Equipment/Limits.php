@@ -13,5 +13,6 @@ final readonly class Limits
         public ?int $devicesAtOnce = null,
         public ?int $sources = null,
         public ?int $tracks = null,
-    ) {}
+    ) {
+    }
 }

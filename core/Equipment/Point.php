@@ -21,7 +21,8 @@ final readonly class Point
         public ?bool $mono = null,
         public ?Direction $picks = null,
         public ?DeviceOffer $device = null,
-    ) {}
+    ) {
+    }
 
     /** Whether anything about the point can be set. */
     public function isControlled(): bool

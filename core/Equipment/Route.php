@@ -21,7 +21,8 @@ final readonly class Route
         public ?string $group,
         public ?Milliseconds $delay,
         public array $can,
-    ) {}
+    ) {
+    }
 
     public function key(): string
     {

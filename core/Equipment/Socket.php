@@ -22,7 +22,8 @@ final readonly class Socket
         public ?string $colour = null,
         public bool $isolated = false,
         public ?LinkRole $link = null,
-    ) {}
+    ) {
+    }
 
     /** @return list<Lane> */
     public function lanesGoing(Way $way): array

@@ -10,7 +10,9 @@ namespace HiddenWire\Core\Quantity;
  */
 final readonly class Decibels
 {
-    private function __construct(private int $hundredths) {}
+    private function __construct(private int $hundredths)
+    {
+    }
 
     /** Rounds to the nearest hundredth of a decibel. */
     public static function of(int|float $decibels): self

@@ -7,7 +7,9 @@ namespace HiddenWire\Core\Quantity;
 /** A delay in milliseconds, kept in whole microseconds so that sums are exact. Never negative. */
 final readonly class Milliseconds
 {
-    private function __construct(private int $microseconds) {}
+    private function __construct(private int $microseconds)
+    {
+    }
 
     /**
      * Rounds to the nearest microsecond.

@@ -9,5 +9,7 @@ use HiddenWire\Core\Quantity\Decibels;
 /** Sound that crosses the air from one point to another: a loudspeaker into an open microphone. */
 final readonly class AirPath
 {
-    public function __construct(public PointRef $from, public PointRef $to, public Decibels $db) {}
+    public function __construct(public PointRef $from, public PointRef $to, public Decibels $db)
+    {
+    }
 }

@@ -20,5 +20,6 @@ final readonly class Cable
         public string $colour = '',
         public bool $owned = true,
         public ?array $lanes = null,
-    ) {}
+    ) {
+    }
 }

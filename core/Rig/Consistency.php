@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
-use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
@@ -35,7 +35,9 @@ final class Consistency
      * @param  array<string, list<string>>  $unreadable  ids by collection (`places`, `models`, `units`, …) of elements that exist in the
      *                                                   document but could not be read: references to them are not held against it
      */
-    public function __construct(private readonly RigParts $parts, private readonly array $unreadable = []) {}
+    public function __construct(private readonly RigParts $parts, private readonly array $unreadable = [])
+    {
+    }
 
     /** @return list<Problem> */
     public function problems(): array
@@ -118,7 +120,7 @@ final class Consistency
                 $point = $model->points[$lane->point] ?? null;
                 if ($point === null) {
                     $this->problem("{$pointer}/point", "The model has no point \"{$lane->point}\".");
-                } elseif ($lane->channels !== null && max($lane->channels) > $point->channels) {
+                } elseif ($lane->channels !== null && $lane->channels !== [] && max($lane->channels) > $point->channels) {
                     $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has {$point->channels} channel(s) only.");
                 }
                 $l++;

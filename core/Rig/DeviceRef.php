@@ -7,7 +7,9 @@ namespace HiddenWire\Core\Rig;
 /** A derived device by what gives it: `unit/socket/lane`, or `unit/point` for a virtual one. */
 final readonly class DeviceRef implements \Stringable
 {
-    private function __construct(public string $unit, public string $givenBy, public ?string $lane) {}
+    private function __construct(public string $unit, public string $givenBy, public ?string $lane)
+    {
+    }
 
     public static function lane(string $unit, string $socket, string $lane): self
     {

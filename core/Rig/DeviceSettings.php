@@ -17,5 +17,6 @@ final readonly class DeviceSettings
         public ?int $rateHz = null,
         public ?int $bits = null,
         public ?DriverMode $driverMode = null,
-    ) {}
+    ) {
+    }
 }

@@ -8,5 +8,7 @@ namespace HiddenWire\Core\Rig;
 final readonly class Listener
 {
     /** @param  list<PointRef>  $at  empty while no unit reaches them yet */
-    public function __construct(public string $id, public string $name, public ListenerKind $kind, public array $at = []) {}
+    public function __construct(public string $id, public string $name, public ListenerKind $kind, public array $at = [])
+    {
+    }
 }

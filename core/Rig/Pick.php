@@ -17,5 +17,6 @@ final readonly class Pick
         public ?SystemDefault $default = null,
         public ?array $channels = null,
         public ?Direction $tap = null,
-    ) {}
+    ) {
+    }
 }

@@ -7,5 +7,7 @@ namespace HiddenWire\Core\Rig;
 /** Where units are: a desk, a computer, a console, someone else's end of a call. */
 final readonly class Place
 {
-    public function __construct(public string $id, public PlaceKind $kind, public string $name) {}
+    public function __construct(public string $id, public PlaceKind $kind, public string $name)
+    {
+    }
 }

@@ -7,7 +7,9 @@ namespace HiddenWire\Core\Rig;
 /** `unit/point` */
 final readonly class PointRef implements \Stringable
 {
-    public function __construct(public string $unit, public string $point) {}
+    public function __construct(public string $unit, public string $point)
+    {
+    }
 
     public function __toString(): string
     {

@@ -14,7 +14,8 @@ final readonly class PointSettings
         public ?Decibels $fader = null,
         public ?bool $mute = null,
         public ?bool $mono = null,
-    ) {}
+    ) {
+    }
 
     /** The later settings on top of these. */
     public function under(self $later): self

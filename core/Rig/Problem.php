@@ -7,5 +7,7 @@ namespace HiddenWire\Core\Rig;
 /** Something that keeps a rig from being one: where (a JSON pointer into its document) and what to do about it. */
 final readonly class Problem
 {
-    public function __construct(public string $pointer, public string $message) {}
+    public function __construct(public string $pointer, public string $message)
+    {
+    }
 }

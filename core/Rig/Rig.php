@@ -45,6 +45,9 @@ final readonly class Rig
     /** @var non-empty-array<string, Situation> */
     public array $situations;
 
+    /** @var array<string, string> the unit with the operating system, by place */
+    private array $hosts;
+
     public string $name;
 
     public string $summary;
@@ -71,6 +74,13 @@ final readonly class Rig
         $situations = self::byId($parts->situations);
         assert($situations !== []);
         $this->situations = $situations;
+        $hosts = [];
+        foreach ($this->units as $unit) {
+            if ($this->modelOf($unit)->family->isHost()) {
+                $hosts[$unit->place] = $unit->id;
+            }
+        }
+        $this->hosts = $hosts;
         $picks = [];
         foreach ($parts->picks as $pick) {
             $picks[(string) $pick->at] = $pick;
@@ -101,13 +111,7 @@ final readonly class Rig
     /** The unit whose system lists a place's devices, if the place has one. */
     public function hostOf(string $place): ?Unit
     {
-        foreach ($this->units as $unit) {
-            if ($unit->place === $place && $this->modelOf($unit)->family->isHost()) {
-                return $unit;
-            }
-        }
-
-        return null;
+        return isset($this->hosts[$place]) ? $this->units[$this->hosts[$place]] : null;
     }
 
     /** The base situation, or the one asked for. */

@@ -36,5 +36,6 @@ final readonly class RigParts
         public array $listeners = [],
         public array $wishes = [],
         public array $situations = [],
-    ) {}
+    ) {
+    }
 }

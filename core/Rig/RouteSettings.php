@@ -14,7 +14,8 @@ final readonly class RouteSettings
         public ?bool $on = null,
         public ?Decibels $db = null,
         public ?Tap $tap = null,
-    ) {}
+    ) {
+    }
 
     /** The later settings on top of these. */
     public function under(self $later): self

@@ -7,6 +7,8 @@ namespace HiddenWire\Core\Rig;
 /** A named state of the whole rig: what differs from the base state. The first situation of a rig is its base. */
 final readonly class Situation
 {
-    /** @param  list<Change>  $changes */
-    public function __construct(public string $id, public string $name, public array $changes = []) {}
+    /** @param  array<int, Change>  $changes */
+    public function __construct(public string $id, public string $name, public array $changes = [])
+    {
+    }
 }

@@ -7,7 +7,9 @@ namespace HiddenWire\Core\Rig;
 /** `unit/socket` */
 final readonly class SocketRef implements \Stringable
 {
-    public function __construct(public string $unit, public string $socket) {}
+    public function __construct(public string $unit, public string $socket)
+    {
+    }
 
     public function __toString(): string
     {

@@ -7,6 +7,8 @@ namespace HiddenWire\Core\Rig;
 /** A sound that exists: a voice, a game, music, alerts, a caller, a console. */
 final readonly class Source
 {
-    /** @param  list<Origin>  $origins  empty while no unit gives it yet */
-    public function __construct(public string $id, public string $name, public SourceKind $kind, public array $origins = []) {}
+    /** @param  array<int, Origin>  $origins  empty while no unit gives it yet */
+    public function __construct(public string $id, public string $name, public SourceKind $kind, public array $origins = [])
+    {
+    }
 }

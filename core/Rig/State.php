@@ -60,22 +60,22 @@ final readonly class State
 
     public function gain(string $unit, Point $point): Decibels
     {
-        return $this->set($unit, $point)?->gain ?? $point->gain?->db ?? Decibels::zero();
+        return $this->set($unit, $point)->gain ?? $point->gain->db ?? Decibels::zero();
     }
 
     public function fader(string $unit, Point $point): Decibels
     {
-        return $this->set($unit, $point)?->fader ?? $point->fader?->db ?? Decibels::zero();
+        return $this->set($unit, $point)->fader ?? $point->fader->db ?? Decibels::zero();
     }
 
     public function isMuted(string $unit, Point $point): bool
     {
-        return $this->set($unit, $point)?->mute ?? $point->mute ?? false;
+        return $this->set($unit, $point)->mute ?? $point->mute ?? false;
     }
 
     public function isMono(string $unit, Point $point): bool
     {
-        return $this->set($unit, $point)?->mono ?? $point->mono ?? false;
+        return $this->set($unit, $point)->mono ?? $point->mono ?? false;
     }
 
     /** The route as it stands: on or off, its gain, where it is tapped. */

@@ -26,5 +26,6 @@ final readonly class Unit
         public bool $atLogin = false,
         public array $points = [],
         public array $routes = [],
-    ) {}
+    ) {
+    }
 }

@@ -15,5 +15,6 @@ final readonly class Wish
         public bool $ownLevel = false,
         public bool $alone = false,
         public array $situations = [],
-    ) {}
+    ) {
+    }
 }

@@ -27,7 +27,8 @@ final readonly class Arrival
         public int $earChannels,
         public bool $isBleed,
         public array $loops,
-    ) {}
+    ) {
+    }
 
     /** Where in the ear it arrives: mono, left, right, both, or channel numbers where the ear has more than two. */
     public function channels(): string

@@ -118,7 +118,7 @@ final class BreakFinder
         foreach ($this->leaving[$node] ?? [] as $id) {
             [$link, $change, $price] = $this->steps[$id];
             foreach ($link->map as [$a, $b]) {
-                if ($this->graph->first[$node] + $a === $channel) {
+                if ($channel === $this->graph->first[$node] + $a) {
                     yield [$this->graph->first[$link->to] + $b, $link, $change, $price];
                 }
             }

@@ -23,7 +23,9 @@ final readonly class Doubling
     /** Below this the first notch lies above 5 kHz and the copies, for all that matters in a voice, add. */
     public const ADDS_MS = 0.1;
 
-    public function __construct(public Arrival $first, public Arrival $second, public Decibels $difference, public Milliseconds $apart) {}
+    public function __construct(public Arrival $first, public Arrival $second, public Decibels $difference, public Milliseconds $apart)
+    {
+    }
 
     /** How far below the strongest a further arrival counts, by how late it is, in dB. */
     public static function countsWithin(Milliseconds $apart): float

@@ -239,13 +239,9 @@ final class GraphBuilder
 
     private function pick(Unit $program, Point $point, Direction $direction): void
     {
-        $host = $this->rig->hostOf($program->place);
         $pick = $this->state->pick($program->id, $point->id);
-        if ($host === null || $pick === null) {
-            return;
-        }
-        $device = $this->devices->resolve($host->id, $pick, $pick->tap ?? $direction);
-        if ($device === null) {
+        $device = $this->graph->picked($program, $point);
+        if ($pick === null || $device === null) {
             return;
         }
         $node = $this->graph->deviceNode($device);

@@ -23,7 +23,8 @@ final readonly class HeardPair
         public array $arrivals,
         public bool $isCapped,
         public ?Doubling $doubling,
-    ) {}
+    ) {
+    }
 
     /** Where the source is in this listener's ears, all arrivals together. */
     public function channels(): string

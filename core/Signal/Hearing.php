@@ -6,6 +6,8 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
@@ -31,24 +33,29 @@ final class Hearing
         }
         $rig = $graph->rig;
         $wishes = $this->wishes();
-        $towards = [];
+        /** @var array<string, list<array{PointRef, array<int, true>}>> $ears by listener: each ear with the channels from which it is reached */
+        $ears = [];
         foreach ($rig->listeners as $listener) {
-            foreach ($listener->at as $ear) {
-                $towards[(string) $ear] ??= $graph->reach($graph->channelsOf($graph->exit($ear)), backward: true);
-            }
+            $ears[$listener->id] = array_map(fn (PointRef $ear) => [$ear, $graph->reach($graph->channelsOf($graph->exit($ear)), backward: true)], $listener->at);
         }
         foreach ($rig->sources as $source) {
+            $starts = array_map(fn (Origin $origin) => $graph->channelsOf($graph->entry($origin->at)), $source->origins);
+            $wanted = $wishes[$source->id] ?? [];
             foreach ($rig->listeners as $listener) {
-                $walker = new WayWalker($graph, $loopOf, $this->loops);
-                foreach ($source->origins as $origin) {
-                    $starts = array_fill_keys($graph->channelsOf($graph->entry($origin->at)), true);
-                    foreach ($listener->at as $ear) {
-                        if (array_intersect_key($starts, $towards[(string) $ear]) !== []) {
-                            $walker->walk($origin, $ear, $towards[(string) $ear]);
+                $walker = null;
+                foreach ($starts as $o => $channels) {
+                    foreach ($ears[$listener->id] as [$ear, $leads]) {
+                        foreach ($channels as $channel) {
+                            if (isset($leads[$channel])) {
+                                $walker ??= new WayWalker($graph, $loopOf, $this->loops);
+                                $walker->walk($source->origins[$o], $ear, $leads);
+
+                                break;
+                            }
                         }
                     }
                 }
-                $this->pairs[$source->id][$listener->id] = $this->judge($source, $listener, $wishes[$source->id][$listener->id] ?? null, $walker);
+                $this->pairs[$source->id][$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $walker);
             }
         }
     }
@@ -98,16 +105,20 @@ final class Hearing
         return $wishes;
     }
 
-    private function judge(Source $source, Listener $listener, ?Wish $wish, WayWalker $walker): HeardPair
+    private function judge(Source $source, Listener $listener, ?Wish $wish, ?WayWalker $walker): HeardPair
     {
-        $arrivals = $walker->arrivals();
-        $doubling = $this->doubling($arrivals);
-        $verdict = match (true) {
-            $arrivals === [] => match ($wish?->want) {
+        $arrivals = $walker?->arrivals() ?? [];
+        if ($arrivals === []) {
+            $verdict = match ($wish?->want) {
                 null => Verdict::Silent,
                 Want::Must => Verdict::Missing,
                 default => Verdict::Ok,
-            },
+            };
+
+            return new HeardPair($source, $listener, $wish, $verdict, [], $walker !== null && $walker->isCapped, null);
+        }
+        $doubling = $this->doubling($arrivals);
+        $verdict = match (true) {
             $wish === null => Verdict::Unwished,
             $wish->want === Want::MustNot => Verdict::Leak,
             $this->passesLoop($arrivals) => Verdict::Loop,
@@ -116,7 +127,7 @@ final class Hearing
             default => Verdict::Ok,
         };
 
-        return new HeardPair($source, $listener, $wish, $verdict, $arrivals, $walker->isCapped, $doubling);
+        return new HeardPair($source, $listener, $wish, $verdict, $arrivals, $walker !== null && $walker->isCapped, $doubling);
     }
 
     /** @param  list<Arrival>  $arrivals */

@@ -22,5 +22,6 @@ final readonly class Hop
         public Decibels $level,
         public Milliseconds $time,
         public ?string $pick = null,
-    ) {}
+    ) {
+    }
 }

@@ -8,5 +8,7 @@ namespace HiddenWire\Core\Signal;
 final readonly class JoiningChange
 {
     /** @param  string  $ref  the element to change: a route, a point, a pick; for a cable `unit/socket>unit/socket` */
-    public function __construct(public BlockKind $block, public string $ref, public string $text) {}
+    public function __construct(public BlockKind $block, public string $ref, public string $text)
+    {
+    }
 }

@@ -32,5 +32,6 @@ final readonly class Link
         public Realm $realm,
         public ?BlockKind $block = null,
         public ?string $pick = null,
-    ) {}
+    ) {
+    }
 }

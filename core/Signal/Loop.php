@@ -17,7 +17,9 @@ final readonly class Loop
      * @param  non-empty-list<Hop>  $hops
      * @param  array<int, true>  $channels  the graph's channels that are part of it
      */
-    public function __construct(public array $hops, public Decibels $gain, public Milliseconds $delay, public array $channels) {}
+    public function __construct(public array $hops, public Decibels $gain, public Milliseconds $delay, public array $channels)
+    {
+    }
 
     public function howls(): bool
     {

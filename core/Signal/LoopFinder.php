@@ -10,7 +10,9 @@ final class LoopFinder
     /** Steps spent on looking for the strongest way round one loop; beyond it the strongest found so far is shown. */
     private const STEPS = 20000;
 
-    public function __construct(private readonly SignalGraph $graph) {}
+    public function __construct(private readonly SignalGraph $graph)
+    {
+    }
 
     /** @return list<Loop> */
     public function loops(): array
@@ -21,6 +23,7 @@ final class LoopFinder
         $onStack = [];
         $stack = [];
         $counter = 0;
+        /** @var list<array<int, true>> $loops */
         $loops = [];
         foreach (array_keys($after) as $root) {
             if (isset($index[$root])) {
@@ -53,9 +56,10 @@ final class LoopFinder
                     $low[$parent] = min($low[$parent], $low[$channel]);
                 }
                 if ($low[$channel] === $index[$channel]) {
+                    /** @var array<int, true> $part */
                     $part = [];
                     do {
-                        $member = array_pop($stack);
+                        $member = (int) array_pop($stack);
                         unset($onStack[$member]);
                         $part[$member] = true;
                     } while ($member !== $channel);
@@ -66,7 +70,7 @@ final class LoopFinder
             }
         }
 
-        return array_values(array_filter(array_map($this->strongestWayRound(...), $loops)));
+        return array_values(array_filter(array_map(fn (array $part): ?Loop => $this->strongestWayRound($part), $loops)));
     }
 
     /** @param  array<int, true>  $part */
@@ -86,7 +90,7 @@ final class LoopFinder
                 $link = $this->graph->links[$id];
                 foreach ($link->map as [$a, $b, $factor]) {
                     $to = $this->graph->first[$link->to] + $b;
-                    if ($this->graph->first[$node] + $a === $channel && isset($part[$to])) {
+                    if ($channel === $this->graph->first[$node] + $a && isset($part[$to])) {
                         $edges[$channel][] = [$to, $id, $link->gainDb + 20 * log10(abs($factor))];
                     }
                 }
@@ -112,7 +116,7 @@ final class LoopFinder
                     continue;
                 }
                 $calls[$top][1]++;
-                [$to, , ] = $edge;
+                [$to] = $edge;
                 if ($to === $start) {
                     $round = [...$path, $edge];
                     $gain = array_sum(array_column($round, 2));

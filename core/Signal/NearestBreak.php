@@ -12,5 +12,7 @@ final readonly class NearestBreak
      * @param  list<string>  $waiting  what it would pass to the listener behind the last gap
      * @param  non-empty-list<JoiningChange>  $changes  in the order of the way
      */
-    public function __construct(public array $live, public array $waiting, public array $changes) {}
+    public function __construct(public array $live, public array $waiting, public array $changes)
+    {
+    }
 }

@@ -6,9 +6,11 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\Unit;
 
 /**
  * A rig in one situation as a directed graph. A node is a stage of a point (as it enters, after gain and mute, after the fader) or a device on a computer; each node
@@ -45,7 +47,9 @@ final class SignalGraph
     /** @var array<int, list<int>>|null */
     private ?array $before = null;
 
-    public function __construct(public readonly Rig $rig, public readonly State $state, public readonly DeviceLists $devices) {}
+    public function __construct(public readonly Rig $rig, public readonly State $state, public readonly DeviceLists $devices)
+    {
+    }
 
     public function addNode(int $width): int
     {
@@ -80,6 +84,16 @@ final class SignalGraph
     public function deviceNode(Device $device): int
     {
         return $this->deviceNodes[$device->computer.' '.$device->ref];
+    }
+
+    /** The device that a program's in or out comes to now; null where nothing is picked, or the pick leads nowhere. */
+    public function picked(Unit $program, Point $point): ?Device
+    {
+        $host = $this->rig->hostOf($program->place);
+        $pick = $this->state->pick($program->id, $point->id);
+
+        return $point->picks === null || $pick === null || $host === null ? null
+            : $this->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks);
     }
 
     /** The node where a signal enters a point. */
@@ -121,17 +135,13 @@ final class SignalGraph
     /** @return array<int, list<int>> channel numbers by the channel that feeds them */
     public function channelsAfter(): array
     {
-        $this->after ?? $this->joinChannels();
-
-        return $this->after ?? [];
+        return $this->after ??= $this->joined(0, 1);
     }
 
     /** @return array<int, list<int>> channel numbers by the channel that they feed */
     public function channelsBefore(): array
     {
-        $this->before ?? $this->joinChannels();
-
-        return $this->before ?? [];
+        return $this->before ??= $this->joined(1, 0);
     }
 
     /** @return list<int> */
@@ -140,20 +150,26 @@ final class SignalGraph
         return range($this->first[$node], $this->first[$node] + $this->width[$node] - 1);
     }
 
-    private function joinChannels(): void
+    /**
+     * The channels that links join, by the channel at one end.
+     *
+     * @param  0|1  $by  the end to list by: 0 where a link leaves, 1 where it comes to
+     * @param  0|1  $other
+     * @return array<int, list<int>>
+     */
+    private function joined(int $by, int $other): array
     {
-        $this->after = [];
-        $this->before = [];
+        $joined = [];
         foreach ($this->leaving as $ids) {
             foreach ($ids as $id) {
                 $link = $this->links[$id];
-                foreach ($link->map as [$a, $b]) {
-                    $from = $this->first[$link->from] + $a;
-                    $to = $this->first[$link->to] + $b;
-                    $this->after[$from][] = $to;
-                    $this->before[$to][] = $from;
+                $first = [$this->first[$link->from], $this->first[$link->to]];
+                foreach ($link->map as $triple) {
+                    $joined[$first[$by] + $triple[$by]][] = $first[$other] + $triple[$other];
                 }
             }
         }
+
+        return $joined;
     }
 }

@@ -53,7 +53,9 @@ final class WayWalker
      * @param  array<int, int>  $loopOf  number of the loop by channel
      * @param  list<Loop>  $loops
      */
-    public function __construct(private readonly SignalGraph $graph, private readonly array $loopOf, private readonly array $loops) {}
+    public function __construct(private readonly SignalGraph $graph, private readonly array $loopOf, private readonly array $loops)
+    {
+    }
 
     /**
      * Adds the ways of one origin to one ear.

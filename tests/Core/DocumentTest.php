@@ -37,7 +37,11 @@ it('points at each offence', function (callable $change, array $pointers) {
 })->with([
     'unknown key at the top' => [fn ($d) => $d + ['colour' => 'red'], ['/colour']],
     'unknown key inside' => [fn ($d) => array_replace_recursive($d, ['units' => [['weight' => 3]]]), ['/units/0/weight']],
-    'missing name' => [function ($d) { unset($d['name']); return $d; }, ['/name']],
+    'missing name' => [function ($d) {
+        unset($d['name']);
+
+        return $d;
+    }, ['/name']],
     'wrong type' => [fn ($d) => array_replace_recursive($d, ['cables' => [['length_m' => 'long']]]), ['/cables/0/length_m']],
     'a place of no kind' => [fn ($d) => array_replace_recursive($d, ['places' => [['kind' => 'garage']]]), ['/places/0/kind']],
     'an id with capitals' => [fn ($d) => array_replace_recursive($d, ['sources' => [['id' => 'Voice']]]), ['/sources/0/id', '/wishes/0/source']],

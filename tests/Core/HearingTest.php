@@ -238,6 +238,10 @@ it('joins lanes by kind and order, and as a cable says where it says so', functi
     $draft = Draft::rig()->unit('amp', 'headset-amplifier')->unit('head', 'trrs-headset')->place('room')->unit('pc', 'laptop', 'room')->unit('rec', 'clip-recorder', 'room')->unit('music', 'music-player', 'room')
         ->cable('usb', 'amp/usb', 'pc/usb-1')->pick('rec/in-1', ['device' => 'amp/usb/rec'])->pick('music/sound', ['device' => 'amp/usb/play'])->source('voice', 'head/capsule')->source('music', 'music/sound')->listener('clip', 'rec/track-1')->listener('ears', 'head/ear');
     expect($draft->cable('captive', 'head/plug', 'amp/headset')->pair('voice', 'clip')->arrivals)->toHaveCount(1)->and($draft->pair('music', 'ears')->arrivals)->toHaveCount(1);
-    $draft->with(function (array $d) { $d['cables'][1]['lanes'] = [['mic', 'mic']]; return $d; });
+    $draft->with(function (array $d) {
+        $d['cables'][1]['lanes'] = [['mic', 'mic']];
+
+        return $d;
+    });
     expect($draft->pair('voice', 'clip')->arrivals)->toHaveCount(1)->and($draft->pair('music', 'ears')->arrivals)->toBe([]);
 });

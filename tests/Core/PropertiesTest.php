@@ -116,7 +116,11 @@ it('does not care in which order a document lists its units, cables and picks', 
 it('shifts every arrival by what a source\'s level is shifted', function () {
     $this->limitTo(80)->forAll(randomRoutes(), new ChooseGenerator(1, 6))->then(function (array $routes, int $down) {
         $normal = tangle($routes);
-        $lower = tangle($routes)->with(function (array $d) use ($down) { $d['sources'][0]['origins'][0]['db'] = -$down; return $d; });
+        $lower = tangle($routes)->with(function (array $d) use ($down) {
+            $d['sources'][0]['origins'][0]['db'] = -$down;
+
+            return $d;
+        });
         foreach (['x', 'y'] as $listener) {
             $levels = fn (Draft $draft) => array_map(fn ($arrival) => $arrival->gain->value(), $draft->pair('a', $listener)->arrivals);
             $expected = array_values(array_filter(array_map(fn ($level) => round($level - $down, 2), $levels($normal)), fn ($level) => $level >= -60));

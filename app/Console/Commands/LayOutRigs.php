@@ -27,6 +27,7 @@ final class LayOutRigs extends Command
         foreach ($rigs as $rig) {
             $content = RigFromRows::rig($rig);
             $graph = (new GraphBuilder($content))->build($content->situation() ?? throw new \LogicException('A rig has a base situation.'));
+            /** @var array<string, MapGraph> $maps */
             $maps = [];
             foreach (MapDepth::cases() as $depth) {
                 $map = new MapGraph($graph, $depth);

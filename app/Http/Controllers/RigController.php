@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ImportRig;
 use App\Models\Rig;
 use App\Models\User;
-use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
 use App\ViewModels\RigCard;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -56,9 +56,9 @@ final class RigController
     public function document(Rig $rig): StreamedResponse
     {
         Gate::authorize('view', $rig);
-        $document = (new DocumentWriter)->write(RigFromRows::rig($rig));
+        $document = (new DocumentWriter)->write(StoredRig::load($rig));
 
-        return response()->streamDownload(fn () => print ($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
+        return response()->streamDownload(fn () => print($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
     }
 
     public function destroy(Rig $rig): RedirectResponse

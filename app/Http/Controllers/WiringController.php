@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Rig;
 use App\Rigs\Geometry;
-use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
@@ -39,7 +39,7 @@ final class WiringController
     {
         Gate::authorize('view', $rig);
         $depth = MapDepth::tryFrom($request->string('depth')->toString());
-        $content = RigFromRows::rig($rig);
+        $content = StoredRig::load($rig);
         $situation = $content->situation($request->string('situation')->toString()) ?? $content->situation();
         if ($depth === null || $situation === null) {
             return response()->json(['message' => 'There is no such depth.'], 422);

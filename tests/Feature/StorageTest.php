@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\Content\Cable;
+use App\Models\Content\Unit;
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\RigFromRows;
+use App\Rigs\RigRows;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\InvalidDocument;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+it('keeps in rows exactly what the document holds', function (string $file) {
+    $text = (string) file_get_contents($file);
+    $rig = app(ImportRig::class)(User::factory()->create(), $text);
+    expect((new DocumentWriter)->write(RigFromRows::rig($rig)))->toBe($text);
+})->with(fn () => shippedRigs());
+
+it('makes a first revision with the whole document, who and what', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'), 'Imported from slot.json');
+    $revision = $rig->revisions()->sole();
+    expect($revision->number)->toBe(1)->and($revision->user_id)->toBe($user->id)->and($revision->what)->toBe('Imported from slot.json')->and($revision->document)->toBe(shipped('rigs/penny-slot.json'));
+});
+
+it('stores nothing of a document that it refuses', function () {
+    $user = User::factory()->create();
+    expect(fn () => app(ImportRig::class)($user, str_replace('"headset/usb"', '"headset/usx"', shipped('rigs/penny-slot.json'))))->toThrow(InvalidDocument::class);
+    expect(Rig::query()->count())->toBe(0)->and(Unit::query()->count())->toBe(0);
+});
+
+it('keeps two rigs with the same ids apart', function () {
+    $user = User::factory()->create();
+    $one = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    $two = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    $one->delete();
+    expect((new DocumentWriter)->write(RigFromRows::rig($two)))->toBe(shipped('rigs/penny-slot.json'));
+});
+
+it('deletes a rig with all that belongs to it', function () {
+    app(ImportRig::class)(User::factory()->create(), shipped('rigs/night-relay.json'))->delete();
+    foreach (RigRows::TABLES as $table) {
+        expect($table::query()->count())->toBe(0);
+    }
+});
+
+it('lets the database itself refuse what no rig can be', function (string $table, array $where, array $change) {
+    app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
+    expect(DB::table($table)->where($where)->count())->toBe(1);
+    expect(fn () => DB::table($table)->where($where)->update($change))->toThrow(QueryException::class);
+})->with([
+    'a cable into a socket that the model does not have' => ['cables', ['key' => 'w-01'], ['from_socket' => 'none']],
+    'a cable from no unit' => ['cables', ['key' => 'w-01'], ['from_unit' => 'ghost']],
+    'two cables of one id' => ['cables', ['key' => 'w-01'], ['key' => 'w-02']],
+    'a unit in no place' => ['units', ['key' => 'pc'], ['place' => 'attic']],
+    'a unit of no model' => ['units', ['key' => 'pc'], ['model' => 'none']],
+    'a pick at no point' => ['picks', ['unit' => 'tunes'], ['point' => 'none']],
+    'two picks at one point' => ['picks', ['unit' => 'cast', 'point' => 'source-1'], ['point' => 'source-2']],
+    'a lane to no point' => ['model_lanes', ['model' => 'console', 'socket' => 'hdmi'], ['point' => 'none']],
+    'a route from no point' => ['model_routes', ['model' => 'capture-stick'], ['from' => 'none']],
+    'an origin at no point' => ['source_origins', ['source' => 'voice'], ['point' => 'none']],
+    'a wish for no source' => ['wishes', ['source' => 'voice', 'listener' => 'player'], ['source' => 'none']],
+    'a device of a unit that is not there' => ['device_settings', ['device' => 'headset/usb/play'], ['device_unit' => 'ghost']],
+]);
+
+it('changes a cable\'s rows with the document', function () {
+    $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
+    $changed = RigFromRows::rig($rig);
+    RigRows::store($rig->id, $changed);
+    expect(Cable::query()->where('rig_id', $rig->id)->count())->toBe(count($changed->cables));
+});
