@@ -78,15 +78,19 @@ final readonly class RigPage
     public function url(array $changes = [], ?string $view = null): string
     {
         $choices = [
-            'situation' => $this->situation->id === array_key_first($this->rig->situations) ? null : $this->situation->id,
-            'depth' => $this->depth === MapDepth::Cables ? null : $this->depth->value,
+            'situation' => $this->situation->id,
+            'depth' => $this->depth->value,
             'pens' => $this->pens === [] ? null : implode(',', $this->pens),
             'pair' => $this->pair === null ? null : $this->pair->source->id.':'.$this->pair->listener->id,
             'focus' => $this->focus ? '1' : null,
             'select' => $this->selectedUnit !== null ? "unit:{$this->selectedUnit}" : ($this->selectedCable !== null ? "cable:{$this->selectedCable}" : null),
         ];
 
-        return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...array_filter([...$choices, ...$changes], fn (?string $value) => $value !== null && $value !== '')]);
+        // What an address does not say is the usual: one state, one address.
+        $usual = ['situation' => array_key_first($this->rig->situations), 'depth' => MapDepth::Cables->value];
+        $said = array_filter([...$choices, ...$changes], fn (?string $value, string $key) => $value !== null && $value !== '' && $value !== ($usual[$key] ?? null), ARRAY_FILTER_USE_BOTH);
+
+        return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...$said]);
     }
 
     /** The address with a pen taken up or put down. */

@@ -14,16 +14,16 @@ use HiddenWire\Core\Quantity\Decibels;
  */
 final readonly class State
 {
-    /** @var array<string, PointSettings> by `unit/point` */
+    /** @var array<string, array<string, PointSettings>> by unit, by point */
     private array $points;
 
-    /** @var array<string, RouteSettings> by `unit/from>to` */
+    /** @var array<string, array<string, RouteSettings>> by unit, by route key */
     private array $routes;
 
     /** @var array<string, Pick> by `unit/point` */
     private array $picks;
 
-    /** @var array<string, string> the key of the route that a setting switched on, by `unit group` */
+    /** @var array<string, array<string, string>> the key of the route that a setting switched on, by unit, by group */
     private array $selected;
 
     public function __construct(public Rig $rig, public Situation $situation)
@@ -32,23 +32,21 @@ final readonly class State
         $routes = [];
         $selected = [];
         foreach ($rig->units as $unit) {
-            foreach ($unit->points as $id => $settings) {
-                $points["{$unit->id}/{$id}"] = $settings;
-            }
+            $points[$unit->id] = $unit->points;
+            $routes[$unit->id] = $unit->routes;
             foreach ($unit->routes as $key => $settings) {
-                $routes["{$unit->id}/{$key}"] = $settings;
                 $this->select($selected, $unit->id, (string) $key, $settings);
             }
         }
         $picks = $rig->picks;
         foreach ($situation->changes as $change) {
-            $at = (string) $change->at;
+            $unit = $change->at->unit;
             if ($change->set instanceof Pick) {
-                $picks[$at] = $change->set;
-            } elseif ($change->set instanceof PointSettings) {
-                $points[$at] = ($points[$at] ?? new PointSettings)->under($change->set);
-            } elseif ($change->at instanceof RouteRef) {
-                $routes[$at] = ($routes[$at] ?? new RouteSettings)->under($change->set);
+                $picks[(string) $change->at] = $change->set;
+            } elseif ($change->set instanceof PointSettings && $change->at instanceof PointRef) {
+                $points[$unit][$change->at->point] = ($points[$unit][$change->at->point] ?? new PointSettings)->under($change->set);
+            } elseif ($change->set instanceof RouteSettings && $change->at instanceof RouteRef) {
+                $routes[$unit][$change->at->key] = ($routes[$unit][$change->at->key] ?? new RouteSettings)->under($change->set);
                 $this->select($selected, $change->at->unit, $change->at->key, $change->set);
             }
         }
@@ -81,10 +79,13 @@ final readonly class State
     /** The route as it stands: on or off, its gain, where it is tapped. */
     public function route(string $unit, Route $route): Route
     {
-        $set = $this->routes["{$unit}/{$route->key()}"] ?? null;
+        if ($this->routes[$unit] === []) {
+            return $route;
+        }
+        $set = $this->routes[$unit][$route->key()] ?? null;
         $on = $set->on ?? $route->on;
         if ($route->group !== null) {
-            $selected = $this->selected["{$unit} {$route->group}"] ?? null;
+            $selected = $this->selected[$unit][$route->group] ?? null;
             $on = $selected === null ? $on : $selected === $route->key();
         }
         if ($set === null && $on === $route->on) {
@@ -101,18 +102,18 @@ final readonly class State
 
     private function set(string $unit, Point $point): ?PointSettings
     {
-        return $this->points["{$unit}/{$point->id}"] ?? null;
+        return $this->points[$unit][$point->id] ?? null;
     }
 
-    /** @param  array<string, string>  $selected */
+    /** @param  array<string, array<string, string>>  $selected */
     private function select(array &$selected, string $unit, string $key, RouteSettings $settings): void
     {
         $group = $this->rig->modelOf($unit)->routes[$key]->group;
         if ($group !== null && $settings->on === true) {
-            $selected["{$unit} {$group}"] = $key;
-        } elseif ($group !== null && $settings->on === false && ($selected["{$unit} {$group}"] ?? null) === $key) {
+            $selected[$unit][$group] = $key;
+        } elseif ($group !== null && $settings->on === false && ($selected[$unit][$group] ?? null) === $key) {
             // Switched off by hand: nothing of the group is selected now.
-            $selected["{$unit} {$group}"] = '';
+            $selected[$unit][$group] = '';
         }
     }
 }

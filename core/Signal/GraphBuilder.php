@@ -44,6 +44,9 @@ final class GraphBuilder
     /** @var array<string, int> the tap node after gain and mute, by `unit/point` */
     private array $preFader = [];
 
+    /** @var array<string, list<array{int, int, float}>> */
+    private array $triples = [];
+
     private readonly Wiring $wiring;
 
     private readonly DeviceLists $devices;
@@ -66,11 +69,12 @@ final class GraphBuilder
         $this->preFader = [];
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
+            $realm = $this->realmInside($model);
             foreach ($model->points as $point) {
-                $this->point($unit, $point, $model);
+                $this->point($unit, $point, $realm);
             }
-            foreach ($model->routes as $route) {
-                $this->route($unit, $model, $this->state->route($unit->id, $route));
+            foreach ($model->routes as $key => $route) {
+                $this->route($unit, $model, $key, $this->state->route($unit->id, $route), $realm);
             }
         }
         foreach ($this->rig->cables as $cable) {
@@ -92,11 +96,21 @@ final class GraphBuilder
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
             $this->graph->addLink(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
-                ChannelMap::usual($from->channels, $to->channels)->between($from->channels, $to->channels), $path->db->value(), self::AIR_MS, HopKind::Air,
+                $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels), $path->db->value(), self::AIR_MS, HopKind::Air,
                 "{$path->from}>{$path->to}", $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
         }
 
         return $this->graph;
+    }
+
+    /**
+     * A map's triples; the same few are asked for again and again.
+     *
+     * @return list<array{int, int, float}>
+     */
+    private function triples(ChannelMap $map, int $from, int $to): array
+    {
+        return is_array($map->form) ? $map->between($from, $to) : $this->triples["{$map->form} {$from} {$to}"] ??= $map->between($from, $to);
     }
 
     private function realmInside(EquipmentModel $model): Realm
@@ -104,15 +118,14 @@ final class GraphBuilder
         return $model->isProgram() || $model->family->isHost() ? Realm::Computer : ($model->family->isRemote() ? Realm::Network : Realm::Analog);
     }
 
-    private function point(Unit $unit, Point $point, EquipmentModel $model): void
+    private function point(Unit $unit, Point $point, Realm $realm): void
     {
         $at = new PointRef($unit->id, $point->id);
-        $realm = $this->realmInside($model);
         $entry = $node = $this->graph->addNode($point->channels);
         if ($point->gain !== null || $point->mute !== null || $point->mono !== null) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
-            $this->graph->addLink(new Link($node, $next, ChannelMap::named($map)->between($point->channels, $point->channels),
+            $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
                 $this->state->gain($unit->id, $point)->value(), 0, HopKind::Gain, (string) $at, $point->label, $realm,
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
@@ -121,14 +134,14 @@ final class GraphBuilder
         if ($point->fader !== null) {
             $fader = $this->state->fader($unit->id, $point);
             $next = $this->graph->addNode($point->channels);
-            $this->graph->addLink(new Link($node, $next, ChannelMap::named('straight')->between($point->channels, $point->channels),
+            $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels),
                 $fader->value(), 0, HopKind::Fader, (string) $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
             $node = $next;
         }
         $this->graph->addPoint($at, $entry, $node);
     }
 
-    private function route(Unit $unit, EquipmentModel $model, Route $route): void
+    private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
     {
         $from = $model->points[$route->from];
         $to = $model->points[$route->to];
@@ -139,8 +152,8 @@ final class GraphBuilder
             Tap::PostFader => $this->graph->exit($at),
         };
         $map = $route->map ?? ChannelMap::usual($from->channels, $to->channels);
-        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $map->between($from->channels, $to->channels), $route->db->value(),
-            $route->delay?->value() ?? 0, HopKind::Route, "{$unit->id}/{$route->key()}", "{$from->label} → {$to->label}", $this->realmInside($model),
+        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $this->triples($map, $from->channels, $to->channels), $route->db->value(),
+            $route->delay?->value() ?? 0, HopKind::Route, "{$unit->id}/{$key}", "{$from->label} → {$to->label}", $realm,
             $route->on ? null : BlockKind::Off));
     }
 

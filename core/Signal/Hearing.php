@@ -41,6 +41,7 @@ final class Hearing
         foreach ($rig->sources as $source) {
             $starts = array_map(fn (Origin $origin) => $graph->channelsOf($graph->entry($origin->at)), $source->origins);
             $wanted = $wishes[$source->id] ?? [];
+            $row = [];
             foreach ($rig->listeners as $listener) {
                 $walker = null;
                 foreach ($starts as $o => $channels) {
@@ -55,8 +56,9 @@ final class Hearing
                         }
                     }
                 }
-                $this->pairs[$source->id][$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $walker);
+                $row[$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $walker);
             }
+            $this->pairs[$source->id] = $row;
         }
     }
 
@@ -107,17 +109,12 @@ final class Hearing
 
     private function judge(Source $source, Listener $listener, ?Wish $wish, ?WayWalker $walker): HeardPair
     {
-        $arrivals = $walker?->arrivals() ?? [];
-        if ($arrivals === []) {
-            $verdict = match ($wish?->want) {
-                null => Verdict::Silent,
-                Want::Must => Verdict::Missing,
-                default => Verdict::Ok,
-            };
-
-            return new HeardPair($source, $listener, $wish, $verdict, [], $walker !== null && $walker->isCapped, null);
+        $arrivals = $walker === null ? [] : $walker->arrivals();
+        if ($walker === null || $arrivals === []) {
+            return new HeardPair($source, $listener, $wish, $wish === null ? Verdict::Silent : ($wish->want === Want::Must ? Verdict::Missing : Verdict::Ok), [],
+                $walker !== null && $walker->isCapped, null);
         }
-        $doubling = $this->doubling($arrivals);
+        $doubling = count($arrivals) > 1 ? $this->doubling($arrivals) : null;
         $verdict = match (true) {
             $wish === null => Verdict::Unwished,
             $wish->want === Want::MustNot => Verdict::Leak,
@@ -127,7 +124,7 @@ final class Hearing
             default => Verdict::Ok,
         };
 
-        return new HeardPair($source, $listener, $wish, $verdict, $arrivals, $walker !== null && $walker->isCapped, $doubling);
+        return new HeardPair($source, $listener, $wish, $verdict, $arrivals, $walker->isCapped, $doubling);
     }
 
     /** @param  list<Arrival>  $arrivals */

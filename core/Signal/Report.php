@@ -23,7 +23,7 @@ final class Report
                 'listener' => $pair->listener->id,
                 'wish' => $pair->wish?->want->value,
                 'verdict' => $pair->verdict->value,
-                'arrivals' => array_map($this->arrival(...), $pair->arrivals),
+                'arrivals' => $pair->arrivals === [] ? [] : array_map($this->arrival(...), $pair->arrivals),
             ];
         }
 

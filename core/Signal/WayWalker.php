@@ -136,12 +136,16 @@ final class WayWalker
                     $inLoops[$this->loopOf[$channel]] = true;
                 }
             }
-            $this->passed += $entered;
+            foreach ($entered as $channel => $_) {
+                $this->passed[$channel] = true;
+            }
             if (count($inLoops) === 0 || $this->canStillLeave(array_keys($entered), $link->to)) {
                 $gain = $link->gainDb + ($most === $strongest ? 0.0 : 20 * log10($most / $strongest));
                 $this->step($link->to, $next, $most, $trail->along($link, $gain), $isAir || $link->kind === HopKind::Air, $inLoops);
             }
-            $this->passed = array_diff_key($this->passed, $entered);
+            foreach ($entered as $channel => $_) {
+                unset($this->passed[$channel]);
+            }
         }
     }
 

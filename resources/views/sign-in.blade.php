@@ -1,5 +1,6 @@
 <x-page title="Sign in" class="door">
     <main class="door-card">
+        <h1 class="visually-hidden">Sign in to Hidden Wire</h1>
         <x-brand />
         <p class="door-line">Who hears what, by which way, and what to change.</p>
         <form method="post" action="{{ route('login') }}" novalidate>

@@ -34,9 +34,9 @@
                                 @endphp
                                 <td class="@if ($pair->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif">
                                     <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
-                                       @if ($isChosen) aria-current="true" @endif
-                                       aria-label="{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}{{ $level === '' ? '' : ', '.$level.($pair->verdict === Verdict::OneSided ? '' : ' dB') }}. {{ $want === '' ? 'No wish' : ucfirst($want) }}.">
+                                       @if ($isChosen) aria-current="true" @endif>
                                         <x-verdict :verdict="$pair->verdict" :silent="$pair->arrivals === []" />
+                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}.</span>
                                         <span class="figures">{{ $level }}</span>
                                         <span class="want">{{ $want }}</span>
                                     </a>

@@ -1,0 +1,179 @@
+import { test, expect } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { readFileSync, writeFileSync } from 'node:fs';
+
+const signIn = async (page) => {
+    await page.goto('/sign-in');
+    await page.getByLabel('Email').fill('demo@hidden-wire.test');
+    await page.getByLabel('Password').fill('night-relay');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Rigs', exact: true })).toBeVisible();
+};
+const openDemo = async (page) => {
+    await signIn(page);
+    await page.getByRole('link', { name: 'Night relay at the pier arcade' }).click();
+    // The first visit lays the map out in a worker.
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+};
+const noViolations = async (page) => {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target).join(', ')}`)).toEqual([]);
+};
+
+test('a newcomer finds the doubled sound, follows it hop by hop, and switches the situation', async ({ page }) => {
+    await openDemo(page);
+    await expect(page.getByRole('link', { name: 'On air' })).toHaveAttribute('aria-current', 'true');
+
+    // Take a pen to a sound: its way is marked on the map.
+    await page.getByText('+ pen').click();
+    await page.getByRole('link', { name: 'Rally engine game' }).click();
+    await expect(page.locator('.pen-stroke.pen-lemon').first()).toBeAttached();
+    const marked = await page.locator('.pens-on-lines .pen-lemon').count();
+    expect(marked).toBeGreaterThan(5);
+
+    // The table says what is not as wished.
+    await page.getByRole('link', { name: /10 not as wished/ }).click();
+    await expect(page.getByRole('heading', { name: 'Not as wished: 10' })).toBeVisible();
+    await page.getByRole('link', { name: 'Rally engine at Viewers arrives twice, 120.5 ms apart: an audible echo', exact: true }).click();
+    const strip = page.getByRole('region', { name: 'Way strip' });
+    await expect(strip.locator('.way')).toHaveCount(2);
+    await expect(strip.locator('.way').nth(0)).toContainText('Picture repeater');
+    await expect(strip.locator('.way').nth(1)).toContainText('W-07');
+    await expect(strip.locator('.way').nth(1)).toContainText('Optical fader −6.0');
+
+    // On the map, only that way; a hop opens its sheet.
+    await strip.getByRole('link', { name: 'See it on the map' }).click();
+    await page.getByRole('link', { name: 'Only this way' }).click();
+    await expect(page.locator('svg.map.fades')).toBeVisible();
+    await page.getByRole('region', { name: 'Way strip' }).getByRole('link', { name: /Desk mixer/ }).click();
+    await expect(page.getByRole('complementary', { name: 'Sheet' })).toContainText('Eight-input desk');
+
+    // In the break the viewers' doubled engine is still there, the clip's is not asked for.
+    await page.getByRole('link', { name: 'Break' }).click();
+    await expect(page).toHaveURL(/situation=break/);
+    await expect(page.getByRole('region', { name: 'Way strip' })).toContainText('arrives twice');
+});
+
+test('a missing sound shows the gap and what closes it', async ({ page }) => {
+    await openDemo(page);
+    await page.getByRole('link', { name: 'Wishes' }).click();
+    await page.getByRole('link', { name: /Donation chime at Viewers: does not arrive/ }).click();
+    await expect(page.getByRole('region', { name: 'Way strip' })).toContainText('Let Chimes of Donation chimes use Chimes in');
+});
+
+test('an address brings back what was chosen', async ({ page }) => {
+    await openDemo(page);
+    const rig = new URL(page.url()).pathname.split('/')[2];
+    await page.goto(`/rigs/${rig}/wiring?situation=talk&depth=inside&pens=voice,music&select=cable:w-17`);
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    await expect(page.getByRole('link', { name: 'Off-air talk' })).toHaveAttribute('aria-current', 'true');
+    await expect(page.getByRole('link', { name: 'Inside' })).toHaveAttribute('aria-current', 'true');
+    await expect(page.locator('.pens')).toContainText('Presenter voice');
+    await expect(page.getByRole('complementary', { name: 'Sheet' })).toContainText('W-17');
+});
+
+test('everything goes by keyboard', async ({ page }) => {
+    await openDemo(page);
+    await page.keyboard.press('1');
+    await expect(page).toHaveURL(/wishes/);
+    await page.keyboard.press(']');
+    await expect(page).toHaveURL(/situation=break/);
+    await page.keyboard.press('[');
+    await expect(page).not.toHaveURL(/situation/);
+    // From cell to cell by arrows, chosen by Enter, let go by Escape.
+    await page.locator('.hearing tbody td a').first().focus();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowRight');
+    await expect(page.locator('.hearing tbody tr').nth(1).locator('td a').nth(1)).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/pair=visitor:driver-ears/);
+    await expect(page.locator('td.chosen a')).toBeFocused();
+    await page.keyboard.press('Escape');
+    await expect(page).not.toHaveURL(/pair/);
+    await page.keyboard.press('3');
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible();
+    await page.keyboard.press('d');
+    await expect(page).toHaveURL(/depth=inside/);
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    const scale = () => page.locator('svg.map').evaluate((svg) => svg.getBoundingClientRect().width);
+    const before = await scale();
+    await page.keyboard.press('+');
+    expect(await scale()).toBeGreaterThan(before * 1.1);
+    await page.keyboard.press('f');
+    expect(Math.abs((await scale()) - before)).toBeLessThan(2);
+    // A plate is a link: Enter opens its sheet.
+    await page.locator('a.plate[aria-label^="Desk mixer"]').focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('complementary', { name: 'Sheet' })).toContainText('Desk mixer');
+    await page.keyboard.press('Escape');
+    await expect(page).not.toHaveURL(/select/);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('t');
+    await expect(page.locator('html')).toHaveAttribute('data-bs-theme', 'dark');
+});
+
+test('a document goes in and comes out the same; a spoiled one says what is wrong', async ({ page }, info) => {
+    await signIn(page);
+    const text = readFileSync('resources/rigs/ticket-booth.json', 'utf8');
+    const spoiled = info.outputPath('spoiled.json');
+    writeFileSync(spoiled, text.replace('"face/usb"', '"face/usx"'));
+    await page.getByLabel('Rig document').setInputFiles(spoiled);
+    await page.getByRole('button', { name: 'Import' }).click();
+    await expect(page.getByRole('alert')).toContainText('/cables/2/from');
+    const good = info.outputPath('good.json');
+    writeFileSync(good, text.replace('"Ticket booth talk"', '"My own booth"'));
+    await page.getByLabel('Rig document').setInputFiles(good);
+    await page.getByRole('button', { name: 'Import' }).click();
+    await expect(page.getByRole('heading', { name: 'My own booth' })).toBeVisible();
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Document' }).click()]);
+    expect(readFileSync(await download.path(), 'utf8')).toBe(text.replace('"Ticket booth talk"', '"My own booth"'));
+    page.on('dialog', (dialog) => dialog.accept());
+    await page.getByRole('link', { name: 'All rigs' }).click();
+    await page.getByRole('button', { name: 'Delete My own booth' }).click();
+    await expect(page.getByRole('status')).toContainText('My own booth is deleted');
+});
+
+test('laying a map out never holds the page for 50 ms', async ({ page }) => {
+    await signIn(page);
+    await page.addInitScript(() => {
+        window.longest = 0;
+        new PerformanceObserver((list) => list.getEntries().forEach((entry) => (window.longest = Math.max(window.longest, entry.duration)))).observe({ type: 'longtask', buffered: true });
+    });
+    // The page must not come back drawn: the layout is held before it is kept, so that its own thread can be looked at.
+    await page.route('**/layout', async (route) => {
+        await route.fulfill({ status: 500, contentType: 'application/json', body: '{"message": "held"}' });
+    });
+    const rig = await page.getByRole('link', { name: 'Penny-slot stream' }).getAttribute('href');
+    await page.goto(`${rig}?depth=everything`);
+    await expect(page.locator('[data-layout-says]')).toContainText('held', { timeout: 20000 });
+    const longest = await page.evaluate(() => window.longest);
+    expect(longest).toBeLessThan(50);
+});
+
+test('no view breaks its frame on a phone, and none has what assistive tools complain of', async ({ page }) => {
+    await openDemo(page);
+    const rig = new URL(page.url()).pathname.split('/')[2];
+    for (const theme of ['light', 'dark']) {
+        await page.evaluate((name) => localStorage.setItem('theme', name), theme);
+        for (const path of ['/', `/rigs/${rig}/wishes?pair=rally:viewers`, `/rigs/${rig}/wiring?pens=rally,voice&pair=chime:viewers&select=unit:mixer`, `/rigs/${rig}/wiring?select=cable:w-07`]) {
+            await page.setViewportSize({ width: 1280, height: 800 });
+            await page.goto(path);
+            await noViolations(page);
+            await page.setViewportSize({ width: 390, height: 844 });
+            await page.goto(path);
+            expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+        }
+    }
+});
+
+test('the door has no violations and says what is wrong', async ({ page }) => {
+    await page.goto('/sign-in');
+    await noViolations(page);
+    await page.getByLabel('Email').fill('demo@hidden-wire.test');
+    await page.getByLabel('Password').fill('wrong');
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByRole('alert')).toContainText('do not go together');
+});
