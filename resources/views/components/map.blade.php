@@ -54,7 +54,7 @@
                 [$x, $y, $w, $h] = $geometry->boxes["unit:{$plate->unit}"];
                 $isSelected = $page->selectedUnit === $plate->unit;
             @endphp
-            <a class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" aria-label="{{ $plate->name }}{{ $plate->caption === '' ? '' : ', '.$plate->caption }}">
+            <a class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" data-unit="{{ $plate->unit }}">
                 <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
                 <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>
                 <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
