@@ -147,6 +147,7 @@ final class RigFromRows
                 'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db, 'tap' => $route->tap, 'map' => $route->map, 'group' => $route->group,
                 'delay_ms' => $route->delay_ms, 'can' => $route->can,
             ]), $routes[$model->key] ?? []),
+            'auto_mutes' => array_map(fn (array $rule) => (object) $rule, $model->auto_mutes),
             'limits' => $this->known(['channels_read' => $model->channels_read, 'devices_at_once' => $model->devices_at_once, 'sources' => $model->sources, 'tracks' => $model->tracks]),
         ]));
     }

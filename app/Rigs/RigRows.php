@@ -26,6 +26,7 @@ use App\Models\Content\UnitPointSetting;
 use App\Models\Content\UnitRouteSetting;
 use App\Models\Content\Wish;
 use App\Models\Content\WishSituation;
+use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Rig as Core;
@@ -157,7 +158,8 @@ final class RigRows
         foreach ($rig->models as $model) {
             $rows[EquipmentModel::class][] = [
                 'position' => $position++, 'key' => $model->id, 'name' => $model->name, 'family' => $model->family->value, 'summary' => $model->summary, 'supply' => $model->supply->value,
-                'channels_read' => $model->limits->channelsRead, 'devices_at_once' => $model->limits->devicesAtOnce, 'sources' => $model->limits->sources, 'tracks' => $model->limits->tracks,
+                'channels_read' => $model->limits->channelsRead, 'devices_at_once' => $model->limits->devicesAtOnce,
+                'auto_mutes' => self::json(array_map(fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen], $model->autoMutes)), 'sources' => $model->limits->sources, 'tracks' => $model->limits->tracks,
             ];
             $i = 0;
             foreach ($model->points as $point) {

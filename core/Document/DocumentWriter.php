@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
+use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
@@ -93,7 +94,10 @@ final class DocumentWriter
             'sockets' => array_map($this->socket(...), array_values($model->sockets)),
             'points' => array_map($this->point(...), array_values($model->points)),
             'routes' => array_map($this->route(...), array_values($model->routes)),
-            ...$this->filled(['limits' => $limits]),
+            ...$this->filled([
+                'limits' => $limits,
+                'auto_mutes' => array_map(fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen], $model->autoMutes),
+            ]),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
+use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\DeviceOffer;
@@ -42,9 +43,10 @@ final class ModelReader
         $points = $this->each($model, 'points', $this->point(...), 400);
         $routes = $this->each($model, 'routes', $this->route(...), 4000);
         $limits = $this->limits($model->object('limits'));
+        $autoMutes = $this->autoMutes($model);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
-            ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits)
+            ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes)
             : null;
     }
 
@@ -245,6 +247,31 @@ final class ModelReader
         }
 
         return ChannelMap::pairs($pairs);
+    }
+
+    /** @return list<AutoMute> */
+    private function autoMutes(Fields $model): array
+    {
+        $rules = [];
+        foreach ($model->list('auto_mutes', 20) as $i => $data) {
+            $rule = $model->inside($data, $model->at('auto_mutes').'/'.$i);
+            $mutes = $rule->id('mutes');
+            $open = [];
+            foreach ($rule->list('while_open', 100) as $o => $value) {
+                $point = $rule->asId($value, $rule->at('while_open').'/'.$o);
+                if ($point !== null) {
+                    $open[] = $point;
+                }
+            }
+            if ($open === [] && $rule->isSound()) {
+                $rule->problem($rule->at('while_open'), 'Name at least one point.');
+            }
+            if ($rule->done() && $mutes !== null && $open !== []) {
+                $rules[] = new AutoMute($mutes, $open);
+            }
+        }
+
+        return $rules;
     }
 
     private function limits(?Fields $limits): ?Limits

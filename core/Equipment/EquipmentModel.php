@@ -11,6 +11,7 @@ final readonly class EquipmentModel
      * @param  array<string, Socket>  $sockets  by id, in order
      * @param  array<string, Point>  $points  by id, in order
      * @param  array<string, Route>  $routes  by key `from>to`, in order
+     * @param  list<AutoMute>  $autoMutes
      */
     public function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class EquipmentModel
         public array $points,
         public array $routes,
         public Limits $limits,
+        public array $autoMutes = [],
     ) {
     }
 

@@ -56,4 +56,10 @@ enum Family: string
     {
         return $this === self::CallService || $this === self::Remote;
     }
+
+    /** What has a capsule that hears the room. */
+    public function hasMicrophone(): bool
+    {
+        return $this === self::Microphone || $this === self::Headset || $this === self::Webcam;
+    }
 }

@@ -127,6 +127,17 @@ final class Consistency
             }
             $s++;
         }
+        foreach ($model->autoMutes as $a => $rule) {
+            foreach (['mutes' => [$rule->mutes], 'while_open' => $rule->whileOpen] as $key => $points) {
+                foreach ($points as $i => $point) {
+                    if (! isset($model->points[$point])) {
+                        $this->problem("{$base}/auto_mutes/{$a}/{$key}".($key === 'mutes' ? '' : "/{$i}"), "The model has no point \"{$point}\".");
+                    } elseif ($key === 'mutes' && $model->points[$point]->mute === null) {
+                        $this->problem("{$base}/auto_mutes/{$a}/mutes", "\"{$point}\" has no mute switch.");
+                    }
+                }
+            }
+        }
         $r = 0;
         $on = [];
         foreach ($model->routes as $route) {

@@ -68,7 +68,24 @@ final readonly class State
 
     public function isMuted(string $unit, Point $point): bool
     {
-        return $this->set($unit, $point)->mute ?? $point->mute ?? false;
+        return ($this->set($unit, $point)->mute ?? $point->mute ?? false)
+            || ($point->mute !== null && $this->autoMutedBy($unit, $point) !== null);
+    }
+
+    /** The open point for which a rule of the unit keeps a point mute; null where none does. */
+    public function autoMutedBy(string $unit, Point $point): ?Point
+    {
+        $model = $this->rig->modelOf($unit);
+        foreach ($model->autoMutes as $rule) {
+            foreach ($rule->mutes === $point->id ? $rule->whileOpen : [] as $id) {
+                $open = $model->points[$id];
+                if (! ($this->set($unit, $open)->mute ?? $open->mute ?? false) && ! ($open->fader?->isShutAt($this->fader($unit, $open)) ?? false)) {
+                    return $open;
+                }
+            }
+        }
+
+        return null;
     }
 
     public function isMono(string $unit, Point $point): bool

@@ -46,6 +46,21 @@ final readonly class Arrival
     }
 
     /**
+     * Whether this way and another are two legs of one sound: they part where they leave one point by different channels (left by one cable, right by another).
+     */
+    public function isLegBeside(self $other): bool
+    {
+        foreach ($this->hops as $i => $hop) {
+            $beside = $other->hops[$i] ?? null;
+            if ($beside === null || $hop->kind !== $beside->kind || $hop->ref !== $beside->ref || $hop->pick !== $beside->pick) {
+                return $i > 0 && $beside !== null && ($hop->leaving & $beside->leaving) === 0;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * The hops of one kind, in order: the faders that govern it, say.
      *
      * @return list<Hop>

@@ -10,12 +10,16 @@ use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -33,6 +37,11 @@ final class GraphBuilder
 
     /** Bluetooth audio, the plain codec: between 150 and 250 ms in practice. */
     public const WIRELESS_MS = 180.0;
+
+    /**
+     * A loudspeaker into a microphone of the same place, where the rig does not say: loudspeakers at the level of talk (65 dB SPL) against a voice close to its microphone (95 dB SPL).
+     */
+    public const AIR_DB = -30.0;
 
     /** Sound over one metre of air at 20 °C: 1 m / 343 m/s. */
     public const AIR_MS = 2.915;
@@ -92,7 +101,7 @@ final class GraphBuilder
                 }
             }
         }
-        foreach ($this->rig->air as $path) {
+        foreach ($this->airPaths() as $path) {
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
             $this->graph->addLink(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
@@ -101,6 +110,39 @@ final class GraphBuilder
         }
 
         return $this->graph;
+    }
+
+    /**
+     * The paths through the air: those that the rig states, and every loudspeaker into every microphone of its place for which the rig states none.
+     *
+     * @return list<AirPath>
+     */
+    private function airPaths(): array
+    {
+        $paths = [];
+        foreach ($this->rig->air as $path) {
+            $paths["{$path->from} {$path->to}"] = $path;
+        }
+        $microphones = $loudspeakers = [];
+        foreach ($this->rig->units as $unit) {
+            $family = $this->rig->modelOf($unit)->family;
+            foreach ($this->rig->modelOf($unit)->points as $point) {
+                if ($family === Family::Loudspeaker && $point->kind === PointKind::Ear) {
+                    $loudspeakers[$unit->place][] = new PointRef($unit->id, $point->id);
+                } elseif ($family->hasMicrophone() && $point->kind === PointKind::Origin) {
+                    $microphones[$unit->place][] = new PointRef($unit->id, $point->id);
+                }
+            }
+        }
+        foreach ($loudspeakers as $place => $froms) {
+            foreach ($froms as $from) {
+                foreach ($microphones[$place] ?? [] as $to) {
+                    $paths["{$from} {$to}"] ??= new AirPath($from, $to, Decibels::of(self::AIR_DB));
+                }
+            }
+        }
+
+        return array_values($paths);
     }
 
     /**

@@ -140,8 +140,8 @@ final class Hearing
     }
 
     /**
-     * The most noticeable doubling. Arrivals double where they bring the same part of the source to the same channel of an ear; the two legs of one stereo sound over two
-     * mono cables do not. Two ears of one listener (a headset and the room's speakers) are heard together, whatever their channels.
+     * The most noticeable doubling. Arrivals double where they bring the same part of the source to the same channel of an ear; the two legs of one sound (left by one
+     * cable, right by another) do not, even where they are joined into one again. Two ears of one listener (a headset and the room's speakers) are heard together, whatever their channels.
      *
      * @param  list<Arrival>  $arrivals  strongest first
      */
@@ -173,7 +173,7 @@ final class Hearing
             }
             foreach ($meetings as [$first, $difference]) {
                 $apart = $first->delay->apartFrom($arrival->delay);
-                if ($first !== $arrival && $difference < Doubling::countsWithin($apart) && ($worst === null || $difference < $worst->difference->value())) {
+                if ($first !== $arrival && ! $first->isLegBeside($arrival) && $difference < Doubling::countsWithin($apart) && ($worst === null || $difference < $worst->difference->value())) {
                     $worst = new Doubling($first, $arrival, Decibels::of($difference), $apart);
                 }
             }

@@ -22,6 +22,8 @@ final readonly class Hop
         public Decibels $level,
         public Milliseconds $time,
         public ?string $pick = null,
+        /** The channels of the point or device before it that the signal leaves by: bit c for channel c. */
+        public int $leaving = 0,
     ) {
     }
 }

@@ -33,13 +33,16 @@ final readonly class Trail
         return new self(null, new Hop(HopKind::Origin, $ref, $label, Realm::Air, $level, $time, $level, $time));
     }
 
-    /** @param  float  $gainDb  the link's gain and what its channel map did to this signal */
-    public function along(Link $link, float $gainDb): self
+    /**
+     * @param  float  $gainDb  the link's gain and what its channel map did to this signal
+     * @param  int  $leaving  the channels by which the signal leaves, as bits
+     */
+    public function along(Link $link, float $gainDb, int $leaving = 0): self
     {
         $gain = Decibels::of($gainDb);
         $delay = Milliseconds::of($link->delayMs);
 
-        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick));
+        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick, $leaving));
     }
 
     /** @return list<Hop> */

@@ -105,6 +105,7 @@ final class WayWalker
             $link = $this->graph->links[$id];
             $first = $this->graph->first[$link->to];
             $next = [];
+            $leaving = 0;
             foreach ($link->map as [$a, $b, $factor]) {
                 if (isset($this->passed[$first + $b]) || ! isset($this->towardsEar[$first + $b])) {
                     continue;
@@ -112,6 +113,7 @@ final class WayWalker
                 for ($part = 0; $part < $this->parts; $part++) {
                     $amplitude = $signal[$a * $this->parts + $part] ?? 0.0;
                     if ($amplitude !== 0.0) {
+                        $leaving |= 1 << $a;
                         $next[$b * $this->parts + $part] = ($next[$b * $this->parts + $part] ?? 0.0) + $amplitude * $factor;
                     }
                 }
@@ -141,7 +143,7 @@ final class WayWalker
             }
             if (count($inLoops) === 0 || $this->canStillLeave(array_keys($entered), $link->to)) {
                 $gain = $link->gainDb + ($most === $strongest ? 0.0 : 20 * log10($most / $strongest));
-                $this->step($link->to, $next, $most, $trail->along($link, $gain), $isAir || $link->kind === HopKind::Air, $inLoops);
+                $this->step($link->to, $next, $most, $trail->along($link, $gain, $leaving), $isAir || $link->kind === HopKind::Air, $inLoops);
             }
             foreach ($entered as $channel => $_) {
                 unset($this->passed[$channel]);

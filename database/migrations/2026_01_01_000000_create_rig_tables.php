@@ -52,6 +52,7 @@ return new class extends Migration
             $table->string('family', 24);
             $table->text('summary');
             $table->string('supply', 20);
+            $table->json('auto_mutes');
             foreach (['channels_read', 'devices_at_once', 'sources', 'tracks'] as $limit) {
                 $table->unsignedSmallInteger($limit)->nullable();
             }

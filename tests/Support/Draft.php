@@ -78,6 +78,42 @@ final class Draft
         return $this->add('devices', ['computer' => $computer, 'device' => $device] + $more);
     }
 
+    /** Takes the cable out that is in a socket. */
+    public function unplug(string $socket): self
+    {
+        $this->data['cables'] = array_values(array_filter($this->data['cables'], fn (array $cable) => $cable['from'] !== $socket && $cable['to'] !== $socket));
+
+        return $this;
+    }
+
+    /** Puts the far end of the cable in a socket somewhere else. */
+    public function replug(string $socket, string $elsewhere): self
+    {
+        return $this->cables($socket, fn (array $cable) => [$cable['from'] === $socket ? 'to' : 'from' => $elsewhere] + $cable);
+    }
+
+    /** Makes the cable in a socket one of another type. */
+    public function retype(string $socket, string $type): self
+    {
+        return $this->cables($socket, fn (array $cable) => ['type' => $type] + $cable);
+    }
+
+    /** Gives a device's settings other roles. @param  list<string>  $roles */
+    public function roles(string $device, array $roles): self
+    {
+        $this->data['devices'] = array_map(fn (array $one) => $one['device'] === $device ? ['roles' => $roles] + $one : $one, $this->data['devices']);
+
+        return $this;
+    }
+
+    /** @param  callable(array<string, mixed>): array<string, mixed>  $change */
+    private function cables(string $socket, callable $change): self
+    {
+        $this->data['cables'] = array_map(fn (array $cable) => $cable['from'] === $socket || $cable['to'] === $socket ? $change($cable) : $cable, $this->data['cables']);
+
+        return $this;
+    }
+
     /** @param  array<string, mixed>  $choice */
     public function pick(string $at, array $choice): self
     {

@@ -12,4 +12,10 @@ final class EquipmentModel extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['auto_mutes' => 'array'];
+    }
 }

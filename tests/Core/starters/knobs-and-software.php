@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\Draft;
+
+return [
+    'faders' => [
+        'm' => 'mix/mic',
+        'g' => 'mix/game',
+        's' => 'mix/system',
+        'k' => 'mix/chat',
+        'P' => 'mix/phones',
+        'S' => 'mix/stream-mix',
+        'C' => 'mix/chat-mic',
+        'c' => 'cast/source-1',
+        'G' => 'game/sound',
+        'U' => 'music/sound',
+        'A' => 'alerts/sound',
+        'B' => 'browser/sound',
+        'K' => 'call/speaker',
+        'b' => 'soft/virtual-1',
+        'a' => 'soft/virtual-2',
+        'u' => 'soft/virtual-3',
+        'E' => 'soft/ears',
+    ],
+    'table' => '
+                me        viewers    caller-ear
+        voice   0         1b:mSc     1m:mC
+        game    1b:GgP    1b:GgSc    0
+        music   1b:UuEsP  1b:UuEsSc  0
+        alerts  1b:AaEsP  1b:AaEsSc  0
+        pages   1b:BbEsP  1b:BbEsSc  0
+        caller  1b:KkP    1b:KkSc    0
+    ',
+    'situations' => [
+        'break' => ['voice viewers' => '0', 'voice caller-ear' => '0'],
+    ],
+    'mistakes' => [
+        'a route on that should be off: the chat goes back to the call' => [
+            fn (Draft $d) => $d->set('mix', 'routes', 'chat>chat-mic', ['on' => true]),
+            ['caller caller-ear' => 'L1m:KkC'],
+        ],
+        'a wrong pick: the software mixer plays to the green socket' => [
+            fn (Draft $d) => $d->pick('soft/ears', ['device' => 'pc/line-out/out']),
+            ['music me' => 'M0', 'music viewers' => 'M0', 'alerts me' => 'M0', 'alerts viewers' => 'M0', 'pages me' => 'M0', 'pages viewers' => '0'],
+        ],
+    ],
+];

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\Draft;
+
+return [
+    'faders' => [
+        'l' => 'pc/phones',
+        'c' => 'cast/source-1',
+        'd' => 'cast/source-2',
+        'G' => 'game/sound',
+    ],
+    'table' => '
+               me     viewers
+        voice  0      1b:c
+        game   1b:Gl  1b:Gd
+    ',
+    'situations' => [
+        'pause' => ['voice viewers' => '0'],
+    ],
+    'mistakes' => [
+        'an update took the default microphone away' => [
+            fn (Draft $d) => $d->roles('pc/headset/mic', []),
+            ['voice viewers' => 'M0'],
+        ],
+        'a wrong pick: the game plays to a picture output where nothing is' => [
+            fn (Draft $d) => $d->pick('game/sound', ['device' => 'pc/hdmi/sound']),
+            ['game me' => 'M0', 'game viewers' => 'M0'],
+        ],
+    ],
+];

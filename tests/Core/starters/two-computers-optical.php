@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\Draft;
+
+return [
+    'faders' => [
+        'G' => 'game/sound',
+        'U' => 'music/sound',
+        'c' => 'cast/source-1',
+        'd' => 'cast/source-2',
+        'e' => 'cast/source-3',
+        'M' => 'cast/monitor',
+    ],
+    'table' => '
+               me      viewers
+        voice  0       1b:d
+        game   1b:GcM  1b:Gc
+        music  1b:UeM  1b:Ue
+    ',
+    'situations' => [
+        'pause' => ['voice viewers' => '0'],
+    ],
+    'mistakes' => [
+        'the converter switched to its analog input' => [
+            fn (Draft $d) => $d->set('conv', 'routes', 'analog>usb-out', ['on' => true]),
+            ['game me' => 'M0', 'game viewers' => 'M0'],
+        ],
+        'a wrong pick: the music plays straight to the converter' => [
+            fn (Draft $d) => $d->pick('music/sound', ['device' => 'conv/usb/play']),
+            ['music me' => '1b:U', 'music viewers' => 'M0'],
+        ],
+    ],
+];
