@@ -7,6 +7,8 @@ namespace App\ViewModels;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\BreakFinder;
+use HiddenWire\Core\Signal\Cut;
+use HiddenWire\Core\Signal\CutFinder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
@@ -22,9 +24,13 @@ final readonly class WayStrip
 
     public ?NearestBreak $break;
 
+    /** What stops a leak, or a doubled sound's second arrival, and nothing that is wanted. */
+    public ?Cut $cut;
+
     public function __construct(public HeardPair $pair, Hearing $hearing)
     {
         $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->graph->rig), $pair->arrivals);
+        $this->cut = in_array($pair->verdict, [Verdict::Leak, Verdict::Doubled], true) ? (new CutFinder($hearing))->of($pair) : null;
         $this->break = $pair->verdict === Verdict::Missing ? (new BreakFinder($hearing->graph))->between($pair->source, $pair->listener) : null;
     }
 

@@ -6,11 +6,14 @@ namespace App\Console\Commands;
 
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\BreakFinder;
+use HiddenWire\Core\Signal\Cut;
+use HiddenWire\Core\Signal\CutFinder;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\NearestBreak;
 use HiddenWire\Core\Signal\Report;
+use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Console\Command;
 
 final class TraceRig extends Command
@@ -36,8 +39,10 @@ final class TraceRig extends Command
             }
         }
         $graph = (new GraphBuilder($rig))->build($situation);
-        $pair = (new Hearing($graph))->pair((string) $this->option('from'), (string) $this->option('to'));
+        $hearing = new Hearing($graph);
+        $pair = $hearing->pair((string) $this->option('from'), (string) $this->option('to'));
         $break = $pair->arrivals === [] ? (new BreakFinder($graph))->between($pair->source, $pair->listener) : null;
+        $cut = in_array($pair->verdict, [Verdict::Leak, Verdict::Doubled], true) ? (new CutFinder($hearing))->of($pair) : null;
         if ($this->option('json')) {
             $this->json([
                 'rig' => $rig->name, 'situation' => $situation->id, 'source' => $pair->source->id, 'listener' => $pair->listener->id,
@@ -47,15 +52,18 @@ final class TraceRig extends Command
                     'live' => $break->live, 'waiting' => $break->waiting,
                     'changes' => array_map(fn ($change) => ['why' => $change->block->value, 'ref' => $change->ref, 'text' => $change->text], $break->changes),
                 ],
+                'cut' => $cut === null ? null : [
+                    'changes' => array_map(fn ($change) => ['ref' => $change->ref, 'text' => $change->text], $cut->changes), 'merged_at' => $cut->mergedAt?->label,
+                ],
             ]);
         } else {
-            $this->tell($pair, $break);
+            $this->tell($pair, $break, $cut);
         }
 
         return self::SUCCESS;
     }
 
-    private function tell(HeardPair $pair, ?NearestBreak $break): void
+    private function tell(HeardPair $pair, ?NearestBreak $break, ?Cut $cut): void
     {
         $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}".($pair->doubling === null ? '' : ', '.$pair->doubling->text()));
         foreach ($pair->arrivals as $number => $arrival) {
@@ -66,7 +74,10 @@ final class TraceRig extends Command
         if ($pair->arrivals === []) {
             $this->line($break === null ? 'Nothing that is known could join them.' : 'It gets as far as: '.(implode(' · ', $break->live) ?: 'its origin'));
         }
-        foreach ($break->changes ?? [] as $change) {
+        if ($cut !== null) {
+            $this->line($cut->changes === [] ? ($cut->mergedAt === null ? 'No switch stops it alone.' : "It can't be taken out alone: one signal with what is wanted from {$cut->mergedAt->label} on.") : 'To stop it:');
+        }
+        foreach ([...($cut->changes ?? []), ...($break->changes ?? [])] as $change) {
             $this->line('  '.$change->text);
         }
         if ($break !== null && $break->waiting !== []) {

@@ -6,6 +6,13 @@
         <span class="strip-to">to <strong>{{ $pair->listener->name }}</strong></span>
         <x-verdict :verdict="$pair->verdict" :silent="$pair->arrivals === []" />
         <span class="strip-says">{{ $strip->sentence() }}</span>
+        @if ($strip->cut !== null)
+            @if ($strip->cut->changes !== [])
+                <span class="cut"><i class="bi bi-scissors" aria-hidden="true"></i> {{ implode(', and ', array_map(fn ($change) => $change->text, $strip->cut->changes)) }}</span>
+            @elseif ($strip->cut->mergedAt !== null)
+                <span class="cut">can't be taken out alone: one signal with what is wanted from {{ $strip->cut->mergedAt->label }} on</span>
+            @endif
+        @endif
         <span class="strip-tools">
             @if ($page->view === 'wiring')
                 @if ($pair->arrivals !== [])

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/** One thing to switch off, mute, take back or unplug. */
+final readonly class CutChange
+{
+    public function __construct(public HopKind $kind, public string $ref, public string $text)
+    {
+    }
+}
