@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WiringController;
@@ -15,7 +16,9 @@ Route::middleware('guest')->group(function () {
 Route::middleware('auth')->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
+    Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
     Route::post('/rigs', [RigController::class, 'store'])->middleware('throttle:30,1')->name('rigs.store');
+    Route::post('/rigs/starter', [RigController::class, 'start'])->middleware('throttle:30,1')->name('rigs.start');
     Route::get('/rigs/{rig}/document', [RigController::class, 'document'])->whereNumber('rig')->name('rigs.document');
     Route::delete('/rigs/{rig}', [RigController::class, 'destroy'])->whereNumber('rig')->name('rigs.destroy');
     Route::get('/rigs/{rig}/wishes', [RigController::class, 'wishes'])->whereNumber('rig')->name('rigs.wishes');

@@ -101,14 +101,10 @@ final class MapDrawing
         return $marks;
     }
 
-    /** A line across a plate from one of its ports to another. */
-    public function insidePath(string $from, string $to): string
+    /** A line across a plate from one of its ports to another: whole for a pen, clear of the labels for the thin line. */
+    public function insidePath(string $from, string $to, bool $isPen = false): string
     {
-        [$a, $b] = [$this->ports[$from], $this->ports[$to]];
-        $reach = $a['x'] === $b['x'] ? 30 : abs($b['x'] - $a['x']) / 2;
-        $out = fn (array $port): float => $port['x'] + ($port['port']->isOut ? -$reach : $reach);
-
-        return "M{$a['x']},{$a['y']} C{$out($a)},{$a['y']} {$out($b)},{$b['y']} {$b['x']},{$b['y']}";
+        return PlateInsides::line($this->ports[$from], $this->ports[$to], ! $isPen);
     }
 
     private function highlight(Pen $pen, Arrival $arrival): void

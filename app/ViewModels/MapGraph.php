@@ -99,7 +99,7 @@ final class MapGraph
             $ref = "{$unit->id}/{$socket->id}";
             $isFree = ! isset($this->plugged[$ref]);
             if (! $isFree || $this->depth === MapDepth::Everything) {
-                $port = new MapPort($ref, $socket->label, $this->isOut($socket), 'socket', $isFree);
+                $port = new MapPort($ref, $socket->label, self::isOutSocket($socket), 'socket', $isFree);
                 $port->isOut ? $right[] = $port : $left[] = $port;
             }
         }
@@ -182,14 +182,14 @@ final class MapGraph
         $b = $this->rig->socket($to);
         $lanes = $this->wiring->lanesOf($this->rig->cables[$id]);
         $signal = $lanes === [] ? $a->signal : $this->rig->lane($lanes[0][0]->unit, $lanes[0][0]->socket, $lanes[0][1])->signal;
-        $forward = $this->isOut($a) || ! $this->isOut($b);
+        $forward = self::isOutSocket($a) || ! self::isOutSocket($b);
         $words = "{$label}: {$a->label} of {$this->rig->units[$from->unit]->name} to {$b->label} of {$this->rig->units[$to->unit]->name}";
 
         return new MapEdge("cable:{$id}", (string) ($forward ? $from : $to), (string) ($forward ? $to : $from), $label, Realm::ofCable($this->rig->cables[$id]->type, $signal), $words);
     }
 
     /** A socket that gives sound, or that hangs on a computer, stands on the right. */
-    private function isOut(Socket $socket): bool
+    public static function isOutSocket(Socket $socket): bool
     {
         $first = array_values($socket->lanes)[0] ?? null;
 

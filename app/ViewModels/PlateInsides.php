@@ -90,4 +90,21 @@ final readonly class PlateInsides
 
         return $steps;
     }
+
+    /**
+     * A line across a plate from one port to another; clear of the labels where it is thin.
+     *
+     * @param  array{x: float, y: float, port: MapPort}  $a
+     * @param  array{x: float, y: float, port: MapPort}  $b
+     */
+    public static function line(array $a, array $b, bool $isClear): string
+    {
+        $inward = fn (array $at): float => ($at['port']->isOut ? -1 : 1) * ($isClear ? round(TextWidth::of($at['port']->label, 11.5)) + 14 : 0);
+        [$ax, $bx] = [$a['x'] + $inward($a), $b['x'] + $inward($b)];
+        $reach = $a['port']->isOut === $b['port']->isOut ? 26 : max(12, abs($bx - $ax) / 2);
+        $ac = $ax + ($a['port']->isOut ? -$reach : $reach);
+        $bc = $bx + ($b['port']->isOut ? -$reach : $reach);
+
+        return "M{$ax},{$a['y']} C{$ac},{$a['y']} {$bc},{$b['y']} {$bx},{$b['y']}";
+    }
 }

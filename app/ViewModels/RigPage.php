@@ -12,6 +12,7 @@ use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\SituationDifference;
 use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
 
@@ -38,6 +39,9 @@ final readonly class RigPage
 
     public ?string $selectedCable;
 
+    /** What changes from the situation that is compared with to the one that is shown. */
+    public ?SituationDifference $difference;
+
     /** Whether what the pair's ways do not pass is faded. */
     public bool $focus;
 
@@ -48,7 +52,10 @@ final readonly class RigPage
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');
         $this->situation = $situation;
-        $this->hearing = new Hearing((new GraphBuilder($this->rig))->build($situation));
+        $builder = new GraphBuilder($this->rig);
+        $this->hearing = new Hearing($builder->build($situation));
+        $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
+        $this->difference = $against === null || $against === $situation ? null : new SituationDifference(new Hearing($builder->build($against)), $this->hearing);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
 
         $pens = [];
@@ -73,7 +80,7 @@ final readonly class RigPage
     /**
      * The address of a view with what is chosen now, and changes on top; null takes a choice back.
      *
-     * @param  array<string, string|null>  $changes  by `situation`, `depth`, `pens`, `pair`, `select`, `focus`
+     * @param  array<string, string|null>  $changes  by `situation`, `depth`, `pens`, `pair`, `select`, `focus`, `against`
      */
     public function url(array $changes = [], ?string $view = null): string
     {
@@ -83,6 +90,7 @@ final readonly class RigPage
             'pens' => $this->pens === [] ? null : implode(',', $this->pens),
             'pair' => $this->pair === null ? null : $this->pair->source->id.':'.$this->pair->listener->id,
             'focus' => $this->focus ? '1' : null,
+            'against' => $this->difference?->before->graph->state->situation->id,
             'select' => $this->selectedUnit !== null ? "unit:{$this->selectedUnit}" : ($this->selectedCable !== null ? "cable:{$this->selectedCable}" : null),
         ];
 

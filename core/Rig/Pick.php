@@ -19,4 +19,10 @@ final readonly class Pick
         public ?Direction $tap = null,
     ) {
     }
+
+    /** Whether another pick chooses the same. */
+    public function choosesLike(self $other): bool
+    {
+        return (string) $this->device === (string) $other->device && $this->default === $other->default && $this->channels === $other->channels && $this->tap === $other->tap;
+    }
 }

@@ -22,11 +22,16 @@ final class CutFinder
     /** @var list<list<array<string, true>>> for each wanted pair that arrives, its arrivals as sets of elements */
     private array $wanted = [];
 
+    /** @var list<list<array<string, true>>> the same for the pairs that may be heard: losing them costs little, but is better not done */
+    private array $allowed = [];
+
     public function __construct(private readonly Hearing $hearing)
     {
         foreach ($hearing->all() as $pair) {
-            if ($pair->wish?->want === Want::Must && $pair->arrivals !== []) {
+            if ($pair->arrivals !== [] && $pair->wish?->want === Want::Must) {
                 $this->wanted[] = array_map($this->elements(...), $pair->arrivals);
+            } elseif ($pair->arrivals !== [] && $pair->wish?->want !== Want::MustNot) {
+                $this->allowed[] = array_map($this->elements(...), $pair->arrivals);
             }
         }
     }
@@ -68,7 +73,6 @@ final class CutFinder
                 }
             }
         }
-        uasort($candidates, fn (CutChange $a, CutChange $b) => $this->price([$a]) <=> $this->price([$b]));
         $stopped = array_map($this->elements(...), $arrivals);
         for ($size = 1; $size <= self::MOST; $size++) {
             $best = null;
@@ -76,13 +80,14 @@ final class CutFinder
                 $set = array_fill_keys($keys, true);
                 if ($this->meetsAll($set, $stopped) && $this->leavesWanted($set)) {
                     $changes = array_map(fn (string $key) => $candidates[$key], $keys);
-                    if ($best === null || $this->price($changes) < $this->price($best)) {
-                        $best = $changes;
+                    $price = $this->price($changes) + count(array_filter($this->allowed, fn (array $arrivals) => $this->meetsAll($set, $arrivals)));
+                    if ($best === null || $price < $best[0]) {
+                        $best = [$price, $changes];
                     }
                 }
             }
             if ($best !== null) {
-                return $best;
+                return $best[1];
             }
         }
 

@@ -80,3 +80,10 @@ it('seeds the demo once, through the ordinary import, and lays its maps out', fu
     expect(command('rig:layout --missing'))->toBe([0, "9 map(s) laid out.\n"])->and(command('rig:layout --missing'))->toBe([0, "0 map(s) laid out.\n"]);
     $this->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD])->assertRedirect('/');
 });
+
+it('compares two situations', function () {
+    [$code, $output] = command('rig:compare '.demo().' --from=on-air --to=break');
+    expect($code)->toBe(0)->and($output)->toContain('Broadcast program: Source 3 muted')->toContain('Presenter voice at Viewers: heard, ok → not heard, ok');
+    expect(json_decode(command('rig:compare '.demo().' --to=talk --json')[1], true)['changes'])->toHaveCount(7);
+    expect(command('rig:compare '.demo().' --to=lunch')[0])->toBe(1);
+});

@@ -7,8 +7,10 @@ namespace App\Console\Commands;
 use App\Models\Rig;
 use App\Rigs\Geometry;
 use App\Rigs\RigFromRows;
+use App\Rigs\Starters;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapGraph;
+use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Process;
@@ -16,48 +18,92 @@ use Illuminate\Support\Facades\Process;
 /** Lays maps out ahead of time, with the same module under Node that the browser's worker runs. */
 final class LayOutRigs extends Command
 {
-    protected $signature = 'rig:layout {rig? : A rig\'s number; all where it is left out} {--missing : Only maps without a layout for their present structure}';
+    protected $signature = 'rig:layout {rig? : A rig\'s number; all where it is left out} {--missing : Only maps without a layout for their present structure} {--starters : The shipped starters instead, into their own files}';
 
     protected $description = 'Lay out the maps of the stored rigs';
 
-    public function handle(): int
+    public function handle(Starters $starters): int
     {
-        $rigs = Rig::query()->when($this->argument('rig'), fn ($query, $id) => $query->whereKey($id))->with('layouts')->get();
-        $laidOut = 0;
-        foreach ($rigs as $rig) {
-            $content = RigFromRows::rig($rig);
-            $graph = (new GraphBuilder($content))->build($content->situation() ?? throw new \LogicException('A rig has a base situation.'));
-            /** @var array<string, MapGraph> $maps */
-            $maps = [];
-            foreach (MapDepth::cases() as $depth) {
-                $map = new MapGraph($graph, $depth);
-                $known = $rig->layouts->firstWhere('depth', $depth->value);
-                if (! $this->option('missing') || $known?->structure !== $map->structure()) {
-                    $maps[$depth->value] = $map;
-                }
-            }
-            if ($maps === []) {
-                continue;
-            }
-            $run = Process::path(base_path())->timeout(300)->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))->run(['node', 'resources/js/layout/headless.js']);
-            if (! $run->successful()) {
-                $this->components->error("{$rig->name}: ".trim($run->errorOutput()));
+        try {
+            $laidOut = $this->option('starters') ? $this->starters($starters) : $this->stored();
+        } catch (\RuntimeException $e) {
+            $this->components->error($e->getMessage());
 
-                return self::FAILURE;
-            }
-            foreach ((array) json_decode($run->output(), true) as $depth => $data) {
-                $geometry = Geometry::of($data, $maps[$depth]);
-                if ($geometry === null) {
-                    $this->components->error("{$rig->name}: the layout of the depth {$depth} does not fit its map.");
-
-                    return self::FAILURE;
-                }
-                $rig->layouts()->updateOrCreate(['depth' => $depth], ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()]);
-                $laidOut++;
-            }
+            return self::FAILURE;
         }
         $this->line("{$laidOut} map(s) laid out.");
 
         return self::SUCCESS;
+    }
+
+    private function stored(): int
+    {
+        $laidOut = 0;
+        foreach (Rig::query()->when($this->argument('rig'), fn ($query, $id) => $query->whereKey($id))->with('layouts')->get() as $rig) {
+            $maps = [];
+            foreach ($this->mapsOf(RigFromRows::rig($rig), MapDepth::cases()) as $depth => $map) {
+                if (! $this->option('missing') || $rig->layouts->firstWhere('depth', $depth)?->structure !== $map->structure()) {
+                    $maps[$depth] = $map;
+                }
+            }
+            foreach ($this->layOut($rig->name, $maps) as $depth => $geometry) {
+                $rig->layouts()->updateOrCreate(['depth' => $depth], ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()]);
+                $laidOut++;
+            }
+        }
+
+        return $laidOut;
+    }
+
+    private function starters(Starters $starters): int
+    {
+        $laidOut = 0;
+        foreach ($starters->ids() as $id) {
+            $maps = $this->mapsOf($starters->rig($id), [MapDepth::Cables]);
+            foreach ($this->layOut($id, $maps) as $depth => $geometry) {
+                $starters->keepLayout($id, $maps[$depth]->structure(), $geometry);
+                $laidOut++;
+            }
+        }
+
+        return $laidOut;
+    }
+
+    /**
+     * @param  list<MapDepth>  $depths
+     * @return array<string, MapGraph> by depth
+     */
+    private function mapsOf(CoreRig $rig, array $depths): array
+    {
+        $graph = (new GraphBuilder($rig))->build($rig->situation() ?? throw new \LogicException('A rig has a base situation.'));
+        $maps = [];
+        foreach ($depths as $depth) {
+            $maps[$depth->value] = new MapGraph($graph, $depth);
+        }
+
+        return $maps;
+    }
+
+    /**
+     * @param  array<string, MapGraph>  $maps
+     * @return array<string, Geometry> by depth
+     *
+     * @throws \RuntimeException when Node.js fails, or its answer does not fit the map
+     */
+    private function layOut(string $name, array $maps): array
+    {
+        if ($maps === []) {
+            return [];
+        }
+        $run = Process::path(base_path())->timeout(300)->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))->run(['node', 'resources/js/layout/headless.js']);
+        if (! $run->successful()) {
+            throw new \RuntimeException("{$name}: ".trim($run->errorOutput()));
+        }
+        $laid = [];
+        foreach ((array) json_decode($run->output(), true) as $depth => $data) {
+            $laid[$depth] = Geometry::of($data, $maps[$depth]) ?? throw new \RuntimeException("{$name}: the layout of the depth {$depth} does not fit its map.");
+        }
+
+        return $laid;
     }
 }

@@ -48,6 +48,10 @@ final class TraceRig extends Command
                 'rig' => $rig->name, 'situation' => $situation->id, 'source' => $pair->source->id, 'listener' => $pair->listener->id,
                 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
                 'arrivals' => array_map((new Report)->arrival(...), $pair->arrivals),
+                'doubling' => $pair->doubling === null ? null : [
+                    'kind' => $pair->doubling->kind()->value, 'apart_ms' => $pair->doubling->apart->number(), 'difference_db' => $pair->doubling->difference->number(),
+                    'first_notch_hz' => $pair->doubling->firstNotch()?->value, 'depth_db' => $pair->doubling->depth()->number(),
+                ],
                 'break' => $break === null ? null : [
                     'live' => $break->live, 'waiting' => $break->waiting,
                     'changes' => array_map(fn ($change) => ['why' => $change->block->value, 'ref' => $change->ref, 'text' => $change->text], $break->changes),

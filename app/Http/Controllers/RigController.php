@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportRig;
+use App\Actions\OpenStarter;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\RigCard;
 use App\ViewModels\RigPage;
+use App\ViewModels\StarterCard;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
@@ -27,9 +30,7 @@ final class RigController
 {
     public function index(Request $request): View
     {
-        $cards = $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig));
-
-        return view('rigs.index', ['cards' => $cards]);
+        return view('rigs.index', $this->shelf($request));
     }
 
     public function store(Request $request, ImportRig $import): RedirectResponse|Response
@@ -45,12 +46,18 @@ final class RigController
             }
             $rig = $import($this->user($request), $file->getContent(), 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120));
         } catch (InvalidDocument $e) {
-            $cards = $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $one) => new RigCard($one));
-
-            return response()->view('rigs.index', ['cards' => $cards, 'problems' => $e->problems], 422);
+            return response()->view('rigs.index', [...$this->shelf($request), 'problems' => $e->problems], 422);
         }
 
         return redirect()->route('rigs.wiring', $rig);
+    }
+
+    public function start(Request $request, OpenStarter $open, Starters $starters): RedirectResponse
+    {
+        $id = $request->string('starter')->toString();
+        abort_unless($starters->has($id), 404);
+
+        return redirect()->route('rigs.wiring', $open($this->user($request), $id));
     }
 
     public function document(Rig $rig): StreamedResponse
@@ -74,6 +81,15 @@ final class RigController
         Gate::authorize('view', $rig);
 
         return view('rigs.wishes', ['page' => new RigPage($rig, 'wishes', $request)]);
+    }
+
+    /** @return array<string, mixed> the cards of the user's rigs, and those of the starters */
+    private function shelf(Request $request): array
+    {
+        return [
+            'cards' => $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig)),
+            'starters' => StarterCard::all(app(Starters::class)),
+        ];
     }
 
     private function user(Request $request): User

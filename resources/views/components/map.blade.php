@@ -60,18 +60,11 @@
                 <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
                 <path class="plate-rule" d="M{{ $x }},{{ $y + 37.5 }} H{{ $x + $w }}"/>
                 @foreach ($plate->insides as [$from, $to, $passes])
-                    @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to) }}"/> @endforeach
+                    @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to, true) }}"/> @endforeach
                     <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/>
                 @endforeach
                 @foreach ([...$plate->left, ...$plate->right] as $port)
-                    @php $at = $drawing->ports[$port->id]; @endphp
-                    @if ($port->isOut)
-                        <path class="socket {{ $port->kind }} @if ($port->isFree) free @endif" d="M{{ $at['x'] - 3 }},{{ $at['y'] - 4 }} h4 l4,4 l-4,4 h-4 Z"/>
-                        <text class="socket-name" x="{{ $at['x'] - 9 }}" y="{{ $at['y'] + 4 }}" text-anchor="end">{{ $port->label }}</text>
-                    @else
-                        <rect class="socket {{ $port->kind }} @if ($port->isFree) free @endif" x="{{ $at['x'] - 4 }}" y="{{ $at['y'] - 4 }}" width="8" height="8"/>
-                        <text class="socket-name" x="{{ $at['x'] + 9 }}" y="{{ $at['y'] + 4 }}">{{ $port->label }}</text>
-                    @endif
+                    <x-port :port="$port" :x="$drawing->ports[$port->id]['x']" :y="$drawing->ports[$port->id]['y']" />
                 @endforeach
             </a>
         @endforeach

@@ -1,5 +1,4 @@
-@props(['card'])
-@php $map = $card->drawing(); @endphp
+@props(['map'])
 <svg class="small-map" viewBox="0 0 {{ $map['width'] ?? 320 }} {{ $map['height'] ?? 170 }}" aria-hidden="true">
     @if ($map === null)
         <path class="small-wire" d="M20,110 H130 Q150,110 150,90 V80 Q150,60 170,60 H300" />

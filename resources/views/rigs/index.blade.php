@@ -2,6 +2,7 @@
     <header class="top">
         <x-brand />
         <h1>Rigs</h1>
+        <nav aria-label="Elsewhere"><a href="{{ route('catalogue') }}">Catalogue</a></nav>
         <div class="top-end"><span class="who">{{ auth()->user()?->name }}</span><x-account /></div>
     </header>
     <main class="shelf-main">
@@ -21,7 +22,7 @@
             @foreach ($cards as $card)
                 <article class="card-rig">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
-                        <x-small-map :card="$card" />
+                        <x-small-map :map="$card->drawing()" />
                         <h2>{{ $card->rig->name }}</h2>
                     </a>
                     <p>{{ $card->rig->summary }}</p>
@@ -58,6 +59,25 @@
                 </form>
             </article>
         </div>
+        <section class="starters" aria-labelledby="starters-title">
+            <h2 id="starters-title">Start from a ready rig</h2>
+            <p class="quiet">Each is complete, with sounds, listeners, wishes and situations, and opens as a copy of your own.</p>
+            <div class="cards">
+                @foreach ($starters as $starter)
+                    <article class="card-rig card-starter">
+                        <x-small-map :map="$starter->drawing" />
+                        <h3>{{ $starter->name }}</h3>
+                        <p>{{ $starter->summary }}</p>
+                        <form class="card-foot" method="post" action="{{ route('rigs.start') }}">
+                            @csrf
+                            <input type="hidden" name="starter" value="{{ $starter->id }}">
+                            <span>{{ $starter->units }} units · {{ $starter->cables }} cables</span>
+                            <button class="btn btn-sm btn-ink" type="submit" aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
+                        </form>
+                    </article>
+                @endforeach
+            </div>
+        </section>
     </main>
     <x-keys />
 </x-page>

@@ -75,6 +75,32 @@
                     @endif
                 @endforeach
             </ul>
+            @if (count($page->rig->situations) > 1)
+                <h2 class="next">Compare with</h2>
+                <p class="against">
+                    @foreach ($page->rig->situations as $situation)
+                        @if ($situation->id !== $page->situation->id)
+                            @php $isAgainst = $page->difference?->before->graph->state->situation->id === $situation->id; @endphp
+                            <a href="{{ $page->url(['against' => $isAgainst ? null : $situation->id]) }}" @if ($isAgainst) aria-current="true" @endif>{{ $situation->name }}</a>
+                        @endif
+                    @endforeach
+                </p>
+                @if ($page->difference !== null)
+                    @php $against = $page->difference->before->graph->state->situation->name; @endphp
+                    <p class="lead-line">From {{ $against }} to {{ $page->situation->name }}:</p>
+                    <ul class="changes">
+                        @forelse ($page->difference->changes as $change) <li>{{ $change }}</li> @empty <li>nothing is set otherwise</li> @endforelse
+                    </ul>
+                    <ul>
+                        @foreach ($page->difference->pairs as $pair)
+                            <li><a href="{{ $page->url(['pair' => "{$pair['after']->source->id}:{$pair['after']->listener->id}"]) }}">
+                                <x-verdict :verdict="$pair['before']->verdict" :silent="$pair['before']->arrivals === []" /><span aria-hidden="true">→</span><x-verdict :verdict="$pair['after']->verdict" :silent="$pair['after']->arrivals === []" />
+                                <span><strong>{{ $pair['after']->source->name }}</strong> at {{ $pair['after']->listener->name }} <span class="says">{{ $pair['before']->arrivals === [] ? 'was silent' : 'was heard' }}, {{ $pair['after']->arrivals === [] ? 'is silent now' : 'is heard now' }}</span></span>
+                            </a></li>
+                        @endforeach
+                    </ul>
+                @endif
+            @endif
         </aside>
     </div>
     <x-slot:strip>@if ($strip !== null) <x-way-strip :page="$page" :strip="$strip" /> @endif</x-slot:strip>

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\Starters;
+use App\ViewModels\MapDepth;
+
+/** Opens a starter as a copy of a user's own, by the ordinary import; its map comes laid out. */
+final readonly class OpenStarter
+{
+    public function __construct(private ImportRig $import, private Starters $starters)
+    {
+    }
+
+    public function __invoke(User $owner, string $id): Rig
+    {
+        $rig = ($this->import)($owner, $this->starters->text($id), "Opened from the starter {$id}");
+        $layout = $this->starters->layout($id);
+        if ($layout !== null) {
+            $rig->layouts()->create(['depth' => MapDepth::Cables->value, ...$layout]);
+        }
+
+        return $rig;
+    }
+}

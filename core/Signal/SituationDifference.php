@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\State;
+
+/** From one situation to another: what a hand would have to do, and for whom what is heard changes. */
+final class SituationDifference
+{
+    /** @var list<string> each in words: "Desk mixer: Mic 1 → Main off" */
+    public readonly array $changes;
+
+    /** @var list<array{before: HeardPair, after: HeardPair}> pairs whose verdict changes, or whether they are heard */
+    public readonly array $pairs;
+
+    public function __construct(public readonly Hearing $before, public readonly Hearing $after)
+    {
+        $changes = $pairs = [];
+        foreach ($this->touched() as $ref) {
+            foreach ($this->told($ref) as $text) {
+                $changes[] = $text;
+            }
+        }
+        foreach ($before->all() as $pair) {
+            $then = $after->pair($pair->source->id, $pair->listener->id);
+            if ($pair->verdict !== $then->verdict || ($pair->arrivals === []) !== ($then->arrivals === [])) {
+                $pairs[] = ['before' => $pair, 'after' => $then];
+            }
+        }
+        $this->changes = array_values(array_unique($changes));
+        $this->pairs = $pairs;
+    }
+
+    /** @return array<string, PointRef|RouteRef> whatever either situation changes against the base */
+    private function touched(): array
+    {
+        $touched = [];
+        foreach ([$this->before, $this->after] as $hearing) {
+            foreach ($hearing->graph->state->situation->changes as $change) {
+                $touched[(string) $change->at] = $change->at;
+            }
+        }
+
+        return $touched;
+    }
+
+    /** @return list<string> */
+    private function told(PointRef|RouteRef $ref): array
+    {
+        $rig = $this->after->graph->rig;
+        $unit = $rig->units[$ref->unit];
+        $model = $rig->modelOf($unit);
+        [$was, $is] = [$this->before->graph->state, $this->after->graph->state];
+        if ($ref instanceof RouteRef) {
+            $texts = [];
+            // Of an exclusive group, what goes off is as much a change as what comes on.
+            $group = $model->routes[$ref->key]->group;
+            foreach ($model->routes as $key => $route) {
+                if ($key === $ref->key || ($group !== null && $route->group === $group)) {
+                    $name = "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label}";
+                    [$a, $b] = [$was->route($unit->id, $route), $is->route($unit->id, $route)];
+                    $texts[] = $a->on === $b->on ? null : $name.($b->on ? ' on' : ' off');
+                    $texts[] = $a->db->equals($b->db) ? null : "{$name} at {$b->db->text()} dB";
+                    $texts[] = $a->tap === $b->tap ? null : "{$name} taken {$b->tap->value}";
+                }
+            }
+
+            return array_values(array_filter($texts));
+        }
+        $point = $model->points[$ref->point];
+        $name = "{$unit->name}: {$point->label}";
+
+        return array_values(array_filter([
+            $was->isMuted($unit->id, $point) === $is->isMuted($unit->id, $point) ? null : $name.($is->isMuted($unit->id, $point) ? ' muted' : ' open'),
+            $was->isMono($unit->id, $point) === $is->isMono($unit->id, $point) ? null : $name.($is->isMono($unit->id, $point) ? ' mono' : ' stereo'),
+            $this->moved("{$name}, gain", $point->gain, $was->gain($unit->id, $point), $is->gain($unit->id, $point)),
+            $this->moved("{$name}, fader", $point->fader, $was->fader($unit->id, $point), $is->fader($unit->id, $point)),
+            $this->repicked($name, $was, $is, $ref),
+        ]));
+    }
+
+    private function moved(string $name, ?Span $span, Decibels $was, Decibels $is): ?string
+    {
+        return $span === null || $was->equals($is) ? null : $name.($span->isShutAt($is) ? ' shut' : " to {$is->text()} dB");
+    }
+
+    private function repicked(string $name, State $was, State $is, PointRef $ref): ?string
+    {
+        $words = fn (?Pick $pick): string => $pick === null ? 'nothing' : ($pick->device === null ? "the {$pick->default?->value} default" : (string) $pick->device);
+        [$a, $b] = [$was->pick($ref->unit, $ref->point), $is->pick($ref->unit, $ref->point)];
+        if ($a === $b || ($a !== null && $b !== null && $a->choosesLike($b))) {
+            return null;
+        }
+        $program = $this->after->graph->rig->units[$ref->unit];
+        $device = $this->after->graph->picked($program, $this->after->graph->rig->point($ref));
+
+        return "{$name} picks ".($device === null ? $words($b) : $device->name());
+    }
+}

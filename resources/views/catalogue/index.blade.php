@@ -1,0 +1,73 @@
+@php
+    use HiddenWire\Core\Equipment\Family;
+    $link = fn (array $changes) => route('catalogue', array_filter([...['q' => $text, 'family' => $family?->value, 'model' => $chosen?->id], ...$changes]));
+@endphp
+<x-page title="Catalogue" class="shelf">
+    <header class="top">
+        <x-brand />
+        <h1>Catalogue</h1>
+        <nav aria-label="Elsewhere"><a href="{{ route('rigs.index') }}">Rigs</a></nav>
+        <div class="top-end"><x-account /></div>
+    </header>
+    <main class="catalogue">
+        <section class="catalogue-list" aria-label="Models">
+            <form class="catalogue-search" method="get" action="{{ route('catalogue') }}" role="search">
+                <label class="visually-hidden" for="q">Search by name, use or socket</label>
+                <input class="form-control" id="q" name="q" type="search" value="{{ $text }}" placeholder="Name, use or socket">
+                <label class="visually-hidden" for="family">Family</label>
+                <select class="form-select" id="family" name="family">
+                    <option value="">All families</option>
+                    @foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $family)>{{ str_replace('-', ' ', $case->value) }}</option> @endforeach
+                </select>
+                <button class="btn btn-ink" type="submit"><i class="bi bi-search" aria-hidden="true"></i><span class="visually-hidden">Search</span></button>
+            </form>
+            <p class="quiet">{{ count($found) }} of {{ $total }} models</p>
+            <ul>
+                @forelse ($found as $model)
+                    <li><a href="{{ $link(['model' => $model->id]) }}" @if ($chosen === $model) aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ str_replace('-', ' ', $model->family->value) }}</small></a></li>
+                @empty
+                    <li>Nothing has all of that. Search for less, or for another family.</li>
+                @endforelse
+            </ul>
+        </section>
+        <section class="catalogue-model" aria-label="Chosen model">
+            @if ($chosen === null)
+                <p class="quiet">Choose a model: its sockets and its insides are drawn here.</p>
+            @else
+                <h2>{{ $chosen->name }}</h2>
+                <p>{{ $chosen->summary }}</p>
+                <div class="catalogue-drawing" tabindex="0" role="region" aria-label="Drawing">
+                <svg class="map" width="{{ $drawing->width() * 1.3 }}" height="{{ $drawing->height() * 1.3 }}" viewBox="0 0 {{ $drawing->width() }} {{ $drawing->height() }}" role="img" aria-label="Sockets and insides of {{ $chosen->name }}">
+                    <g class="plate @if ($chosen->isProgram()) program @endif">
+                        <rect class="plate-body" x="20" y="8" width="{{ $drawing->plate->width() }}" height="{{ $drawing->plate->height() }}" rx="2"/>
+                        <text class="plate-name" x="29" y="25">{{ $chosen->name }}</text>
+                        <text class="plate-caption" x="29" y="38">{{ $drawing->plate->caption }}</text>
+                        <path class="plate-rule" d="M20,45.5 h{{ $drawing->plate->width() }}"/>
+                        @foreach ($drawing->plate->insides as [$from, $to, $passes]) <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/> @endforeach
+                        @foreach ([...$drawing->plate->left, ...$drawing->plate->right] as $port)
+                            <x-port :port="$port" :x="$drawing->spot($port)['x']" :y="$drawing->spot($port)['y']" />
+                        @endforeach
+                    </g>
+                </svg>
+                </div>
+                <p class="quiet">Lines inside: what passes when it is new; dotted: what can be switched on.</p>
+                @if ($chosen->sockets !== [])
+                    <h3>Sockets</h3>
+                    <table class="facts">
+                        @foreach ($chosen->sockets as $socket)
+                            <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} · {{ str_replace('-', ' ', $socket->signal->value) }}{{ $socket->balanced ? ' · balanced' : '' }}{{ $socket->phantom === null ? '' : " · {$socket->phantom->value} phantom power" }}{{ $socket->maxDbu === null ? '' : " · up to {$socket->maxDbu} dBu" }}
+                                @foreach ($socket->lanes as $lane) @if ($lane->device !== null) <small>{{ $lane->device->direction->value }} device “{{ $lane->device->systemName }}”</small> @endif @endforeach</td></tr>
+                        @endforeach
+                    </table>
+                @endif
+                <h3>Inside</h3>
+                <table class="facts">
+                    @foreach ($chosen->points as $point)
+                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{ $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? '' : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? '' : ' · mono switch' }}{{ $point->picks === null ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? '' : " · installs a {$point->device->direction->value} device" }}</td></tr>
+                    @endforeach
+                </table>
+            @endif
+        </section>
+    </main>
+    <x-keys />
+</x-page>

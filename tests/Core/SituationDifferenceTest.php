@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Signal\SituationDifference;
+use Tests\Support\Draft;
+
+function difference(string $file, ?string $from, ?string $to): SituationDifference
+{
+    $draft = Draft::from(dirname(__DIR__, 2)."/resources/{$file}.json");
+
+    return new SituationDifference($draft->hear($from), $draft->hear($to));
+}
+
+it('says what a hand has to do from one situation to another', function () {
+    expect(difference('rigs/night-relay', 'on-air', 'break')->changes)->toBe([
+        'Desk mixer: Mic 1 → Main off', 'Desk mixer: Mic 2 → Main off', 'Desk mixer: Line 3/4 → Main off', 'Broadcast program: Source 3 muted', 'Clip recorder: Input 1 muted', 'Broadcast program: Source 2, fader to −6.0 dB',
+    ]);
+});
+
+it('goes back the way it came', function () {
+    $changes = difference('rigs/night-relay', 'break', 'on-air')->changes;
+    expect($changes)->toContain('Desk mixer: Mic 1 → Main on', 'Clip recorder: Input 1 open', 'Broadcast program: Source 2, fader to −16.0 dB')->toHaveCount(6);
+});
+
+it('compares two situations that both differ from the base', function () {
+    // The same five in both: only the music's level and what the talk adds are left.
+    expect(difference('rigs/night-relay', 'break', 'talk')->changes)->toBe(['Broadcast program: Source 2, fader to −16.0 dB', 'Desk mixer: Mic 1 → Phones off', 'Desk mixer: Optical, fader to −20.0 dB']);
+});
+
+it('tells both sides of an exclusive selector', function () {
+    expect(difference('starters/console-party', 'party', 'no-party')->changes)->toBe(['Capture card: HDMI sound → To computer on', 'Capture card: Analog → To computer off']);
+});
+
+it('says for whom what is heard changes', function () {
+    $pairs = array_map(fn (array $pair) => "{$pair['before']->source->id} {$pair['before']->listener->id} ".(int) ($pair['before']->arrivals !== []).(int) ($pair['after']->arrivals !== []), difference('starters/simplest-microphone', 'computer', 'console')->pairs);
+    expect($pairs)->toBe(['game viewers 10', 'console viewers 01']);
+});
+
+it('finds nothing between a situation and itself', function () {
+    $difference = difference('rigs/night-relay', 'talk', 'talk');
+    expect($difference->changes)->toBe([])->and($difference->pairs)->toBe([]);
+});
