@@ -38,4 +38,20 @@ final readonly class RigParts
         public array $situations = [],
     ) {
     }
+
+    /**
+     * The parts with some replaced; what is null stays.
+     *
+     * @param  array<int, Unit>|null  $units
+     * @param  array<int, Cable>|null  $cables
+     * @param  array<int, DeviceSettings>|null  $devices
+     * @param  array<int, Pick>|null  $picks
+     * @param  array<int, Wish>|null  $wishes
+     * @param  array<int, Situation>|null  $situations
+     */
+    public function with(?array $units = null, ?array $cables = null, ?array $devices = null, ?array $picks = null, ?array $wishes = null, ?array $situations = null): self
+    {
+        return new self($this->name, $this->summary, $this->places, $this->models, $units ?? $this->units, $cables ?? $this->cables, $devices ?? $this->devices, $picks ?? $this->picks, $this->air,
+            $this->sources, $this->listeners, $wishes ?? $this->wishes, $situations ?? $this->situations);
+    }
 }

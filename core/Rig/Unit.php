@@ -28,4 +28,15 @@ final readonly class Unit
         public array $routes = [],
     ) {
     }
+
+    /**
+     * The unit set otherwise; what is null stays.
+     *
+     * @param  array<string, PointSettings>|null  $points
+     * @param  array<string, RouteSettings>|null  $routes
+     */
+    public function with(?array $points = null, ?array $routes = null): self
+    {
+        return new self($this->id, $this->model, $this->place, $this->name, $this->firmware, $this->serial, $this->notes, $this->needs, $this->start, $this->atLogin, $points ?? $this->points, $routes ?? $this->routes);
+    }
 }

@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Edit\EnableDevice;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Lane;
@@ -13,7 +18,11 @@ use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 
@@ -29,7 +38,7 @@ final class BreakFinder
      */
     private const COST = ['live' => 1, 'switch' => 1000, 'pick for default' => 1100, 'first pick' => 1200, 'other pick' => 1250, 'tap' => 50, 'cable' => 3000];
 
-    /** @var list<array{Link, string|null, int}> a link, the text of the change that makes it carry (null where it carries now), the cost */
+    /** @var list<array{Link, string|null, int, RigEdit|null}> a link, the text of the change that makes it carry (null where it carries now), the cost, the change itself */
     private array $steps = [];
 
     /** @var array<int, list<int>> steps by the channel that they leave; kept by node */
@@ -41,7 +50,8 @@ final class BreakFinder
     public function __construct(private readonly SignalGraph $graph)
     {
         foreach ($graph->links as $link) {
-            $this->add($link, $link->block === null ? null : $this->undo($link), self::COST[$link->block === null ? 'live' : 'switch']);
+            $this->add($link, $link->block === null ? null : $this->undo($link), self::COST[$link->block === null ? 'live' : 'switch'],
+                $link->block === null ? null : $this->undoing($link));
         }
         foreach ($graph->rig->units as $unit) {
             foreach ($graph->rig->modelOf($unit)->points as $point) {
@@ -58,7 +68,7 @@ final class BreakFinder
     {
         $media = array_keys($this->free);
         $cost = [];
-        /** @var array<int, array{int|null, Link|string, string|null}> $cameBy channel => (channel before, link or medium, change) */
+        /** @var array<int, array{int|null, Link|string, string|null, RigEdit|null}> $cameBy channel => (channel before, link or socket, change in words, change) */
         $cameBy = [];
         $queue = new \SplPriorityQueue;
         foreach ($source->origins as $origin) {
@@ -84,11 +94,11 @@ final class BreakFinder
 
                 break;
             }
-            foreach ($this->onwards($channel, $media) as [$to, $by, $change, $price]) {
+            foreach ($this->onwards($channel, $media) as [$to, $by, $change, $price, $edit]) {
                 $total = $cost[$channel] + $price;
                 if (! isset($cost[$to]) || $total < $cost[$to]) {
                     $cost[$to] = $total;
-                    $cameBy[$to] = [$channel, $by, $change];
+                    $cameBy[$to] = [$channel, $by, $change, $edit];
                     $queue->insert($to, -$total);
                 }
             }
@@ -99,7 +109,7 @@ final class BreakFinder
 
     /**
      * @param  list<string>  $media
-     * @return \Generator<int, array{int, Link|string, string|null, int}>
+     * @return \Generator<int, array{int, Link|string, string|null, int, RigEdit|null}>
      */
     private function onwards(int $channel, array $media): \Generator
     {
@@ -108,7 +118,7 @@ final class BreakFinder
         if ($medium !== null) {
             foreach ($this->free[$medium]['ins'] as [$node, $channels, $ref, $words]) {
                 foreach ($channels as $into) {
-                    yield [$this->graph->first[$node] + $into, $ref, $words, 0];
+                    yield [$this->graph->first[$node] + $into, $ref, $words, 0, null];
                 }
             }
 
@@ -116,23 +126,23 @@ final class BreakFinder
         }
         $node = $this->nodeOf($channel);
         foreach ($this->leaving[$node] ?? [] as $id) {
-            [$link, $change, $price] = $this->steps[$id];
+            [$link, $change, $price, $edit] = $this->steps[$id];
             foreach ($link->map as [$a, $b]) {
                 if ($channel === $this->graph->first[$node] + $a) {
-                    yield [$this->graph->first[$link->to] + $b, $link, $change, $price];
+                    yield [$this->graph->first[$link->to] + $b, $link, $change, $price, $edit];
                 }
             }
         }
         foreach ($media as $number => $name) {
             foreach ($this->free[$name]['outs'] as [$from, $channels, $ref, $words]) {
                 if ($from === $node && in_array($channel - $this->graph->first[$node], $channels, true)) {
-                    yield [$this->graph->channels + $number, $ref, $words, self::COST['cable']];
+                    yield [$this->graph->channels + $number, $ref, $words, self::COST['cable'], null];
                 }
             }
         }
     }
 
-    /** @param  array<int, array{int|null, Link|string, string|null}>  $cameBy */
+    /** @param  array<int, array{int|null, Link|string, string|null, RigEdit|null}>  $cameBy */
     private function told(int $end, array $cameBy): ?NearestBreak
     {
         $way = [];
@@ -141,7 +151,7 @@ final class BreakFinder
         }
         $live = $waiting = $changes = [];
         $plugFrom = null;
-        foreach ($way as [, $by, $change]) {
+        foreach ($way as [, $by, $change, $edit]) {
             if ($by instanceof Link && $change === null) {
                 $waiting[] = $by->label;
                 if ($changes === []) {
@@ -152,7 +162,7 @@ final class BreakFinder
             }
             $waiting = [];
             if ($by instanceof Link) {
-                $changes[] = new JoiningChange($by->block ?? BlockKind::Off, $by->ref, (string) $change);
+                $changes[] = new JoiningChange($by->block ?? BlockKind::Off, $by->ref, (string) $change, $edit);
             } elseif ($plugFrom === null) {
                 $plugFrom = [$by, $change];
             } else {
@@ -164,10 +174,10 @@ final class BreakFinder
         return $changes === [] ? null : new NearestBreak($live, $waiting, $changes);
     }
 
-    private function add(Link $link, ?string $change, int $price): void
+    private function add(Link $link, ?string $change, int $price, ?RigEdit $edit): void
     {
         $this->leaving[$link->from][] = count($this->steps);
-        $this->steps[] = [$link, $change, $price];
+        $this->steps[] = [$link, $change, $price, $edit];
     }
 
     /** What makes a blocked link carry. */
@@ -182,6 +192,38 @@ final class BreakFinder
             BlockKind::NotConnected => "Connect {$link->label} to its computer again",
             default => "Switch on {$link->label} in {$unit}",
         };
+    }
+
+    /** The situation in which a change is made: null for the base, where it is made for good. */
+    private function situation(): ?string
+    {
+        $id = $this->graph->state->situation->id;
+
+        return $id === array_key_first($this->graph->rig->situations) ? null : $id;
+    }
+
+    /** The change that makes a blocked link carry; null where the product can't make it. */
+    private function undoing(Link $link): ?RigEdit
+    {
+        [$unit, $thing] = [...explode('/', $link->ref, 2), ''];
+        $point = new PointRef($unit, $thing);
+
+        return match ($link->block) {
+            BlockKind::Off => new SetRoute(new RouteRef($unit, $thing), new RouteSettings(on: true), $this->situation()),
+            // A unit's own rule mutes too, and no switch undoes that.
+            BlockKind::Muted => $this->graph->state->autoMutedBy($unit, $this->graph->rig->point($point)) === null ? new SetPoint($point, new PointSettings(mute: false), $this->situation()) : null,
+            BlockKind::Shut => new SetPoint($point, new PointSettings(fader: $this->graph->rig->point($point)->fader?->db), $this->situation()),
+            BlockKind::Disabled => $this->enabling($link),
+            default => null,
+        };
+    }
+
+    private function enabling(Link $link): ?RigEdit
+    {
+        $host = $link->pick === null ? null : $this->graph->rig->hostOf($this->graph->rig->units[(string) strstr($link->pick, '/', true)]->place);
+        $device = $host === null ? null : $this->graph->devices->of($host->id)[$link->ref] ?? null;
+
+        return $device === null ? null : new EnableDevice($device->computer, $device->ref, true);
     }
 
     private function possiblePicks(Unit $program, Point $point, Direction $direction): void
@@ -220,7 +262,8 @@ final class BreakFinder
         }
         $isOut = $direction === Direction::Playback;
         $this->add(new Link($isOut ? $this->graph->exit($at) : $node, $isOut ? $node : $this->graph->entry($at), $map, 0, 0, HopKind::Device, (string) $at,
-            $device->name(), Realm::Computer, BlockKind::OtherDevicePicked), $text, $price);
+            $device->name(), Realm::Computer, BlockKind::OtherDevicePicked), $text, $price,
+            new SetPick($at, new Pick($at, $device->ref, tap: $device->direction === $direction ? null : $device->direction), $this->situation()));
     }
 
     private function freeSockets(): void

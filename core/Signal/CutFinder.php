@@ -4,7 +4,15 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Want;
 
 /**
@@ -174,16 +182,18 @@ final class CutFinder
         $unit = $rig->units[strstr($hop->pick ?? $hop->ref, '/', true) ?: $hop->ref] ?? null;
         $model = $unit === null ? null : $rig->modelOf($unit);
         $thing = substr((string) strstr($hop->pick ?? $hop->ref, '/'), 1);
-        $text = match (true) {
-            $hop->kind === HopKind::Cable => "Unplug {$hop->label}",
-            $unit === null || $model === null => null,
-            $hop->pick !== null => "Take {$hop->label} away from {$model->points[$thing]->label} of {$unit->name}",
-            $hop->kind === HopKind::Route && $model->routes[$thing]->allows(RouteSetting::On) => "Switch off {$hop->label} in {$unit->name}",
-            $hop->kind === HopKind::Gain && $model->points[$thing]->mute !== null => "Mute {$hop->label} of {$unit->name}",
-            default => null,
+        $base = array_key_first($rig->situations);
+        $situation = $this->hearing->graph->state->situation->id === $base ? null : $this->hearing->graph->state->situation->id;
+        [$text, $edit] = match (true) {
+            $hop->kind === HopKind::Cable => ["Unplug {$hop->label}", new Unplug($hop->ref)],
+            $unit === null || $model === null => [null, null],
+            $hop->pick !== null => ["Take {$hop->label} away from {$model->points[$thing]->label} of {$unit->name}", new SetPick(new PointRef($unit->id, $thing), null)],
+            $hop->kind === HopKind::Route && $model->routes[$thing]->allows(RouteSetting::On) => ["Switch off {$hop->label} in {$unit->name}", new SetRoute(new RouteRef($unit->id, $thing), new RouteSettings(on: false), $situation)],
+            $hop->kind === HopKind::Gain && $model->points[$thing]->mute !== null => ["Mute {$hop->label} of {$unit->name}", new SetPoint(new PointRef($unit->id, $thing), new PointSettings(mute: true), $situation)],
+            default => [null, null],
         };
 
-        return $text === null ? null : new CutChange($hop->kind, $hop->pick ?? $hop->ref, $text);
+        return $text === null || $edit === null ? null : new CutChange($hop->kind, $hop->pick ?? $hop->ref, $text, $edit);
     }
 
     private function key(Hop $hop): string

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Unit;
+
+/** Where a setting is kept: with its unit, or among a situation's changes. */
+final class Settings
+{
+    /** @param  callable(Unit): Unit  $change */
+    public static function ofUnit(Rig $rig, string $unit, callable $change): Rig
+    {
+        return new Rig($rig->parts()->with(units: array_values(array_map(fn (Unit $one) => $one->id === $unit ? $change($one) : $one, $rig->units))));
+    }
+
+    /** Puts a change into a situation, on top of what it changes there already. */
+    public static function ofSituation(Rig $rig, string $situation, Change $change): Rig
+    {
+        return new Rig($rig->parts()->with(situations: array_values(array_map(function (Situation $one) use ($rig, $situation, $change): Situation {
+            if ($one->id !== $situation) {
+                return $one;
+            }
+            $changes = [];
+            $isSet = false;
+            foreach ($one->changes as $kept) {
+                $isSame = (string) $kept->at === (string) $change->at && ($kept->set instanceof Pick) === ($change->set instanceof Pick);
+                if ($isSame) {
+                    $kept = new Change($change->at, match (true) {
+                        $kept->set instanceof PointSettings && $change->set instanceof PointSettings => $kept->set->under($change->set),
+                        $kept->set instanceof RouteSettings && $change->set instanceof RouteSettings => $kept->set->under($change->set),
+                        default => $change->set,
+                    });
+                    $isSet = true;
+                } elseif (self::isOtherOfGroup($rig, $kept, $change)) {
+                    continue;
+                }
+                $changes[] = $kept;
+            }
+
+            return new Situation($one->id, $one->name, $isSet ? $changes : [...$changes, $change]);
+        }, $rig->situations))));
+    }
+
+    public static function where(Rig $rig, ?string $situation): string
+    {
+        return $situation === null ? '' : " in {$rig->situations[$situation]->name}";
+    }
+
+    /** Of an exclusive group a situation switches one route on: the one that it switched on before is off by that. */
+    private static function isOtherOfGroup(Rig $rig, Change $kept, Change $change): bool
+    {
+        if (! $kept->set instanceof RouteSettings || ! $change->set instanceof RouteSettings || $kept->set->on !== true || $change->set->on !== true || $kept->at->unit !== $change->at->unit) {
+            return false;
+        }
+        $routes = $rig->modelOf($change->at->unit)->routes;
+        $group = fn (Change $one): ?string => ($routes[substr((string) strstr((string) $one->at, '/'), 1)] ?? null)?->group;
+
+        return $group($change) !== null && $group($kept) === $group($change);
+    }
+}

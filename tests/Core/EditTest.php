@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\BreakFinder;
+use HiddenWire\Core\Signal\CutFinder;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Verdict;
+use Tests\Support\Draft;
+
+function relay(): Rig
+{
+    return Draft::from(dirname(__DIR__, 2).'/resources/rigs/night-relay.json')->make();
+}
+
+function heard(Rig $rig, ?string $situation = null): Hearing
+{
+    return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new InvalidArgumentException("No situation {$situation}")));
+}
+
+it('says in words what is done', function (RigEdit $edit, string $words) {
+    expect($edit->words(relay()))->toBe($words);
+})->with([
+    [new SetWish('voice', 'viewers', Want::MustNot), 'Presenter voice must not be heard by Viewers'],
+    [new SetWish('voice', null, Want::May, 'break'), 'Presenter voice may be heard by every listener in Break'],
+    [new SetWish(null, 'clip', null), 'No wish for Every sound at Clip, no talk'],
+    [new SetRoute(new RouteRef('mixer', 'ch-1>main'), new RouteSettings(on: false, db: Decibels::of(-3))), 'Desk mixer: Mic 1 → Main off, at −3.0 dB'],
+    [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true), 'off'), 'Desk mixer: Mic 1 muted in Off'],
+    [new SetPick(new PointRef('chimes', 'sound'), null), 'Donation chimes: Chimes uses no device'],
+]);
+
+it('sets a wish for all situations, or for one and leaves the others', function () {
+    $rig = (new SetWish('voice', 'viewers', Want::May))->applyTo(relay());
+    foreach (['on-air', 'break', 'off'] as $situation) {
+        expect(heard($rig, $situation)->pair('voice', 'viewers')->wish?->want)->toBe(Want::May);
+    }
+    $rig = (new SetWish('voice', 'viewers', Want::Must, 'talk'))->applyTo(relay());
+    // What was said for break and talk together stays for the break.
+    expect(heard($rig, 'talk')->pair('voice', 'viewers')->wish?->want)->toBe(Want::Must)
+        ->and(heard($rig, 'break')->pair('voice', 'viewers')->wish?->want)->toBe(Want::MustNot)
+        ->and(heard($rig, 'on-air')->pair('voice', 'viewers')->wish?->want)->toBe(Want::Must);
+    expect(heard((new SetWish('voice', 'viewers', null))->applyTo(relay()))->pair('voice', 'viewers')->wish)->toBeNull();
+});
+
+it('fills a row and a column', function () {
+    $rig = (new SetWish('pages', null, Want::May))->applyTo((new SetWish(null, 'team', Want::MustNot))->applyTo(relay()));
+    foreach (heard($rig)->all() as $pair) {
+        if ($pair->source->id === 'pages') {
+            expect($pair->wish?->want)->toBe(Want::May);
+        } elseif ($pair->listener->id === 'team') {
+            expect($pair->wish?->want)->toBe(Want::MustNot);
+        }
+    }
+});
+
+it('keeps a change made in a situation to that situation', function () {
+    $rig = (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true), 'break'))->applyTo(relay());
+    expect(heard($rig, 'break')->pair('voice', 'ferry')->verdict)->toBe(Verdict::Missing)->and(heard($rig)->pair('voice', 'ferry')->verdict)->toBe(Verdict::Ok);
+    // Set again, it is one change there, not two.
+    $again = (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(-9)), 'break'))->applyTo($rig);
+    expect(count($again->situations['break']->changes))->toBe(count($rig->situations['break']->changes));
+});
+
+it('moves an exclusive selector as one change, for good and in a situation', function () {
+    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/main-and-alternate.json')->make();
+    $back = (new SetRoute(new RouteRef('desk', 'ch-1>main'), new RouteSettings(on: true)))->applyTo($rig);
+    expect(heard($back)->pair('voice', 'me')->arrivals)->not->toBe([])->and(heard($back)->pair('voice', 'viewers')->arrivals)->toBe([]);
+    $there = (new SetRoute(new RouteRef('desk', 'ch-1>alt'), new RouteSettings(on: true), 'private'))->applyTo($rig);
+    expect(heard($there, 'private')->pair('voice', 'viewers')->arrivals)->not->toBe([]);
+});
+
+it('leaves the rest of the document alone', function () {
+    $rig = relay();
+    $there = (new SetPick(new PointRef('chimes', 'sound'), new Pick(new PointRef('chimes', 'sound'), HiddenWire\Core\Rig\DeviceRef::point('softmix', 'virtual-1'))))->applyTo($rig);
+    $back = (new SetPick(new PointRef('chimes', 'sound'), $rig->picks['chimes/sound']))->applyTo($there);
+    expect((new DocumentWriter)->write($back))->toBe((new DocumentWriter)->write($rig));
+});
+
+it('makes no rig that is none', function () {
+    expect(fn () => (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(99))))->applyTo(relay()))->toThrow(InvalidRig::class, 'lies outside');
+});
+
+it('mends a missing sound by the very changes that it names', function (string $source, string $listener, ?string $situation, callable $spoil) {
+    $rig = $spoil(Draft::from(dirname(__DIR__, 2).'/resources/rigs/night-relay.json'))->make();
+    $before = heard($rig, $situation);
+    $break = (new BreakFinder($before->graph))->between($rig->sources[$source], $rig->listeners[$listener]);
+    expect($before->pair($source, $listener)->arrivals)->toBe([]);
+    foreach ($break->changes ?? [] as $change) {
+        expect($change->edit)->not->toBeNull();
+        $rig = $change->edit->applyTo($rig);
+    }
+    expect(heard($rig, $situation)->pair($source, $listener)->arrivals)->not->toBe([]);
+})->with([
+    'a default' => ['chime', 'viewers', null, fn (Draft $d) => $d],
+    'a default, in a situation' => ['chime', 'presenter', 'break', fn (Draft $d) => $d],
+    'a mute and a fader' => ['voice', 'viewers', null, fn (Draft $d) => $d->set('mixer', 'points', 'ch-1', ['mute' => true, 'fader' => -90])],
+    'a route of a situation' => ['voice', 'hall', 'break', fn (Draft $d) => $d],
+    'a disabled device' => ['voice', 'viewers', null, fn (Draft $d) => $d->with(function (array $data) {
+        $data['devices'] = array_map(fn ($one) => $one['device'] === 'mixer/usb/rec' ? ['enabled' => false] + $one : $one, $data['devices']);
+
+        return $data;
+    })],
+]);
+
+it('stops a leak and a doubling by the very cut that it names, and breaks nothing', function (string $source, string $listener, ?string $situation) {
+    $rig = relay();
+    $before = heard($rig, $situation);
+    $cut = (new CutFinder($before))->of($before->pair($source, $listener));
+    foreach ($cut->changes as $change) {
+        $rig = $change->edit->applyTo($rig);
+    }
+    $after = heard($rig, $situation);
+    expect($cut->changes)->not->toBe([])->and($after->pair($source, $listener)->verdict)->toBe(Verdict::Ok)->and($after->counts()['missing'])->toBe($before->counts()['missing']);
+})->with([['music', 'archive', null], ['music', 'archive', 'break'], ['rally', 'viewers', null], ['rally', 'viewers', 'talk']]);
