@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\EditController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WiringController;
@@ -23,5 +24,10 @@ Route::middleware('auth')->group(function () {
     Route::delete('/rigs/{rig}', [RigController::class, 'destroy'])->whereNumber('rig')->name('rigs.destroy');
     Route::get('/rigs/{rig}/wishes', [RigController::class, 'wishes'])->whereNumber('rig')->name('rigs.wishes');
     Route::get('/rigs/{rig}/wiring', [WiringController::class, 'show'])->whereNumber('rig')->name('rigs.wiring');
+    Route::get('/rigs/{rig}/history', [EditController::class, 'history'])->whereNumber('rig')->name('rigs.history');
+    Route::post('/rigs/{rig}/edits', [EditController::class, 'store'])->whereNumber('rig')->name('rigs.edit');
+    Route::post('/rigs/{rig}/undo', [EditController::class, 'undo'])->whereNumber('rig')->name('rigs.undo');
+    Route::post('/rigs/{rig}/redo', [EditController::class, 'redo'])->whereNumber('rig')->name('rigs.redo');
+    Route::post('/rigs/{rig}/revisions/{number}/restore', [EditController::class, 'restore'])->whereNumber(['rig', 'number'])->name('rigs.restore');
     Route::put('/rigs/{rig}/layout', [WiringController::class, 'layout'])->whereNumber('rig')->middleware('throttle:60,1')->name('rigs.layout');
 });

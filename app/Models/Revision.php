@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
  * One state of a rig: the whole document, who made it, when, and what was done.
  *
  * @property int $number
+ * @property int|null $parent  number of the revision that it was made from: where undoing leads
  * @property int|null $user_id
  * @property string $what
  * @property string $document
@@ -21,7 +22,7 @@ final class Revision extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['number', 'user_id', 'what', 'document'];
+    protected $fillable = ['number', 'parent', 'user_id', 'what', 'document'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

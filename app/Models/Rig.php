@@ -16,12 +16,13 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property string $name
  * @property string $summary
- * @property int $revision
+ * @property int $revision  counts every change of state
+ * @property int $at  number of the revision whose state it is in
  * @property Carbon $updated_at
  */
 final class Rig extends Model
 {
-    protected $fillable = ['name', 'summary', 'revision'];
+    protected $fillable = ['name', 'summary', 'revision', 'at'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

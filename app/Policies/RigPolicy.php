@@ -16,6 +16,11 @@ final class RigPolicy
         return $this->isOwner($user, $rig);
     }
 
+    public function update(User $user, Rig $rig): Response
+    {
+        return $this->isOwner($user, $rig);
+    }
+
     public function delete(User $user, Rig $rig): Response
     {
         return $this->isOwner($user, $rig);

@@ -49,13 +49,31 @@ final class RigRows
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
     private const CHUNK = 1000;
 
-    /** Replaces a rig's rows by those of a rig. Call it in a transaction. */
-    public static function store(int $rigId, Core\Rig $rig): void
+    /** Tables that nothing but those named refers to: they can be written anew on their own. */
+    private const ON_THEIR_OWN = [
+        UnitNeed::class => [], UnitPointSetting::class => [], UnitRouteSetting::class => [], Cable::class => [], DeviceSetting::class => [], Pick::class => [], AirPath::class => [],
+        SourceOrigin::class => [], ListenerEar::class => [], SituationChange::class => [], WishSituation::class => [], Wish::class => [WishSituation::class],
+    ];
+
+    /**
+     * Replaces a rig's rows by those of a rig; with what is stored now at hand, only in the tables that differ. Call it in a transaction.
+     */
+    public static function store(int $rigId, Core\Rig $rig, ?Core\Rig $stored = null): void
     {
-        foreach (array_reverse(self::TABLES) as $table) {
+        $new = self::of($rig);
+        $tables = self::TABLES;
+        if ($stored !== null) {
+            $old = self::of($stored);
+            $changed = array_filter(self::TABLES, fn (string $table) => $old[$table] !== $new[$table]);
+            if (array_diff($changed, array_keys(self::ON_THEIR_OWN)) === []) {
+                $also = array_merge([], ...array_map(fn (string $table) => self::ON_THEIR_OWN[$table] ?? [], array_values($changed)));
+                $tables = array_values(array_filter(self::TABLES, fn (string $table) => in_array($table, $changed, true) || in_array($table, $also, true)));
+            }
+        }
+        foreach (array_reverse($tables) as $table) {
             $table::query()->where('rig_id', $rigId)->delete();
         }
-        foreach (self::of($rig) as $table => $rows) {
+        foreach (array_intersect_key($new, array_flip($tables)) as $table => $rows) {
             foreach (array_chunk($rows, self::CHUNK) as $chunk) {
                 $table::query()->insert(array_map(fn (array $row) => ['rig_id' => $rigId, ...$row], $chunk));
             }

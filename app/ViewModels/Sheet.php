@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
@@ -46,7 +47,7 @@ final readonly class Sheet
         return $rows;
     }
 
-    /** @return list<array{point: string, says: string}> what is set on the unit, in words */
+    /** @return list<array{id: string, point: string, says: string, mute: bool|null, fader: array{db: int|float, from: int|float, to: int|float}|null}> what is set on the unit */
     public function controls(Unit $unit): array
     {
         $state = $this->hearing->graph->state;
@@ -64,15 +65,18 @@ final readonly class Sheet
                 array_unshift($says, ($pick->tap === null ? '' : 'what is sent to ').($device?->name() ?? 'no device').($pick->default === null ? '' : ' (by default)')
                     .($device !== null && ! $device->isUsable() ? ', which gives nothing' : ''));
             }
-            if ($says !== []) {
-                $rows[] = ['point' => $point->label, 'says' => implode(' · ', $says)];
+            if ($says !== [] || $point->mute !== null) {
+                $rows[] = [
+                    'id' => $point->id, 'point' => $point->label, 'says' => implode(' · ', $says), 'mute' => $point->mute === null ? null : $state->isMuted($unit->id, $point),
+                    'fader' => $point->fader === null ? null : ['db' => $state->fader($unit->id, $point)->number(), 'from' => $point->fader->from->number(), 'to' => $point->fader->to->number()],
+                ];
             }
         }
 
         return $rows;
     }
 
-    /** @return list<array{bus: string, gets: list<string>}> for each point that several routes feed, what it gets */
+    /** @return list<array{bus: string, feeds: list<array{key: string, from: string, on: bool, says: string, canSwitch: bool}>}> what each point gets that can be fed in more than one way */
     public function mixes(Unit $unit): array
     {
         $model = $this->rig->modelOf($unit);
@@ -80,14 +84,14 @@ final readonly class Sheet
         foreach ($model->routes as $route) {
             if ($route->can !== []) {
                 $now = $this->hearing->graph->state->route($unit->id, $route);
-                $feeds[$route->to] ??= [];
-                if ($now->on) {
-                    $feeds[$route->to][] = $model->points[$route->from]->label.($now->db->number() === 0 ? '' : ' '.$now->db->text().' dB');
-                }
+                $feeds[$route->to][] = [
+                    'key' => $route->key(), 'from' => $model->points[$route->from]->label, 'on' => $now->on, 'says' => $now->db->number() === 0 ? '' : $now->db->text().' dB',
+                    'canSwitch' => $route->allows(RouteSetting::On),
+                ];
             }
         }
 
-        return array_map(fn (string|int $to) => ['bus' => $model->points[(string) $to]->label, 'gets' => $feeds[$to]], array_keys($feeds));
+        return array_map(fn (string|int $to) => ['bus' => $model->points[(string) $to]->label, 'feeds' => $feeds[$to]], array_keys($feeds));
     }
 
     /** @return list<Device> */

@@ -20,13 +20,16 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('name', 120);
             $table->text('summary');
+            // `revision` counts every change of state, undoing too, so that a stale page is told apart; `at` is the revision whose state the rig is in.
             $table->unsignedInteger('revision')->default(0);
+            $table->unsignedInteger('at')->default(0);
             $table->timestamps();
         });
         Schema::create('revisions', function (Blueprint $table) {
             $table->id();
             $table->foreignId('rig_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
+            $table->unsignedInteger('parent')->nullable();
             $table->foreignId('user_id')->nullable()->constrained()->nullOnDelete();
             $table->string('what', 400);
             $table->longText('document');

@@ -15,6 +15,8 @@ const KEYS = {
     ']': () => neighbour('.situations', 1),
     d: () => neighbour('.depths', 1),
     o: () => follow('[data-key-focus]'),
+    u: () => follow('[data-key-undo]'),
+    r: () => follow('[data-key-redo]'),
     t: switchTheme,
     '?': () => document.querySelector('[data-keys]')?.showModal(),
     Escape: () => {
@@ -27,6 +29,11 @@ const KEYS = {
         }
     },
 };
+
+for (const button of document.querySelectorAll('[data-key-wish]')) KEYS[button.dataset.keyWish] = () => button.click();
+
+// What was done is said, and goes by itself; what went wrong stays.
+setTimeout(() => document.querySelector('.message:not(.trouble)')?.remove(), 6000);
 
 document.addEventListener('keydown', (event) => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches?.('input, textarea, select') || document.querySelector('dialog[open]')) return;

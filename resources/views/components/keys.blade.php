@@ -7,6 +7,8 @@
         <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>nearer, farther, all of it</dd>
         <dt><kbd>arrows</kbd></dt><dd>move on the map, or from cell to cell</dd>
         <dt><kbd>o</kbd></dt><dd>only the chosen way, or all again</dd>
+        <dt><kbd>m</kbd> <kbd>y</kbd> <kbd>n</kbd> <kbd>x</kbd></dt><dd>must, may, must not, no wish, for the chosen cell</dd>
+        <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo</dd>
         <dt><kbd>Esc</kbd></dt><dd>let go of what is chosen</dd>
         <dt><kbd>t</kbd></dt><dd>paper or night desk</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>

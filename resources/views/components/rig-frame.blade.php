@@ -14,6 +14,7 @@
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
                 @if ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
             </a>
+            <div class="undo"><x-undo :page="$page" /></div>
             <x-account />
         </div>
     </header>
@@ -21,11 +22,14 @@
         <a href="{{ $page->url([], 'wishes') }}" accesskey="1" @if ($page->view === 'wishes') aria-current="page" @endif><span class="step" aria-hidden="true">1</span><span>Wishes</span></a>
         <a href="{{ $page->url([], 'wiring') }}" accesskey="3" @if ($page->view === 'wiring') aria-current="page" @endif><span class="step" aria-hidden="true">3</span><span>Wiring</span></a>
         <div class="rail-end">
+            <a href="{{ $page->url([], 'history') }}" @if ($page->view === 'history') aria-current="page" @endif><i class="bi bi-clock-history" aria-hidden="true"></i><span>History</span></a>
             <a href="{{ route('rigs.document', $page->record->id) }}" download><i class="bi bi-download" aria-hidden="true"></i><span>Document</span></a>
             <a href="{{ route('rigs.index') }}"><i class="bi bi-collection" aria-hidden="true"></i><span>All rigs</span></a>
         </div>
     </nav>
     <main id="view" class="view" tabindex="-1">{{ $slot }}</main>
     {{ $strip ?? '' }}
+    @if ($errors->any()) <p class="message trouble" role="alert">{{ implode(' ', $errors->all()) }}</p>
+    @elseif (session('said')) <p class="message" role="status">{{ session('said') }}</p> @endif
     <x-keys />
 </x-page>

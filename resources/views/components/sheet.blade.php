@@ -28,13 +28,36 @@
         @if ($sheet->controls($unit) !== [])
             <h3>Settings</h3>
             <table class="facts">
-                @foreach ($sheet->controls($unit) as $row) <tr><th scope="row">{{ $row['point'] }}</th><td>{{ $row['says'] }}</td></tr> @endforeach
+                @foreach ($sheet->controls($unit) as $row) <tr>
+                    <th scope="row">{{ $row['point'] }}</th>
+                    <td>{{ $row['says'] }}
+                        @if ($row['mute'] !== null || $row['fader'] !== null)
+                            <x-edit :page="$page" class="set" :fields="['edit' => 'point', 'unit' => $unit->id, 'point' => $row['id']]">
+                                @if ($row['fader'] !== null)
+                                    <input type="number" name="fader" step="0.5" min="{{ $row['fader']['from'] }}" max="{{ $row['fader']['to'] }}" value="{{ $row['fader']['db'] }}" aria-label="Fader of {{ $row['point'] }}, dB">
+                                    <button type="submit" class="do">Set<span class="visually-hidden"> the fader of {{ $row['point'] }}</span></button>
+                                @endif
+                            </x-edit>
+                            @if ($row['mute'] !== null)
+                                <x-edit :page="$page" class="set" :fields="['edit' => 'point', 'unit' => $unit->id, 'point' => $row['id'], 'mute' => $row['mute'] ? '0' : '1']"><button type="submit" class="do">{{ $row['mute'] ? 'Open' : 'Mute' }}<span class="visually-hidden"> {{ $row['point'] }}</span></button></x-edit>
+                            @endif
+                        @endif
+                    </td>
+                </tr> @endforeach
             </table>
         @endif
         @if ($sheet->mixes($unit) !== [])
             <h3>What each mix gets</h3>
             <table class="facts">
-                @foreach ($sheet->mixes($unit) as $row) <tr><th scope="row">{{ $row['bus'] }}</th><td>@if ($row['gets'] === []) <span class="quiet">nothing</span> @else {{ implode(', ', $row['gets']) }} @endif</td></tr> @endforeach
+                @foreach ($sheet->mixes($unit) as $row) <tr><th scope="row">{{ $row['bus'] }}</th><td class="feeds">
+                    @foreach ($row['feeds'] as $feed)
+                        @if ($feed['canSwitch'])
+                            <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $unit->id, 'route' => $feed['key'], 'on' => $feed['on'] ? '0' : '1']"><button type="submit" class="feed" aria-pressed="{{ $feed['on'] ? 'true' : 'false' }}">{{ $feed['from'] }} {{ $feed['says'] }}<span class="visually-hidden"> to {{ $row['bus'] }}</span></button></x-edit>
+                        @else
+                            <span class="feed">{{ $feed['from'] }} {{ $feed['says'] }}</span>
+                        @endif
+                    @endforeach
+                </td></tr> @endforeach
             </table>
         @endif
         @if ($model->family->isHost())
@@ -59,6 +82,7 @@
             <tr><th scope="row">From</th><td><a href="{{ $page->url(['select' => "unit:{$cable->from->unit}"]) }}">{{ $sheet->socketName($cable->from->unit, $cable->from->socket) }}</a><small>{{ $page->rig->socket($cable->from)->connector->words() }}</small></td></tr>
             <tr><th scope="row">To</th><td><a href="{{ $page->url(['select' => "unit:{$cable->to->unit}"]) }}">{{ $sheet->socketName($cable->to->unit, $cable->to->socket) }}</a><small>{{ $page->rig->socket($cable->to)->connector->words() }}</small></td></tr>
         </table>
+        <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
     @endif
     <h3>Passes here now</h3>
     @if ($carries === [])

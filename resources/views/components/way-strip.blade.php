@@ -8,7 +8,7 @@
         <span class="strip-says">{{ $strip->sentence() }}</span>
         @if ($strip->cut !== null)
             @if ($strip->cut->changes !== [])
-                <span class="cut"><i class="bi bi-scissors" aria-hidden="true"></i> {{ implode(', and ', array_map(fn ($change) => $change->text, $strip->cut->changes)) }}</span>
+                <x-edit :page="$page" class="cut" :fields="['edit' => 'remedy', 'source' => $pair->source->id, 'listener' => $pair->listener->id]"><i class="bi bi-scissors" aria-hidden="true"></i> {{ implode(', and ', array_map(fn ($change) => $change->text, $strip->cut->changes)) }} <button type="submit" class="do">Do it</button></x-edit>
             @elseif ($strip->cut->mergedAt !== null)
                 <span class="cut">can't be taken out alone: one signal with what is wanted from {{ $strip->cut->mergedAt->label }} on</span>
             @endif
@@ -24,6 +24,24 @@
             <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens, [$pair->source->id]))]) }}" aria-label="Let go of this way"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
         </span>
     </div>
+    @if ($page->view === 'wishes')
+        @php
+            $wanted = $pair->wish?->want->value ?? 'none';
+            $isOwn = $pair->wish !== null && $pair->wish->situations !== [];
+        @endphp
+        <form class="wish-form" method="post" action="{{ route('rigs.edit', $page->record->id) }}">
+            @csrf
+            <input type="hidden" name="edit" value="wish"><input type="hidden" name="revision" value="{{ $page->record->revision }}">
+            <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
+                @foreach (['must' => ['Must hear', 'm'], 'may' => ['May hear', 'y'], 'must-not' => ['Must not', 'n'], 'none' => ['No wish', 'x']] as $want => [$words, $key])
+                    <button type="submit" name="want" value="{{ $want }}" data-key-wish="{{ $key }}" aria-pressed="{{ $want === $wanted ? 'true' : 'false' }}">{{ $words }} <kbd aria-hidden="true">{{ $key }}</kbd></button>
+                @endforeach
+            </span>
+            <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option value="*">every sound</option></select></label>
+            <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option value="*">every listener</option></select></label>
+            <label>in <select name="situation"><option value="" @selected(! $isOwn)>all situations</option>@foreach ($page->rig->situations as $situation) @if ($situation->id === $page->situation->id) <option value="{{ $situation->id }}" @selected($isOwn)>{{ $situation->name }} only</option> @endif @endforeach</select></label>
+        </form>
+    @endif
     @foreach ($strip->ways as $number => $steps)
         @php $arrival = $pair->arrivals[$number]; @endphp
         <div class="way">
@@ -56,9 +74,12 @@
         @else
             <div class="gap">
                 <span class="gap-end"><span class="gap-label">It gets as far as</span> {{ $strip->break->live === [] ? 'where it begins' : $strip->break->live[count($strip->break->live) - 1] }}</span>
-                <ol class="gap-changes">
-                    @foreach ($strip->break->changes as $change) <li><i class="bi bi-arrow-left-right" aria-hidden="true"></i> {{ $change->text }}</li> @endforeach
-                </ol>
+                <div class="gap-changes">
+                    <ol>@foreach ($strip->break->changes as $change) <li><i class="bi bi-arrow-left-right" aria-hidden="true"></i> {{ $change->text }}</li> @endforeach</ol>
+                    @if (collect($strip->break->changes)->every(fn ($change) => $change->edit !== null))
+                        <x-edit :page="$page" :fields="['edit' => 'remedy', 'source' => $pair->source->id, 'listener' => $pair->listener->id]"><button type="submit" class="do">Do it</button></x-edit>
+                    @endif
+                </div>
                 <span class="gap-end"><span class="gap-label">from there on</span> {{ $strip->break->waiting === [] ? $pair->listener->name : implode(' · ', array_slice(array_values(array_unique($strip->break->waiting)), 0, 4)) }}</span>
             </div>
         @endif
