@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
@@ -27,13 +28,15 @@ final readonly class Sheet
         $this->wiring = new Wiring($this->rig);
     }
 
-    /** @return list<array{socket: string, words: string, cables: list<array{id: string, label: string, to: string}>}> */
+    /** @return list<array{ref: string, socket: string, words: string, cables: list<array{id: string, label: string, to: string}>, takes: array<string, string>}> with the free sockets that can take a free one's other end */
     public function sockets(Unit $unit): array
     {
         $rows = [];
         foreach ($this->rig->modelOf($unit)->sockets as $socket) {
             $at = new SocketRef($unit->id, $socket->id);
             $rows[] = [
+                'ref' => (string) $at,
+                'takes' => $this->wiring->at($at) === [] ? $this->takers($at) : [],
                 'socket' => $socket->label,
                 'words' => $socket->connector->words(),
                 'cables' => array_map(function (Cable $cable) use ($at): array {
@@ -123,6 +126,23 @@ final readonly class Sheet
         }
 
         return $carried;
+    }
+
+    /** @return array<string, string> what the free sockets that fit are called, by reference */
+    private function takers(SocketRef $at): array
+    {
+        $here = $this->rig->socket($at);
+        $takers = [];
+        foreach ($this->rig->units as $unit) {
+            foreach ($this->rig->modelOf($unit)->sockets as $socket) {
+                $ref = new SocketRef($unit->id, $socket->id);
+                if ($unit->id !== $at->unit && $this->wiring->at($ref) === [] && Mating::cable($here, $socket) !== null) {
+                    $takers[(string) $ref] = $this->socketName($unit->id, $socket->id);
+                }
+            }
+        }
+
+        return $takers;
     }
 
     public function socketName(string $unit, string $socket): string

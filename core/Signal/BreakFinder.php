@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\EnableDevice;
+use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
@@ -13,6 +14,7 @@ use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Equipment\Socket;
@@ -23,6 +25,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 
@@ -166,7 +169,7 @@ final class BreakFinder
             } elseif ($plugFrom === null) {
                 $plugFrom = [$by, $change];
             } else {
-                $changes[] = new JoiningChange(BlockKind::NotPlugged, "{$plugFrom[0]}>{$by}", "Plug a cable from {$plugFrom[1]} to {$change}");
+                $changes[] = new JoiningChange(BlockKind::NotPlugged, "{$plugFrom[0]}>{$by}", "Plug a cable from {$plugFrom[1]} to {$change}", $this->plug($plugFrom[0], $by));
                 $plugFrom = null;
             }
         }
@@ -216,6 +219,14 @@ final class BreakFinder
             BlockKind::Disabled => $this->enabling($link),
             default => null,
         };
+    }
+
+    /** Null where the two sockets need an adapter. */
+    private function plug(string $from, string $to): ?RigEdit
+    {
+        [$a, $b] = [new SocketRef(...explode('/', $from, 2)), new SocketRef(...explode('/', $to, 2))];
+
+        return Mating::cable($this->graph->rig->socket($a), $this->graph->rig->socket($b)) === null ? null : new Plug($a, $b);
     }
 
     private function enabling(Link $link): ?RigEdit

@@ -39,6 +39,13 @@ it('says how far the sound gets and from where on it would be heard', function (
     expect($break?->live)->toBe(['Music', 'Music', 'Speakers (Onboard Audio)', 'Line out', 'W-1', 'In → Loudspeakers'])->and($break?->waiting)->toBe(['Loudspeakers']);
 });
 
+it('plugs the cable that it names, where one fits', function () {
+    $draft = musicRoom()->with(fn (array $data) => ['cables' => []] + $data);
+    $rig = $draft->make();
+    $edit = breakOf($draft, 'music', 'room')?->changes[0]->edit;
+    expect($edit?->words($rig))->toBe('W-01: Line out · green of Pc to In of Boxes')->and(array_map(fn ($cable) => "{$cable->from} {$cable->to}", array_values($edit->applyTo($rig)->cables)))->toBe(['pc/line-out boxes/in']);
+});
+
 it('says so where nothing could join them', function () {
     $draft = Draft::rig()->unit('a', 'dynamic-microphone')->source('v', 'a/capsule')->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 1]]])->listener('l', 'b/ear');
     expect(breakOf($draft, 'v', 'l'))->toBeNull();

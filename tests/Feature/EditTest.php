@@ -38,6 +38,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
     'a route in a situation' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'break'], 'Desk mixer: Computer → Main on in Break'],
     'a mute' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'], 'Desk mixer: Mic 1 muted'],
     'a fader' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-4.5'], 'Desk mixer: Mic 1 fader −4.5 dB'],
+    'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/analog'], 'W-35: Line out · green of Broadcast computer to Analog in of Capture card'],
     'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
     'a remedy of a missing sound' => [['edit' => 'remedy', 'source' => 'chime', 'listener' => 'viewers'], 'Donation chimes: Chimes uses softmix/virtual-1'],
     'a remedy of a leak' => [['edit' => 'remedy', 'source' => 'music', 'listener' => 'archive'], 'Broadcast program: Source 2 → Track 2 off'],
@@ -96,6 +97,9 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1'], 'mute', 'Nothing is asked for'],
     [['edit' => 'route', 'unit' => 'booster', 'route' => 'in>out', 'on' => '0'], 'edit', 'The model fixes'],
     [['edit' => 'unplug', 'cable' => 'w-99'], 'cable', 'no cable'],
+    [['edit' => 'plug', 'from' => 'mixer/optical', 'to' => 'card/analog'], 'edit', 'has W-07 in it'],
+    [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'corner-monitor/hdmi-2'], 'edit', 'No cable has'],
+    [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => ''], 'to', 'Choose the socket'],
     [['edit' => 'remedy', 'source' => 'voice', 'listener' => 'viewers'], 'edit', 'There is no remedy'],
 ]);
 

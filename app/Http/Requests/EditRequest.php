@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
@@ -15,6 +16,7 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\BreakFinder;
 use HiddenWire\Core\Signal\CutFinder;
@@ -27,7 +29,7 @@ use Illuminate\Validation\ValidationException;
 
 /**
  * A change that a page asks for. `edit` says which: a wish (`source` and `listener`, either "*" for all; `want`), a route (`unit`, `route`, `on` or `db`), a point (`unit`, `point`, `mute`, `fader` or `gain`), a
- * cable to unplug, or the remedy of a pair (`source`, `listener`): what the way strip shows. `situation` is where it holds; `revision` what the page was made from.
+ * cable to unplug, two sockets to join (`from`, `to`), or the remedy of a pair (`source`, `listener`): what the way strip shows. `situation` is where it holds; `revision` what the page was made from.
  */
 final class EditRequest extends FormRequest
 {
@@ -35,12 +37,13 @@ final class EditRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'edit' => ['required', Rule::in(['wish', 'route', 'point', 'unplug', 'remedy'])],
+            'edit' => ['required', Rule::in(['wish', 'route', 'point', 'plug', 'unplug', 'remedy'])],
             'revision' => ['required', 'integer', 'min:1'],
             'situation' => ['nullable', 'string', 'max:64'],
             'source' => ['nullable', 'string', 'max:64'], 'listener' => ['nullable', 'string', 'max:64'],
             'want' => ['nullable', Rule::in(['must', 'may', 'must-not', 'none'])],
             'unit' => ['nullable', 'string', 'max:64'], 'route' => ['nullable', 'string', 'max:131'], 'point' => ['nullable', 'string', 'max:64'], 'cable' => ['nullable', 'string', 'max:64'],
+            'from' => ['nullable', 'string', 'max:140'], 'to' => ['nullable', 'string', 'max:140'],
             'on' => ['nullable', 'boolean'], 'mute' => ['nullable', 'boolean'],
             'db' => ['nullable', 'numeric', 'between:-200,200'], 'fader' => ['nullable', 'numeric', 'between:-200,200'], 'gain' => ['nullable', 'numeric', 'between:-200,200'],
         ];
@@ -62,6 +65,7 @@ final class EditRequest extends FormRequest
             'wish' => [new SetWish($this->oneOrAll('source', $rig->sources), $this->oneOrAll('listener', $rig->listeners), Want::tryFrom($this->string('want')->toString()), $situation)],
             'route' => [$this->route_($rig, $situation === $base ? null : $situation)],
             'point' => [$this->point_($rig, $situation === $base ? null : $situation)],
+            'plug' => [new Plug($this->socket('from', $rig), $this->socket('to', $rig))],
             'unplug' => [new Unplug($this->known('cable', $rig->cables))],
             default => $this->remedy($rig, $situation ?? $base),
         };
@@ -110,6 +114,13 @@ final class EditRequest extends FormRequest
     private function oneOrAll(string $key, array $things): ?string
     {
         return $this->string($key)->toString() === '*' ? null : $this->known($key, $things);
+    }
+
+    private function socket(string $key, Rig $rig): SocketRef
+    {
+        [$unit, $socket] = [...explode('/', $this->string($key)->toString(), 2), ''];
+
+        return isset($rig->units[$unit], $rig->modelOf($unit)->sockets[$socket]) ? new SocketRef($unit, $socket) : $this->refuse($key, 'Choose the socket for the other end.');
     }
 
     private function flag(string $key): ?bool

@@ -20,7 +20,19 @@
                 @foreach ($sheet->sockets($unit) as $row)
                     <tr>
                         <th scope="row">{{ $row['socket'] }}<small>{{ $row['words'] }}</small></th>
-                        <td>@forelse ($row['cables'] as $end) <a href="{{ $page->url(['select' => "cable:{$end['id']}"]) }}"><span class="tag">{{ $end['label'] }}</span> {{ $end['to'] }}</a> @empty <span class="quiet">free</span> @endforelse</td>
+                        <td>@forelse ($row['cables'] as $end) <a href="{{ $page->url(['select' => "cable:{$end['id']}"]) }}"><span class="tag">{{ $end['label'] }}</span> {{ $end['to'] }}</a> @empty
+                            @if ($row['takes'] === [])
+                                <span class="quiet">free; no free socket here takes its other end</span>
+                            @else
+                                <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug', 'from' => $row['ref']]">
+                                    <select name="to" required aria-label="Other end of {{ $row['socket'] }}">
+                                        <option value="">free: plug to …</option>
+                                        @foreach ($row['takes'] as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach
+                                    </select>
+                                    <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }}</span></button>
+                                </x-edit>
+                            @endif
+                        @endforelse</td>
                     </tr>
                 @endforeach
             </table>
