@@ -19,6 +19,8 @@ Route::middleware('auth')->group(function () {
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
     Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
     Route::post('/rigs', [RigController::class, 'store'])->middleware('throttle:30,1')->name('rigs.store');
+    Route::post('/rigs/blank', [RigController::class, 'create'])->middleware('throttle:30,1')->name('rigs.create');
+    Route::get('/rigs/{rig}/stock', [RigController::class, 'stock'])->whereNumber('rig')->name('rigs.stock');
     Route::post('/rigs/starter', [RigController::class, 'start'])->middleware('throttle:30,1')->name('rigs.start');
     Route::get('/rigs/{rig}/document', [RigController::class, 'document'])->whereNumber('rig')->name('rigs.document');
     Route::delete('/rigs/{rig}', [RigController::class, 'destroy'])->whereNumber('rig')->name('rigs.destroy');

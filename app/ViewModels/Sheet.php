@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
@@ -50,7 +52,7 @@ final readonly class Sheet
         return $rows;
     }
 
-    /** @return list<array{id: string, point: string, says: string, mute: bool|null, fader: array{db: int|float, from: int|float, to: int|float}|null}> what is set on the unit */
+    /** @return list<array{id: string, point: string, says: string, mute: bool|null, choice: array{now: string, devices: array<string, string>}|null, fader: array{db: int|float, from: int|float, to: int|float}|null}> what is set on the unit */
     public function controls(Unit $unit): array
     {
         $state = $this->hearing->graph->state;
@@ -68,9 +70,10 @@ final readonly class Sheet
                 array_unshift($says, ($pick->tap === null ? '' : 'what is sent to ').($device?->name() ?? 'no device').($pick->default === null ? '' : ' (by default)')
                     .($device !== null && ! $device->isUsable() ? ', which gives nothing' : ''));
             }
-            if ($says !== [] || $point->mute !== null) {
+            if ($says !== [] || $point->mute !== null || $point->picks !== null) {
                 $rows[] = [
                     'id' => $point->id, 'point' => $point->label, 'says' => implode(' · ', $says), 'mute' => $point->mute === null ? null : $state->isMuted($unit->id, $point),
+                    'choice' => $this->choice($unit, $point),
                     'fader' => $point->fader === null ? null : ['db' => $state->fader($unit->id, $point)->number(), 'from' => $point->fader->from->number(), 'to' => $point->fader->to->number()],
                 ];
             }
@@ -126,6 +129,26 @@ final readonly class Sheet
         }
 
         return $carried;
+    }
+
+    /** @return array{now: string, devices: array<string, string>}|null what a program's in or out can use, and what it uses */
+    private function choice(Unit $program, Point $point): ?array
+    {
+        $host = $this->rig->hostOf($program->place);
+        if ($point->picks === null || $host === null) {
+            return null;
+        }
+        $pick = $this->hearing->graph->state->pick($program->id, $point->id);
+        $devices = ['' => 'nothing', 'system' => 'the system default', 'call' => 'the call default'];
+        foreach ($this->hearing->graph->devices->of($host->id) as $ref => $device) {
+            if ($device->direction === $point->picks && $device->ref->unit !== $program->id) {
+                $devices[$ref] = $device->name();
+            } elseif ($point->picks === Direction::Recording && $device->ref->unit !== $program->id) {
+                $devices[$ref] = "what is sent to {$device->name()}";
+            }
+        }
+
+        return ['now' => $pick === null ? '' : (string) ($pick->device ?? $pick->default?->value), 'devices' => $devices];
     }
 
     /** @return array<string, string> what the free sockets that fit are called, by reference */

@@ -42,16 +42,23 @@ final readonly class RigParts
     /**
      * The parts with some replaced; what is null stays.
      *
+     * @param  array<int, Place>|null  $places
+     * @param  array<string, EquipmentModel>|null  $models
      * @param  array<int, Unit>|null  $units
      * @param  array<int, Cable>|null  $cables
      * @param  array<int, DeviceSettings>|null  $devices
      * @param  array<int, Pick>|null  $picks
+     * @param  array<int, AirPath>|null  $air
+     * @param  array<int, Source>|null  $sources
+     * @param  array<int, Listener>|null  $listeners
      * @param  array<int, Wish>|null  $wishes
      * @param  array<int, Situation>|null  $situations
      */
-    public function with(?array $units = null, ?array $cables = null, ?array $devices = null, ?array $picks = null, ?array $wishes = null, ?array $situations = null): self
-    {
-        return new self($this->name, $this->summary, $this->places, $this->models, $units ?? $this->units, $cables ?? $this->cables, $devices ?? $this->devices, $picks ?? $this->picks, $this->air,
-            $this->sources, $this->listeners, $wishes ?? $this->wishes, $situations ?? $this->situations);
+    public function with(
+        ?array $places = null, ?array $models = null, ?array $units = null, ?array $cables = null, ?array $devices = null, ?array $picks = null, ?array $air = null, ?array $sources = null,
+        ?array $listeners = null, ?array $wishes = null, ?array $situations = null,
+    ): self {
+        return new self($this->name, $this->summary, $places ?? $this->places, $models ?? $this->models, $units ?? $this->units, $cables ?? $this->cables, $devices ?? $this->devices,
+            $picks ?? $this->picks, $air ?? $this->air, $sources ?? $this->sources, $listeners ?? $this->listeners, $wishes ?? $this->wishes, $situations ?? $this->situations);
     }
 }

@@ -10,6 +10,7 @@ const neighbour = (list, step) => {
 
 const KEYS = {
     1: () => follow('.rail a[accesskey="1"]'),
+    2: () => follow('.rail a[accesskey="2"]'),
     3: () => follow('.rail a[accesskey="3"]'),
     '[': () => neighbour('.situations', -1),
     ']': () => neighbour('.situations', 1),

@@ -86,3 +86,82 @@ test('a page that is not of today is told so, and nothing is lost', async ({ pag
     await page.getByRole('button', { name: 'Mute Source 2' }).click();
     await expect(said(page)).toContainText('Source 2 muted');
 });
+
+test('a small rig is built from an empty page, by the interface alone', async ({ page }) => {
+    test.setTimeout(120000);
+    await openStarter(page, 'The simplest: a headset');
+    await page.getByRole('link', { name: 'All rigs' }).click();
+    await page.getByLabel('Name of the new rig').fill('From nothing');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText('There is no place yet')).toBeVisible();
+    const rig = new URL(page.url()).pathname.split('/')[2];
+    const place = async (name, kind) => {
+        const form = page.locator('form', { hasText: 'Add the place' });
+        await form.getByLabel('Name').fill(name);
+        await form.getByLabel('Kind').selectOption(kind);
+        await form.getByRole('button').click();
+        await expect(said(page)).toContainText(`New place: ${name}`);
+    };
+    const unit = async (model, where, name) => {
+        const form = page.locator('form', { hasText: 'Add the unit' });
+        await form.getByLabel('Model').fill(model);
+        await form.getByLabel('Place').selectOption({ label: where });
+        await form.getByLabel('Name').fill(name);
+        await form.getByRole('button').click();
+        await expect(said(page)).toContainText(`New unit: ${name}`);
+    };
+    await place('Desk', 'desk');
+    await place('Room', 'computer');
+    await unit('usb-headset', 'Desk', 'Headset');
+    await unit('laptop', 'Room', 'Laptop');
+    await unit('game', 'Room', 'Game');
+    await unit('broadcast-program-small', 'Room', 'Broadcast');
+
+    // Plug it, and let the programs use it.
+    const sheet = (id) => page.goto(`/rigs/${rig}/wiring?depth=everything&select=unit:${id}`);
+    await sheet('headset');
+    await page.getByLabel('Other end of USB plug').selectOption({ label: 'USB 1 of Laptop' });
+    await page.getByRole('button', { name: 'Plug USB plug' }).click();
+    await expect(said(page)).toContainText('W-01');
+    const use = async (program, point, device) => {
+        await sheet(program);
+        await page.getByLabel(`Device for ${point}`, { exact: true }).selectOption({ label: device });
+        await page.getByRole('button', { name: `Use for ${point}`, exact: true }).click();
+        await expect(said(page)).toContainText('uses headset/usb');
+    };
+    await use('game', 'Game sound', 'USB Headset');
+    await use('broadcast', 'Source 1', 'USB Headset');
+    await use('broadcast', 'Source 2', 'what is sent to USB Headset');
+
+    // Sounds, listeners, wishes.
+    await page.goto(`/rigs/${rig}/wishes`);
+    const add = async (word, name, kind, where) => {
+        await page.getByLabel(`Name of the new ${word}`).fill(name);
+        await page.getByLabel(`Kind of the new ${word}`).selectOption(kind);
+        await page.getByLabel(`Where the new ${word}`).selectOption({ label: where });
+        await page.getByRole('button', { name: `Add the ${word}` }).click();
+        await expect(said(page)).toContainText(`New ${word}: ${name}`);
+    };
+    await add('sound', 'Voice', 'voice', 'Headset: Capsule');
+    await add('sound', 'Game', 'game', 'Game: Game sound');
+    await add('listener', 'Me', 'headphones', 'Headset: Ears');
+    await add('listener', 'Viewers', 'stream', 'Broadcast: Stream');
+    await page.goto(`/rigs/${rig}/wishes?pair=game:viewers`);
+    await page.locator('.wish-form select[name=source]').selectOption({ label: 'every sound' });
+    await page.getByRole('button', { name: /Must hear/ }).click();
+    await expect(said(page)).toContainText('Every sound must be heard by Viewers');
+    await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
+    await expect(page.locator('tbody tr').first()).toContainText('Voice at Viewers: is heard as wished');
+
+    // And a unit away, which says what goes with it, and comes back.
+    await page.goto(`/rigs/${rig}/stock`);
+    await page.getByRole('button', { name: 'Remove Headset, and with it W-01, 3 picks' }).click();
+    await expect(page.getByRole('link', { name: /2 not as wished/ })).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
+    for (const view of ['stock', 'history', 'wishes?pair=game:viewers', 'wiring?select=unit:broadcast']) {
+        await page.goto(`/rigs/${rig}/${view}`);
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target).join(', ')}`)).toEqual([]);
+    }
+});

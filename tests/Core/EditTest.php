@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\Naming;
+use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
@@ -128,3 +130,23 @@ it('stops a leak and a doubling by the very cut that it names, and breaks nothin
     $after = heard($rig, $situation);
     expect($cut->changes)->not->toBe([])->and($after->pair($source, $listener)->verdict)->toBe(Verdict::Ok)->and($after->counts()['missing'])->toBe($before->counts()['missing']);
 })->with([['music', 'archive', null], ['music', 'archive', 'break'], ['rally', 'viewers', null], ['rally', 'viewers', 'talk']]);
+
+it('takes any unit of the demo away and leaves a rig, without a trace of it', function () {
+    $rig = relay();
+    foreach (array_keys($rig->units) as $unit) {
+        $isHost = $rig->modelOf($unit)->family->isHost();
+        // A computer can't go while its programs are there: that is said, not guessed.
+        if ($isHost) {
+            expect(fn () => (new RemoveUnit($unit))->applyTo($rig))->toThrow(InvalidRig::class, 'A program runs in a place');
+
+            continue;
+        }
+        $text = (new DocumentWriter)->write((new RemoveUnit($unit))->applyTo($rig));
+        // No reference into it is left, and it is no unit and no need any more.
+        expect($text)->not->toContain("\"{$unit}/")->not->toContain("{\"id\": \"{$unit}\", \"model\"")->not->toMatch('/"needs": \[[^\]]*"'.preg_quote($unit, '/').'"/');
+    }
+});
+
+it('gives ids that are free and plain', function (string $name, array $taken, string $id) {
+    expect(Naming::id($name, $taken))->toBe($id);
+})->with([['Old console', [], 'old-console'], ['Old console', ['old-console', 'old-console-2'], 'old-console-3'], ['Übermikro №5', [], 'ubermikro-no5'], ['***', [], 'thing'], [str_repeat('x', 90), [], str_repeat('x', 56)]]);

@@ -40,6 +40,14 @@ it('makes each kind of change, with a revision that says so in words, and rows t
     'a fader' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-4.5'], 'Desk mixer: Mic 1 fader −4.5 dB'],
     'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/analog'], 'W-35: Line out · green of Broadcast computer to Analog in of Capture card'],
     'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
+    'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/virtual-1'], 'Donation chimes: Chimes uses softmix/virtual-1'],
+    'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''], 'Donation chimes: Chimes uses no device'],
+    'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'], 'Broadcast program: Source 7 uses cast-pc/hdmi/sound'],
+    'a place' => [['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk'], 'New place: Balcony'],
+    'a unit' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare mic'], 'New unit: Spare mic (Condenser microphone), Presenter\'s desk'],
+    'a unit away' => [['edit' => 'remove-unit', 'unit' => 'headset-amp'], 'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks'],
+    'a sound' => [['edit' => 'add-source', 'name' => 'Kettle', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: Kettle'],
+    'a listener' => [['edit' => 'add-listener', 'name' => 'Nobody yet', 'kind' => 'team'], 'New listener: Nobody yet'],
     'a remedy of a missing sound' => [['edit' => 'remedy', 'source' => 'chime', 'listener' => 'viewers'], 'Donation chimes: Chimes uses softmix/virtual-1'],
     'a remedy of a leak' => [['edit' => 'remedy', 'source' => 'music', 'listener' => 'archive'], 'Broadcast program: Source 2 → Track 2 off'],
 ]);
@@ -97,11 +105,28 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1'], 'mute', 'Nothing is asked for'],
     [['edit' => 'route', 'unit' => 'booster', 'route' => 'in>out', 'on' => '0'], 'edit', 'The model fixes'],
     [['edit' => 'unplug', 'cable' => 'w-99'], 'cable', 'no cable'],
+    [['edit' => 'place', 'name' => ' ', 'kind' => 'desk'], 'name', 'Give it a name'],
+    [['edit' => 'add-unit', 'model' => 'none', 'place' => 'desk', 'name' => 'X'], 'model', 'no model'],
+    [['edit' => 'add-unit', 'model' => 'game', 'place' => 'hall', 'name' => 'X'], 'edit', 'A program runs in a place that has a computer'],
+    [['edit' => 'add-unit', 'model' => 'laptop', 'place' => 'sim', 'name' => 'X'], 'edit', 'has its computer already'],
+    [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'mixer/usb/rex'], 'device', 'no such device'],
+    [['edit' => 'add-source', 'name' => 'X', 'at' => 'mixer/main'], 'edit', 'is no origin'],
     [['edit' => 'plug', 'from' => 'mixer/optical', 'to' => 'card/analog'], 'edit', 'has W-07 in it'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'corner-monitor/hdmi-2'], 'edit', 'No cable has'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => ''], 'to', 'Choose the socket'],
     [['edit' => 'remedy', 'source' => 'voice', 'listener' => 'viewers'], 'edit', 'There is no remedy'],
 ]);
+
+it('begins a rig with nothing in it', function () {
+    $this->actingAs($this->user)->post('/rigs/blank', ['name' => 'From nothing'])->assertRedirect();
+    $rig = Rig::query()->where('name', 'From nothing')->sole();
+    $content = RigFromRows::rig($rig);
+    expect($content->units)->toBe([])->and($content->situations)->toHaveCount(1);
+    foreach (['stock', 'wishes', 'wiring', 'history'] as $view) {
+        $this->actingAs($this->user)->get("/rigs/{$rig->id}/{$view}")->assertOk();
+    }
+    $this->actingAs($this->user)->post('/rigs/blank', ['name' => ''])->assertSessionHasErrors('name');
+});
 
 it('lets nobody but the owner change a rig', function (string $path) {
     $path = "/rigs/{$this->rig->id}/{$path}";

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\CreateRig;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\CatalogueFiles;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\RigCard;
@@ -58,6 +60,20 @@ final class RigController
         abort_unless($starters->has($id), 404);
 
         return redirect()->route('rigs.wiring', $open($this->user($request), $id));
+    }
+
+    public function create(Request $request, CreateRig $create): RedirectResponse
+    {
+        $name = $request->validate(['name' => ['required', 'string', 'max:120']])['name'];
+
+        return redirect()->route('rigs.stock', $create($this->user($request), $name));
+    }
+
+    public function stock(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+
+        return view('rigs.stock', ['page' => new RigPage($rig, 'stock', $request), 'models' => CatalogueFiles::catalogue()->models]);
     }
 
     public function document(Rig $rig): StreamedResponse

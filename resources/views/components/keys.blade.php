@@ -1,7 +1,7 @@
 <dialog class="keys" data-keys aria-labelledby="keys-title">
     <h2 id="keys-title">Keys</h2>
     <dl>
-        <dt><kbd>1</kbd> <kbd>3</kbd></dt><dd>Wishes, Wiring</dd>
+        <dt><kbd>1</kbd> <kbd>2</kbd> <kbd>3</kbd></dt><dd>Wishes, Stock, Wiring</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>situation before, situation after</dd>
         <dt><kbd>d</kbd></dt><dd>next depth of the map</dd>
         <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>nearer, farther, all of it</dd>

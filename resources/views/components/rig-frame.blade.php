@@ -20,6 +20,7 @@
     </header>
     <nav class="rail" aria-label="Steps of the work">
         <a href="{{ $page->url([], 'wishes') }}" accesskey="1" @if ($page->view === 'wishes') aria-current="page" @endif><span class="step" aria-hidden="true">1</span><span>Wishes</span></a>
+        <a href="{{ $page->url([], 'stock') }}" accesskey="2" @if ($page->view === 'stock') aria-current="page" @endif><span class="step" aria-hidden="true">2</span><span>Stock</span></a>
         <a href="{{ $page->url([], 'wiring') }}" accesskey="3" @if ($page->view === 'wiring') aria-current="page" @endif><span class="step" aria-hidden="true">3</span><span>Wiring</span></a>
         <div class="rail-end">
             <a href="{{ $page->url([], 'history') }}" @if ($page->view === 'history') aria-current="page" @endif><i class="bi bi-clock-history" aria-hidden="true"></i><span>History</span></a>

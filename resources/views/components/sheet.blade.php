@@ -43,6 +43,12 @@
                 @foreach ($sheet->controls($unit) as $row) <tr>
                     <th scope="row">{{ $row['point'] }}</th>
                     <td>{{ $row['says'] }}
+                        @if ($row['choice'] !== null)
+                            <x-edit :page="$page" class="set plug" :fields="['edit' => 'pick', 'unit' => $unit->id, 'point' => $row['id']]">
+                                <select name="device" aria-label="Device for {{ $row['point'] }}">@foreach ($row['choice']['devices'] as $ref => $name) <option value="{{ $ref }}" @selected($ref === $row['choice']['now'])>{{ $name }}</option> @endforeach</select>
+                                <button type="submit" class="do">Use<span class="visually-hidden"> for {{ $row['point'] }}</span></button>
+                            </x-edit>
+                        @endif
                         @if ($row['mute'] !== null || $row['fader'] !== null)
                             <x-edit :page="$page" class="set" :fields="['edit' => 'point', 'unit' => $unit->id, 'point' => $row['id']]">
                                 @if ($row['fader'] !== null)

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+/** Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken. */
+final class Naming
+{
+    private const LENGTH = 56;
+
+    /** @param  list<array-key>  $taken */
+    public static function id(string $name, array $taken): string
+    {
+        $plain = (string) preg_replace('/[^a-z0-9]+/', '-', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)));
+        $id = trim(substr(trim($plain, '-'), 0, self::LENGTH), '-');
+        $id = $id === '' ? 'thing' : $id;
+        $taken = array_map(strval(...), $taken);
+        for ($number = 2, $free = $id; in_array($free, $taken, true); $number++) {
+            $free = "{$id}-{$number}";
+        }
+
+        return $free;
+    }
+}
