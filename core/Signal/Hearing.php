@@ -56,7 +56,10 @@ final class Hearing
                         }
                     }
                 }
-                $row[$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $walker);
+                $wish = $wanted[$listener->id] ?? null;
+                $row[$listener->id] = $walker === null
+                    ? new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), [], false, null)
+                    : $this->judge($source, $listener, $wish, $walker);
             }
             $this->pairs[$source->id] = $row;
         }
@@ -107,12 +110,20 @@ final class Hearing
         return $wishes;
     }
 
-    private function judge(Source $source, Listener $listener, ?Wish $wish, ?WayWalker $walker): HeardPair
+    private function verdictOfSilence(?Wish $wish): Verdict
     {
-        $arrivals = $walker === null ? [] : $walker->arrivals();
-        if ($walker === null || $arrivals === []) {
-            return new HeardPair($source, $listener, $wish, $wish === null ? Verdict::Silent : ($wish->want === Want::Must ? Verdict::Missing : Verdict::Ok), [],
-                $walker !== null && $walker->isCapped, null);
+        return match ($wish?->want) {
+            null => Verdict::Silent,
+            Want::Must => Verdict::Missing,
+            default => Verdict::Ok,
+        };
+    }
+
+    private function judge(Source $source, Listener $listener, ?Wish $wish, WayWalker $walker): HeardPair
+    {
+        $arrivals = $walker->arrivals();
+        if ($arrivals === []) {
+            return new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), [], $walker->isCapped, null);
         }
         $doubling = count($arrivals) > 1 ? $this->doubling($arrivals) : null;
         $verdict = match (true) {

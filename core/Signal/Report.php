@@ -18,13 +18,11 @@ final class Report
     {
         $pairs = [];
         foreach ($hearing->all() as $pair) {
-            $pairs[] = [
-                'source' => $pair->source->id,
-                'listener' => $pair->listener->id,
-                'wish' => $pair->wish?->want->value,
-                'verdict' => $pair->verdict->value,
-                'arrivals' => $pair->arrivals === [] ? [] : array_map($this->arrival(...), $pair->arrivals),
-            ];
+            $arrivals = [];
+            foreach ($pair->arrivals as $arrival) {
+                $arrivals[] = $this->arrival($arrival);
+            }
+            $pairs[] = ['source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value, 'arrivals' => $arrivals];
         }
 
         return [
