@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Rig;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Signal\Arrival;
@@ -143,6 +144,21 @@ final readonly class RigPage
         }
 
         return $marked;
+    }
+
+    /** @return array<string, string> what the points of a kind are called, by reference */
+    public function pointsOf(PointKind $kind): array
+    {
+        $points = [];
+        foreach ($this->rig->units as $unit) {
+            foreach ($this->rig->modelOf($unit)->points as $point) {
+                if ($point->kind === $kind) {
+                    $points["{$unit->id}/{$point->id}"] = "{$unit->name}: {$point->label}";
+                }
+            }
+        }
+
+        return $points;
     }
 
     public function strip(): ?WayStrip

@@ -49,15 +49,12 @@
                     @endforeach
                 </tbody>
             </table>
-            @php
-                $points = fn (PointKind $kind) => collect($page->rig->units)->flatMap(fn ($unit) => collect($page->rig->modelOf($unit)->points)->filter(fn ($point) => $point->kind === $kind)->mapWithKeys(fn ($point) => ["{$unit->id}/{$point->id}" => "{$unit->name}: {$point->label}"]));
-            @endphp
             <div class="add-row">
                 @foreach (['add-source' => ['sound', SourceKind::cases(), PointKind::Origin, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), PointKind::Ear, 'listens at']] as $edit => [$word, $kinds, $pointKind, $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
                         <input name="name" maxlength="60" required placeholder="New {{ $word }}" aria-label="Name of the new {{ $word }}">
                         <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
-                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($points($pointKind) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
+                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($page->pointsOf($pointKind) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                         <button class="do" type="submit">Add<span class="visually-hidden"> the {{ $word }}</span></button>
                     </x-edit>
                 @endforeach
