@@ -142,7 +142,7 @@ final class DocumentReader
         $reader = new ModelReader;
         foreach ($document->map('models') as $id => $data) {
             $id = (string) $id;
-            $pointer = $document->at('models').'/'.str_replace(['~', '/'], ['~0', '~1'], $id);
+            $pointer = $document->at('models').'/'.Problem::token($id);
             $sound = $document->asId($id, $pointer) !== null;
             $model = $reader->read($id, $document->inside($data, $pointer));
             if ($model !== null && $sound) {
@@ -181,10 +181,10 @@ final class DocumentReader
         $settings = $unit->object('settings');
         if ($settings !== null) {
             foreach ($settings->map('points') as $key => $data) {
-                $points[(string) $key] = $this->pointSettings($settings->inside($data, $settings->at('points').'/'.$this->token((string) $key)));
+                $points[(string) $key] = $this->pointSettings($settings->inside($data, $settings->at('points').'/'.Problem::token((string) $key)));
             }
             foreach ($settings->map('routes') as $key => $data) {
-                $routes[(string) $key] = $this->routeSettings($settings->inside($data, $settings->at('routes').'/'.$this->token((string) $key)));
+                $routes[(string) $key] = $this->routeSettings($settings->inside($data, $settings->at('routes').'/'.Problem::token((string) $key)));
             }
             $settings->done();
         }
@@ -440,11 +440,6 @@ final class DocumentReader
         }
 
         return $tokens;
-    }
-
-    private function token(string $key): string
-    {
-        return str_replace(['~', '/'], ['~0', '~1'], $key);
     }
 
     /** @return \ArrayObject<int, Problem> */

@@ -50,7 +50,7 @@ final class Fields
 
     public function at(string $key): string
     {
-        return $this->pointer.'/'.str_replace(['~', '/'], ['~0', '~1'], $key);
+        return $this->pointer.'/'.Problem::token($key);
     }
 
     public function problem(string $pointer, string $message): null

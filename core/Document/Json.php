@@ -131,7 +131,7 @@ final class Json
                     if (str_contains($key, '\\')) {
                         $key = (string) json_decode('"'.$key.'"');
                     }
-                    $path[$top] = str_replace(['~', '/'], ['~0', '~1'], $key);
+                    $path[$top] = Problem::token($key);
                     if (isset($seen[$top][$key])) {
                         $problems[] = new Problem('/'.implode('/', $path), 'This key is given twice in one object.');
                     }

@@ -195,10 +195,10 @@ final class Consistency
                 $hosts[$unit->place] = $unit->id;
             }
             foreach ($unit->points as $id => $settings) {
-                $this->pointSettings($model, (string) $id, $settings, "/units/{$i}/settings/points/".$this->escape((string) $id));
+                $this->pointSettings($model, (string) $id, $settings, "/units/{$i}/settings/points/".Problem::token((string) $id));
             }
             foreach ($unit->routes as $key => $settings) {
-                $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".$this->escape((string) $key));
+                $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".Problem::token((string) $key));
             }
             $this->groups($unit, $model, $i);
         }
@@ -221,7 +221,7 @@ final class Consistency
                 continue;
             }
             if (isset($on[$group])) {
-                $this->problem("/units/{$i}/settings/routes/".$this->escape((string) $key).'/on', "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.");
+                $this->problem("/units/{$i}/settings/routes/".Problem::token((string) $key).'/on', "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.");
             }
             $on[$group] = (string) $key;
         }
@@ -494,10 +494,5 @@ final class Consistency
         $lane = $model->sockets[$ref->givenBy]->lanes[$ref->lane];
 
         return $lane->channels === null ? ($model->points[$lane->point] ?? null)?->channels : count($lane->channels);
-    }
-
-    private function escape(string $token): string
-    {
-        return str_replace(['~', '/'], ['~0', '~1'], $token);
     }
 }

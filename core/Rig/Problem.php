@@ -10,4 +10,10 @@ final readonly class Problem
     public function __construct(public string $pointer, public string $message)
     {
     }
+
+    /** A key as a token of a JSON pointer (RFC 6901). */
+    public static function token(string $key): string
+    {
+        return str_replace(['~', '/'], ['~0', '~1'], $key);
+    }
 }
