@@ -141,7 +141,7 @@ final class RigFromRows
             ]), $sockets[$model->key] ?? []),
             'points' => array_map(fn ($point) => $this->known([
                 'id' => $point->key, 'kind' => $point->kind, 'label' => $point->label, 'channels' => $point->channels, 'gain' => $this->span($point, 'gain'), 'fader' => $this->span($point, 'fader'),
-                'mute' => $point->mute, 'mono' => $point->mono, 'picks' => $point->picks, 'device' => $this->offer($point),
+                'mute' => $point->mute, 'mono' => $point->mono, 'delay_to_ms' => $point->delay_to_ms, 'picks' => $point->picks, 'device' => $this->offer($point),
             ]), $points[$model->key] ?? []),
             'routes' => array_map(fn ($route) => $this->known([
                 'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db, 'tap' => $route->tap, 'map' => $route->map, 'group' => $route->group,
@@ -166,7 +166,7 @@ final class RigFromRows
 
     private function pointControls(\stdClass $row): \stdClass
     {
-        return $this->known(['gain' => $row->gain, 'fader' => $row->fader, 'mute' => $row->mute, 'mono' => $row->mono]);
+        return $this->known(['gain' => $row->gain, 'fader' => $row->fader, 'mute' => $row->mute, 'mono' => $row->mono, 'delay_ms' => $row->delay_ms]);
     }
 
     private function routeControls(\stdClass $row): \stdClass

@@ -183,7 +183,7 @@ final class RigRows
             foreach ($model->points as $point) {
                 $rows[ModelPoint::class][] = [
                     'position' => $i++, 'model' => $model->id, 'key' => $point->id, 'kind' => $point->kind->value, 'label' => $point->label, 'channels' => $point->channels,
-                    ...self::span('gain', $point->gain), ...self::span('fader', $point->fader), 'mute' => $point->mute, 'mono' => $point->mono, 'picks' => $point->picks?->value,
+                    ...self::span('gain', $point->gain), ...self::span('fader', $point->fader), 'mute' => $point->mute, 'mono' => $point->mono, 'delay_to_ms' => $point->delayTo?->value(), 'picks' => $point->picks?->value,
                     ...self::offer($point->device),
                 ];
             }
@@ -233,7 +233,7 @@ final class RigRows
     /** @return array<string, mixed> */
     private static function pointControls(Core\PointSettings $set): array
     {
-        return ['gain' => $set->gain?->value(), 'fader' => $set->fader?->value(), 'mute' => $set->mute, 'mono' => $set->mono];
+        return ['gain' => $set->gain?->value(), 'fader' => $set->fader?->value(), 'mute' => $set->mute, 'mono' => $set->mono, 'delay_ms' => $set->delay?->value()];
     }
 
     /** @return array<string, mixed> */

@@ -195,7 +195,7 @@ final class DocumentReader
 
     private function pointSettings(Fields $fields): PointSettings
     {
-        $settings = new PointSettings($fields->decibels('gain'), $fields->decibels('fader'), $fields->flag('mute'), $fields->flag('mono'));
+        $settings = new PointSettings($fields->decibels('gain'), $fields->decibels('fader'), $fields->flag('mute'), $fields->flag('mono'), $fields->milliseconds('delay_ms'));
         $fields->done();
 
         return $settings;

@@ -142,7 +142,7 @@ final class DocumentWriter
             ...$this->filled(['label' => $point->label === $point->id ? null : $point->label]),
             'channels' => $point->channels,
             ...$this->known(['gain' => $this->span($point->gain), 'fader' => $this->span($point->fader), 'mute' => $point->mute, 'mono' => $point->mono,
-                'picks' => $point->picks?->value, 'device' => $this->offer($point->device)]),
+                'delay_to_ms' => $point->delayTo?->number(), 'picks' => $point->picks?->value, 'device' => $this->offer($point->device)]),
         ];
     }
 
@@ -185,7 +185,7 @@ final class DocumentWriter
     /** @return array<string, mixed> */
     private function pointSettings(PointSettings $set): array
     {
-        return $this->known(['gain' => $set->gain?->number(), 'fader' => $set->fader?->number(), 'mute' => $set->mute, 'mono' => $set->mono]);
+        return $this->known(['gain' => $set->gain?->number(), 'fader' => $set->fader?->number(), 'mute' => $set->mute, 'mono' => $set->mono, 'delay_ms' => $set->delay?->number()]);
     }
 
     /** @return array<string, mixed> */

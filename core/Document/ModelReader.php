@@ -162,11 +162,12 @@ final class ModelReader
         $fader = $this->span($point, 'fader');
         $mute = $point->flag('mute');
         $mono = $point->flag('mono');
+        $delayTo = $point->milliseconds('delay_to_ms');
         $picks = $point->choice('picks', Direction::class, needed: false);
         $device = $this->device($point);
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
-            ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device)
+            ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo)
             : null;
     }
 

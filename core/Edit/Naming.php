@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-/** Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken. */
+/** Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken; and further names of a series. */
 final class Naming
 {
     private const LENGTH = 56;
@@ -21,5 +21,19 @@ final class Naming
         }
 
         return $free;
+    }
+
+    /**
+     * The name with the next free number: "Microphone" is followed by "Microphone 2", that by "Microphone 3".
+     *
+     * @param  list<string>  $taken
+     */
+    public static function next(string $name, array $taken): string
+    {
+        $stem = (string) preg_replace('/ \d{1,4}$/', '', $name);
+        for ($number = 2; in_array("{$stem} {$number}", $taken, true); $number++) {
+        }
+
+        return "{$stem} {$number}";
     }
 }

@@ -22,13 +22,8 @@ final readonly class Plug implements RigEdit
     /** @throws InvalidRig when no cable fits, or a socket is taken */
     public function applyTo(Rig $rig): Rig
     {
-        foreach ($rig->cables as $cable) {
-            foreach ([$cable->from, $cable->to] as $end) {
-                if (in_array((string) $end, [(string) $this->from, (string) $this->to], true)) {
-                    throw new InvalidRig([new Problem('/cables', "{$rig->socket($end)->label} of {$rig->units[$end->unit]->name} has {$cable->label} in it.")]);
-                }
-            }
-        }
+        self::mustBeFree($rig, $this->from);
+        self::mustBeFree($rig, $this->to);
         $obstacle = Mating::obstacle($rig->socket($this->from), $rig->socket($this->to));
         if ($obstacle !== null) {
             throw new InvalidRig([new Problem('/cables', ucfirst($obstacle).'.')]);
@@ -57,6 +52,26 @@ final readonly class Plug implements RigEdit
             }
         }
 
-        return sprintf('W-%02d', $highest + 1);
+        return self::label($highest + 1);
+    }
+
+    /** The label of a number in the series. */
+    public static function label(int $number): string
+    {
+        return sprintf('W-%02d', $number);
+    }
+
+    /**
+     * @param  string|null  $except  a cable that may be in it
+     *
+     * @throws InvalidRig when another cable is in the socket
+     */
+    public static function mustBeFree(Rig $rig, SocketRef $at, ?string $except = null): void
+    {
+        foreach ($rig->cables as $cable) {
+            if ($cable->id !== $except && in_array((string) $at, [(string) $cable->from, (string) $cable->to], true)) {
+                throw new InvalidRig([new Problem('/cables', "{$rig->socket($at)->label} of {$rig->units[$at->unit]->name} has {$cable->label} in it.")]);
+            }
+        }
     }
 }

@@ -33,23 +33,22 @@ final readonly class RemoveUnit implements RigEdit
         $units = [];
         foreach ($rig->units as $unit) {
             if ($unit->id !== $this->unit) {
-                $units[] = new Unit($unit->id, $unit->model, $unit->place, $unit->name, $unit->firmware, $unit->serial, $unit->notes, array_values(array_diff($unit->needs, [$this->unit])), $unit->start,
-                    $unit->atLogin, $unit->points, $unit->routes);
+                $units[] = $unit->with(needs: array_values(array_diff($unit->needs, [$this->unit])));
             }
         }
         $model = $rig->units[$this->unit]->model;
         $isLast = ! in_array($model, array_map(fn (Unit $unit) => $unit->model, $units), true);
 
         return new Rig($rig->parts()->with(
-            models: $isLast ? array_diff_key($rig->models, [$model => true]) : null,
+            models: $isLast ? array_diff_key($rig->models, [$model => true]) : $rig->models,
             units: $units,
             cables: array_values(array_filter($rig->cables, fn (Cable $cable) => ! $isHere($cable->from) && ! $isHere($cable->to))),
             devices: array_values(array_filter($rig->devices, fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device))),
             picks: array_values(array_filter($rig->picks, fn (Pick $pick) => ! $isHere($pick->at) && ! $isHere($pick->device))),
             air: array_values(array_filter($rig->air, fn (AirPath $path) => ! $isHere($path->from) && ! $isHere($path->to))),
-            sources: array_values(array_map(fn (Source $source) => new Source($source->id, $source->name, $source->kind, array_values(array_filter($source->origins, fn (Origin $origin) => ! $isHere($origin->at)))), $rig->sources)),
-            listeners: array_values(array_map(fn (Listener $listener) => new Listener($listener->id, $listener->name, $listener->kind, array_values(array_filter($listener->at, fn (PointRef $ear) => ! $isHere($ear)))), $rig->listeners)),
-            situations: array_values(array_map(fn (Situation $situation) => new Situation($situation->id, $situation->name, array_values(array_filter($situation->changes,
+            sources: array_values(array_map(fn (Source $source) => $source->with(origins: array_values(array_filter($source->origins, fn (Origin $origin) => ! $isHere($origin->at)))), $rig->sources)),
+            listeners: array_values(array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter($listener->at, fn (PointRef $ear) => ! $isHere($ear)))), $rig->listeners)),
+            situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter($situation->changes,
                 fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device))))), $rig->situations)),
         ));
     }

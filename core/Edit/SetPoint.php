@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 
-/** Sets a point's gain, fader, mute or mono switch: for good, or as what a situation changes. */
+/** Sets a point's gain, fader, mute, mono switch or delay: for good, or as what a situation changes. */
 final readonly class SetPoint implements RigEdit
 {
     public function __construct(public PointRef $at, public PointSettings $set, public ?string $situation = null)
@@ -28,6 +28,7 @@ final readonly class SetPoint implements RigEdit
         $says = array_filter([
             $this->set->mute === null ? '' : ($this->set->mute ? 'muted' : 'open'), $this->set->mono === null ? '' : ($this->set->mono ? 'mono' : 'stereo'),
             $this->set->gain === null ? '' : "gain {$this->set->gain->text()} dB", $this->set->fader === null ? '' : "fader {$this->set->fader->text()} dB",
+            $this->set->delay === null ? '' : "held back by {$this->set->delay->text()} ms",
         ]);
 
         return "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label} ".implode(', ', $says).Settings::where($rig, $this->situation);

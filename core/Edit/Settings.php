@@ -18,7 +18,7 @@ final class Settings
     /** @param  callable(Unit): Unit  $change */
     public static function ofUnit(Rig $rig, string $unit, callable $change): Rig
     {
-        return new Rig($rig->parts()->with(units: array_values(array_map(fn (Unit $one) => $one->id === $unit ? $change($one) : $one, $rig->units))));
+        return new Rig($rig->parts()->changing('units', $unit, $change(...)));
     }
 
     /** Puts a change into a situation, on top of what it changes there already. */

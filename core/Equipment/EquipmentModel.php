@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
+use HiddenWire\Core\With;
+
 /** A kind of unit: its sockets, points, possible routes and limits. */
 final readonly class EquipmentModel
 {
+    use With;
+
     /**
      * @param  array<string, Socket>  $sockets  by id, in order
      * @param  array<string, Point>  $points  by id, in order

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
+use HiddenWire\Core\Quantity\Milliseconds;
+
 /**
  * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute` and `mono` are the switch's position when
- * new; null means that there is no such switch. A point of a program that takes a device says in `picks` of which direction.
+ * new; null means that there is no such switch. `delayTo` is the longest that it can hold its sound back. A point of a program that takes a device says in `picks` of which direction.
  */
 final readonly class Point
 {
@@ -21,12 +23,13 @@ final readonly class Point
         public ?bool $mono = null,
         public ?Direction $picks = null,
         public ?DeviceOffer $device = null,
+        public ?Milliseconds $delayTo = null,
     ) {
     }
 
     /** Whether anything about the point can be set. */
     public function isControlled(): bool
     {
-        return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null;
+        return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null || $this->delayTo !== null;
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\With;
 
 /** What joins two sockets. */
 final readonly class Cable
 {
+    use With;
+
     /** @param  list<array{string, string}>|null  $lanes  pairs (lane of the from end, lane of the to end); null pairs them by kind and order */
     public function __construct(
         public string $id,

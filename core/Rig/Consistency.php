@@ -237,6 +237,9 @@ final class Consistency
         }
         $this->span($settings->gain, $point->gain, 'gain', $point, $pointer);
         $this->span($settings->fader, $point->fader, 'fader', $point, $pointer);
+        if ($settings->delay !== null && ($point->delayTo === null || $settings->delay->value() > $point->delayTo->value())) {
+            $this->problem("{$pointer}/delay_ms", $point->delayTo === null ? "\"{$point->label}\" can't hold its sound back." : "\"{$point->label}\" holds its sound back by up to {$point->delayTo->text()} ms; {$settings->delay->text()} lies outside.");
+        }
         foreach (['mute' => [$settings->mute, $point->mute], 'mono' => [$settings->mono, $point->mono]] as $name => [$set, $has]) {
             if ($set !== null && $has === null) {
                 $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name} switch.");

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\With;
 
 /** A program's choice of a device for one of its ins or outs: an explicit one, or one of the system's defaults. With `tap`, an in takes what the
  * system sends to a playback device. */
 final readonly class Pick
 {
+    use With;
+
     /** @param  list<int>|null  $channels  of the device, counted from 1, in the order of the point's channels */
     public function __construct(
         public PointRef $at,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 
 /** Where the knobs and switches of one point stand; null leaves them as the model has them. */
 final readonly class PointSettings
@@ -14,18 +15,19 @@ final readonly class PointSettings
         public ?Decibels $fader = null,
         public ?bool $mute = null,
         public ?bool $mono = null,
+        public ?Milliseconds $delay = null,
     ) {
     }
 
     /** The later settings on top of these. */
     public function under(self $later): self
     {
-        return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono);
+        return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono, $later->delay ?? $this->delay);
     }
 
     /** Nothing differs from the model. */
     public function isEmpty(): bool
     {
-        return $this->gain === null && $this->fader === null && $this->mute === null && $this->mono === null;
+        return $this->gain === null && $this->fader === null && $this->mute === null && $this->mono === null && $this->delay === null;
     }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\With;
 
 /** Everything that a rig is made of, not yet known to fit together. Keys are positions, kept so that a problem can name its place. */
 final readonly class RigParts
 {
+    use With;
+
     /**
      * @param  array<int, Place>  $places
      * @param  array<string, EquipmentModel>  $models
@@ -40,25 +43,24 @@ final readonly class RigParts
     }
 
     /**
-     * The parts with some replaced; what is null stays.
+     * The parts with one thing of a collection made anew.
      *
-     * @param  array<int, Place>|null  $places
-     * @param  array<string, EquipmentModel>|null  $models
-     * @param  array<int, Unit>|null  $units
-     * @param  array<int, Cable>|null  $cables
-     * @param  array<int, DeviceSettings>|null  $devices
-     * @param  array<int, Pick>|null  $picks
-     * @param  array<int, AirPath>|null  $air
-     * @param  array<int, Source>|null  $sources
-     * @param  array<int, Listener>|null  $listeners
-     * @param  array<int, Wish>|null  $wishes
-     * @param  array<int, Situation>|null  $situations
+     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'  $collection
+     * @param  \Closure(never): object  $change  gets the thing, gives its successor
      */
-    public function with(
-        ?array $places = null, ?array $models = null, ?array $units = null, ?array $cables = null, ?array $devices = null, ?array $picks = null, ?array $air = null, ?array $sources = null,
-        ?array $listeners = null, ?array $wishes = null, ?array $situations = null,
-    ): self {
-        return new self($this->name, $this->summary, $places ?? $this->places, $models ?? $this->models, $units ?? $this->units, $cables ?? $this->cables, $devices ?? $this->devices,
-            $picks ?? $this->picks, $air ?? $this->air, $sources ?? $this->sources, $listeners ?? $this->listeners, $wishes ?? $this->wishes, $situations ?? $this->situations);
+    public function changing(string $collection, string $id, \Closure $change): self
+    {
+        /** @var \Closure(object): object $change */
+        return $this->with(...[$collection => array_map(fn (object $thing) => property_exists($thing, 'id') && $thing->id === $id ? $change($thing) : $thing, $this->{$collection})]);
+    }
+
+    /**
+     * The parts without one thing of a collection.
+     *
+     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'  $collection
+     */
+    public function without(string $collection, string $id): self
+    {
+        return $this->with(...[$collection => array_values(array_filter($this->{$collection}, fn (object $thing) => ! property_exists($thing, 'id') || $thing->id !== $id))]);
     }
 }

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 
 /**
  * How everything stands in one situation: what the model has when new, the unit's settings on top, the situation's changes on top of those.
@@ -91,6 +92,12 @@ final readonly class State
     public function isMono(string $unit, Point $point): bool
     {
         return $this->set($unit, $point)->mono ?? $point->mono ?? false;
+    }
+
+    /** How long the point holds its sound back. */
+    public function delay(string $unit, Point $point): Milliseconds
+    {
+        return $this->set($unit, $point)->delay ?? Milliseconds::zero();
     }
 
     /** The route as it stands: on or off, its gain, where it is tapped. */

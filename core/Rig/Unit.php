@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\With;
+
 /** One piece of equipment or one program, an instance of an equipment model, in a place. */
 final readonly class Unit
 {
+    use With;
+
     /**
      * @param  list<string>  $needs  ids of units that must run or be present for this one to work
      * @param  int|null  $start  its turn when the computer's programs are started, from 1
@@ -27,16 +31,5 @@ final readonly class Unit
         public array $points = [],
         public array $routes = [],
     ) {
-    }
-
-    /**
-     * The unit set otherwise; what is null stays.
-     *
-     * @param  array<string, PointSettings>|null  $points
-     * @param  array<string, RouteSettings>|null  $routes
-     */
-    public function with(?array $points = null, ?array $routes = null): self
-    {
-        return new self($this->id, $this->model, $this->place, $this->name, $this->firmware, $this->serial, $this->notes, $this->needs, $this->start, $this->atLogin, $points ?? $this->points, $routes ?? $this->routes);
     }
 }

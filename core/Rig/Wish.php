@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\With;
+
 /** What is wanted for one source at one listener. Without situations it holds in all; one that names a situation goes before it there. */
 final readonly class Wish
 {
+    use With;
+
     /** @param  list<string>  $situations */
     public function __construct(
         public string $source,

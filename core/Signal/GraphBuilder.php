@@ -164,11 +164,11 @@ final class GraphBuilder
     {
         $at = new PointRef($unit->id, $point->id);
         $entry = $node = $this->graph->addNode($point->channels);
-        if ($point->gain !== null || $point->mute !== null || $point->mono !== null) {
+        if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
             $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
-                $this->state->gain($unit->id, $point)->value(), 0, HopKind::Gain, (string) $at, $point->label, $realm,
+                $this->state->gain($unit->id, $point)->value(), $this->state->delay($unit->id, $point)->value(), HopKind::Gain, (string) $at, $point->label, $realm,
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
         }

@@ -22,20 +22,14 @@ final class SituationDifference
 
     public function __construct(public readonly Hearing $before, public readonly Hearing $after)
     {
-        $changes = $pairs = [];
+        $changes = [];
         foreach ($this->touched() as $ref) {
             foreach ($this->told($ref) as $text) {
                 $changes[] = $text;
             }
         }
-        foreach ($before->all() as $pair) {
-            $then = $after->pair($pair->source->id, $pair->listener->id);
-            if ($pair->verdict !== $then->verdict || ($pair->arrivals === []) !== ($then->arrivals === [])) {
-                $pairs[] = ['before' => $pair, 'after' => $then];
-            }
-        }
         $this->changes = array_values(array_unique($changes));
-        $this->pairs = $pairs;
+        $this->pairs = (new HearingDifference($before, $after))->pairs;
     }
 
     /** @return array<string, PointRef|RouteRef> whatever either situation changes against the base */

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Wish;
+
+/** Says of a wish whether its level has to be adjustable apart from other listeners, and whether the sound has to be alone there. */
+final readonly class MarkWish implements RigEdit
+{
+    public function __construct(public string $source, public string $listener, public bool $ownLevel, public bool $alone)
+    {
+    }
+
+    /** @throws InvalidRig when nothing is wished for the pair yet */
+    public function applyTo(Rig $rig): Rig
+    {
+        $isSet = false;
+        $wishes = array_map(function (Wish $wish) use (&$isSet): Wish {
+            if ($wish->source !== $this->source || $wish->listener !== $this->listener) {
+                return $wish;
+            }
+            $isSet = true;
+
+            return $wish->with(ownLevel: $this->ownLevel, alone: $this->alone);
+        }, $rig->wishes);
+
+        return $isSet ? new Rig($rig->parts()->with(wishes: $wishes))
+            : throw new InvalidRig([new Problem('/wishes', "Say first whether {$rig->sources[$this->source]->name} must or may be heard by {$rig->listeners[$this->listener]->name}.")]);
+    }
+
+    public function words(Rig $rig): string
+    {
+        $says = array_filter([$this->ownLevel ? 'with a level of its own' : '', $this->alone ? 'alone' : '']);
+
+        return "{$rig->sources[$this->source]->name} at {$rig->listeners[$this->listener]->name}: ".(implode(', ', $says) ?: 'at any level, with others');
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
+
+/** Takes a situation away, with what is wished in it only. */
+final readonly class RemoveSituation implements RigEdit
+{
+    public function __construct(public string $situation)
+    {
+    }
+
+    /** @throws InvalidRig for the base, which every other is described against */
+    public function applyTo(Rig $rig): Rig
+    {
+        if ($this->situation === array_key_first($rig->situations)) {
+            throw new InvalidRig([new Problem('/situations/0', "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.")]);
+        }
+        $wishes = [];
+        foreach ($rig->wishes as $wish) {
+            $left = array_values(array_diff($wish->situations, [$this->situation]));
+            if ($wish->situations === [] || $left !== []) {
+                $wishes[] = $wish->with(situations: $left);
+            }
+        }
+
+        return new Rig($rig->parts()->without('situations', $this->situation)->with(wishes: $wishes));
+    }
+
+    public function words(Rig $rig): string
+    {
+        return "Removed the situation {$rig->situations[$this->situation]->name}";
+    }
+}

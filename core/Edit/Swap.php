@@ -1,0 +1,363 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Unit;
+
+/**
+ * The rig with a unit of another model in a unit's stead, and what did not fit. A socket's counterpart is the one of the same id, else of the same label, else the first free one that the same cable fits; a
+ * point's is the one of the same id or label and kind, else the point behind the counterpart of its socket.
+ */
+final class Swap
+{
+    public readonly Rig $rig;
+
+    /** @var list<string> in words */
+    public readonly array $losses;
+
+    private readonly EquipmentModel $old;
+
+    private readonly EquipmentModel $new;
+
+    /** @var array<string, string> new socket by old, of those in use */
+    private array $sockets = [];
+
+    /** @var array<string, Point|null> new point by old, of those asked for */
+    private array $points = [];
+
+    /** @var array<string, DeviceRef|null> new device by old, of those asked for */
+    private array $devices = [];
+
+    /** @var list<string> */
+    private array $lost = [];
+
+    public function __construct(private readonly Rig $before, private readonly Unit $unit, EquipmentModel $model)
+    {
+        $this->old = $before->modelOf($unit);
+        // The rig may have a model of this id that is another: both stay, under ids of their own.
+        $held = $before->models[$model->id] ?? $model;
+        $this->new = $held == $model ? $model : $model->with(id: Naming::id($model->id, array_keys($before->models)));
+        $this->rig = $this->swapped();
+        $this->losses = array_values(array_unique($this->lost));
+    }
+
+    private function swapped(): Rig
+    {
+        $parts = $this->before->parts();
+        $cables = array_values(array_filter(array_map($this->cable(...), $parts->cables)));
+        $unit = $this->unit->with(model: $this->new->id, points: $this->points(), routes: $this->routes());
+        $models = $parts->models + [$this->new->id => $this->new];
+        if (count(array_filter($parts->units, fn (Unit $one) => $one->model === $this->old->id)) === 1 && $this->old->id !== $this->new->id) {
+            unset($models[$this->old->id]);
+        }
+
+        return new Rig($parts->changing('units', $unit->id, fn () => $unit)->with(
+            models: $models,
+            cables: $cables,
+            devices: array_values(array_filter(array_map($this->deviceSettings(...), $parts->devices))),
+            picks: array_values(array_filter(array_map($this->pick(...), $parts->picks))),
+            air: array_values(array_filter(array_map($this->air(...), $parts->air))),
+            sources: array_map(fn (Source $source) => $source->with(origins: array_values(array_filter(array_map($this->origin(...), $source->origins)))), $parts->sources),
+            listeners: array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter(array_map(fn (PointRef $at) => $this->point($at, "{$listener->name} listening"), $listener->at)))), $parts->listeners),
+            situations: array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes)))), $parts->situations),
+        ));
+    }
+
+    private function cable(Cable $cable): ?Cable
+    {
+        foreach (['from' => $cable->to, 'to' => $cable->from] as $end => $other) {
+            $here = $cable->{$end};
+            if ($here->unit !== $this->unit->id) {
+                continue;
+            }
+            $there = $other->unit === $this->unit->id ? null : $this->before->socket($other);
+            $socket = $this->counterpart($here->socket, $there);
+            if ($socket === null) {
+                return $this->lose($cable->label);
+            }
+            $type = $there === null ? $cable->type : (Mating::cable($this->new->sockets[$socket], $there) ?? $cable->type);
+            $isSameType = $there !== null && Mating::cable($this->old->sockets[$here->socket], $there) === $type;
+            $cable = $cable->with(...[$end => new SocketRef($this->unit->id, $socket), 'type' => $isSameType ? $cable->type : $type, 'lanes' => null]);
+        }
+
+        return $cable;
+    }
+
+    private function counterpart(string $socket, ?Socket $there): ?string
+    {
+        if (isset($this->sockets[$socket])) {
+            return $this->sockets[$socket];
+        }
+        $old = $this->old->sockets[$socket];
+        $free = array_filter($this->new->sockets, fn (Socket $one) => ! in_array($one->id, $this->sockets, true) && $this->takes($one, $old, $there));
+        $found = $free[$socket] ?? array_values(array_filter($free, fn (Socket $one) => $one->label === $old->label))[0] ?? array_values($free)[0] ?? null;
+        if ($found !== null) {
+            $this->sockets[$socket] = $found->id;
+        }
+
+        return $found?->id;
+    }
+
+    /** Whether a socket can stand in for another: it takes what is plugged there, and the signal goes the same ways. */
+    private function takes(Socket $new, Socket $old, ?Socket $there): bool
+    {
+        $ways = fn (Socket $socket): array => array_values(array_unique(array_map(fn (Lane $lane) => $lane->way->value, $socket->lanes)));
+
+        return $new->link === $old->link && ($new->link !== null || array_intersect($ways($new), $ways($old)) !== [])
+            && ($there === null ? $new->connector === $old->connector : Mating::cable($new, $there) !== null);
+    }
+
+    private function counterpoint(string $point): ?Point
+    {
+        return array_key_exists($point, $this->points) ? $this->points[$point] : $this->points[$point] = $this->alike($point);
+    }
+
+    private function alike(string $point): ?Point
+    {
+        $old = $this->old->points[$point];
+        $isAlike = fn (Point $one): bool => $one->kind === $old->kind && $one->picks === $old->picks && $one->device?->direction === $old->device?->direction && ! in_array($one, $this->points, true);
+        $same = $this->new->points[$point] ?? null;
+        if ($same !== null && $isAlike($same)) {
+            return $same;
+        }
+        foreach ($this->new->points as $one) {
+            if ($one->label === $old->label && $isAlike($one)) {
+                return $one;
+            }
+        }
+        foreach ($this->sockets as $from => $to) {
+            foreach ($this->old->sockets[$from]->lanes as $lane) {
+                foreach ($this->new->sockets[$to]->lanes as $there) {
+                    if ($lane->point === $point && $lane->way === $there->way && $isAlike($this->new->points[$there->point])) {
+                        return $this->new->points[$there->point];
+                    }
+                }
+            }
+        }
+        // The only one of its kind on both is the counterpart by whatever name: a microphone has one capsule.
+        $ofKind = fn (EquipmentModel $model): array => array_values(array_filter($model->points, fn (Point $one) => $one->kind === $old->kind));
+        $only = count($ofKind($this->old)) === 1 && count($ofKind($this->new)) === 1 ? $ofKind($this->new)[0] : null;
+
+        return $only !== null && $isAlike($only) ? $only : null;
+    }
+
+    /** @return array<string, PointSettings> */
+    private function points(): array
+    {
+        $points = [];
+        foreach ($this->unit->points as $id => $set) {
+            $label = $this->old->points[$id]->label;
+            $to = $this->counterpoint((string) $id);
+            $kept = $to === null ? null : $this->fitting($set, $to, $label);
+            if ($to === null) {
+                $this->lose("the settings of {$label}");
+            } elseif ($kept !== null) {
+                $points[$to->id] = $kept;
+            }
+        }
+
+        return $points;
+    }
+
+    /** What of a point's settings another point has and reaches; null where nothing is left. */
+    private function fitting(PointSettings $set, Point $to, string $label): ?PointSettings
+    {
+        $in = fn (?Decibels $db, ?Span $span, string $what): ?Decibels => $db === null || $span?->reaches($db) === true ? $db : $this->lose("the {$what} of {$label}");
+        $kept = new PointSettings(
+            $in($set->gain, $to->gain, 'gain'), $in($set->fader, $to->fader, 'fader'),
+            $set->mute === null || $to->mute !== null ? $set->mute : $this->lose("the mute of {$label}"),
+            $set->mono === null || $to->mono !== null ? $set->mono : $this->lose("the mono switch of {$label}"),
+            $set->delay === null || ($to->delayTo !== null && $to->delayTo->value() >= $set->delay->value()) ? $set->delay : $this->lose("the delay of {$label}"),
+        );
+
+        return $kept->isEmpty() ? null : $kept;
+    }
+
+    /** @return array<string, RouteSettings> */
+    private function routes(): array
+    {
+        $routes = [];
+        $on = [];
+        foreach ($this->unit->routes as $key => $set) {
+            $to = $this->routeKey((string) $key);
+            $kept = $to === null ? null : $this->fittingRoute($set, $to, (string) $key);
+            $group = $to === null ? null : $this->new->routes[$to]->group;
+            if ($to === null || ($kept?->on === true && $group !== null && isset($on[$group]))) {
+                $this->lose("the route {$this->routeName((string) $key)}");
+            } elseif ($kept !== null) {
+                $routes[$to] = $kept;
+                $on += $group !== null && $kept->on === true ? [$group => true] : [];
+            }
+        }
+
+        return $routes;
+    }
+
+    private function fittingRoute(RouteSettings $set, string $to, string $key): ?RouteSettings
+    {
+        $route = $this->new->routes[$to];
+        $asked = ['on' => $set->on, 'db' => $set->db, 'tap' => $set->tap];
+        foreach ($asked as $what => $value) {
+            if ($value !== null && ! $route->allows(RouteSetting::from($what))) {
+                $asked[$what] = $this->lose("{$what} of {$this->routeName($key)}");
+            }
+        }
+        $kept = new RouteSettings(...$asked);
+
+        return $kept->isEmpty() ? null : $kept;
+    }
+
+    private function routeKey(string $key): ?string
+    {
+        $route = $this->old->routes[$key];
+        $from = $this->counterpoint($route->from)?->id;
+        $to = $this->counterpoint($route->to)?->id;
+
+        return $from !== null && $to !== null && isset($this->new->routes["{$from}>{$to}"]) ? "{$from}>{$to}" : null;
+    }
+
+    private function routeName(string $key): string
+    {
+        $route = $this->old->routes[$key];
+
+        return "{$this->old->points[$route->from]->label} → {$this->old->points[$route->to]->label}";
+    }
+
+    private function deviceRef(DeviceRef $ref): ?DeviceRef
+    {
+        if ($ref->unit !== $this->unit->id) {
+            return $ref;
+        }
+
+        return array_key_exists((string) $ref, $this->devices) ? $this->devices[(string) $ref] : $this->devices[(string) $ref] = $this->likeDevice($ref);
+    }
+
+    private function likeDevice(DeviceRef $ref): ?DeviceRef
+    {
+        if ($ref->lane === null) {
+            $point = $this->counterpoint($ref->givenBy);
+
+            return $point === null ? null : DeviceRef::point($this->unit->id, $point->id);
+        }
+        $old = $this->old->sockets[$ref->givenBy]->lanes[$ref->lane];
+        $socket = $this->sockets[$ref->givenBy] ?? (isset($this->new->sockets[$ref->givenBy]) ? $ref->givenBy : null);
+        $taken = array_map(strval(...), array_filter($this->devices));
+        $lanes = $socket === null ? [] : array_filter($this->new->sockets[$socket]->lanes, fn (Lane $lane) => $lane->device !== null && $lane->device->direction === $old->device?->direction
+            && ! in_array("{$this->unit->id}/{$socket}/{$lane->id}", $taken, true));
+        $lane = $lanes[$ref->lane] ?? array_values($lanes)[0] ?? null;
+
+        return $socket === null || $lane === null ? null : DeviceRef::lane($this->unit->id, $socket, $lane->id);
+    }
+
+    private function deviceSettings(DeviceSettings $set): ?DeviceSettings
+    {
+        $ref = $this->deviceRef($set->device);
+        if ($ref === null || ($set->computer === $this->unit->id && ! $this->new->family->isHost())) {
+            return $this->lose('the settings of the device '.($set->name ?: (string) $set->device));
+        }
+
+        return $set->with(device: $ref);
+    }
+
+    private function pick(Pick $pick): ?Pick
+    {
+        $at = $this->point($pick->at, 'a pick');
+        $device = $pick->device === null ? null : $this->deviceRef($pick->device);
+        if ($at === null) {
+            return null;
+        }
+        if ($pick->device !== null && $device === null) {
+            return $this->lose("the pick of {$this->before->units[$pick->at->unit]->name}: {$this->before->point($pick->at)->label}");
+        }
+        $isTooWide = $device?->unit === $this->unit->id && array_filter($pick->channels ?? [], fn (int $channel) => $channel > $this->width($device)) !== [];
+
+        return $pick->with(at: $at, device: $device, channels: $isTooWide ? $this->lose("the channels of {$this->before->point($pick->at)->label}") : $pick->channels);
+    }
+
+    private function width(DeviceRef $ref): int
+    {
+        $lane = $ref->lane === null ? null : $this->new->sockets[$ref->givenBy]->lanes[$ref->lane];
+
+        return $lane?->channels === null ? $this->new->points[$lane === null ? $ref->givenBy : $lane->point]->channels : count($lane->channels);
+    }
+
+    private function air(AirPath $path): ?AirPath
+    {
+        [$from, $to] = [$this->point($path->from, 'sound through the air'), $this->point($path->to, 'sound through the air')];
+
+        return $from === null || $to === null ? null : new AirPath($from, $to, $path->db);
+    }
+
+    private function origin(Origin $origin): ?Origin
+    {
+        $at = $this->point($origin->at, "a sound beginning at {$this->before->point($origin->at)->label}");
+
+        return $at === null ? null : new Origin($at, $origin->db);
+    }
+
+    private function point(PointRef $at, string $loss): ?PointRef
+    {
+        if ($at->unit !== $this->unit->id) {
+            return $at;
+        }
+        $point = $this->counterpoint($at->point);
+
+        return $point === null ? $this->lose($loss) : new PointRef($at->unit, $point->id);
+    }
+
+    private function change(Situation $situation, Change $change): ?Change
+    {
+        if ($change->set instanceof Pick) {
+            $pick = $this->pick($change->set);
+
+            return $pick === null ? null : new Change($pick->at, $pick);
+        }
+        if ($change->at->unit !== $this->unit->id) {
+            return $change;
+        }
+        $loss = "what {$situation->name} changes";
+        if ($change->at instanceof RouteRef && $change->set instanceof RouteSettings) {
+            $key = $this->routeKey($change->at->key);
+            $kept = $key === null ? null : $this->fittingRoute($change->set, $key, $change->at->key);
+
+            return $key === null || $kept === null ? $this->lose($loss) : new Change(new RouteRef($this->unit->id, $key), $kept);
+        }
+        $at = $change->at instanceof PointRef ? $this->counterpoint($change->at->point) : null;
+        $kept = $at === null || ! $change->set instanceof PointSettings ? null : $this->fitting($change->set, $at, $at->label);
+
+        return $at === null || $kept === null ? $this->lose($loss) : new Change(new PointRef($this->unit->id, $at->id), $kept);
+    }
+
+    private function lose(string $what): null
+    {
+        $this->lost[] = $what;
+
+        return null;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\History;
+
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Rig\Rig;
+
+/**
+ * A rig taken apart into the smallest things that a person changes on their own: a cable, a unit, one point's settings, one wish. Two changes that touch different elements don't disturb each other.
+ */
+final class Elements
+{
+    /** @return array<string, string> each element's content by its name, such as `cables/w-07` or `units/mixer/points/ch-1` */
+    public static function of(Rig $rig): array
+    {
+        $data = (array) json_decode((string) json_encode((new DocumentWriter)->data($rig)), true);
+        $elements = ['name' => $data['name'], 'summary' => $data['summary'] ?? ''];
+        foreach ($data['models'] as $id => $model) {
+            $elements["models/{$id}"] = $model;
+        }
+        foreach ($data['units'] as $unit) {
+            foreach ($unit['settings'] ?? [] as $kind => $settings) {
+                foreach ($settings as $key => $set) {
+                    $elements["units/{$unit['id']}/{$kind}/{$key}"] = $set;
+                }
+            }
+            unset($unit['settings']);
+            $elements["units/{$unit['id']}"] = $unit;
+        }
+        foreach ($data['situations'] as $situation) {
+            foreach ($situation['changes'] as $change) {
+                $elements["situations/{$situation['id']}/{$change['at']}".(array_intersect_key($change['set'], ['device' => 0, 'default' => 0]) === [] ? '' : ' pick')] = $change['set'];
+            }
+            unset($situation['changes']);
+            $elements["situations/{$situation['id']}"] = $situation;
+        }
+        $names = [
+            'places' => ['id'], 'cables' => ['id'], 'sources' => ['id'], 'listeners' => ['id'], 'devices' => ['computer', 'device'], 'picks' => ['at'], 'air' => ['from', 'to'],
+            'wishes' => ['source', 'listener', 'situations'],
+        ];
+        foreach ($names as $collection => $keys) {
+            foreach ($data[$collection] as $thing) {
+                $elements["{$collection}/".implode(' ', array_map(fn (string $key) => implode(',', (array) ($thing[$key] ?? '')), $keys))] = $thing;
+            }
+        }
+
+        return array_map(fn (mixed $content) => (string) json_encode($content), $elements);
+    }
+
+    /**
+     * The elements that two rigs do not have alike.
+     *
+     * @return list<string>
+     */
+    public static function changed(Rig $before, Rig $after): array
+    {
+        [$was, $is] = [self::of($before), self::of($after)];
+        $changed = [...array_diff_key($was, $is), ...array_diff_key($is, $was), ...array_filter($is, fn (string $content, string $name) => isset($was[$name]) && $was[$name] !== $content, ARRAY_FILTER_USE_BOTH)];
+
+        return array_map(strval(...), array_keys($changed));
+    }
+}

@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\History;
+
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\HearingDifference;
+
+/** From one revision of a rig to another: what was built, plugged and set otherwise, and what that does to who hears what. */
+final readonly class RigDifference
+{
+    public function __construct(public Rig $before, public Rig $after)
+    {
+    }
+
+    /** @return array<string, list<string>> in words, by what it is about; headings with nothing to say left out */
+    public function lines(): array
+    {
+        return array_filter([
+            'Places and units' => [...$this->things('places'), ...$this->things('units'), ...$this->units()],
+            'Cables' => $this->cables(),
+            'Routes and settings' => $this->settings(),
+            'Devices and picks' => [...$this->devices(), ...$this->picks()],
+            'Sounds, listeners and wishes' => [...$this->things('sources'), ...$this->things('listeners'), ...$this->wishes()],
+            'Situations' => [...$this->things('situations'), ...$this->situations()],
+        ]);
+    }
+
+    /** @return array<string, HearingDifference> by the name of each situation that both have */
+    public function hearing(): array
+    {
+        $differences = [];
+        foreach ($this->after->situations as $id => $situation) {
+            if (isset($this->before->situations[$id])) {
+                $differences[$situation->name] = new HearingDifference($this->heard($this->before, $this->before->situations[$id]), $this->heard($this->after, $situation));
+            }
+        }
+
+        return $differences;
+    }
+
+    private function heard(Rig $rig, Situation $situation): Hearing
+    {
+        return new Hearing((new GraphBuilder($rig))->build($situation));
+    }
+
+    /**
+     * What came, went, or has another name.
+     *
+     * @param  'places'|'units'|'sources'|'listeners'|'situations'  $collection
+     * @return list<string>
+     */
+    private function things(string $collection): array
+    {
+        /** @var array<string, Place|Unit|Source|Listener|Situation> $was */
+        $was = $this->before->{$collection};
+        /** @var array<string, Place|Unit|Source|Listener|Situation> $is */
+        $is = $this->after->{$collection};
+        $lines = [];
+        foreach (array_diff_key($was, $is) as $gone) {
+            $lines[] = "{$gone->name} is gone";
+        }
+        foreach ($is as $id => $thing) {
+            if (! isset($was[$id])) {
+                $lines[] = "{$thing->name} is new";
+            } elseif ($was[$id]->name !== $thing->name) {
+                $lines[] = "{$was[$id]->name} is called {$thing->name}";
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function units(): array
+    {
+        $lines = [];
+        foreach (array_intersect_key($this->after->units, $this->before->units) as $id => $unit) {
+            $was = $this->before->units[$id];
+            $lines[] = $was->place === $unit->place ? null : "{$unit->name} moved from {$this->before->places[$was->place]->name} to {$this->after->places[$unit->place]->name}";
+            $lines[] = $was->model === $unit->model ? null : "{$unit->name} is a {$this->after->modelOf($unit)->name} instead of a {$this->before->modelOf($was)->name}";
+            $lines[] = $was->firmware === $unit->firmware ? null : "{$unit->name} has firmware {$unit->firmware}";
+            $lines[] = $was->serial === $unit->serial ? null : "{$unit->name} has the serial number {$unit->serial}";
+            $lines[] = $was->notes === $unit->notes ? null : "the notes on {$unit->name} changed";
+            $lines[] = $was->start === $unit->start ? null : "{$unit->name} starts ".($unit->start === null ? 'out of turn' : "as number {$unit->start}");
+            $lines[] = $was->needs === $unit->needs && $was->atLogin === $unit->atLogin ? null : "what {$unit->name} needs, or its start at login, changed";
+        }
+
+        return array_values(array_filter($lines));
+    }
+
+    /** @return list<string> */
+    private function cables(): array
+    {
+        $lines = [];
+        foreach (array_diff_key($this->before->cables, $this->after->cables) as $gone) {
+            $lines[] = "{$gone->label} is out: it joined {$this->socket($this->before, $gone->from)} and {$this->socket($this->before, $gone->to)}";
+        }
+        foreach ($this->after->cables as $id => $cable) {
+            $was = $this->before->cables[$id] ?? null;
+            if ($was === null) {
+                $lines[] = "{$cable->label} is new: {$this->socket($this->after, $cable->from)} to {$this->socket($this->after, $cable->to)}";
+
+                continue;
+            }
+            foreach ([[$was->from, $cable->from], [$was->to, $cable->to]] as [$old, $new]) {
+                $lines[] = (string) $old === (string) $new ? null : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
+            }
+            $lines[] = $was->label === $cable->label ? null : "{$was->label} is labelled {$cable->label}";
+            $about = fn (Cable $one): array => [$one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes];
+            $lines[] = $about($was) === $about($cable) ? null : "{$cable->label} is a ".implode(', ', array_filter(["{$cable->type->value} cable", $cable->lengthM === null ? '' : "{$cable->lengthM} m", $cable->colour, $cable->owned ? 'at hand' : 'to buy']));
+        }
+
+        return array_values(array_filter($lines));
+    }
+
+    private function socket(Rig $rig, SocketRef $at): string
+    {
+        return "{$rig->socket($at)->label} of {$rig->units[$at->unit]->name}";
+    }
+
+    /** @return list<string> */
+    private function settings(): array
+    {
+        $lines = [];
+        foreach (array_intersect_key($this->after->units, $this->before->units) as $id => $unit) {
+            $was = $this->before->units[$id];
+            $model = $this->after->modelOf($unit);
+            foreach (array_keys($unit->points + $was->points) as $point) {
+                if (isset($model->points[$point]) && ($unit->points[$point] ?? null) != ($was->points[$point] ?? null)) {
+                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".self::told($unit->points[$point] ?? null);
+                }
+            }
+            foreach (array_keys($unit->routes + $was->routes) as $key) {
+                if (isset($model->routes[$key]) && ($unit->routes[$key] ?? null) != ($was->routes[$key] ?? null)) {
+                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".self::told($unit->routes[$key] ?? null);
+                }
+            }
+        }
+
+        return $lines;
+    }
+
+    /** How something is set, in words. */
+    public static function told(PointSettings|RouteSettings|null $set): string
+    {
+        $says = match (true) {
+            $set instanceof PointSettings => [
+                $set->mute === null ? '' : ($set->mute ? 'muted' : 'open'), $set->mono === null ? '' : ($set->mono ? 'mono' : 'stereo'), $set->gain === null ? '' : "gain {$set->gain->text()} dB",
+                $set->fader === null ? '' : "fader {$set->fader->text()} dB", $set->delay === null ? '' : "held back by {$set->delay->text()} ms",
+            ],
+            $set instanceof RouteSettings => [$set->on === null ? '' : ($set->on ? 'on' : 'off'), $set->db === null ? '' : "at {$set->db->text()} dB", $set->tap === null ? '' : "taken {$set->tap->value}"],
+            default => [],
+        };
+
+        return implode(', ', array_filter($says)) ?: 'as it comes';
+    }
+
+    /** @return list<string> */
+    private function picks(): array
+    {
+        $lines = [];
+        foreach ($this->before->picks + $this->after->picks as $at => $one) {
+            [$was, $is] = [$this->before->picks[$at] ?? null, $this->after->picks[$at] ?? null];
+            if (($was === null || $is === null || ! $was->choosesLike($is)) && isset($this->after->units[$one->at->unit], $this->after->modelOf($one->at->unit)->points[$one->at->point])) {
+                $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses ".self::chosen($is);
+            }
+        }
+
+        return $lines;
+    }
+
+    /** What a pick chooses, in words. */
+    public static function chosen(?Pick $pick): string
+    {
+        return match (true) {
+            $pick === null => 'no device',
+            $pick->device === null => "the {$pick->default?->value} default",
+            default => ($pick->tap === null ? '' : 'what is sent to ').$pick->device,
+        }.($pick?->channels === null ? '' : ', channels '.implode(' and ', $pick->channels));
+    }
+
+    /** @return list<string> */
+    private function devices(): array
+    {
+        $of = function (Rig $rig): array {
+            $devices = [];
+            foreach ($rig->devices as $device) {
+                $devices["{$device->computer} {$device->device}"] = $device;
+            }
+
+            return $devices;
+        };
+        [$was, $is] = [$of($this->before), $of($this->after)];
+        $lines = [];
+        foreach ($was + $is as $key => $device) {
+            if (($was[$key] ?? null) != ($is[$key] ?? null)) {
+                $computer = $this->after->units[$device->computer]->name ?? $device->computer;
+                $lines[] = "the settings of {$device->device} on {$computer} ".(isset($is[$key]) ? 'changed' : 'are gone');
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function wishes(): array
+    {
+        $of = function (Rig $rig): array {
+            $wishes = [];
+            foreach ($rig->wishes as $wish) {
+                $wishes["{$wish->source} {$wish->listener}"][implode(',', $wish->situations)] = [$wish->want->value, $wish->ownLevel, $wish->alone];
+            }
+
+            return $wishes;
+        };
+        [$was, $is] = [$of($this->before), $of($this->after)];
+        $lines = [];
+        foreach ($was + $is as $key => $wishes) {
+            [$source, $listener] = explode(' ', $key);
+            if (($was[$key] ?? []) != ($is[$key] ?? []) && isset($this->after->sources[$source], $this->after->listeners[$listener])) {
+                $says = array_map(fn (array $one) => str_replace('must-not', 'must not', $one[0]).($one[1] ? ', own level' : '').($one[2] ? ', alone' : ''), $is[$key] ?? []);
+                $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: ".(implode('; ', $says) ?: 'no wish');
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function situations(): array
+    {
+        $lines = [];
+        foreach (array_intersect_key($this->after->situations, $this->before->situations) as $id => $situation) {
+            if ($situation->changes != $this->before->situations[$id]->changes) {
+                $lines[] = "{$situation->name} changes ".count($situation->changes).' settings (before: '.count($this->before->situations[$id]->changes).')';
+            }
+        }
+
+        return $lines;
+    }
+}
