@@ -44,6 +44,11 @@ return [
     'debug' => (bool) env('APP_DEBUG', false),
 
     /*
+     * Whether anybody who reaches the application may begin an account. Those who have one sign in either way.
+     */
+    'registration' => (bool) env('APP_REGISTRATION', true),
+
+    /*
     |--------------------------------------------------------------------------
     | Application URL
     |--------------------------------------------------------------------------

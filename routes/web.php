@@ -2,8 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\FindController;
+use App\Http\Controllers\MemberController;
+use App\Http\Controllers\OwnModelController;
+use App\Http\Controllers\PictureController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WiringController;
@@ -12,24 +17,68 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
+    Route::get('/register', [AccountController::class, 'create'])->name('register');
+    Route::post('/register', [AccountController::class, 'store'])->middleware('throttle:10,1');
 });
 
-Route::middleware('auth')->group(function () {
+Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
-    Route::get('/', [RigController::class, 'index'])->name('rigs.index');
+    Route::controller(AccountController::class)->prefix('/account')->name('account')->group(function () {
+        Route::get('/', 'show');
+        Route::put('/password', 'password')->middleware('throttle:10,1')->name('.password');
+        Route::post('/sign-out-everywhere', 'signOutEverywhere')->middleware('throttle:10,1')->name('.everywhere');
+        Route::get('/export', 'export')->middleware('throttle:10,1')->name('.export');
+        Route::delete('/', 'destroy')->middleware('throttle:10,1')->name('.destroy');
+    });
     Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
-    Route::post('/rigs', [RigController::class, 'store'])->middleware('throttle:30,1')->name('rigs.store');
-    Route::post('/rigs/blank', [RigController::class, 'create'])->middleware('throttle:30,1')->name('rigs.create');
-    Route::get('/rigs/{rig}/stock', [RigController::class, 'stock'])->whereNumber('rig')->name('rigs.stock');
-    Route::post('/rigs/starter', [RigController::class, 'start'])->middleware('throttle:30,1')->name('rigs.start');
-    Route::get('/rigs/{rig}/document', [RigController::class, 'document'])->whereNumber('rig')->name('rigs.document');
-    Route::delete('/rigs/{rig}', [RigController::class, 'destroy'])->whereNumber('rig')->name('rigs.destroy');
-    Route::get('/rigs/{rig}/wishes', [RigController::class, 'wishes'])->whereNumber('rig')->name('rigs.wishes');
-    Route::get('/rigs/{rig}/wiring', [WiringController::class, 'show'])->whereNumber('rig')->name('rigs.wiring');
-    Route::get('/rigs/{rig}/history', [EditController::class, 'history'])->whereNumber('rig')->name('rigs.history');
-    Route::post('/rigs/{rig}/edits', [EditController::class, 'store'])->whereNumber('rig')->name('rigs.edit');
-    Route::post('/rigs/{rig}/undo', [EditController::class, 'undo'])->whereNumber('rig')->name('rigs.undo');
-    Route::post('/rigs/{rig}/redo', [EditController::class, 'redo'])->whereNumber('rig')->name('rigs.redo');
-    Route::post('/rigs/{rig}/revisions/{number}/restore', [EditController::class, 'restore'])->whereNumber(['rig', 'number'])->name('rigs.restore');
-    Route::put('/rigs/{rig}/layout', [WiringController::class, 'layout'])->whereNumber('rig')->middleware('throttle:60,1')->name('rigs.layout');
+    Route::controller(OwnModelController::class)->prefix('/models')->name('models')->group(function () {
+        Route::get('/', 'index');
+        Route::get('/new', 'create')->name('.create');
+        Route::post('/', 'store')->middleware('throttle:60,1')->name('.store');
+        Route::post('/drawing', 'drawing')->middleware('throttle:240,1')->name('.drawing');
+        Route::get('/{own}', 'edit')->whereNumber('own')->name('.edit');
+        Route::put('/{own}', 'update')->whereNumber('own')->name('.update');
+        Route::delete('/{own}', 'destroy')->whereNumber('own')->name('.destroy');
+    });
+
+    Route::get('/', [RigController::class, 'index'])->name('rigs.index');
+    Route::prefix('/rigs')->name('rigs.')->group(function () {
+        Route::middleware('throttle:30,1')->controller(RigController::class)->group(function () {
+            Route::post('/', 'store')->name('store');
+            Route::post('/blank', 'create')->name('create');
+            Route::post('/starter', 'start')->name('start');
+        });
+        Route::prefix('/{rig}')->whereNumber('rig')->group(function () {
+            Route::controller(RigController::class)->group(function () {
+                Route::get('/document', 'document')->name('document');
+                Route::delete('/', 'destroy')->name('destroy');
+                foreach (['wishes', 'stock', 'computers', 'recipes', 'tracks', 'situations', 'cables'] as $view) {
+                    Route::get("/{$view}", $view)->name($view);
+                }
+            });
+            Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
+            Route::get('/joins', [WiringController::class, 'joins'])->name('joins');
+            Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:60,1')->name('layout');
+            Route::get('/find', FindController::class)->name('find');
+            Route::controller(EditController::class)->group(function () {
+                Route::post('/edits', 'store')->name('edit');
+                Route::post('/undo', 'undo')->name('undo');
+                Route::post('/redo', 'redo')->name('redo');
+                Route::get('/history', 'history')->name('history');
+                Route::get('/history/{number}/{with}', 'compare')->whereNumber(['number', 'with'])->name('compare');
+                Route::post('/revisions/{number}/restore', 'restore')->whereNumber('number')->name('restore');
+            });
+            Route::controller(MemberController::class)->group(function () {
+                Route::get('/people', 'index')->name('people');
+                Route::post('/people', 'store')->middleware('throttle:20,1')->name('people.store');
+                Route::delete('/people/{member}', 'destroy')->whereNumber('member')->scopeBindings()->name('people.destroy');
+                Route::post('/pulse', 'pulse')->name('pulse');
+            });
+            Route::controller(PictureController::class)->scopeBindings()->group(function () {
+                Route::post('/pictures', 'store')->middleware('throttle:60,1')->name('pictures.store');
+                Route::get('/pictures/{picture}', 'show')->whereNumber('picture')->name('pictures.show');
+                Route::delete('/pictures/{picture}', 'destroy')->whereNumber('picture')->name('pictures.destroy');
+            });
+        });
+    });
 });

@@ -11,6 +11,7 @@ use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Support\Facades\DB;
@@ -22,25 +23,32 @@ use Illuminate\Support\Facades\DB;
 final class ChangeRig
 {
     /**
-     * Makes edits as one change.
+     * Makes edits as one change. Where somebody has changed the rig since the page was made, the edits are joined with theirs as long as the two touch different elements.
      *
-     * @param  non-empty-list<RigEdit>  $edits
+     * @param  callable(CoreRig): list<RigEdit>  $edits  the edits, read against the rig as it is now
      * @param  int  $seen  the rig's `revision` when the page was made
+     * @param  int|null  $seenAt  number of the revision whose state the page showed
      *
      * @throws InvalidRig when there would be no rig then
-     * @throws StaleEdit when somebody has changed the rig since
+     * @throws StaleEdit when somebody has changed the same things since
      */
-    public function make(Rig $rig, User $by, array $edits, int $seen): void
+    public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null): Made
     {
-        DB::transaction(function () use ($rig, $by, $edits, $seen): void {
-            $fresh = $this->locked($rig, $seen);
+        return DB::transaction(function () use ($rig, $by, $edits, $seen, $seenAt): Made {
+            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
             $stored = $changed = StoredRig::load($fresh);
             $words = [];
-            foreach ($edits as $edit) {
+            foreach ($edits($stored) as $edit) {
                 $words[] = $edit->words($changed);
                 $changed = $edit->applyTo($changed);
             }
-            $this->record($fresh, $by, $stored, $changed, implode('; ', $words));
+            $meanwhile = $fresh->revision === $seen ? [] : $this->apart($fresh, $seen, $seenAt, $stored, $changed);
+            $what = implode('; ', array_unique($words));
+            if ($words !== []) {
+                $this->record($fresh, $by, $stored, $changed, $what);
+            }
+
+            return new Made($stored, $changed, $what, $meanwhile);
         });
     }
 
@@ -99,13 +107,32 @@ final class ChangeRig
     private function locked(Rig $rig, int $seen): Rig
     {
         $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
-        if ($fresh->revision !== $seen) {
-            $meanwhile = $fresh->revisions()->latest('number')->limit(max(1, min(5, $fresh->revision - $seen)))->pluck('what')->all();
 
-            throw new StaleEdit(array_values(array_map(strval(...), $meanwhile)));
+        return $fresh->revision === $seen ? $fresh : throw new StaleEdit($this->meanwhile($fresh, $seen));
+    }
+
+    /**
+     * What was done since, where it is apart from the change.
+     *
+     * @return list<string>
+     *
+     * @throws StaleEdit where it is not, or what the page showed is not known
+     */
+    private function apart(Rig $fresh, int $seen, ?int $seenAt, CoreRig $stored, CoreRig $changed): array
+    {
+        $meanwhile = $this->meanwhile($fresh, $seen);
+        $shown = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
+        if ($shown === null || array_intersect(Elements::changed((new DocumentReader)->read($shown->document), $stored), Elements::changed($stored, $changed)) !== []) {
+            throw new StaleEdit($meanwhile);
         }
 
-        return $fresh;
+        return $meanwhile;
+    }
+
+    /** @return list<string> in words, the latest first */
+    private function meanwhile(Rig $fresh, int $seen): array
+    {
+        return array_values(array_map(strval(...), $fresh->revisions()->latest('number')->limit(max(1, min(5, $fresh->revision - $seen)))->pluck('what')->all()));
     }
 
     private function record(Rig $rig, User $by, CoreRig $stored, CoreRig $changed, string $what): void

@@ -36,6 +36,32 @@ final class Rig extends Model
         return $this->hasMany(Revision::class);
     }
 
+    /** @return HasMany<Member, $this> */
+    public function members(): HasMany
+    {
+        return $this->hasMany(Member::class);
+    }
+
+    /** @return HasMany<Presence, $this> */
+    public function presences(): HasMany
+    {
+        return $this->hasMany(Presence::class);
+    }
+
+    /** @return HasMany<Picture, $this> */
+    public function pictures(): HasMany
+    {
+        return $this->hasMany(Picture::class);
+    }
+
+    /** What a user may do here: true to edit, false to look only, null for nothing at all. */
+    public function mayEdit(User $user): ?bool
+    {
+        $role = $this->user_id === $user->id ? MemberRole::Edit : $this->members()->where('user_id', $user->id)->first()?->role;
+
+        return $role === null ? null : $role === MemberRole::Edit;
+    }
+
     /** @return HasMany<Layout, $this> */
     public function layouts(): HasMany
     {

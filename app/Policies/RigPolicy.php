@@ -8,26 +8,26 @@ use App\Models\Rig;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 
-/** A rig is seen by its owner only; to anybody else it does not exist. */
+/** A rig is seen by its owner and by those whom the owner lets in, to look or to edit. To anybody else it does not exist. */
 final class RigPolicy
 {
     public function view(User $user, Rig $rig): Response
     {
-        return $this->isOwner($user, $rig);
+        return $rig->mayEdit($user) === null ? Response::denyAsNotFound() : Response::allow();
     }
 
     public function update(User $user, Rig $rig): Response
     {
-        return $this->isOwner($user, $rig);
+        return match ($rig->mayEdit($user)) {
+            null => Response::denyAsNotFound(),
+            false => Response::deny('You may look at this rig; only its owner and those invited to edit can change it.'),
+            true => Response::allow(),
+        };
     }
 
-    public function delete(User $user, Rig $rig): Response
+    /** Deleting a rig, and saying who may come in. */
+    public function own(User $user, Rig $rig): Response
     {
-        return $this->isOwner($user, $rig);
-    }
-
-    private function isOwner(User $user, Rig $rig): Response
-    {
-        return $rig->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
+        return $rig->user_id === $user->id ? Response::allow() : ($rig->mayEdit($user) === null ? Response::denyAsNotFound() : Response::deny('Only the rig\'s owner can do this.'));
     }
 }

@@ -7,8 +7,13 @@ namespace App\ViewModels;
 use App\Models\Rig;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
@@ -40,16 +45,34 @@ final readonly class RigPage
 
     public ?string $selectedCable;
 
+    /** The socket that a cable is to be plugged into. */
+    public ?SocketRef $selectedSocket;
+
+    /** The socket that it is tried against. */
+    public ?SocketRef $withSocket;
+
+    /** What the selected socket can be joined with. */
+    public ?Joins $joins;
+
     /** What changes from the situation that is compared with to the one that is shown. */
     public ?SituationDifference $difference;
 
     /** Whether what the pair's ways do not pass is faded. */
     public bool $focus;
 
+    /** Whether whoever looks may change it. */
+    public bool $canEdit;
+
+    /** @var array<string, string> what the address asks for, as it stands there */
+    private array $query;
+
     public function __construct(public Rig $record, public string $view, Request $request)
     {
+        $this->query = array_filter($request->query(), is_string(...));
+        $user = $request->user();
+        $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
-        $asked = fn (string $key): string => is_string($value = $request->query($key)) ? $value : '';
+        $asked = $this->asked(...);
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');
         $this->situation = $situation;
@@ -76,6 +99,15 @@ final readonly class RigPage
         [$kind, $id] = [...explode(':', $asked('select'), 2), ''];
         $this->selectedUnit = $kind === 'unit' && isset($this->rig->units[$id]) ? $id : null;
         $this->selectedCable = $kind === 'cable' && isset($this->rig->cables[$id]) ? $id : null;
+        $this->selectedSocket = $kind === 'socket' ? $this->socketNamed($id) : null;
+        $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
+        $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
+    }
+
+    /** What the address asks for under a key; empty where it asks nothing. */
+    public function asked(string $key): string
+    {
+        return $this->query[$key] ?? '';
     }
 
     /**
@@ -92,7 +124,12 @@ final readonly class RigPage
             'pair' => $this->pair === null ? null : $this->pair->source->id.':'.$this->pair->listener->id,
             'focus' => $this->focus ? '1' : null,
             'against' => $this->difference?->before->graph->state->situation->id,
-            'select' => $this->selectedUnit !== null ? "unit:{$this->selectedUnit}" : ($this->selectedCable !== null ? "cable:{$this->selectedCable}" : null),
+            'select' => match (true) {
+                $this->selectedUnit !== null => "unit:{$this->selectedUnit}",
+                $this->selectedCable !== null => "cable:{$this->selectedCable}",
+                $this->selectedSocket !== null => "socket:{$this->selectedSocket}",
+                default => null,
+            },
         ];
 
         // What an address does not say is the usual: one state, one address.
@@ -159,6 +196,40 @@ final readonly class RigPage
         }
 
         return $points;
+    }
+
+    /** @return array<string, string> sounds that most rigs have, by name, with their kind; those that this one has no sound of yet */
+    public function commonSounds(): array
+    {
+        $kinds = array_map(fn (Source $source) => $source->kind->value, array_values($this->rig->sources));
+
+        return array_filter(['Voice' => 'voice', 'Game' => 'game', 'Music' => 'music', 'Alerts' => 'alerts', 'Caller' => 'caller', 'Console' => 'console', 'Browser' => 'browser'], fn (string $kind) => ! in_array($kind, $kinds, true));
+    }
+
+    /** @return array<string, string> listeners that most rigs have, by name, with their kind; those that this one has none of yet */
+    public function commonListeners(): array
+    {
+        $kinds = array_map(fn (Listener $listener) => $listener->kind->value, array_values($this->rig->listeners));
+
+        return array_filter(['Me' => 'headphones', 'Room' => 'speakers', 'Viewers' => 'stream', 'Track' => 'track', 'Caller' => 'caller', 'Team' => 'team'], fn (string $kind) => ! in_array($kind, $kinds, true));
+    }
+
+    public function pointName(PointRef $at): string
+    {
+        return "{$this->rig->units[$at->unit]->name}: {$this->rig->point($at)->label}";
+    }
+
+    /** Whether anything is selected that has a sheet. */
+    public function hasSheet(): bool
+    {
+        return $this->selectedUnit !== null || $this->selectedCable !== null || $this->selectedSocket !== null;
+    }
+
+    private function socketNamed(string $ref): ?SocketRef
+    {
+        [$unit, $socket] = [...explode('/', $ref, 2), ''];
+
+        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->sockets[$socket]) ? new SocketRef($unit, $socket) : null;
     }
 
     public function strip(): ?WayStrip

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
 use HiddenWire\Core\Devices\Device;
-use HiddenWire\Core\Equipment\Direction;
-use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Edit\PutBetween;
+use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
@@ -38,7 +41,7 @@ final readonly class Sheet
             $at = new SocketRef($unit->id, $socket->id);
             $rows[] = [
                 'ref' => (string) $at,
-                'takes' => $this->wiring->at($at) === [] ? $this->takers($at) : [],
+                'takes' => $this->wiring->at($at) === [] ? $this->elsewhere($at) : [],
                 'socket' => $socket->label,
                 'words' => $socket->connector->words(),
                 'cables' => array_map(function (Cable $cable) use ($at): array {
@@ -52,34 +55,33 @@ final readonly class Sheet
         return $rows;
     }
 
-    /** @return list<array{id: string, point: string, says: string, mute: bool|null, choice: array{now: string, devices: array<string, string>}|null, fader: array{db: int|float, from: int|float, to: int|float}|null}> what is set on the unit */
+    /** @return list<array{point: Point, control: Control|null, says: string, pick: array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}|null}> what is set on the unit */
     public function controls(Unit $unit): array
     {
-        $state = $this->hearing->graph->state;
         $rows = [];
         foreach ($this->rig->modelOf($unit)->points as $point) {
-            $says = array_filter([
-                $point->gain === null ? '' : 'gain '.$state->gain($unit->id, $point)->text().' dB',
-                $point->fader === null ? '' : ($point->fader->isShutAt($state->fader($unit->id, $point)) ? 'fader shut' : 'fader '.$state->fader($unit->id, $point)->text().' dB'),
-                $point->mute === null || ! $state->isMuted($unit->id, $point) ? '' : 'muted',
-                $point->mono === null || ! $state->isMono($unit->id, $point) ? '' : 'mono',
-            ]);
-            $pick = $point->picks === null ? null : $state->pick($unit->id, $point->id);
-            if ($pick !== null) {
-                $device = $this->hearing->graph->picked($unit, $point);
-                array_unshift($says, ($pick->tap === null ? '' : 'what is sent to ').($device?->name() ?? 'no device').($pick->default === null ? '' : ' (by default)')
-                    .($device !== null && ! $device->isUsable() ? ', which gives nothing' : ''));
-            }
-            if ($says !== [] || $point->mute !== null || $point->picks !== null) {
-                $rows[] = [
-                    'id' => $point->id, 'point' => $point->label, 'says' => implode(' · ', $says), 'mute' => $point->mute === null ? null : $state->isMuted($unit->id, $point),
-                    'choice' => $this->choice($unit, $point),
-                    'fader' => $point->fader === null ? null : ['db' => $state->fader($unit->id, $point)->number(), 'from' => $point->fader->from->number(), 'to' => $point->fader->to->number()],
-                ];
+            if ($point->isControlled() || $point->picks !== null) {
+                $pick = $point->picks === null ? null : Computer::pickOf($this->hearing, $unit, $point);
+                $rows[] = ['point' => $point, 'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state) : null, 'says' => $this->picked($unit, $point), 'pick' => $pick];
             }
         }
 
         return $rows;
+    }
+
+    /** What a program's in or out comes to now, where there is more to say than what is chosen. */
+    private function picked(Unit $unit, Point $point): string
+    {
+        $pick = $point->picks === null ? null : $this->hearing->graph->state->pick($unit->id, $point->id);
+        $device = $pick === null ? null : $this->hearing->graph->picked($unit, $point);
+
+        return match (true) {
+            $pick === null => '',
+            $device === null => 'comes to no device',
+            ! $device->isUsable() => "{$device->name()} gives nothing".($device->isConnected ? ', it is disabled' : ', it is not connected'),
+            $pick->default !== null => "now {$device->name()}",
+            default => '',
+        };
     }
 
     /** @return list<array{bus: string, feeds: list<array{key: string, from: string, on: bool, says: string, canSwitch: bool}>}> what each point gets that can be fed in more than one way */
@@ -131,41 +133,22 @@ final readonly class Sheet
         return $carried;
     }
 
-    /** @return array{now: string, devices: array<string, string>}|null what a program's in or out can use, and what it uses */
-    private function choice(Unit $program, Point $point): ?array
+    /** @return list<PutBetween> what can be put into a cable, or stand between two sockets */
+    public function between(SocketRef $from, SocketRef $to, User $user): array
     {
-        $host = $this->rig->hostOf($program->place);
-        if ($point->picks === null || $host === null) {
-            return null;
-        }
-        $pick = $this->hearing->graph->state->pick($program->id, $point->id);
-        $devices = ['' => 'nothing', 'system' => 'the system default', 'call' => 'the call default'];
-        foreach ($this->hearing->graph->devices->of($host->id) as $ref => $device) {
-            if ($device->direction === $point->picks && $device->ref->unit !== $program->id) {
-                $devices[$ref] = $device->name();
-            } elseif ($point->picks === Direction::Recording && $device->ref->unit !== $program->id) {
-                $devices[$ref] = "what is sent to {$device->name()}";
-            }
-        }
-
-        return ['now' => $pick === null ? '' : (string) ($pick->device ?? $pick->default?->value), 'devices' => $devices];
+        return (new Between($this->rig, Catalogue::holding(CatalogueFiles::with($user))))->offers($from, $to);
     }
 
-    /** @return array<string, string> what the free sockets that fit are called, by reference */
-    private function takers(SocketRef $at): array
+    /** @return array<string, string> where the one end of a cable could be plugged instead, the other end staying */
+    public function elsewhere(SocketRef $stays): array
     {
-        $here = $this->rig->socket($at);
-        $takers = [];
-        foreach ($this->rig->units as $unit) {
-            foreach ($this->rig->modelOf($unit)->sockets as $socket) {
-                $ref = new SocketRef($unit->id, $socket->id);
-                if ($unit->id !== $at->unit && $this->wiring->at($ref) === [] && Mating::cable($here, $socket) !== null) {
-                    $takers[(string) $ref] = $this->socketName($unit->id, $socket->id);
-                }
-            }
-        }
+        return (new Joins($this->rig, $this->wiring, $stays))->fits;
+    }
 
-        return $takers;
+    /** @return list<Cable> */
+    public function cablesAt(SocketRef $at): array
+    {
+        return $this->wiring->at($at);
     }
 
     public function socketName(string $unit, string $socket): string

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\BreakFinder;
 use HiddenWire\Core\Signal\Cut;
@@ -38,6 +40,16 @@ final readonly class WayStrip
     public function sentence(): string
     {
         return self::say($this->pair);
+    }
+
+    /** What is wished for a pair, as short as a cell takes. */
+    public static function wished(?Wish $wish): string
+    {
+        $want = match ($wish?->want) {
+            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
+        };
+
+        return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '']));
     }
 
     public static function say(HeardPair $pair): string

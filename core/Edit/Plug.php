@@ -15,7 +15,8 @@ use HiddenWire\Core\Rig\SocketRef;
 /** Joins two sockets with the cable that fits them, labelled with the next number of the series W-01, W-02, … */
 final readonly class Plug implements RigEdit
 {
-    public function __construct(public SocketRef $from, public SocketRef $to)
+    /** @param  string|null  $label  null for the next of the series */
+    public function __construct(public SocketRef $from, public SocketRef $to, public ?string $label = null)
     {
     }
 
@@ -30,7 +31,7 @@ final readonly class Plug implements RigEdit
         }
         $number = $this->next($rig);
 
-        return new Rig($rig->parts()->with(cables: [...array_values($rig->cables), new Cable(strtolower($number), $number, $this->type($rig), $this->from, $this->to)]));
+        return new Rig($rig->parts()->with(cables: [...array_values($rig->cables), new Cable(Naming::id($number, array_keys($rig->cables)), $number, $this->type($rig), $this->from, $this->to)]));
     }
 
     public function words(Rig $rig): string
@@ -44,6 +45,12 @@ final readonly class Plug implements RigEdit
     }
 
     private function next(Rig $rig): string
+    {
+        return $this->label ?? self::nextLabel($rig);
+    }
+
+    /** The label of the series that no cable has had yet. */
+    public static function nextLabel(Rig $rig): string
     {
         $highest = 0;
         foreach ($rig->cables as $cable) {

@@ -34,10 +34,6 @@ final readonly class SetPick implements RigEdit
     {
         $what = "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label}";
 
-        return match (true) {
-            $this->pick === null => "{$what} uses no device",
-            $this->pick->device === null => "{$what} follows the {$this->pick->default?->value} default",
-            default => "{$what} uses {$this->pick->device}",
-        }.Settings::where($rig, $this->pick === null ? null : $this->situation);
+        return "{$what} uses ".($this->pick?->words() ?? 'no device').Settings::where($rig, $this->pick === null ? null : $this->situation);
     }
 }

@@ -25,12 +25,6 @@ final readonly class SetPoint implements RigEdit
 
     public function words(Rig $rig): string
     {
-        $says = array_filter([
-            $this->set->mute === null ? '' : ($this->set->mute ? 'muted' : 'open'), $this->set->mono === null ? '' : ($this->set->mono ? 'mono' : 'stereo'),
-            $this->set->gain === null ? '' : "gain {$this->set->gain->text()} dB", $this->set->fader === null ? '' : "fader {$this->set->fader->text()} dB",
-            $this->set->delay === null ? '' : "held back by {$this->set->delay->text()} ms",
-        ]);
-
-        return "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label} ".implode(', ', $says).Settings::where($rig, $this->situation);
+        return "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label} ".$this->set->words().Settings::where($rig, $this->situation);
     }
 }

@@ -48,10 +48,7 @@ final readonly class SetRoute implements RigEdit
         $unit = $rig->units[$this->at->unit];
         $model = $rig->modelOf($unit);
         $route = $model->routes[$this->at->key];
-        $says = array_filter([
-            $this->set->on === null ? '' : ($this->set->on ? 'on' : 'off'), $this->set->db === null ? '' : "at {$this->set->db->text()} dB", $this->set->tap === null ? '' : "taken {$this->set->tap->value}",
-        ]);
 
-        return "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label} ".implode(', ', $says).Settings::where($rig, $this->situation);
+        return "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label} ".$this->set->words().Settings::where($rig, $this->situation);
     }
 }

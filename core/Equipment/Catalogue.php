@@ -23,6 +23,16 @@ final readonly class Catalogue
     }
 
     /**
+     * Models that are known to be sound.
+     *
+     * @param  array<string, EquipmentModel>  $models  by id
+     */
+    public static function holding(array $models): self
+    {
+        return new self($models);
+    }
+
+    /**
      * @param  iterable<string, string>  $texts  one model's JSON by its id
      *
      * @throws InvalidDocument|InvalidRig when a model is none; pointers begin with the model's id

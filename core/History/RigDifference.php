@@ -6,11 +6,8 @@ namespace HiddenWire\Core\History;
 
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
-use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
@@ -141,32 +138,17 @@ final readonly class RigDifference
             $model = $this->after->modelOf($unit);
             foreach (array_keys($unit->points + $was->points) as $point) {
                 if (isset($model->points[$point]) && ($unit->points[$point] ?? null) != ($was->points[$point] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".self::told($unit->points[$point] ?? null);
+                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".(($unit->points[$point] ?? null)?->words() ?? 'as it comes');
                 }
             }
             foreach (array_keys($unit->routes + $was->routes) as $key) {
                 if (isset($model->routes[$key]) && ($unit->routes[$key] ?? null) != ($was->routes[$key] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".self::told($unit->routes[$key] ?? null);
+                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".(($unit->routes[$key] ?? null)?->words() ?? 'as it comes');
                 }
             }
         }
 
         return $lines;
-    }
-
-    /** How something is set, in words. */
-    public static function told(PointSettings|RouteSettings|null $set): string
-    {
-        $says = match (true) {
-            $set instanceof PointSettings => [
-                $set->mute === null ? '' : ($set->mute ? 'muted' : 'open'), $set->mono === null ? '' : ($set->mono ? 'mono' : 'stereo'), $set->gain === null ? '' : "gain {$set->gain->text()} dB",
-                $set->fader === null ? '' : "fader {$set->fader->text()} dB", $set->delay === null ? '' : "held back by {$set->delay->text()} ms",
-            ],
-            $set instanceof RouteSettings => [$set->on === null ? '' : ($set->on ? 'on' : 'off'), $set->db === null ? '' : "at {$set->db->text()} dB", $set->tap === null ? '' : "taken {$set->tap->value}"],
-            default => [],
-        };
-
-        return implode(', ', array_filter($says)) ?: 'as it comes';
     }
 
     /** @return list<string> */
@@ -176,21 +158,11 @@ final readonly class RigDifference
         foreach ($this->before->picks + $this->after->picks as $at => $one) {
             [$was, $is] = [$this->before->picks[$at] ?? null, $this->after->picks[$at] ?? null];
             if (($was === null || $is === null || ! $was->choosesLike($is)) && isset($this->after->units[$one->at->unit], $this->after->modelOf($one->at->unit)->points[$one->at->point])) {
-                $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses ".self::chosen($is);
+                $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses ".($is?->words() ?? 'no device');
             }
         }
 
         return $lines;
-    }
-
-    /** What a pick chooses, in words. */
-    public static function chosen(?Pick $pick): string
-    {
-        return match (true) {
-            $pick === null => 'no device',
-            $pick->device === null => "the {$pick->default?->value} default",
-            default => ($pick->tap === null ? '' : 'what is sent to ').$pick->device,
-        }.($pick?->channels === null ? '' : ', channels '.implode(' and ', $pick->channels));
     }
 
     /** @return list<string> */

@@ -23,6 +23,15 @@ final readonly class Pick
     ) {
     }
 
+    /** What it chooses, in words. */
+    public function words(): string
+    {
+        return match (true) {
+            $this->device === null => "the {$this->default?->value} default",
+            default => ($this->tap === null ? '' : 'what is sent to ').$this->device,
+        }.($this->channels === null ? '' : ', channels '.implode(' and ', $this->channels));
+    }
+
     /** Whether another pick chooses the same. */
     public function choosesLike(self $other): bool
     {

@@ -25,6 +25,15 @@ final readonly class PointSettings
         return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono, $later->delay ?? $this->delay);
     }
 
+    /** In words: "muted, fader −3.0 dB"; empty where nothing differs from the model. */
+    public function words(): string
+    {
+        return implode(', ', array_filter([
+            $this->mute === null ? '' : ($this->mute ? 'muted' : 'open'), $this->mono === null ? '' : ($this->mono ? 'mono' : 'stereo'), $this->gain === null ? '' : "gain {$this->gain->text()} dB",
+            $this->fader === null ? '' : "fader {$this->fader->text()} dB", $this->delay === null ? '' : "held back by {$this->delay->text()} ms",
+        ]));
+    }
+
     /** Nothing differs from the model. */
     public function isEmpty(): bool
     {

@@ -11,9 +11,15 @@ import './keys.js';
 import './grid.js';
 import './map.js';
 import './layout/lay-out.js';
+import './send.js';
+import './pulse.js';
+import './find.js';
+import './paste.js';
+import './order.js';
+import './sketch.js';
+import { wake } from './wake.js';
 
-for (const form of document.querySelectorAll('form[data-confirm]')) {
-    form.addEventListener('submit', (event) => {
-        if (!window.confirm(form.dataset.confirm)) event.preventDefault();
-    });
-}
+document.addEventListener('submit', (event) => {
+    if (event.target.dataset.confirm && !window.confirm(event.target.dataset.confirm)) event.preventDefault();
+});
+wake();

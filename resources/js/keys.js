@@ -1,4 +1,5 @@
 // One key for each thing that the frame can do. Links stay links: a key follows one that is on the page.
+import { openFinder } from './find.js';
 import { switchTheme } from './theme.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
@@ -9,9 +10,12 @@ const neighbour = (list, step) => {
 };
 
 const KEYS = {
-    1: () => follow('.rail a[accesskey="1"]'),
-    2: () => follow('.rail a[accesskey="2"]'),
-    3: () => follow('.rail a[accesskey="3"]'),
+    '/': openFinder,
+    a: () => document.querySelector('main form:not(.visually-hidden) :is(input:not([type=hidden]), select, textarea)')?.focus(),
+    s: () => follow('.rail-end a[href*="/situations"]'),
+    c: () => follow('.rail-end a[href*="/cables"]'),
+    p: () => follow('.rail-end a[href*="/people"]'),
+    h: () => follow('.rail-end a[href*="/history"]'),
     '[': () => neighbour('.situations', -1),
     ']': () => neighbour('.situations', 1),
     d: () => neighbour('.depths', 1),
@@ -31,14 +35,15 @@ const KEYS = {
     },
 };
 
-for (const button of document.querySelectorAll('[data-key-wish]')) KEYS[button.dataset.keyWish] = () => button.click();
-
-// What was done is said, and goes by itself; what went wrong stays.
-setTimeout(() => document.querySelector('.message:not(.trouble)')?.remove(), 6000);
-
 document.addEventListener('keydown', (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches?.('input, textarea, select') || document.querySelector('dialog[open]')) return;
-    const action = KEYS[event.key];
+    if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
+    if (event.target.matches?.('input, textarea, select')) {
+        // Escape leaves a field; the next one lets go of what is chosen.
+        if (event.key === 'Escape') event.target.blur();
+        return;
+    }
+    const button = /^[a-z1-9]$/.test(event.key) ? document.querySelector(`[data-key-wish="${event.key}"], [data-key-step="${event.key}"]`) : null;
+    const action = button ? () => button.click() : KEYS[event.key];
     if (action) {
         event.preventDefault();
         action();
@@ -48,4 +53,8 @@ document.addEventListener('keydown', (event) => {
 document.addEventListener('click', (event) => {
     const menu = document.querySelector('[data-menu][open]');
     if (menu && !menu.contains(event.target)) menu.open = false;
+    if (event.target.closest?.('[data-key-find]')) {
+        event.preventDefault();
+        openFinder();
+    }
 });

@@ -1,12 +1,13 @@
 // Pan, zoom and fit of the map. The view is kept for each map while the tab is open, so that following a link does not lose the place.
 import panzoom from 'panzoom';
+import { onWake } from './wake.js';
 
 const FARTHEST = 0.12;
 const NEAREST = 4;
 const STEP = 1.25;
 const MOVE = 70;
 
-for (const frame of document.querySelectorAll('[data-map]')) {
+const start = (frame, signal) => {
     const svg = frame.querySelector('svg');
     const size = { width: svg.width.baseVal.value, height: svg.height.baseVal.value };
     const key = `map-${frame.dataset.map}`;
@@ -78,7 +79,8 @@ for (const frame of document.querySelectorAll('[data-map]')) {
             keep();
             event.preventDefault();
         }
-    });
+    }, { signal });
+    signal.addEventListener('abort', () => view.dispose());
     // Whatever the keyboard comes to is brought into the window.
     frame.addEventListener('focusin', (event) => {
         if (event.target === frame || !event.target.matches(':focus-visible')) return;
@@ -90,4 +92,8 @@ for (const frame of document.querySelectorAll('[data-map]')) {
         if (x !== 0 || y !== 0) move(x, y);
     });
     frame.dataset.ready = 'yes';
-}
+};
+
+onWake((signal) => {
+    for (const frame of document.querySelectorAll('[data-map]')) start(frame, signal);
+});

@@ -1,4 +1,6 @@
 // Paper or night desk: the person's choice where there is one, else the system's.
+import { onWake } from './wake.js';
+
 const root = document.documentElement;
 const wanted = () => localStorage.getItem('theme') ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
 
@@ -14,6 +16,7 @@ export const switchTheme = () => {
 };
 
 show(wanted());
+onWake(() => show(wanted()));
 document.addEventListener('click', (event) => {
     if (event.target.closest?.('[data-theme-switch]')) switchTheme();
 });

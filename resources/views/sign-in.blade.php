@@ -3,6 +3,7 @@
         <h1 class="visually-hidden">Sign in to Hidden Wire</h1>
         <x-brand />
         <p class="door-line">Who hears what, by which way, and what to change.</p>
+        @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
         <form method="post" action="{{ route('login') }}" novalidate>
             @csrf
             @error('email') <p class="trouble" role="alert">{{ $message }}</p> @enderror
@@ -14,5 +15,6 @@
             <div class="form-check"><input class="form-check-input" type="checkbox" id="remember" name="remember" value="1"><label class="form-check-label" for="remember">Stay signed in here</label></div>
             <button class="btn btn-ink" type="submit">Sign in</button>
         </form>
+        @if (App\Http\Controllers\AccountController::isOpen()) <p class="door-other"><a href="{{ route('register') }}">Begin an account</a></p> @endif
     </main>
 </x-page>

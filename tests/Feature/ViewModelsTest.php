@@ -4,22 +4,31 @@ declare(strict_types=1);
 
 use App\Actions\ImportRig;
 use App\Models\User;
+use App\Rigs\CatalogueFiles;
 use App\Rigs\Geometry;
 use App\Rigs\Starters;
+use App\ViewModels\Computer;
+use App\ViewModels\Finder;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
 use App\ViewModels\MapPort;
 use App\ViewModels\Pen;
 use App\ViewModels\PlateInsides;
+use App\ViewModels\Recipe;
+use App\ViewModels\Recipes;
 use App\ViewModels\RigPage;
 use App\ViewModels\Sheet;
+use App\ViewModels\Stock;
 use App\ViewModels\TextWidth;
+use App\ViewModels\Tracks;
 use App\ViewModels\WayStrip;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Passage;
 use Illuminate\Http\Request;
+use Tests\Support\Draft;
 
 function relayHearing(?string $situation = null): Hearing
 {
@@ -105,14 +114,14 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     $rig = $hearing->graph->rig;
     expect($sheet->carries('w-07', true))->toHaveKey('rally')->and($sheet->carries('w-07', true)['rally'])->toContain('Archive', 'Presenter')
         ->and($sheet->carries('w-23', true))->toBe([]);
-    $controls = collect($sheet->controls($rig->units['mixer']))->keyBy('id');
-    expect($controls['ch-1']['says'])->toBe('gain 25.0 dB · fader 0.0 dB')->and($controls['ch-1']['mute'])->toBeFalse()->and($controls['ch-1']['fader'])->toBe(['db' => 0, 'from' => -90, 'to' => 10]);
+    $controls = collect($sheet->controls($rig->units['mixer']))->keyBy(fn (array $row) => $row['point']->id);
+    expect($controls['ch-1']['control']->gain['db'])->toBe(25)->and($controls['ch-1']['control']->mute)->toBeFalse()->and($controls['ch-1']['control']->fader)->toBe(['db' => 0, 'from' => -90, 'to' => 10]);
     $mixes = collect($sheet->mixes($rig->units['mixer']))->keyBy('bus');
     expect(collect($mixes['Main']['feeds'])->where('on', true)->pluck('from')->all())->toBe(['Mic 1', 'Mic 2', 'Line 3/4', 'Line 5/6', 'Optical']);
     $sockets = collect($sheet->sockets($rig->units['card']))->keyBy('socket');
     expect($sockets['Analog in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')->and($sockets['USB']['cables'][0]['label'])->toBe('W-16');
-    $program = collect($sheet->controls($rig->units['chimes']))->firstWhere('id', 'sound');
-    expect($program['choice']['now'])->toBe('system')->and($program['choice']['devices'])->toHaveKey('softmix/virtual-1');
+    $program = collect($sheet->controls($rig->units['chimes']))->first(fn (array $row) => $row['point']->id === 'sound');
+    expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/virtual-1')->and($program['says'])->toBe('now Broadcast monitor');
 });
 
 it('writes what is chosen into every address, and nothing that is usual', function () {
@@ -137,3 +146,72 @@ it('takes a geometry only if it fits, whatever a browser sends', function (mixed
     [null], ['text'], [[]], [['width' => -1, 'height' => 1, 'boxes' => [], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => 'x', 'edges' => []]],
     [['width' => 1, 'height' => 1, 'boxes' => ['place:desk' => [1, 2, 3]], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => ['place:desk' => ['a' => 1, 'b' => 2, 'c' => 3, 'd' => 4]], 'edges' => []]],
 ]);
+
+describe('the views in which a rig is built', function () {
+    beforeEach(function () {
+        $user = User::factory()->create();
+        $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
+        $this->page = function (array $query = [], string $view = 'recipes') use ($rig, $user): RigPage {
+            $request = Request::create('/', 'GET', $query);
+            $request->setUserResolver(fn () => $user);
+
+            return new RigPage($rig, $view, $request);
+        };
+    });
+
+    it('reads each output\'s recipe aloud, with what is left out and who listens', function () {
+        $mixer = collect(Recipes::all(($this->page)()))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
+        $aloud = collect($mixer->recipes)->mapWithKeys(fn (Recipe $recipe) => [$recipe->output->id => $recipe->aloud()]);
+        expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and Arcade hall listen.')
+            ->and($aloud['aux-1'])->toBe('Aux 1 gets Mic 1, Mic 2 and Computer at −4.0 dB. Left out: Line 3/4, Line 5/6 and Optical. Driver listens.');
+        $off = collect(Recipes::all(($this->page)(['situation' => 'off'])))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
+        expect(collect($off->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'main')->aloud())->toEndWith('It is muted.');
+        $inputs = array_map(fn ($point) => $point->label, $mixer->inputs());
+        expect($inputs)->toContain('Mic 1', 'Computer')->and($mixer->feedOf($mixer->recipes[0], $mixer->inputs()[0])?->now->on)->toBeTrue();
+    });
+
+    it('names an effects chain after what enters it, and says what a choice excludes', function () {
+        $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('fx', 'effects-mixer', 'room')->make();
+        $graph = (new GraphBuilder($rig))->build($rig->situation());
+        $recipes = new Recipes($rig->units['fx'], $graph, new Passage($graph));
+        $programme = collect($recipes->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'programme');
+        expect($programme->in()[0]->from)->toBe('Microphone through gate, compressor')->and($programme->in()[0]->instead)->toBe(['Microphone'])
+            ->and($programme->aloud())->toContain('Left out: Microphone.');
+    });
+
+    it('lists a computer\'s devices with socket colour and users, and its programs in their order', function () {
+        $computers = collect(Computer::all(($this->page)([], 'computers')))->keyBy(fn (Computer $one) => $one->unit->id);
+        $devices = collect($computers['sim-pc']->devices)->keyBy(fn (array $row) => (string) $row['device']->ref);
+        expect($devices['sim-pc/line-out/out'])->toMatchArray(['colour' => 'green', 'users' => ['Microphone repeater: Out']])->and($devices['sim-pc/optical/out']['users'])->toBe(['Rally game: Game sound', 'Picture repeater: In'])
+            ->and(array_map(fn (array $entry) => $entry['unit']->id, $computers['sim-pc']->programs))->toBe(['game', 'voice-relay', 'mic-relay', 'picture-relay']);
+    });
+
+    it('says what is on each track, and what is streamed', function () {
+        $cast = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'broadcast');
+        $tracks = collect($cast->tracks)->keyBy(fn (array $track) => $track['point']->id);
+        expect(array_map(fn ($source) => $source->name, $tracks['track-1']['sources']))->toContain('Presenter voice', 'Music')->and(collect($tracks['track-1']['goals'])->first(fn ($goal) => $goal->from === 'Stream')->now->on)->toBeTrue()
+            ->and($cast->between($cast->inputs[0]['point'], $tracks['track-1']['point'])?->on)->toBeTrue()->and($cast->inputs[0]['device'])->toBe('Desk programme');
+        $clips = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'clips');
+        expect($clips->tracks[0]['point']->label)->not->toBe('');
+    });
+
+    it('lights the sockets that take the other end, and says why the others don\'t', function () {
+        $joins = ($this->page)(['select' => 'socket:cast-pc/line-out', 'with' => 'card/hdmi-in'], 'wiring')->joins;
+        expect($joins->stands('card/analog'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')->and($joins->says('mixer/line-3-4'))->toContain('has W-11 in it')
+            ->and($joins->stands('card/hdmi-in'))->toBe('blocked')->and($joins->says('card/hdmi-in'))->toBe('no cable has 3.5 mm TRS at one end and HDMI at the other')
+            ->and($joins->stands('cast-pc/line-out'))->toBe('here')->and($joins->says('cast-pc/line-in'))->toBe('it is on the same unit');
+    });
+
+    it('finds anything by a few letters', function (string $text, string $first, string $kind) {
+        expect((new Finder(($this->page)([], 'find')))->find($text)[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
+    })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme', 'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'], ['invite', 'Invite somebody', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
+
+    it('finds nothing where nothing is called that', function () {
+        expect((new Finder(($this->page)([], 'find')))->find('no such thing at all'))->toBe([]);
+    });
+
+    it('searches the models by text, family and the socket that is needed', function (array $query, array $some) {
+        $stock = new Stock(($this->page)($query, 'stock'), CatalogueFiles::catalogue()->models);
+        expect(array_keys($stock->found))->toContain(...$some)->and(count($stock->found))->toBeLessThan(count($stock->models));
+    })->with([[['q' => 'isolator stereo'], ['isolator-stereo']], [['family' => 'splitter'], ['hdmi-splitter', 'optical-splitter']], [['has' => 'optical'], ['eight-input-desk', 'optical-splitter']], [['family' => 'mixer', 'has' => 'optical'], ['eight-input-desk']]]);
+});

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Rigs\CatalogueFiles;
 use App\ViewModels\ModelDrawing;
+use App\ViewModels\Stock;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use Illuminate\Contracts\View\View;
@@ -19,8 +20,7 @@ final class CatalogueController
         $models = CatalogueFiles::catalogue()->models;
         $text = mb_strtolower(trim(is_string($request->query('q')) ? $request->query('q') : ''));
         $family = Family::tryFrom(is_string($request->query('family')) ? $request->query('family') : '');
-        $found = array_filter($models, fn (EquipmentModel $model) => ($family === null || $model->family === $family)
-            && ($text === '' || str_contains(mb_strtolower("{$model->name} {$model->summary} {$model->family->value} ".implode(' ', array_map(fn ($socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets))), $text)));
+        $found = array_filter($models, fn (EquipmentModel $model) => Stock::answers($model, $text, $family, null));
         $chosen = $models[is_string($request->query('model')) ? $request->query('model') : ''] ?? null;
 
         return view('catalogue.index', [

@@ -7,13 +7,17 @@ namespace App\Http\Controllers;
 use App\Actions\ChangeRig;
 use App\Actions\StaleEdit;
 use App\Http\Requests\EditRequest;
+use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
-use App\Rigs\StoredRig;
 use App\ViewModels\RigPage;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -21,51 +25,58 @@ use Illuminate\Support\Facades\Gate;
 /** Changes of a rig from its pages, and its history. Each answers with the page that it came from. */
 final class EditController
 {
-    public function store(EditRequest $request, Rig $rig, ChangeRig $change): RedirectResponse
+    public function store(EditRequest $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
     {
         Gate::authorize('update', $rig);
-        $content = StoredRig::load($rig);
-        $edits = $request->edits($content);
+        $user = $this->user($request);
 
-        return $this->answer(function () use ($change, $rig, $request, $edits, $content): string {
-            $change->make($rig, $this->user($request), $edits, $request->integer('revision'));
-
-            return implode('; ', array_map(fn ($edit) => $edit->words($content), $edits));
-        });
+        return $this->answer($request, fn (): string => $change->make($rig, $user, fn (CoreRig $content) => $request->edits($content, $user), $request->integer('revision'), $request->filled('at_revision') ? $request->integer('at_revision') : null)
+            ->told($request->filled('situation') ? $request->string('situation')->toString() : null));
     }
 
-    public function undo(Request $request, Rig $rig, ChangeRig $change): RedirectResponse
+    public function undo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
     {
         Gate::authorize('update', $rig);
 
-        return $this->answer(function () use ($change, $rig, $request): string {
+        return $this->answer($request, function () use ($change, $rig, $request): string {
             $what = $change->undo($rig, $request->integer('revision'));
 
             return $what === null ? 'There is nothing to undo.' : "Undone: {$what}";
         });
     }
 
-    public function redo(Request $request, Rig $rig, ChangeRig $change): RedirectResponse
+    public function redo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
     {
         Gate::authorize('update', $rig);
 
-        return $this->answer(function () use ($change, $rig, $request): string {
+        return $this->answer($request, function () use ($change, $rig, $request): string {
             $what = $change->redo($rig, $request->integer('revision'));
 
             return $what === null ? 'There is nothing to redo.' : "Done again: {$what}";
         });
     }
 
-    public function restore(Request $request, Rig $rig, int $number, ChangeRig $change): RedirectResponse
+    public function restore(Request $request, Rig $rig, int $number, ChangeRig $change): JsonResponse|RedirectResponse
     {
         Gate::authorize('update', $rig);
         abort_unless($rig->revisions()->where('number', $number)->exists(), 404);
 
-        return $this->answer(function () use ($change, $rig, $request, $number): string {
+        return $this->answer($request, function () use ($change, $rig, $request, $number): string {
             $change->restore($rig, $this->user($request), $number, $request->integer('revision'));
 
             return "Revision {$number} is back.";
         });
+    }
+
+    /** What changed from one revision to another. */
+    public function compare(Request $request, Rig $rig, int $number, int $with): View
+    {
+        Gate::authorize('view', $rig);
+        $revision = fn (int $which): Revision => $rig->revisions()->where('number', $which)->first() ?? abort(404);
+        [$before, $after] = [$revision(min($number, $with)), $revision(max($number, $with))];
+        $read = fn (Revision $one): CoreRig => (new DocumentReader)->read($one->document);
+
+        return view('rigs.compare', ['page' => new RigPage($rig, 'history', $request), 'before' => $before, 'after' => $after, 'difference' => new RigDifference($read($before), $read($after))]);
     }
 
     public function history(Request $request, Rig $rig): View
@@ -78,16 +89,32 @@ final class EditController
         ]);
     }
 
-    /** @param  callable(): string  $do  says what was done */
-    private function answer(callable $do): RedirectResponse
+    /**
+     * To a page that sent it by itself, what was done or why not; to a plain form, the page that it came from.
+     *
+     * @param  callable(): string  $do  says what was done
+     */
+    private function answer(Request $request, callable $do): JsonResponse|RedirectResponse
     {
         try {
-            return back()->with('said', $do());
+            $said = $do();
         } catch (StaleEdit $e) {
-            return back()->withErrors(['edit' => $e->getMessage()]);
+            return $this->refusal($request, $e->getMessage(), 409);
         } catch (InvalidRig $e) {
-            return back()->withErrors(['edit' => 'This can\'t be done: '.implode(' ', array_map(fn (Problem $problem) => $problem->message, array_slice($e->problems, 0, 3)))]);
+            return $this->refusal($request, 'This can\'t be done: '.implode(' ', array_map(fn (Problem $problem) => $problem->message, array_slice($e->problems, 0, 3))), 422);
         }
+        if ($request->expectsJson()) {
+            $request->session()->flash('said', $said);
+
+            return response()->json(['said' => $said]);
+        }
+
+        return back()->with('said', $said);
+    }
+
+    private function refusal(Request $request, string $message, int $status): JsonResponse|RedirectResponse
+    {
+        return $request->expectsJson() ? response()->json(['message' => $message], $status) : back()->withErrors(['edit' => $message])->withInput();
     }
 
     private function user(Request $request): User

@@ -12,9 +12,15 @@ use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
+use App\ViewModels\CableTable;
+use App\ViewModels\Computer;
+use App\ViewModels\Recipes;
 use App\ViewModels\RigCard;
 use App\ViewModels\RigPage;
 use App\ViewModels\StarterCard;
+use App\ViewModels\Step;
+use App\ViewModels\Stock;
+use App\ViewModels\Tracks;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
@@ -71,9 +77,32 @@ final class RigController
 
     public function stock(Request $request, Rig $rig): View
     {
-        Gate::authorize('view', $rig);
+        return $this->step($request, $rig, Step::Stock, fn (RigPage $page) => ['stock' => new Stock($page, CatalogueFiles::with($this->user($request)))]);
+    }
 
-        return view('rigs.stock', ['page' => new RigPage($rig, 'stock', $request), 'models' => CatalogueFiles::catalogue()->models]);
+    public function computers(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Computers, fn (RigPage $page) => ['computers' => Computer::all($page)]);
+    }
+
+    public function recipes(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['units' => Recipes::all($page)]);
+    }
+
+    public function tracks(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Tracks, fn (RigPage $page) => ['programs' => Tracks::all($page)]);
+    }
+
+    public function situations(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Situations);
+    }
+
+    public function cables(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Cables, fn (RigPage $page) => ['table' => new CableTable($page->rig)]);
     }
 
     public function document(Rig $rig): StreamedResponse
@@ -86,7 +115,7 @@ final class RigController
 
     public function destroy(Rig $rig): RedirectResponse
     {
-        Gate::authorize('delete', $rig);
+        Gate::authorize('own', $rig);
         $rig->delete();
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
@@ -94,16 +123,25 @@ final class RigController
 
     public function wishes(Request $request, Rig $rig): View
     {
-        Gate::authorize('view', $rig);
+        return $this->step($request, $rig, Step::Wishes);
+    }
 
-        return view('rigs.wishes', ['page' => new RigPage($rig, 'wishes', $request)]);
+    /** @param  (callable(RigPage): array<string, mixed>)|null  $more  what the view shows beside the page */
+    private function step(Request $request, Rig $rig, Step $step, ?callable $more = null): View
+    {
+        Gate::authorize('view', $rig);
+        $page = new RigPage($rig, $step->value, $request);
+        /** @var view-string $view */
+        $view = "rigs.{$step->value}";
+
+        return view($view, ['page' => $page, ...($more === null ? [] : $more($page))]);
     }
 
     /** @return array<string, mixed> the cards of the user's rigs, and those of the starters */
     private function shelf(Request $request): array
     {
         return [
-            'cards' => $this->user($request)->rigs()->with('layouts')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig)),
+            'cards' => $this->user($request)->visibleRigs()->with('layouts', 'user')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig)),
             'starters' => StarterCard::all(app(Starters::class)),
         ];
     }

@@ -1,9 +1,11 @@
 // Lays a map out in a worker, so that the page's own thread stays free, and gives the geometry to the server, which draws.
+import { refresh } from '../send.js';
+import { onWake } from '../wake.js';
 
-for (const place of document.querySelectorAll('[data-layout]')) {
+const start = (place, signal) => {
     const says = place.querySelector('[data-layout-says]');
     const stop = place.querySelector('[data-layout-stop]');
-    if (!says) continue;
+    if (!says) return;
     const { structure, depth, situation, graph, to } = JSON.parse(place.dataset.layout);
     const worker = new Worker(new URL('./worker.js', import.meta.url), { type: 'module' });
     const end = (message) => {
@@ -17,7 +19,8 @@ for (const place of document.querySelectorAll('[data-layout]')) {
             headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content },
             body: JSON.stringify({ structure, depth, situation, geometry }),
         });
-        if (answer.ok) location.reload();
+        if (answer.ok && !signal.aborted) refresh().catch(() => location.reload());
+        else if (answer.ok || signal.aborted) return;
         else end(`The layout could not be kept: ${(await answer.json().catch(() => ({}))).message ?? answer.status}`);
     };
     stop?.addEventListener('click', () => end('Stopped. Load the page again to lay the map out.'));
@@ -28,4 +31,9 @@ for (const place of document.querySelectorAll('[data-layout]')) {
         else says.textContent = `Laying the map out: ${Math.round((100 * data.done) / data.of)} %`;
     });
     worker.postMessage(graph);
-}
+    signal.addEventListener('abort', () => worker.terminate());
+};
+
+onWake((signal) => {
+    for (const place of document.querySelectorAll('[data-layout]')) start(place, signal);
+});

@@ -6,7 +6,7 @@
     <header class="top">
         <x-brand />
         <h1>Catalogue</h1>
-        <nav aria-label="Elsewhere"><a href="{{ route('rigs.index') }}">Rigs</a></nav>
+        <nav aria-label="Elsewhere"><a href="{{ route('rigs.index') }}">Rigs</a> · <a href="{{ route('models') }}">Own models</a></nav>
         <div class="top-end"><x-account /></div>
     </header>
     <main class="catalogue">
@@ -36,20 +36,8 @@
             @else
                 <h2>{{ $chosen->name }}</h2>
                 <p>{{ $chosen->summary }}</p>
-                <div class="catalogue-drawing" tabindex="0" role="region" aria-label="Drawing">
-                <svg class="map" width="{{ $drawing->width() * 1.3 }}" height="{{ $drawing->height() * 1.3 }}" viewBox="0 0 {{ $drawing->width() }} {{ $drawing->height() }}" role="img" aria-label="Sockets and insides of {{ $chosen->name }}">
-                    <g class="plate @if ($chosen->isProgram()) program @endif">
-                        <rect class="plate-body" x="20" y="8" width="{{ $drawing->plate->width() }}" height="{{ $drawing->plate->height() }}" rx="2"/>
-                        <text class="plate-name" x="29" y="25">{{ $chosen->name }}</text>
-                        <text class="plate-caption" x="29" y="38">{{ $drawing->plate->caption }}</text>
-                        <path class="plate-rule" d="M20,45.5 h{{ $drawing->plate->width() }}"/>
-                        @foreach ($drawing->plate->insides as [$from, $to, $passes]) <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/> @endforeach
-                        @foreach ([...$drawing->plate->left, ...$drawing->plate->right] as $port)
-                            <x-port :port="$port" :x="$drawing->spot($port)['x']" :y="$drawing->spot($port)['y']" />
-                        @endforeach
-                    </g>
-                </svg>
-                </div>
+                <p><a href="{{ route('models.create', ['from' => $chosen->id]) }}">Make a model of your own from this one</a></p>
+                <x-model-drawing :drawing="$drawing" />
                 <p class="quiet">Lines inside: what passes when it is new; dotted: what can be switched on.</p>
                 @if ($chosen->sockets !== [])
                     <h3>Sockets</h3>

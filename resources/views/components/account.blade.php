@@ -1,5 +1,6 @@
 <div class="account">
     <button type="button" class="plain" data-theme-switch title="Night desk or paper (t)" aria-label="Switch between the paper and the night desk theme"><i class="bi bi-moon" aria-hidden="true"></i></button>
+    <a class="plain" href="{{ route('account') }}" title="Account of {{ auth()->user()?->name }}" aria-label="Account"><i class="bi bi-person" aria-hidden="true"></i></a>
     <form method="post" action="{{ route('logout') }}">
         @csrf
         <button type="submit" class="plain" title="Sign out" aria-label="Sign out {{ auth()->user()?->name }}"><i class="bi bi-box-arrow-right" aria-hidden="true"></i></button>

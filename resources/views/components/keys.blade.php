@@ -1,11 +1,15 @@
 <dialog class="keys" data-keys aria-labelledby="keys-title">
     <h2 id="keys-title">Keys</h2>
     <dl>
-        <dt><kbd>1</kbd> <kbd>2</kbd> <kbd>3</kbd></dt><dd>Wishes, Stock, Wiring</dd>
+        <dt><kbd>1</kbd> … <kbd>6</kbd></dt><dd>Wishes, Stock, Wiring, Computers, Recipes, Tracks</dd>
+        <dt><kbd>s</kbd> <kbd>c</kbd> <kbd>p</kbd> <kbd>h</kbd></dt><dd>Situations, Cable table, People, History</dd>
+        <dt><kbd>/</kbd></dt><dd>find</dd>
+        <dt><kbd>a</kbd></dt><dd>to the first field of the view</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>situation before, situation after</dd>
         <dt><kbd>d</kbd></dt><dd>next depth of the map</dd>
         <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>nearer, farther, all of it</dd>
         <dt><kbd>arrows</kbd></dt><dd>move on the map, or from cell to cell</dd>
+        <dt><kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd></dt><dd>earlier or later in the start order</dd>
         <dt><kbd>o</kbd></dt><dd>only the chosen way, or all again</dd>
         <dt><kbd>m</kbd> <kbd>y</kbd> <kbd>n</kbd> <kbd>x</kbd></dt><dd>must, may, must not, no wish, for the chosen cell</dd>
         <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo</dd>

@@ -1,6 +1,7 @@
 @props(['page', 'drawing'])
 @php
     use App\ViewModels\MapDrawing;
+    use App\ViewModels\TextWidth;
     use HiddenWire\Core\Equipment\Realm;
     $map = $drawing->map;
     $geometry = $drawing->geometry;
@@ -54,19 +55,31 @@
                 [$x, $y, $w, $h] = $geometry->boxes["unit:{$plate->unit}"];
                 $isSelected = $page->selectedUnit === $plate->unit;
             @endphp
-            <a class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" data-unit="{{ $plate->unit }}">
-                <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
-                <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>
-                <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
-                <path class="plate-rule" d="M{{ $x }},{{ $y + 37.5 }} H{{ $x + $w }}"/>
-                @foreach ($plate->insides as [$from, $to, $passes])
-                    @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to, true) }}"/> @endforeach
-                    <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/>
-                @endforeach
+            <g class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif">
+                <a class="plate-open" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" data-unit="{{ $plate->unit }}" @if ($isSelected) aria-current="true" @endif>
+                    <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
+                    <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>
+                    <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
+                    <path class="plate-rule" d="M{{ $x }},{{ $y + 37.5 }} H{{ $x + $w }}"/>
+                    @foreach ($plate->insides as [$from, $to, $passes])
+                        @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to, true) }}"/> @endforeach
+                        <path class="inside @if (! $passes) off @endif" d="{{ $drawing->insidePath($from, $to) }}"/>
+                    @endforeach
+                </a>
                 @foreach ([...$plate->left, ...$plate->right] as $port)
-                    <x-port :port="$port" :x="$drawing->ports[$port->id]['x']" :y="$drawing->ports[$port->id]['y']" />
+                    @php [$px, $py] = [$drawing->ports[$port->id]['x'], $drawing->ports[$port->id]['y']]; @endphp
+                    @if ($port->kind !== 'socket') <x-port :port="$port" :x="$px" :y="$py" />
+                    @else
+                        {{-- A socket is picked up by a click; while one is, the others say whether they take the other end. --}}
+                        @php $stands = $page->joins?->stands($port->id); @endphp
+                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" href="{{ $page->url(match ($stands) { null => ['select' => "socket:{$port->id}"], 'here' => ['select' => null], default => ['with' => $port->id] }) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
+                            <title>{{ $port->label }}{{ $stands === null ? ': connect it' : ': '.$page->joins->says($port->id) }}</title>
+                            <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - TextWidth::of($port->label, 11.5) : $px - 7 }}" y="{{ $py - 8 }}" width="{{ TextWidth::of($port->label, 11.5) + 19 }}" height="16" rx="3"/>
+                            <x-port :port="$port" :x="$px" :y="$py" />
+                        </a>
+                    @endif
                 @endforeach
-            </a>
+            </g>
         @endforeach
     @endforeach
     <g class="pen-ends" aria-hidden="true">

@@ -1,18 +1,20 @@
 @props(['page'])
 @php
     use App\ViewModels\Sheet;
+    use HiddenWire\Core\Equipment\CableType;
     $sheet = new Sheet($page->hearing);
     $unit = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
     $cable = $page->selectedCable === null ? null : $page->rig->cables[$page->selectedCable];
-    $carries = $unit !== null ? $sheet->carries($unit->id, false) : $sheet->carries($cable->id, true);
+    $carries = $unit !== null ? $sheet->carries($unit->id, false) : ($cable !== null ? $sheet->carries($cable->id, true) : []);
 @endphp
 <aside class="sheet" aria-label="Sheet">
-    <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
+    <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null, 'with' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
     @if ($unit !== null)
         @php $model = $page->rig->modelOf($unit); @endphp
         <h2>{{ $unit->name }}</h2>
         <p class="sheet-sub">{{ $model->name }} · {{ $page->rig->places[$unit->place]->name }}@if ($unit->firmware !== '') · firmware {{ $unit->firmware }}@endif</p>
         @if ($unit->notes !== '') <p>{{ $unit->notes }}</p> @endif
+        <p class="sheet-sub"><a href="{{ $page->url([], 'stock') }}">name, notes, pictures, swap</a></p>
         @if ($unit->start !== null) <p class="sheet-sub">Starts as number {{ $unit->start }}{{ $unit->atLogin ? ', at login' : '' }}.</p> @endif
         @if ($model->sockets !== [])
             <h3>Sockets</h3>
@@ -22,7 +24,7 @@
                         <th scope="row">{{ $row['socket'] }}<small>{{ $row['words'] }}</small></th>
                         <td>@forelse ($row['cables'] as $end) <a href="{{ $page->url(['select' => "cable:{$end['id']}"]) }}"><span class="tag">{{ $end['label'] }}</span> {{ $end['to'] }}</a> @empty
                             @if ($row['takes'] === [])
-                                <span class="quiet">free; no free socket here takes its other end</span>
+                                <span class="quiet">free; no free socket here takes its other end</span> <a href="{{ $page->url(['select' => "socket:{$row['ref']}"]) }}">Connect<span class="visually-hidden"> {{ $row['socket'] }}</span> …</a>
                             @else
                                 <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug', 'from' => $row['ref']]">
                                     <select name="to" required aria-label="Other end of {{ $row['socket'] }}">
@@ -31,6 +33,7 @@
                                     </select>
                                     <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }}</span></button>
                                 </x-edit>
+                                <a href="{{ $page->url(['select' => "socket:{$row['ref']}"]) }}">on the map<span class="visually-hidden">: connect {{ $row['socket'] }}</span></a>
                             @endif
                         @endforelse</td>
                     </tr>
@@ -41,26 +44,10 @@
             <h3>Settings</h3>
             <table class="facts">
                 @foreach ($sheet->controls($unit) as $row) <tr>
-                    <th scope="row">{{ $row['point'] }}</th>
-                    <td>{{ $row['says'] }}
-                        @if ($row['choice'] !== null)
-                            <x-edit :page="$page" class="set plug" :fields="['edit' => 'pick', 'unit' => $unit->id, 'point' => $row['id']]">
-                                <select name="device" aria-label="Device for {{ $row['point'] }}">@foreach ($row['choice']['devices'] as $ref => $name) <option value="{{ $ref }}" @selected($ref === $row['choice']['now'])>{{ $name }}</option> @endforeach</select>
-                                <button type="submit" class="do">Use<span class="visually-hidden"> for {{ $row['point'] }}</span></button>
-                            </x-edit>
-                        @endif
-                        @if ($row['mute'] !== null || $row['fader'] !== null)
-                            <x-edit :page="$page" class="set" :fields="['edit' => 'point', 'unit' => $unit->id, 'point' => $row['id']]">
-                                @if ($row['fader'] !== null)
-                                    <input type="number" name="fader" step="0.5" min="{{ $row['fader']['from'] }}" max="{{ $row['fader']['to'] }}" value="{{ $row['fader']['db'] }}" aria-label="Fader of {{ $row['point'] }}, dB">
-                                    <button type="submit" class="do">Set<span class="visually-hidden"> the fader of {{ $row['point'] }}</span></button>
-                                @endif
-                            </x-edit>
-                            @if ($row['mute'] !== null)
-                                <x-edit :page="$page" class="set" :fields="['edit' => 'point', 'unit' => $unit->id, 'point' => $row['id'], 'mute' => $row['mute'] ? '0' : '1']"><button type="submit" class="do">{{ $row['mute'] ? 'Open' : 'Mute' }}<span class="visually-hidden"> {{ $row['point'] }}</span></button></x-edit>
-                            @endif
-                        @endif
-                    </td>
+                    <th scope="row">{{ $row['point']->label }}</th>
+                    <td>@if ($row['pick'] !== null) <x-pick :page="$page" :program="$unit" :pick="$row['pick']" /> @endif
+                        @if ($row['says'] !== '') <small>{{ $row['says'] }}</small> @endif
+                        @if ($row['control'] !== null) <x-control :page="$page" :control="$row['control']" /> @endif</td>
                 </tr> @endforeach
             </table>
         @endif
@@ -93,15 +80,78 @@
             <h3>Programs</h3>
             <ul class="plain-list">@foreach ($sheet->programs($unit) as $program) <li><a href="{{ $page->url(['select' => "unit:{$program->id}", 'depth' => $page->depth->showsInsides() ? $page->depth->value : 'inside']) }}">{{ $program->name }}</a></li> @endforeach</ul>
         @endif
-    @else
+    @elseif ($cable !== null)
         <h2><span class="tag">{{ $cable->label }}</span></h2>
         <p class="sheet-sub">{{ $cable->type->value }} cable{{ $cable->lengthM === null ? '' : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
         <table class="facts">
-            <tr><th scope="row">From</th><td><a href="{{ $page->url(['select' => "unit:{$cable->from->unit}"]) }}">{{ $sheet->socketName($cable->from->unit, $cable->from->socket) }}</a><small>{{ $page->rig->socket($cable->from)->connector->words() }}</small></td></tr>
-            <tr><th scope="row">To</th><td><a href="{{ $page->url(['select' => "unit:{$cable->to->unit}"]) }}">{{ $sheet->socketName($cable->to->unit, $cable->to->socket) }}</a><small>{{ $page->rig->socket($cable->to)->connector->words() }}</small></td></tr>
+            @foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at)
+                <tr><th scope="row">{{ ucfirst($end) }}</th><td><a href="{{ $page->url(['select' => "unit:{$at->unit}"]) }}">{{ $sheet->socketName($at->unit, $at->socket) }}</a><small>{{ $page->rig->socket($at)->connector->words() }}</small>
+                    @php $elsewhere = $sheet->elsewhere($end === 'from' ? $cable->to : $cable->from); @endphp
+                    @if ($elsewhere !== [])
+                        <x-edit :page="$page" class="set plug" :fields="['edit' => 'replug', 'cable' => $cable->id, 'end' => $end]">
+                            <select name="to" required aria-label="Where the {{ $end }} end goes instead"><option value="">plug it elsewhere …</option>@foreach ($elsewhere as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
+                            <button type="submit" class="do">Move<span class="visually-hidden"> the {{ $end }} end</span></button>
+                        </x-edit>
+                    @endif
+                </td></tr>
+            @endforeach
         </table>
-        <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
+        <x-edit :page="$page" class="cable-sheet" :fields="['edit' => 'cable', 'cable' => $cable->id]">
+            <label>Label <input name="label" maxlength="20" required value="{{ $cable->label }}"></label>
+            <label>Type <select name="type">@foreach (CableType::cases() as $type) <option @selected($type === $cable->type)>{{ $type->value }}</option> @endforeach</select></label>
+            <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
+            <label>Colour <input name="colour" maxlength="30" value="{{ $cable->colour }}"></label>
+            <label>It is <select name="owned"><option value="1">owned</option><option value="0" @selected(! $cable->owned)>to buy</option></select></label>
+            <button type="submit" class="do">Keep<span class="visually-hidden"> {{ $cable->label }}</span></button>
+        </x-edit>
+        <div class="sheet-tools">
+            <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
+            <x-edit :page="$page" class="set" :fields="['edit' => 'replace', 'cable' => $cable->id]"><button type="submit" class="do" title="Another cable between the same sockets, with a label of its own">Replace it</button></x-edit>
+        </div>
+        @php $offers = $sheet->between($cable->from, $cable->to, auth()->user()); @endphp
+        @if ($offers !== [])
+            <h3>Put into this cable</h3>
+            <x-edit :page="$page" class="row-form" :fields="['edit' => 'between', 'from' => (string) $cable->from, 'to' => (string) $cable->to]">
+                <select name="model" aria-label="What to put into {{ $cable->label }}">@foreach ($offers as $offer) <option value="{{ $offer->model->id }}">{{ $offer->model->name }}</option> @endforeach</select>
+                <button type="submit" class="do">Put it in</button>
+            </x-edit>
+        @endif
+    @else
+        @php
+            $joins = $page->joins;
+            $here = $page->selectedSocket;
+            $with = $page->withSocket;
+        @endphp
+        <h2>{{ $joins->name($here) }}</h2>
+        <p class="sheet-sub">{{ $page->rig->socket($here)->connector->words() }}@foreach ($sheet->cablesAt($here) as $there) · <a href="{{ $page->url(['select' => "cable:{$there->id}"]) }}"><span class="tag">{{ $there->label }}</span> is in it</a>@endforeach</p>
+        @if ($with !== null)
+            @php $offers = $sheet->between($here, $with, auth()->user()); @endphp
+            <div class="swap" role="status">
+                <p><strong>{{ $joins->name($with) }}</strong>: {{ $joins->says((string) $with) }}.</p>
+                @if ($joins->stands((string) $with) === 'fits' && $sheet->cablesAt($here) === [])
+                    <x-edit :page="$page" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => (string) $with]"><button type="submit" class="do">Plug</button></x-edit>
+                @endif
+                @forelse ($offers as $offer)
+                    <x-edit :page="$page" :fields="['edit' => 'between', 'from' => (string) $here, 'to' => (string) $with, 'model' => $offer->model->id]"><button type="submit" class="do">Put {{ $offer->model->name }} between</button> <small class="quiet">{{ $offer->model->summary }}</small></x-edit>
+                @empty <p class="quiet">Nothing in the catalogue stands between the two.</p> @endforelse
+            </div>
+        @endif
+        <h3>Takes the other end</h3>
+        <ul class="plain-list joins">
+            @forelse ($sheet->cablesAt($here) === [] ? $joins->fits : [] as $ref => $name)
+                <li><x-edit :page="$page" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => $ref]"><button type="submit" class="do">{{ $name }}</button></x-edit></li>
+            @empty <li class="quiet">{{ $sheet->cablesAt($here) === [] ? 'No free socket does.' : 'It is taken: unplug it first, or split it.' }}</li> @endforelse
+        </ul>
+        @if ($joins->taken !== [])
+            <h3>Fits, but is taken</h3>
+            <ul class="plain-list joins">@foreach ($joins->taken as $ref => $says) <li><a href="{{ $page->url(['with' => $ref]) }}">{{ $says }}</a></li> @endforeach</ul>
+        @endif
+        <details class="stock-more" data-keep><summary>What else, and why not</summary>
+            <ul class="plain-list joins">@foreach ($joins->obstacles as $ref => $why) @if (! str_starts_with($ref, "{$here->unit}/")) <li><a href="{{ $page->url(['with' => $ref]) }}">{{ $sheet->socketName(...explode('/', $ref)) }}</a> <small class="quiet">{{ $why }}</small></li> @endif @endforeach</ul>
+        </details>
+        <x-edit :page="$page" class="visually-hidden" :fields="['edit' => 'plug', 'from' => (string) $here]" data-plug-form><input type="hidden" name="to" value=""></x-edit>
     @endif
+    @if ($page->selectedSocket === null)
     <h3>Passes here now</h3>
     @if ($carries === [])
         <p class="quiet">No sound that anybody hears.</p>
@@ -111,5 +161,6 @@
                 <tr><th scope="row"><a href="{{ $page->penUrl($source) }}" @if ($page->penOf($source) !== null) class="pen-name pen-{{ $page->penOf($source)->value }}" @endif>{{ $page->rig->sources[$source]->name }}</a></th><td>to {{ implode(', ', $listeners) }}</td></tr>
             @endforeach
         </table>
+    @endif
     @endif
 </aside>

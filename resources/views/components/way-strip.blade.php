@@ -29,9 +29,7 @@
             $wanted = $pair->wish?->want->value ?? 'none';
             $isOwn = $pair->wish !== null && $pair->wish->situations !== [];
         @endphp
-        <form class="wish-form" method="post" action="{{ route('rigs.edit', $page->record->id) }}">
-            @csrf
-            <input type="hidden" name="edit" value="wish"><input type="hidden" name="revision" value="{{ $page->record->revision }}">
+        <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => '']">
             <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
                 @foreach (['must' => ['Must hear', 'm'], 'may' => ['May hear', 'y'], 'must-not' => ['Must not', 'n'], 'none' => ['No wish', 'x']] as $want => [$words, $key])
                     <button type="submit" name="want" value="{{ $want }}" data-key-wish="{{ $key }}" aria-pressed="{{ $want === $wanted ? 'true' : 'false' }}">{{ $words }} <kbd aria-hidden="true">{{ $key }}</kbd></button>
@@ -40,7 +38,13 @@
             <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option value="*">every sound</option></select></label>
             <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option value="*">every listener</option></select></label>
             <label>in <select name="situation"><option value="" @selected(! $isOwn)>all situations</option>@foreach ($page->rig->situations as $situation) @if ($situation->id === $page->situation->id) <option value="{{ $situation->id }}" @selected($isOwn)>{{ $situation->name }} only</option> @endif @endforeach</select></label>
-        </form>
+        </x-edit>
+        @if ($pair->wish !== null)
+            <x-edit :page="$page" class="wish-form wish-marks" :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">
+                <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)> a level of its own here</label>
+                <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
+            </x-edit>
+        @endif
     @endif
     @foreach ($strip->ways as $number => $steps)
         @php $arrival = $pair->arrivals[$number]; @endphp

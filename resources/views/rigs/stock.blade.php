@@ -1,50 +1,141 @@
 @php
-    use HiddenWire\Core\Edit\RemoveUnit;
+    use HiddenWire\Core\Equipment\Connector;
+    use HiddenWire\Core\Equipment\Family;
     use HiddenWire\Core\Rig\PlaceKind;
+    $words = fn (string $value) => str_replace('-', ' ', $value);
+    $places = $page->rig->places;
+    $unit = $stock->chosen;
 @endphp
 <x-rig-frame :page="$page">
     <div class="stock">
         <section class="stock-places" aria-label="Units by place">
-            @forelse ($page->rig->places as $place)
-                <article class="stock-place">
+            @forelse ($places as $place)
+                <article class="stock-place" id="place-{{ $place->id }}">
                     <h2>{{ $place->name }} <small>{{ $place->kind->value }}</small></h2>
                     <ul>
-                        @foreach ($page->rig->units as $unit)
-                            @if ($unit->place === $place->id)
-                                @php $goes = (new RemoveUnit($unit->id))->goesWithIt($page->rig); @endphp
-                                <li>
-                                    <a href="{{ $page->url(['select' => "unit:{$unit->id}"], 'wiring') }}"><strong>{{ $unit->name }}</strong> <small>{{ $page->rig->modelOf($unit)->name }}</small></a>
-                                    <form method="post" action="{{ route('rigs.edit', $page->record->id) }}" @if ($goes !== []) title="With it go {{ implode(', ', $goes) }}; undo brings all back" @endif>
-                                        @csrf
-                                        <input type="hidden" name="revision" value="{{ $page->record->revision }}"><input type="hidden" name="edit" value="remove-unit"><input type="hidden" name="unit" value="{{ $unit->id }}">
-                                        <button class="plain" type="submit" aria-label="Remove {{ $unit->name }}{{ $goes === [] ? '' : ', and with it '.implode(', ', $goes) }}"><i class="bi bi-trash3" aria-hidden="true"></i></button>
-                                    </form>
-                                </li>
-                            @endif
+                        @foreach ($stock->unitsIn($place) as $one)
+                            @php $goes = $stock->goesWith($one); @endphp
+                            <li @if ($one === $unit) class="chosen" @endif>
+                                <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" @if ($one === $unit) aria-current="true" @endif><strong>{{ $one->name }}</strong> <small>{{ $page->rig->modelOf($one)->name }}</small></a>
+                                <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $one->id]"><button class="plain" type="submit" title="Another of these, set the same" aria-label="Copy {{ $one->name }}"><i class="bi bi-copy" aria-hidden="true"></i></button></x-edit>
+                                <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $one->id]"><button class="plain" type="submit" @if ($goes !== '') title="With it go {{ $goes }}; undo brings all back" @endif aria-label="Remove {{ $one->name }}{{ $goes === '' ? '' : ", and with it {$goes}" }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                            </li>
                         @endforeach
                     </ul>
+                    @if ($page->canEdit)
+                        <details class="stock-more">
+                            <summary>Rename or remove<span class="visually-hidden"> {{ $place->name }}</span></summary>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name" maxlength="120" required value="{{ $place->name }}" aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-place', 'place' => $place->id]"><button class="do" type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with {{ $stock->goesWithPlace($place) }} units @endif</button></x-edit>
+                        </details>
+                    @endif
                 </article>
             @empty
                 <p class="quiet">There is no place yet. Begin with where things are: a desk, a computer, a console.</p>
             @endforelse
         </section>
-        <aside class="stock-add" aria-label="Add">
-            <h2>New place</h2>
-            <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
-                <label>Name <input class="form-control" name="name" maxlength="60" required></label>
-                <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label>
-                <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
-            </x-edit>
-            @if ($page->rig->places !== [])
-                <h2>New unit</h2>
-                <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
-                    <label>Model <input class="form-control" name="model" list="models" required placeholder="type to search the catalogue" autocomplete="off"></label>
-                    <datalist id="models">@foreach ($models as $id => $model) <option value="{{ $id }}">{{ $model->name }}</option> @endforeach</datalist>
-                    <label>Place <select class="form-select" name="place">@foreach ($page->rig->places as $place) <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select></label>
-                    <label>Name <input class="form-control" name="name" maxlength="60" required></label>
-                    <button class="btn btn-sm btn-ink" type="submit">Add the unit</button>
+        <aside class="stock-add" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
+            @if ($unit !== null)
+                @php $model = $page->rig->modelOf($unit); @endphp
+                <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
+                <h2>{{ $unit->name }}</h2>
+                <p class="sheet-sub">{{ $model->name }} · <a href="{{ $page->url([], 'wiring') }}">see it on the map</a></p>
+                <x-edit :page="$page" :fields="['edit' => 'describe-unit', 'unit' => $unit->id]">
+                    <label>Name <input class="form-control" name="name" maxlength="120" required value="{{ $unit->name }}"></label>
+                    <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="60" value="{{ $unit->firmware }}"></label>
+                    <label>Serial number <input class="form-control" name="serial" maxlength="60" value="{{ $unit->serial }}"></label></div>
+                    <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="2000">{{ $unit->notes }}</textarea></label>
+                    <button class="btn btn-sm btn-ink" type="submit">Keep</button>
                 </x-edit>
-                <p class="quiet"><a href="{{ route('catalogue') }}">Look through the catalogue</a>, with every model drawn.</p>
+                <h3>Another place</h3>
+                <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
+                    <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place) <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option> @endforeach</select>
+                    <button class="do" type="submit">Move</button>
+                </x-edit>
+                <h3>Another model in its stead</h3>
+                <form class="row-form" method="get" action="{{ route('rigs.stock', $page->record->id) }}">
+                    <input type="hidden" name="select" value="unit:{{ $unit->id }}">
+                    <select name="swap" aria-label="Model in stead of {{ $model->name }}">@foreach ($stock->successors() as $id => $name) <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
+                    <button class="do" type="submit">See what would fit</button>
+                </form>
+                @if ($stock->swap !== null)
+                    <div class="swap" role="status">
+                        @if ($stock->losses() === [])
+                            <p>Everything fits: cables, settings and picks stay.</p>
+                        @else
+                            <p>This would not fit, and go:</p>
+                            <ul>@foreach ($stock->losses() as $loss) <li>{{ $loss }}</li> @endforeach</ul>
+                        @endif
+                        <x-edit :page="$page" :fields="['edit' => 'swap-unit', 'unit' => $unit->id, 'model' => $stock->swap->model->id]"><button class="btn btn-sm btn-ink" type="submit">Swap to {{ $stock->swap->model->name }}</button></x-edit>
+                    </div>
+                @endif
+                <h3>How it is set, in pictures</h3>
+                <ul class="pictures">
+                    @foreach ($stock->pictures() as $picture)
+                        <li>
+                            <a href="{{ route('rigs.pictures.show', [$page->record->id, $picture->id]) }}"><img src="{{ route('rigs.pictures.show', [$page->record->id, $picture->id]) }}" width="{{ $picture->width }}" height="{{ $picture->height }}" loading="lazy" alt="{{ $picture->caption === '' ? "Picture of {$unit->name}" : $picture->caption }}"></a>
+                            <span>{{ $picture->caption }} <small>{{ $picture->created_at->toDateString() }}</small></span>
+                            @if ($page->canEdit) <form method="post" action="{{ route('rigs.pictures.destroy', [$page->record->id, $picture->id]) }}" data-confirm="Delete this picture? This can't be undone.">@csrf @method('delete')<button class="plain" type="submit" aria-label="Delete the picture {{ $picture->caption }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></form> @endif
+                        </li>
+                    @endforeach
+                </ul>
+                @if ($page->canEdit)
+                    <form method="post" action="{{ route('rigs.pictures.store', $page->record->id) }}" enctype="multipart/form-data">
+                        @csrf
+                        <input type="hidden" name="unit" value="{{ $unit->id }}">
+                        <label>Picture, JPEG, PNG or WebP, 8 MB at most <input class="form-control" type="file" name="picture" accept="image/jpeg,image/png,image/webp" required></label>
+                        <label>What it shows <input class="form-control" name="caption" maxlength="120"></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Attach</button>
+                    </form>
+                @endif
+            @else
+                <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>
+                    <summary><h2>New place</h2></summary>
+                    <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
+                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="60" required></label>
+                        <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
+                        <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
+                    </x-edit>
+                </details>
+                @if ($places !== [])
+                    <h2>New unit</h2>
+                    <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
+                        <label>Model <input class="form-control" name="model" list="models" required placeholder="its name or id" autocomplete="off"></label>
+                        <datalist id="models">@foreach ($stock->models as $id => $one) <option value="{{ $id }}">{{ $one->name }}</option> @endforeach</datalist>
+                        <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place) <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option> @endforeach</select></label>
+                        <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
+                        <label>Name <input class="form-control" name="name" maxlength="60" placeholder="as the model"></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Add the unit</button>
+                    </x-edit>
+                    <h2>Search for what is needed</h2>
+                    <form class="stock-search" method="get" action="{{ route('rigs.stock', $page->record->id) }}" role="search">
+                        <input class="form-control" type="search" name="q" value="{{ $stock->text }}" placeholder="name, use or socket" aria-label="Name, use or socket">
+                        <select class="form-select" name="family" aria-label="Family"><option value="">any family</option>@foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $stock->family)>{{ $words($case->value) }}</option> @endforeach</select>
+                        <select class="form-select" name="has" aria-label="Socket that it needs"><option value="">any socket</option>@foreach (Connector::cases() as $case) <option value="{{ $case->value }}" @selected($case === $stock->connector)>{{ $case->words() }}</option> @endforeach</select>
+                        <button class="do" type="submit">Search</button>
+                    </form>
+                    @if ($stock->isSearching)
+                        <p class="quiet">{{ count($stock->found) }} of {{ count($stock->models) }} models</p>
+                        <ul class="stock-found">
+                            @forelse ($stock->found as $one)
+                                <li><strong>{{ $one->name }}</strong> <small>{{ $one->summary }}</small>
+                                    <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'model' => $one->id, 'situation' => '']">
+                                        <select name="place" aria-label="Place for {{ $one->name }}">@foreach ($places as $place) <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
+                                        <button class="do" type="submit">Add<span class="visually-hidden"> a {{ $one->name }}</span></button>
+                                    </x-edit></li>
+                            @empty <li class="quiet">Nothing has all of that. <a href="{{ route('models.create') }}">Make a model of your own.</a></li> @endforelse
+                        </ul>
+                    @endif
+                    <p class="quiet"><a href="{{ route('catalogue') }}">The catalogue, drawn</a> · <a href="{{ route('models') }}">Own models</a></p>
+                @endif
+                <details class="stock-part">
+                    <summary><h2>The rig itself</h2></summary>
+                    <x-edit :page="$page" :fields="['edit' => 'describe-rig', 'situation' => '']">
+                        <label>Name of the rig <input class="form-control" name="name" maxlength="120" required value="{{ $page->rig->name }}"></label>
+                        <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="2000">{{ $page->rig->summary }}</textarea></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Keep</button>
+                    </x-edit>
+                </details>
             @endif
         </aside>
     </div>

@@ -2,7 +2,7 @@
     use App\ViewModels\MapDepth;
     use App\ViewModels\Pen;
     $strip = $page->strip();
-    $hasSheet = $page->selectedUnit !== null || $page->selectedCable !== null;
+    $hasSheet = $page->hasSheet();
 @endphp
 <x-rig-frame :page="$page">
     <div class="wiring @if ($hasSheet) with-sheet @endif">

@@ -10,6 +10,7 @@
 <x-rig-frame :page="$page">
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
+            @if ($page->rig->sources === [] || $page->rig->listeners === []) <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No equipment is needed for that yet.</p> @endif
             <table class="hearing" data-grid>
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
@@ -33,7 +34,7 @@
                                     $pair = $page->hearing->pair($source->id, $listener->id);
                                     $isChosen = $page->pair === $pair;
                                     $level = $pair->arrivals === [] ? '' : ($pair->verdict === Verdict::OneSided ? $pair->channels() : $pair->arrivals[0]->gain->text());
-                                    $want = match ($pair->wish?->want->value) { 'must' => 'must hear', 'may' => 'may hear', 'must-not' => 'must not', default => '' };
+                                    $want = WayStrip::wished($pair->wish);
                                 @endphp
                                 <td class="@if ($pair->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif">
                                     <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
@@ -49,6 +50,13 @@
                     @endforeach
                 </tbody>
             </table>
+            @if ($page->canEdit)
+            <div class="add-common">
+                @foreach (['sound' => ['add-source', $page->commonSounds()], 'listener' => ['add-listener', $page->commonListeners()]] as $word => [$edit, $common])
+                    <span class="quiet">new {{ $word }}:</span>
+                    @foreach ($common as $name => $kind) <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new {{ $word }}</span></button></x-edit> @endforeach
+                @endforeach
+            </div>
             <div class="add-row">
                 @foreach (['add-source' => ['sound', SourceKind::cases(), PointKind::Origin, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), PointKind::Ear, 'listens at']] as $edit => [$word, $kinds, $pointKind, $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
@@ -59,6 +67,33 @@
                     </x-edit>
                 @endforeach
             </div>
+            <details class="stock-more" data-keep>
+                <summary>Rename, place or remove sounds and listeners</summary>
+                <ul class="ends">
+                    @foreach ($page->rig->sources as $source)
+                        <li>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input name="name" maxlength="60" required value="{{ $source->name }}" aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            @foreach ($source->origins as $origin)
+                                <span class="end">begins at {{ $page->pointName($origin->at) }} <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'situation' => '']" name="db" label="Level of {{ $source->name }} at {{ $page->pointName($origin->at) }}" :value="$origin->db->number()" />
+                                <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $page->pointName($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                            @endforeach
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $source->name }} begins too"><option value="">begins at …</option>@foreach ($page->pointsOf(PointKind::Origin) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                        </li>
+                    @endforeach
+                    @foreach ($page->rig->listeners as $listener)
+                        <li>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input name="name" maxlength="60" required value="{{ $listener->name }}" aria-label="Name of the listener {{ $listener->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            @foreach ($listener->at as $ear)
+                                <span class="end">listens at {{ $page->pointName($ear) }} <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $listener->name }} does not listen at {{ $page->pointName($ear) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                            @endforeach
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at …</option>@foreach ($page->pointsOf(PointKind::Ear) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the listener {{ $listener->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                        </li>
+                    @endforeach
+                </ul>
+            </details>
+            @endif
             <ul class="legend" aria-label="Marks">
                 <li><x-verdict :verdict="Verdict::Ok" /> heard as wished</li>
                 <li><x-verdict :verdict="Verdict::Ok" silent /> not heard, as wished</li>
@@ -98,21 +133,7 @@
                         @endif
                     @endforeach
                 </p>
-                @if ($page->difference !== null)
-                    @php $against = $page->difference->before->graph->state->situation->name; @endphp
-                    <p class="lead-line">From {{ $against }} to {{ $page->situation->name }}:</p>
-                    <ul class="changes">
-                        @forelse ($page->difference->changes as $change) <li>{{ $change }}</li> @empty <li>nothing is set otherwise</li> @endforelse
-                    </ul>
-                    <ul>
-                        @foreach ($page->difference->pairs as $pair)
-                            <li><a href="{{ $page->url(['pair' => "{$pair['after']->source->id}:{$pair['after']->listener->id}"]) }}">
-                                <x-verdict :verdict="$pair['before']->verdict" :silent="$pair['before']->arrivals === []" /><span aria-hidden="true">→</span><x-verdict :verdict="$pair['after']->verdict" :silent="$pair['after']->arrivals === []" />
-                                <span><strong>{{ $pair['after']->source->name }}</strong> at {{ $pair['after']->listener->name }} <span class="says">{{ $pair['before']->arrivals === [] ? 'was silent' : 'was heard' }}, {{ $pair['after']->arrivals === [] ? 'is silent now' : 'is heard now' }}</span></span>
-                            </a></li>
-                        @endforeach
-                    </ul>
-                @endif
+                <x-situation-difference :page="$page" />
             @endif
         </aside>
     </div>

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Member;
+use App\Models\MemberRole;
+use App\Models\Rig;
+use App\Models\User;
+use App\ViewModels\RigPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** Who may come into a rig, and who is in it now. */
+final class MemberController
+{
+    /** A page that has not said that it is open for this long is taken as closed, in seconds. */
+    private const AWAY_AFTER = 20;
+
+    public function index(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+
+        return view('rigs.people', ['page' => new RigPage($rig, 'people', $request), 'members' => $rig->members()->with('user:id,name,email')->orderBy('id')->get(), 'owner' => $rig->user]);
+    }
+
+    public function store(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $fields = $request->validate(['email' => ['required', 'string', 'email', 'max:190'], 'role' => ['required', Rule::enum(MemberRole::class)]]);
+        $user = User::query()->where('email', mb_strtolower($fields['email']))->first();
+        if ($user === null || $user->id === $rig->user_id) {
+            return back()->withErrors(['email' => $user === null ? "Nobody has an account with {$fields['email']} here." : 'The rig is yours already.'])->withInput();
+        }
+        $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
+
+        return back()->with('said', "{$user->name} may ".($fields['role'] === 'edit' ? 'edit' : 'look at').' this rig now.');
+    }
+
+    public function destroy(Rig $rig, Member $member): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $member->delete();
+
+        return back()->with('said', 'They can\'t see this rig any more.');
+    }
+
+    /** A page that is open says so, and hears who else is here and what has changed since it was made. */
+    public function pulse(Request $request, Rig $rig): JsonResponse
+    {
+        Gate::authorize('view', $rig);
+        $user = $request->user() ?? abort(401);
+        $rig->presences()->updateOrCreate(['user_id' => $user->id], ['view' => mb_strimwidth($request->string('view')->toString(), 0, 20), 'seen_at' => now()]);
+        $here = $rig->presences()->with('user:id,name')->where('user_id', '!=', $user->id)->where('seen_at', '>', now()->subSeconds(self::AWAY_AFTER))->get();
+        $seen = $request->integer('revision');
+        $since = $rig->revision === $seen ? [] : $rig->revisions()->with('user:id,name')->latest('number')->limit(max(1, min(5, $rig->revision - $seen)))->get()
+            ->map(fn ($revision) => ['who' => $revision->user->name ?? 'Somebody', 'what' => $revision->what])->all();
+
+        return response()->json(['revision' => $rig->revision, 'here' => $here->map(fn ($one) => ['name' => $one->user->name, 'view' => $one->view])->values(), 'since' => $since]);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Edit\OrderStart;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Wiring;
+
+/** Changes inside computers: what a device is called and used for, what a program picks, what starts when. */
+final class ComputerForms
+{
+    /** @return list<RigEdit> */
+    public static function device(EditFields $in): array
+    {
+        $computer = $in->unit('computer');
+        $device = self::deviceAt($in, $computer, $in->text('device', 200));
+        $roles = array_map(fn (string $role) => Role::tryFrom($role) ?? $in->refuse('roles', 'There is no such role.'), $in->list('roles'));
+
+        return [new SetDevice(new DeviceSettings($computer, $device->ref, $in->text('name', 120), $in->flag('enabled') ?? false, $roles, $in->whole('rate_hz', 8000, 768000), $in->whole('bits', 8, 64), $in->choiceOrNone('driver_mode', DriverMode::class)))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function pick(EditFields $in): array
+    {
+        $at = $in->pointOfUnit();
+        $host = $in->rig->hostOf($in->rig->units[$at->unit]->place);
+        $picks = $in->rig->point($at)->picks;
+        $choice = $in->text('device', 200);
+        if ($choice === '' || $host === null || $picks === null) {
+            return [new SetPick($at, null)];
+        }
+        $channels = array_map(fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse('channels', 'Channels are numbers from 1, with commas between them.'), array_map(trim(...), $in->list('channels'))) ?: null;
+        if (SystemDefault::tryFrom($choice) !== null) {
+            return [new SetPick($at, new Pick($at, null, SystemDefault::from($choice), $channels), $in->override())];
+        }
+        $device = self::deviceAt($in, $host->id, $choice);
+
+        return [new SetPick($at, new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction), $in->override())];
+    }
+
+    /** @return list<RigEdit> */
+    public static function startOrder(EditFields $in): array
+    {
+        $place = $in->known('place', $in->rig->places);
+        foreach ($in->list('programs') as $program) {
+            ($in->rig->units[$program] ?? null)?->place === $place || $in->refuse('programs', "There is no program \"{$program}\" in this place.");
+        }
+
+        return [new OrderStart($place, $in->list('programs'))];
+    }
+
+    private static function deviceAt(EditFields $in, string $computer, string $ref): Device
+    {
+        return (new DeviceLists($in->rig, new Wiring($in->rig)))->of($computer)[$ref] ?? $in->refuse('device', 'The computer has no such device.');
+    }
+}

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
+use Illuminate\Validation\ValidationException;
+
+/** What a page sends with a change, read against the rig: everything that it names exists, or it is refused with the field and what to do. */
+final readonly class EditFields
+{
+    /** @param  array<string, mixed>  $fields */
+    public function __construct(private array $fields, public Rig $rig, public User $user)
+    {
+    }
+
+    public function has(string $key): bool
+    {
+        return $this->raw($key) !== '';
+    }
+
+    /** @throws ValidationException when it is longer */
+    public function text(string $key, int $most, string $otherwise = ''): string
+    {
+        $text = trim(mb_scrub($this->raw($key)));
+
+        return match (true) {
+            mb_strlen($text) > $most => $this->refuse($key, "This takes {$most} characters at most; it has ".mb_strlen($text).'.'),
+            $text === '' => $otherwise,
+            default => $text,
+        };
+    }
+
+    public function name(int $most = 60): string
+    {
+        return $this->text('name', $most) ?: $this->refuse('name', 'Give it a name.');
+    }
+
+    /** @param  array<string, mixed>  $things */
+    public function known(string $key, array $things): string
+    {
+        $id = $this->raw($key);
+
+        return isset($things[$id]) ? $id : $this->refuse($key, $id === '' ? "Choose a {$key} first." : "The rig has no {$key} \"".mb_strimwidth(mb_scrub($id), 0, 60, '…').'".');
+    }
+
+    public function unit(string $key = 'unit'): string
+    {
+        return $this->known($key, $this->rig->units);
+    }
+
+    /** @param  array<string, mixed>  $things */
+    public function oneOrAll(string $key, array $things): ?string
+    {
+        return $this->raw($key) === '*' ? null : $this->known($key, $things);
+    }
+
+    /** The situation that a change holds in; null where it is the base, or none is named. */
+    public function override(): ?string
+    {
+        $situation = $this->situation();
+
+        return $situation === array_key_first($this->rig->situations) ? null : $situation;
+    }
+
+    public function situation(): ?string
+    {
+        return $this->has('situation') ? $this->known('situation', $this->rig->situations) : null;
+    }
+
+    /** A point of the unit that is named apart. */
+    public function pointOfUnit(): PointRef
+    {
+        $unit = $this->unit();
+
+        return new PointRef($unit, $this->known('point', $this->rig->modelOf($unit)->points));
+    }
+
+    /** A point in one field, `unit/point`. */
+    public function point(string $key): PointRef
+    {
+        [$unit, $point] = [...explode('/', $this->raw($key), 2), ''];
+
+        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->points[$point]) ? new PointRef($unit, $point) : $this->refuse($key, 'The rig has no such point.');
+    }
+
+    public function pointOrNone(string $key): ?PointRef
+    {
+        return $this->has($key) ? $this->point($key) : null;
+    }
+
+    /** A socket in one field, `unit/socket`. */
+    public function socket(string $key): SocketRef
+    {
+        [$unit, $socket] = [...explode('/', $this->raw($key), 2), ''];
+
+        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->sockets[$socket]) ? new SocketRef($unit, $socket) : $this->refuse($key, 'Choose the socket for the other end.');
+    }
+
+    /** A model of the catalogue, or one of the user's own. */
+    public function model(): EquipmentModel
+    {
+        return CatalogueFiles::with($this->user)[$this->known('model', CatalogueFiles::with($this->user))];
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    public function choice(string $key, string $enum, string $otherwise): \BackedEnum
+    {
+        return $enum::tryFrom($this->raw($key)) ?? $this->refuse($key, $otherwise);
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T|null
+     */
+    public function choiceOrNone(string $key, string $enum): ?\BackedEnum
+    {
+        return $this->has($key) ? $this->choice($key, $enum, 'There is no such choice.') : null;
+    }
+
+    public function flag(string $key): ?bool
+    {
+        return $this->has($key) ? in_array($this->raw($key), ['1', 'on', 'true', 'yes'], true) : null;
+    }
+
+    public function number(string $key, float $least, float $most): ?float
+    {
+        $raw = str_replace([',', '−'], ['.', '-'], trim($this->raw($key)));
+        if ($raw === '') {
+            return null;
+        }
+
+        return is_numeric($raw) && (float) $raw >= $least && (float) $raw <= $most ? (float) $raw : $this->refuse($key, "This has to be a number from {$least} to {$most}.");
+    }
+
+    public function whole(string $key, int $least, int $most): ?int
+    {
+        $number = $this->number($key, $least, $most);
+
+        return $number === null || $number === floor($number) ? ($number === null ? null : (int) $number) : $this->refuse($key, "This has to be a whole number from {$least} to {$most}.");
+    }
+
+    public function decibels(string $key): ?Decibels
+    {
+        $number = $this->number($key, -200, 200);
+
+        return $number === null ? null : Decibels::of(round($number, 2));
+    }
+
+    public function milliseconds(string $key): ?Milliseconds
+    {
+        $number = $this->number($key, 0, 60000);
+
+        return $number === null ? null : Milliseconds::of(round($number, 3));
+    }
+
+    /** @return list<string> the values of a field that can have several */
+    public function list(string $key): array
+    {
+        $value = $this->fields[$key] ?? [];
+
+        return array_values(array_filter(array_map(fn (mixed $one) => is_scalar($one) ? (string) $one : '', is_array($value) ? $value : explode(',', is_scalar($value) ? (string) $value : '')), fn (string $one) => $one !== ''));
+    }
+
+    /** @return array<int, self> rows of a table, by their number in it */
+    public function rows(string $key): array
+    {
+        $rows = [];
+        foreach (is_array($this->fields[$key] ?? null) ? $this->fields[$key] : [] as $i => $row) {
+            if (is_array($row)) {
+                $rows[(int) $i] = new self(array_combine(array_map(strval(...), array_keys($row)), $row), $this->rig, $this->user);
+            }
+        }
+
+        return $rows;
+    }
+
+    /** The same fields against another rig: one that a change before has made. */
+    public function against(Rig $rig): self
+    {
+        return new self($this->fields, $rig, $this->user);
+    }
+
+    /** @throws ValidationException always */
+    public function refuse(string $key, string $message): never
+    {
+        throw ValidationException::withMessages([$key => $message]);
+    }
+
+    private function raw(string $key): string
+    {
+        $value = $this->fields[$key] ?? '';
+
+        return is_scalar($value) ? (string) $value : '';
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use HiddenWire\Core\Edit\RigEdit;
+
+/** Every change that a page can ask for, by the word that it sends in `edit`. A new one is one method and one line here. */
+final class EditForms
+{
+    /** @var array<string, callable(EditFields): list<RigEdit>> */
+    private const FORMS = [
+        'wish' => [WishForms::class, 'wish'],
+        'mark-wish' => [WishForms::class, 'mark'],
+        'add-source' => [WishForms::class, 'addSource'],
+        'add-listener' => [WishForms::class, 'addListener'],
+        'place-sound' => [WishForms::class, 'placeSound'],
+        'place-listener' => [WishForms::class, 'placeListener'],
+        'remove-source' => [WishForms::class, 'removeSource'],
+        'remove-listener' => [WishForms::class, 'removeListener'],
+        'remedy' => [WishForms::class, 'remedy'],
+        'describe-rig' => [StockForms::class, 'describeRig'],
+        'rename' => [StockForms::class, 'rename'],
+        'place' => [StockForms::class, 'place'],
+        'remove-place' => [StockForms::class, 'removePlace'],
+        'add-unit' => [StockForms::class, 'addUnit'],
+        'copy-unit' => [StockForms::class, 'copyUnit'],
+        'move-unit' => [StockForms::class, 'moveUnit'],
+        'describe-unit' => [StockForms::class, 'describeUnit'],
+        'swap-unit' => [StockForms::class, 'swapUnit'],
+        'remove-unit' => [StockForms::class, 'removeUnit'],
+        'plug' => [CableForms::class, 'plug'],
+        'between' => [CableForms::class, 'between'],
+        'unplug' => [CableForms::class, 'unplug'],
+        'replug' => [CableForms::class, 'replug'],
+        'replace' => [CableForms::class, 'replace'],
+        'cable' => [CableForms::class, 'cable'],
+        'cables' => [CableForms::class, 'cables'],
+        'renumber' => [CableForms::class, 'renumber'],
+        'device' => [ComputerForms::class, 'device'],
+        'pick' => [ComputerForms::class, 'pick'],
+        'start-order' => [ComputerForms::class, 'startOrder'],
+        'route' => [SettingForms::class, 'route'],
+        'point' => [SettingForms::class, 'point'],
+        'add-situation' => [SituationForms::class, 'add'],
+        'remove-situation' => [SituationForms::class, 'remove'],
+        'clear-change' => [SituationForms::class, 'clear'],
+    ];
+
+    /** @return list<string> */
+    public static function words(): array
+    {
+        return array_keys(self::FORMS);
+    }
+
+    /** @return list<RigEdit> */
+    public static function edits(string $word, EditFields $in): array
+    {
+        return (self::FORMS[$word])($in);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use HiddenWire\Core\Edit\AddSituation;
+use HiddenWire\Core\Edit\ClearChange;
+use HiddenWire\Core\Edit\RemoveSituation;
+use HiddenWire\Core\Edit\RigEdit;
+
+/** Changes of the situations themselves. What a situation sets otherwise is changed by working in it. */
+final class SituationForms
+{
+    /** @return list<RigEdit> */
+    public static function add(EditFields $in): array
+    {
+        return [new AddSituation($in->name(), $in->has('copy_of') ? $in->known('copy_of', $in->rig->situations) : null)];
+    }
+
+    /** @return list<RigEdit> */
+    public static function remove(EditFields $in): array
+    {
+        return [new RemoveSituation($in->known('which', $in->rig->situations))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function clear(EditFields $in): array
+    {
+        return [new ClearChange($in->known('which', $in->rig->situations), $in->has('at') ? $in->text('at', 200) : null, $in->flag('is_pick') ?? false)];
+    }
+}

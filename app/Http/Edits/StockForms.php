@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use HiddenWire\Core\Edit\AddPlace;
+use HiddenWire\Core\Edit\AddUnit;
+use HiddenWire\Core\Edit\CopyUnit;
+use HiddenWire\Core\Edit\DescribeRig;
+use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\RemovePlace;
+use HiddenWire\Core\Edit\RemoveUnit;
+use HiddenWire\Core\Edit\Rename;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SwapUnit;
+use HiddenWire\Core\Edit\Thing;
+use HiddenWire\Core\Rig\PlaceKind;
+
+/** Changes of what there is: places and units. */
+final class StockForms
+{
+    /** How many units of a model can be added in one step. */
+    private const SEVERAL = 24;
+
+    /** @return list<RigEdit> */
+    public static function describeRig(EditFields $in): array
+    {
+        return [new DescribeRig($in->name(120), $in->text('summary', 2000))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function rename(EditFields $in): array
+    {
+        $thing = $in->choice('thing', Thing::class, 'Choose what to rename.');
+
+        return [new Rename($thing, $in->known('id', $in->rig->{$thing->value}), $in->name($thing === Thing::Place || $thing === Thing::Unit ? 120 : 60))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function place(EditFields $in): array
+    {
+        return [new AddPlace($in->name(120), $in->choice('kind', PlaceKind::class, 'Choose what kind of place it is.'))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function removePlace(EditFields $in): array
+    {
+        return [new RemovePlace($in->known('place', $in->rig->places))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function addUnit(EditFields $in): array
+    {
+        $model = $in->model();
+
+        return [new AddUnit($model, $in->known('place', $in->rig->places), $in->text('name', 120, $model->name), $in->whole('count', 1, self::SEVERAL) ?? 1)];
+    }
+
+    /** @return list<RigEdit> */
+    public static function copyUnit(EditFields $in): array
+    {
+        return [new CopyUnit($in->unit())];
+    }
+
+    /** @return list<RigEdit> */
+    public static function moveUnit(EditFields $in): array
+    {
+        return [new MoveUnit($in->unit(), $in->known('place', $in->rig->places))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function describeUnit(EditFields $in): array
+    {
+        $needs = $in->flag('with_running') === true ? $in->list('needs') : null;
+        foreach ($needs ?? [] as $needed) {
+            isset($in->rig->units[$needed]) || $in->refuse('needs', 'The rig has no such unit to need.');
+        }
+
+        return [new DescribeUnit($in->unit(), $in->name(120), $in->text('firmware', 60), $in->text('serial', 60), $in->text('notes', 2000), $needs, $needs === null ? null : $in->flag('at_login') ?? false)];
+    }
+
+    /** @return list<RigEdit> */
+    public static function swapUnit(EditFields $in): array
+    {
+        return [new SwapUnit($in->unit(), $in->model())];
+    }
+
+    /** @return list<RigEdit> */
+    public static function removeUnit(EditFields $in): array
+    {
+        return [new RemoveUnit($in->unit())];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Rig\Source;
+
+/** One way into an output, as it stands: from which point, how strongly, from where on it, and which sounds that brings. */
+final readonly class Feed
+{
+    public bool $canSwitch;
+
+    public bool $canLevel;
+
+    public bool $canTap;
+
+    /**
+     * @param  string  $from  what it comes from, with the effects that it passes: "Microphone through gate, compressor"
+     * @param  list<Source>  $sources
+     * @param  list<string>  $instead  labels of the others of its exclusive group: of these one is on
+     */
+    public function __construct(public string $key, public string $from, public Route $now, public array $sources, public array $instead, public bool $isBus)
+    {
+        $this->canSwitch = $now->allows(RouteSetting::On);
+        $this->canLevel = $now->allows(RouteSetting::Db);
+        $this->canTap = $now->allows(RouteSetting::Tap);
+    }
+
+    /** Whether the fader of what it comes from moves it. */
+    public function isLinked(): bool
+    {
+        return $this->now->tap === Tap::PostFader;
+    }
+
+    public function tapWords(): string
+    {
+        return match ($this->now->tap) {
+            Tap::Input => 'before everything', Tap::PreFader => 'before the fader', Tap::PostFader => 'behind the fader',
+        };
+    }
+
+    public function levelWords(): string
+    {
+        return $this->now->db->number() === 0 ? '' : $this->now->db->text().' dB';
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SignalGraph;
+
+/** The inside of one unit as recipes: what each of its outputs gets, and what can be set on what comes in. */
+final readonly class Recipes
+{
+    /** @var list<Recipe> */
+    public array $recipes;
+
+    /** @var list<Control> what can be set on points that are no outputs */
+    public array $controls;
+
+    private EquipmentModel $model;
+
+    public function __construct(public Unit $unit, private SignalGraph $graph, private Passage $passage)
+    {
+        $this->model = $graph->rig->modelOf($unit);
+        $recipes = [];
+        foreach ($this->model->points as $point) {
+            $feeds = array_filter($this->model->routes, fn (Route $route) => $route->to === $point->id);
+            if (self::isMixed($feeds)) {
+                $recipes[] = new Recipe($point, new Control($unit->id, $point, $graph->state), array_values(array_map($this->feed(...), $feeds)), $passage->listenersBehind("{$unit->id}/{$point->id}"));
+            }
+        }
+        $this->recipes = $recipes;
+        $outputs = array_map(fn (Recipe $recipe) => $recipe->output, $recipes);
+        $this->controls = array_values(array_map(fn (Point $point) => new Control($unit->id, $point, $graph->state), array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true))));
+    }
+
+    /**
+     * Every unit with an output that is mixed.
+     *
+     * @return list<self>
+     */
+    public static function all(RigPage $page): array
+    {
+        $graph = $page->hearing->graph;
+        $passage = new Passage($graph);
+        $all = [];
+        foreach ($page->rig->units as $unit) {
+            if ($page->rig->modelOf($unit)->routes !== []) {
+                $all[] = new self($unit, $graph, $passage);
+            }
+        }
+
+        return array_values(array_filter($all, fn (self $one) => $one->recipes !== []));
+    }
+
+    /** @return list<Point> the points that feed any output: the rows of the matrix */
+    public function inputs(): array
+    {
+        $from = [];
+        foreach ($this->recipes as $recipe) {
+            foreach ($recipe->feeds as $feed) {
+                $from[$feed->now->from] = true;
+            }
+        }
+
+        return array_values(array_filter($this->model->points, fn (Point $point) => isset($from[$point->id])));
+    }
+
+    public function feedOf(Recipe $recipe, Point $input): ?Feed
+    {
+        foreach ($recipe->feeds as $feed) {
+            if ($feed->now->from === $input->id) {
+                return $feed;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * An output is mixed when more than one way leads into it, or one that can be set.
+     *
+     * @param  array<string, Route>  $feeds
+     */
+    private static function isMixed(array $feeds): bool
+    {
+        return count($feeds) > 1 || array_filter($feeds, fn (Route $route) => $route->can !== []) !== [];
+    }
+
+    private function feed(Route $route): Feed
+    {
+        $from = $this->model->points[$route->from];
+        $instead = $route->group === null ? [] : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
+            array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other !== $route)));
+
+        return new Feed($route->key(), $this->named($from), $this->graph->state->route($this->unit->id, $route), $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"), $instead, $from->kind === PointKind::Bus);
+    }
+
+    /** A point at the end of a chain of effects is named after what enters the chain, and the effects in their order. */
+    private function named(Point $point): string
+    {
+        $chain = [];
+        $here = $point;
+        while (count($chain) < count($this->model->points)) {
+            $into = array_values(array_filter($this->model->routes, fn (Route $route) => $route->to === $here->id));
+            if ($here->kind !== PointKind::Strip || count($into) !== 1 || $into[0]->can !== [] || $this->model->points[$into[0]->from]->kind !== PointKind::Strip) {
+                break;
+            }
+            array_unshift($chain, mb_strtolower($here->label));
+            $here = $this->model->points[$into[0]->from];
+        }
+
+        return $chain === [] ? $point->label : "{$here->label} through ".implode(', ', $chain);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+/** The views of a rig, in the order of the work; the value is the view's address. */
+enum Step: string
+{
+    case Wishes = 'wishes';
+    case Stock = 'stock';
+    case Wiring = 'wiring';
+    case Computers = 'computers';
+    case Recipes = 'recipes';
+    case Tracks = 'tracks';
+    case Situations = 'situations';
+    case Cables = 'cables';
+    case People = 'people';
+    case History = 'history';
+
+    /** Those of the rail, each with the key of its number. */
+    public const RAIL = [self::Wishes, self::Stock, self::Wiring, self::Computers, self::Recipes, self::Tracks];
+
+    public function label(): string
+    {
+        return $this === self::Cables ? 'Cable table' : ucfirst($this->value);
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Picture;
+use HiddenWire\Core\Edit\RemovePlace;
+use HiddenWire\Core\Edit\RemoveUnit;
+use HiddenWire\Core\Edit\SwapUnit;
+use HiddenWire\Core\Equipment\Connector;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\Unit;
+use Illuminate\Database\Eloquent\Collection;
+
+/** What there is, and what the catalogue could give: found by text, family and the sockets that are needed. */
+final readonly class Stock
+{
+    public string $text;
+
+    public ?Family $family;
+
+    public ?Connector $connector;
+
+    public bool $isSearching;
+
+    /** @var array<string, EquipmentModel> what the search found, by id */
+    public array $found;
+
+    public ?Unit $chosen;
+
+    public ?SwapUnit $swap;
+
+    /** @param  array<string, EquipmentModel>  $models  by id */
+    public function __construct(private RigPage $page, public array $models)
+    {
+        $asked = $page->asked(...);
+        $this->text = mb_strtolower(trim($asked('q')));
+        $this->family = Family::tryFrom($asked('family'));
+        $this->connector = Connector::tryFrom($asked('has'));
+        $this->isSearching = $this->text !== '' || $this->family !== null || $this->connector !== null;
+        $this->found = array_filter($models, fn (EquipmentModel $model) => self::answers($model, $this->text, $this->family, $this->connector));
+        $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
+        $other = $models[$asked('swap')] ?? null;
+        $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model ? null : new SwapUnit($this->chosen->id, $other);
+    }
+
+    /** Whether a model has all words of a text in its name, use or sockets, and is of a family and has a connector where one is asked for. */
+    public static function answers(EquipmentModel $model, string $text, ?Family $family, ?Connector $connector): bool
+    {
+        $connectors = array_map(fn ($socket) => $socket->connector, array_values($model->sockets));
+        if (($family !== null && $model->family !== $family) || ($connector !== null && ! in_array($connector, $connectors, true))) {
+            return false;
+        }
+        $all = mb_strtolower("{$model->id} {$model->name} {$model->summary} {$model->family->value} ".implode(' ', array_map(fn ($socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets)));
+        foreach (preg_split('/\s+/', $text, flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            if (! str_contains($all, $word)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<Unit> */
+    public function unitsIn(Place $place): array
+    {
+        return array_values(array_filter($this->page->rig->units, fn (Unit $unit) => $unit->place === $place->id));
+    }
+
+    /** What goes with a unit that is removed, in words; empty where nothing does. */
+    public function goesWith(Unit $unit): string
+    {
+        return implode(', ', (new RemoveUnit($unit->id))->goesWithIt($this->page->rig));
+    }
+
+    public function goesWithPlace(Place $place): int
+    {
+        return count((new RemovePlace($place->id))->units($this->page->rig));
+    }
+
+    /** @return list<string> */
+    public function losses(): array
+    {
+        return $this->swap?->losses($this->page->rig) ?? [];
+    }
+
+    /** @return Collection<int, Picture> */
+    public function pictures(): Collection
+    {
+        return $this->page->record->pictures()->where('unit', $this->chosen->id ?? '')->orderBy('id')->get();
+    }
+
+    /** @return array<string, string> models to swap to, those of the unit's family first */
+    public function successors(): array
+    {
+        $family = $this->chosen === null ? null : $this->page->rig->modelOf($this->chosen)->family;
+        $models = array_filter($this->models, fn (EquipmentModel $model) => $model->id !== $this->chosen?->model);
+        uasort($models, fn (EquipmentModel $a, EquipmentModel $b) => [$a->family !== $family, $a->name] <=> [$b->family !== $family, $b->name]);
+
+        return array_map(fn (EquipmentModel $model) => $model->name, $models);
+    }
+}

@@ -1,0 +1,78 @@
+@php
+    use HiddenWire\Core\Rig\DriverMode;
+    use HiddenWire\Core\Rig\Role;
+@endphp
+<x-rig-frame :page="$page">
+    <div class="page computers">
+        @forelse ($computers as $computer)
+            @php $unit = $computer->unit; @endphp
+            <section class="computer" id="computer-{{ $unit->id }}" aria-labelledby="computer-{{ $unit->id }}-title">
+                <h2 id="computer-{{ $unit->id }}-title">{{ $unit->name }} <small>{{ $page->rig->places[$unit->place]->name }}</small></h2>
+                <div class="computer-parts">
+                    <div class="devices">
+                        <div class="device device-head" aria-hidden="true"><span>Device, as the system lists it</span><span>way</span><span>default for</span><span>used by</span></div>
+                        @forelse ($computer->devices as $row)
+                            @php $device = $row['device']; $set = $device->settings; @endphp
+                            <details class="device-row" id="device-{{ $device->ref }}" data-keep>
+                                <summary class="device @if (! $device->isUsable()) unusable @endif">
+                                    <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name() !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
+                                        <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif</small></span>
+                                    <span>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif @if (! $device->isConnected) <small class="says-muted">not connected</small> @elseif (! $device->isEnabled()) <small class="says-muted">disabled</small> @endif</span>
+                                    <span>@foreach ($set?->roles ?? [] as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
+                                    <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
+                                </summary>
+                                <x-edit :page="$page" class="device-form" :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
+                                    <label>Name given to {{ $device->systemName }} <input name="name" maxlength="120" value="{{ $set->name ?? '' }}"></label>
+                                    <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
+                                    @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked($device->has($role))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
+                                    <label>Rate, Hz <input type="number" name="rate_hz" min="8000" max="768000" step="1" value="{{ $set?->rateHz }}"></label>
+                                    <label>Bits <input type="number" name="bits" min="8" max="64" value="{{ $set?->bits }}"></label>
+                                    <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
+                                    <button class="do" type="submit">Keep<span class="visually-hidden"> {{ $device->name() }}</span></button>
+                                </x-edit>
+                            </details>
+                        @empty
+                            <p class="quiet">Nothing that is plugged in gives it a device yet.</p>
+                        @endforelse
+                    </div>
+                    <div class="programs">
+                        <h3>Programs, in the order of their start</h3>
+                        <ol class="start-order" data-order="{{ $unit->place }}">
+                            @foreach ($computer->programs as $entry)
+                                @php $program = $entry['unit']; @endphp
+                                <li data-program="{{ $program->id }}" draggable="{{ $page->canEdit ? 'true' : 'false' }}">
+                                    <div class="program-head">
+                                        <span class="figures" title="Its turn at the start">{{ $program->start ?? '–' }}</span>
+                                        <strong>{{ $program->name }}</strong>@if ($program->atLogin) <span class="tag">at login</span> @endif
+                                        @if ($page->canEdit) <span class="program-move"><button type="button" class="plain" data-move="-1" aria-label="{{ $program->name }} earlier" title="Earlier (Alt ↑)"><i class="bi bi-chevron-up" aria-hidden="true"></i></button><button type="button" class="plain" data-move="1" aria-label="{{ $program->name }} later" title="Later (Alt ↓)"><i class="bi bi-chevron-down" aria-hidden="true"></i></button></span> @endif
+                                    </div>
+                                    @if ($program->needs !== []) <p class="quiet">needs {{ implode(', ', array_map(fn ($id) => $page->rig->units[$id]->name, $program->needs)) }}</p> @endif
+                                    <table class="facts"><tbody>
+                                        @foreach ($entry['picks'] as $pick) <tr><th scope="row">{{ $pick['point']->label }}<small>{{ $pick['point']->picks?->value === 'recording' ? 'takes' : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick" /></td></tr> @endforeach
+                                    </tbody></table>
+                                    @if ($page->canEdit)
+                                        <details class="stock-more" data-keep><summary>What it needs<span class="visually-hidden">: {{ $program->name }}</span></summary>
+                                            <x-edit :page="$page" class="needs-form" :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name, 'firmware' => $program->firmware, 'serial' => $program->serial, 'notes' => $program->notes, 'with_running' => '1']">
+                                                <label class="tick"><input type="checkbox" name="at_login" value="1" @checked($program->atLogin)> starts at login</label>
+                                                <label>Works only with <select name="needs[]" multiple size="4" aria-label="What {{ $program->name }} needs">@foreach ($page->rig->units as $other) @if ($other->id !== $program->id) <option value="{{ $other->id }}" @selected(in_array($other->id, $program->needs, true))>{{ $other->name }}</option> @endif @endforeach</select></label>
+                                                <button class="do" type="submit">Keep</button>
+                                            </x-edit>
+                                        </details>
+                                    @endif
+                                </li>
+                            @endforeach
+                        </ol>
+                        <x-edit :page="$page" class="order-form visually-hidden" :fields="['edit' => 'start-order', 'place' => $unit->place, 'situation' => '']" data-order-form="{{ $unit->place }}"><input type="hidden" name="programs" value=""></x-edit>
+                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'place' => $unit->place, 'situation' => '']">
+                            <select name="model" aria-label="Program for {{ $unit->name }}">@foreach (App\Rigs\CatalogueFiles::catalogue()->models as $model) @if ($model->isProgram()) <option value="{{ $model->id }}">{{ $model->name }}</option> @endif @endforeach</select>
+                            <input name="name" maxlength="60" placeholder="its name" aria-label="Name of the program for {{ $unit->name }}">
+                            <button class="do" type="submit">Add the program</button>
+                        </x-edit>
+                    </div>
+                </div>
+            </section>
+        @empty
+            <p class="quiet">There is no computer yet: add one in <a href="{{ $page->url([], 'stock') }}">Stock</a>. What is plugged into it gives its list of devices.</p>
+        @endforelse
+    </div>
+</x-rig-frame>

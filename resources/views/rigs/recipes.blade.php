@@ -1,0 +1,84 @@
+@php
+    $isMatrix = $page->asked('as') === 'matrix';
+    $shown = null;
+    foreach ($units as $one) {
+        $shown = $shown === null || $one->unit->id === $page->selectedUnit ? $one : $shown;
+    }
+@endphp
+<x-rig-frame :page="$page">
+    <div class="page recipes">
+        @if ($shown === null)
+            <p class="quiet">No unit here has an inside that can be set. Mixers, interfaces, broadcast programs have; add one in <a href="{{ $page->url([], 'stock') }}">Stock</a>.</p>
+        @else
+            <nav class="units-nav" aria-label="Units">
+                @foreach ($units as $one) <a href="{{ $page->url(['select' => "unit:{$one->unit->id}"]) }}" @if ($one === $shown) aria-current="true" @endif>{{ $one->unit->name }}</a> @endforeach
+            </nav>
+            <div class="recipes-head">
+                <h2>{{ $shown->unit->name }} <small>{{ $page->rig->modelOf($shown->unit)->name }}</small></h2>
+                @if ($page->situation->id !== array_key_first($page->rig->situations)) <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
+                <nav class="depths" aria-label="Form">
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $isMatrix) aria-current="true" @endif>Cards</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($isMatrix) aria-current="true" @endif>Matrix</a>
+                </nav>
+            </div>
+            @if ($shown->controls !== [])
+                <section class="ingredients" aria-label="What comes in">
+                    <h3>What comes in</h3>
+                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span> <x-control :page="$page" :control="$control" /></li> @endforeach</ul>
+                </section>
+            @endif
+            @if ($isMatrix)
+                <div class="matrix-scroll" tabindex="0" role="region" aria-label="Matrix of {{ $shown->unit->name }}">
+                    <table class="matrix" data-grid>
+                        <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe) <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
+                        <tbody>
+                            @foreach ($shown->inputs() as $input)
+                                <tr><th scope="row">{{ $input->label }}</th>
+                                    @foreach ($shown->recipes as $recipe)
+                                        @php $feed = $shown->feedOf($recipe, $input); @endphp
+                                        <td>@if ($feed !== null)
+                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => $feed->now->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $feed->now->on ? 'true' : 'false' }}" aria-label="{{ $input->label }} in {{ $recipe->output->label }}">{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</button></x-edit>
+                                            @else <span class="matrix-cell fixed">{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</span> @endif
+                                        @endif</td>
+                                    @endforeach
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </div>
+            @else
+                <div class="recipe-cards">
+                    @foreach ($shown->recipes as $recipe)
+                        <article class="recipe">
+                            <h3>{{ $recipe->output->label }}</h3>
+                            <p class="aloud">{{ $recipe->aloud() }}</p>
+                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-control :page="$page" :control="$recipe->control" /></div> @endif
+                            <ul class="recipe-in">
+                                @foreach ($recipe->in() as $feed)
+                                    <li>
+                                        <span class="ingredient">{{ $feed->from }}@if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
+                                        <span class="control">
+                                            @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
+                                            @if ($feed->canTap)
+                                                <x-edit :page="$page" class="set" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{ $recipe->output->label }}">@foreach (['input' => 'before everything', 'pre-fader' => 'before the fader', 'post-fader' => 'behind the fader'] as $tap => $words) <option value="{{ $tap }}" @selected($feed->now->tap->value === $tap)>{{ $words }}</option> @endforeach</select></x-edit>
+                                            @else <small class="quiet">{{ $feed->isLinked() ? 'moves with its fader' : $feed->tapWords() }}</small> @endif
+                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '0']"><button class="do" type="submit">Leave out<span class="visually-hidden"> {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
+                                        </span>
+                                    </li>
+                                @endforeach
+                            </ul>
+                            @if ($recipe->out() !== [])
+                                <div class="left-out"><span class="quiet">left out:</span>
+                                    @foreach ($recipe->out() as $feed)
+                                        @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '1']"><button class="feed" type="submit" @if ($feed->instead !== []) title="instead of {{ implode(', ', $feed->instead) }}" @endif>{{ $feed->from }}<span class="visually-hidden"> into {{ $recipe->output->label }}{{ $feed->instead === [] ? '' : ', instead of '.implode(', ', $feed->instead) }}</span>@if ($feed->instead !== []) <i class="bi bi-arrow-left-right" aria-hidden="true"></i> @endif</button></x-edit>
+                                        @else <span class="feed">{{ $feed->from }}</span> @endif
+                                    @endforeach
+                                </div>
+                            @endif
+                        </article>
+                    @endforeach
+                </div>
+            @endif
+        @endif
+    </div>
+</x-rig-frame>

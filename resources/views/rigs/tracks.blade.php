@@ -1,0 +1,44 @@
+<x-rig-frame :page="$page">
+    <div class="page tracks">
+        @forelse ($programs as $program)
+            <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
+                <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }} <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
+                <div class="matrix-scroll" tabindex="0" role="region" aria-label="Tracks of {{ $program->unit->name }}">
+                    <table class="matrix track-table" data-grid>
+                        <thead>
+                            <tr>
+                                <th scope="col">What comes in</th>
+                                @foreach ($program->tracks as $track)
+                                    <th scope="col">{{ $track['point']->label }}
+                                        <small>{{ implode(', ', array_map(fn ($source) => $source->name, $track['sources'])) ?: 'empty' }}</small>
+                                        @if (count($track['sources']) === 1) <span class="tag">alone</span> @endif
+                                        <span class="goals">@foreach ($track['goals'] as $goal)
+                                            @if ($goal->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $goal->key, 'on' => $goal->now->on ? '0' : '1']"><button class="feed" type="submit" aria-pressed="{{ $goal->now->on ? 'true' : 'false' }}">{{ str_starts_with($goal->from, 'Recorded') ? 'recorded' : mb_strtolower($goal->from) }}<span class="visually-hidden"> {{ $track['point']->label }}</span></button></x-edit>
+                                            @else <span class="feed">{{ mb_strtolower($goal->from) }}</span> @endif
+                                        @endforeach</span>
+                                    </th>
+                                @endforeach
+                            </tr>
+                        </thead>
+                        <tbody>
+                            @foreach ($program->inputs as $row)
+                                <tr>
+                                    <th scope="row">{{ $row['point']->label }} <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small> <x-control :page="$page" :control="$row['control']" /></th>
+                                    @foreach ($program->tracks as $track)
+                                        @php $route = $program->between($row['point'], $track['point']); @endphp
+                                        <td>@if ($route !== null)
+                                            @if ($route->can !== []) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $route->key(), 'on' => $route->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $route->on ? 'true' : 'false' }}" aria-label="{{ $row['point']->label }} on {{ $track['point']->label }}">{{ $route->on ? 'on' : '·' }}</button></x-edit>
+                                            @else <span class="matrix-cell fixed">on</span> @endif
+                                        @endif</td>
+                                    @endforeach
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </div>
+            </section>
+        @empty
+            <p class="quiet">No broadcast program and no recorder yet. Put one on a computer in <a href="{{ $page->url([], 'computers') }}">Computers</a>.</p>
+        @endforelse
+    </div>
+</x-rig-frame>
