@@ -131,7 +131,11 @@ final class ModelSketch
             $sockets[$id]['lanes'][] = [...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]), 'id' => $lane, 'way' => $row['way'] ?? '', 'point' => $ids[$row['point'] ?? ''] ?? ($row['point'] ?? ''), ...$device];
         }
 
-        return array_values($sockets);
+        // A socket that carries no signal of its own (a computer's port for devices) has no row: it stays where it was.
+        $silent = array_filter($held, fn (array $socket) => (array) ($socket['lanes'] ?? []) === []);
+        $inOrder = array_filter(array_map(fn (string|int $id) => $sockets[$id] ?? $silent[$id] ?? null, array_keys($held)));
+
+        return [...$inOrder, ...array_values(array_diff_key($sockets, $held))];
     }
 
     /**

@@ -43,7 +43,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
     'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
     'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/virtual-1'], 'Donation chimes: Chimes uses softmix/virtual-1'],
     'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''], 'Donation chimes: Chimes uses no device'],
-    'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'], 'Broadcast program: Source 7 uses cast-pc/hdmi/sound'],
+    'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'], 'Broadcast program: Source 7 uses what is sent to cast-pc/hdmi/sound'],
     'a place' => [['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk'], 'New place: Balcony'],
     'a unit' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare mic'], 'New unit: Spare mic (Condenser microphone), Presenter\'s desk'],
     'a unit away' => [['edit' => 'remove-unit', 'unit' => 'headset-amp'], 'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks'],

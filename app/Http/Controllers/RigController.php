@@ -10,6 +10,7 @@ use App\Actions\OpenStarter;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\Rigs\Pictures;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\CableTable;
@@ -113,10 +114,11 @@ final class RigController
         return response()->streamDownload(fn () => print($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
     }
 
-    public function destroy(Rig $rig): RedirectResponse
+    public function destroy(Rig $rig, Pictures $pictures): RedirectResponse
     {
         Gate::authorize('own', $rig);
         $rig->delete();
+        $pictures->forget($rig->id);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
     }

@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Http\Edits\EditForms;
+use App\Models\MemberRole;
+use App\Models\OwnModel;
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
+use App\Rigs\Pictures;
+use App\Rigs\RigFromRows;
+use HiddenWire\Core\Document\DocumentWriter;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+
+/** A real picture of a size, as bytes. */
+function pictureOf(int $width, int $height, string $type = 'png'): string
+{
+    $image = imagecreatetruecolor($width, $height);
+    imagefill($image, 0, 0, (int) imagecolorallocate($image, 200, 40, 40));
+    ob_start();
+    match ($type) {
+        'png' => imagepng($image), 'jpeg' => imagejpeg($image), 'webp' => imagewebp($image), default => imagegif($image)
+    };
+
+    return (string) ob_get_clean();
+}
+
+beforeEach(function () {
+    Storage::fake('local');
+    $this->people = ['owner' => User::factory()->create(), 'editor' => User::factory()->create(), 'viewer' => User::factory()->create(), 'stranger' => User::factory()->create(), 'guest' => null];
+    $this->rig = app(ImportRig::class)($this->people['owner'], shipped('rigs/night-relay.json'));
+    $this->rig->members()->create(['user_id' => $this->people['editor']->id, 'role' => MemberRole::Edit]);
+    $this->rig->members()->create(['user_id' => $this->people['viewer']->id, 'role' => MemberRole::View]);
+    $this->as = function (string $who) {
+        // Each comes with a session of their own.
+        $this->flushSession();
+
+        return $this->people[$who] === null ? $this : $this->actingAs($this->people[$who]);
+    };
+});
+
+/*
+ * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may look only, 404 does not exist for them; a guest is sent to sign in.
+ */
+it('lets each person do what is theirs, and nothing else', function (string $method, string $path, array $fields, array $expected) {
+    $picture = app(Pictures::class)->keep($this->rig, 'mixer', $this->people['owner'], pictureOf(20, 10), 'Top');
+    $member = $this->rig->members()->first();
+    $path = str_replace(['{picture}', '{member}'], [(string) $picture->id, (string) $member->id], "/rigs/{$this->rig->id}{$path}");
+    foreach ($expected as $who => $status) {
+        DB::beginTransaction();
+        auth()->guard('web')->forgetUser();
+        $answer = ($this->as)($who)->from('/here')->call($method, $path, $fields + ['revision' => $this->rig->revision]);
+        expect([$who, $answer->baseResponse->getStatusCode()])->toBe([$who, $status]);
+        if ($who === 'guest') {
+            $answer->assertRedirect('/sign-in');
+        }
+        DB::rollBack();
+        Cache::flush();
+    }
+    expect((new DocumentWriter)->write(RigFromRows::rig($this->rig->fresh())))->toBe(shipped('rigs/night-relay.json'));
+})->with(function () {
+    $look = ['owner' => 200, 'editor' => 200, 'viewer' => 200, 'stranger' => 404, 'guest' => 302];
+    $change = ['owner' => 302, 'editor' => 302, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
+    $own = ['owner' => 302, 'editor' => 403, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'people', 'history', 'history/1/1', 'find?q=mixer', 'document'] as $view) {
+        yield $view => ['GET', "/{$view}", [], $look];
+    }
+    foreach (EditForms::words() as $word) {
+        // Whatever is asked for, whoever may not change the rig does not even learn what is wrong with it.
+        yield "edit {$word}" => ['POST', '/edits', ['edit' => $word], $change];
+    }
+    yield 'a real edit' => ['POST', '/edits', ['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'], $change];
+    yield 'undo' => ['POST', '/undo', [], $change];
+    yield 'redo' => ['POST', '/redo', [], $change];
+    yield 'restore' => ['POST', '/revisions/1/restore', [], $change];
+    yield 'pulse' => ['POST', '/pulse', ['view' => 'wiring'], $look];
+    yield 'a picture' => ['GET', '/pictures/{picture}', [], $look];
+    yield 'a picture attached' => ['POST', '/pictures', ['unit' => 'mixer'], $change];
+    yield 'a picture deleted' => ['DELETE', '/pictures/{picture}', [], $change];
+    yield 'an invitation' => ['POST', '/people', ['email' => 'nobody@hidden-wire.test', 'role' => 'view'], $own];
+    yield 'a member away' => ['DELETE', '/people/{member}', [], $own];
+    yield 'the rig away' => ['DELETE', '', [], $own];
+});
+
+it('invites by account, changes what they may do, and shows the rig among theirs', function () {
+    $invite = fn (string $email, string $role) => ($this->as)('owner')->from('/here')->post("/rigs/{$this->rig->id}/people", ['email' => $email, 'role' => $role]);
+    $stranger = $this->people['stranger'];
+    $invite(strtoupper($stranger->email), 'view')->assertSessionHas('said', "{$stranger->name} may look at this rig now.");
+    ($this->as)('stranger')->get('/')->assertSee('Night relay at the pier arcade');
+    ($this->as)('stranger')->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('look only')->assertDontSee('data-send');
+    $invite($stranger->email, 'edit');
+    expect($this->rig->mayEdit($stranger))->toBeTrue()->and($this->rig->members()->count())->toBe(3);
+    $invite('nobody@hidden-wire.test', 'edit')->assertSessionHasErrors(['email' => 'Nobody has an account with nobody@hidden-wire.test here.']);
+    $invite($this->people['owner']->email, 'edit')->assertSessionHasErrors(['email' => 'The rig is yours already.']);
+    $invite($stranger->email, 'own')->assertSessionHasErrors('role');
+});
+
+it('tells an open page who else is here and what they have done', function () {
+    $pulse = fn (string $who, int $revision, string $view = 'wiring') => ($this->as)($who)->postJson("/rigs/{$this->rig->id}/pulse", ['revision' => $revision, 'view' => $view]);
+    $pulse('owner', 1)->assertExactJson(['revision' => 1, 'here' => [], 'since' => []]);
+    ($this->as)('editor')->post("/rigs/{$this->rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-07', 'revision' => 1]);
+    $pulse('editor', 2, 'stock');
+    $pulse('owner', 1)->assertExactJson(['revision' => 2, 'here' => [['name' => $this->people['editor']->name, 'view' => 'stock']], 'since' => [['who' => $this->people['editor']->name, 'what' => 'Unplugged W-07']]]);
+    $this->travel(30)->seconds();
+    $pulse('owner', 2)->assertExactJson(['revision' => 2, 'here' => [], 'since' => []]);
+});
+
+describe('pictures', function () {
+    beforeEach(function () {
+        $this->attach = fn (UploadedFile|string|null $file, array $more = []) => ($this->as)('owner')->from('/here')->post("/rigs/{$this->rig->id}/pictures", $more + ['unit' => 'mixer', 'picture' => $file, 'caption' => 'Top left']);
+    });
+
+    it('are read by their content, made small, and kept outside the web root under a name of our own', function (string $type, string $name) {
+        ($this->attach)(UploadedFile::fake()->createWithContent($name, pictureOf(3200, 800, $type)))->assertSessionHas('said');
+        $picture = $this->rig->pictures()->sole();
+        $kept = (string) Storage::disk('local')->get($picture->path());
+        expect([$picture->width, $picture->height, $picture->caption])->toBe([1600, 400, 'Top left'])->and(getimagesizefromstring($kept)[2] ?? null)->toBe(IMAGETYPE_JPEG)
+            ->and($picture->path())->toMatch('#^pictures/\d+/[a-z0-9]{40}\.jpg$#')->and(Storage::disk('local')->path($picture->path()))->not->toContain('/public/');
+        $answer = ($this->as)('viewer')->get("/rigs/{$this->rig->id}/pictures/{$picture->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
+        expect($answer->streamedContent())->toBe($kept);
+    })->with([['png', 'panel.png'], ['jpeg', 'panel.jpg'], ['webp', '../../public/panel.php'], ['png', 'panel.svg']]);
+
+    it('that are none are refused, whatever they are called', function (string $content, string $name, string $says) {
+        ($this->attach)(UploadedFile::fake()->createWithContent($name, $content))->assertSessionHasErrors('picture');
+        expect(session('errors')->first('picture'))->toContain($says)->and(Storage::disk('local')->allFiles())->toBe([])->and($this->rig->pictures()->count())->toBe(0);
+    })->with([
+        'a script' => ['<?php echo 1;', 'panel.png', 'no JPEG, PNG or WebP'], 'a drawing with scripts' => ['<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>', 'panel.svg', 'no JPEG, PNG or WebP'],
+        'another kind of picture' => [fn () => pictureOf(4, 4, 'gif'), 'panel.gif', 'no JPEG, PNG or WebP'], 'a torn one' => [fn () => substr(pictureOf(400, 400), 0, 60), 'panel.png', 'damaged'],
+        'too large' => [fn () => pictureOf(4, 4).str_repeat('x', Pictures::MAX_BYTES), 'panel.png', 'larger than 8 MB'], 'empty' => ['', 'panel.png', 'no JPEG, PNG or WebP'],
+    ]);
+
+    it('that unpack to too many pixels are refused before they are unpacked', function () {
+        // A PNG head that claims 60,000 by 60,000 pixels.
+        $head = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 60000, 60000, 8, 2, 0, 0, 0);
+        ($this->attach)(UploadedFile::fake()->createWithContent('huge.png', $head.pack('N', crc32(substr($head, 12)))))->assertSessionHasErrors(['picture' => 'The picture has too many pixels: 50 million at most.']);
+    });
+
+    it('belong to a unit and a rig, and go with the rig', function () {
+        ($this->attach)(UploadedFile::fake()->createWithContent('p.png', pictureOf(4, 4)), ['unit' => 'ghost'])->assertNotFound();
+        ($this->attach)(null)->assertSessionHasErrors(['picture' => 'Choose a picture first.']);
+        ($this->attach)(UploadedFile::fake()->createWithContent('p.png', pictureOf(4, 4)));
+        $picture = $this->rig->pictures()->sole();
+        $other = app(ImportRig::class)($this->people['owner'], shipped('rigs/penny-slot.json'));
+        ($this->as)('owner')->get("/rigs/{$other->id}/pictures/{$picture->id}")->assertNotFound();
+        ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?select=unit:mixer")->assertSee("/pictures/{$picture->id}")->assertSee('Top left');
+        ($this->as)('owner')->delete("/rigs/{$this->rig->id}/pictures/{$picture->id}");
+        expect(Storage::disk('local')->allFiles())->toBe([]);
+        ($this->attach)(UploadedFile::fake()->createWithContent('p.png', pictureOf(4, 4)));
+        ($this->as)('owner')->delete("/rigs/{$this->rig->id}");
+        expect(Storage::disk('local')->allFiles())->toBe([])->and(Rig::query()->find($this->rig->id))->toBeNull();
+    });
+});
+
+describe('own models', function () {
+    beforeEach(function () {
+        $this->fields = [
+            'name' => 'Bench box', 'family' => 'mixer', 'summary' => 'Two lines into one.', 'base' => '',
+            'points' => [['label' => 'Line A', 'kind' => 'strip', 'channels' => '2', 'fader' => '1', 'mute' => '1'], ['label' => 'Line B', 'kind' => 'strip', 'channels' => '2'], ['label' => 'Sum', 'kind' => 'bus', 'channels' => '2', 'gain' => '1'], ['label' => '', 'kind' => 'strip', 'channels' => '2']],
+            'lanes' => [['label' => 'A in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line A'], ['label' => 'B in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line B'], ['label' => 'Out', 'connector' => 'trs-3.5', 'way' => 'out', 'point' => 'Sum'],
+                ['label' => 'USB', 'connector' => 'usb-c', 'way' => 'out', 'point' => 'Sum', 'device' => 'recording']],
+            'routes' => [['from' => 'Line A', 'to' => 'Sum', 'on' => '1', 'can_on' => '1', 'can_db' => '1'], ['from' => 'Line B', 'to' => 'Sum', 'on' => '1']],
+        ];
+        $this->send = fn (array $fields, string $who = 'owner') => ($this->as)($who)->post('/models', $fields);
+    });
+
+    it('are written in rows, drawn, kept, and stand in the stock', function () {
+        ($this->as)('owner')->post('/models/drawing', $this->fields)->assertOk()->assertSee('Bench box')->assertSee('<svg', false);
+        ($this->send)($this->fields)->assertRedirect('/models');
+        $model = OwnModel::query()->sole()->model();
+        expect($model?->id)->toBe('bench-box')->and(array_keys($model->points))->toBe(['line-a', 'line-b', 'sum'])->and($model->points['line-a']->mute)->toBeFalse()->and($model->points['line-a']->gain)->toBeNull()
+            ->and($model->sockets['usb']->link?->value)->toBe('device')->and($model->sockets['usb']->lanes['out']->device?->systemName)->toBe('Bench box Sum')->and(array_keys($model->routes))->toBe(['line-a>sum', 'line-b>sum'])
+            ->and($model->routes['line-b>sum']->can)->toBe([]);
+        ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?q=bench")->assertSee('Bench box');
+        ($this->as)('owner')->post("/rigs/{$this->rig->id}/edits", ['edit' => 'add-unit', 'model' => 'bench-box', 'place' => 'hall', 'revision' => 1])->assertSessionHasNoErrors();
+        expect(RigFromRows::rig($this->rig->fresh())->models['bench-box']->name)->toBe('Bench box');
+    });
+
+    it('say what is wrong, and keep what was written', function () {
+        $fields = $this->fields;
+        $fields['lanes'][0]['point'] = 'Line Z';
+        ($this->as)('owner')->post('/models/drawing', $fields)->assertStatus(422)->assertSee('/sockets/0/lanes/0/point');
+        ($this->send)($fields)->assertStatus(422)->assertSee('Line Z')->assertSee('Two lines into one.');
+        expect(OwnModel::query()->count())->toBe(0);
+        ($this->send)(['name' => '', 'family' => 'nonsense'])->assertStatus(422);
+    });
+
+    it('begin with one of the catalogue, and keep what the rows don\'t show', function (string $id) {
+        $page = ($this->as)('owner')->get("/models/new?from={$id}")->assertOk();
+        $document = new DOMDocument;
+        @$document->loadHTML($page->getContent());
+        $fields = [];
+        foreach ((new DOMXPath($document))->query('//form[@data-sketch]//*[@name]') as $field) {
+            $name = $field->getAttribute('name');
+            if ($field->getAttribute('type') === 'checkbox' && ! $field->hasAttribute('checked')) {
+                continue;
+            }
+            $value = $field->getAttribute('value');
+            if ($field->nodeName === 'select') {
+                $option = (new DOMXPath($document))->query('.//option[@selected]', $field)->item(0);
+                $value = $option === null ? '' : ($option->hasAttribute('value') ? $option->getAttribute('value') : trim($option->textContent));
+            }
+            parse_str(rawurlencode($name).'='.rawurlencode($value), $one);
+            $fields = array_replace_recursive($fields, $one);
+        }
+        unset($fields['_token']);
+        ($this->send)($fields)->assertRedirect('/models');
+        $of = fn ($model): array => array_diff_key((new DocumentWriter)->model($model), ['name' => 0]);
+        expect($of(OwnModel::query()->sole()->model()))->toEqual($of(CatalogueFiles::catalogue()->models[$id]));
+    })->with(['eight-input-desk', 'matrix-interface', 'broadcast-program', 'headset-amplifier', 'gaming-computer']);
+
+    it('are their maker\'s only', function () {
+        ($this->send)($this->fields);
+        $own = OwnModel::query()->sole();
+        foreach (['stranger' => 404, 'guest' => 302] as $who => $status) {
+            auth()->guard('web')->forgetUser();
+            ($this->as)($who)->get("/models/{$own->id}")->assertStatus($status);
+            ($this->as)($who)->put("/models/{$own->id}", $this->fields)->assertStatus($status);
+            ($this->as)($who)->delete("/models/{$own->id}")->assertStatus($status);
+        }
+        ($this->as)('owner')->put("/models/{$own->id}", ['name' => 'Bench box two', 'base' => 'bench-box'] + $this->fields)->assertRedirect('/models');
+        expect($own->fresh()->model()?->name)->toBe('Bench box two')->and($own->fresh()->key)->toBe('bench-box');
+        ($this->as)('owner')->delete("/models/{$own->id}")->assertRedirect('/models');
+        expect(OwnModel::query()->count())->toBe(0);
+    });
+});
