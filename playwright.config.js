@@ -8,6 +8,7 @@ export default defineConfig({
     timeout: 30000,
     use: {
         baseURL: process.env.APP_URL,
+        actionTimeout: 8000,
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',

@@ -98,7 +98,7 @@ final class MapGraph
         foreach ($model->sockets as $socket) {
             $ref = "{$unit->id}/{$socket->id}";
             $isFree = ! isset($this->plugged[$ref]);
-            if (! $isFree || $this->depth === MapDepth::Everything) {
+            if (! $isFree || $this->depth->showsFreeSockets()) {
                 $port = new MapPort($ref, $socket->label, self::isOutSocket($socket), 'socket', $isFree);
                 $port->isOut ? $right[] = $port : $left[] = $port;
             }
@@ -135,8 +135,8 @@ final class MapGraph
             foreach ($this->programsAt($host->place) as $program) {
                 foreach ($this->rig->modelOf($program)->sockets as $socket) {
                     $ref = "{$program->id}/{$socket->id}";
-                    if (isset($this->plugged[$ref])) {
-                        $right[] = new MapPort($ref, $program->name, true, 'socket');
+                    if (isset($this->plugged[$ref]) || $this->depth->showsFreeSockets()) {
+                        $right[] = new MapPort($ref, $program->name, true, 'socket', ! isset($this->plugged[$ref]));
                     }
                 }
             }

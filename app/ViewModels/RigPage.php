@@ -214,6 +214,12 @@ final readonly class RigPage
         return array_filter(['Me' => 'headphones', 'Room' => 'speakers', 'Viewers' => 'stream', 'Track' => 'track', 'Caller' => 'caller', 'Team' => 'team'], fn (string $kind) => ! in_array($kind, $kinds, true));
     }
 
+    /** The address that takes up a socket to plug it, at a depth where the free sockets stand on the map. */
+    public function connectUrl(string $socket): string
+    {
+        return $this->url(['select' => "socket:{$socket}", 'depth' => $this->depth->showsFreeSockets() ? $this->depth->value : MapDepth::Sockets->value], 'wiring');
+    }
+
     public function pointName(PointRef $at): string
     {
         return "{$this->rig->units[$at->unit]->name}: {$this->rig->point($at)->label}";

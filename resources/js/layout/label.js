@@ -2,6 +2,8 @@
 
 const HEIGHT = 15;
 const STEP = 8;
+/** How far from its end a label that hangs to one side still lies on its line. */
+const ASIDE = 8;
 
 const overlap = (a, b, by = 0) => a[0] < b[0] + b[2] + by && b[0] < a[0] + a[2] + by && a[1] < b[1] + b[3] + by && b[1] < a[1] + a[3] + by;
 
@@ -15,7 +17,10 @@ function* spots(points, width) {
         for (let along = Math.min(STEP, length / 2); along <= length - Math.min(STEP, length / 2); along += STEP) {
             const x = ax + (Math.sign(bx - ax) * along);
             const y = ay + (Math.sign(by - ay) * along);
-            yield { box: [x - width / 2, y - HEIGHT / 2, width, HEIGHT], level, room: Math.min(room, 60), fromMiddle: Math.abs(along - length / 2), segment: i };
+            // On an upright stretch a label can also hang to one side, where a plate is close on the other.
+            for (const aside of level ? [0] : [0, -1, 1]) {
+                yield { box: [x - width / 2 + aside * (width / 2 - ASIDE), y - HEIGHT / 2, width, HEIGHT], level, aside, room: Math.min(room, 60), fromMiddle: Math.abs(along - length / 2) };
+            }
         }
     }
 }
@@ -36,7 +41,7 @@ export function labelAll(edges, lines, placed) {
         for (const spot of spots(lines[edge.id], edge.label)) {
             const hits = (boxes, by) => boxes.filter((box) => overlap(spot.box, box, by)).length;
             const crossed = segments.filter((segment) => segment.id !== edge.id && overlap(spot.box, segment.box, 1)).length;
-            const cost = hits(taken, 2) * 1000 + hits(plates, 2) * 400 + hits(names, 0) * 60 + crossed * 50 + (spot.level ? 0 : 14) + (spot.room < 8 ? 40 : 0) - spot.room * 0.3 + spot.fromMiddle * 0.05;
+            const cost = hits(taken, 2) * 1000 + hits(plates, 2) * 400 + hits(names, 0) * 60 + crossed * 50 + (spot.level ? 0 : 14) + Math.abs(spot.aside) * 12 + (spot.room < 8 ? 40 : 0) - spot.room * 0.3 + spot.fromMiddle * 0.05;
             if (!best || cost < best.cost) best = { cost, box: spot.box };
         }
         if (best) {

@@ -72,7 +72,7 @@
                     @else
                         {{-- A socket is picked up by a click; while one is, the others say whether they take the other end. --}}
                         @php $stands = $page->joins?->stands($port->id); @endphp
-                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" href="{{ $page->url(match ($stands) { null => ['select' => "socket:{$port->id}"], 'here' => ['select' => null], default => ['with' => $port->id] }) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
+                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" href="{{ $stands === null ? $page->connectUrl($port->id) : $page->url($stands === 'here' ? ['select' => null] : ['with' => $port->id]) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
                             <title>{{ $port->label }}{{ $stands === null ? ': connect it' : ': '.$page->joins->says($port->id) }}</title>
                             <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - TextWidth::of($port->label, 11.5) : $px - 7 }}" y="{{ $py - 8 }}" width="{{ TextWidth::of($port->label, 11.5) + 19 }}" height="16" rx="3"/>
                             <x-port :port="$port" :x="$px" :y="$py" />

@@ -24,7 +24,7 @@
                         <th scope="row">{{ $row['socket'] }}<small>{{ $row['words'] }}</small></th>
                         <td>@forelse ($row['cables'] as $end) <a href="{{ $page->url(['select' => "cable:{$end['id']}"]) }}"><span class="tag">{{ $end['label'] }}</span> {{ $end['to'] }}</a> @empty
                             @if ($row['takes'] === [])
-                                <span class="quiet">free; no free socket here takes its other end</span> <a href="{{ $page->url(['select' => "socket:{$row['ref']}"]) }}">Connect<span class="visually-hidden"> {{ $row['socket'] }}</span> …</a>
+                                <span class="quiet">free; no free socket here takes its other end</span> <a href="{{ $page->connectUrl($row['ref']) }}">Connect<span class="visually-hidden"> {{ $row['socket'] }}</span> …</a>
                             @else
                                 <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug', 'from' => $row['ref']]">
                                     <select name="to" required aria-label="Other end of {{ $row['socket'] }}">
@@ -33,7 +33,7 @@
                                     </select>
                                     <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }}</span></button>
                                 </x-edit>
-                                <a href="{{ $page->url(['select' => "socket:{$row['ref']}"]) }}">on the map<span class="visually-hidden">: connect {{ $row['socket'] }}</span></a>
+                                <a href="{{ $page->connectUrl($row['ref']) }}">on the map<span class="visually-hidden">: connect {{ $row['socket'] }}</span></a>
                             @endif
                         @endforelse</td>
                     </tr>

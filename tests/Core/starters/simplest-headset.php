@@ -6,9 +6,9 @@ use Tests\Support\Draft;
 
 return [
     'faders' => [
-        'l' => 'pc/phones',
-        'c' => 'cast/source-1',
-        'd' => 'cast/source-2',
+        'l' => 'laptop/phones',
+        'c' => 'broadcast-program/source-1',
+        'd' => 'broadcast-program/source-2',
         'G' => 'game/sound',
     ],
     'table' => '
@@ -21,11 +21,11 @@ return [
     ],
     'mistakes' => [
         'an update took the default microphone away' => [
-            fn (Draft $d) => $d->roles('pc/headset/mic', []),
+            fn (Draft $d) => $d->roles('laptop/headset/mic', []),
             ['voice viewers' => 'M0'],
         ],
         'a wrong pick: the game plays to a picture output where nothing is' => [
-            fn (Draft $d) => $d->pick('game/sound', ['device' => 'pc/hdmi/sound']),
+            fn (Draft $d) => $d->pick('game/sound', ['device' => 'laptop/hdmi/sound']),
             ['game me' => 'M0', 'game viewers' => 'M0'],
         ],
     ],

@@ -1,0 +1,229 @@
+import { test, expect } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { documentOf, keyboard, rigOf, said, signIn } from './hands.js';
+
+const STARTER = readFileSync('resources/starters/simplest-headset.json', 'utf8');
+const { name: NAME, summary: SUMMARY } = JSON.parse(STARTER);
+
+test('a starter\'s rig is built from an empty page by the interface alone, and is the same document', async ({ page }) => {
+    test.setTimeout(120000);
+    await signIn(page);
+    await page.getByLabel('Name of the new rig').fill(NAME);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const rig = rigOf(page);
+    const rail = (view) => page.getByRole('navigation', { name: 'Steps of the work' }).getByRole('link', { name: view }).click();
+
+    // What it is, where things are, what there is.
+    await page.getByText('The rig itself').click();
+    await page.getByLabel('What it is for').fill(SUMMARY);
+    await page.locator('form', { has: page.getByLabel('What it is for') }).getByRole('button', { name: 'Keep' }).click();
+    await expect(said(page)).toContainText("The rig's summary changed");
+    for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
+        const form = page.locator('form', { hasText: 'Add the place' });
+        await form.getByLabel('Name').fill(name);
+        await form.getByLabel('Kind').selectOption(kind);
+        await form.getByRole('button').click();
+        await expect(said(page)).toContainText(`New place: ${name}`);
+    }
+    for (const [model, place, name] of [['trrs-headset', 'Desk', 'Headset'], ['laptop', 'Laptop', 'Laptop'], ['game', 'Laptop', 'Game'], ['broadcast-program-small', 'Laptop', 'Broadcast program']]) {
+        const form = page.locator('form', { hasText: 'Add the unit' });
+        await form.getByLabel('Model').fill(model);
+        await form.getByLabel('Place').selectOption({ label: place });
+        await form.getByLabel('Name').fill(name);
+        await form.getByRole('button').click();
+        await expect(said(page)).toContainText(`New unit: ${name}`);
+    }
+
+    // Plug: pick a socket up on the map, the one that takes the other end lights up.
+    await rail('Wiring');
+    await page.getByRole('link', { name: 'Sockets' }).click();
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    await page.locator('.plate', { hasText: 'Laptop' }).locator('.port', { hasText: 'Headset' }).click();
+    await expect(page.locator('.port-fits')).toHaveCount(1);
+    await expect(page.locator('.port-blocked').first()).toBeVisible();
+    await page.locator('.port-fits').click();
+    await expect(said(page)).toContainText('W-01: Headset of Laptop to Plug of Headset');
+    await page.goto(`/rigs/${rig}/wiring?select=cable:w-01`);
+    await page.getByRole('combobox', { name: /^Type/ }).selectOption('captive');
+    await page.getByLabel('Length, m').fill('1.2');
+    await page.getByRole('button', { name: 'Keep W-01' }).click();
+    await expect(said(page)).toContainText('W-01: captive cable, 1.2 m');
+
+    // Devices and picks.
+    await rail('Computers');
+    for (const [system, name, role] of [['Headphones', 'Headset', 'playback'], ['Headset Microphone', 'Headset mic', 'recording']]) {
+        const row = page.locator('.device-row', { hasText: new RegExp(`^\\s*${system}`) });
+        await row.locator('summary').click();
+        await row.getByLabel(/^Name given to/).fill(name);
+        await row.getByLabel(`default for ${role}`).check();
+        await row.getByLabel('default for calls').check();
+        await row.getByRole('button').click();
+        await expect(said(page)).toContainText(`is called ${name} now, default for ${role} and call`);
+    }
+    for (const [program, point, device] of [['Game', 'Game sound', 'the system default'], ['Broadcast program', 'Source 1', 'the system default'], ['Broadcast program', 'Source 2', 'what is sent to Headset']]) {
+        const item = page.locator('[data-program]', { hasText: program });
+        await item.getByLabel(`Device for ${point}`).selectOption({ label: device });
+        await item.getByRole('button', { name: `Use for ${point}` }).click();
+        await expect(said(page)).toContainText(`${program}: ${point} uses`);
+    }
+
+    // Sounds, listeners, and what is wished; apart in the pause.
+    await rail('Wishes');
+    for (const [word, name, kind, where] of [['sound', 'Voice', 'voice', 'Headset: Capsule'], ['sound', 'Game', 'game', 'Game: Game sound'], ['listener', 'Me', 'headphones', 'Headset: Ears'], ['listener', 'Viewers', 'stream', 'Broadcast program: Stream']]) {
+        await page.getByLabel(`Name of the new ${word}`).fill(name);
+        await page.getByLabel(`Kind of the new ${word}`).selectOption(kind);
+        await page.getByLabel(`Where the new ${word}`).selectOption({ label: where });
+        await page.getByRole('button', { name: `Add the ${word}` }).click();
+        await expect(said(page)).toContainText(`New ${word}: ${name}`);
+    }
+    await page.getByRole('link', { name: 'Situations' }).click();
+    await page.getByLabel('Name of the new situation').fill('Pause');
+    await page.getByRole('button', { name: 'Add the situation' }).click();
+    await expect(said(page)).toContainText('New situation: Pause');
+    const wish = async (source, listener, button, where = null) => {
+        await page.getByRole('link', { name: new RegExp(`^${source} at ${listener}:`) }).first().click();
+        if (where) await page.locator('.wish-form select[name=situation]').selectOption({ label: where });
+        await page.getByRole('button', { name: button }).click();
+        await expect(said(page)).toContainText(`${source} must ${button === 'Must not' ? 'not ' : ''}be heard by ${listener}`.replace('must be', button === 'May hear' ? 'may be' : 'must be'));
+    };
+    await rail('Wishes');
+    await wish('Voice', 'Me', 'May hear');
+    await wish('Voice', 'Viewers', 'Must hear');
+    await wish('Game', 'Me', 'Must hear');
+    await wish('Game', 'Viewers', 'Must hear');
+    await page.getByRole('navigation', { name: 'Situation' }).getByRole('link', { name: 'Pause' }).click();
+    await wish('Voice', 'Viewers', 'Must not', 'Pause only');
+    await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
+    await rail('Tracks');
+    await page.getByRole('button', { name: 'Mute Source 1' }).click();
+    await expect(said(page)).toContainText('Broadcast program: Source 1 muted in Pause · Lost for Viewers: Voice');
+    await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
+
+    expect(await documentOf(page, rig)).toBe(STARTER);
+});
+
+test('the same rig is built by keyboard alone', async ({ page }) => {
+    test.setTimeout(180000);
+    await signIn(page);
+    // From here on nothing but keys.
+    const { press, to, write, choose, push } = keyboard(page);
+    const done = (words) => expect(said(page)).toContainText(words);
+    await write('Name of the new rig', NAME);
+    await press('Enter');
+    await page.waitForURL(/stock/);
+    const rig = rigOf(page);
+
+    await push('The rig itself');
+    await write('What it is for', SUMMARY);
+    await push('Keep');
+    await done("The rig's summary changed");
+    for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
+        await to('To the view');
+        await to('Name');
+        await write('Name', name);
+        await choose('Kind', kind);
+        await push('Add the place');
+        await done(`New place: ${name}`);
+    }
+    for (const [model, place, name] of [['trrs-headset', 'Desk', 'Headset'], ['laptop', 'Laptop', 'Laptop'], ['game', 'Laptop', 'Game'], ['broadcast-program-small', 'Laptop', 'Broadcast program']]) {
+        await write('Model', model);
+        await press('Escape');
+        await to('Model');
+        await choose('Place', place);
+        await write('Name', name);
+        await press('Enter');
+        await done(`New unit: ${name}`);
+    }
+
+    // Find the headset, plug it from its sheet, say what the cable is.
+    await press('Escape');
+    await press('/');
+    await page.keyboard.type('headset unit');
+    await expect(page.locator('[data-found] a').first()).toContainText('Headset');
+    await press('Enter');
+    await page.waitForURL(/select=unit/);
+    await press('/');
+    await page.keyboard.type('laptop unit');
+    await expect(page.locator('[data-found] a').first()).toContainText('Laptop');
+    await press('Enter');
+    await page.waitForURL(/select=unit%3Alaptop|select=unit:laptop/);
+    await choose('Other end of Headset', 'Plug of Headset');
+    await push('Plug Headset');
+    await done('W-01: Headset of Laptop to Plug of Headset');
+    await press('/');
+    await page.keyboard.type('w-01');
+    await expect(page.locator('[data-found] a').first()).toContainText('W-01');
+    await press('Enter');
+    await page.waitForURL(/select=cable/);
+    await choose('Type', 'captive');
+    await write('Length, m', '1.2');
+    await press('Enter');
+    await done('W-01: captive cable, 1.2 m');
+
+    // The first Escape leaves the field.
+    await press('Escape');
+    await press('4');
+    await page.waitForURL(/computers/);
+    for (const [system, given, name, role] of [[/^Headphones/, /^Name given to Headphones/, 'Headset', 'playback'], [/^Headset Microphone/, /^Name given to Headset Microphone/, 'Headset mic', 'recording']]) {
+        await push(system);
+        await write(given, name);
+        for (const one of [role, 'calls']) {
+            await to(`default for ${one}`);
+            await press('Space');
+        }
+        await push(/^Keep/);
+        await done(`is called ${name} now, default for ${role} and call`);
+    }
+    for (const [point, device] of [['Game sound', 'the system default'], ['Source 1', 'the system default'], ['Source 2', 'what is sent to Headset']]) {
+        await choose(`Device for ${point}`, device);
+        await push(`Use for ${point}`);
+        await done(`${point} uses`);
+    }
+
+    await press('Escape');
+    await press('1');
+    await page.waitForURL(/wishes/);
+    for (const [word, name, kind, where] of [['sound', 'Voice', 'voice', 'Headset: Capsule'], ['sound', 'Game', 'game', 'Game: Game sound'], ['listener', 'Me', 'headphones', 'Headset: Ears'], ['listener', 'Viewers', 'stream', 'Broadcast program: Stream']]) {
+        await write(`Name of the new ${word}`, name);
+        await choose(`Kind of the new ${word}`, kind);
+        await choose(new RegExp(`^Where the new ${word}`), where);
+        await push(`Add the ${word}`);
+        await done(`New ${word}: ${name}`);
+    }
+    await press('Escape');
+    await press('s');
+    await page.waitForURL(/situations/);
+    await write('Name of the new situation', 'Pause');
+    await press('Enter');
+    await done('New situation: Pause');
+    await press('Escape');
+    await press('1');
+    await page.waitForURL(/wishes/);
+    const wish = async (source, listener, key, words) => {
+        await to(new RegExp(`^(${source} at ${listener}:|${source} at ${listener} )|^${source} at ${listener}`));
+        await press('Enter');
+        await page.waitForURL(/pair=/);
+        await expect(page.locator('td.chosen a')).toBeFocused();
+        await press(key);
+        await done(words);
+    };
+    await wish('Voice', 'Me', 'y', 'Voice may be heard by Me');
+    await wish('Voice', 'Viewers', 'm', 'Voice must be heard by Viewers');
+    await wish('Game', 'Me', 'm', 'Game must be heard by Me');
+    await wish('Game', 'Viewers', 'm', 'Game must be heard by Viewers');
+    await press(']');
+    await page.waitForURL(/situation=pause/);
+    await to(/^Voice at Viewers/);
+    await press('Enter');
+    await page.waitForURL(/pair=voice/);
+    await choose(/^in /, 'Pause only');
+    await push(/^Must not/);
+    await done('Voice must not be heard by Viewers in Pause');
+    await press('Escape');
+    await press('6');
+    await page.waitForURL(/tracks/);
+    await push('Mute Source 1');
+    await done('Source 1 muted in Pause · Lost for Viewers: Voice');
+
+    expect(await documentOf(page, rig)).toBe(STARTER);
+});
