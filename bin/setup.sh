@@ -153,7 +153,7 @@ ensure_database_server() {
     export DB_PORT
 }
 
-# ensure_database NAME: the database and the one account that may use it, from this machine only.
+# ensure_database NAME: the database and the one account that may use it and those whose names begin so, from this machine only.
 ensure_database() {
     local password
     password=$(env_value DB_PASSWORD)
@@ -161,7 +161,7 @@ ensure_database() {
 CREATE DATABASE IF NOT EXISTS $1 CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS 'hidden_wire'@'127.0.0.1' IDENTIFIED BY '$password';
 ALTER USER 'hidden_wire'@'127.0.0.1' IDENTIFIED BY '$password';
-GRANT ALL ON $1.* TO 'hidden_wire'@'127.0.0.1';
+GRANT ALL ON \`$1%\`.* TO 'hidden_wire'@'127.0.0.1';
 SQL
 }
 

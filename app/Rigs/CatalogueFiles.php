@@ -7,17 +7,35 @@ namespace App\Rigs;
 use App\Models\User;
 use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use Illuminate\Support\Facades\Cache;
 
 /** The catalogue's files, read once a process, and what people made beside it. */
 final class CatalogueFiles
 {
+    private static ?Catalogue $catalogue = null;
+
+    /** Read from its files, or as it was kept ready from the same files before. */
     public static function catalogue(): Catalogue
     {
-        return once(fn () => Catalogue::of((function () {
-            foreach (glob(resource_path('catalogue/*.json')) ?: [] as $file) {
+        return self::$catalogue ??= self::kept(glob(resource_path('catalogue/*.json')) ?: []);
+    }
+
+    /** @param  list<string>  $files */
+    private static function kept(array $files): Catalogue
+    {
+        $stamp = CoreBuild::stamp().CoreBuild::of($files);
+        $kept = Cache::get('catalogue');
+        if (is_array($kept) && $kept['stamp'] === $stamp && $kept['catalogue'] instanceof Catalogue) {
+            return $kept['catalogue'];
+        }
+        $made = Catalogue::of((function () use ($files) {
+            foreach ($files as $file) {
                 yield basename($file, '.json') => (string) file_get_contents($file);
             }
-        })()));
+        })());
+        Cache::forever('catalogue', ['stamp' => $stamp, 'catalogue' => $made]);
+
+        return $made;
     }
 
     /** @return array<string, EquipmentModel> the catalogue's models and a user's own, by id */

@@ -17,21 +17,15 @@ final class StoredRig
 
     public static function load(Rig $rig): CoreRig
     {
-        $kept = Cache::get("rig:{$rig->id}");
-        if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === self::build() && $kept['rig'] instanceof CoreRig) {
+        // The cache may be shared by applications with databases of their own.
+        $key = 'rig:'.config('database.connections.mariadb.database').":{$rig->id}";
+        $kept = Cache::get($key);
+        if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === CoreBuild::stamp() && $kept['rig'] instanceof CoreRig) {
             return $kept['rig'];
         }
         $made = RigFromRows::rig($rig);
-        Cache::put("rig:{$rig->id}", ['revision' => $rig->revision, 'build' => self::build(), 'rig' => $made], self::SECONDS);
+        Cache::put($key, ['revision' => $rig->revision, 'build' => CoreBuild::stamp(), 'rig' => $made], self::SECONDS);
 
         return $made;
-    }
-
-    /** Changes when the core changes, so that no object of an older one is taken up. */
-    private static function build(): int
-    {
-        return max(array_map(fn (string $file) => (int) filemtime($file), [
-            base_path('core/Rig/Rig.php'), base_path('core/Equipment/EquipmentModel.php'), base_path('core/Document/DocumentReader.php'), base_path('composer.json'),
-        ]));
     }
 }

@@ -36,6 +36,12 @@ final readonly class RigCard
         return $geometry;
     }
 
+    /** How much there is in it, in words. */
+    public function counted(): string
+    {
+        return trans_choice('{0} no unit|{1} :count unit|[2,*] :count units', count($this->content->units)).' · '.trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', count($this->content->cables));
+    }
+
     public function atOdds(): int
     {
         return array_sum(array_map(fn (Verdict $verdict) => $verdict->isAtOdds() ? $this->counts[$verdict->value] : 0, Verdict::cases()));

@@ -3,6 +3,8 @@ import { refresh } from './send.js';
 import { onWake } from './wake.js';
 
 const EVERY_MS = 4000;
+// Whoever only passes through a page does not ask.
+const FIRST_MS = 1200;
 
 const say = (text) => {
     document.querySelector('.message')?.remove();
@@ -35,10 +37,12 @@ const beat = async () => {
 };
 
 let timer = null;
+let first = null;
 onWake(() => {
     clearInterval(timer);
+    clearTimeout(first);
     if (document.body.dataset.pulse) {
         timer = setInterval(beat, EVERY_MS);
-        if (!document.querySelector('[data-here]')?.textContent) beat();
+        first = setTimeout(beat, FIRST_MS);
     }
 });

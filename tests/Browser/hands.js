@@ -38,7 +38,7 @@ export const newcomer = async (browser, name) => {
 
 export const noViolations = async (page) => {
     const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target).join(', ')}`)).toEqual([]);
+    expect(violations.map((violation) => `${new URL(page.url()).pathname}${new URL(page.url()).search} ${violation.id}: ${violation.nodes.map((node) => node.target).join(', ')}`)).toEqual([]);
 };
 
 export const documentOf = (page, rig) => page.evaluate((url) => fetch(url).then((answer) => answer.text()), `/rigs/${rig}/document`);

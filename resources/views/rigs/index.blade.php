@@ -38,13 +38,15 @@
                         @endif
                     </p>
                     <div class="card-foot">
-                        <span>{{ count($card->content->units) }} units · {{ count($card->content->cables) }} cables · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <span>{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
+                        @if ($card->rig->user_id === auth()->id())
                         <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}" data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
                             @csrf @method('delete')
                             <button class="plain" type="submit" aria-label="Delete {{ $card->rig->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button>
                         </form>
+                        @endif
                     </div>
                 </article>
             @endforeach
@@ -78,7 +80,7 @@
                         <form class="card-foot" method="post" action="{{ route('rigs.start') }}">
                             @csrf
                             <input type="hidden" name="starter" value="{{ $starter->id }}">
-                            <span>{{ $starter->units }} units · {{ $starter->cables }} cables</span>
+                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units', $starter->units) }} · {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', $starter->cables) }}</span>
                             <button class="btn btn-sm btn-ink" type="submit" aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
                         </form>
                     </article>

@@ -37,7 +37,7 @@
                                     @foreach ($shown->recipes as $recipe)
                                         @php $feed = $shown->feedOf($recipe, $input); @endphp
                                         <td>@if ($feed !== null)
-                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => $feed->now->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $feed->now->on ? 'true' : 'false' }}" aria-label="{{ $input->label }} in {{ $recipe->output->label }}">{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</button></x-edit>
+                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => $feed->now->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $feed->now->on ? 'true' : 'false' }}" ><span class="visually-hidden">{{ $input->label }} in {{ $recipe->output->label }}: </span>{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</button></x-edit>
                                             @else <span class="matrix-cell fixed">{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</span> @endif
                                         @endif</td>
                                     @endforeach

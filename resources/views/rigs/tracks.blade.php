@@ -27,7 +27,7 @@
                                     @foreach ($program->tracks as $track)
                                         @php $route = $program->between($row['point'], $track['point']); @endphp
                                         <td>@if ($route !== null)
-                                            @if ($route->can !== []) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $route->key(), 'on' => $route->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $route->on ? 'true' : 'false' }}" aria-label="{{ $row['point']->label }} on {{ $track['point']->label }}">{{ $route->on ? 'on' : '·' }}</button></x-edit>
+                                            @if ($route->can !== []) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $route->key(), 'on' => $route->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $route->on ? 'true' : 'false' }}" ><span class="visually-hidden">{{ $row['point']->label }} on {{ $track['point']->label }}: </span>{{ $route->on ? 'on' : '·' }}</button></x-edit>
                                             @else <span class="matrix-cell fixed">on</span> @endif
                                         @endif</td>
                                     @endforeach

@@ -1,0 +1,126 @@
+import { test, expect } from '@playwright/test';
+import { newcomer, rigOf, said, signIn } from './hands.js';
+
+test('two people work in one rig, see each other and each other\'s changes, and only the invited come in', async ({ page, browser }) => {
+    test.setTimeout(90000);
+    const { page: hers, email } = await newcomer(browser, 'Ines');
+    await signIn(page);
+    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
+    await page.waitForURL(/wiring/);
+    const rig = rigOf(page);
+    expect((await hers.goto(`/rigs/${rig}/recipes`)).status()).toBe(404);
+
+    await page.goto(`/rigs/${rig}/people`);
+    await page.getByLabel('Email of their account').fill(email);
+    await page.getByLabel('They may').selectOption('view');
+    await page.getByRole('button', { name: 'Invite' }).click();
+    await expect(said(page)).toContainText('Ines may look at this rig now');
+    await hers.goto(`/rigs/${rig}/recipes?select=unit:broadcast-program`);
+    await expect(hers.getByText('look only')).toBeVisible();
+    await expect(hers.getByLabel('Fader of Source 1, dB')).toBeDisabled();
+    await page.getByLabel('Email of their account').fill(email);
+    await page.getByLabel('They may').selectOption('edit');
+    await page.getByRole('button', { name: 'Invite' }).click();
+
+    // Each is told that the other is there, and sees what they do without loading anything.
+    await hers.reload();
+    await page.goto(`/rigs/${rig}/recipes?select=unit:broadcast-program`);
+    await expect(page.getByText('Ines is here (recipes)')).toBeVisible({ timeout: 15000 });
+    await hers.getByLabel('Fader of Source 1, dB').fill('-6');
+    await hers.getByLabel('Fader of Source 1, dB').press('Enter');
+    await expect(said(hers)).toContainText('Source 1 fader −6.0 dB');
+    // What she is typing meanwhile stays, though the page around it is drawn anew.
+    await hers.getByLabel('Fader of Source 3, dB').focus();
+    await hers.keyboard.press('Control+a');
+    await hers.keyboard.type('-12');
+    await expect(page.getByLabel('Fader of Source 1, dB')).toHaveValue('-6', { timeout: 15000 });
+    await expect(said(page)).toContainText('Ines: Broadcast program: Source 1 fader −6.0 dB');
+    await page.getByLabel('Fader of Source 2, dB').fill('-3');
+    await page.getByLabel('Fader of Source 2, dB').press('Enter');
+    await expect(hers.getByLabel('Fader of Source 2, dB')).toHaveValue('-3', { timeout: 15000 });
+    await expect(hers.getByLabel('Fader of Source 3, dB')).toHaveValue('-12');
+    await expect(hers.getByLabel('Fader of Source 3, dB')).toBeFocused();
+
+    // Compare what was with what is.
+    await page.goto(`/rigs/${rig}/history`);
+    await page.getByRole('link', { name: 'Compare revision 1 with now' }).click();
+    await expect(page.getByText('Broadcast program: Source 1 fader −6.0 dB')).toBeVisible();
+});
+
+test('an own model is drawn as it is written, and a rig takes it in', async ({ page }) => {
+    await signIn(page);
+    await page.goto('/models/new');
+    const live = page.getByRole('region', { name: 'The model as it is written' });
+    await page.getByLabel('Name').fill(`Tea urn ${Date.now()}`);
+    await page.getByLabel('Family').selectOption('adapter');
+    await page.getByLabel('Label of point 1').fill('Through');
+    await page.getByLabel('Socket of signal 1').fill('In');
+    await page.getByLabel('Point of signal 1').fill('Nowhere');
+    await expect(live.getByRole('alert')).toContainText('The model has no point');
+    await page.getByLabel('Point of signal 1').fill('Through');
+    await page.getByLabel('Socket of signal 2').fill('Out');
+    await page.getByLabel('Way of signal 2').selectOption('out');
+    await page.getByLabel('Point of signal 2').fill('Through');
+    await expect(live.locator('svg .socket')).toHaveCount(2);
+    await expect(live.getByRole('alert')).toHaveCount(0);
+    // The last row was filled: another stands ready.
+    await expect(page.getByLabel('Socket of signal 3')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep the model' }).click();
+    await expect(page.getByRole('status')).toContainText('is kept');
+});
+
+test('cables are pasted from a spreadsheet, changed in one step or not at all', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
+    await page.waitForURL(/wiring/);
+    const rig = rigOf(page);
+    await page.goto(`/rigs/${rig}/stock`);
+    for (const name of ['Webcam', 'Second webcam']) {
+        const form = page.locator('form', { hasText: 'Add the unit' });
+        await form.getByLabel('Model').fill('webcam');
+        await form.getByLabel('Name').fill(name);
+        await form.getByRole('button').click();
+        await expect(said(page)).toContainText(name);
+    }
+    await page.goto(`/rigs/${rig}/cables`);
+    const paste = (label, text) => page.getByLabel(label, { exact: true }).evaluate((field, content) => {
+        const data = new DataTransfer();
+        data.setData('text/plain', content);
+        field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    }, text);
+    await paste('Label of new row 2', 'CAM-1\tWebcam · USB plug\tLaptop · USB 1\tusb\t1.8\tblack\t1\nCAM-2\tSecond webcam · USB plug\tLaptop · USB 9\tusb\t3\tgrey\t0\n');
+    await page.getByRole('button', { name: 'Change the cables' }).click();
+    await expect(page.getByRole('alert')).toContainText('Not saved: Row 3: Choose the socket for the other end.');
+    await page.getByLabel('To of new row 3', { exact: true }).fill('Laptop · USB 2');
+    await page.getByRole('button', { name: 'Change the cables' }).click();
+    await expect(said(page)).toContainText('CAM-2');
+    await expect(page.getByLabel('Label of CAM-2', { exact: true })).toHaveValue('CAM-2');
+    await expect(page.getByLabel('CAM-2 is owned', { exact: true })).not.toBeChecked();
+    // The start order, by key.
+    await page.goto(`/rigs/${rig}/computers`);
+    await page.getByRole('button', { name: 'Broadcast program earlier' }).focus();
+    await page.keyboard.press('Alt+ArrowUp');
+    await expect(said(page)).toContainText('Laptop starts Broadcast program, Game');
+    await expect(page.locator('[data-program]').first()).toContainText('Broadcast program');
+});
+
+test('a picture is attached to a unit, and a unit is swapped after what would not fit was read', async ({ page }) => {
+    await signIn(page);
+    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
+    await page.waitForURL(/wiring/);
+    const rig = rigOf(page);
+    await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
+    const picture = await page.screenshot();
+    await page.getByLabel(/^Picture/).setInputFiles({ name: 'panel.png', mimeType: 'image/png', buffer: picture });
+    await page.getByLabel('What it shows').fill('Volume wheel at six');
+    await page.getByRole('button', { name: 'Attach' }).click();
+    await expect(page.getByRole('img', { name: 'Volume wheel at six' })).toBeVisible();
+    expect(await page.getByRole('img', { name: 'Volume wheel at six' }).evaluate((image) => image.complete && image.naturalWidth)).toBe(1280);
+    await page.getByLabel(/^Model in stead of/).selectOption({ label: 'Closed headphones' });
+    await page.getByRole('button', { name: 'See what would fit' }).click();
+    await expect(page.getByText('This would not fit, and go:')).toBeVisible();
+    await page.getByRole('button', { name: 'Swap to Closed headphones' }).click();
+    await expect(said(page)).toContainText('Headset is a Closed headphones now; what did not fit:');
+    await page.locator('main').press('u');
+    await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
+});
