@@ -128,7 +128,7 @@ final class ModelSketch
             $sockets[$id] ??= [...$was, 'id' => $id, 'label' => $label, 'connector' => $connector, ...($was === [] && $isUsb ? ['link' => 'device'] : []), 'lanes' => []];
             $lane = isset($lanesHeld[$row['lane'] ?? '']) ? $row['lane'] : Naming::id(($row['way'] ?? '') ?: 'lane', [...array_keys($lanesHeld), ...array_column($sockets[$id]['lanes'], 'id')]);
             $device = ($row['device'] ?? '') === '' ? [] : ['device' => ['direction' => $row['device'], 'system_name' => $lanesHeld[$lane]['device']['system_name'] ?? trim("{$this->head['name']} ".($row['point'] ?? ''))] + ($lanesHeld[$lane]['device'] ?? [])];
-            $sockets[$id]['lanes'][] = [...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]), 'id' => $lane, 'way' => $row['way'] ?? '', 'point' => $ids[$row['point'] ?? ''] ?? ($row['point'] ?? ''), ...$device];
+            $sockets[$id]['lanes'][] = [...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]), 'id' => $lane, 'way' => $row['way'] ?? '', 'point' => self::pointNamed($ids, $row['point'] ?? ''), ...$device];
         }
 
         // A socket that carries no signal of its own (a computer's port for devices) has no row: it stays where it was.
@@ -150,13 +150,23 @@ final class ModelSketch
         }
         $routes = [];
         foreach ($this->routes as $row) {
-            [$from, $to] = [$ids[$row['from'] ?? ''] ?? ($row['from'] ?? ''), $ids[$row['to'] ?? ''] ?? ($row['to'] ?? '')];
+            [$from, $to] = [self::pointNamed($ids, $row['from'] ?? ''), self::pointNamed($ids, $row['to'] ?? '')];
             $was = $held["{$from}>{$to}"] ?? [];
             $can = array_values(array_unique([...(($row['can_on'] ?? '') === '' ? [] : ['on']), ...(($row['can_db'] ?? '') === '' ? [] : ['db']), ...array_diff((array) ($was['can'] ?? []), ['on', 'db'])]));
             $routes[] = [...$was, 'from' => $from, 'to' => $to, 'on' => ($row['on'] ?? '') !== '', 'can' => $can];
         }
 
         return $routes;
+    }
+
+    /**
+     * The id of a point by its label; of one that no row has, the id that it would have, so that its absence is told.
+     *
+     * @param  array<string, string>  $ids  by label
+     */
+    private static function pointNamed(array $ids, string $label): string
+    {
+        return $ids[$label] ?? ($label === '' ? '' : Naming::id($label, []));
     }
 
     /** @return array<string, array<string, mixed>> */

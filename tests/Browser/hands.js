@@ -36,8 +36,10 @@ export const newcomer = async (browser, name) => {
     return { page, email, context };
 };
 
-export const noViolations = async (page) => {
-    const { violations } = await new AxeBuilder({ page }).analyze();
+/** What axe finds; with rules named, of those only. */
+export const noViolations = async (page, rules = null) => {
+    const axe = new AxeBuilder({ page });
+    const { violations } = await (rules === null ? axe : axe.withRules(rules)).analyze();
     expect(violations.map((violation) => `${new URL(page.url()).pathname}${new URL(page.url()).search} ${violation.id}: ${violation.nodes.map((node) => node.target).join(', ')}`)).toEqual([]);
 };
 
