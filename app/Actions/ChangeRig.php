@@ -36,6 +36,7 @@ final class ChangeRig
     {
         return DB::transaction(function () use ($rig, $by, $edits, $seen, $seenAt): Made {
             $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+            $from = clone $fresh;
             $stored = $changed = StoredRig::load($fresh);
             $words = [];
             foreach ($edits($stored) as $edit) {
@@ -48,7 +49,7 @@ final class ChangeRig
                 $this->record($fresh, $by, $stored, $changed, $what);
             }
 
-            return new Made($stored, $changed, $what, $meanwhile);
+            return new Made($from, $stored, $changed, $what, $meanwhile);
         });
     }
 
@@ -152,5 +153,6 @@ final class ChangeRig
     {
         RigRows::store($rig->id, $changed, $stored);
         $rig->update(['name' => $changed->name, 'summary' => $changed->summary, 'revision' => $rig->revision + 1, 'at' => $number]);
+        DB::afterCommit(fn () => StoredRig::keep($rig, $changed));
     }
 }

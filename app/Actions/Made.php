@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Rig as Record;
+use App\Rigs\Heard;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Signal\GraphBuilder;
-use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\HearingDifference;
 
 /** A change that was made: the rig before and after it, what was done in words, and what somebody else had done since the page was made. */
 final readonly class Made
 {
-    /** @param  list<string>  $meanwhile  in words, the latest first; empty where nobody had */
-    public function __construct(public Rig $before, public Rig $after, public string $words, public array $meanwhile)
+    /**
+     * @param  Record  $from  the rig's record as it was before the change
+     * @param  list<string>  $meanwhile  in words, the latest first; empty where nobody had
+     */
+    public function __construct(private Record $from, public Rig $before, public Rig $after, public string $words, public array $meanwhile)
     {
     }
 
@@ -37,7 +39,11 @@ final readonly class Made
     {
         $was = $this->before->situation($situation) ?? $this->before->situation();
         $is = $this->after->situation($situation) ?? $this->after->situation();
+        if ($was === null || $is === null) {
+            return [];
+        }
+        $note = Heard::noted($this->from, $was) ?? Heard::in($this->before, $was)->note();
 
-        return $was === null || $is === null ? [] : (new HearingDifference(new Hearing((new GraphBuilder($this->before))->build($was)), new Hearing((new GraphBuilder($this->after))->build($is))))->words();
+        return $note->upTo(Heard::in($this->after, $is));
     }
 }

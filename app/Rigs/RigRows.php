@@ -49,34 +49,105 @@ final class RigRows
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
     private const CHUNK = 1000;
 
-    /** Tables that nothing but those named refers to: they can be written anew on their own. */
+    /** Tables that nothing refers to: where one differs it is written anew. */
     private const ON_THEIR_OWN = [
-        UnitNeed::class => [], UnitPointSetting::class => [], UnitRouteSetting::class => [], Cable::class => [], DeviceSetting::class => [], Pick::class => [], AirPath::class => [],
-        SourceOrigin::class => [], ListenerEar::class => [], SituationChange::class => [], WishSituation::class => [], Wish::class => [WishSituation::class],
+        UnitNeed::class, UnitPointSetting::class, UnitRouteSetting::class, Cable::class, DeviceSetting::class, Pick::class, AirPath::class, SourceOrigin::class, ListenerEar::class, SituationChange::class, WishSituation::class,
+    ];
+
+    /** Tables that others refer to, by what their rows are told apart by: of these only the rows that differ are written. */
+    private const REFERRED_TO = [
+        Place::class => ['key'], EquipmentModel::class => ['key'], ModelPoint::class => ['model', 'key'], ModelSocket::class => ['model', 'key'], ModelLane::class => ['model', 'socket', 'key'],
+        ModelRoute::class => ['model', 'key'], Unit::class => ['key', 'model'], Source::class => ['key'], Listener::class => ['key'], Situation::class => ['key'], Wish::class => ['position'],
     ];
 
     /**
-     * Replaces a rig's rows by those of a rig; with what is stored now at hand, only in the tables that differ. Call it in a transaction.
+     * Replaces a rig's rows by those of a rig; with what is stored now at hand, only those that differ. Call it in a transaction.
      */
     public static function store(int $rigId, Core\Rig $rig, ?Core\Rig $stored = null): void
     {
         $new = self::of($rig);
-        $tables = self::TABLES;
-        if ($stored !== null) {
-            $old = self::of($stored);
-            $changed = array_filter(self::TABLES, fn (string $table) => $old[$table] !== $new[$table]);
-            if (array_diff($changed, array_keys(self::ON_THEIR_OWN)) === []) {
-                $also = array_merge([], ...array_map(fn (string $table) => self::ON_THEIR_OWN[$table] ?? [], array_values($changed)));
-                $tables = array_values(array_filter(self::TABLES, fn (string $table) => in_array($table, $changed, true) || in_array($table, $also, true)));
-            }
+        $old = $stored === null ? null : self::of($stored);
+        $steps = $old === null ? null : self::steps($old, $new);
+        if ($old === null || $steps === null) {
+            self::write($rigId, $new, self::TABLES);
+
+            return;
         }
+        $tables = array_values(array_filter(self::ON_THEIR_OWN, fn (string $table) => $old[$table] !== $new[$table]));
+        self::clear($rigId, $tables);
+        foreach ($steps as $table => ['gone' => $gone, 'other' => $other, 'more' => $more]) {
+            $at = fn (array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key($row, array_flip(self::REFERRED_TO[$table])));
+            foreach ($gone as $row) {
+                $at($row)->delete();
+            }
+            foreach ($other as $row) {
+                $at($row)->update($row);
+            }
+            self::insert($rigId, $table, $more);
+        }
+        foreach ($tables as $table) {
+            self::insert($rigId, $table, $new[$table]);
+        }
+    }
+
+    /**
+     * What has to be done in the tables that others refer to; null where rows change places, which all at once is safer.
+     *
+     * @param  Rows  $old
+     * @param  Rows  $new
+     * @return array<class-string<Model>, array{gone: list<array<string, mixed>>, other: list<array<string, mixed>>, more: list<array<string, mixed>>}>|null
+     */
+    private static function steps(array $old, array $new): ?array
+    {
+        $steps = [];
+        foreach (self::REFERRED_TO as $table => $columns) {
+            if ($old[$table] === $new[$table]) {
+                continue;
+            }
+            $named = fn (array $rows): array => array_combine(array_map(fn (array $row) => implode(' ', array_map(fn (string $column) => $row[$column], $columns)), $rows), $rows);
+            [$was, $is] = [$named($old[$table]), $named($new[$table])];
+            foreach (array_intersect_key($is, $was) as $name => $row) {
+                if ($row['position'] !== $was[$name]['position']) {
+                    return null;
+                }
+            }
+            $steps[$table] = [
+                'gone' => array_values(array_diff_key($was, $is)), 'more' => array_values(array_diff_key($is, $was)),
+                'other' => array_values(array_filter($is, fn (array $row, string $name) => isset($was[$name]) && $was[$name] !== $row, ARRAY_FILTER_USE_BOTH)),
+            ];
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  Rows  $rows
+     * @param  list<class-string<Model>>  $tables
+     */
+    private static function write(int $rigId, array $rows, array $tables): void
+    {
+        self::clear($rigId, $tables);
+        foreach ($tables as $table) {
+            self::insert($rigId, $table, $rows[$table]);
+        }
+    }
+
+    /** @param  list<class-string<Model>>  $tables */
+    private static function clear(int $rigId, array $tables): void
+    {
         foreach (array_reverse($tables) as $table) {
             $table::query()->where('rig_id', $rigId)->delete();
         }
-        foreach (array_intersect_key($new, array_flip($tables)) as $table => $rows) {
-            foreach (array_chunk($rows, self::CHUNK) as $chunk) {
-                $table::query()->insert(array_map(fn (array $row) => ['rig_id' => $rigId, ...$row], $chunk));
-            }
+    }
+
+    /**
+     * @param  class-string<Model>  $table
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private static function insert(int $rigId, string $table, array $rows): void
+    {
+        foreach (array_chunk($rows, self::CHUNK) as $chunk) {
+            $table::query()->insert(array_map(fn (array $row) => ['rig_id' => $rigId, ...$row], $chunk));
         }
     }
 

@@ -15,17 +15,42 @@ final class StoredRig
 {
     private const SECONDS = 86400;
 
+    /** @var array{string, int, CoreRig}|null the last one: key, revision, content */
+    private static ?array $last = null;
+
     public static function load(Rig $rig): CoreRig
     {
-        // The cache may be shared by applications with databases of their own.
-        $key = 'rig:'.config('database.connections.mariadb.database').":{$rig->id}";
-        $kept = Cache::get($key);
+        if (self::$last !== null && [self::$last[0], self::$last[1]] === [self::key($rig), $rig->revision]) {
+            return self::$last[2];
+        }
+        $kept = Cache::get(self::key($rig));
         if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === CoreBuild::stamp() && $kept['rig'] instanceof CoreRig) {
+            self::$last = [self::key($rig), $rig->revision, $kept['rig']];
+
             return $kept['rig'];
         }
         $made = RigFromRows::rig($rig);
-        Cache::put($key, ['revision' => $rig->revision, 'build' => CoreBuild::stamp(), 'rig' => $made], self::SECONDS);
+        self::keep($rig, $made);
 
         return $made;
+    }
+
+    /** Keeps a rig ready for the revision that its record is at: what its rows hold. */
+    public static function keep(Rig $rig, CoreRig $content): void
+    {
+        self::$last = [self::key($rig), $rig->revision, $content];
+        Cache::put(self::key($rig), ['revision' => $rig->revision, 'build' => CoreBuild::stamp(), 'rig' => $content], self::SECONDS);
+    }
+
+    /** Names the state that a rig's record is at: what is derived from it can be kept under this name. */
+    public static function stateOf(Rig $rig): string
+    {
+        return self::key($rig).":{$rig->revision}:".CoreBuild::stamp();
+    }
+
+    /** The cache may be shared by applications with databases of their own. */
+    private static function key(Rig $rig): string
+    {
+        return 'rig:'.config('database.connections.mariadb.database').":{$rig->id}";
     }
 }

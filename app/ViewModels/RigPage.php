@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Rig;
+use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
@@ -15,7 +16,6 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
-use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SituationDifference;
@@ -76,10 +76,10 @@ final readonly class RigPage
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');
         $this->situation = $situation;
-        $builder = new GraphBuilder($this->rig);
-        $this->hearing = new Hearing($builder->build($situation));
+        $this->hearing = Heard::in($this->rig, $situation);
+        Heard::note($record, $situation, $this->hearing);
         $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
-        $this->difference = $against === null || $against === $situation ? null : new SituationDifference(new Hearing($builder->build($against)), $this->hearing);
+        $this->difference = $against === null || $against === $situation ? null : new SituationDifference(Heard::in($this->rig, $against), $this->hearing);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
 
         $pens = [];

@@ -44,6 +44,12 @@ final class Json
         return $data;
     }
 
+    /** Characters that JSON writes as they are. */
+    private const PLAIN = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789 -_/.,:;>()'+*#%&=!?@";
+
+    /** How many levels may stand inside what is written on one line. */
+    private const DEEPEST_ON_A_LINE = 2;
+
     /** Canonical text: two spaces of indent, whatever fits a line on one line, a newline at the end. */
     public static function encode(mixed $data): string
     {
@@ -53,53 +59,63 @@ final class Json
     private static function write(mixed $data, int $indent, int $lead): string
     {
         if (! is_array($data) && ! $data instanceof \stdClass) {
-            return json_encode($data, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+            return self::scalar($data);
         }
         $isList = is_array($data) && array_is_list($data);
         $items = (array) $data;
         if ($items === []) {
             return $isList ? '[]' : '{}';
         }
-        if ($indent > 0 && self::isShallow($items, 2)) {
-            $line = self::line($items, $isList);
-            if (mb_strlen($line) + $indent + $lead <= self::LINE) {
-                return $line;
-            }
+        $line = $indent > 0 ? self::line($items, $isList, self::DEEPEST_ON_A_LINE, self::LINE - $indent - $lead) : null;
+        if ($line !== null) {
+            return $line;
         }
         $inner = str_repeat(' ', $indent + 2);
         $parts = [];
         foreach ($items as $key => $value) {
-            $name = $isList ? '' : self::write((string) $key, 0, 0).': ';
+            $name = $isList ? '' : self::scalar((string) $key).': ';
             $parts[] = $inner.$name.self::write($value, $indent + 2, mb_strlen($name));
         }
 
         return ($isList ? '[' : '{')."\n".implode(",\n", $parts)."\n".str_repeat(' ', $indent).($isList ? ']' : '}');
     }
 
-    /** @param  array<array-key, mixed>  $items */
-    private static function isShallow(array $items, int $levels): bool
+    private static function scalar(mixed $value): string
     {
-        foreach ($items as $item) {
-            if ((is_array($item) || $item instanceof \stdClass) && ($levels === 0 || ! self::isShallow((array) $item, $levels - 1))) {
-                return false;
+        // Most texts are ids and keys: plain, and written as they are.
+        return is_string($value) && strspn($value, self::PLAIN) === strlen($value) ? "\"{$value}\"" : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * All of it on one line; null where it is nested deeper or longer than that takes.
+     *
+     * @param  array<array-key, mixed>  $items
+     */
+    private static function line(array $items, bool $isList, int $levels, int $room): ?string
+    {
+        $line = $isList ? '[' : '{';
+        $between = '';
+        foreach ($items as $key => $value) {
+            if (! is_array($value) && ! $value instanceof \stdClass) {
+                $text = self::scalar($value);
+            } elseif ($levels === 0) {
+                return null;
+            } else {
+                $inside = (array) $value;
+                $isInner = is_array($value) && array_is_list($value);
+                $text = $inside === [] ? ($isInner ? '[]' : '{}') : self::line($inside, $isInner, $levels - 1, $room);
+                if ($text === null) {
+                    return null;
+                }
+            }
+            $line .= $between.($isList ? '' : self::scalar((string) $key).': ').$text;
+            $between = ', ';
+            if (strlen($line) >= $room && mb_strlen($line) >= $room) {
+                return null;
             }
         }
 
-        return true;
-    }
-
-    /** @param  array<array-key, mixed>  $items */
-    private static function line(array $items, bool $isList): string
-    {
-        $parts = [];
-        foreach ($items as $key => $value) {
-            $text = is_array($value) || $value instanceof \stdClass
-                ? ((array) $value === [] ? (is_array($value) ? '[]' : '{}') : self::line((array) $value, is_array($value) && array_is_list($value)))
-                : self::write($value, 0, 0);
-            $parts[] = $isList ? $text : self::write((string) $key, 0, 0).': '.$text;
-        }
-
-        return ($isList ? '[' : '{').implode(', ', $parts).($isList ? ']' : '}');
+        return $line.($isList ? ']' : '}');
     }
 
     /**

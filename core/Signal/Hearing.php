@@ -79,6 +79,19 @@ final class Hearing
         }
     }
 
+    /** What is worth keeping of it to tell later what has changed. */
+    public function note(): HearingNote
+    {
+        $pairs = [];
+        foreach ($this->pairs as $source => $row) {
+            foreach ($row as $listener => $pair) {
+                $pairs[$source][$listener] = [$pair->verdict->value, $pair->arrivals === [] ? null : $pair->arrivals[0]->gain->value()];
+            }
+        }
+
+        return new HearingNote($pairs);
+    }
+
     /** @return array<string, int> how many pairs have each verdict, by its value */
     public function counts(): array
     {

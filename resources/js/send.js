@@ -61,7 +61,7 @@ const send = async (form, submitter) => {
     form.setAttribute('aria-busy', 'true');
     let answer;
     try {
-        answer = await fetch(form.action, { method: 'POST', body: data, headers: { Accept: 'application/json' } });
+        answer = await fetch(form.action, { method: 'POST', body: data, headers: { Accept: 'application/json', 'X-Page': window.location.href } });
     } catch {
         return complain(form, NOT_SAVED);
     } finally {
@@ -69,7 +69,9 @@ const send = async (form, submitter) => {
     }
     if (answer.ok) {
         try {
-            await refresh(form);
+            const { page } = await answer.json();
+            if (page) redraw(page, form);
+            else await refresh(form);
         } catch {
             complain(form, 'Saved, but the page could not be drawn anew. Load it again.');
         }

@@ -9,8 +9,8 @@ declare(strict_types=1);
 [, $base, $limit, $changeLimit] = $argv;
 $jar = (string) tempnam(sys_get_temp_dir(), 'jar');
 $curl = curl_init();
-$fetch = function (string $path, ?array $form = null, string $accept = 'text/html') use ($curl, $base, $jar): array {
-    curl_setopt_array($curl, [CURLOPT_URL => $base.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_FOLLOWLOCATION => false, CURLOPT_HTTPHEADER => ["Accept: {$accept}"],
+$fetch = function (string $path, ?array $form = null, array $headers = ['Accept: text/html']) use ($curl, $base, $jar): array {
+    curl_setopt_array($curl, [CURLOPT_URL => $base.$path, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $jar, CURLOPT_COOKIEJAR => $jar, CURLOPT_FOLLOWLOCATION => false, CURLOPT_HTTPHEADER => $headers,
         CURLOPT_HTTPGET => $form === null, CURLOPT_POST => $form !== null] + ($form === null ? [] : [CURLOPT_POSTFIELDS => http_build_query($form)]));
     $start = hrtime(true);
     $body = (string) curl_exec($curl);
@@ -44,10 +44,9 @@ foreach (['A fader, recipes redrawn' => ['recipes?select=unit:mixer', fn (int $i
     for ($i = 0; $i < 43; $i++) {
         preg_match('/name="csrf-token" content="([^"]+)"/', $page, $token);
         preg_match('/data-revision="(\d+)"/', $page, $revision);
-        [$code, , $sent] = $fetch("/rigs/{$id}/edits", $fields($i) + ['_token' => $token[1], 'revision' => $revision[1], 'situation' => 'on-air'], 'application/json');
-        $code === 200 || exit("  {$name}: answered {$code}\n");
-        [$code, $page, $drawn] = $fetch("/rigs/{$id}/{$view}");
-        $times[] = $sent + $drawn;
+        [$code, $answer, $times[]] = $fetch("/rigs/{$id}/edits", $fields($i) + ['_token' => $token[1], 'revision' => $revision[1], 'situation' => 'on-air'], ['Accept: application/json', "X-Page: {$base}/rigs/{$id}/{$view}"]);
+        $page = $code === 200 ? json_decode($answer)->page : exit("  {$name}: answered {$code}\n");
+        str_contains($page, '</html>') || exit("  {$name}: the page was not drawn anew\n");
     }
     $times = array_slice($times, 3);
     sort($times);

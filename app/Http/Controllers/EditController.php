@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\StaleEdit;
+use App\Http\Redrawing;
 use App\Http\Requests\EditRequest;
 use App\Models\Revision;
 use App\Models\Rig;
@@ -23,14 +24,18 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 /** Changes of a rig from its pages, and its history. Each answers with the page that it came from. */
-final class EditController
+final readonly class EditController
 {
+    public function __construct(private Redrawing $redrawing)
+    {
+    }
+
     public function store(EditRequest $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
     {
         Gate::authorize('update', $rig);
         $user = $this->user($request);
 
-        return $this->answer($request, fn (): string => $change->make($rig, $user, fn (CoreRig $content) => $request->edits($content, $user), $request->integer('revision'), $request->filled('at_revision') ? $request->integer('at_revision') : null)
+        return $this->answer($request, $rig, fn (): string => $change->make($rig, $user, fn (CoreRig $content) => $request->edits($content, $user), $request->integer('revision'), $request->filled('at_revision') ? $request->integer('at_revision') : null)
             ->told($request->filled('situation') ? $request->string('situation')->toString() : null));
     }
 
@@ -38,7 +43,7 @@ final class EditController
     {
         Gate::authorize('update', $rig);
 
-        return $this->answer($request, function () use ($change, $rig, $request): string {
+        return $this->answer($request, $rig, function () use ($change, $rig, $request): string {
             $what = $change->undo($rig, $request->integer('revision'));
 
             return $what === null ? 'There is nothing to undo.' : "Undone: {$what}";
@@ -49,7 +54,7 @@ final class EditController
     {
         Gate::authorize('update', $rig);
 
-        return $this->answer($request, function () use ($change, $rig, $request): string {
+        return $this->answer($request, $rig, function () use ($change, $rig, $request): string {
             $what = $change->redo($rig, $request->integer('revision'));
 
             return $what === null ? 'There is nothing to redo.' : "Done again: {$what}";
@@ -61,7 +66,7 @@ final class EditController
         Gate::authorize('update', $rig);
         abort_unless($rig->revisions()->where('number', $number)->exists(), 404);
 
-        return $this->answer($request, function () use ($change, $rig, $request, $number): string {
+        return $this->answer($request, $rig, function () use ($change, $rig, $request, $number): string {
             $change->restore($rig, $this->user($request), $number, $request->integer('revision'));
 
             return "Revision {$number} is back.";
@@ -90,11 +95,11 @@ final class EditController
     }
 
     /**
-     * To a page that sent it by itself, what was done or why not; to a plain form, the page that it came from.
+     * To a page that sent it by itself, what was done, with the page drawn anew, or why not; to a plain form, the page that it came from.
      *
      * @param  callable(): string  $do  says what was done
      */
-    private function answer(Request $request, callable $do): JsonResponse|RedirectResponse
+    private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse
     {
         try {
             $said = $do();
@@ -104,9 +109,9 @@ final class EditController
             return $this->refusal($request, 'This can\'t be done: '.implode(' ', array_map(fn (Problem $problem) => $problem->message, array_slice($e->problems, 0, 3))), 422);
         }
         if ($request->expectsJson()) {
-            $request->session()->flash('said', $said);
+            $request->session()->now('said', $said);
 
-            return response()->json(['said' => $said]);
+            return response()->json(['said' => $said, 'page' => $this->redrawing->of($rig, $request->header('X-Page', ''), $request)]);
         }
 
         return back()->with('said', $said);

@@ -149,8 +149,16 @@ final class CableForms
         return [$set->label, $set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->label, $cable->type, $cable->lengthM, $cable->colour, $cable->owned] ? null : $set;
     }
 
+    /** To the millimetre, as it is kept. */
+    private static function length(EditFields $in): ?float
+    {
+        $metres = $in->number('length', 0.01, self::LONGEST_M);
+
+        return $metres === null ? null : round($metres, 3);
+    }
+
     private static function described(EditFields $in, Cable $cable): SetCable
     {
-        return new SetCable($cable->id, $in->text('label', 20, $cable->label), $in->choiceOrNone('type', CableType::class) ?? $cable->type, $in->number('length', 0.01, self::LONGEST_M), $in->text('colour', 30), $in->flag('owned') ?? true);
+        return new SetCable($cable->id, $in->text('label', 20, $cable->label), $in->choiceOrNone('type', CableType::class) ?? $cable->type, self::length($in), $in->text('colour', 30), $in->flag('owned') ?? true);
     }
 }

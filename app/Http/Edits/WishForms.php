@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use App\Rigs\Heard;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddSource;
 use HiddenWire\Core\Edit\MarkWish;
@@ -19,8 +20,6 @@ use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\BreakFinder;
 use HiddenWire\Core\Signal\CutFinder;
-use HiddenWire\Core\Signal\GraphBuilder;
-use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Verdict;
 
 /** Changes of sounds, listeners and what is wished for them. */
@@ -84,7 +83,7 @@ final class WishForms
     public static function remedy(EditFields $in): array
     {
         $situation = $in->situation() ?? array_key_first($in->rig->situations);
-        $hearing = new Hearing((new GraphBuilder($in->rig))->build($in->rig->situations[$situation]));
+        $hearing = Heard::in($in->rig, $in->rig->situations[$situation]);
         $pair = $hearing->pair($in->known('source', $in->rig->sources), $in->known('listener', $in->rig->listeners));
         $edits = $pair->verdict === Verdict::Missing
             ? array_map(fn ($change) => $change->edit, (new BreakFinder($hearing->graph))->between($pair->source, $pair->listener)->changes ?? [])

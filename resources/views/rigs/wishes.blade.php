@@ -67,8 +67,10 @@
                     </x-edit>
                 @endforeach
             </div>
-            <details class="stock-more" data-keep>
-                <summary>Rename, place or remove sounds and listeners</summary>
+            @if ($page->asked('ends') !== '1')
+                <p class="stock-more"><a href="{{ $page->url(['ends' => '1']) }}">Rename, place or remove sounds and listeners</a></p>
+            @else
+                <p class="stock-more"><a href="{{ $page->url() }}">Only the table</a></p>
                 <ul class="ends">
                     @foreach ($page->rig->sources as $source)
                         <li>
@@ -92,7 +94,7 @@
                         </li>
                     @endforeach
                 </ul>
-            </details>
+            @endif
             @endif
             <ul class="legend" aria-label="Marks">
                 <li><x-verdict :verdict="Verdict::Ok" /> heard as wished</li>

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+use App\Models\Rig as Record;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\HearingNote;
+use Illuminate\Support\Facades\Cache;
+
+/** The hearing of a rig in a situation, computed once for as long as the rig is at hand: a change asks for it to say what it does, and the page that is drawn anew asks again. */
+final class Heard
+{
+    private const SECONDS = 3600;
+
+    /** @var \WeakMap<Rig, array<string, Hearing>>|null */
+    private static ?\WeakMap $hearings = null;
+
+    public static function in(Rig $rig, Situation $situation): Hearing
+    {
+        self::$hearings ??= new \WeakMap;
+        $known = self::$hearings[$rig] ?? [];
+        $known[$situation->id] ??= new Hearing((new GraphBuilder($rig))->build($situation));
+        self::$hearings[$rig] = $known;
+
+        return $known[$situation->id];
+    }
+
+    /** What is noted of a stored rig's hearing, from when a page showed it; null where none did. */
+    public static function noted(Record $at, Situation $situation): ?HearingNote
+    {
+        $kept = Cache::get(self::key($at, $situation));
+
+        return $kept instanceof HearingNote ? $kept : null;
+    }
+
+    /** Keeps a note of what a page shows, once: the next change tells by it what becomes of the hearing. */
+    public static function note(Record $at, Situation $situation, Hearing $hearing): void
+    {
+        if (! Cache::has(self::key($at, $situation))) {
+            Cache::put(self::key($at, $situation), $hearing->note(), self::SECONDS);
+        }
+    }
+
+    private static function key(Record $at, Situation $situation): string
+    {
+        return 'heard:'.StoredRig::stateOf($at).":{$situation->id}";
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/** A hearing in short: of each pair its verdict, and how loud it is heard. */
+final readonly class HearingNote
+{
+    /** A change of level below this is not worth a word: about what a careful ear notices of a whole mix. */
+    private const NOTICED_DB = 0.5;
+
+    /** @param  array<string, array<string, array{string, float|null}>>  $pairs  the verdict and the level in dB (null where it is not heard), by source, by listener */
+    public function __construct(public array $pairs)
+    {
+    }
+
+    /**
+     * For whom what is heard changes up to another hearing, in words: "lost for Viewers: Music".
+     *
+     * @return list<string>
+     */
+    public function upTo(Hearing $after): array
+    {
+        $groups = [];
+        foreach ($after->all() as $is) {
+            if (! isset($this->pairs[$is->source->id][$is->listener->id])) {
+                continue;
+            }
+            [$verdict, $level] = $this->pairs[$is->source->id][$is->listener->id];
+            $now = ($is->arrivals[0] ?? null)?->gain->value();
+            $listener = $is->listener->name;
+            if (($level === null) !== ($now === null)) {
+                $groups[($now === null ? 'lost for ' : 'new for ').$listener][] = $is->source->name;
+            } elseif ($verdict !== $is->verdict->value) {
+                $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}" : "right now for {$listener}"][] = $is->source->name;
+            } elseif ($now !== null && abs($now - $level) >= self::NOTICED_DB) {
+                $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf('%s by %.1f dB', $is->source->name, abs($now - $level));
+            }
+        }
+
+        return array_map(fn (string $what) => "{$what}: ".implode(', ', $groups[$what]), array_keys($groups));
+    }
+}
