@@ -30,7 +30,7 @@
                 </table>
             </div>
             <datalist id="sockets">@foreach ($table->sockets() as $name) <option value="{{ $name }}"></option> @endforeach</datalist>
-            <button class="btn btn-ink" type="submit">Change the cables</button>
+            <div class="form-foot"><button class="btn btn-sm btn-ink" type="submit">Change the cables</button></div>
         </x-edit>
     </div>
 </x-rig-frame>

@@ -53,7 +53,7 @@
             @if ($page->canEdit)
             <div class="add-common">
                 @foreach (['sound' => ['add-source', $page->commonSounds()], 'listener' => ['add-listener', $page->commonListeners()]] as $word => [$edit, $common])
-                    <span class="quiet">new {{ $word }}:</span>
+                    @if ($common !== []) <span class="quiet">new {{ $word }}:</span> @endif
                     @foreach ($common as $name => $kind) <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new {{ $word }}</span></button></x-edit> @endforeach
                 @endforeach
             </div>
