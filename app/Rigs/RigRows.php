@@ -74,24 +74,27 @@ final class RigRows
             return;
         }
         $tables = array_values(array_filter(self::ON_THEIR_OWN, fn (string $table) => $old[$table] !== $new[$table]));
+        $at = fn (string $table, array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key($row, array_flip(self::REFERRED_TO[$table])));
         self::clear($rigId, $tables);
-        foreach ($steps as $table => ['gone' => $gone, 'other' => $other, 'more' => $more]) {
-            $at = fn (array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key($row, array_flip(self::REFERRED_TO[$table])));
-            foreach ($gone as $row) {
-                $at($row)->delete();
-            }
+        foreach ($steps as $table => ['other' => $other, 'more' => $more]) {
             foreach ($other as $row) {
-                $at($row)->update($row);
+                $at($table, $row)->update($row);
             }
             self::insert($rigId, $table, $more);
         }
         foreach ($tables as $table) {
             self::insert($rigId, $table, $new[$table]);
         }
+        // Last, when nothing refers to them any more: what is deleted takes with it whatever does.
+        foreach (array_reverse($steps, true) as $table => ['gone' => $gone]) {
+            foreach ($gone as $row) {
+                $at($table, $row)->delete();
+            }
+        }
     }
 
     /**
-     * What has to be done in the tables that others refer to; null where rows change places, which all at once is safer.
+     * What has to be done in the tables that others refer to; null where rows change places, or some come while others go: then all is written anew.
      *
      * @param  Rows  $old
      * @param  Rows  $new
@@ -113,8 +116,11 @@ final class RigRows
             }
             $steps[$table] = [
                 'gone' => array_values(array_diff_key($was, $is)), 'more' => array_values(array_diff_key($is, $was)),
-                'other' => array_values(array_filter($is, fn (array $row, string $name) => isset($was[$name]) && $was[$name] !== $row, ARRAY_FILTER_USE_BOTH)),
+                'other' => array_values(array_filter($is, fn (array $row, string|int $name) => isset($was[$name]) && $was[$name] !== $row, ARRAY_FILTER_USE_BOTH)),
             ];
+            if ($steps[$table]['gone'] !== [] && $steps[$table]['more'] !== []) {
+                return null;
+            }
         }
 
         return $steps;

@@ -138,12 +138,12 @@ final readonly class RigDifference
             $model = $this->after->modelOf($unit);
             foreach (array_keys($unit->points + $was->points) as $point) {
                 if (isset($model->points[$point]) && ($unit->points[$point] ?? null) != ($was->points[$point] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".(($unit->points[$point] ?? null)?->words() ?? 'as it comes');
+                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'as it comes');
                 }
             }
             foreach (array_keys($unit->routes + $was->routes) as $key) {
                 if (isset($model->routes[$key]) && ($unit->routes[$key] ?? null) != ($was->routes[$key] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".(($unit->routes[$key] ?? null)?->words() ?? 'as it comes');
+                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
                 }
             }
         }

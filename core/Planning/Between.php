@@ -8,6 +8,7 @@ use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Socket;
@@ -52,11 +53,11 @@ final readonly class Between
             return null;
         }
         foreach ($model->sockets as $in) {
-            if (Mating::cable($this->rig->socket($from), $in) === null) {
+            if (! $this->leads($this->rig->socket($from), $in)) {
                 continue;
             }
             foreach ($model->sockets as $out) {
-                if ($out === $in || Mating::cable($out, $this->rig->socket($to)) === null || ! $this->passes($model, $in, $out)) {
+                if ($out === $in || ! $this->leads($out, $this->rig->socket($to)) || ! $this->passes($model, $in, $out)) {
                     continue;
                 }
                 $beside = $besides === [] ? null : $this->beside($model, $in, $out, ...$besides[0]);
@@ -87,6 +88,17 @@ final readonly class Between
         }
 
         return null;
+    }
+
+    /** Whether a cable fits two sockets and carries from the one to the other: a headset's socket takes and gives. */
+    private function leads(Socket $gives, Socket $takes): bool
+    {
+        if (Mating::cable($gives, $takes) === null) {
+            return false;
+        }
+        $media = fn (array $lanes): array => array_map(fn (Lane $lane) => $lane->signal->medium(), $lanes);
+
+        return $gives->link !== null || array_intersect($media($gives->lanesGoing(Way::Out)), $media($takes->lanesGoing(Way::In))) !== [];
     }
 
     /** Whether what enters by one socket can leave by another. */

@@ -25,6 +25,14 @@ final readonly class PointSettings
         return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono, $later->delay ?? $this->delay);
     }
 
+    /** What of these differs from others. */
+    public function beside(?self $others): self
+    {
+        $new = fn (mixed $value, mixed $other): mixed => $value == $other ? null : $value;
+
+        return new self($new($this->gain, $others?->gain), $new($this->fader, $others?->fader), $new($this->mute, $others?->mute), $new($this->mono, $others?->mono), $new($this->delay, $others?->delay));
+    }
+
     /** In words: "muted, fader −3.0 dB"; empty where nothing differs from the model. */
     public function words(): string
     {

@@ -23,6 +23,14 @@ final readonly class RouteSettings
         return new self($later->on ?? $this->on, $later->db ?? $this->db, $later->tap ?? $this->tap);
     }
 
+    /** What of these differs from others. */
+    public function beside(?self $others): self
+    {
+        $new = fn (mixed $value, mixed $other): mixed => $value == $other ? null : $value;
+
+        return new self($new($this->on, $others?->on), $new($this->db, $others?->db), $new($this->tap, $others?->tap));
+    }
+
     /** In words: "on, at −6.0 dB"; empty where nothing differs from the model. */
     public function words(): string
     {

@@ -8,7 +8,7 @@ const keyOf = (field) => {
     if (field.id) return `#${field.id}`;
     const form = field.form;
     const fixed = form ? [...form.querySelectorAll('input[type=hidden]')].filter(({ name }) => !['_token', 'revision', 'at_revision', 'mute', 'mono', 'on'].includes(name)).map(({ name, value }) => `${name}=${value}`) : [];
-    return `${form?.getAttribute('action')}|${fixed.join('&')}|${field.name || field.textContent.trim()}|${field.type === 'checkbox' ? field.value : ''}`;
+    return `${form?.getAttribute('action')}|${fixed.join('&')}|${field.tagName === 'BUTTON' ? `button ${field.name}` : field.name}|${['checkbox', 'submit'].includes(field.type) && field.name ? field.value : ''}`;
 };
 const fields = () => [...document.querySelectorAll('input:not([type=hidden]), textarea, select, button')];
 const isDirty = (field) => (field.type === 'checkbox' ? field.checked !== field.defaultChecked : field.matches('input, textarea') && field.value !== field.defaultValue);
@@ -45,15 +45,20 @@ export const refresh = async (sent = null) => {
     redraw(await answer.text(), sent);
 };
 
+// Next to what was entered; where nothing was, in the corner of the page.
 const complain = (form, message) => {
-    form.querySelector('.form-trouble')?.remove();
+    document.querySelector('.form-trouble')?.remove();
     const note = document.createElement('p');
-    note.className = 'form-trouble';
     note.setAttribute('role', 'alert');
     note.textContent = message;
-    form.append(note);
-    form.classList.remove('visually-hidden');
-    note.scrollIntoView({ block: 'nearest' });
+    if (form.querySelector('input:not([type=hidden]), textarea, select')) {
+        note.className = 'form-trouble';
+        form.append(note);
+        note.scrollIntoView({ block: 'nearest' });
+    } else {
+        note.className = 'form-trouble message trouble';
+        document.body.append(note);
+    }
 };
 
 const send = async (form, submitter) => {

@@ -198,6 +198,19 @@ it('begins a rig with nothing in it', function () {
     $this->actingAs($this->user)->post('/rigs/blank', ['name' => ''])->assertSessionHasErrors('name');
 });
 
+it('takes sounds, listeners and wishes before there is any equipment', function () {
+    $this->actingAs($this->user)->post('/rigs/blank', ['name' => 'Wishes first']);
+    $rig = Rig::query()->where('name', 'Wishes first')->sole();
+    $this->actingAs($this->user)->get("/rigs/{$rig->id}/wishes")->assertOk()->assertSee('Voice')->assertSee('Viewers');
+    foreach ([['edit' => 'add-source', 'name' => 'Voice', 'kind' => 'voice'], ['edit' => 'add-source', 'name' => 'Music', 'kind' => 'music'], ['edit' => 'add-listener', 'name' => 'Viewers', 'kind' => 'stream'],
+        ['edit' => 'wish', 'source' => '*', 'listener' => 'viewers', 'want' => 'must'], ['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => '1', 'alone' => '1']] as $fields) {
+        $this->actingAs($this->user)->post("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision])->assertSessionHasNoErrors();
+    }
+    $content = RigFromRows::rig($rig->fresh());
+    expect(array_map(fn ($wish) => [$wish->source, $wish->want->value, $wish->ownLevel, $wish->alone], $content->wishes))->toBe([['voice', 'must', true, true], ['music', 'must', false, false]]);
+    $this->actingAs($this->user)->get("/rigs/{$rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('must hear, own level, alone')->assertSee('2</strong> not as wished', false);
+});
+
 it('writes anew only the tables that a change touches', function () {
     DB::enableQueryLog();
     ($this->edit)(['edit' => 'wish', 'source' => 'voice', 'listener' => 'team', 'want' => 'may']);

@@ -36,10 +36,7 @@
                                 <tr><th scope="row">{{ $input->label }}</th>
                                     @foreach ($shown->recipes as $recipe)
                                         @php $feed = $shown->feedOf($recipe, $input); @endphp
-                                        <td>@if ($feed !== null)
-                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => $feed->now->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $feed->now->on ? 'true' : 'false' }}" ><span class="visually-hidden">{{ $input->label }} in {{ $recipe->output->label }}: </span>{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</button></x-edit>
-                                            @else <span class="matrix-cell fixed">{{ $feed->now->on ? ($feed->levelWords() ?: 'in') : '·' }}</span> @endif
-                                        @endif</td>
+                                        <td>@if ($feed !== null) <x-matrix-cell :page="$page" :unit="$shown->unit->id" :route="$feed->now" :name="$input->label.' in '.$recipe->output->label" :words="$feed->levelWords() ?: 'in'" /> @endif</td>
                                     @endforeach
                                 </tr>
                             @endforeach

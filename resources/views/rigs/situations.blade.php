@@ -45,15 +45,7 @@
             <section class="odds-list" aria-labelledby="difference-title">
                 <h2 id="difference-title">Difference of two</h2>
                 <p class="lead-line">What changes to {{ $page->situation->name }}, coming from</p>
-                <p class="against">
-                    @foreach ($page->rig->situations as $situation)
-                        @if ($situation !== $page->situation)
-                            @php $isAgainst = $page->difference?->before->graph->state->situation->id === $situation->id; @endphp
-                            <a href="{{ $page->url(['against' => $isAgainst ? null : $situation->id]) }}" @if ($isAgainst) aria-current="true" @endif>{{ $situation->name }}</a>
-                        @endif
-                    @endforeach
-                </p>
-                <x-situation-difference :page="$page" />
+                <x-against :page="$page" />
             </section>
         @endif
     </div>

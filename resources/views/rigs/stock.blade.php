@@ -87,6 +87,9 @@
                         <label>What it shows <input class="form-control" name="caption" maxlength="120"></label>
                         <button class="btn btn-sm btn-ink" type="submit">Attach</button>
                     </form>
+                    @php $goes = $stock->goesWith($unit); @endphp
+                    <h3>Take it away</h3>
+                    <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do" type="submit">{{ $goes === '' ? 'Remove it; nothing hangs on it' : "Remove it, and with it {$goes}" }}</button></x-edit>
                 @endif
             @else
                 <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>

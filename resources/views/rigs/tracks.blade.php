@@ -26,10 +26,7 @@
                                     <th scope="row">{{ $row['point']->label }} <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small> <x-control :page="$page" :control="$row['control']" /></th>
                                     @foreach ($program->tracks as $track)
                                         @php $route = $program->between($row['point'], $track['point']); @endphp
-                                        <td>@if ($route !== null)
-                                            @if ($route->can !== []) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $route->key(), 'on' => $route->on ? '0' : '1']"><button class="matrix-cell" type="submit" aria-pressed="{{ $route->on ? 'true' : 'false' }}" ><span class="visually-hidden">{{ $row['point']->label }} on {{ $track['point']->label }}: </span>{{ $route->on ? 'on' : '·' }}</button></x-edit>
-                                            @else <span class="matrix-cell fixed">on</span> @endif
-                                        @endif</td>
+                                        <td>@if ($route !== null) <x-matrix-cell :page="$page" :unit="$program->unit->id" :route="$route" :name="$row['point']->label.' on '.$track['point']->label" /> @endif</td>
                                     @endforeach
                                 </tr>
                             @endforeach

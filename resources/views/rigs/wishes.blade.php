@@ -127,15 +127,7 @@
             </ul>
             @if (count($page->rig->situations) > 1)
                 <h2 class="next">Compare with</h2>
-                <p class="against">
-                    @foreach ($page->rig->situations as $situation)
-                        @if ($situation->id !== $page->situation->id)
-                            @php $isAgainst = $page->difference?->before->graph->state->situation->id === $situation->id; @endphp
-                            <a href="{{ $page->url(['against' => $isAgainst ? null : $situation->id]) }}" @if ($isAgainst) aria-current="true" @endif>{{ $situation->name }}</a>
-                        @endif
-                    @endforeach
-                </p>
-                <x-situation-difference :page="$page" />
+                <x-against :page="$page" />
             @endif
         </aside>
     </div>

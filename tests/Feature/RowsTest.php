@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ChangeRig;
+use App\Actions\ImportRig;
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
+use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\AddPlace;
+use HiddenWire\Core\Edit\AddSituation;
+use HiddenWire\Core\Edit\AddSource;
+use HiddenWire\Core\Edit\AddUnit;
+use HiddenWire\Core\Edit\ClearChange;
+use HiddenWire\Core\Edit\CopyUnit;
+use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\RemoveListener;
+use HiddenWire\Core\Edit\RemovePlace;
+use HiddenWire\Core\Edit\RemoveSituation;
+use HiddenWire\Core\Edit\RemoveSound;
+use HiddenWire\Core\Edit\RemoveUnit;
+use HiddenWire\Core\Edit\Rename;
+use HiddenWire\Core\Edit\RenumberCables;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Edit\SwapUnit;
+use HiddenWire\Core\Edit\Thing;
+use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\PlaceKind;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig as CoreRig;
+use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Want;
+
+/** Some change of a rig, by chance: of any kind, of anything in it. */
+function someEdit(CoreRig $rig): ?RigEdit
+{
+    $one = fn (array $things) => $things === [] ? null : array_keys($things)[mt_rand(0, count($things) - 1)];
+    [$unit, $place, $cable, $source, $listener, $situation] = array_map($one, [$rig->units, $rig->places, $rig->cables, $rig->sources, $rig->listeners, $rig->situations]);
+    $models = CatalogueFiles::catalogue()->models;
+    $model = $models[$one($models)];
+    $faders = $unit === null ? [] : array_filter($rig->modelOf($unit)->points, fn ($point) => $point->fader !== null);
+
+    return match (mt_rand(0, 19)) {
+        0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
+        1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
+        2 => $unit === null ? null : new CopyUnit($unit),
+        3 => $unit === null ? null : new DescribeUnit($unit, 'Unit '.mt_rand(1, 99), '1.'.mt_rand(0, 9), '', 'note'),
+        4 => $unit === null || $place === null ? null : new MoveUnit($unit, $place),
+        5 => $unit === null ? null : new RemoveUnit($unit),
+        6 => $unit === null ? null : new SwapUnit($unit, $model),
+        7 => $place === null ? null : new RemovePlace($place),
+        8 => $cable === null ? null : new Unplug($cable),
+        9 => new RenumberCables,
+        10 => new AddSource('Sound '.mt_rand(1, 99), SourceKind::Other, null),
+        11 => $source === null ? null : new RemoveSound($source),
+        12 => $listener === null ? null : new RemoveListener($listener),
+        13 => new AddSituation('Situation '.mt_rand(1, 99), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        14 => new RemoveSituation((string) $situation),
+        15 => new ClearChange((string) $situation),
+        16 => $unit === null ? null : new Rename(Thing::Unit, $unit, 'Name '.mt_rand(1, 99)),
+        17 => $source === null ? null : new Rename(Thing::Source, $source, 'Name '.mt_rand(1, 99)),
+        18 => $faders === [] ? null : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)), new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        default => $source === null || $listener === null ? null : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
+    };
+}
+
+it('holds in its rows exactly what the revision holds, whatever is done and undone in whatever order', function (string $file, int $seed) {
+    mt_srand($seed);
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped($file));
+    $change = app(ChangeRig::class);
+    $made = 0;
+    for ($i = 0; $i < 40; $i++) {
+        $rig = Rig::query()->findOrFail($rig->id);
+        if (mt_rand(0, 7) === 0) {
+            mt_rand(0, 1) === 0 ? $change->undo($rig, $rig->revision) : $change->redo($rig, $rig->revision);
+        } else {
+            $edit = someEdit(StoredRig::load($rig));
+            try {
+                $made += $edit === null ? 0 : (int) ($change->make($rig, $user, fn () => [$edit], $rig->revision)->words !== '');
+            } catch (InvalidRig) {
+                // Not everything can be done to every rig; then nothing is.
+            }
+        }
+        $now = Rig::query()->findOrFail($rig->id);
+        $document = $now->revisions()->where('number', $now->at)->sole()->document;
+        expect((new DocumentWriter)->write(RigFromRows::rig($now)))->toBe($document)->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
+    }
+    expect($made)->toBeGreaterThan(12);
+})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/console-party.json', 'starters/two-mixes.json'])->with([3, 17, 2026]);
