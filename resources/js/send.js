@@ -17,6 +17,9 @@ const isDirty = (field) => (field.type === 'checkbox' ? field.checked !== field.
 export const redraw = (html, sent = null) => {
     const next = new DOMParser().parseFromString(html, 'text/html');
     if (!next.querySelector('main#view')) return window.location.reload();
+    // Whoever is in a dialog is not disturbed.
+    const dialog = document.querySelector('dialog[open]');
+    if (dialog) return dialog.addEventListener('close', () => redraw(html, sent), { once: true });
     const focused = document.activeElement;
     const focus = focused && focused !== document.body ? (focused.matches('input, textarea, select, button') ? keyOf(focused) : focused.getAttribute('href') && `href:${focused.getAttribute('href')}`) : null;
     const typed = fields().filter((field) => isDirty(field) && field.form !== sent && !field.closest('dialog')).map((field) => [keyOf(field), field.value, field.checked]);
