@@ -9,6 +9,7 @@ export default defineConfig({
     use: {
         baseURL: process.env.APP_URL,
         actionTimeout: 8000,
+        navigationTimeout: 20000,
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',

@@ -98,10 +98,12 @@ test('no view has anything that axe finds', async ({ page, browser }) => {
         await page.goto(`/rigs/${rig}/${view}`);
         if (view.startsWith('wiring')) await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
         await noViolations(page);
-        // The night desk differs in its colours only.
-        await page.locator('[data-theme-switch]').click();
-        await noViolations(page, ['color-contrast']);
-        await page.locator('[data-theme-switch]').click();
+        // The night desk differs in its colours only; these have all that the others have.
+        if (['stock?q=usb', 'wiring?select=socket:laptop/usb-1&depth=sockets&with=headset/plug', 'computers', 'recipes?select=unit:broadcast-program', 'tracks', 'situations?against=pause', 'cables'].includes(view)) {
+            await page.locator('[data-theme-switch]').click();
+            await noViolations(page, ['color-contrast']);
+            await page.locator('[data-theme-switch]').click();
+        }
     }
     await page.goto(`/rigs/${rig}/computers`);
     await page.locator('.device-row summary').first().click();
