@@ -72,7 +72,6 @@ return new class extends Migration
             }
             $table->boolean('mute')->nullable();
             $table->boolean('mono')->nullable();
-            $table->decimal('delay_to_ms', 9, 3)->nullable();
             $table->string('picks', 10)->nullable();
             $this->device($table);
         }, ['model', 'key']);
@@ -291,7 +290,6 @@ return new class extends Migration
         $table->decimal('fader', 5, 2)->nullable();
         $table->boolean('mute')->nullable();
         $table->boolean('mono')->nullable();
-        $table->decimal('delay_ms', 9, 3)->nullable();
     }
 
     private function routeControls(Blueprint $table): void
