@@ -26,9 +26,12 @@ export const redraw = (html, sent = null) => {
     const open = [...document.querySelectorAll('details[data-keep][open] > summary')].map((summary) => summary.textContent.trim().slice(0, 60));
     const scrolls = [...document.querySelectorAll('main#view, main#view *')].filter((one) => one.scrollTop || one.scrollLeft).map((one) => [one.className, one.scrollTop, one.scrollLeft]);
 
+    const message = document.querySelector('.message');
     document.title = next.title;
     for (const { name, value } of next.body.attributes) document.body.setAttribute(name, value);
     document.body.replaceChildren(...next.body.childNodes);
+    // What was said stays for as long as it would have, where nothing new is said.
+    if (message && !document.querySelector('.message')) document.body.append(message);
 
     const found = new Map(fields().map((field) => [keyOf(field), field]));
     for (const [key, value, checked] of typed) {
