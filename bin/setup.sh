@@ -71,7 +71,7 @@ ensure_libraries() {
     stamp=$(cksum < composer.json)
     if [ ! -f vendor/autoload.php ] || [ "$(cat "$RUN/composer.stamp" 2> /dev/null)" != "$stamp" ]; then
         mkdir -p bootstrap/cache
-        step "Installing the PHP libraries" env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress
+        step "Installing the PHP libraries" env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --optimize-autoloader
         printf %s "$stamp" > "$RUN/composer.stamp"
     fi
     stamp=$(cat package.json package-lock.json 2> /dev/null | cksum)

@@ -139,7 +139,8 @@ final class ChangeRig
     private function record(Rig $rig, User $by, CoreRig $stored, CoreRig $changed, string $what): void
     {
         $number = (int) $rig->revisions()->max('number') + 1;
-        $rig->revisions()->create(['number' => $number, 'parent' => $rig->at, 'user_id' => $by->id, 'what' => mb_strimwidth($what, 0, 400, '…'), 'document' => (new DocumentWriter)->write($changed)]);
+        $document = $changed->models === $stored->models ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document) : (new DocumentWriter)->write($changed);
+        $rig->revisions()->create(['number' => $number, 'parent' => $rig->at, 'user_id' => $by->id, 'what' => mb_strimwidth($what, 0, 400, '…'), 'document' => $document]);
         $this->put($rig, $stored, $changed, $number);
     }
 

@@ -36,17 +36,40 @@ use HiddenWire\Core\Rig\Wish;
 /** Writes a rig as its canonical document: keys in one order, what equals its default left out, numbers in their shortest form. */
 final class DocumentWriter
 {
+    private const MODELS = "\n  \"models\": ";
+
+    private const UNITS = ",\n  \"units\": ";
+
     public function write(Rig $rig): string
     {
         return Json::encode($this->data($rig));
     }
 
     /**
+     * Writes a rig anew of which only the models are as they were: half of a document is models, and few changes touch them.
+     *
+     * @param  string  $before  the canonical document of a rig with the same models
+     */
+    public function rewrite(Rig $rig, string $before): string
+    {
+        // In canonical text a line break and two spaces begin a key of the document itself, and nothing else.
+        $start = strpos($before, self::MODELS);
+        $end = strpos($before, self::UNITS);
+        if ($start === false || $end === false) {
+            return $this->write($rig);
+        }
+        $start += strlen(self::MODELS);
+
+        return Json::encode($this->data($rig, new Verbatim(substr($before, $start, $end - $start))));
+    }
+
+    /**
      * The document as plain data: arrays for lists and objects, `\stdClass` for empty objects.
      *
+     * @param  Verbatim|null  $models  the models, where they are written already
      * @return array<string, mixed>
      */
-    public function data(Rig $rig): array
+    public function data(Rig $rig, ?Verbatim $models = null): array
     {
         return [
             'format' => DocumentReader::FORMAT,
@@ -54,7 +77,7 @@ final class DocumentWriter
             'name' => $rig->name,
             ...$this->filled(['summary' => $rig->summary]),
             'places' => array_map(fn (Place $place) => ['id' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name], array_values($rig->places)),
-            'models' => $rig->models === [] ? new \stdClass : array_map($this->model(...), $rig->models),
+            'models' => $models ?? ($rig->models === [] ? new \stdClass : array_map($this->model(...), $rig->models)),
             'units' => array_map($this->unit(...), array_values($rig->units)),
             'cables' => array_map($this->cable(...), array_values($rig->cables)),
             'devices' => array_map($this->device(...), $rig->devices),

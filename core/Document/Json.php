@@ -58,6 +58,9 @@ final class Json
 
     private static function write(mixed $data, int $indent, int $lead): string
     {
+        if ($data instanceof Verbatim) {
+            return $data->text;
+        }
         if (! is_array($data) && ! $data instanceof \stdClass) {
             return self::scalar($data);
         }
@@ -73,15 +76,27 @@ final class Json
         $inner = str_repeat(' ', $indent + 2);
         $parts = [];
         foreach ($items as $key => $value) {
-            $name = $isList ? '' : self::scalar((string) $key).': ';
+            $name = $isList ? '' : self::key($key);
             $parts[] = $inner.$name.self::write($value, $indent + 2, mb_strlen($name));
         }
 
         return ($isList ? '[' : '{')."\n".implode(",\n", $parts)."\n".str_repeat(' ', $indent).($isList ? ']' : '}');
     }
 
+    /** @var array<array-key, string> keys as they are written: there are few, and they come again and again */
+    private static array $keys = [];
+
+    private static function key(string|int $key): string
+    {
+        return self::$keys[$key] ??= self::scalar((string) $key).': ';
+    }
+
     private static function scalar(mixed $value): string
     {
+        if (is_int($value)) {
+            return (string) $value;
+        }
+
         // Most texts are ids and keys: plain, and written as they are.
         return is_string($value) && strspn($value, self::PLAIN) === strlen($value) ? "\"{$value}\"" : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }
@@ -108,7 +123,7 @@ final class Json
                     return null;
                 }
             }
-            $line .= $between.($isList ? '' : self::scalar((string) $key).': ').$text;
+            $line .= $between.($isList ? '' : self::key($key)).$text;
             $between = ', ';
             if (strlen($line) >= $room && mb_strlen($line) >= $room) {
                 return null;

@@ -7,6 +7,7 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
 
 /** @return list<string> pointers of what is wrong */
@@ -125,3 +126,12 @@ it('has one form for one rig: what equals its default is left out, numbers are s
     $writer = new DocumentWriter;
     expect($writer->write($wordy->make()))->toBe($writer->write($plain->make()));
 });
+
+it('rewrites a changed rig around its unchanged models, to the same text', function (string $file) {
+    $before = (string) file_get_contents($file);
+    $rig = (new DocumentReader)->read($before);
+    $writer = new DocumentWriter;
+    $changed = new Rig($rig->parts()->with(name: "Other \"models\": {},\n  units", summary: ''));
+    expect($writer->rewrite($rig, $before))->toBe($before)->and($writer->rewrite($changed, $before))->toBe($writer->write($changed))
+        ->and($writer->rewrite($rig, $writer->write($changed)))->toBe($before)->and($writer->rewrite($rig, 'no document'))->toBe($before);
+})->with(fn () => shippedRigs());
