@@ -176,7 +176,12 @@ stop_database() {
 # serve PORT: PHP's own server with several workers, in a process group of its own, its group in SERVER.
 serve() {
     local router=vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
-    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid php -d opcache.enable=1 -d variables_order=EGPCS \
+    # Settings and addresses are read once, for this server only: each start has its own.
+    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php")
+    rm -f "$RUN/config-$1.php" "$RUN/routes-$1.php"
+    step "Reading the settings" env "${ready[@]}" php artisan config:cache
+    step "Reading the addresses" env "${ready[@]}" php artisan route:cache
+    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" php -d opcache.enable=1 -d variables_order=EGPCS \
         -d post_max_size=12M -d upload_max_filesize=10M -S "127.0.0.1:$1" "../$router") >> "$RUN/server.log" 2>&1 < /dev/null &
     SERVER=$!
     local waited=0
