@@ -23,7 +23,7 @@ final readonly class Feed
      * @param  list<Source>  $sources
      * @param  list<string>  $instead  labels of the others of its exclusive group: of these one is on
      */
-    public function __construct(public string $key, public string $from, public Route $now, public array $sources, public array $instead, public bool $isBus)
+    public function __construct(public string $key, public string $from, public Route $now, public array $sources, public array $instead)
     {
         $this->canSwitch = $now->allows(RouteSetting::On);
         $this->canLevel = $now->allows(RouteSetting::Db);

@@ -57,6 +57,16 @@ final readonly class Recipes
         return array_values(array_filter($all, fn (self $one) => $one->recipes !== []));
     }
 
+    /**
+     * The one whose unit is selected, else the first.
+     *
+     * @param  list<self>  $all
+     */
+    public static function chosen(RigPage $page, array $all): ?self
+    {
+        return array_values(array_filter($all, fn (self $one) => $one->unit->id === $page->selectedUnit))[0] ?? $all[0] ?? null;
+    }
+
     /** @return list<Point> the points that feed any output: the rows of the matrix */
     public function inputs(): array
     {
@@ -97,7 +107,7 @@ final readonly class Recipes
         $instead = $route->group === null ? [] : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
             array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other !== $route)));
 
-        return new Feed($route->key(), $this->named($from), $this->graph->state->route($this->unit->id, $route), $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"), $instead, $from->kind === PointKind::Bus);
+        return new Feed($route->key(), $this->named($from), $this->graph->state->route($this->unit->id, $route), $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"), $instead);
     }
 
     /** A point at the end of a chain of effects is named after what enters the chain, and the effects in their order. */

@@ -30,7 +30,7 @@ final readonly class Tracks
         $this->inputs = array_values(array_map(fn (Point $point) => ['point' => $point, 'control' => new Control($unit->id, $point, $graph->state), 'device' => $graph->picked($unit, $point)?->name() ?? '', 'sources' => $sources($point)],
             array_filter($model->points, fn (Point $point) => $point->kind === PointKind::In)));
         $this->tracks = array_values(array_map(fn (Point $point) => ['point' => $point, 'sources' => $sources($point), 'goals' => array_values(array_map(
-            fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [], [], false), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
+            fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [], []), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
             array_filter($model->points, $isTrack)));
     }
 

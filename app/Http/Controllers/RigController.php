@@ -25,6 +25,7 @@ use App\ViewModels\Tracks;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -83,12 +84,12 @@ final class RigController
 
     public function computers(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Computers, fn (RigPage $page) => ['computers' => Computer::all($page)]);
+        return $this->step($request, $rig, Step::Computers, fn (RigPage $page) => ['computers' => Computer::all($page), 'models' => array_filter(CatalogueFiles::with($this->user($request)), fn (EquipmentModel $model) => $model->isProgram())]);
     }
 
     public function recipes(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['units' => Recipes::all($page)]);
+        return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['units' => $units = Recipes::all($page), 'shown' => Recipes::chosen($page, $units)]);
     }
 
     public function tracks(Request $request, Rig $rig): View

@@ -17,6 +17,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
+use Illuminate\Validation\ValidationException;
 
 /** Changes of what is plugged into what. */
 final class CableForms
@@ -95,7 +96,7 @@ final class CableForms
                 }
             } catch (InvalidRig $e) {
                 $in->refuse('cables', 'Row '.($number + 1).': '.$e->problems[0]->message);
-            } catch (\Illuminate\Validation\ValidationException $e) {
+            } catch (ValidationException $e) {
                 $in->refuse('cables', 'Row '.($number + 1).': '.$e->validator->errors()->first());
             }
         }

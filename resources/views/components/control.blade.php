@@ -1,4 +1,4 @@
-@props(['page', 'control', 'name' => null])
+@props(['page', 'control'])
 {{-- What can be set on a point: gain, fader, mute, mono, delay. --}}
 @php
     $at = ['edit' => 'point', 'unit' => $control->unit, 'point' => $control->point->id];

@@ -64,7 +64,7 @@
                         </ol>
                         <x-edit :page="$page" class="order-form visually-hidden" :fields="['edit' => 'start-order', 'place' => $unit->place, 'situation' => '']" data-order-form="{{ $unit->place }}"><input type="hidden" name="programs" value=""></x-edit>
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'place' => $unit->place, 'situation' => '']">
-                            <select name="model" aria-label="Program for {{ $unit->name }}">@foreach (App\Rigs\CatalogueFiles::catalogue()->models as $model) @if ($model->isProgram()) <option value="{{ $model->id }}">{{ $model->name }}</option> @endif @endforeach</select>
+                            <select name="model" aria-label="Program for {{ $unit->name }}">@foreach ($models as $model) <option value="{{ $model->id }}">{{ $model->name }}</option> @endforeach</select>
                             <input name="name" maxlength="60" placeholder="its name" aria-label="Name of the program for {{ $unit->name }}">
                             <button class="do" type="submit">Add the program</button>
                         </x-edit>

@@ -1,9 +1,5 @@
 @php
     $isMatrix = $page->asked('as') === 'matrix';
-    $shown = null;
-    foreach ($units as $one) {
-        $shown = $shown === null || $one->unit->id === $page->selectedUnit ? $one : $shown;
-    }
 @endphp
 <x-rig-frame :page="$page">
     <div class="page recipes">
