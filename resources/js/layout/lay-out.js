@@ -19,7 +19,7 @@ const start = (place, signal) => {
             headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content },
             body: JSON.stringify({ structure, depth, situation, geometry }),
         });
-        if (answer.ok && !signal.aborted) refresh().catch(() => location.reload());
+        if (answer.ok && !signal.aborted) refresh().catch(() => end('The layout is kept. Load the page again to see it.'));
         else if (answer.ok || signal.aborted) return;
         else end(`The layout could not be kept: ${(await answer.json().catch(() => ({}))).message ?? answer.status}`);
     };
