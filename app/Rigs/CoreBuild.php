@@ -9,7 +9,7 @@ final class CoreBuild
 {
     public static function stamp(): string
     {
-        return once(fn () => self::of(glob(base_path('core/{Rig,Equipment,Quantity,Document}/*.php'), GLOB_BRACE) ?: []));
+        return once(fn () => self::of([...(glob(base_path('core/*/*.php')) ?: []), ...(glob(base_path('core/*/*/*.php')) ?: [])]));
     }
 
     /**

@@ -206,13 +206,13 @@ final class RigRows
             $rows[Pick::class][] = ['position' => $position++, ...$into($pick->at->unit, 'point', $pick->at->point), ...self::pick($pick)];
         }
         foreach ($rig->air as $i => $path) {
-            $rows[AirPath::class][] = ['position' => $i, ...$into($path->from->unit, 'point', $path->from->point, 'from_'), ...$into($path->to->unit, 'point', $path->to->point, 'to_'), 'db' => $path->db->value()];
+            $rows[AirPath::class][] = ['position' => $i, ...$into($path->from->unit, 'point', $path->from->point, 'from_'), ...$into($path->to->unit, 'point', $path->to->point, 'to_'), 'db' => $path->db->value(), 'delay_ms' => $path->delay?->value()];
         }
         $position = 0;
         foreach ($rig->sources as $source) {
             $rows[Source::class][] = ['position' => $position++, 'key' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value];
             foreach ($source->origins as $i => $origin) {
-                $rows[SourceOrigin::class][] = ['position' => $i, 'source' => $source->id, ...$into($origin->at->unit, 'point', $origin->at->point), 'db' => $origin->db->value()];
+                $rows[SourceOrigin::class][] = ['position' => $i, 'source' => $source->id, ...$into($origin->at->unit, 'point', $origin->at->point), 'db' => $origin->db->value(), 'delay_ms' => $origin->delay?->value()];
             }
         }
         $position = 0;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use App\Models\Rig;
+use App\Models\Rig as Record;
+use App\Rigs\Causes;
+use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Equipment\PointKind;
@@ -57,6 +59,12 @@ final readonly class RigPage
     /** What changes from the situation that is compared with to the one that is shown. */
     public ?SituationDifference $difference;
 
+    /** The causes of what is not as wished, where they have been looked for. */
+    public ?FoundCauses $causes;
+
+    /** A cure as it would be. */
+    public ?Preview $preview;
+
     /** Whether what the pair's ways do not pass is faded. */
     public bool $focus;
 
@@ -66,7 +74,7 @@ final readonly class RigPage
     /** @var array<string, string> what the address asks for, as it stands there */
     private array $query;
 
-    public function __construct(public Rig $record, public string $view, Request $request)
+    public function __construct(public Record $record, public string $view, Request $request)
     {
         $this->query = array_filter($request->query(), is_string(...));
         $user = $request->user();
@@ -78,6 +86,9 @@ final readonly class RigPage
         $this->situation = $situation;
         $this->hearing = Heard::in($this->rig, $situation);
         Heard::note($record, $situation, $this->hearing);
+        $this->causes = in_array($view, ['wishes', 'wiring'], true) ? $this->look($record) : null;
+        $cure = $this->causes?->cure($asked('try'));
+        $this->preview = $cure === null ? null : new Preview($asked('try'), $cure, $this->rig, $this->situation, $this->hearing);
         $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
         $this->difference = $against === null || $against === $situation ? null : new SituationDifference(Heard::in($this->rig, $against), $this->hearing);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
@@ -102,6 +113,14 @@ final readonly class RigPage
         $this->selectedSocket = $kind === 'socket' ? $this->socketNamed($id) : null;
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
+    }
+
+    /** Causes that are known, or that are asked for by an address of a page without scripts, or by a preview. */
+    private function look(Record $record): ?FoundCauses
+    {
+        $isAsked = $this->asked('causes') === '1' || $this->asked('try') !== '';
+
+        return $isAsked ? Causes::of($record, $this->rig) : Causes::known($record);
     }
 
     /** What the address asks for under a key; empty where it asks nothing. */
@@ -175,7 +194,7 @@ final readonly class RigPage
             $marked[$pen] = [];
             foreach (array_keys($this->rig->listeners) as $listener) {
                 if ($this->pair?->source->id !== $source || $this->pair->listener->id === $listener) {
-                    $marked[$pen] = [...$marked[$pen], ...$this->hearing->pair($source, (string) $listener)->arrivals];
+                    $marked[$pen] = [...$marked[$pen], ...$this->hearing->pair($source, (string) $listener)->arrivals()];
                 }
             }
         }
@@ -240,6 +259,6 @@ final readonly class RigPage
 
     public function strip(): ?WayStrip
     {
-        return $this->pair === null ? null : new WayStrip($this->pair, $this->hearing);
+        return $this->pair === null ? null : new WayStrip($this->pair, $this->hearing, $this->causes);
     }
 }

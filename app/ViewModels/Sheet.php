@@ -119,10 +119,10 @@ final readonly class Sheet
     {
         $carried = [];
         foreach ($this->hearing->all() as $pair) {
-            foreach ($pair->arrivals as $arrival) {
+            foreach ($pair->arrivals() as $arrival) {
                 foreach ($arrival->hops as $hop) {
                     $isHere = $isCable ? $hop->kind === HopKind::Cable && $hop->ref === $element
-                        : $hop->ref === $element || str_starts_with($hop->ref, "{$element}/") || ($hop->pick !== null && str_starts_with($hop->pick, "{$element}/"));
+                        : $hop->ref === $element || str_starts_with($hop->ref, "{$element}/") || ($hop->pick !== null && str_starts_with((string) $hop->pick, "{$element}/"));
                     if ($isHere && ! in_array($pair->listener->name, $carried[$pair->source->id] ?? [], true)) {
                         $carried[$pair->source->id][] = $pair->listener->name;
                     }

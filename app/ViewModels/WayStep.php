@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
 
@@ -51,9 +53,9 @@ final readonly class WayStep
             abs($gain) >= 0.05,
             match ($first->kind) {
                 HopKind::Cable => "cable:{$first->ref}",
-                HopKind::Device => $first->pick === null ? null : 'unit:'.strstr($first->pick, '/', true),
+                HopKind::Device => $first->pick === null ? null : "unit:{$first->pick->unit}",
                 HopKind::Hub => "unit:{$first->ref}",
-                default => 'unit:'.strstr($first->ref, '/', true),
+                default => $first->at instanceof PointRef || $first->at instanceof RouteRef ? "unit:{$first->at->unit}" : null,
             },
         );
     }

@@ -4,36 +4,39 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Rigs\FoundCauses;
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Planning\Reach;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
-use HiddenWire\Core\Signal\BreakFinder;
-use HiddenWire\Core\Signal\Cut;
-use HiddenWire\Core\Signal\CutFinder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\NearestBreak;
 use HiddenWire\Core\Signal\Verdict;
 
-/** One sound to one listener, for reading: what it comes to, each way step by step, or the gap. */
+/** One sound to one listener, for reading: what it comes to, each way step by step, or how far it gets; and what is the matter, once that is known. */
 final readonly class WayStrip
 {
     /** @var list<list<WayStep>> */
     public array $ways;
 
-    public ?NearestBreak $break;
+    /** How far a sound gets that is not heard. */
+    public ?Reach $reach;
 
-    /** What stops a leak, or a doubled sound's second arrival, and nothing that is wanted. */
-    public ?Cut $cut;
+    /** @var array<int, Cause> what explains it, by its place among all causes; empty as long as nobody has looked */
+    public array $causes;
 
-    public function __construct(public HeardPair $pair, Hearing $hearing)
+    public function __construct(public HeardPair $pair, Hearing $hearing, ?FoundCauses $found)
     {
-        $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->graph->rig), $pair->arrivals);
-        $this->cut = in_array($pair->verdict, [Verdict::Leak, Verdict::Doubled], true) ? (new CutFinder($hearing))->of($pair) : null;
-        $this->break = $pair->verdict === Verdict::Missing ? (new BreakFinder($hearing->graph))->between($pair->source, $pair->listener) : null;
+        $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->graph->rig), $pair->arrivals());
+        $this->reach = $pair->verdict === Verdict::Missing && $this->ways === [] ? Reach::of($pair, $hearing) : null;
+        $this->causes = $found?->ofCell(Cell::of($pair, $hearing->graph->state->situation->id)) ?? [];
     }
 
     /** In words: what the verdict means for this pair. */
@@ -54,21 +57,33 @@ final readonly class WayStrip
 
     public static function say(HeardPair $pair): string
     {
-        $count = count($pair->arrivals);
-        $times = match ($count) {
-            1 => 'once', 2 => 'twice', default => ($pair->isCapped ? 'more than ' : '').$count.' times',
-        };
-
         return match ($pair->verdict) {
-            Verdict::Ok => $count === 0 ? 'is not heard, as wished' : 'is heard as wished',
-            Verdict::Missing => 'does not arrive',
-            Verdict::Leak => "arrives {$times} and must not",
-            Verdict::Doubled => "arrives {$times}, ".$pair->doubling?->text(),
-            Verdict::Loop => 'runs in a circle on its way',
-            Verdict::OneSided => "arrives on the {$pair->channels()} side only",
-            Verdict::Unwished => "arrives {$times}; nothing was wished for it",
-            Verdict::Silent => 'is not heard; nothing was wished for it',
+            Verdict::Ok => $pair->isHeard() ? 'is heard as wished'.self::legs($pair) : 'is not heard, as wished',
+            Verdict::Missing => $pair->cancelling() === null ? 'does not arrive' : 'cancels itself out: two copies with opposite polarity',
+            Verdict::Leak => 'is heard'.self::times($pair).' and must not be',
+            Verdict::Doubled => 'arrives'.self::times($pair).', '.$pair->doubling?->text(),
+            Verdict::Loop => 'runs in a loop on its way',
+            Verdict::OneSided => (string) $pair->loss?->words(),
+            Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
+            Verdict::Silent => 'is not heard; no wish is set',
+            Verdict::Uncounted => 'has too many ways to count'.($pair->sum->restAtMost() === null ? '' : "; what was left out is at most {$pair->sum->restAtMost()->text()} dB"),
         };
+    }
+
+    /** " twice"; empty for once. */
+    private static function times(HeardPair $pair): string
+    {
+        $count = count($pair->arrivals());
+
+        return match (true) {
+            $count <= 1 => $pair->isCapped() ? ' by many ways' : '', $count === 2 && ! $pair->isCapped() => ' twice', default => ($pair->isCapped() ? ' more than ' : ' ')."{$count} times",
+        };
+    }
+
+    /** ", by W-31 and W-32", where left and right come by two leads. */
+    private static function legs(HeardPair $pair): string
+    {
+        return $pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs());
     }
 
     /** @return list<WayStep> */
@@ -92,7 +107,7 @@ final readonly class WayStrip
     private static function unitOf(Hop $hop): string
     {
         return match ($hop->kind) {
-            HopKind::Origin, HopKind::Gain, HopKind::Fader, HopKind::Route => (string) strstr($hop->ref, '/', true),
+            HopKind::Origin, HopKind::Gain, HopKind::Fader, HopKind::Route => $hop->at instanceof PointRef || $hop->at instanceof RouteRef ? $hop->at->unit : '',
             default => '',
         };
     }

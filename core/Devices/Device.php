@@ -65,4 +65,10 @@ final readonly class Device
     {
         return $this->statedLatency ?? Milliseconds::of(self::USUAL_LATENCY_MS);
     }
+
+    /** The unit whose converter clock it runs on; null for a virtual device, which runs on its computer's time. */
+    public function clock(): ?string
+    {
+        return $this->ref->lane === null ? null : $this->ref->unit;
+    }
 }

@@ -289,8 +289,9 @@ final class DocumentReader
         $from = $this->pointRef($path, 'from');
         $to = $this->pointRef($path, 'to');
         $db = $path->decibels('db', needed: true);
+        $delay = $path->milliseconds('delay_ms');
 
-        return $path->done() && $from !== null && $to !== null && $db !== null ? new AirPath($from, $to, $db) : null;
+        return $path->done() && $from !== null && $to !== null && $db !== null ? new AirPath($from, $to, $db, $delay) : null;
     }
 
     private function source(Fields $source): ?Source
@@ -301,8 +302,9 @@ final class DocumentReader
         $origins = $this->each($source, 'origins', function (Fields $origin): ?Origin {
             $at = $this->pointRef($origin, 'at');
             $db = $origin->decibels('db');
+            $delay = $origin->milliseconds('delay_ms');
 
-            return $origin->done() && $at !== null ? new Origin($at, $db ?? Decibels::zero()) : null;
+            return $origin->done() && $at !== null ? new Origin($at, $db ?? Decibels::zero(), $delay) : null;
         });
 
         return $source->done() && $id !== null && $name !== null && $kind !== null ? new Source($id, $name, $kind, $origins) : null;

@@ -82,7 +82,7 @@ final class DocumentWriter
             'cables' => array_map($this->cable(...), array_values($rig->cables)),
             'devices' => array_map($this->device(...), $rig->devices),
             'picks' => array_map(fn (Pick $pick) => ['at' => (string) $pick->at, ...$this->choice($pick)], array_values($rig->picks)),
-            'air' => array_map(fn (AirPath $path) => ['from' => (string) $path->from, 'to' => (string) $path->to, 'db' => $path->db->number()], $rig->air),
+            'air' => array_map(fn (AirPath $path) => ['from' => (string) $path->from, 'to' => (string) $path->to, 'db' => $path->db->number(), ...($path->delay === null ? [] : ['delay_ms' => $path->delay->number()])], $rig->air),
             'sources' => array_map($this->source(...), array_values($rig->sources)),
             'listeners' => array_map(fn (Listener $listener) => [
                 'id' => $listener->id, 'name' => $listener->name, 'kind' => $listener->kind->value,
@@ -257,7 +257,7 @@ final class DocumentWriter
         return [
             'id' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value,
             'origins' => array_map(fn (Origin $origin) => [
-                'at' => (string) $origin->at, ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]),
+                'at' => (string) $origin->at, ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]), ...($origin->delay === null ? [] : ['delay_ms' => $origin->delay->number()]),
             ], array_values($source->origins)),
         ];
     }

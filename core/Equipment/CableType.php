@@ -55,4 +55,20 @@ enum CableType: string
             self::Captive => ['analog', 'usb-audio', 'video-audio'],
         };
     }
+
+    /** A short name for a sentence or a list. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Xlr => 'XLR', self::Ts => 'TS', self::Trs => 'TRS', self::Trrs => 'TRRS', self::Rca => 'RCA', self::RcaPair => 'stereo RCA', self::Speaker => 'loudspeaker',
+            self::Optical => 'optical', self::Coaxial => 'coaxial', self::Usb => 'USB', self::Hdmi => 'HDMI', self::DisplayPort => 'DisplayPort', self::Midi => 'MIDI',
+            self::Network => 'network', self::Wireless => 'wireless', self::Captive => 'captive',
+        };
+    }
+
+    /** "a" or "an", to go before the name. */
+    public function article(): string
+    {
+        return in_array($this, [self::Xlr, self::Rca, self::Optical, self::Hdmi], true) ? 'an' : 'a';
+    }
 }

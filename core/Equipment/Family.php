@@ -62,4 +62,16 @@ enum Family: string
     {
         return $this === self::Microphone || $this === self::Headset || $this === self::Webcam;
     }
+
+    /** What only hands a sound on: of no use with one side free. */
+    public function handsOn(): bool
+    {
+        return in_array($this, [self::Isolator, self::Splitter, self::Booster, self::Adapter, self::Converter, self::HeadsetAmplifier], true);
+    }
+
+    /** Where a sound begins or ends: of no use unplugged. */
+    public function isEndOfLine(): bool
+    {
+        return in_array($this, [self::Microphone, self::Headset, self::Headphones, self::Loudspeaker], true);
+    }
 }

@@ -114,6 +114,12 @@ final readonly class Rig
         return isset($this->hosts[$place]) ? $this->units[$this->hosts[$place]] : null;
     }
 
+    /** The first situation of a rig is its base. */
+    public function isBase(string $situation): bool
+    {
+        return (string) array_key_first($this->situations) === $situation;
+    }
+
     /** The base situation, or the one asked for. */
     public function situation(?string $id = null): ?Situation
     {

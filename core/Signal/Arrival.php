@@ -16,7 +16,8 @@ final readonly class Arrival
      * @param  array<int, array<int, float>>  $levels  dB by channel of the ear (from 0), by part of the source (0 left or mono, 1 right, …)
      * @param  int  $earChannels  width of the ear
      * @param  bool  $isBleed  by a weaker origin, or through the air
-     * @param  list<int>  $loops  numbers of the loops that the way passes
+     * @param  int  $clocks  number of the set of clocks that it passes
+     * @param  bool  $isTurned  the strongest of it arrives with turned polarity
      */
     public function __construct(
         public PointRef $ear,
@@ -26,33 +27,29 @@ final readonly class Arrival
         public array $levels,
         public int $earChannels,
         public bool $isBleed,
-        public array $loops,
+        public int $clocks,
+        public bool $isTurned,
     ) {
     }
 
     /** Where in the ear it arrives: mono, left, right, both, or channel numbers where the ear has more than two. */
     public function channels(): string
     {
-        $channels = array_keys($this->levels);
-        sort($channels);
-
-        return match (true) {
-            $this->earChannels === 1 => 'mono',
-            $channels === [0] && $this->earChannels === 2 => 'left',
-            $channels === [1] && $this->earChannels === 2 => 'right',
-            $channels === [0, 1] => 'both',
-            default => implode(',', array_map(fn (int $channel) => $channel + 1, $channels)),
-        };
+        return Sides::of(array_keys($this->levels), $this->earChannels);
     }
 
     /**
-     * Whether this way and another are two legs of one sound: they part where they leave one point by different channels (left by one cable, right by another).
+     * Whether this way and another are two legs of one sound: they part where they leave one point by different channels (left by one cable, right by another), and arrive at
+     * the same time.
      */
     public function isLegBeside(self $other): bool
     {
+        if ($this->delay->apartFrom($other->delay)->value() >= Doubling::ADDS_MS) {
+            return false;
+        }
         foreach ($this->hops as $i => $hop) {
             $beside = $other->hops[$i] ?? null;
-            if ($beside === null || $hop->kind !== $beside->kind || $hop->ref !== $beside->ref || $hop->pick !== $beside->pick) {
+            if ($beside === null || ! $hop->isSameStepAs($beside)) {
                 return $i > 0 && $beside !== null && ($hop->leaving & $beside->leaving) === 0;
             }
         }

@@ -8,7 +8,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Hertz;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/** A sound that arrives twice: the strongest arrival and a further one that can be told from it. */
+/** A sound that arrives twice: how far what arrives besides the strongest copy lies below it, and how far apart the two are. */
 final readonly class Doubling
 {
     /** Two copies 20 dB apart ripple by less than 1 dB on one side (20 log10(1 ± 0.1) = +0.83, -0.92): nobody hears it. */
@@ -23,8 +23,20 @@ final readonly class Doubling
     /** Below this the first notch lies above 5 kHz and the copies, for all that matters in a voice, add. */
     public const ADDS_MS = 0.1;
 
-    public function __construct(public Arrival $first, public Arrival $second, public Decibels $difference, public Milliseconds $apart)
-    {
+    /**
+     * @param  Decibels  $difference  how far the further copies together lie below the strongest
+     * @param  Milliseconds  $apart  of the strongest and the next
+     * @param  bool  $isOneClock  whether both came by the same clocks: else they drift against each other
+     * @param  bool  $isLegs  the left and the right of one sound come by ways of different length
+     * @param  bool  $isTurned  one of the two comes with turned polarity
+     */
+    public function __construct(
+        public Decibels $difference,
+        public Milliseconds $apart,
+        public bool $isOneClock = true,
+        public bool $isLegs = false,
+        public bool $isTurned = false,
+    ) {
     }
 
     /** How far below the strongest a further arrival counts, by how late it is, in dB. */
@@ -36,7 +48,8 @@ final readonly class Doubling
     public function kind(): DoublingKind
     {
         return match (true) {
-            $this->apart->value() < self::ADDS_MS => DoublingKind::Adds,
+            $this->apart->value() < self::ADDS_MS && ! $this->isOneClock => DoublingKind::Drifts,
+            $this->apart->value() < self::ADDS_MS => $this->isTurned ? DoublingKind::Cancels : DoublingKind::Adds,
             $this->apart->value() <= self::ECHO_MS => DoublingKind::Combs,
             default => DoublingKind::Echo,
         };
@@ -53,16 +66,20 @@ final readonly class Doubling
     {
         $ratio = 10 ** (-$this->difference->value() / 20);
 
-        return $this->kind() === DoublingKind::Adds ? Decibels::ofRatio(1 + $ratio) : Decibels::ofRatio(max(1 - $ratio, 0.001));
+        return $this->kind() === DoublingKind::Adds ? Decibels::ofRatio(1 + $ratio) : Decibels::ofRatio(max(abs(1 - $ratio), 0.001));
     }
 
     /** In words, for a person: "38.2 ms apart: an audible echo". */
     public function text(): string
     {
+        $apart = ($this->isLegs ? 'left and right ' : '').$this->apart->text().' ms apart: ';
+
         return match ($this->kind()) {
             DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
-            DoublingKind::Combs => $this->apart->text().' ms apart: it combs, first notch at '.$this->firstNotch()?->text(),
-            DoublingKind::Echo => $this->apart->text().' ms apart: an audible echo',
+            DoublingKind::Cancels => 'at the same time with turned polarity: '.$this->depth()->text().' dB',
+            DoublingKind::Drifts => 'by two devices whose clocks drift: hollow, and changing all the time',
+            DoublingKind::Combs => $apart.($this->isLegs ? 'the sound wanders to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
+            DoublingKind::Echo => $apart.'an audible echo',
         };
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** What two arrivals of one sound do to each other, by how far apart they are. */
+/** What two copies of one sound do to it. */
 enum DoublingKind: string
 {
     case Adds = 'adds';
+    case Cancels = 'cancels';
+    case Drifts = 'drifts';
     case Combs = 'combs';
     case Echo = 'echo';
 }

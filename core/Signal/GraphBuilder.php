@@ -20,13 +20,17 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Wiring;
 
 /** Makes the signal graph of a rig in a situation. */
@@ -71,23 +75,36 @@ final class GraphBuilder
         return $this->devices;
     }
 
-    public function build(Situation $situation): SignalGraph
+    /** @param  SignalGraph|null  $like  of the same situation of a rig that differs little */
+    public function build(Situation $situation, ?SignalGraph $like = null): SignalGraph
     {
         $this->state = new State($this->rig, $situation);
-        $this->graph = new SignalGraph($this->rig, $this->state, $this->devices);
-        $this->preFader = [];
+        $this->graph = new SignalGraph($this->rig, $this->state, $this->devices, $like);
+        $this->preFader = $changes = [];
+        foreach ($situation->changes as $change) {
+            $changes[$change->at->unit][] = $change;
+        }
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
+            if ($this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [])) {
+                continue;
+            }
+            [$node, $link] = [count($this->graph->width), count($this->graph->links)];
             $realm = $this->realmInside($model);
             foreach ($model->points as $point) {
                 $this->point($unit, $point, $realm);
             }
             foreach ($model->routes as $key => $route) {
-                $this->route($unit, $model, $key, $this->state->route($unit->id, $route), $realm);
+                $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
             }
+            $this->graph->sections[$unit->id] = new UnitSection($unit, $model, $changes[$unit->id] ?? [], $node, count($this->graph->width), $link, count($this->graph->links));
         }
         foreach ($this->rig->cables as $cable) {
-            $this->cable($cable);
+            if (! $this->graph->copyCable($cable)) {
+                $first = count($this->graph->links);
+                $this->cable($cable);
+                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first)];
+            }
         }
         foreach ($this->devices->all() as $list) {
             foreach ($list as $device) {
@@ -105,8 +122,8 @@ final class GraphBuilder
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
             $this->graph->addLink(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
-                $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels), $path->db->value(), self::AIR_MS, HopKind::Air,
-                "{$path->from}>{$path->to}", $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
+                $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels), $path->db->value(), $path->delay?->value() ?? self::AIR_MS, HopKind::Air,
+                new AirRef($path->from, $path->to), $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
         }
 
         return $this->graph;
@@ -168,7 +185,7 @@ final class GraphBuilder
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
             $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
-                $this->state->gain($unit->id, $point)->value(), $this->state->delay($unit->id, $point)->value(), HopKind::Gain, (string) $at, $point->label, $realm,
+                $this->state->gain($unit->id, $point)->value(), $this->state->delay($unit->id, $point)->value(), HopKind::Gain, $at, $point->label, $realm,
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
         }
@@ -177,7 +194,7 @@ final class GraphBuilder
             $fader = $this->state->fader($unit->id, $point);
             $next = $this->graph->addNode($point->channels);
             $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels),
-                $fader->value(), 0, HopKind::Fader, (string) $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
+                $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
             $node = $next;
         }
         $this->graph->addPoint($at, $entry, $node);
@@ -195,7 +212,7 @@ final class GraphBuilder
         };
         $map = $route->map ?? ChannelMap::usual($from->channels, $to->channels);
         $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $this->triples($map, $from->channels, $to->channels), $route->db->value(),
-            $route->delay?->value() ?? 0, HopKind::Route, "{$unit->id}/{$key}", "{$from->label} → {$to->label}", $realm,
+            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), "{$from->label} → {$to->label}", $realm,
             $route->on ? null : BlockKind::Off));
     }
 
@@ -222,7 +239,7 @@ final class GraphBuilder
                     CableType::Wireless => self::WIRELESS_MS,
                     default => 0.0,
                 },
-                HopKind::Cable, $cable->id, $cable->label, Realm::ofCable($cable->type, $out->signal)));
+                HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal)));
         }
     }
 
@@ -276,12 +293,12 @@ final class GraphBuilder
         $steps = [];
         foreach ($device->via as ['cable' => $cable, 'hub' => $hub]) {
             $delay = $this->rig->cables[$cable]->type === CableType::Wireless ? self::WIRELESS_MS : 0.0;
-            $steps[] = [HopKind::Cable, $cable, $this->rig->cables[$cable]->label, $delay];
+            $steps[] = [HopKind::Cable, new CableRef($cable), $this->rig->cables[$cable]->label, $delay];
             if ($hub !== null) {
-                $steps[] = [HopKind::Hub, $hub, $this->rig->units[$hub]->name, 0.0];
+                $steps[] = [HopKind::Hub, new UnitRef($hub), $this->rig->units[$hub]->name, 0.0];
             }
         }
-        $steps = $steps === [] ? [[HopKind::Device, (string) $device->ref, $device->name(), 0.0]] : $steps;
+        $steps = $steps === [] ? [[HopKind::Device, $device->ref, $device->name(), 0.0]] : $steps;
         $last = count($steps) - 1;
         foreach ($steps as $i => [$kind, $ref, $label, $delay]) {
             $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
@@ -311,7 +328,7 @@ final class GraphBuilder
 
     private function pickLink(Unit $program, Point $point, Direction $direction, Device $device, int $node, Pick $pick, ?int $channelsRead, ?BlockKind $block): Link
     {
-        $at = "{$program->id}/{$point->id}";
+        $at = new PointRef($program->id, $point->id);
         $map = $this->picked($pick->channels, $channelsRead, $device->channels, $point->channels);
         if ($direction === Direction::Playback) {
             $map = $pick->channels === null
@@ -319,10 +336,13 @@ final class GraphBuilder
                 : array_map(fn (array $triple) => [$triple[1], $triple[0], $triple[2]], $map);
         }
 
+        // A tap takes what the system hands to the device: the device's buffer and clock come after it.
+        $isTap = $device->direction !== $direction;
+
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $device->latency()->value(), HopKind::Device, (string) $device->ref, $device->name(), Realm::Computer, $block, $at);
+            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 
     /**

@@ -4,39 +4,115 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wish;
 
-/** What one listener hears of one source: the arrivals, strongest first, and the verdict. */
-final readonly class HeardPair
+/** What one listener hears of one source: the verdict, by the sum at the ear; and the ways, which explain it and are looked for when they are asked for. */
+final class HeardPair
 {
-    /**
-     * @param  list<Arrival>  $arrivals
-     * @param  bool  $isCapped  there are more ways than were counted
-     */
+    private ?Ways $ways = null;
+
+    /** @param  \Closure(HeardPair): Ways  $find */
     public function __construct(
-        public Source $source,
-        public Listener $listener,
-        public ?Wish $wish,
-        public Verdict $verdict,
-        public array $arrivals,
-        public bool $isCapped,
-        public ?Doubling $doubling,
+        public readonly Source $source,
+        public readonly Listener $listener,
+        public readonly ?Wish $wish,
+        public readonly Verdict $verdict,
+        public readonly Sum $sum,
+        public readonly ?Doubling $doubling,
+        public readonly ?Loss $loss,
+        private readonly \Closure $find,
+        /** Whether anything of the source leads to the listener, however quiet. */
+        public readonly bool $isReached,
     ) {
     }
 
-    /** Where the source is in this listener's ears, all arrivals together. */
+    public function isHeard(): bool
+    {
+        return $this->sum->isHeard();
+    }
+
+    /** All ways together, where it is loudest; null where it is not heard. */
+    public function level(): ?Decibels
+    {
+        return $this->sum->level;
+    }
+
+    /** Of the strongest copy; null where it is not heard. */
+    public function delay(): ?Milliseconds
+    {
+        return $this->sum->delay;
+    }
+
+    /** @return list<Arrival> the strongest ways, strongest first */
+    public function arrivals(): array
+    {
+        return $this->ways()->arrivals;
+    }
+
+    /** There are more ways than are listed. */
+    public function isCapped(): bool
+    {
+        return $this->ways()->isCapped;
+    }
+
+    /**
+     * The two strongest ways that cancel each other, where a sound does not arrive because copies of it do.
+     *
+     * @return array{Arrival, Arrival}|null
+     */
+    public function cancelling(): ?array
+    {
+        $ways = $this->verdict === Verdict::Missing && $this->isReached ? $this->arrivals() : [];
+
+        return count($ways) < 2 ? null : [$ways[0], $ways[1]];
+    }
+
+    /**
+     * Cables by which the two sides of one sound come, where they come by two: "both, by W-31 and W-32".
+     *
+     * @return list<string> their labels
+     */
+    public function legs(): array
+    {
+        $arrivals = $this->isHeard() ? $this->arrivals() : [];
+        if (count($arrivals) < 2 || ! $arrivals[0]->isLegBeside($arrivals[1])) {
+            return [];
+        }
+        $cables = [];
+        foreach ([[$arrivals[0], $arrivals[1]], [$arrivals[1], $arrivals[0]]] as [$one, $other]) {
+            $others = array_map(fn (Hop $hop) => $hop->ref, $other->hopsOf(HopKind::Cable));
+            foreach ($one->hopsOf(HopKind::Cable) as $hop) {
+                if (! in_array($hop->ref, $others, true)) {
+                    $cables[] = $hop->label;
+
+                    break;
+                }
+            }
+        }
+
+        return $cables;
+    }
+
+    /** Where the source is in this listener's ears, all ways together. */
     public function channels(): string
     {
-        $channels = array_unique(array_map(fn (Arrival $arrival) => $arrival->channels(), $this->arrivals));
-        sort($channels);
+        return $this->sum->sides;
+    }
 
-        return match (true) {
-            count($channels) === 1 => $channels[0],
-            $channels === [] => '',
-            in_array('both', $channels, true) || $channels === ['left', 'right'] => 'both',
-            default => implode(' + ', $channels),
-        };
+    /** A judgement found while looking at the ways already. */
+    public function withWays(Ways $ways): self
+    {
+        $this->ways = $ways;
+
+        return $this;
+    }
+
+    private function ways(): Ways
+    {
+        return $this->ways ??= $this->isReached ? ($this->find)($this) : new Ways([], false);
     }
 }

@@ -7,68 +7,117 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
-use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
-/** Who hears what, by which ways, in one situation: an answer for every source and listener. */
+/** Who hears what in one situation: an answer for every source and listener, from the sum at the ear. The ways explain it. */
 final class Hearing
 {
-    /** A side this much below the other counts as silent: 20 dB is what a listener takes for "only in one ear". */
-    public const ONE_SIDED_DB = 20.0;
+    /** A response is told down to here, relative to the source. */
+    private const RESPONSE_DB = -80.0;
 
-    /** @var list<Loop> */
-    public readonly array $loops;
+    /** @var list<Loop>|null */
+    private ?array $loops = null;
 
-    /** @var array<string, array<string, HeardPair>> by source, by listener */
+    private readonly ChannelGraph $channels;
+
+    private readonly LoopGains $gains;
+
+    private readonly WayFinder $wayFinder;
+
+    private readonly Propagation $propagation;
+
+    private readonly Effort $effort;
+
+    /** @var array<array-key, array<array-key, HeardPair>> by source, by listener */
     private array $pairs = [];
 
-    public function __construct(public readonly SignalGraph $graph)
-    {
-        $this->loops = (new LoopFinder($graph))->loops();
-        $loopOf = [];
-        foreach ($this->loops as $number => $loop) {
-            $loopOf += array_fill_keys(array_keys($loop->channels), $number);
-        }
-        $rig = $graph->rig;
-        $wishes = $this->wishes();
-        /** @var array<string, list<array{PointRef, array<int, true>}>> $ears by listener: each ear with the channels from which it is reached */
-        $ears = [];
-        foreach ($rig->listeners as $listener) {
-            $ears[$listener->id] = array_map(fn (PointRef $ear) => [$ear, $graph->reach($graph->channelsOf($graph->exit($ear)), backward: true)], $listener->at);
-        }
-        foreach ($rig->sources as $source) {
-            $starts = array_map(fn (Origin $origin) => $graph->channelsOf($graph->entry($origin->at)), $source->origins);
-            $wanted = $wishes[$source->id] ?? [];
-            $row = [];
-            foreach ($rig->listeners as $listener) {
-                $walker = null;
-                foreach ($starts as $o => $channels) {
-                    foreach ($ears[$listener->id] as [$ear, $leads]) {
-                        foreach ($channels as $channel) {
-                            if (isset($leads[$channel])) {
-                                $walker ??= new WayWalker($graph, $loopOf, $this->loops);
-                                $walker->walk($source->origins[$o], $ear, $leads);
+    /** @var array{string, list<array{Origin, list<Spread>}>}|null the source that was spread last */
+    private ?array $last = null;
 
-                                break;
-                            }
-                        }
-                    }
-                }
-                $wish = $wanted[$listener->id] ?? null;
-                $row[$listener->id] = $walker === null
-                    ? new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), [], false, null)
-                    : $this->judge($source, $listener, $wish, $walker);
+    /**
+     * @param  list<string>|null  $sources  only these; null for all
+     * @param  self|null  $before  of the graph that this one was made like: what nothing has changed about is taken over
+     */
+    public function __construct(public readonly SignalGraph $graph, ?array $sources = null, ?self $before = null)
+    {
+        $this->channels = $graph->byChannel();
+        $this->gains = new LoopGains($this->channels);
+        $this->wayFinder = new WayFinder($graph, $this->channels);
+        $this->effort = new Effort;
+        $ears = [];
+        foreach ($graph->rig->listeners as $listener) {
+            foreach ($listener->at as $ear) {
+                array_push($ears, ...$graph->channelsOf($graph->exit($ear)));
+            }
+        }
+        $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
+        $wishes = $this->wishes();
+        $touched = $before === null ? null : $this->touched($before);
+        foreach ($graph->rig->sources as $source) {
+            if ($sources !== null && ! in_array($source->id, $sources, true)) {
+                continue;
+            }
+            if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source && ! $this->begins($source, $touched)) {
+                $this->pairs[$source->id] = $before->pairs[$source->id];
+
+                continue;
+            }
+            $spreads = $this->spreads($source);
+            $row = [];
+            foreach ($graph->rig->listeners as $listener) {
+                $row[$listener->id] = $this->judge($source, $listener, $wishes[$source->id][$listener->id] ?? null, $spreads);
             }
             $this->pairs[$source->id] = $row;
         }
+    }
+
+    /**
+     * The channels from which something is reached that is not as it was; null where too much is different to tell.
+     *
+     * @return array<int, true>|null
+     */
+    private function touched(self $before): ?array
+    {
+        [$old, $new] = [$before->graph, $this->graph];
+        if ($old->width !== $new->width || count($old->links) !== count($new->links) || $old->rig->listeners !== $new->rig->listeners || $old->rig->wishes !== $new->rig->wishes) {
+            return null;
+        }
+        $changed = [];
+        foreach ($new->links as $i => $link) {
+            if ($old->links[$i] !== $link) {
+                array_push($changed, ...$new->channelsOf($link->from), ...$old->channelsOf($old->links[$i]->from));
+            }
+        }
+
+        return $changed === [] ? [] : $before->channels->reach($changed, backward: true) + $this->channels->reach($changed, backward: true);
+    }
+
+    /** @param  array<int, true>  $channels */
+    private function begins(Source $source, array $channels): bool
+    {
+        foreach ($source->origins as $origin) {
+            foreach ($this->graph->channelsOf($this->graph->entry($origin->at)) as $channel) {
+                if (isset($channels[$channel])) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @throws \OutOfBoundsException when the rig has no such source or listener */
     public function pair(string $source, string $listener): HeardPair
     {
         return $this->pairs[$source][$listener] ?? throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
+    }
+
+    /** @return list<Loop> the loudest first */
+    public function loops(): array
+    {
+        return $this->loops ??= (new LoopFinder($this->graph, $this->channels, $this->gains))->loops();
     }
 
     /** @return \Generator<int, HeardPair> sources in the rig's order, for each the listeners in theirs */
@@ -79,13 +128,47 @@ final class Hearing
         }
     }
 
+    /**
+     * The impulse response of a pair: for each channel of an ear, each origin and part of the source, when how much arrives. Sorted by delay.
+     *
+     * @return list<array{ear: string, ear_channel: int, origin: string, part: int, taps: list<array{float, float}>}> channels and parts from 1; a tap is (delay in ms,
+     *                                                                                                                  signed amplitude, 1 is 0 dB), down to -80 dB
+     */
+    public function response(HeardPair $pair): array
+    {
+        $response = [];
+        $least = 10 ** (self::RESPONSE_DB / 20);
+        foreach ($pair->isReached ? $this->spreads($pair->source) : [] as [$origin, $spreads]) {
+            $level = 10 ** ($origin->db->value() / 20);
+            $delay = (int) round(($origin->delay?->value() ?? 0.0) * 1000);
+            foreach ($pair->listener->at as $ear) {
+                foreach ($this->graph->channelsOf($this->graph->exit($ear)) as $number => $channel) {
+                    foreach ($spreads as $part => $spread) {
+                        $taps = [];
+                        foreach ($spread->taps[$channel] ?? [] as $key => $amplitude) {
+                            if (abs($amplitude * $level) >= $least) {
+                                $taps[] = [(($key & ChannelGraph::DELAY) + $delay) / 1000, $amplitude * $level];
+                            }
+                        }
+                        if ($taps !== []) {
+                            sort($taps);
+                            $response[] = ['ear' => (string) $ear, 'ear_channel' => $number + 1, 'origin' => (string) $origin->at, 'part' => $part + 1, 'taps' => $taps];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $response;
+    }
+
     /** What is worth keeping of it to tell later what has changed. */
     public function note(): HearingNote
     {
         $pairs = [];
         foreach ($this->pairs as $source => $row) {
             foreach ($row as $listener => $pair) {
-                $pairs[$source][$listener] = [$pair->verdict->value, $pair->arrivals === [] ? null : $pair->arrivals[0]->gain->value()];
+                $pairs[$source][$listener] = [$pair->verdict->value, $pair->level()?->value()];
             }
         }
 
@@ -106,7 +189,7 @@ final class Hearing
     /**
      * The wishes that hold in this situation: one that names it goes before one that holds in all.
      *
-     * @return array<string, array<string, Wish>>
+     * @return array<array-key, array<array-key, Wish>>
      */
     private function wishes(): array
     {
@@ -123,6 +206,49 @@ final class Hearing
         return $wishes;
     }
 
+    /** @return list<array{Origin, list<Spread>}> for each origin, what spreads from each of its channels */
+    private function spreads(Source $source): array
+    {
+        if ($this->last === null || $this->last[0] !== $source->id) {
+            $spreads = [];
+            foreach ($source->origins as $origin) {
+                $spreads[] = [$origin, array_map($this->propagation->from(...), $this->graph->channelsOf($this->graph->entry($origin->at)))];
+            }
+            $this->last = [$source->id, $spreads];
+        }
+
+        return $this->last[1];
+    }
+
+    /** @param  list<array{Origin, list<Spread>}>  $spreads */
+    private function judge(Source $source, Listener $listener, ?Wish $wish, array $spreads): HeardPair
+    {
+        [$sum, $isReached] = $this->sum($listener, $spreads);
+        $find = fn (HeardPair $pair): Ways => $this->waysOf($pair);
+        if (! $sum->isHeard()) {
+            return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $find, $isReached);
+        }
+        $doubling = $sum->doubling();
+        $ways = null;
+        if ($doubling === null && $sum->meets && $wish !== null && $wish->want !== Want::MustNot && ! $sum->runsRound && ! $sum->isUncertain()) {
+            $ways = $this->ways($source, $listener, Sum::HEARD_DB);
+            $doubling = $this->atOneTime($ways->arrivals);
+        }
+        $loss = $sum->loss();
+        $verdict = match (true) {
+            $wish === null => Verdict::Unwished,
+            $wish->want === Want::MustNot => Verdict::Leak,
+            $sum->runsRound => Verdict::Loop,
+            $sum->isUncertain() => Verdict::Uncounted,
+            $doubling !== null => Verdict::Doubled,
+            $loss !== null => Verdict::OneSided,
+            default => Verdict::Ok,
+        };
+        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $find, true);
+
+        return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
+    }
+
     private function verdictOfSilence(?Wish $wish): Verdict
     {
         return match ($wish?->want) {
@@ -132,73 +258,97 @@ final class Hearing
         };
     }
 
-    private function judge(Source $source, Listener $listener, ?Wish $wish, WayWalker $walker): HeardPair
+    /**
+     * @param  list<array{Origin, list<Spread>}>  $spreads
+     * @return array{Sum, bool} and whether anything leads there at all
+     */
+    private function sum(Listener $listener, array $spreads): array
     {
-        $arrivals = $walker->arrivals();
-        if ($arrivals === []) {
-            return new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), [], $walker->isCapped, null);
+        $slots = $widths = [];
+        $rest = 0.0;
+        $runsRound = $meets = $isReached = false;
+        $loudest = null;
+        $parts = 1;
+        foreach ($spreads as [$origin, $ofParts]) {
+            if ($loudest === null || $loudest->isBelow($origin->db)) {
+                [$loudest, $parts] = [$origin->db, count($ofParts)];
+            }
         }
-        $doubling = count($arrivals) > 1 ? $this->doubling($arrivals) : null;
-        $verdict = match (true) {
-            $wish === null => Verdict::Unwished,
-            $wish->want === Want::MustNot => Verdict::Leak,
-            $this->passesLoop($arrivals) => Verdict::Loop,
-            $doubling !== null => Verdict::Doubled,
-            $this->isOneSided($arrivals) => Verdict::OneSided,
-            default => Verdict::Ok,
-        };
-
-        return new HeardPair($source, $listener, $wish, $verdict, $arrivals, $walker->isCapped, $doubling);
-    }
-
-    /** @param  list<Arrival>  $arrivals */
-    private function passesLoop(array $arrivals): bool
-    {
-        foreach ($arrivals as $arrival) {
-            if ($arrival->loops !== []) {
-                return true;
+        foreach ($listener->at as $ear) {
+            $name = (string) $ear;
+            $channels = $this->graph->channelsOf($this->graph->exit($ear));
+            $widths[$name] = count($channels);
+            foreach ($channels as $number => $channel) {
+                $taps = [];
+                foreach ($spreads as [$origin, $ofParts]) {
+                    foreach ($ofParts as $part => $spread) {
+                        $level = 10 ** ($origin->db->value() / 20);
+                        $rest = max($rest, ($spread->rest[$channel] ?? 0.0) * $level);
+                        $found = $spread->taps[$channel] ?? null;
+                        if ($found === null) {
+                            continue;
+                        }
+                        $isReached = true;
+                        $meets = $meets || isset($spread->meets[$channel]) || isset($taps[$part]);
+                        foreach (array_keys($spread->parts[$channel] ?? []) as $loop) {
+                            $runsRound = $runsRound || $this->gains->of($loop)->howls() || $this->gains->of($loop)->rings();
+                        }
+                        $taps[$part] = $this->plus($taps[$part] ?? [], $found, $level, (int) round(($origin->delay?->value() ?? 0.0) * 1000));
+                    }
+                }
+                foreach ($taps as $part => $ofPart) {
+                    $slots[] = Slot::of($name, $number, $part, $ofPart);
+                }
             }
         }
 
-        return false;
+        return [$isReached || $rest > 0 ? new Sum($slots, $widths, $parts, $rest, $runsRound, $meets) : Sum::nothing(), $isReached];
     }
 
     /**
-     * The most noticeable doubling. Arrivals double where they bring the same part of the source to the same channel of an ear; the two legs of one sound (left by one
-     * cable, right by another) do not, even where they are joined into one again. Two ears of one listener (a headset and the room's speakers) are heard together, whatever their channels.
+     * @param  array<int, float>  $sum
+     * @param  array<int, float>  $taps
+     * @return array<int, float>
+     */
+    private function plus(array $sum, array $taps, float $level, int $shift): array
+    {
+        if ($sum === [] && $level === 1.0 && $shift === 0) {
+            return $taps;
+        }
+        foreach ($taps as $key => $amplitude) {
+            $sum[$key + $shift] = ($sum[$key + $shift] ?? 0.0) + $amplitude * $level;
+        }
+
+        return $sum;
+    }
+
+    /**
+     * Two ways that bring the same part of the source to the same channel of an ear at the same time, and are not two legs of one sound: that is louder than meant, or with
+     * turned polarity softer.
      *
      * @param  list<Arrival>  $arrivals  strongest first
      */
-    private function doubling(array $arrivals): ?Doubling
+    private function atOneTime(array $arrivals): ?Doubling
     {
         /** @var array<string, array{float, Arrival}> $strongest by ear, channel and part */
         $strongest = [];
+        $worst = null;
         foreach ($arrivals as $arrival) {
             foreach ($arrival->levels as $channel => $parts) {
                 foreach ($parts as $part => $level) {
                     $slot = "{$arrival->ear} {$channel} {$part}";
-                    if (! isset($strongest[$slot]) || $level > $strongest[$slot][0]) {
+                    if (! isset($strongest[$slot])) {
                         $strongest[$slot] = [$level, $arrival];
+
+                        continue;
                     }
-                }
-            }
-        }
-        $worst = null;
-        foreach ($arrivals as $arrival) {
-            $meetings = [];
-            foreach ($arrival->levels as $channel => $parts) {
-                foreach ($parts as $part => $level) {
-                    [$most, $first] = $strongest["{$arrival->ear} {$channel} {$part}"];
-                    $meetings[] = [$first, $most - $level];
-                }
-            }
-            if ((string) $arrival->ear !== (string) $arrivals[0]->ear) {
-                $meetings[] = [$arrivals[0], $arrivals[0]->gain->minus($arrival->gain)->value()];
-            }
-            foreach ($meetings as [$first, $difference]) {
-                $apart = $first->delay->apartFrom($arrival->delay);
-                if ($first !== $arrival && ! $first->isLegBeside($arrival) && $difference < Doubling::countsWithin($apart) && ($worst === null || $difference < $worst->difference->value())) {
-                    $worst = new Doubling($first, $arrival, Decibels::of($difference), $apart);
+                    [$most, $first] = $strongest[$slot];
+                    $apart = $first->delay->apartFrom($arrival->delay);
+                    $difference = Decibels::of($most - $level);
+                    if ($apart->value() < Doubling::ADDS_MS && $difference->value() < Doubling::RIPPLE_DB && ! $first->isLegBeside($arrival)
+                        && ($worst === null || $difference->isBelow($worst->difference))) {
+                        $worst = new Doubling($difference, $apart, $first->clocks === $arrival->clocks, isTurned: $first->isTurned !== $arrival->isTurned);
+                    }
                 }
             }
         }
@@ -206,19 +356,21 @@ final class Hearing
         return $worst;
     }
 
-    /** @param  list<Arrival>  $arrivals */
-    private function isOneSided(array $arrivals): bool
+    /** The ways that explain a pair: what is heard by itself; where only many quiet ones together are, those. */
+    private function waysOf(HeardPair $pair): Ways
     {
-        $sides = [];
-        foreach ($arrivals as $arrival) {
-            if ($arrival->earChannels !== 2) {
-                return false;
-            }
-            foreach ($arrival->levels as $channel => $parts) {
-                $sides[$channel] = max($sides[$channel] ?? -INF, ...array_values($parts));
-            }
-        }
+        $ways = $this->ways($pair->source, $pair->listener, Sum::HEARD_DB);
 
-        return abs(($sides[0] ?? -1000) - ($sides[1] ?? -1000)) > self::ONE_SIDED_DB;
+        if ($ways->arrivals !== [] || ! $pair->isHeard()) {
+            return $ways;
+        }
+        $quiet = $this->ways($pair->source, $pair->listener, -self::RESPONSE_DB);
+
+        return $quiet->arrivals === [] ? new Ways([], true) : $quiet;
+    }
+
+    private function ways(Source $source, Listener $listener, float $down): Ways
+    {
+        return $this->wayFinder->ways($source->origins, $listener->at, $down);
     }
 }

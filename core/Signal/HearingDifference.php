@@ -14,7 +14,7 @@ final readonly class HearingDifference
     {
         $pairs = [];
         foreach ($this->common() as [$was, $is]) {
-            if ($was->verdict !== $is->verdict || ($was->arrivals === []) !== ($is->arrivals === [])) {
+            if ($was->verdict !== $is->verdict || $was->isHeard() !== $is->isHeard()) {
                 $pairs[] = ['before' => $was, 'after' => $is];
             }
         }

@@ -28,7 +28,7 @@ final readonly class HearingNote
                 continue;
             }
             [$verdict, $level] = $this->pairs[$is->source->id][$is->listener->id];
-            $now = ($is->arrivals[0] ?? null)?->gain->value();
+            $now = $is->level()?->value();
             $listener = $is->listener->name;
             if (($level === null) !== ($now === null)) {
                 $groups[($now === null ? 'lost for ' : 'new for ').$listener][] = $is->source->name;

@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\Rig\AirRef;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\UnitRef;
 
 /**
  * One step between two nodes of the graph, and the thing of the rig that it comes from. A blocked link carries nothing, but the graph still knows it, so that
@@ -17,8 +23,9 @@ final readonly class Link
      * @param  int  $to  node
      * @param  list<array{int, int, float}>  $map  (channel of from, channel of to, amplitude factor), channels from 0
      * @param  float  $gainDb  on top of the map's factors
-     * @param  string  $ref  the element of the rig: a cable's id, `unit/from>to`, `unit/point`, a device reference
-     * @param  string|null  $pick  where a link is a program's pick: the program's point
+     * @param  PointRef|RouteRef|CableRef|DeviceRef|UnitRef|AirRef  $at  the element of the rig that it comes from
+     * @param  PointRef|null  $pick  where a link is a program's pick: the program's point
+     * @param  string|null  $clock  the unit whose converter clock the signal passes; null where no clock of its own is passed
      */
     public function __construct(
         public int $from,
@@ -27,11 +34,24 @@ final readonly class Link
         public float $gainDb,
         public float $delayMs,
         public HopKind $kind,
-        public string $ref,
+        public PointRef|RouteRef|CableRef|DeviceRef|UnitRef|AirRef $at,
         public string $label,
         public Realm $realm,
         public ?BlockKind $block = null,
-        public ?string $pick = null,
+        public ?PointRef $pick = null,
+        public ?string $clock = null,
     ) {
+    }
+
+    /** Whether it does the same to what passes as another between the same nodes. */
+    public function isLike(self $other): bool
+    {
+        return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind && $this->gainDb === $other->gainDb
+            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock && $this->map === $other->map && (string) $this->at === (string) $other->at;
+    }
+
+    public function carries(): bool
+    {
+        return $this->block === null && $this->map !== [];
     }
 }

@@ -7,17 +7,17 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/**
- * A circle in which sound runs: a strongly connected part of the graph, shown by its strongest way round. At 0 dB or more round the loop it
- * howls; close below it rings.
- */
+/** A circle in which sound runs: a strongly connected part of the graph, shown by its strongest way round. At 0 dB or more round it howls; within 6 dB below it rings. */
 final readonly class Loop
 {
     /**
-     * @param  non-empty-list<Hop>  $hops
-     * @param  array<int, true>  $channels  the graph's channels that are part of it
+     * @param  non-empty-list<Hop>  $hops  the strongest way round
+     * @param  Decibels  $gain  of the whole part, all ways round together
+     * @param  Milliseconds  $delay  of the strongest way round
+     * @param  bool  $isBound  the gain is at most this
+     * @param  list<string>  $elements  references of every element in the part, each once
      */
-    public function __construct(public array $hops, public Decibels $gain, public Milliseconds $delay, public array $channels)
+    public function __construct(public array $hops, public Decibels $gain, public Milliseconds $delay, public bool $isBound, public array $elements)
     {
     }
 
@@ -26,9 +26,14 @@ final readonly class Loop
         return ! $this->gain->isBelow(Decibels::zero());
     }
 
-    /** Whether what comes round is loud enough to count as a second arrival of whatever enters. */
+    public function rings(): bool
+    {
+        return ! $this->howls() && ! $this->gain->isBelow(Decibels::of(LoopGain::RINGS_DB));
+    }
+
+    /** Whether it is a fault by itself; a quieter one is part of what is heard. */
     public function isAudible(): bool
     {
-        return ! $this->gain->isBelow(Decibels::of(-Doubling::countsWithin($this->delay)));
+        return $this->howls() || $this->rings();
     }
 }

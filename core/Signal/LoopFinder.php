@@ -4,142 +4,118 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** Finds the loops of a graph: its strongly connected parts by channel (Tarjan's method, without recursion), and the strongest way round each. */
+use HiddenWire\Core\Quantity\Decibels;
+
+/** Lists the loops of a graph: each strongly connected part with its gain, its elements, and the strongest way round it. Left and right of one loop are one. */
 final class LoopFinder
 {
-    /** Steps spent on looking for the strongest way round one loop; beyond it the strongest found so far is shown. */
-    private const STEPS = 20000;
+    /** Steps spent on finding the strongest way round one part; it is for show, the gain is that of the whole part. */
+    private const STEPS = 3000;
 
-    public function __construct(private readonly SignalGraph $graph)
+    public function __construct(private readonly SignalGraph $graph, private readonly ChannelGraph $channels, private readonly LoopGains $gains)
     {
     }
 
-    /** @return list<Loop> */
+    /** @return list<Loop> the loudest first */
     public function loops(): array
     {
-        $after = $this->graph->channelsAfter();
-        $index = [];
-        $low = [];
-        $onStack = [];
-        $stack = [];
-        $counter = 0;
-        /** @var list<array<int, true>> $loops */
-        $loops = [];
-        foreach (array_keys($after) as $root) {
-            if (isset($index[$root])) {
+        /** @var array<string, array{Decibels, int}> $parts by what they are made of: the loudest */
+        $parts = [];
+        $elements = [];
+        foreach (array_keys($this->channels->parts) as $part) {
+            $gain = $this->gains->of($part)->decibels();
+            if ($gain === null) {
                 continue;
             }
-            $index[$root] = $low[$root] = $counter++;
-            $stack[] = $root;
-            $onStack[$root] = true;
-            $calls = [[$root, 0]];
-            while ($calls !== []) {
-                $top = count($calls) - 1;
-                [$channel, $next] = $calls[$top];
-                $other = $after[$channel][$next] ?? null;
-                if ($other !== null) {
-                    $calls[$top][1]++;
-                    if (! isset($index[$other])) {
-                        $index[$other] = $low[$other] = $counter++;
-                        $stack[] = $other;
-                        $onStack[$other] = true;
-                        $calls[] = [$other, 0];
-                    } elseif (isset($onStack[$other])) {
-                        $low[$channel] = min($low[$channel], $index[$other]);
-                    }
-
-                    continue;
-                }
-                array_pop($calls);
-                if ($calls !== []) {
-                    $parent = $calls[$top - 1][0];
-                    $low[$parent] = min($low[$parent], $low[$channel]);
-                }
-                if ($low[$channel] === $index[$channel]) {
-                    /** @var array<int, true> $part */
-                    $part = [];
-                    do {
-                        $member = (int) array_pop($stack);
-                        unset($onStack[$member]);
-                        $part[$member] = true;
-                    } while ($member !== $channel);
-                    if (count($part) > 1) {
-                        $loops[] = $part;
-                    }
-                }
+            $made = $this->elements($part);
+            $name = implode(' ', $made);
+            if (! isset($parts[$name]) || $parts[$name][0]->isBelow($gain)) {
+                $parts[$name] = [$gain, $part];
+                $elements[$name] = $made;
             }
         }
+        $loops = [];
+        foreach ($parts as $name => [$gain, $part]) {
+            $trail = $this->strongestRound($part);
+            $hops = $trail->hops();
+            if ($hops !== []) {
+                $loops[] = new Loop($hops, $gain, $trail->time, $this->gains->of($part)->isBound, $elements[$name]);
+            }
+        }
+        usort($loops, fn (Loop $a, Loop $b) => $b->gain->value() <=> $a->gain->value());
 
-        return array_values(array_filter(array_map(fn (array $part): ?Loop => $this->strongestWayRound($part), $loops)));
+        return $loops;
     }
 
-    /** @param  array<int, true>  $part */
-    private function strongestWayRound(array $part): ?Loop
+    /** @return list<string> */
+    private function elements(int $part): array
     {
-        $edges = [];
-        $nodeOf = [];
-        foreach ($this->graph->first as $node => $first) {
-            for ($channel = $first; $channel < $first + $this->graph->width[$node]; $channel++) {
-                if (isset($part[$channel])) {
-                    $nodeOf[$channel] = $node;
-                }
+        $elements = [];
+        foreach ($this->channels->parts[$part] as $channel) {
+            foreach ($this->inside($channel, $part) as $edge) {
+                $elements[(string) $this->graph->links[$this->channels->link[$edge]]->at] = true;
             }
         }
-        foreach ($nodeOf as $channel => $node) {
-            foreach ($this->graph->leaving[$node] as $id) {
-                $link = $this->graph->links[$id];
-                foreach ($link->map as [$a, $b, $factor]) {
-                    $to = $this->graph->first[$link->to] + $b;
-                    if ($channel === $this->graph->first[$node] + $a && isset($part[$to])) {
-                        $edges[$channel][] = [$to, $id, $link->gainDb + 20 * log10(abs($factor))];
-                    }
-                }
-            }
-        }
-        // Every way round passes its lowest channel: walk from each channel through higher ones back to it.
-        $best = null;
-        $steps = 0;
-        ksort($edges);
-        foreach (array_keys($edges) as $start) {
-            $path = [];
-            $onPath = [$start => true];
-            $calls = [[$start, 0]];
-            while ($calls !== [] && $steps++ < self::STEPS) {
-                $top = count($calls) - 1;
-                [$channel, $next] = $calls[$top];
-                $edge = $edges[$channel][$next] ?? null;
-                if ($edge === null) {
-                    array_pop($calls);
-                    array_pop($path);
-                    unset($onPath[$channel]);
 
-                    continue;
-                }
-                $calls[$top][1]++;
-                [$to] = $edge;
-                if ($to === $start) {
-                    $round = [...$path, $edge];
-                    $gain = array_sum(array_column($round, 2));
-                    if ($best === null || $gain > $best[0]) {
-                        $best = [$gain, $round];
-                    }
-                } elseif ($to > $start && ! isset($onPath[$to])) {
-                    $onPath[$to] = true;
-                    $path[] = $edge;
-                    $calls[] = [$to, 0];
-                }
+        return array_map(strval(...), array_keys($elements));
+    }
+
+    /** @return \Generator<int, int> edges that stay in the part */
+    private function inside(int $channel, int $part): \Generator
+    {
+        foreach ($this->channels->leaving[$channel] as $edge) {
+            if (($this->channels->partOf[$this->channels->to[$edge]] ?? null) === $part) {
+                yield $edge;
             }
         }
-        if ($best === null) {
-            return null;
+    }
+
+    /** The strongest way round that is found from the channels with the strongest edges, the most promising steps first. */
+    private function strongestRound(int $part): Trail
+    {
+        $starts = [];
+        foreach ($this->channels->parts[$part] as $channel) {
+            foreach ($this->inside($channel, $part) as $edge) {
+                $starts[$channel] = max($starts[$channel] ?? 0.0, abs($this->channels->amplitude[$edge]));
+            }
+        }
+        arsort($starts);
+        $best = null;
+        foreach (array_slice(array_keys($starts), 0, 4) as $start) {
+            $round = $this->roundFrom($start, $part);
+            $best = $round !== null && ($best === null || $round[0] > $best[0]) ? $round : $best;
         }
         $trail = Trail::empty();
-        foreach ($best[1] as [, $id, $gain]) {
-            $trail = $trail->along($this->graph->links[$id], $gain);
+        foreach ($best[1] ?? [] as $edge) {
+            $trail = $trail->along($this->graph->links[$this->channels->link[$edge]], 20 * log10(abs($this->channels->amplitude[$edge])));
         }
-        $hops = $trail->hops();
-        assert($hops !== []);
 
-        return new Loop($hops, $trail->level, $trail->time, $part);
+        return $trail;
+    }
+
+    /** @return array{float, list<int>}|null gain as a ratio, and the edges */
+    private function roundFrom(int $start, int $part): ?array
+    {
+        /** @var \SplPriorityQueue<array{float, int}, array{int, float, list<int>, array<int, true>}> $queue */
+        $queue = new \SplPriorityQueue;
+        $queue->insert([$start, 1.0, [], [$start => true]], [1.0, 0]);
+        $best = null;
+        for ($step = 0; ! $queue->isEmpty() && $step < self::STEPS; $step++) {
+            /** @var array{int, float, list<int>, array<int, true>} $top */
+            $top = $queue->extract();
+            [$channel, $gain, $edges, $passed] = $top;
+            foreach ($this->inside($channel, $part) as $edge) {
+                $to = $this->channels->to[$edge];
+                $next = $gain * abs($this->channels->amplitude[$edge]);
+                if ($to === $start) {
+                    $best = $best === null || $next > $best[0] ? [$next, [...$edges, $edge]] : $best;
+                } elseif (! isset($passed[$to])) {
+                    // Of equally strong beginnings the longer is the nearer to coming round.
+                    $queue->insert([$to, $next, [...$edges, $edge], $passed + [$to => true]], [$next, count($edges)]);
+                }
+            }
+        }
+
+        return $best;
     }
 }

@@ -21,11 +21,11 @@ final class Passage
     {
         foreach ($graph->rig->sources as $source) {
             $start = array_merge([], ...array_map(fn ($origin) => $graph->channelsOf($graph->entry($origin->at)), array_values($source->origins)));
-            $this->reached[$source->id] = $graph->reach($start);
+            $this->reached[$source->id] = $graph->byChannel()->reach($start);
         }
         foreach ($graph->rig->listeners as $listener) {
             $end = array_merge([], ...array_map(fn (PointRef $ear) => $graph->channelsOf($graph->exit($ear)), $listener->at));
-            $this->heard[$listener->id] = $graph->reach($end, backward: true);
+            $this->heard[$listener->id] = $graph->byChannel()->reach($end, backward: true);
         }
     }
 

@@ -11,18 +11,24 @@ use HiddenWire\Core\Rig\Role;
 final class Report
 {
     /**
+     * @param  bool  $withResponse  with the impulse response of each pair
      * @return array{rig: string, situation: string, hearing: list<array<string, mixed>>, loops: list<array<string, mixed>>,
      *               devices: array<string, list<array<string, mixed>>>, findings: list<never>}
      */
-    public function of(Hearing $hearing): array
+    public function of(Hearing $hearing, bool $withResponse = false): array
     {
         $pairs = [];
         foreach ($hearing->all() as $pair) {
             $arrivals = [];
-            foreach ($pair->arrivals as $arrival) {
+            foreach ($pair->arrivals() as $arrival) {
                 $arrivals[] = $this->arrival($arrival);
             }
-            $pairs[] = ['source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value, 'arrivals' => $arrivals];
+            $pairs[] = [
+                'source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
+                'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'channels' => $pair->channels(), 'legs' => $pair->legs(),
+                'lost' => $pair->loss?->value, 'doubling' => $this->doubling($pair->doubling), 'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
+                'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
+            ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
         }
 
         return [
@@ -30,8 +36,9 @@ final class Report
             'situation' => $hearing->graph->state->situation->id,
             'hearing' => $pairs,
             'loops' => array_map(fn (Loop $loop) => [
-                'gain_db' => $loop->gain->number(), 'delay_ms' => $loop->delay->number(), 'howls' => $loop->howls(), 'hops' => array_map($this->hop(...), $loop->hops),
-            ], $hearing->loops),
+                'gain_db' => $loop->gain->number(), 'delay_ms' => $loop->delay->number(), 'howls' => $loop->howls(), 'rings' => $loop->rings(), 'at_most' => $loop->isBound,
+                'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
+            ], $hearing->loops()),
             'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),
             'findings' => [],
         ];
@@ -46,6 +53,21 @@ final class Report
             'channels' => $arrival->channels(),
             'hops' => array_map($this->hop(...), $arrival->hops),
         ];
+    }
+
+    /** @return array<string, mixed>|null */
+    public function doubling(?Doubling $doubling): ?array
+    {
+        return $doubling === null ? null : [
+            'kind' => $doubling->kind()->value, 'apart_ms' => $doubling->apart->number(), 'difference_db' => $doubling->difference->number(),
+            'first_notch_hz' => $doubling->firstNotch()?->value, 'depth_db' => $doubling->depth()->number(),
+        ];
+    }
+
+    /** @return array{at_most_db: int|float|null}|null null where everything that matters was counted; at_most_db null where there is no bound */
+    private function uncounted(HeardPair $pair): ?array
+    {
+        return $pair->sum->isUncertain() ? ['at_most_db' => $pair->sum->restAtMost()?->number()] : null;
     }
 
     /** @return array{kind: string, ref: string, label: string, gain_db: int|float, delay_ms: int|float} */

@@ -6,7 +6,10 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\State;
@@ -41,14 +44,66 @@ final class SignalGraph
     /** @var array<string, int> by `computer device` */
     private array $deviceNodes = [];
 
-    /** @var array<int, list<int>>|null */
-    private ?array $after = null;
+    private ?ChannelGraph $byChannel = null;
 
-    /** @var array<int, list<int>>|null */
-    private ?array $before = null;
+    /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
+    public array $sections = [];
 
-    public function __construct(public readonly Rig $rig, public readonly State $state, public readonly DeviceLists $devices)
+    /** @var array<array-key, array{Cable, list<Link>}> what each cable comes to */
+    public array $ofCables = [];
+
+    /** @param  self|null  $like  the graph of a rig that differs little: its links are taken over where they are the same */
+    public function __construct(public readonly Rig $rig, public readonly State $state, public readonly DeviceLists $devices, private ?self $like = null)
     {
+    }
+
+    /**
+     * Takes a unit over from the graph that this is like, where nothing about it is different.
+     *
+     * @param  list<Change>  $changes  what the situation changes about it
+     */
+    public function copyUnit(Unit $unit, EquipmentModel $model, array $changes): bool
+    {
+        $like = $this->like;
+        $section = $like?->sections[$unit->id] ?? null;
+        if ($like === null || $section === null || ! $section->isOf($unit, $model, $changes, count($this->width), count($this->links))) {
+            return false;
+        }
+        for ($node = $section->node; $node < $section->nodeEnd; $node++) {
+            $this->addNode($like->width[$node]);
+        }
+        for ($link = $section->link; $link < $section->linkEnd; $link++) {
+            $this->addLink($like->links[$link]);
+        }
+        foreach ($model->points as $id => $_) {
+            $this->entries["{$unit->id}/{$id}"] = $like->entries["{$unit->id}/{$id}"];
+            $this->exits["{$unit->id}/{$id}"] = $like->exits["{$unit->id}/{$id}"];
+        }
+        $this->sections[$unit->id] = $section;
+
+        return true;
+    }
+
+    /** Takes a cable's links over from the graph that this is like; the units at its ends have to stand at the same nodes. */
+    public function copyCable(Cable $cable): bool
+    {
+        [$was, $links] = $this->like?->ofCables[$cable->id] ?? [null, []];
+        if ($was !== $cable || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit) || ! $this->standsAsIn($this->like, $cable->to->unit)) {
+            return false;
+        }
+        foreach ($links as $link) {
+            $this->addLink($link);
+        }
+        $this->ofCables[$cable->id] = [$cable, $links];
+
+        return true;
+    }
+
+    private function standsAsIn(self $other, string $unit): bool
+    {
+        [$here, $there] = [$this->sections[$unit], $other->sections[$unit] ?? null];
+
+        return $there !== null && $here->model === $there->model && $here->node === $there->node;
     }
 
     public function addNode(int $width): int
@@ -69,7 +124,11 @@ final class SignalGraph
 
     public function addLink(Link $link): void
     {
-        if ($link->block === null && $link->map !== []) {
+        $same = $this->like?->links[count($this->links)] ?? null;
+        if ($same !== null && $same !== $link && $same->isLike($link)) {
+            $link = $same;
+        }
+        if ($link->carries()) {
             $this->leaving[$link->from][] = count($this->links);
         }
         $this->links[] = $link;
@@ -108,68 +167,15 @@ final class SignalGraph
         return $this->exits[(string) $at];
     }
 
-    /**
-     * Which channels a set of channels reaches, or is reached from, over the links that carry.
-     *
-     * @param  list<int>  $start  channel numbers
-     * @param  bool  $backward  against the direction of the signal
-     * @return array<int, true> by channel number, the start among them
-     */
-    public function reach(array $start, bool $backward = false): array
+    /** The links that carry, channel by channel. Asked for when the graph is finished. */
+    public function byChannel(): ChannelGraph
     {
-        $next = $backward ? $this->channelsBefore() : $this->channelsAfter();
-        $reached = array_fill_keys($start, true);
-        while ($start !== []) {
-            $channel = array_pop($start);
-            foreach ($next[$channel] ?? [] as $other) {
-                if (! isset($reached[$other])) {
-                    $reached[$other] = true;
-                    $start[] = $other;
-                }
-            }
-        }
-
-        return $reached;
-    }
-
-    /** @return array<int, list<int>> channel numbers by the channel that feeds them */
-    public function channelsAfter(): array
-    {
-        return $this->after ??= $this->joined(0, 1);
-    }
-
-    /** @return array<int, list<int>> channel numbers by the channel that they feed */
-    public function channelsBefore(): array
-    {
-        return $this->before ??= $this->joined(1, 0);
+        return $this->byChannel ??= new ChannelGraph($this);
     }
 
     /** @return list<int> */
     public function channelsOf(int $node): array
     {
         return range($this->first[$node], $this->first[$node] + $this->width[$node] - 1);
-    }
-
-    /**
-     * The channels that links join, by the channel at one end.
-     *
-     * @param  0|1  $by  the end to list by: 0 where a link leaves, 1 where it comes to
-     * @param  0|1  $other
-     * @return array<int, list<int>>
-     */
-    private function joined(int $by, int $other): array
-    {
-        $joined = [];
-        foreach ($this->leaving as $ids) {
-            foreach ($ids as $id) {
-                $link = $this->links[$id];
-                $first = [$this->first[$link->from], $this->first[$link->to]];
-                foreach ($link->map as $triple) {
-                    $joined[$first[$by] + $triple[$by]][] = $first[$other] + $triple[$other];
-                }
-            }
-        }
-
-        return $joined;
     }
 }

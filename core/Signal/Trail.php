@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\PointRef;
 
 /** The steps walked so far, with the level and the delay that they add up to. Shares its beginning with other trails. */
 final readonly class Trail
@@ -26,11 +27,9 @@ final readonly class Trail
         return new self(null, null);
     }
 
-    public static function fromOrigin(string $ref, string $label, Decibels $level): self
+    public static function fromOrigin(PointRef $at, string $label, Decibels $level, Milliseconds $delay): self
     {
-        $time = Milliseconds::zero();
-
-        return new self(null, new Hop(HopKind::Origin, $ref, $label, Realm::Air, $level, $time, $level, $time));
+        return new self(null, new Hop(HopKind::Origin, $at, $label, Realm::Air, $level, $delay, $level, $delay));
     }
 
     /**
@@ -42,7 +41,7 @@ final readonly class Trail
         $gain = Decibels::of($gainDb);
         $delay = Milliseconds::of($link->delayMs);
 
-        return new self($this, new Hop($link->kind, $link->ref, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick, $leaving));
+        return new self($this, new Hop($link->kind, $link->at, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick, $leaving));
     }
 
     /** @return list<Hop> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** What a wish and the arrivals come to. `silent` is a pair with no wish and no arrival. */
+/** What a wish and the sum at the ear come to. `silent` is a pair with no wish and no arrival; `uncounted` one where too much was left out to tell. */
 enum Verdict: string
 {
     case Ok = 'ok';
@@ -15,11 +15,12 @@ enum Verdict: string
     case OneSided = 'one-sided';
     case Unwished = 'unwished';
     case Silent = 'silent';
+    case Uncounted = 'uncounted';
 
     public function isAtOdds(): bool
     {
         return match ($this) {
-            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided => true,
+            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Uncounted => true,
             default => false,
         };
     }

@@ -12,6 +12,7 @@ import './grid.js';
 import './map.js';
 import './layout/lay-out.js';
 import './send.js';
+import './causes.js';
 import './pulse.js';
 import './find.js';
 import './paste.js';

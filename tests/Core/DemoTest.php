@@ -6,28 +6,28 @@ use Tests\Support\Draft;
 
 /*
  * The demo as it was meant: for each situation what every listener comes to with every sound, worked out from the description of the rig, with its four mistakes. A letter a pair:
- *   o as wished (heard or silent)   M missing   L leak   D doubled   1 one-sided   . nothing said and nothing heard
+ *   o as wished (heard or silent)   M missing   L leak   D doubled   1 a side or a part is lost   . nothing said and nothing heard
  * The mistakes: the picture repeater sends the rally to the capture card, whose sound is on in the broadcast program (doubled for the viewers); the old console's lead is a single
- * one (left only wherever it is heard in stereo); the music is on the archive's track; the chimes follow the system's default, which is the monitor.
+ * one (left only wherever it is heard in stereo, half of the game where it is heard in mono); the music is on the archive's track; the chimes follow the system's default, which is the monitor.
  */
 const DEMO_LISTENERS = ['presenter', 'driver-ears', 'viewers', 'archive', 'clip', 'ferry', 'team', 'hall'];
 const DEMO = [
     'on-air' => [
-        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o111oo1', 'music' => 'oooLoooo',
+        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o1111o1', 'music' => 'oooLoooo',
         'navigator' => 'oooooooo', 'chime' => 'MoMMoooo', 'ring' => 'oooooooo', 'crew' => 'oooooo.o', 'pages' => 'oooooooo',
     ],
     // Microphones off the programme, the caller muted, the clips paused: the console and the rally may still be heard; music has to be, and still leaks.
     'break' => [
-        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o11ooo1', 'music' => 'oooLoooo',
+        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o11o1o1', 'music' => 'oooLoooo',
         'navigator' => 'oooooooo', 'chime' => 'Mooooooo', 'ring' => 'oooooooo', 'crew' => 'oooooo.o', 'pages' => 'oooooooo',
     ],
     'talk' => [
-        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o11ooo1', 'music' => 'oooLoooo',
+        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'ooDooooo', 'console' => '1o11o1o1', 'music' => 'oooLoooo',
         'navigator' => 'oooooooo', 'chime' => 'Mooooooo', 'ring' => 'oooooooo', 'crew' => 'oooooo.o', 'pages' => 'oooooooo',
     ],
     // Nothing goes out; the headphones stay on.
     'off' => [
-        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'oooooooo', 'console' => '1ooooooo', 'music' => 'oooooooo',
+        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'oooooooo', 'console' => '1oooo1oo', 'music' => 'oooooooo',
         'navigator' => 'oooooooo', 'chime' => 'Mooooooo', 'ring' => 'oooooooo', 'crew' => 'oooooo.o', 'pages' => 'oooooooo',
     ],
 ];

@@ -42,12 +42,16 @@ function randomRoutes(): SequenceGenerator
     return new SequenceGenerator(new TupleGenerator([new ChooseGenerator(0, 7), new ChooseGenerator(2, 7), new ChooseGenerator(0, 40), ElementsGenerator::fromArray(['input', 'pre-fader', 'post-fader'])]));
 }
 
-/** @return array<string, list<array{string, float, float, string}>> arrivals by pair, as comparable facts */
+/**
+ * Arrivals by pair, as comparable facts. Only those that are heard by themselves: where none is and the sum is, quieter ones are listed to explain it.
+ *
+ * @return array<string, list<array{string, float, float, string}>>
+ */
 function facts(Hearing $hearing): array
 {
     $facts = [];
     foreach ($hearing->all() as $pair) {
-        $arrivals = array_map(fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)), $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()], $pair->arrivals);
+        $arrivals = array_map(fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)), $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()], array_filter($pair->arrivals(), fn ($arrival) => $arrival->gain->value() >= -60));
         sort($arrivals);
         $facts["{$pair->source->id} {$pair->listener->id}"] = $arrivals;
     }
@@ -60,7 +64,7 @@ it('never adds an arrival by adding a mute', function () {
     $this->limitTo(150)->forAll(randomRoutes(), new ChooseGenerator(0, 7))->then(function (array $routes, int $mute) {
         $whole = tangle($routes)->hear();
         foreach ($whole->all() as $pair) {
-            if ($pair->isCapped) {
+            if ($pair->isCapped()) {
                 // More ways than are listed: which of them are is no property of the rig.
                 return;
             }
@@ -78,7 +82,7 @@ it('never adds an arrival by adding a mute', function () {
 it('sums the gains and delays along every way', function () {
     $this->limitTo(150)->forAll(randomRoutes())->then(function (array $routes) {
         foreach (tangle($routes)->hear()->all() as $pair) {
-            foreach ($pair->arrivals as $arrival) {
+            foreach ($pair->arrivals() as $arrival) {
                 expect(round(array_sum(array_map(fn ($hop) => $hop->gain->value(), $arrival->hops)), 2))->toBe($arrival->gain->value());
                 expect(round(array_sum(array_map(fn ($hop) => $hop->delay->value(), $arrival->hops)), 3))->toBe($arrival->delay->value());
                 expect($arrival->hops[count($arrival->hops) - 1]->level->value())->toBe($arrival->gain->value());
@@ -91,7 +95,7 @@ it('sums the gains and delays along every way', function () {
 it('takes no element twice on a way unless by other channels', function () {
     $this->limitTo(150)->forAll(randomRoutes())->then(function (array $routes) {
         foreach (tangle($routes)->hear()->all() as $pair) {
-            foreach ($pair->arrivals as $arrival) {
+            foreach ($pair->arrivals() as $arrival) {
                 $routesTaken = array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops);
                 expect(count($routesTaken))->toBeLessThanOrEqual(2 * count(array_unique($routesTaken)));
             }
@@ -122,7 +126,7 @@ it('shifts every arrival by what a source\'s level is shifted', function () {
             return $d;
         });
         foreach (['x', 'y'] as $listener) {
-            $levels = fn (Draft $draft) => array_map(fn ($arrival) => $arrival->gain->value(), $draft->pair('a', $listener)->arrivals);
+            $levels = fn (Draft $draft) => array_values(array_filter(array_map(fn ($arrival) => $arrival->gain->value(), $draft->pair('a', $listener)->arrivals()), fn ($level) => $level >= -60));
             $expected = array_values(array_filter(array_map(fn ($level) => round($level - $down, 2), $levels($normal)), fn ($level) => $level >= -60));
             $found = $levels($lower);
             sort($expected);

@@ -33,7 +33,7 @@ it('tells both sides of an exclusive selector', function () {
 });
 
 it('says for whom what is heard changes', function () {
-    $pairs = array_map(fn (array $pair) => "{$pair['before']->source->id} {$pair['before']->listener->id} ".(int) ($pair['before']->arrivals !== []).(int) ($pair['after']->arrivals !== []), difference('starters/simplest-microphone', 'computer', 'console')->pairs);
+    $pairs = array_map(fn (array $pair) => "{$pair['before']->source->id} {$pair['before']->listener->id} ".(int) ($pair['before']->arrivals() !== []).(int) ($pair['after']->arrivals() !== []), difference('starters/simplest-microphone', 'computer', 'console')->pairs);
     expect($pairs)->toBe(['game viewers 10', 'console viewers 01']);
 });
 

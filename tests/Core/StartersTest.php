@@ -51,12 +51,12 @@ function cells(string $table): array
 function cell(HeardPair $pair, array $letters): string
 {
     $verdict = ['ok' => '', 'silent' => '', 'missing' => 'M', 'leak' => 'L', 'doubled' => 'D', 'one-sided' => 'S', 'loop' => '@', 'unwished' => '?'][$pair->verdict->value];
-    if ($pair->arrivals === []) {
+    if ($pair->arrivals() === []) {
         return $pair->verdict->value === 'silent' ? '.' : "{$verdict}0";
     }
-    $faders = implode('', array_map(fn ($hop) => $letters[$hop->ref] ?? "[{$hop->ref}]", $pair->arrivals[0]->hopsOf(HopKind::Fader)));
+    $faders = implode('', array_map(fn ($hop) => $letters[$hop->ref] ?? "[{$hop->ref}]", $pair->arrivals()[0]->hopsOf(HopKind::Fader)));
 
-    return $verdict.count($pair->arrivals).$pair->channels()[0].($faders === '' ? '' : ":{$faders}");
+    return $verdict.count($pair->arrivals()).$pair->channels()[0].($faders === '' ? '' : ":{$faders}");
 }
 
 /**

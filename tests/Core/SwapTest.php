@@ -46,7 +46,7 @@ function played(array $model, array $settings = []): Draft
 
 function audible(Rig $rig, string $source): bool
 {
-    return (new Hearing((new GraphBuilder($rig))->build($rig->situation() ?? throw new LogicException)))->pair($source, 'hall')->arrivals !== [];
+    return (new Hearing((new GraphBuilder($rig))->build($rig->situation() ?? throw new LogicException)))->pair($source, 'hall')->arrivals() !== [];
 }
 
 it('keeps cables by the sockets\' ids, then by what fits', function (array $strips, array $lost, array $to) {

@@ -86,7 +86,7 @@ it('marks with a pen the lines that a sound passes, and where it ends', function
     $rig = $starters->rig('line-return');
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation()));
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('line-return')['geometry'], $map), ['coral' => $hearing->pair('voice', 'track')->arrivals, 'sky' => $hearing->pair('caller', 'me')->arrivals]);
+    $drawing = new MapDrawing($map, Geometry::of($starters->layout('line-return')['geometry'], $map), ['coral' => $hearing->pair('voice', 'track')->arrivals(), 'sky' => $hearing->pair('caller', 'me')->arrivals()]);
     expect($drawing->edgePens)->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Sky], 'cable:w-03' => [Pen::Sky], 'cable:w-02' => [Pen::Sky]])
         ->and($drawing->ends)->toBe(['pc/line-in' => [Pen::Coral], 'phones/plug' => [Pen::Sky]])->and($drawing->isHighlighted())->toBeTrue();
 });

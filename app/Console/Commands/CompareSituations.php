@@ -32,8 +32,8 @@ final class CompareSituations extends Command
                 'rig' => $rig->name, 'from' => $from->id, 'to' => $to->id, 'changes' => $difference->changes,
                 'hearing' => array_map(fn (array $pair) => [
                     'source' => $pair['before']->source->id, 'listener' => $pair['before']->listener->id,
-                    'before' => ['verdict' => $pair['before']->verdict->value, 'arrivals' => count($pair['before']->arrivals)],
-                    'after' => ['verdict' => $pair['after']->verdict->value, 'arrivals' => count($pair['after']->arrivals)],
+                    'before' => ['verdict' => $pair['before']->verdict->value, 'arrivals' => count($pair['before']->arrivals())],
+                    'after' => ['verdict' => $pair['after']->verdict->value, 'arrivals' => count($pair['after']->arrivals())],
                 ], $difference->pairs),
             ]);
 
@@ -44,7 +44,7 @@ final class CompareSituations extends Command
             $this->line("  {$change}");
         }
         foreach ($difference->pairs as $pair) {
-            $heard = fn ($one): string => $one->arrivals === [] ? 'not heard' : 'heard';
+            $heard = fn ($one): string => $one->arrivals() === [] ? 'not heard' : 'heard';
             $this->line("  {$pair['before']->source->name} at {$pair['before']->listener->name}: {$heard($pair['before'])}, {$pair['before']->verdict->value} → {$heard($pair['after'])}, {$pair['after']->verdict->value}");
         }
 

@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Planning\CausesReport;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Signal\HeardPair;
-use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Report;
 use Illuminate\Console\Command;
 
 final class ReportRig extends Command
 {
     use ReadsRigFile;
+    use TellsCauses;
 
-    protected $signature = 'rig:report {file : A rig document} {--situation= : A situation\'s id; the base situation where it is left out} {--json : JSON instead of a table}';
+    protected $signature = 'rig:report {file : A rig document} {--situation= : A situation\'s id; the base situation where it is left out} {--json : JSON instead of a table}
+        {--response : With the taps of each pair: delay in ms and signed amplitude (JSON only)}';
 
-    protected $description = 'Say who hears what, by which ways, in one situation';
+    protected $description = 'Say who hears what, by which ways, in one situation, and what causes what is not as wished in all of them';
 
     public function handle(): int
     {
@@ -25,17 +28,20 @@ final class ReportRig extends Command
         if ($rig === null || $situation === null) {
             return self::FAILURE;
         }
-        $hearing = new Hearing((new GraphBuilder($rig))->build($situation));
+        $hearings = new Hearings($rig);
+        $hearing = $hearings->in($situation->id);
+        $diagnosis = new Diagnosis($hearings);
         if ($this->option('json')) {
-            $this->json((new Report)->of($hearing));
+            $this->json([...(new Report)->of($hearing, (bool) $this->option('response')), 'causes' => (new CausesReport)->of($rig, $diagnosis->causes()), 'untried' => $diagnosis->untried]);
 
             return self::SUCCESS;
         }
         $this->line("{$rig->name}: {$situation->name}");
-        $this->table(['Source', 'Listener', 'Wish', 'Verdict', 'Arrivals'], array_map($this->row(...), iterator_to_array($hearing->all(), false)));
-        foreach ($hearing->loops as $loop) {
-            $this->line("Loop, {$loop->gain->text()} dB round: ".implode(' · ', array_map(fn ($hop) => $hop->label, $loop->hops)));
+        $this->table(['Source', 'Listener', 'Wish', 'Verdict', 'In sum', 'Ways'], array_map($this->row(...), iterator_to_array($hearing->all(), false)));
+        foreach ($hearing->loops() as $loop) {
+            $this->line("Loop, {$loop->gain->text()} dB round".($loop->isBound ? ' at most' : '').($loop->howls() ? ', howls' : ($loop->rings() ? ', rings' : '')).': '.implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
         }
+        $this->tellCauses($rig, $diagnosis);
 
         return self::SUCCESS;
     }
@@ -43,8 +49,10 @@ final class ReportRig extends Command
     /** @return list<string> */
     private function row(HeardPair $pair): array
     {
-        $arrivals = array_map(fn ($arrival) => "{$arrival->gain->text()} dB · {$arrival->delay->text()} ms · {$arrival->channels()}", $pair->arrivals);
+        $arrivals = array_map(fn ($arrival) => "{$arrival->gain->text()} dB · {$arrival->delay->text()} ms · {$arrival->channels()}", $pair->arrivals());
+        $legs = $pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs());
 
-        return [$pair->source->name, $pair->listener->name, $pair->wish->want->value ?? '', $pair->verdict->value, implode("\n", $arrivals)];
+        return [$pair->source->name, $pair->listener->name, $pair->wish->want->value ?? '', $pair->verdict->value, $pair->isHeard() ? "{$pair->level()?->text()} dB · {$pair->delay()?->text()} ms · {$pair->channels()}{$legs}" : '',
+            implode("\n", $arrivals).($pair->isCapped() ? "\nand more" : '')];
     }
 }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\CausesReport;
+use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\Reach;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Signal\Arrival;
-use HiddenWire\Core\Signal\BreakFinder;
-use HiddenWire\Core\Signal\Cut;
-use HiddenWire\Core\Signal\CutFinder;
-use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
-use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\NearestBreak;
+use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Report;
-use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Console\Command;
 
 final class TraceRig extends Command
@@ -22,7 +23,7 @@ final class TraceRig extends Command
 
     protected $signature = 'rig:trace {file : A rig document} {--from= : A source\'s id} {--to= : A listener\'s id} {--situation= : A situation\'s id} {--json : JSON instead of text}';
 
-    protected $description = 'Follow one sound to one listener: every way hop by hop, or the nearest break';
+    protected $description = 'Follow one sound to one listener: every way hop by hop, or how far it gets and what is the matter';
 
     public function handle(): int
     {
@@ -38,60 +39,66 @@ final class TraceRig extends Command
                 return self::FAILURE;
             }
         }
-        $graph = (new GraphBuilder($rig))->build($situation);
-        $hearing = new Hearing($graph);
+        $hearings = new Hearings($rig);
+        $hearing = $hearings->in($situation->id);
         $pair = $hearing->pair((string) $this->option('from'), (string) $this->option('to'));
-        $break = $pair->arrivals === [] ? (new BreakFinder($graph))->between($pair->source, $pair->listener) : null;
-        $cut = in_array($pair->verdict, [Verdict::Leak, Verdict::Doubled], true) ? (new CutFinder($hearing))->of($pair) : null;
+        $key = Cell::of($pair, $situation->id)->key();
+        $causes = ! $pair->verdict->isAtOdds() ? [] : array_values(array_filter((new Diagnosis($hearings))->causes(), fn (Cause $cause) => in_array($key, array_map(fn (Cell $cell) => $cell->key(), $cause->cells), true)));
+        $reach = $pair->isHeard() ? null : Reach::of($pair, $hearing);
         if ($this->option('json')) {
             $this->json([
                 'rig' => $rig->name, 'situation' => $situation->id, 'source' => $pair->source->id, 'listener' => $pair->listener->id,
-                'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
-                'arrivals' => array_map((new Report)->arrival(...), $pair->arrivals),
-                'doubling' => $pair->doubling === null ? null : [
-                    'kind' => $pair->doubling->kind()->value, 'apart_ms' => $pair->doubling->apart->number(), 'difference_db' => $pair->doubling->difference->number(),
-                    'first_notch_hz' => $pair->doubling->firstNotch()?->value, 'depth_db' => $pair->doubling->depth()->number(),
-                ],
-                'break' => $break === null ? null : [
-                    'live' => $break->live, 'waiting' => $break->waiting,
-                    'changes' => array_map(fn ($change) => ['why' => $change->block->value, 'ref' => $change->ref, 'text' => $change->text], $break->changes),
-                ],
-                'cut' => $cut === null ? null : [
-                    'changes' => array_map(fn ($change) => ['ref' => $change->ref, 'text' => $change->text], $cut->changes), 'merged_at' => $cut->mergedAt?->label,
-                ],
+                'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value, 'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'lost' => $pair->loss?->value,
+                'arrivals' => array_map((new Report)->arrival(...), $pair->arrivals()),
+                'doubling' => (new Report)->doubling($pair->doubling),
+                'reaches' => $reach?->last, 'would_be_heard_by' => array_map(fn ($listener) => $listener->id, $reach->listeners ?? []),
+                'causes' => (new CausesReport)->of($rig, $causes),
             ]);
         } else {
-            $this->tell($pair, $break, $cut);
+            $this->tell($pair, new Names($rig), $causes, $reach);
         }
 
         return self::SUCCESS;
     }
 
-    private function tell(HeardPair $pair, ?NearestBreak $break, ?Cut $cut): void
+    /** @param  list<Cause>  $causes */
+    private function tell(HeardPair $pair, Names $names, array $causes, ?Reach $reach): void
     {
-        $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}".($pair->doubling === null ? '' : ', '.$pair->doubling->text()));
-        foreach ($pair->arrivals as $number => $arrival) {
+        $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}".($pair->doubling === null ? '' : ', '.$pair->doubling->text()).($pair->loss === null ? '' : ", {$pair->loss->words()}"));
+        if ($pair->isHeard()) {
+            $this->line("In sum: {$pair->level()?->text()} dB, {$pair->delay()?->text()} ms, {$pair->channels()}".($pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs())));
+        }
+        foreach ($pair->arrivals() as $number => $arrival) {
             $this->line('');
             $this->line('Way '.($number + 1).": {$arrival->gain->text()} dB, {$arrival->delay->text()} ms, {$arrival->channels()}");
-            $this->table(['', 'Step', 'Gain', 'Level', 'Delay'], $this->rows($arrival));
+            $this->table(['', 'Step', 'Gain', 'Level', 'Delay'], $this->rows($arrival, $names));
         }
-        if ($pair->arrivals === []) {
-            $this->line($break === null ? 'Nothing that is known could join them.' : 'It gets as far as: '.(implode(' · ', $break->live) ?: 'its origin'));
+        if ($reach !== null) {
+            $this->line("It gets as far as: {$reach->last}");
+            $this->line($reach->listeners === [] ? 'Nobody hears it.' : 'Heard by: '.implode(', ', array_map(fn ($listener) => $listener->name, $reach->listeners)));
         }
-        if ($cut !== null) {
-            $this->line($cut->changes === [] ? ($cut->mergedAt === null ? 'No switch stops it alone.' : "It can't be taken out alone: one signal with what is wanted from {$cut->mergedAt->label} on.") : 'To stop it:');
-        }
-        foreach ([...($cut->changes ?? []), ...($break->changes ?? [])] as $change) {
-            $this->line('  '.$change->text);
-        }
-        if ($break !== null && $break->waiting !== []) {
-            $this->line('From there it would be heard by: '.implode(' · ', $break->waiting));
+        foreach ($causes as $cause) {
+            $this->line($cause->sentence);
+            foreach ($cause->cures as $cure) {
+                $this->line("  {$cure->sentence}");
+            }
+            if ($cause->why !== null) {
+                $this->line("  {$cause->why}");
+            }
         }
     }
 
-    /** @return list<list<string>> */
-    private function rows(Arrival $arrival): array
+    /** @return list<list<string>> each stage once: what a stage before has said is not said again */
+    private function rows(Arrival $arrival, Names $names): array
     {
-        return array_map(fn ($hop) => [$hop->kind->value, $hop->label, $hop->gain->text(), $hop->level->text(), $hop->time->text()], $arrival->hops);
+        $rows = [];
+        foreach ($arrival->hops as $hop) {
+            $isDull = in_array($hop->kind, [HopKind::Gain, HopKind::Fader], true) && $hop->gain->number() === 0 && $hop->delay->number() === 0;
+            if (! $isDull) {
+                $rows[] = [$hop->kind->value, $names->of($hop->at), $hop->gain->text(), $hop->level->text(), $hop->time->text()];
+            }
+        }
+
+        return $rows;
     }
 }

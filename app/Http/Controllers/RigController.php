@@ -10,6 +10,7 @@ use App\Actions\OpenStarter;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\Rigs\Causes;
 use App\Rigs\Pictures;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
@@ -105,6 +106,15 @@ final class RigController
     public function cables(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Cables, fn (RigPage $page) => ['table' => new CableTable($page->rig)]);
+    }
+
+    /** Looks for the causes of what is not as wished: a page asks for it once it is shown, and is drawn anew when they are found. */
+    public function causes(Rig $rig): Response
+    {
+        Gate::authorize('view', $rig);
+        Causes::of($rig, StoredRig::load($rig));
+
+        return response()->noContent();
     }
 
     public function document(Rig $rig): StreamedResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use HiddenWire\Core\Equipment\EquipmentModel;
@@ -17,8 +18,11 @@ use Illuminate\Validation\ValidationException;
 /** What a page sends with a change, read against the rig: everything that it names exists, or it is refused with the field and what to do. */
 final readonly class EditFields
 {
-    /** @param  array<string, mixed>  $fields */
-    public function __construct(private array $fields, public Rig $rig, public User $user)
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  Record|null  $record  where the rig is stored
+     */
+    public function __construct(private array $fields, public Rig $rig, public User $user, public ?Record $record = null)
     {
     }
 
@@ -183,7 +187,7 @@ final readonly class EditFields
         $rows = [];
         foreach (is_array($this->fields[$key] ?? null) ? $this->fields[$key] : [] as $i => $row) {
             if (is_array($row)) {
-                $rows[(int) $i] = new self(array_combine(array_map(strval(...), array_keys($row)), $row), $this->rig, $this->user);
+                $rows[(int) $i] = new self(array_combine(array_map(strval(...), array_keys($row)), $row), $this->rig, $this->user, $this->record);
             }
         }
 
@@ -193,7 +197,7 @@ final readonly class EditFields
     /** The same fields against another rig: one that a change before has made. */
     public function against(Rig $rig): self
     {
-        return new self($this->fields, $rig, $this->user);
+        return new self($this->fields, $rig, $this->user, $this->record);
     }
 
     /** @throws ValidationException always */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
-use App\Rigs\Heard;
+use App\Rigs\Causes;
+use App\Rigs\FoundCauses;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddSource;
 use HiddenWire\Core\Edit\MarkWish;
@@ -14,13 +15,13 @@ use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Planning\Cure;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\Mending;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Want;
-use HiddenWire\Core\Signal\BreakFinder;
-use HiddenWire\Core\Signal\CutFinder;
-use HiddenWire\Core\Signal\Verdict;
 
 /** Changes of sounds, listeners and what is wished for them. */
 final class WishForms
@@ -76,20 +77,33 @@ final class WishForms
     }
 
     /**
-     * The remedy that the way strip shows for a pair.
+     * A cure, by the number that the page shows.
      *
      * @return list<RigEdit>
      */
-    public static function remedy(EditFields $in): array
+    public static function cure(EditFields $in): array
     {
-        $situation = $in->situation() ?? array_key_first($in->rig->situations);
-        $hearing = Heard::in($in->rig, $in->rig->situations[$situation]);
-        $pair = $hearing->pair($in->known('source', $in->rig->sources), $in->known('listener', $in->rig->listeners));
-        $edits = $pair->verdict === Verdict::Missing
-            ? array_map(fn ($change) => $change->edit, (new BreakFinder($hearing->graph))->between($pair->source, $pair->listener)->changes ?? [])
-            : array_map(fn ($change) => $change->edit, (new CutFinder($hearing))->of($pair)->changes);
-        $made = array_values(array_filter($edits));
+        $cure = self::causes($in)->cure($in->text('cure', 10));
 
-        return $made === [] || count($made) < count($edits) ? $in->refuse('edit', 'There is no remedy here that can be made with one click.') : $made;
+        return $cure === null || $cure->sentence !== $in->text('sentence', 1000) ? $in->refuse('edit', 'The rig has changed since this was offered. Look at the causes again.') : $cure->edits;
+    }
+
+    /**
+     * The first cure of every cause, as far as they go together.
+     *
+     * @return list<RigEdit>
+     */
+    public static function cures(EditFields $in): array
+    {
+        $mending = new Mending(new Hearings($in->rig), self::causes($in)->causes);
+
+        return $mending->cures === [] ? $in->refuse('edit', 'None of the causes has a cure that can be made here.') : array_merge(...array_map(fn (Cure $cure) => $cure->edits, $mending->cures));
+    }
+
+    private static function causes(EditFields $in): FoundCauses
+    {
+        $record = $in->record?->fresh();
+
+        return $record === null ? new FoundCauses([], 0, 0) : Causes::of($record, $in->rig);
     }
 }

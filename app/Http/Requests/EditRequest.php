@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Edits\EditFields;
 use App\Http\Edits\EditForms;
+use App\Models\Rig as Record;
 use App\Models\User;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Rig\Rig;
@@ -28,6 +29,6 @@ final class EditRequest extends FormRequest
      */
     public function edits(Rig $rig, User $by): array
     {
-        return EditForms::edits($this->string('edit')->toString(), new EditFields($this->all(), $rig, $by));
+        return EditForms::edits($this->string('edit')->toString(), new EditFields($this->all(), $rig, $by, $this->route('rig') instanceof Record ? $this->route('rig') : null));
     }
 }

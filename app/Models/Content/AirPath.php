@@ -16,6 +16,6 @@ final class AirPath extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['db' => 'float'];
+        return ['db' => 'float', 'delay_ms' => 'float'];
     }
 }

@@ -23,6 +23,9 @@
         @case(HiddenWire\Core\Signal\Verdict::Unwished)
             <circle r="2.5" class="fill"/>
             @break
+        @case(HiddenWire\Core\Signal\Verdict::Uncounted)
+            <path class="line thick" d="M-6,-4 H6 M-6,0 H6 M-6,4 H6"/>
+            @break
         @default
             <path class="line" d="M-3,0 H3"/>
     @endswitch

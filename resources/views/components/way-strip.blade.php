@@ -4,18 +4,11 @@
     <div class="strip-head">
         <span class="pen-name pen-{{ $page->penOf($pair->source->id)?->value }}">{{ $pair->source->name }}</span>
         <span class="strip-to">to <strong>{{ $pair->listener->name }}</strong></span>
-        <x-verdict :verdict="$pair->verdict" :silent="$pair->arrivals === []" />
+        <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" />
         <span class="strip-says">{{ $strip->sentence() }}</span>
-        @if ($strip->cut !== null)
-            @if ($strip->cut->changes !== [])
-                <x-edit :page="$page" class="cut" :fields="['edit' => 'remedy', 'source' => $pair->source->id, 'listener' => $pair->listener->id]"><i class="bi bi-scissors" aria-hidden="true"></i> {{ implode(', and ', array_map(fn ($change) => $change->text, $strip->cut->changes)) }} <button type="submit" class="do">Do it</button></x-edit>
-            @elseif ($strip->cut->mergedAt !== null)
-                <span class="cut">can't be taken out alone: one signal with what is wanted from {{ $strip->cut->mergedAt->label }} on</span>
-            @endif
-        @endif
         <span class="strip-tools">
             @if ($page->view === 'wiring')
-                @if ($pair->arrivals !== [])
+                @if ($pair->arrivals() !== [])
                     <a data-key-focus href="{{ $page->url(['focus' => $page->focus ? null : '1']) }}" @if ($page->focus) aria-current="true" @endif>{{ $page->focus ? 'Show all' : 'Only this way' }}</a>
                 @endif
             @else
@@ -47,7 +40,7 @@
         @endif
     @endif
     @foreach ($strip->ways as $number => $steps)
-        @php $arrival = $pair->arrivals[$number]; @endphp
+        @php $arrival = $pair->arrivals()[$number]; @endphp
         <div class="way">
             <span class="way-number" aria-label="Way {{ $number + 1 }}">{{ $number + 1 }}</span>
             <ol class="way-steps">
@@ -71,21 +64,15 @@
             <span class="way-end"><strong>{{ $pair->listener->name }}</strong> <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms · {{ $arrival->channels() }}</span></span>
         </div>
     @endforeach
-    @if ($pair->isCapped) <p class="strip-note">There are more ways than are counted here.</p> @endif
-    @if ($pair->verdict === HiddenWire\Core\Signal\Verdict::Missing)
-        @if ($strip->break === null)
-            <p class="strip-note">Nothing that is plugged, switched or picked here could join them.</p>
-        @else
-            <div class="gap">
-                <span class="gap-end"><span class="gap-label">It gets as far as</span> {{ $strip->break->live === [] ? 'where it begins' : $strip->break->live[count($strip->break->live) - 1] }}</span>
-                <div class="gap-changes">
-                    <ol>@foreach ($strip->break->changes as $change) <li><i class="bi bi-arrow-left-right" aria-hidden="true"></i> {{ $change->text }}</li> @endforeach</ol>
-                    @if (collect($strip->break->changes)->every(fn ($change) => $change->edit !== null))
-                        <x-edit :page="$page" :fields="['edit' => 'remedy', 'source' => $pair->source->id, 'listener' => $pair->listener->id]"><button type="submit" class="do">Do it</button></x-edit>
-                    @endif
-                </div>
-                <span class="gap-end"><span class="gap-label">from there on</span> {{ $strip->break->waiting === [] ? $pair->listener->name : implode(' · ', array_slice(array_values(array_unique($strip->break->waiting)), 0, 4)) }}</span>
-            </div>
-        @endif
+    @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into account.</p> @endif
+    @if ($strip->reach !== null)
+        <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>. @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
+    @endif
+    @if ($strip->causes !== [])
+        <div class="strip-causes">
+            @foreach ($strip->causes as $i => $cause) <x-cause :page="$page" :cause="$cause" :number="$i + 1" :cells="false" /> @endforeach
+        </div>
+    @elseif ($pair->verdict->isAtOdds() && $page->causes === null && $page->view === 'wiring')
+        <p class="strip-note" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the cause …</p>
     @endif
 </section>

@@ -33,16 +33,18 @@
                                 @php
                                     $pair = $page->hearing->pair($source->id, $listener->id);
                                     $isChosen = $page->pair === $pair;
-                                    $level = $pair->arrivals === [] ? '' : ($pair->verdict === Verdict::OneSided ? $pair->channels() : $pair->arrivals[0]->gain->text());
+                                    $changes = $page->preview?->changes($pair) ?? false;
+                                    $shown = $page->preview?->pair($pair) ?? $pair;
+                                    $level = $shown->level()?->text() ?? '';
                                     $want = WayStrip::wished($pair->wish);
                                 @endphp
-                                <td class="@if ($pair->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif">
+                                <td class="@if ($shown->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif @if ($changes) changed @endif">
                                     <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
                                        @if ($isChosen) aria-current="true" @endif>
-                                        <x-verdict :verdict="$pair->verdict" :silent="$pair->arrivals === []" />
-                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}.</span>
+                                        <x-verdict :verdict="$shown->verdict" :silent="! $shown->isHeard()" />
+                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($shown) }}.</span>
                                         <span class="figures">{{ $level }}</span>
-                                        <span class="want">{{ $want }}</span>
+                                        @if ($changes) <span class="want was">was <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else <span class="want">{{ $want }}</span> @endif
                                     </a>
                                 </td>
                             @endforeach
@@ -102,14 +104,17 @@
                 <li><x-verdict :verdict="Verdict::Missing" /> missing</li>
                 <li><x-verdict :verdict="Verdict::Leak" /> leak</li>
                 <li><x-verdict :verdict="Verdict::Doubled" /> doubled</li>
-                <li><x-verdict :verdict="Verdict::OneSided" /> one-sided</li>
+                <li><x-verdict :verdict="Verdict::OneSided" /> a side or a part is lost</li>
                 <li><x-verdict :verdict="Verdict::Loop" /> loop</li>
-                <li><x-verdict :verdict="Verdict::Unwished" /> heard, no wish said</li>
+                <li><x-verdict :verdict="Verdict::Unwished" /> heard, no wish set</li>
             </ul>
         </div>
         <aside class="odds-list" aria-label="Not as wished">
-            <h2>{{ $odds === [] ? 'All as wished' : 'Not as wished: '.count($odds) }}</h2>
-            <p class="lead-line">{{ $page->situation->name }}, {{ count($page->rig->sources) }} sounds and {{ count($page->rig->listeners) }} listeners.</p>
+            @if ($page->preview !== null)
+                <div class="preview-note" role="status"><strong>Preview.</strong> {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }} {{ Str::plural('cell', $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet. <a href="{{ $page->url(['try' => null]) }}">End preview</a></div>
+            @endif
+            <x-causes :page="$page" />
+            <h2 class="next">{{ $odds === [] ? "{$page->situation->name}: all as wished" : "{$page->situation->name}: ".count($odds).' not as wished' }}</h2>
             <ul>
                 @foreach ($odds as $pair)
                     <li @if ($page->pair === $pair) class="chosen" @endif>
@@ -119,9 +124,9 @@
                         </a>
                     </li>
                 @endforeach
-                @foreach ($page->hearing->loops as $loop)
+                @foreach ($page->hearing->loops() as $loop)
                     @if ($loop->isAudible())
-                        <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" /> <span>A loop, {{ $loop->gain->text() }} dB round: {{ $loop->howls() ? 'it howls' : 'it rings' }}. <span class="says">{{ implode(' · ', array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
+                        <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" /> <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it {{ $loop->howls() ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ', array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
                     @endif
                 @endforeach
             </ul>

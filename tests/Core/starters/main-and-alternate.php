@@ -40,7 +40,7 @@ return [
         ],
         'a cable is out: the right leg of the game' => [
             fn (Draft $d) => $d->unplug('y-a/right'),
-            ['game me' => 'S1l:GLbMP', 'crew me' => 'S1l:HLbMP', 'game viewers' => '1b:GLbyd', 'crew viewers' => '1b:HLbyd'],
+            ['game me' => 'S1l:GLbMP', 'crew me' => 'S1l:HLbMP', 'game viewers' => 'S1b:GLbyd', 'crew viewers' => '1b:HLbyd'],
         ],
     ],
 ];

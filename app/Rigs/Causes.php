@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+use App\Models\Revision;
+use App\Models\Rig as Record;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Rig;
+use Illuminate\Support\Facades\Cache;
+
+/** The causes of what is not as wished in a rig: looked for once for a state of it, after a page has been shown, and kept. */
+final class Causes
+{
+    private const SECONDS = 86400;
+
+    /** Earlier revisions that are looked into for how things were. */
+    private const EARLIER = 3;
+
+    /** Null where nobody has looked yet. */
+    public static function known(Record $at): ?FoundCauses
+    {
+        $kept = Cache::get(self::key($at));
+
+        return $kept instanceof FoundCauses ? $kept : null;
+    }
+
+    public static function of(Record $at, Rig $rig): FoundCauses
+    {
+        return self::known($at) ?? self::found($at, $rig);
+    }
+
+    private static function found(Record $at, Rig $rig): FoundCauses
+    {
+        $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation), $rig->situations));
+        $diagnosis = new Diagnosis($hearings, $hearings->areAsWished() ? [] : self::earlier($at));
+        $found = new FoundCauses($diagnosis->causes(), count($diagnosis->cells()), $diagnosis->untried);
+        Cache::put(self::key($at), $found, self::SECONDS);
+
+        return $found;
+    }
+
+    /** @return list<Rig> */
+    private static function earlier(Record $at): array
+    {
+        $earlier = $at->revisions()->where('number', '<', $at->at)->latest('number')->limit(self::EARLIER)->get();
+
+        return array_values($earlier->map(fn (Revision $revision) => (new DocumentReader)->read($revision->document))->all());
+    }
+
+    private static function key(Record $at): string
+    {
+        return 'causes:'.StoredRig::stateOf($at);
+    }
+}

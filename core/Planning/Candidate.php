@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\UnitRef;
+
+/** A change that may mend something, and what would have been the matter then. Not tried yet. */
+final readonly class Candidate
+{
+    /**
+     * @param  string  $key  the same for the same change, however it was come upon
+     * @param  string  $cause  what is the matter: "Desk mixer · Mic 1 is muted"
+     * @param  string  $cure  what to do: "Unmute Mic 1 of Desk mixer"
+     * @param  list<RigEdit>  $edits
+     * @param  int  $cost  what it costs a technician, see {@see Cost}
+     * @param  list<PointRef|RouteRef|SocketRef|CableRef|DeviceRef|UnitRef>  $about
+     */
+    public function __construct(public string $key, public string $cause, public string $cure, public array $edits, public int $cost, public array $about)
+    {
+    }
+
+    /** Both changes together. */
+    public function with(self $other): self
+    {
+        return new self("{$this->key} + {$other->key}", "{$this->cause}, and ".lcfirst($other->cause), "{$this->cure}, and ".lcfirst($other->cure),
+            [...$this->edits, ...$other->edits], $this->cost + $other->cost, [...$this->about, ...$other->about]);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+/** What a change costs a technician: a switch is at hand, a pick is a dialog, a default touches other programs too, a cable has to be found and run. */
+final class Cost
+{
+    public const SWITCH = 1000;
+
+    /** Another choice of a selector, only to be rid of something. */
+    public const OTHER_SELECTION = 45;
+
+    public const FADER = 1020;
+
+    public const ENABLE = 1050;
+
+    /** A program's pick in use, for another device; by its channels too. */
+    public const PICK = 1100;
+
+    /** A program's in or out that has not been used. */
+    public const FIRST_PICK = 1200;
+
+    public const CHANNELS = 10;
+
+    public const TAP = 40;
+
+    public const ANY_OTHER = 180;
+
+    public const NO_PICK = 1250;
+
+    public const DEFAULT = 1400;
+
+    /** A lead that is plainly missing or wrong: a program wants a device that is not there, an adapter leads nowhere, a plug does not carry what its sockets do. */
+    public const PLAIN = 950;
+
+    public const PLUG = 2800;
+
+    public const REPLUG = 3000;
+
+    public const UNPLUG = 3100;
+
+    public const EXCHANGE = 3600;
+
+    /** Names that are alike belong together: "Chimes" and "Chimes in". */
+    public const ALIKE = -30;
+
+    /** What is in use comes before what is idle. */
+    public const IDLE = 5;
+
+    /** What was so before, in the history or in another situation, is nearer at hand. */
+    public const KNOWN = -90;
+
+    /** Made for one situation only though the base has it. */
+    public const ONE_SITUATION = 60;
+}

@@ -1,0 +1,353 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Planning\Remedies\Devices;
+use HiddenWire\Core\Planning\Remedies\Faders;
+use HiddenWire\Core\Planning\Remedies\Leads;
+use HiddenWire\Core\Planning\Remedies\Moves;
+use HiddenWire\Core\Planning\Remedies\Picks;
+use HiddenWire\Core\Planning\Remedies\Plugs;
+use HiddenWire\Core\Planning\Remedies\Switches;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Verdict;
+
+/**
+ * Why cells are not as wished, each fault said once, and what cures it. Every kind of remedy proposes changes for every cell; each is tried; the one that mends the most cells
+ * is the first cause, and so on with what is left.
+ */
+final class Diagnosis
+{
+    /** Trials of one diagnosis of a rig of some size; what is left untried is said. A larger rig has fewer, since each takes longer. */
+    public const TRIALS = 400;
+
+    private const LEAST_TRIALS = 12;
+
+    /** Links of a rig that has all the trials: about that of two computers and a mixer. */
+    private const LINKS = 600;
+
+    /** Of changes that take a cable in hand, where something easier mends the same cells one by one. */
+    private const TRIALS_OF_CABLES = 40;
+
+    /** Cells that are asked for remedies; a fault that makes more cells wrong is found by these. */
+    private const CELLS = 80;
+
+    /** Once a change mends its cells, so many more that are as easy are tried: one of them may be closer to how it sounds elsewhere. */
+    private const AS_EASY = 4;
+
+    /** Cures that are shown for one cause. */
+    private const CURES = 3;
+
+    /** A further cure is shown where it is about as easy as the first: then it is a matter of taste. */
+    private const OF_TASTE = 150;
+
+    private readonly Trials $trials;
+
+    /** Changes that were come upon and not tried. */
+    public int $untried = 0;
+
+    /** @var list<Cause>|null */
+    private ?array $causes = null;
+
+    /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
+    public function __construct(private readonly Hearings $hearings, private readonly array $earlier = [])
+    {
+        $links = count($hearings->in((string) array_key_first($hearings->rig->situations))->graph->links);
+        $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, min(self::TRIALS, self::TRIALS * self::LINKS / max(1, $links))));
+    }
+
+    /** @return list<Remedy> every kind of remedy; a new one is a line here */
+    private static function remedies(): array
+    {
+        return [new Switches, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Plugs(onlyPlain: false), new Moves];
+    }
+
+    /** @return list<Cause> those of most cells first, then those for which there is no cure */
+    public function causes(): array
+    {
+        return $this->causes ??= $this->found();
+    }
+
+    /** @return list<Cell> the cells that are not as wished */
+    public function cells(): array
+    {
+        return array_map($this->cell(...), $this->inOrder());
+    }
+
+    /** @return list<Cause> */
+    private function found(): array
+    {
+        $left = array_fill_keys($this->inOrder(), true);
+        $all = $this->outcomes();
+        $causes = [];
+        while ($left !== []) {
+            $ranked = $this->ranked($all, $left);
+            if ($ranked === []) {
+                break;
+            }
+            $best = $ranked[0];
+            $cells = array_values(array_filter($best->mended, fn (string $key) => isset($left[$key])));
+            $cures = array_values(array_filter($ranked, fn (Outcome $one) => array_diff($cells, $one->mended) === [] && $one->candidate->cost <= $best->candidate->cost + self::OF_TASTE));
+            $causes[] = new Cause($best->candidate->cause, $best->candidate->about, array_map($this->cell(...), $cells), array_map($this->cure(...), array_slice($cures, 0, self::CURES)));
+            foreach ($cells as $key) {
+                unset($left[$key]);
+            }
+        }
+
+        return [...$causes, ...$this->withoutCure(array_map(strval(...), array_keys($left)))];
+    }
+
+    /**
+     * What mends anything and harms nothing. Single changes first, those that most cells ask for before others; several together only for cells that no single one mends.
+     *
+     * @return array<string, Outcome> by candidate
+     */
+    private function outcomes(): array
+    {
+        $troubles = [];
+        foreach (array_slice($this->inOrder(), 0, self::CELLS) as $key) {
+            $cell = $this->cell($key);
+            $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $this->hearings->in($cell->situation), $this->earlier);
+        }
+        $outcomes = $this->tried($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);
+        $outcomes = $this->tried($this->asked($this->unlessWhole($troubles, $outcomes), fn (Trouble $trouble) => $this->single($trouble, ofCables: true)), $outcomes, self::TRIALS_OF_CABLES);
+        foreach ([fn (Trouble $trouble) => (new Gap($trouble))->candidates(), fn (Trouble $trouble) => (new CutSets($trouble, $trouble->hearing))->candidates()] as $several) {
+            $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
+            $outcomes = $this->tried($this->asked($open, $several), $outcomes, null);
+        }
+
+        return $outcomes;
+    }
+
+    /**
+     * @param  array<string, Trouble>  $troubles
+     * @param  array<string, Outcome>  $outcomes
+     * @return array<string, Trouble> none where one change mends everything
+     */
+    private function unlessWhole(array $troubles, array $outcomes): array
+    {
+        foreach ($outcomes as $outcome) {
+            if ($outcome->costs === [] && count($outcome->mended) === count($this->trials->odd)) {
+                return [];
+            }
+        }
+
+        return $troubles;
+    }
+
+    /**
+     * @param  array<string, Trouble>  $troubles  by cell
+     * @param  callable(Trouble): iterable<Candidate>  $remedies
+     * @return list<array{Candidate, list<string>}> each change with the cells that ask for it: those that most ask for first, then the easiest
+     */
+    private function asked(array $troubles, callable $remedies): array
+    {
+        $asked = [];
+        foreach ($troubles as $key => $trouble) {
+            foreach ($remedies($trouble) as $candidate) {
+                if (! isset($asked[$candidate->key])) {
+                    $asked[$candidate->key] = [$candidate, [$key]];
+                } else {
+                    $asked[$candidate->key] = [$candidate->cost < $asked[$candidate->key][0]->cost ? $candidate : $asked[$candidate->key][0], [...$asked[$candidate->key][1], $key]];
+                }
+            }
+        }
+        usort($asked, fn (array $a, array $b) => [count($b[1]), $a[0]->cost] <=> [count($a[1]), $b[0]->cost]);
+
+        return $asked;
+    }
+
+    /**
+     * @param  list<array{Candidate, list<string>}>  $asked
+     * @param  array<string, Outcome>  $outcomes
+     * @param  int|null  $most  trials, for cells that something mends already; null for no limit of their own
+     * @return array<string, Outcome> with what was found before
+     */
+    private function tried(array $asked, array $outcomes, ?int $most): array
+    {
+        $asEasy = [];
+        $spent = 0;
+        foreach ($asked as [$candidate, $cells]) {
+            // What cannot mend more than is mended already is not worth a trial, unless it is as easy.
+            $open = array_values(array_filter($cells, fn (string $key) => $this->best($key, $outcomes) < count($cells)));
+            $ofNone = array_values(array_filter($open, fn (string $key) => $this->best($key, $outcomes) === 0));
+            if ($open === []) {
+                $group = $cells[0];
+                $least = $this->easiest($group, $outcomes);
+                if ($candidate->cost > $least || ($asEasy[$group] ?? 0) >= self::AS_EASY) {
+                    continue;
+                }
+                $asEasy[$group] = ($asEasy[$group] ?? 0) + 1;
+                $open = [$group];
+            }
+            if ($this->trials->isSpent() || ($most !== null && $ofNone === [] && $spent >= $most)) {
+                $this->untried++;
+
+                continue;
+            }
+            $spent++;
+            // Where it does not mend one of them, it may mend one of another sound.
+            foreach (array_slice($this->ofDifferentSounds([...$ofNone, ...$open]), 0, 2) as $key) {
+                $outcome = $this->trials->outcome($candidate, $this->cell($key));
+                if ($outcome !== null) {
+                    $outcomes[$candidate->key] = $outcome;
+
+                    break;
+                }
+            }
+        }
+
+        return $outcomes;
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return list<string> one cell of each sound, in order
+     */
+    private function ofDifferentSounds(array $keys): array
+    {
+        $first = [];
+        foreach ($keys as $key) {
+            $first[(string) strstr($key, ' ', true)] ??= $key;
+        }
+
+        return array_values($first);
+    }
+
+    /**
+     * How many cells the best change mends that mends a cell at no cost to others.
+     *
+     * @param  array<string, Outcome>  $outcomes
+     */
+    private function best(string $key, array $outcomes): int
+    {
+        $best = 0;
+        foreach ($outcomes as $outcome) {
+            if ($outcome->costs === [] && in_array($key, $outcome->mended, true)) {
+                $best = max($best, count($outcome->mended));
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  array<string, Outcome>  $outcomes */
+    private function easiest(string $key, array $outcomes): int
+    {
+        $least = 0;
+        foreach ($outcomes as $outcome) {
+            if (in_array($key, $outcome->mended, true)) {
+                $least = $least === 0 ? $outcome->candidate->cost : min($least, $outcome->candidate->cost);
+            }
+        }
+
+        return $least;
+    }
+
+    /** @return list<Candidate> */
+    private function single(Trouble $trouble, bool $ofCables): array
+    {
+        $candidates = [];
+        foreach (self::remedies() as $remedy) {
+            foreach ($remedy->isOfCables() === $ofCables ? $remedy->candidates($trouble) : [] as $candidate) {
+                if (! isset($candidates[$candidate->key]) || $candidate->cost < $candidates[$candidate->key]->cost) {
+                    $candidates[$candidate->key] = $candidate;
+                }
+            }
+        }
+
+        return array_values($candidates);
+    }
+
+    /**
+     * @param  array<string, Outcome>  $outcomes
+     * @param  array<array-key, true>  $left
+     * @return list<Outcome> those that mend anything that is left, the best first
+     */
+    private function ranked(array $outcomes, array $left): array
+    {
+        $ranked = [];
+        foreach ($outcomes as $outcome) {
+            $mended = array_values(array_filter($outcome->mended, fn (string $key) => isset($left[$key])));
+            if ($mended !== []) {
+                $ranked[] = new Outcome($outcome->candidate, $mended, $outcome->costs, $outcome->oddness);
+            }
+        }
+        usort($ranked, Outcome::compare(...));
+
+        return $ranked;
+    }
+
+    private function cure(Outcome $outcome): Cure
+    {
+        return new Cure($outcome->candidate->cure, $outcome->candidate->edits, array_map($this->cell(...), $outcome->mended), $outcome->costs, $outcome->candidate->cost);
+    }
+
+    private function cell(string $key): Cell
+    {
+        return new Cell(...explode(' ', $key, 3));
+    }
+
+    /** @return list<string> what lacks something before what has too much: for it there are fewer remedies */
+    private function inOrder(): array
+    {
+        $weight = fn (string $key): int => match ($this->trials->pair($key)->verdict) {
+            Verdict::Missing => 0, Verdict::OneSided => 1, Verdict::Leak => 2, default => 3,
+        };
+        $odd = $this->trials->odd;
+        usort($odd, fn (string $a, string $b) => $weight($a) <=> $weight($b));
+
+        return $odd;
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return list<Cause>
+     */
+    private function withoutCure(array $keys): array
+    {
+        $causes = [];
+        foreach ($keys as $key) {
+            [$sentence, $why] = $this->reason($this->trials->pair($key), $this->cell($key));
+            $causes[$sentence][] = [$key, $why];
+        }
+
+        return array_map(fn (array $cells, string $sentence) => new Cause($sentence, [], array_map(fn (array $one) => $this->cell($one[0]), $cells), [], $cells[0][1]), $causes, array_keys($causes));
+    }
+
+    /** @return array{string, string} what is the matter, and why nothing here cures it */
+    private function reason(HeardPair $pair, Cell $cell): array
+    {
+        $what = "{$pair->source->name} at {$pair->listener->name}";
+        $hearing = $this->hearings->in($cell->situation);
+        $names = new Names($this->hearings->rig);
+        if ($pair->verdict === Verdict::Uncounted) {
+            return ["{$what} can't be counted whole", 'Too many ways of different delay lead there. Take out parallel ways first.'];
+        }
+        $cancelling = $pair->cancelling();
+        if ($cancelling !== null) {
+            $ways = array_map(fn ($way) => $names->of($way->hops[min(1, count($way->hops) - 1)]->at), $cancelling);
+
+            return ["{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}", 'Nothing that can be switched off here stops one of the two and nothing else.'];
+        }
+        if ($pair->verdict === Verdict::Missing) {
+            return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins." : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
+                : 'No switch, device or cable that the rig has now would bring it without making something else worse.')];
+        }
+        $merged = (new Merging($hearing))->of($pair);
+        if ($merged !== null) {
+            return ["{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there", "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or one more mix."];
+        }
+
+        return match ($pair->verdict) {
+            Verdict::Loop => ["{$what} runs in a loop", 'No single switch opens the loop without making something else worse.'],
+            Verdict::OneSided => ["{$what} {$pair->loss?->words()}", 'No switch, device or lead that the rig has now would bring the rest of it.'],
+            Verdict::Doubled => ["{$what} arrives twice", 'Nothing stops one of the two without making something else worse.'],
+            default => ["{$what} is heard and must not be", 'Nothing stops it without making something else worse.'],
+        };
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Hop;
+
+/** Where two sounds become one signal. */
+final readonly class Merging
+{
+    public function __construct(private Hearing $hearing)
+    {
+    }
+
+    /** The first step behind which the strongest way of a sound passes nothing that a wanted sound at the same listener does not pass too; null where there is none. */
+    public function of(HeardPair $pair): ?Hop
+    {
+        $shared = [];
+        foreach ($this->hearing->all() as $other) {
+            if ($other->listener === $pair->listener && $other !== $pair && $other->wish?->want === Want::Must) {
+                foreach ($other->arrivals() as $arrival) {
+                    // Two programs that pick one device meet there, by picks of their own.
+                    $shared += array_fill_keys(array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $arrival->hops), true);
+                }
+            }
+        }
+        $merged = null;
+        foreach (array_reverse($pair->arrivals()[0]->hops ?? []) as $hop) {
+            if (! isset($shared["{$hop->kind->value} {$hop->ref}"])) {
+                break;
+            }
+            $merged = $hop;
+        }
+
+        return $merged;
+    }
+}

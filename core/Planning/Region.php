@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Link;
+use HiddenWire\Core\Signal\Loss;
+use HiddenWire\Core\Signal\SignalGraph;
+
+/** How far a sound gets, and from where on it would be heard: whatever joins the two would bring it. Where a side or a part of it is lost, only that counts. */
+final readonly class Region
+{
+    /**
+     * @param  array<int, true>  $forward  channels that the sound reaches
+     * @param  array<int, true>  $backward  channels from which the listener is reached
+     */
+    private function __construct(private SignalGraph $graph, public array $forward, public array $backward)
+    {
+    }
+
+    public static function of(HeardPair $pair, Hearing $hearing): self
+    {
+        $graph = $hearing->graph;
+        $starts = $ends = [];
+        foreach ($pair->source->origins as $origin) {
+            $channels = $graph->channelsOf($graph->entry($origin->at));
+            array_push($starts, ...match ($pair->loss) {
+                Loss::LeftPart => [$channels[0]],
+                Loss::RightPart => array_slice($channels, 1, 1),
+                default => $channels,
+            });
+        }
+        foreach ($pair->listener->at as $ear) {
+            $channels = $graph->channelsOf($graph->exit($ear));
+            array_push($ends, ...match ($pair->loss) {
+                Loss::LeftEar => [$channels[0]],
+                Loss::RightEar => array_slice($channels, 1, 1),
+                default => $channels,
+            });
+        }
+
+        return new self($graph, $graph->byChannel()->reach($starts), $graph->byChannel()->reach($ends, backward: true));
+    }
+
+    /** Whether a link, if it carried, would join the two. */
+    public function isJoinedBy(Link $link): bool
+    {
+        [$from, $to] = [$this->graph->first[$link->from], $this->graph->first[$link->to]];
+        foreach ($link->map as [$a, $b]) {
+            if (isset($this->forward[$from + $a], $this->backward[$to + $b])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Whether the sound reaches any of a point's channels where they leave it. */
+    public function reaches(PointRef $at): bool
+    {
+        return $this->touches($this->forward, $this->graph->exit($at));
+    }
+
+    /** Whether the listener would hear what enters a point. */
+    public function leadsOn(PointRef $at): bool
+    {
+        return $this->touches($this->backward, $this->graph->entry($at));
+    }
+
+    /** @return list<int> channels of a node, from 1, that the sound reaches */
+    public function reachedOf(int $node): array
+    {
+        return $this->of1($this->forward, $node);
+    }
+
+    /** @return list<int> channels of a node, from 1, from which the listener is reached */
+    public function leadingOf(int $node): array
+    {
+        return $this->of1($this->backward, $node);
+    }
+
+    /**
+     * @param  array<int, true>  $channels
+     * @return list<int>
+     */
+    private function of1(array $channels, int $node): array
+    {
+        $of = [];
+        foreach ($this->graph->channelsOf($node) as $number => $channel) {
+            if (isset($channels[$channel])) {
+                $of[] = $number + 1;
+            }
+        }
+
+        return $of;
+    }
+
+    /** @param  array<int, true>  $channels */
+    private function touches(array $channels, int $node): bool
+    {
+        return $this->of1($channels, $node) !== [];
+    }
+}

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning\Remedies;
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Planning\Candidate;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Planning\Remedy;
+use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SystemDefault;
+
+/** Programs that pick nothing, another device than they should, or the wrong channels of it. */
+final class Picks implements Remedy
+{
+    public function isOfCables(): bool
+    {
+        return false;
+    }
+
+    public function candidates(Trouble $trouble): iterable
+    {
+        $ofWays = [];
+        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            if ($hop->pick !== null) {
+                $ofWays[(string) $hop->pick] = true;
+            }
+        }
+        foreach ($trouble->rig->units as $unit) {
+            foreach ($trouble->rig->modelOf($unit)->points as $point) {
+                if ($point->picks === null) {
+                    continue;
+                }
+                $at = new PointRef($unit->id, $point->id);
+                $isOnWay = isset($ofWays[(string) $at]);
+                $isPlayback = $point->picks === Direction::Playback;
+                if ($trouble->lacks() && ($isPlayback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at))) {
+                    yield from $this->devices($trouble, $at, $point, $point->picks, isOnWay: false);
+                }
+                if ($isOnWay) {
+                    yield from $this->devices($trouble, $at, $point, $point->picks, isOnWay: true);
+                    yield from $this->none($trouble, $at);
+                }
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> */
+    private function devices(Trouble $trouble, PointRef $at, Point $point, Direction $direction, bool $isOnWay): iterable
+    {
+        $host = $trouble->rig->hostOf($trouble->rig->units[$at->unit]->place);
+        if ($host === null) {
+            return;
+        }
+        $now = $trouble->graph->state->pick($at->unit, $at->point);
+        foreach ($trouble->graph->devices->of($host->id) as $device) {
+            $isTap = $device->direction !== $direction;
+            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && $direction === Direction::Playback)) {
+                continue;
+            }
+            foreach ($this->channels($trouble, $point, $device, $direction, $isOnWay) as $channels) {
+                $pick = new Pick($at, $device->ref, null, $channels, $isTap ? $device->direction : null);
+                if ($now === null || ! $now->choosesLike($pick)) {
+                    yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
+                }
+            }
+        }
+        // Another state of the rig may have left it to a default.
+        foreach ([SystemDefault::System, SystemDefault::Call] as $default) {
+            $pick = new Pick($at, null, $default);
+            if ($this->wasBefore($trouble, $pick) && ($now === null || ! $now->choosesLike($pick))) {
+                yield from $this->pick($trouble, $at, $pick, null, $now, $isOnWay);
+            }
+        }
+    }
+
+    /**
+     * The channels that could be chosen of a device so that the sound comes through: the usual ones, each pair, each one.
+     *
+     * @return list<list<int>|null>
+     */
+    private function channels(Trouble $trouble, Point $point, Device $device, Direction $direction, bool $isOnWay): array
+    {
+        $node = $trouble->graph->deviceNode($device);
+        $carrying = $direction === Direction::Recording ? $trouble->region->reachedOf($node) : $trouble->region->leadingOf($node);
+        if ($carrying === [] && ! $isOnWay) {
+            return [];
+        }
+        $choices = [null];
+        if ($device->channels > $point->channels || ($device->channels === 2 && $point->channels === 2 && ! $isOnWay)) {
+            foreach ($isOnWay ? range(1, min(32, $device->channels)) : $carrying as $channel) {
+                $first = $channel - ($channel - 1) % 2;
+                if ($point->channels === 2 && $first < $device->channels && $device->channels > 2) {
+                    $choices["{$first}"] = [$first, $first + 1];
+                }
+                $choices["one {$channel}"] = [$channel];
+            }
+        }
+
+        return array_values($choices);
+    }
+
+    /** @return iterable<Candidate> */
+    private function pick(Trouble $trouble, PointRef $at, Pick $pick, ?Device $device, ?Pick $now, bool $isOnWay): iterable
+    {
+        $name = $trouble->names->of($at);
+        $choice = $device === null ? ($pick->default === SystemDefault::Call ? 'the call default' : 'the system default') : ($pick->tap === null ? '' : 'what is played to ').$device->name();
+        $channels = $pick->channels === null ? '' : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
+        $isKnown = $this->wasBefore($trouble, $pick);
+        $isAlike = $device !== null && $this->isAlike($trouble, $at, $device);
+        // Only to be rid of something, nobody takes just any other device.
+        $cost = ($isOnWay && ! $isKnown && ! $isAlike ? Cost::ANY_OTHER : 0) + ($now === null ? Cost::FIRST_PICK : Cost::PICK) + ($pick->tap === null || $now?->tap !== null ? 0 : Cost::TAP) + ($pick->channels === null ? 0 : count($pick->channels) * Cost::CHANNELS)
+            + ($now !== null && (string) $now->device === (string) $pick->device && $now->channels !== null && $pick->channels === null ? -Cost::CHANNELS : 0)
+            + ($isKnown ? Cost::KNOWN : 0) + ($isAlike ? Cost::ALIKE : 0);
+        foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
+            yield new Candidate("pick {$at} {$pick->words()} {$situation}", $this->isNow($trouble, $name, $now, $pick), "Set {$trouble->partOf($at)} to {$choice}{$channels}{$trouble->where($situation)}",
+                [new SetPick($at, $pick, $situation)], $cost + $more, [$at, ...($pick->device === null ? [] : [$pick->device])]);
+        }
+    }
+
+    /** Whether the names of the program, its point or the sound share a word with the device's. */
+    private function isAlike(Trouble $trouble, PointRef $at, Device $device): bool
+    {
+        $words = fn (string $text): array => array_map(fn (string $word) => substr($word, 0, 5), array_filter((array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)), fn (mixed $word) => is_string($word) && strlen($word) >= 4));
+
+        return array_intersect($words("{$trouble->rig->units[$at->unit]->name} {$trouble->rig->point($at)->label} {$trouble->pair->source->name}"), $words($device->name())) !== [];
+    }
+
+    private function isNow(Trouble $trouble, string $name, ?Pick $now, Pick $then): string
+    {
+        if ($now === null) {
+            return "{$name} has no device picked";
+        }
+        if ($now->device === null) {
+            return "{$name} is left on the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
+        }
+
+        return (string) $now->device === (string) $then->device && $now->tap === $then->tap ? "{$name} takes the wrong channels of {$trouble->names->of($now->device)}" : "{$name} has {$trouble->names->of($now->device)} picked";
+    }
+
+    /** @return iterable<Candidate> */
+    private function none(Trouble $trouble, PointRef $at): iterable
+    {
+        if ($trouble->graph->state->situation->id === (string) array_key_first($trouble->rig->situations) || $trouble->placesOf($at, 'pick') !== []) {
+            yield new Candidate("pick {$at} none", "{$trouble->names->of($at)} takes it", "Set {$trouble->partOf($at)} to no device", [new SetPick($at, null)], Cost::NO_PICK, [$at]);
+        }
+    }
+
+    private function wasBefore(Trouble $trouble, Pick $pick): bool
+    {
+        foreach ([$trouble->rig, ...$trouble->earlier] as $number => $rig) {
+            if ($number > 0 && isset($rig->picks[(string) $pick->at]) && $rig->picks[(string) $pick->at]->choosesLike($pick)) {
+                return true;
+            }
+            if ($this->isInASituation($rig, $pick)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isInASituation(Rig $rig, Pick $pick): bool
+    {
+        foreach ($rig->situations as $situation) {
+            foreach ($situation->changes as $change) {
+                if ($change->set instanceof Pick && (string) $change->at === (string) $pick->at && $change->set->choosesLike($pick)) {
+                    return true;
+                }
+            }
+        }
+
+        return isset($rig->picks[(string) $pick->at]) && $rig->picks[(string) $pick->at]->choosesLike($pick);
+    }
+}

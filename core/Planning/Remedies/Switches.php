@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning\Remedies;
+
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Planning\Candidate;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Planning\Remedy;
+use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Signal\BlockKind;
+
+/** Mutes, routes and selectors: off where they should be on, on where they should be off, or the other way. */
+final class Switches implements Remedy
+{
+    public function isOfCables(): bool
+    {
+        return false;
+    }
+
+    public function candidates(Trouble $trouble): iterable
+    {
+        if ($trouble->lacks()) {
+            foreach ($trouble->graph->links as $link) {
+                if ($link->block === BlockKind::Muted && $link->at instanceof PointRef && $trouble->region->isJoinedBy($link)) {
+                    yield from $this->mute($trouble, $link->at, false);
+                } elseif ($link->block === BlockKind::Off && $link->at instanceof RouteRef && $trouble->region->isJoinedBy($link)) {
+                    yield from $this->route($trouble, $link->at, true);
+                }
+            }
+        }
+        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            if ($hop->at instanceof RouteRef) {
+                yield from $this->route($trouble, $hop->at, false);
+                yield from $this->selector($trouble, $hop->at);
+            } elseif ($hop->at instanceof PointRef && $trouble->rig->point($hop->at)->mute !== null) {
+                yield from $this->mute($trouble, $hop->at, true);
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> */
+    private function mute(Trouble $trouble, PointRef $at, bool $mute): iterable
+    {
+        $name = $trouble->names->of($at);
+        $part = $trouble->partOf($at);
+        $keeper = $trouble->graph->state->autoMutedBy($at->unit, $trouble->rig->point($at));
+        if ($keeper !== null && ! $mute) {
+            // The unit's own rule: what keeps it mute has to be muted instead.
+            $open = new PointRef($at->unit, $keeper->id);
+            foreach ($keeper->mute === null ? [] : $trouble->placesOf($open, 'mute') as $more => $situation) {
+                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is open", "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
+                    [new SetPoint($open, new PointSettings(mute: true), $situation)], Cost::SWITCH + $more, [$at, $open]);
+            }
+
+            return;
+        }
+        foreach ($trouble->placesOf($at, 'mute') as $more => $situation) {
+            yield new Candidate("mute {$at} {$mute} {$situation}", $mute ? "{$name} is not muted" : "{$name} is muted", ($mute ? "Mute {$part}" : "Unmute {$part}").$trouble->where($situation),
+                [new SetPoint($at, new PointSettings(mute: $mute), $situation)], Cost::SWITCH + $more, [$at]);
+        }
+    }
+
+    /** @return iterable<Candidate> */
+    private function route(Trouble $trouble, RouteRef $at, bool $on, int $further = 0): iterable
+    {
+        $route = $trouble->rig->modelOf($at->unit)->routes[$at->key];
+        if (! $route->allows(RouteSetting::On)) {
+            return;
+        }
+        $isSelector = $on && $route->group !== null;
+        foreach ($trouble->placesOf($at, 'on') as $more => $situation) {
+            yield new Candidate("route {$at} {$on} {$situation}",
+                $isSelector ? "{$trouble->rig->units[$at->unit]->name} is switched to another than {$trouble->names->route($at)}" : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
+                ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}" : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
+                [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
+        }
+    }
+
+    /** @return iterable<Candidate> the others of an exclusive group */
+    private function selector(Trouble $trouble, RouteRef $at): iterable
+    {
+        $model = $trouble->rig->modelOf($at->unit);
+        $group = $model->routes[$at->key]->group;
+        foreach ($group === null ? [] : array_filter($model->routes, fn (Route $route) => $route->group === $group && $route->key() !== $at->key) as $route) {
+            yield from $this->route($trouble, new RouteRef($at->unit, $route->key()), true, Cost::OTHER_SELECTION);
+        }
+    }
+}

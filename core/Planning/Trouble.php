@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Hop;
+use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Signal\Verdict;
+
+/** One cell that is not as wished, with what a remedy needs to know of it. */
+final class Trouble
+{
+    /** Ways that are looked at for what could stop them. */
+    private const WAYS = 8;
+
+    public readonly Rig $rig;
+
+    public readonly SignalGraph $graph;
+
+    public readonly Names $names;
+
+    public readonly Region $region;
+
+    public readonly Wiring $wiring;
+
+    /** @var list<Hop>|null */
+    private ?array $hops = null;
+
+    private ?FreeSockets $free = null;
+
+    /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
+    public function __construct(public readonly Cell $cell, public readonly HeardPair $pair, public readonly Hearing $hearing, public readonly array $earlier = [])
+    {
+        $this->graph = $hearing->graph;
+        $this->rig = $hearing->graph->rig;
+        $this->names = new Names($this->rig);
+        $this->region = Region::of($pair, $hearing);
+        $this->wiring = new Wiring($this->rig);
+    }
+
+    /** Whether something has to be joined for it to be heard as wished. */
+    public function lacks(): bool
+    {
+        return in_array($this->pair->verdict, [Verdict::Missing, Verdict::OneSided], true);
+    }
+
+    /** Whether something has to be stopped. */
+    public function hasTooMuch(): bool
+    {
+        return ! $this->lacks() || ($this->pair->verdict === Verdict::Missing && $this->pair->isReached);
+    }
+
+    public function free(): FreeSockets
+    {
+        return $this->free ??= new FreeSockets($this);
+    }
+
+    /** @return list<Hop> every step of its strongest ways once, the one nearest to the listener first */
+    public function hops(): array
+    {
+        if ($this->hops === null) {
+            $hops = [];
+            foreach (array_slice($this->pair->arrivals(), 0, self::WAYS) as $arrival) {
+                foreach (array_reverse($arrival->hops) as $hop) {
+                    $hops["{$hop->kind->value} {$hop->ref} {$hop->pick}"] ??= $hop;
+                }
+            }
+            $this->hops = array_values($hops);
+        }
+
+        return $this->hops;
+    }
+
+    /**
+     * Where a setting can be made: in the situation that has its own, else for good, and for this situation alone where that is not the base.
+     *
+     * @param  'gain'|'fader'|'mute'|'mono'|'delay'|'on'|'db'|'tap'|'pick'  $property
+     * @return array<int, string|null> the situation, null for the base; by what it costs more
+     */
+    public function placesOf(PointRef|RouteRef $at, string $property): array
+    {
+        $situation = $this->graph->state->situation;
+        foreach ($situation->changes as $change) {
+            $isSet = match (true) {
+                $change->set instanceof Pick => $property === 'pick',
+                $change->set instanceof PointSettings, $change->set instanceof RouteSettings => $property !== 'pick' && property_exists($change->set, $property) && $change->set->{$property} !== null,
+            };
+            if ($isSet && (string) $change->at === (string) $at) {
+                return [0 => $this->rig->isBase($situation->id) ? null : $situation->id];
+            }
+        }
+
+        return $this->rig->isBase($situation->id) ? [0 => null] : [0 => null, Cost::ONE_SITUATION => $situation->id];
+    }
+
+    /** " in Off-air talk", where a change is made for one situation. */
+    public function where(?string $situation): string
+    {
+        return $situation === null ? '' : " in {$this->rig->situations[$situation]->name}";
+    }
+
+    /** "Mic 1 of Desk mixer" */
+    public function partOf(PointRef|RouteRef|SocketRef $at): string
+    {
+        $label = match (true) {
+            $at instanceof PointRef => $this->rig->point($at)->label,
+            $at instanceof RouteRef => $this->names->route($at),
+            $at instanceof SocketRef => $this->rig->socket($at)->label,
+        };
+        $unit = $this->rig->units[$at->unit]->name;
+
+        return $label === $unit ? $unit : "{$label} of {$unit}";
+    }
+
+    public function cable(string $id): string
+    {
+        return $this->names->of(new CableRef($id));
+    }
+}

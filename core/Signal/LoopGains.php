@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+/**
+ * The gain round each strongly connected part, from the gain matrix of the whole part. Channels that only hand a sound on are taken out first, so that the gain is that of one
+ * round, however many steps it has. Edges of one delay and one set of clocks add with their polarity; between different delays or clocks the phase is free, since at some
+ * frequency they meet. The gain is the largest spectral radius over those phases.
+ */
+final class LoopGains
+{
+    /** Entries of different delay between the same two channels beyond which channels are not taken out any more. */
+    private const DELAYS = 24;
+
+    /** Multiplications that may be spent on one part when its polarities have to be weighed against each other. */
+    private const WORK = 6_000_000;
+
+    /** Squarings of a matrix: the 1,024th power tells the spectral radius to a hundredth of a decibel. */
+    private const SQUARINGS = 10;
+
+    /** @var array<int, LoopGain> */
+    private array $gains = [];
+
+    public function __construct(private readonly ChannelGraph $channels)
+    {
+    }
+
+    /** @param  int  $part  number of a strongly connected part */
+    public function of(int $part): LoopGain
+    {
+        return $this->gains[$part] ??= $this->gain($this->reduced($part));
+    }
+
+    /**
+     * The part's matrix, with every channel taken out that has one way in or one way out.
+     *
+     * @return array<int, array<int, array<int, float>>> signed amplitude by channel, by channel that it feeds, by key of delay and clocks
+     */
+    private function reduced(int $part): array
+    {
+        $c = $this->channels;
+        $out = $in = [];
+        foreach ($c->parts[$part] as $channel) {
+            foreach ($c->leaving[$channel] as $edge) {
+                $to = $c->to[$edge];
+                if (($c->partOf[$to] ?? null) === $part) {
+                    $key = $c->shift[$edge] + ($c->clock[$edge] === 0 ? 0 : $c->clocks->with(0, $c->clock[$edge]) << ChannelGraph::CLOCKS_AT);
+                    $out[$channel][$to][$key] = ($out[$channel][$to][$key] ?? 0.0) + $c->amplitude[$edge];
+                    $in[$to][$channel] = true;
+                }
+            }
+        }
+        $open = $c->parts[$part];
+        while ($open !== []) {
+            $again = [];
+            foreach ($open as $channel) {
+                $before = array_keys($in[$channel] ?? []);
+                $after = array_keys($out[$channel] ?? []);
+                if (isset($out[$channel][$channel]) || (count($before) > 1 && count($after) > 1)) {
+                    continue;
+                }
+                $joined = $this->joined($out, $channel, $before, $after);
+                if ($joined === null) {
+                    continue;
+                }
+                foreach ($before as $from) {
+                    unset($out[$from][$channel]);
+                }
+                foreach ($after as $to) {
+                    unset($in[$to][$channel]);
+                }
+                unset($out[$channel], $in[$channel]);
+                foreach ($joined as [$from, $to, $entry]) {
+                    $out[$from][$to] = $entry;
+                    $in[$to][$from] = true;
+                }
+                array_push($again, ...$before, ...$after);
+            }
+            $open = array_values(array_unique(array_filter($again, fn (int $channel) => isset($in[$channel]) || isset($out[$channel]))));
+        }
+
+        return $this->withoutNothing($out);
+    }
+
+    /**
+     * The entries that bridge a channel; null where one of them would have too many delays.
+     *
+     * @param  array<int, array<int, array<int, float>>>  $out
+     * @param  list<int>  $before
+     * @param  list<int>  $after
+     * @return list<array{int, int, array<int, float>}>|null
+     */
+    private function joined(array $out, int $channel, array $before, array $after): ?array
+    {
+        $joined = [];
+        foreach ($before as $from) {
+            foreach ($after as $to) {
+                $entry = $out[$from][$to] ?? [];
+                foreach ($out[$from][$channel] as $keyIn => $a) {
+                    foreach ($out[$channel][$to] as $keyOut => $b) {
+                        $clocks = $this->channels->clocks->both($keyIn >> ChannelGraph::CLOCKS_AT, $keyOut >> ChannelGraph::CLOCKS_AT);
+                        $key = ($keyIn & ChannelGraph::DELAY) + ($keyOut & ChannelGraph::DELAY) + ($clocks << ChannelGraph::CLOCKS_AT);
+                        $entry[$key] = ($entry[$key] ?? 0.0) + $a * $b;
+                    }
+                }
+                if (count($entry) > self::DELAYS) {
+                    return null;
+                }
+                $joined[] = [$from, $to, $entry];
+            }
+        }
+
+        return $joined;
+    }
+
+    /**
+     * @param  array<int, array<int, array<int, float>>>  $out
+     * @return array<int, array<int, array<int, float>>>
+     */
+    private function withoutNothing(array $out): array
+    {
+        $matrix = [];
+        foreach ($out as $from => $row) {
+            foreach ($row as $to => $entry) {
+                $entry = array_filter($entry, fn (float $amplitude) => abs($amplitude) > 1e-12);
+                if ($entry !== []) {
+                    $matrix[$from][$to] = $entry;
+                }
+            }
+        }
+
+        return $matrix;
+    }
+
+    /** @param  array<int, array<int, array<int, float>>>  $matrix */
+    private function gain(array $matrix): LoopGain
+    {
+        $most = $this->radiusOfSizes($matrix);
+        if ($most === 0.0 || $this->phasesAgree($matrix)) {
+            return new LoopGain($most, false);
+        }
+        $found = (new PhaseSearch($matrix, self::WORK, self::SQUARINGS))->largest();
+
+        return $found === null ? new LoopGain($most, true) : new LoopGain(min($most, $found), false);
+    }
+
+    /**
+     * Whether the free phases can be chosen so that everything adds: phases of 0 and 180 degrees for each delay, each channel and the whole round. A system of equations
+     * modulo 2.
+     *
+     * @param  array<int, array<int, array<int, float>>>  $matrix
+     */
+    private function phasesAgree(array $matrix): bool
+    {
+        $number = [];
+        $unknown = function (string $name) use (&$number): int {
+            return $number[$name] ??= count($number);
+        };
+        /** @var array<int, array<int, true>> $rows equations by the unknown that they settle; unknown -1 is the constant */
+        $rows = [];
+        foreach ($matrix as $from => $row) {
+            foreach ($row as $to => $entry) {
+                foreach ($entry as $key => $amplitude) {
+                    $equation = $amplitude < 0 ? [-1 => true] : [];
+                    foreach ([$unknown('round'), $unknown("channel {$from}"), $unknown("channel {$to}"), ...($key === 0 ? [] : [$unknown("delay {$key}")])] as $term) {
+                        $equation = $this->plus($equation, [$term => true]);
+                    }
+                    while (true) {
+                        $terms = array_keys($equation);
+                        $first = $terms === [] ? -1 : max($terms);
+                        if ($first < 0 || ! isset($rows[$first])) {
+                            break;
+                        }
+                        $equation = $this->plus($equation, $rows[$first]);
+                    }
+                    if ($equation === []) {
+                        continue;
+                    }
+                    if ($first < 0) {
+                        return false;
+                    }
+                    $rows[$first] = $equation;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  array<int, true>  $a
+     * @param  array<int, true>  $b
+     * @return array<int, true>
+     */
+    private function plus(array $a, array $b): array
+    {
+        foreach ($b as $term => $_) {
+            if (isset($a[$term])) {
+                unset($a[$term]);
+            } else {
+                $a[$term] = true;
+            }
+        }
+
+        return $a;
+    }
+
+    /**
+     * The spectral radius where everything adds, by the power method on the matrix and its square root of unity: a little of each channel is kept, so that a part that swings
+     * between its channels settles too.
+     *
+     * @param  array<int, array<int, array<int, float>>>  $matrix
+     */
+    private function radiusOfSizes(array $matrix): float
+    {
+        $sizes = [];
+        $vector = [];
+        $largest = 0.0;
+        foreach ($matrix as $from => $row) {
+            foreach ($row as $to => $entry) {
+                $sizes[$from][$to] = array_sum(array_map(abs(...), $entry));
+                $vector[$from] = $vector[$to] = 1.0;
+            }
+            $largest = max($largest, array_sum($sizes[$from]));
+        }
+        if ($largest === 0.0) {
+            return 0.0;
+        }
+        $keep = $largest / 8;
+        $radius = 0.0;
+        for ($round = 0; $round < 2000; $round++) {
+            $next = array_map(fn (float $value) => $value * $keep, $vector);
+            foreach ($sizes as $from => $row) {
+                foreach ($row as $to => $size) {
+                    $next[$to] += $vector[$from] * $size;
+                }
+            }
+            $low = INF;
+            $high = 0.0;
+            foreach ($next as $channel => $value) {
+                if ($vector[$channel] > 1e-200) {
+                    $low = min($low, $value / $vector[$channel]);
+                    $high = max($high, $value / $vector[$channel]);
+                }
+            }
+            $radius = ($low + $high) / 2 - $keep;
+            $sum = array_sum($next);
+            $vector = array_map(fn (float $value) => $value / $sum, $next);
+            if ($high - $low <= 1e-7 * $high) {
+                break;
+            }
+        }
+
+        return max(0.0, $radius);
+    }
+}

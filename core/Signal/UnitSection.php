@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Unit;
+
+/** Where a unit's nodes and links stand in a graph, and what they were made from. */
+final readonly class UnitSection
+{
+    /** @param  list<Change>  $changes  what the situation changes about the unit */
+    public function __construct(public Unit $unit, public EquipmentModel $model, public array $changes, public int $node, public int $nodeEnd, public int $link, public int $linkEnd)
+    {
+    }
+
+    /**
+     * Whether it would be made the same again.
+     *
+     * @param  list<Change>  $changes
+     */
+    public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link): bool
+    {
+        return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node && $this->link === $link;
+    }
+}

@@ -1,0 +1,18 @@
+@props(['page'])
+@if ($page->causes === null)
+    <p class="lead-line causes-wait" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
+    <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
+@elseif ($page->causes->causes !== [])
+    <h2>{{ count($page->causes->causes) }} {{ Str::plural('cause', count($page->causes->causes)) }} for {{ $page->causes->cells }} {{ Str::plural('cell', $page->causes->cells) }}</h2>
+    <p class="lead-line">All situations together.
+        @if ($page->canEdit && $page->causes->hasSeveralCures())
+            <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit" class="do">All of them</button></x-edit>
+        @endif
+    </p>
+    <ol class="causes">
+        @foreach ($page->causes->causes as $i => $cause)
+            <li><x-cause :page="$page" :cause="$cause" :number="$i + 1" /></li>
+        @endforeach
+    </ol>
+    @if ($page->causes->untried > 0) <p class="quiet">{{ $page->causes->untried }} further changes were not tried.</p> @endif
+@endif

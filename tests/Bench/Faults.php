@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Edit\ExchangeEnds;
+use HiddenWire\Core\Edit\Replug;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\Wiring;
+
+/**
+ * Every single fault of a rig that a hand makes: a cable out, in a wrong socket, or exchanged with another; a pick cleared, moved to a neighbour or to other channels; a default
+ * cleared or moved; a route or a mute flipped. Each is injected, and the first cure that the product offers is made.
+ */
+final class Faults
+{
+    /** @return \Generator<string, RigEdit> by what it does */
+    public static function of(Rig $rig): \Generator
+    {
+        yield from self::ofCables($rig);
+        yield from self::ofPicks($rig);
+        yield from self::ofDefaults($rig);
+        $base = $rig->situation() ?? throw new \LogicException('A rig has a base');
+        $state = new State($rig, $base);
+        foreach ($rig->units as $unit) {
+            foreach ($rig->modelOf($unit)->routes as $key => $route) {
+                if ($route->allows(RouteSetting::On)) {
+                    $on = ! $state->route($unit->id, $route)->on;
+                    yield "route {$unit->id}/{$key} ".($on ? 'on' : 'off') => new SetRoute(new RouteRef($unit->id, $key), new RouteSettings(on: $on));
+                }
+            }
+            foreach ($rig->modelOf($unit)->points as $point) {
+                if ($point->mute !== null) {
+                    $mute = ! $state->isMuted($unit->id, $point);
+                    yield "{$unit->id}/{$point->id} ".($mute ? 'muted' : 'unmuted') => new SetPoint(new PointRef($unit->id, $point->id), new PointSettings(mute: $mute));
+                }
+            }
+        }
+    }
+
+    /**
+     * Injects faults and makes the first cure of each.
+     *
+     * @param  int  $every  only each so manieth fault
+     * @return array{faults: int, cured: int, worse: int, rest: list<string>, slowest: float} of the faults that make a cell wrong; those not cured by name; in ms
+     */
+    public static function run(Rig $rig, int $every = 1, int $from = 0): array
+    {
+        $result = ['faults' => 0, 'cured' => 0, 'worse' => 0, 'rest' => [], 'slowest' => 0.0];
+        $whole = self::table($rig);
+        $number = 0;
+        foreach (self::of($rig) as $name => $fault) {
+            if ($number++ % $every !== $from % $every) {
+                continue;
+            }
+            try {
+                $faulty = $fault->applyTo($rig);
+            } catch (InvalidRig) {
+                continue;
+            }
+            $hearings = new Hearings($faulty);
+            $broken = self::table($faulty, $hearings);
+            if (array_diff(array_keys(array_filter($broken, self::isOdd(...))), array_keys(array_filter($whole, self::isOdd(...)))) === []) {
+                continue;
+            }
+            $result['faults']++;
+            $start = hrtime(true);
+            $cause = (new Diagnosis($hearings))->causes()[0] ?? null;
+            $result['slowest'] = max($result['slowest'], (hrtime(true) - $start) / 1e6);
+            $cure = $cause->cures[0] ?? null;
+            $cured = $faulty;
+            foreach ($cure->edits ?? [] as $edit) {
+                $cured = $edit->applyTo($cured);
+            }
+            $after = self::table($cured);
+            foreach ($after as $cell => $verdict) {
+                if (self::isOdd($verdict) && ! self::isOdd($broken[$cell])) {
+                    $result['worse']++;
+
+                    break;
+                }
+            }
+            if ($after === $whole) {
+                $result['cured']++;
+            } else {
+                $result['rest'][] = "{$name}: ".($cure === null ? 'no cure: '.($cause->sentence ?? 'no cause') : "{$cause?->sentence} → {$cure->sentence}, leaves ".implode(', ', array_slice(array_keys(array_diff_assoc($after, $whole)), 0, 4)));
+            }
+        }
+
+        return $result;
+    }
+
+    private static function isOdd(string $verdict): bool
+    {
+        return ! in_array($verdict, ['ok', 'silent', 'unwished'], true);
+    }
+
+    /** @return array<string, string> verdicts by cell */
+    private static function table(Rig $rig, ?Hearings $hearings = null): array
+    {
+        return array_map(fn ($pair) => $pair->verdict->value, iterator_to_array(($hearings ?? new Hearings($rig))->cells()));
+    }
+
+    /** @return \Generator<string, RigEdit> */
+    private static function ofCables(Rig $rig): \Generator
+    {
+        $wiring = new Wiring($rig);
+        $cables = array_values($rig->cables);
+        foreach ($cables as $i => $cable) {
+            yield "{$cable->label} out" => new Unplug($cable->id);
+            foreach ([[$cable->from, $cable->to, true], [$cable->to, $cable->from, false]] as [$moves, $stays, $isFrom]) {
+                foreach ($rig->modelOf($moves->unit)->sockets as $socket) {
+                    $to = new SocketRef($moves->unit, $socket->id);
+                    if ($wiring->at($to) === [] && Mating::cable($rig->socket($stays), $socket) !== null) {
+                        yield "{$cable->label} in {$to}" => new Replug($cable->id, $isFrom, $to);
+
+                        break;
+                    }
+                }
+                foreach (array_slice($cables, $i + 1) as $other) {
+                    foreach ([[$other->from, $other->to, true], [$other->to, $other->from, false]] as [$its, $itsOther, $isItsFrom]) {
+                        if ($its->unit === $moves->unit && $rig->socket($its)->link === null && Mating::cable($rig->socket($stays), $rig->socket($its)) !== null && Mating::cable($rig->socket($itsOther), $rig->socket($moves)) !== null) {
+                            yield "{$cable->label} and {$other->label} exchanged at {$moves->unit}" => new ExchangeEnds($cable->id, $isFrom, $other->id, $isItsFrom);
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return \Generator<string, RigEdit> */
+    private static function ofPicks(Rig $rig): \Generator
+    {
+        $lists = new DeviceLists($rig, new Wiring($rig));
+        foreach ($rig->picks as $pick) {
+            yield "pick {$pick->at} cleared" => new SetPick($pick->at, null);
+            $host = $rig->hostOf($rig->units[$pick->at->unit]->place);
+            $direction = $pick->tap ?? $rig->point($pick->at)->picks;
+            $devices = $host === null ? [] : array_values(array_filter($lists->of($host->id), fn ($device) => $device->direction === $direction && $device->isUsable() && $device->ref->unit !== $pick->at->unit));
+            foreach ($devices as $i => $device) {
+                if ((string) $device->ref === (string) $pick->device && count($devices) > 1) {
+                    yield "pick {$pick->at} on the next device" => new SetPick($pick->at, $pick->with(device: $devices[($i + 1) % count($devices)]->ref, channels: null));
+                    yield "pick {$pick->at} on the device before" => new SetPick($pick->at, $pick->with(device: $devices[($i + count($devices) - 1) % count($devices)]->ref, channels: null));
+                }
+                if ((string) $device->ref === (string) $pick->device && $device->channels > 2) {
+                    $shifted = array_map(fn (int $channel) => $channel + 2 <= $device->channels ? $channel + 2 : $channel - 2, $pick->channels ?? [1, 2]);
+                    yield "pick {$pick->at} a pair off" => new SetPick($pick->at, $pick->with(channels: array_slice($shifted, 0, $rig->point($pick->at)->channels)));
+                }
+            }
+            if ($pick->device !== null) {
+                yield "pick {$pick->at} on the system default" => new SetPick($pick->at, new Pick($pick->at, null, \HiddenWire\Core\Rig\SystemDefault::System));
+            }
+        }
+    }
+
+    /** @return \Generator<string, RigEdit> */
+    private static function ofDefaults(Rig $rig): \Generator
+    {
+        $lists = new DeviceLists($rig, new Wiring($rig));
+        foreach ($rig->devices as $set) {
+            foreach ($set->roles as $role) {
+                yield "default {$role->value} of {$set->device} cleared" => new SetDevice($set->with(roles: array_values(array_filter($set->roles, fn ($one) => $one !== $role))));
+                $device = $lists->of($set->computer)[(string) $set->device] ?? null;
+                foreach ($lists->of($set->computer) as $other) {
+                    if ($device !== null && $other !== $device && $other->direction === $device->direction && $other->isUsable()) {
+                        yield "default {$role->value} moved from {$set->device} to {$other->ref}" => new SetDevice(SetDevice::of($rig, new \HiddenWire\Core\Rig\DeviceSettings($set->computer, $other->ref))->with(roles: [$role]));
+
+                        break;
+                    }
+                }
+            }
+        }
+    }
+}
