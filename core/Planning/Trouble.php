@@ -39,6 +39,9 @@ final class Trouble
     /** @var list<Hop>|null */
     private ?array $hops = null;
 
+    /** @var array<string, bool> by step: whether every way passes it */
+    private array $onAll = [];
+
     private ?FreeSockets $free = null;
 
     /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
@@ -68,20 +71,43 @@ final class Trouble
         return $this->free ??= new FreeSockets($this);
     }
 
-    /** @return list<Hop> every step of its strongest ways once, the one nearest to the listener first */
+    /**
+     * Every step of its ways once, the one nearest to the listener first, as far as something there could mend it: of a leak only what all of its ways pass.
+     *
+     * @return list<Hop>
+     */
     public function hops(): array
     {
         if ($this->hops === null) {
-            $hops = [];
-            foreach (array_slice($this->pair->arrivals(), 0, self::WAYS) as $arrival) {
+            $hops = $counts = [];
+            $arrivals = $this->pair->arrivals();
+            foreach ($arrivals as $number => $arrival) {
                 foreach (array_reverse($arrival->hops) as $hop) {
-                    $hops["{$hop->kind->value} {$hop->ref} {$hop->pick}"] ??= $hop;
+                    $key = self::step($hop);
+                    $counts[$key][$number] = true;
+                    if ($number < self::WAYS) {
+                        $hops[$key] ??= $hop;
+                    }
                 }
             }
-            $this->hops = array_values($hops);
+            foreach ($hops as $key => $_) {
+                $this->onAll[$key] = count($counts[$key]) === count($arrivals);
+            }
+            $this->hops = array_values($this->pair->verdict === Verdict::Leak ? array_filter($hops, $this->isOnAllWays(...)) : $hops);
         }
 
         return $this->hops;
+    }
+
+    /** Whether every way passes a step: to stop it there would stop the whole sound. */
+    public function isOnAllWays(Hop $hop): bool
+    {
+        return $this->onAll[self::step($hop)] ?? false;
+    }
+
+    private static function step(Hop $hop): string
+    {
+        return "{$hop->kind->value} {$hop->ref} {$hop->pick}";
     }
 
     /**

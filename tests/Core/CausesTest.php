@@ -143,7 +143,7 @@ it('never cures through the air', function () {
 });
 
 it('names the copies that cancel', function () {
-    $draft = inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...turned('tone', 'ear', 'b')]);
+    $draft = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')]);
     expect(causesOf($draft->make())[0]->sentence)->toBe('S at L: two copies cancel, one by U · tone → a, one by U · tone → b');
 });
 

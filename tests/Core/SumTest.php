@@ -9,26 +9,8 @@ use HiddenWire\Core\Signal\Verdict;
 use Tests\Support\Draft;
 use Tests\Support\TransferFunctions;
 
-/** @param  array<string, int>  $points  channels by id, beside the origin `tone` and the ear `ear` */
-function inside(array $points, array $routes, int $tone = 1, int $ear = 1): Draft
-{
-    $made = [['id' => 'tone', 'kind' => 'origin', 'channels' => $tone], ['id' => 'ear', 'kind' => 'ear', 'channels' => $ear]];
-    foreach ($points as $id => $channels) {
-        $made[] = ['id' => $id, 'kind' => 'bus', 'channels' => $channels];
-    }
-
-    return Draft::rig()->unit('u', ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)])
-        ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must');
-}
-
-/** A turned polarity: a balanced output on two conductors, of which the second is taken. @return list<array<int, mixed>> */
-function turned(string $from, string $to, string $by, float $db = 0): array
-{
-    return [[$from, $by, $db, 'split-polarity'], [$by, $to, 0, 'right']];
-}
-
 it('hears nothing of two copies that cancel, and names the two', function () {
-    $pair = inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...turned('tone', 'ear', 'b')])->pair('s', 'l');
+    $pair = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
     expect($pair->verdict)->toBe(Verdict::Missing)->and($pair->level())->toBeNull();
     expect(array_map(fn ($way) => array_map(fn ($hop) => $hop->label, array_slice($way->hops, 1)), $pair->cancelling() ?? []))->toBe([['tone → a', 'a → ear'], ['tone → b', 'b → ear']]);
 });
@@ -40,7 +22,7 @@ it('adds up many quiet copies', function (int $count, float $db, ?float $level, 
         $points["p-{$i}"] = 1;
         array_push($routes, ['tone', "p-{$i}", $db, 'straight', $i], ["p-{$i}", 'ear']);
     }
-    $pair = inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => $want] + $d['wishes'][0]]] + $d)->pair('s', 'l');
+    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => $want] + $d['wishes'][0]]] + $d)->pair('s', 'l');
     expect($pair->level()?->value())->toBe($level)->and($pair->verdict)->toBe($verdict);
 })->with(['one is not heard' => [1, -70, null, 'must-not', Verdict::Ok], 'seventy are a leak' => [70, -70, -51.55, 'must-not', Verdict::Leak]]);
 
@@ -52,7 +34,7 @@ it('is not kept from one loud way by many quiet ones before it', function () {
         array_push($routes, ['tone', "p-{$i}", -70], ["p-{$i}", 'ear']);
     }
     array_push($routes, ['tone', 'loud'], ['loud', 'ear']);
-    $pair = inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => 'must-not'] + $d['wishes'][0]]] + $d)->pair('s', 'l');
+    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => 'must-not'] + $d['wishes'][0]]] + $d)->pair('s', 'l');
     expect($pair->verdict)->toBe(Verdict::Leak)->and($pair->arrivals()[0]->hops[1]->label)->toBe('tone → loud')->and($pair->arrivals())->toHaveCount(1);
 });
 
@@ -63,22 +45,22 @@ it('calls many small copies together a doubling', function (int $count, Verdict 
         $points["p-{$i}"] = 1;
         array_push($routes, ['tone', "p-{$i}", -24, 'straight', 3 * $i], ["p-{$i}", 'ear']);
     }
-    expect(inside($points, [['tone', 'ear'], ...$routes])->pair('s', 'l')->verdict)->toBe($verdict);
+    expect(Draft::inside($points, [['tone', 'ear'], ...$routes])->pair('s', 'l')->verdict)->toBe($verdict);
 })->with([[1, Verdict::Ok], [2, Verdict::Ok], [4, Verdict::Doubled]]);
 
 it('takes arrivals within a tenth of a millisecond for one', function (float $apart, Verdict $verdict) {
     // A copy with turned polarity cancels the first for as long as both are one arrival.
-    $pair = inside(['a' => 1, 'b' => 2], [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...turned('tone', 'ear', 'b')])->pair('s', 'l');
+    $pair = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
     expect($pair->verdict)->toBe($verdict);
 })->with([[0.05, Verdict::Missing], [0.2, Verdict::Doubled]]);
 
 it('takes left and right by two leads for one arrival, unless they come at different times', function (float $late, Verdict $verdict, ?string $text) {
-    $pair = inside(['a' => 1, 'b' => 1], [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']], 2, 2)->pair('s', 'l');
+    $pair = Draft::inside(['a' => 1, 'b' => 1], [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']], 2, 2)->pair('s', 'l');
     expect($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text)->and($pair->channels())->toBe('both');
 })->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled, 'left and right 12.0 ms apart: the sound wanders to one side'], [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
 
 it('says what of a stereo sound is lost though both ears hear something', function (array $route, ?Loss $loss) {
-    $pair = inside(['m' => 1, 'p' => 2], $route, 2, 2)->pair('s', 'l');
+    $pair = Draft::inside(['m' => 1, 'p' => 2], $route, 2, 2)->pair('s', 'l');
     expect($pair->loss)->toBe($loss)->and($pair->verdict)->toBe($loss === null ? Verdict::Ok : Verdict::OneSided);
 })->with([
     'both sides' => [[['tone', 'ear']], null],
@@ -91,7 +73,7 @@ it('says what of a stereo sound is lost though both ears hear something', functi
 
 it('does not take echoes of different parts together', function () {
     // Left has an echo of -24 dB, right one of -24 dB at another time: neither is heard beside the direct sound.
-    $draft = inside(['a' => 2, 'b' => 2], [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']], 2, 2);
+    $draft = Draft::inside(['a' => 2, 'b' => 2], [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']], 2, 2);
     expect($draft->pair('s', 'l')->verdict)->toBe(Verdict::Ok);
 });
 
@@ -113,7 +95,7 @@ it('pays a playback device\'s delay once where what is sent to it is taken', fun
 });
 
 it('judges a loop by the gain matrix of the whole part', function (array $points, array $routes, ?string $gain, bool $howls) {
-    $hearing = inside($points, $routes, 2, 2)->hear();
+    $hearing = Draft::inside($points, $routes, 2, 2)->hear();
     expect(array_map(fn ($loop) => $loop->gain->text(), $hearing->loops()))->toBe($gain === null ? [] : [$gain]);
     expect(($hearing->loops()[0] ?? null)?->howls() ?? false)->toBe($howls)->and(in_array($hearing->pair('s', 'l')->verdict, [Verdict::Loop], true))->toBe($howls || ($gain !== null && (float) str_replace('−', '-', $gain) >= -6));
 })->with([
@@ -139,15 +121,15 @@ it('finds the loud pair among eight dense buses', function () {
         }
     }
     // Two buses feed each other at twice the level, six more at a twentieth: 2 + 12 × 0.05² / (2 − 5 × 0.05) = 2.017, +6.1 dB.
-    $hearing = inside($points, [['tone', 'b-1'], ...$routes, ['b-8', 'ear']])->hear();
+    $hearing = Draft::inside($points, [['tone', 'b-1'], ...$routes, ['b-8', 'ear']])->hear();
     expect($hearing->loops())->toHaveCount(1)->and($hearing->loops()[0]->gain->text())->toBe('6.1')->and($hearing->loops()[0]->howls())->toBeTrue()->and($hearing->loops()[0]->elements)->toHaveCount(56);
 });
 
 it('walks a way that passes a point twice by different channels', function () {
     // Right into a delay, back in on the left.
-    $pair = inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->pair('s', 'l');
+    $pair = Draft::inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->pair('s', 'l');
     expect($pair->arrivals())->toHaveCount(2)->and($pair->channels())->toBe('both')->and($pair->verdict)->toBe(Verdict::Doubled);
-    expect(inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->hear()->loops())->toBe([]);
+    expect(Draft::inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->hear()->loops())->toBe([]);
 });
 
 it('lets an origin and the air have delays', function () {
@@ -184,7 +166,7 @@ it('counts every combination of a million million ways where they arrive togethe
         array_push($routes, [$last, "a-{$i}", -6.02], [$last, "b-{$i}", -6.02], ["a-{$i}", "j-{$i}"], ["b-{$i}", "j-{$i}"]);
         $last = "j-{$i}";
     }
-    $pair = inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
+    $pair = Draft::inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
     expect(round($pair->level()?->value() ?? -99, 1))->toBe(0.0)->and($pair->isCapped())->toBeTrue();
 });
 
@@ -199,7 +181,7 @@ it('says so where too much would have to be left out, with a bound', function ()
         array_push($routes, [$last, "a-{$i}", -6], [$last, "b-{$i}", -6, 'straight', min(60000, 0.001 * 2 ** $i)], ["a-{$i}", "j-{$i}"], ["b-{$i}", "j-{$i}"]);
         $last = "j-{$i}";
     }
-    $pair = inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
+    $pair = Draft::inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
     // Together they are at most as loud as if all came at once: 40 × 20 log10(2 × 10^(-6/20)) = 40 × 0.0206 dB.
     expect($pair->verdict)->toBe(Verdict::Uncounted)->and($pair->sum->restAtMost()?->value())->toBeLessThanOrEqual(0.83)->toBeGreaterThan(-6.0);
 });

@@ -25,6 +25,24 @@ final class Draft
         return new self;
     }
 
+    /** @param  array<string, int>  $points  channels by id, beside the origin `tone` and the ear `ear` */
+    public static function inside(array $points, array $routes, int $tone = 1, int $ear = 1): self
+    {
+        $made = [['id' => 'tone', 'kind' => 'origin', 'channels' => $tone], ['id' => 'ear', 'kind' => 'ear', 'channels' => $ear]];
+        foreach ($points as $id => $channels) {
+            $made[] = ['id' => $id, 'kind' => 'bus', 'channels' => $channels];
+        }
+
+        return self::rig()->unit('u', ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)])
+            ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must');
+    }
+
+    /** A turned polarity: a balanced output on two conductors, of which the second is taken. @return list<array<int, mixed>> */
+    public static function turned(string $from, string $to, string $by, float $db = 0): array
+    {
+        return [[$from, $by, $db, 'split-polarity'], [$by, $to, 0, 'right']];
+    }
+
     public static function from(string $file): self
     {
         $draft = new self;

@@ -17,6 +17,7 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Signal\BlockKind;
+use HiddenWire\Core\Signal\Verdict;
 
 /** Mutes, routes and selectors: off where they should be on, on where they should be off, or the other way. */
 final class Switches implements Remedy
@@ -38,10 +39,11 @@ final class Switches implements Remedy
             }
         }
         foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            $stopsEnough = $trouble->pair->verdict === Verdict::Leak || ! $trouble->isOnAllWays($hop);
             if ($hop->at instanceof RouteRef) {
-                yield from $this->route($trouble, $hop->at, false);
+                yield from $stopsEnough ? $this->route($trouble, $hop->at, false) : [];
                 yield from $this->selector($trouble, $hop->at);
-            } elseif ($hop->at instanceof PointRef && $trouble->rig->point($hop->at)->mute !== null) {
+            } elseif ($stopsEnough && $hop->at instanceof PointRef && $trouble->rig->point($hop->at)->mute !== null) {
                 yield from $this->mute($trouble, $hop->at, true);
             }
         }
