@@ -76,10 +76,10 @@ final class RigFromRows
                 'bits' => $row->bits, 'driver_mode' => $row->driver_mode,
             ]),
             'picks' => $this->each(Pick::class, fn ($row) => ['at' => "{$row->unit}/{$row->point}", ...$this->pick($row)]),
-            'air' => $this->each(AirPath::class, fn ($row) => ['from' => "{$row->from_unit}/{$row->from_point}", 'to' => "{$row->to_unit}/{$row->to_point}", 'db' => $row->db, ...$this->known(['delay_ms' => $row->delay_ms])]),
+            'air' => $this->each(AirPath::class, fn ($row) => ['from' => "{$row->from_unit}/{$row->from_point}", 'to' => "{$row->to_unit}/{$row->to_point}", 'db' => $row->db, ...($row->delay_ms === null ? [] : ['delay_ms' => $row->delay_ms])]),
             'sources' => $this->each(Source::class, fn ($row) => [
                 'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind,
-                'origins' => array_map(fn ($origin) => (object) ['at' => "{$origin->unit}/{$origin->point}", 'db' => $origin->db, ...$this->known(['delay_ms' => $origin->delay_ms])], $origins[$row->key] ?? []),
+                'origins' => array_map(fn ($origin) => (object) ['at' => "{$origin->unit}/{$origin->point}", 'db' => $origin->db, ...($origin->delay_ms === null ? [] : ['delay_ms' => $origin->delay_ms])], $origins[$row->key] ?? []),
             ]),
             'listeners' => $this->each(Listener::class, fn ($row) => [
                 'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind, 'at' => array_map(fn ($ear) => "{$ear->unit}/{$ear->point}", $ears[$row->key] ?? []),

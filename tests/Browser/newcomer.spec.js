@@ -21,9 +21,9 @@ test('a newcomer finds the doubled sound, follows it hop by hop, and switches th
     expect(marked).toBeGreaterThan(5);
 
     // The table says what is not as wished.
-    await page.getByRole('link', { name: /10 not as wished/ }).click();
-    await expect(page.getByRole('heading', { name: 'Not as wished: 10' })).toBeVisible();
-    await page.getByRole('link', { name: 'Rally engine at Viewers arrives twice, 120.5 ms apart: an audible echo', exact: true }).click();
+    await page.getByRole('link', { name: /11 not as wished/ }).click();
+    await expect(page.getByRole('heading', { name: 'On air: 11 not as wished' })).toBeVisible();
+    await page.getByRole('link', { name: 'Rally engine at Viewers arrives twice, 110.5 ms apart: an audible echo', exact: true }).click();
     const strip = page.getByRole('region', { name: 'Way strip' });
     await expect(strip.locator('.way')).toHaveCount(2);
     await expect(strip.locator('.way').nth(0)).toContainText('Picture repeater');
@@ -43,11 +43,19 @@ test('a newcomer finds the doubled sound, follows it hop by hop, and switches th
     await expect(page.getByRole('region', { name: 'Way strip' })).toContainText('arrives twice');
 });
 
-test('a missing sound shows the gap and what closes it', async ({ page }) => {
+test('a missing sound shows how far it gets, its cause, and the table as the cure would make it', async ({ page }) => {
     await openDemo(page);
     await page.getByRole('link', { name: 'Wishes' }).click();
     await page.getByRole('link', { name: /Donation chime at Viewers: does not arrive/ }).click();
-    await expect(page.getByRole('region', { name: 'Way strip' })).toContainText('Let Chimes of Donation chimes use Chimes in');
+    const strip = page.getByRole('region', { name: 'Way strip' });
+    await expect(strip).toContainText('It gets as far as');
+    await expect(strip).toContainText('Set Chimes of Donation chimes to Chimes in', { timeout: 15000 });
+    await expect(page.getByRole('heading', { name: '4 causes for 30 cells' })).toBeVisible();
+    await strip.getByRole('link', { name: /Preview/ }).click();
+    await expect(page.getByText('4 cells of On air would change. Nothing is changed yet.')).toBeVisible();
+    await expect(page.locator('td.changed')).toHaveCount(4);
+    await page.getByRole('link', { name: 'End preview' }).first().click();
+    await expect(page.locator('td.changed')).toHaveCount(0);
 });
 
 test('an address brings back what was chosen', async ({ page }) => {

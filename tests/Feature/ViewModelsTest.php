@@ -39,7 +39,7 @@ function relayHearing(?string $situation = null): Hearing
 
 it('tells a way as a person follows it: cables between units, what happens inside a unit as one step', function () {
     $hearing = relayHearing();
-    $strip = new WayStrip($hearing->pair('rally', 'archive'), $hearing);
+    $strip = new WayStrip($hearing->pair('rally', 'archive'), $hearing, null);
     expect(array_map(fn ($step) => $step->title, $strip->ways[0]))->toBe(['Rally game', 'Rally sound', 'W-05', 'Optical splitter', 'W-07', 'Desk mixer', 'W-17', 'Desk programme', 'Broadcast program']);
     $mixer = $strip->ways[0][5];
     expect($mixer->inside)->toBe([['name' => 'Optical', 'fader' => '−6.0'], ['name' => 'Main', 'fader' => '0.0'], ['name' => 'To computer', 'fader' => null]])
@@ -49,8 +49,8 @@ it('tells a way as a person follows it: cables between units, what happens insid
 it('says each verdict in a sentence', function (string $source, string $listener, string $says) {
     expect(WayStrip::say(relayHearing()->pair($source, $listener)))->toBe($says);
 })->with([
-    ['voice', 'viewers', 'is heard as wished'], ['voice', 'team', 'is not heard, as wished'], ['chime', 'viewers', 'does not arrive'], ['music', 'archive', 'arrives once and must not'],
-    ['rally', 'viewers', 'arrives twice, 120.5 ms apart: an audible echo'], ['console', 'clip', 'arrives on the left side only'], ['crew', 'team', 'is not heard; nothing was wished for it'],
+    ['voice', 'viewers', 'is heard as wished'], ['voice', 'team', 'is not heard, as wished'], ['chime', 'viewers', 'does not arrive'], ['music', 'archive', 'is heard and must not be'],
+    ['rally', 'viewers', 'arrives twice, 110.5 ms apart: an audible echo'], ['console', 'clip', 'is heard on the left side only'], ['crew', 'team', 'is not heard; no wish is set'],
 ]);
 
 it('shows at each depth what that depth is for', function () {

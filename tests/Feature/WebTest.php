@@ -125,14 +125,24 @@ it('says in the hearing table what the command line says', function () {
     $user = owner();
     $rig = rigOf($user);
     $page = $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
-    $page->assertSeeInOrder(['Rally engine at Viewers: arrives twice, 120.5 ms apart: an audible echo.', '−3.0', 'must hear', 'Donation chime at Viewers: does not arrive.'], false);
-    $page->assertSee('Not as wished: 10');
+    $page->assertSeeInOrder(['Rally engine at Viewers: arrives twice, 110.5 ms apart: an audible echo.', '−1.2', 'must hear', 'Donation chime at Viewers: does not arrive.'], false);
+    $page->assertSee('On air: 11 not as wished');
 });
 
-it('names the smallest change in the way strip of a missing sound', function () {
+it('looks for the causes after the page, and shows them with their cures from then on', function () {
     $user = owner();
     $rig = rigOf($user);
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Let Chimes of Donation chimes use Chimes in');
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
+    $this->get("/rigs/{$rig->id}/causes")->assertNoContent();
+    $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('4 causes for 30 cells')->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
+    $this->get("/rigs/{$rig->id}/wishes?try=2.1")->assertSee('Nothing is changed yet')->assertSee('4 cells of On air would change');
+    expect($rig->fresh()->revision)->toBe(1);
+});
+
+it('finds the causes without scripts too', function () {
+    $user = owner();
+    $rig = rigOf($user);
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?causes=1")->assertSee('4 causes for 30 cells');
 });
 
 it('asks the browser for a layout, keeps it, draws with it, and asks again when the structure has changed', function () {
