@@ -101,7 +101,7 @@ final class ChangeRig
         DB::transaction(function () use ($rig, $by, $number, $seen): void {
             $fresh = $this->locked($rig, $seen);
             $old = $fresh->revisions()->where('number', $number)->sole();
-            $this->record($fresh, $by, StoredRig::load($fresh), (new DocumentReader)->read($old->document), "Restored revision {$number}: {$old->what}");
+            $this->record($fresh, $by, StoredRig::load($fresh), (new DocumentReader)->readStored($old->document), "Restored revision {$number}: {$old->what}");
         });
     }
 
@@ -123,7 +123,7 @@ final class ChangeRig
     {
         $meanwhile = $this->meanwhile($fresh, $seen);
         $shown = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
-        if ($shown === null || array_intersect(Elements::changed((new DocumentReader)->read($shown->document), $stored), Elements::changed($stored, $changed)) !== []) {
+        if ($shown === null || array_intersect(Elements::changed((new DocumentReader)->readStored($shown->document), $stored), Elements::changed($stored, $changed)) !== []) {
             throw new StaleEdit($meanwhile);
         }
 
@@ -147,7 +147,7 @@ final class ChangeRig
     private function goTo(Rig $rig, int $number): void
     {
         $document = $rig->revisions()->where('number', $number)->sole()->document;
-        $this->put($rig, StoredRig::load($rig), (new DocumentReader)->read($document), $number);
+        $this->put($rig, StoredRig::load($rig), (new DocumentReader)->readStored($document), $number);
     }
 
     private function put(Rig $rig, CoreRig $stored, CoreRig $changed, int $number): void

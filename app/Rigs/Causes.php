@@ -48,7 +48,7 @@ final class Causes
     {
         $earlier = $at->revisions()->where('number', '<', $at->at)->latest('number')->limit(self::EARLIER)->get();
 
-        return array_values($earlier->map(fn (Revision $revision) => (new DocumentReader)->read($revision->document))->all());
+        return array_values($earlier->map(fn (Revision $revision) => (new DocumentReader)->readStored($revision->document))->all());
     }
 
     private static function key(Record $at): string

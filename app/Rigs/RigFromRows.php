@@ -39,7 +39,7 @@ final class RigFromRows
 
     public static function rig(Rig $rig): CoreRig
     {
-        return (new DocumentReader)->readData((new self)->data($rig));
+        return (new DocumentReader)->readData((new self)->data($rig), isStored: true);
     }
 
     private function data(Rig $rig): \stdClass

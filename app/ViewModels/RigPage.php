@@ -152,7 +152,7 @@ final readonly class RigPage
         ];
 
         // What an address does not say is the usual: one state, one address.
-        $usual = ['situation' => array_key_first($this->rig->situations), 'depth' => MapDepth::Cables->value];
+        $usual = ['situation' => $this->rig->base()->id, 'depth' => MapDepth::Cables->value];
         $said = array_filter([...$choices, ...$changes], fn (?string $value, string $key) => $value !== null && $value !== '' && $value !== ($usual[$key] ?? null), ARRAY_FILTER_USE_BOTH);
 
         return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...$said]);

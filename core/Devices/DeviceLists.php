@@ -103,7 +103,8 @@ final readonly class DeviceLists
                 }
             }
             if ($socket->link === LinkRole::Host) {
-                $devices += $this->behind($host, $ref, [], [$host->id => true], $settings);
+                $seen = [$host->id => true];
+                $devices += $this->behind($host, $ref, [], $seen, $settings);
             }
         }
         foreach ($programs as $program) {
@@ -128,11 +129,11 @@ final readonly class DeviceLists
      * What a host or downstream socket reaches.
      *
      * @param  list<array{cable: string, hub: string|null}>  $via
-     * @param  array<string, true>  $seen  units passed on the way, so that a cable back into a hub does not run in circles
+     * @param  array<string, true>  $seen  units that have been come to from this socket: each is looked into once, by whichever way leads there first
      * @param  array<string, DeviceSettings>  $settings
      * @return array<string, Device>
      */
-    private function behind(Unit $host, SocketRef $here, array $via, array $seen, array $settings): array
+    private function behind(Unit $host, SocketRef $here, array $via, array &$seen, array $settings): array
     {
         $devices = [];
         foreach ($this->wiring->at($here) as $cable) {
@@ -150,10 +151,10 @@ final readonly class DeviceLists
                     }
                 }
             } elseif ($socket->link === LinkRole::Upstream) {
+                $seen[$there->unit] = true;
                 foreach ($this->rig->modelOf($there->unit)->sockets as $down) {
                     if ($down->link === LinkRole::Downstream) {
-                        $devices += $this->behind($host, new SocketRef($there->unit, $down->id), [...$via, ['cable' => $cable->id, 'hub' => $there->unit]],
-                            $seen + [$there->unit => true], $settings);
+                        $devices += $this->behind($host, new SocketRef($there->unit, $down->id), [...$via, ['cable' => $cable->id, 'hub' => $there->unit]], $seen, $settings);
                     }
                 }
             }

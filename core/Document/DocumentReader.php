@@ -65,11 +65,23 @@ final class DocumentReader
     }
 
     /**
-     * From data as {@see Json::decode()} gives it.
+     * A document of our own keeping: what is physically impossible and was let in once is read, and told by {@see Rig::$faults}.
      *
      * @throws InvalidDocument
      */
-    public function readData(mixed $data): Rig
+    public function readStored(string $text): Rig
+    {
+        return $this->readData(Json::decode($text), isStored: true);
+    }
+
+    /**
+     * From data as {@see Json::decode()} gives it.
+     *
+     * @param  bool  $isStored  from our own keeping
+     *
+     * @throws InvalidDocument
+     */
+    public function readData(mixed $data, bool $isStored = false): Rig
     {
         $this->problems = $this->emptyList();
         $this->unreadable = [];
@@ -99,6 +111,7 @@ final class DocumentReader
             $this->each($document, 'listeners', $this->listener(...)),
             $this->each($document, 'wishes', $this->wish(...)),
             $this->each($document, 'situations', $this->situation(...)),
+            $isStored ? null : [],
         );
         $document->done();
         $problems = array_values($this->problems->getArrayCopy());

@@ -77,7 +77,7 @@ final class DocumentWriter
             'name' => $rig->name,
             ...$this->filled(['summary' => $rig->summary]),
             'places' => array_map(fn (Place $place) => ['id' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name], array_values($rig->places)),
-            'models' => $models ?? ($rig->models === [] ? new \stdClass : array_map($this->model(...), $rig->models)),
+            'models' => $models ?? (object) array_map($this->model(...), $rig->models),
             'units' => array_map($this->unit(...), array_values($rig->units)),
             'cables' => array_map($this->cable(...), array_values($rig->cables)),
             'devices' => array_map($this->device(...), $rig->devices),
@@ -198,11 +198,22 @@ final class DocumentWriter
                 'firmware' => $unit->firmware, 'serial' => $unit->serial, 'notes' => $unit->notes, 'needs' => $unit->needs, 'start' => $unit->start,
                 'at_login' => $unit->atLogin,
                 'settings' => $this->filled([
-                    'points' => array_map(fn (PointSettings $set) => $this->pointSettings($set) ?: new \stdClass, $unit->points),
-                    'routes' => array_map(fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass, $unit->routes),
+                    'points' => $this->map(array_map(fn (PointSettings $set) => $this->pointSettings($set) ?: new \stdClass, $unit->points)),
+                    'routes' => $this->map(array_map(fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass, $unit->routes)),
                 ]),
             ]),
         ];
+    }
+
+    /**
+     * A map by ids, which may be digits only: it is written as an object all the same. Empty it is left out.
+     *
+     * @param  array<array-key, mixed>  $things
+     * @return \stdClass|array{}
+     */
+    private function map(array $things): \stdClass|array
+    {
+        return $things === [] ? [] : (object) $things;
     }
 
     /** @return array<string, mixed> */

@@ -18,7 +18,7 @@ final readonly class RemoveSituation implements RigEdit
     /** @throws InvalidRig for the base, which every other is described against */
     public function applyTo(Rig $rig): Rig
     {
-        if ($this->situation === array_key_first($rig->situations)) {
+        if ($rig->isBase($this->situation)) {
             throw new InvalidRig([new Problem('/situations/0', "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.")]);
         }
         $wishes = [];

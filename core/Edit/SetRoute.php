@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
@@ -39,8 +40,26 @@ final readonly class SetRoute implements RigEdit
             }
         }
         $routes[$this->at->key] = ($routes[$this->at->key] ?? new RouteSettings)->under($this->set);
+        // Switched off is off: the group's usual route does not come on instead.
+        foreach ($this->set->on === false && $group !== null && ! $this->isSelected($routes, $model, $group) ? $model->routes : [] as $key => $route) {
+            if ($route->group === $group && $route->on && (string) $key !== $this->at->key) {
+                $routes[$key] = ($routes[$key] ?? new RouteSettings)->under(new RouteSettings(on: false));
+            }
+        }
 
         return $routes;
+    }
+
+    /** @param  array<string, RouteSettings>  $routes */
+    private function isSelected(array $routes, EquipmentModel $model, string $group): bool
+    {
+        foreach ($routes as $key => $settings) {
+            if ($model->routes[$key]->group === $group && $settings->on === true) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function words(Rig $rig): string

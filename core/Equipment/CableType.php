@@ -71,4 +71,25 @@ enum CableType: string
     {
         return in_array($this, [self::Xlr, self::Rca, self::Optical, self::Hdmi], true) ? 'an' : 'a';
     }
+
+    /**
+     * Whether a plug of such a lead goes into a socket. Analog leads are made with any two analog ends, and a coaxial digital plug is an RCA plug; digital leads end in their own
+     * family of plugs.
+     */
+    public function fits(Connector $socket): bool
+    {
+        $analog = [Connector::XlrF, Connector::XlrM, Connector::ComboF, Connector::Ts635, Connector::Trs635, Connector::Ts35, Connector::Trs35, Connector::Trrs35, Connector::Rca, Connector::RcaPair, Connector::Binding];
+
+        return in_array($socket, match ($this) {
+            self::Xlr, self::Ts, self::Trs, self::Trrs, self::Speaker => $analog,
+            self::Rca, self::RcaPair, self::Coaxial => [...$analog, Connector::Coaxial],
+            self::Optical => [Connector::Optical],
+            self::Usb => [Connector::UsbA, Connector::UsbB, Connector::UsbC, Connector::MicroUsb],
+            self::Hdmi, self::DisplayPort => [Connector::Hdmi, Connector::DisplayPort, Connector::UsbC],
+            self::Midi => [Connector::Midi],
+            self::Network => [Connector::Rj45, Connector::Session],
+            self::Wireless => [Connector::Bluetooth],
+            self::Captive => Connector::cases(),
+        }, true);
+    }
 }

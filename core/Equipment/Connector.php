@@ -79,4 +79,10 @@ enum Connector: string
             self::Card => 'card slot', self::Session => 'network session',
         };
     }
+
+    /** A radio and a session have no plug: several partners can be at one. */
+    public function takesSeveral(): bool
+    {
+        return in_array($this, [self::Bluetooth, self::Session], true);
+    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Edit\RenumberCables;
+use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Faders;
 use HiddenWire\Core\Planning\Remedies\Leads;
@@ -56,7 +58,7 @@ final class Diagnosis
     /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
     public function __construct(private readonly Hearings $hearings, private readonly array $earlier = [])
     {
-        $links = count($hearings->in((string) array_key_first($hearings->rig->situations))->graph->links);
+        $links = count($hearings->in($hearings->rig->base()->id)->graph->links);
         $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, min(self::TRIALS, self::TRIALS * self::LINKS / max(1, $links))));
     }
 
@@ -98,7 +100,7 @@ final class Diagnosis
             }
         }
 
-        return [...$causes, ...$this->withoutCure(array_map(strval(...), array_keys($left)))];
+        return [...$causes, ...$this->impossible(), ...$this->withoutCure(array_map(strval(...), array_keys($left)))];
     }
 
     /**
@@ -302,6 +304,24 @@ final class Diagnosis
         usort($odd, fn (string $a, string $b) => $weight($a) <=> $weight($b));
 
         return $odd;
+    }
+
+    /** @return list<Cause> what the rig has had since before it was refused, and no hand could do: to be taken back */
+    private function impossible(): array
+    {
+        $causes = [];
+        foreach ($this->hearings->rig->faults as $fault) {
+            [$kind, $thing] = explode(' ', (string) $fault->fault, 3);
+            $rig = $this->hearings->rig;
+            $cure = match (true) {
+                in_array($kind, ['taken', 'plug'], true) => new Cure("Unplug {$rig->cables[$thing]->label}", [new Unplug($thing)], [], [], Cost::UNPLUG),
+                $kind === 'label' => new Cure('Renumber the cables', [new RenumberCables], [], [], Cost::SWITCH),
+                default => null,
+            };
+            $causes[] = new Cause(isset($rig->cables[$thing]) ? "{$rig->cables[$thing]->label}: ".lcfirst($fault->message) : $fault->message, [], [], $cure === null ? [] : [$cure], $cure === null ? 'Choose another device there.' : null);
+        }
+
+        return $causes;
     }
 
     /**

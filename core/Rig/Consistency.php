@@ -7,9 +7,11 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
 
@@ -80,6 +82,12 @@ final class Consistency
     private function problem(string $pointer, string $message): void
     {
         $this->problems[] = new Problem($pointer, $message);
+    }
+
+    /** Something that no hand could do. */
+    private function fault(string $pointer, string $fault, string $message): void
+    {
+        $this->problems[] = new Problem($pointer, $message, $fault);
     }
 
     private function uniqueIds(string $collection): void
@@ -276,7 +284,12 @@ final class Consistency
 
     private function cables(): void
     {
+        $taken = $labels = [];
         foreach ($this->parts->cables as $i => $cable) {
+            if (isset($labels[$cable->label])) {
+                $this->fault("/cables/{$i}/label", "label {$cable->id} {$cable->label}", "The label \"{$cable->label}\" is on /cables/{$labels[$cable->label]} already. Give each cable a label of its own.");
+            }
+            $labels[$cable->label] = $i;
             $ends = [];
             foreach (['from' => $cable->from, 'to' => $cable->to] as $name => $ref) {
                 $model = $this->modelAt($ref->unit, "/cables/{$i}/{$name}");
@@ -287,6 +300,20 @@ final class Consistency
             }
             if ((string) $cable->from === (string) $cable->to) {
                 $this->problem("/cables/{$i}/to", 'A cable joins two sockets; both ends are in the same one.');
+            }
+            foreach ($ends as $name => $socket) {
+                $at = (string) ($name === 'from' ? $cable->from : $cable->to);
+                if ($socket === null) {
+                    continue;
+                }
+                if (isset($taken[$at]) && $taken[$at] !== $i && ! $socket->connector->takesSeveral()) {
+                    $other = $this->parts->cables[$taken[$at]];
+                    $this->fault("/cables/{$i}/{$name}", "taken {$cable->id} {$at}", "{$socket->label} has {$other->label} in it already. Use another socket, or put a splitter or a hub between.");
+                }
+                $taken[$at] = $i;
+                if (! $cable->type->fits($socket->connector) && ($name === 'from' || $ends['from'] === null || $cable->type->fits($ends['from']->connector))) {
+                    $this->fault("/cables/{$i}/{$name}", "plug {$cable->id} {$at}", ucfirst($cable->type->article())." {$cable->type->words()} lead does not go into {$socket->label} ({$socket->connector->words()}).".$this->wayOut($ends['from'], $ends['to']));
+                }
             }
             if ($cable->lanes === null || $ends['from'] === null || $ends['to'] === null) {
                 continue;
@@ -301,6 +328,14 @@ final class Consistency
                 }
             }
         }
+    }
+
+    /** What would join two sockets, where a lead does not. */
+    private function wayOut(?Socket $from, ?Socket $to): string
+    {
+        $fits = $from === null || $to === null ? null : Mating::cable($from, $to);
+
+        return $fits === null ? ' An adapter or a converter has to stand between the two.' : " These two take {$fits->article()} {$fits->words()} lead.";
     }
 
     private function devices(): void
@@ -368,6 +403,13 @@ final class Consistency
             return;
         }
         $offer = $this->offerAt($pick->device, "{$pointer}/device");
+        $program = $this->units[$pick->at->unit] ?? null;
+        $giver = $this->units[$pick->device->unit] ?? null;
+        $gives = $giver === null ? null : ($this->parts->models[$giver->model] ?? null);
+        // What is plugged can be plugged elsewhere; a computer's own sockets and what is installed there can't.
+        if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place && ($gives->family->isHost() || $gives->isProgram())) {
+            $this->fault("{$pointer}/device", "elsewhere {$pick->at} {$pick->device}", "{$giver->name} is not on the computer of {$program->name}: a program takes the devices of its own computer only.");
+        }
         $wanted = $pick->tap ?? $point->picks;
         if ($offer !== null && $offer->direction !== $wanted) {
             $this->problem("{$pointer}/device", "\"{$point->label}\" takes a {$wanted->value} device; \"{$pick->device}\" is for {$offer->direction->value}.");
@@ -381,7 +423,12 @@ final class Consistency
     private function soundsAndListeners(): void
     {
         foreach ($this->parts->sources as $i => $source) {
+            $begins = [];
             foreach ($source->origins as $o => $origin) {
+                if (isset($begins[(string) $origin->at])) {
+                    $this->problem("/sources/{$i}/origins/{$o}/at", "\"{$source->name}\" begins at \"{$origin->at}\" already: say it once.");
+                }
+                $begins[(string) $origin->at] = true;
                 $point = $this->pointAt($origin->at, "/sources/{$i}/origins/{$o}/at");
                 if ($point !== null && $point->kind !== PointKind::Origin) {
                     $this->problem("/sources/{$i}/origins/{$o}/at", "\"{$point->label}\" is no origin: no sound begins there.");

@@ -45,6 +45,9 @@ final readonly class Rig
     /** @var non-empty-array<string, Situation> */
     public array $situations;
 
+    /** @var list<Problem> what is physically impossible and was let in before it was refused; empty for every new rig */
+    public array $faults;
+
     /** @var array<string, string> the unit with the operating system, by place */
     private array $hosts;
 
@@ -56,9 +59,12 @@ final readonly class Rig
     public function __construct(RigParts $parts)
     {
         $problems = (new Consistency($parts))->problems();
-        if ($problems !== []) {
-            throw new InvalidRig($problems);
+        $faults = array_values(array_filter($problems, fn (Problem $problem) => $problem->fault !== null && ($parts->tolerated === null || in_array($problem->fault, $parts->tolerated, true))));
+        $refused = array_values(array_filter($problems, fn (Problem $problem) => ! in_array($problem, $faults, true)));
+        if ($refused !== []) {
+            throw new InvalidRig($refused);
         }
+        $this->faults = $faults;
 
         $this->name = $parts->name;
         $this->summary = $parts->summary;
@@ -114,16 +120,21 @@ final readonly class Rig
         return isset($this->hosts[$place]) ? $this->units[$this->hosts[$place]] : null;
     }
 
-    /** The first situation of a rig is its base. */
+    /** The base state: the first situation. */
+    public function base(): Situation
+    {
+        return $this->situations[array_key_first($this->situations)];
+    }
+
     public function isBase(string $situation): bool
     {
-        return (string) array_key_first($this->situations) === $situation;
+        return $this->base()->id === $situation;
     }
 
     /** The base situation, or the one asked for. */
     public function situation(?string $id = null): ?Situation
     {
-        return $this->situations[$id ?? array_key_first($this->situations)] ?? null;
+        return $id === null ? $this->base() : $this->situations[$id] ?? null;
     }
 
     /** What it is made of: to make a changed rig from. */
@@ -132,7 +143,7 @@ final readonly class Rig
         return new RigParts(
             $this->name, $this->summary, array_values($this->places), $this->models, array_values($this->units), array_values($this->cables),
             $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
-            $this->wishes, array_values($this->situations),
+            $this->wishes, array_values($this->situations), array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
         );
     }
 

@@ -24,6 +24,7 @@ final readonly class RigParts
      * @param  array<int, Listener>  $listeners
      * @param  array<int, Wish>  $wishes
      * @param  array<int, Situation>  $situations
+     * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may stay; null tolerates all
      */
     public function __construct(
         public string $name,
@@ -39,6 +40,7 @@ final readonly class RigParts
         public array $listeners = [],
         public array $wishes = [],
         public array $situations = [],
+        public ?array $tolerated = [],
     ) {
     }
 

@@ -60,6 +60,9 @@ final class GraphBuilder
     /** @var array<string, list<array{int, int, float}>> */
     private array $triples = [];
 
+    /** @var array<array-key, array<array-key, array{string, list<array{int, int, float}>}>> label and map of each route, by model */
+    private array $routes = [];
+
     private readonly Wiring $wiring;
 
     private readonly DeviceLists $devices;
@@ -180,6 +183,7 @@ final class GraphBuilder
     private function point(Unit $unit, Point $point, Realm $realm): void
     {
         $at = new PointRef($unit->id, $point->id);
+        $name = "{$unit->id}/{$point->id}";
         $entry = $node = $this->graph->addNode($point->channels);
         if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
@@ -189,7 +193,7 @@ final class GraphBuilder
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
         }
-        $this->preFader[(string) $at] = $node;
+        $this->preFader[$name] = $node;
         if ($point->fader !== null) {
             $fader = $this->state->fader($unit->id, $point);
             $next = $this->graph->addNode($point->channels);
@@ -197,23 +201,29 @@ final class GraphBuilder
                 $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
             $node = $next;
         }
-        $this->graph->addPoint($at, $entry, $node);
+        $this->graph->addPoint($name, $entry, $node);
     }
 
     private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
     {
-        $from = $model->points[$route->from];
-        $to = $model->points[$route->to];
         $at = "{$unit->id}/{$route->from}";
+        [$label, $triples] = $this->routes[$unit->model][$key] ??= $this->routeOf($model, $route);
         $node = match ($route->tap) {
             Tap::Input => $this->graph->entry($at),
             Tap::PreFader => $this->preFader[$at],
             Tap::PostFader => $this->graph->exit($at),
         };
-        $map = $route->map ?? ChannelMap::usual($from->channels, $to->channels);
-        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $this->triples($map, $from->channels, $to->channels), $route->db->value(),
-            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), "{$from->label} → {$to->label}", $realm,
-            $route->on ? null : BlockKind::Off));
+        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
+            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null : BlockKind::Off));
+    }
+
+    /** @return array{string, list<array{int, int, float}>} what is the same of a route in every unit of a model */
+    private function routeOf(EquipmentModel $model, Route $route): array
+    {
+        $from = $model->points[$route->from];
+        $to = $model->points[$route->to];
+
+        return ["{$from->label} → {$to->label}", $this->triples($route->map ?? ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels)];
     }
 
     /** The audio lanes of a cable. What runs over a computer's bus belongs to the devices, not here. */

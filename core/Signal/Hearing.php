@@ -33,6 +33,14 @@ final class Hearing
     /** @var array<array-key, array<array-key, HeardPair>> by source, by listener */
     private array $pairs = [];
 
+    /** @var array<array-key, array<string, list<int>>> channels of each ear, by listener, by point */
+    private array $ears = [];
+
+    /** @var \Closure(HeardPair): Ways */
+    private readonly \Closure $find;
+
+    private readonly Sum $nothing;
+
     /** @var array{string, list<array{Origin, list<Spread>}>}|null the source that was spread last */
     private ?array $last = null;
 
@@ -46,10 +54,15 @@ final class Hearing
         $this->gains = new LoopGains($this->channels);
         $this->wayFinder = new WayFinder($graph, $this->channels);
         $this->effort = new Effort;
+        $this->find = $this->waysOf(...);
+        $this->nothing = Sum::nothing();
         $ears = [];
         foreach ($graph->rig->listeners as $listener) {
+            $this->ears[$listener->id] = [];
             foreach ($listener->at as $ear) {
-                array_push($ears, ...$graph->channelsOf($graph->exit($ear)));
+                $channels = $graph->channelsOf($graph->exit($ear));
+                $this->ears[$listener->id][(string) $ear] = $channels;
+                array_push($ears, ...$channels);
             }
         }
         $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
@@ -65,9 +78,10 @@ final class Hearing
                 continue;
             }
             $spreads = $this->spreads($source);
+            $wanted = $wishes[$source->id] ?? [];
             $row = [];
             foreach ($graph->rig->listeners as $listener) {
-                $row[$listener->id] = $this->judge($source, $listener, $wishes[$source->id][$listener->id] ?? null, $spreads);
+                $row[$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $spreads);
             }
             $this->pairs[$source->id] = $row;
         }
@@ -223,10 +237,12 @@ final class Hearing
     /** @param  list<array{Origin, list<Spread>}>  $spreads */
     private function judge(Source $source, Listener $listener, ?Wish $wish, array $spreads): HeardPair
     {
+        if (! $this->isCome($listener, $spreads)) {
+            return new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
+        }
         [$sum, $isReached] = $this->sum($listener, $spreads);
-        $find = fn (HeardPair $pair): Ways => $this->waysOf($pair);
         if (! $sum->isHeard()) {
-            return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $find, $isReached);
+            return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $this->find, $isReached);
         }
         $doubling = $sum->doubling();
         $ways = null;
@@ -244,7 +260,7 @@ final class Hearing
             $loss !== null => Verdict::OneSided,
             default => Verdict::Ok,
         };
-        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $find, true);
+        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, true);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
     }
@@ -256,6 +272,28 @@ final class Hearing
             Want::Must => Verdict::Missing,
             default => Verdict::Ok,
         };
+    }
+
+    /**
+     * Whether anything has come to one of a listener's ears, counted or not.
+     *
+     * @param  list<array{Origin, list<Spread>}>  $spreads
+     */
+    private function isCome(Listener $listener, array $spreads): bool
+    {
+        foreach ($spreads as [, $ofParts]) {
+            foreach ($ofParts as $spread) {
+                foreach ($this->ears[$listener->id] as $channels) {
+                    foreach ($channels as $channel) {
+                        if (isset($spread->taps[$channel]) || isset($spread->rest[$channel])) {
+                            return true;
+                        }
+                    }
+                }
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -274,9 +312,7 @@ final class Hearing
                 [$loudest, $parts] = [$origin->db, count($ofParts)];
             }
         }
-        foreach ($listener->at as $ear) {
-            $name = (string) $ear;
-            $channels = $this->graph->channelsOf($this->graph->exit($ear));
+        foreach ($this->ears[$listener->id] as $name => $channels) {
             $widths[$name] = count($channels);
             foreach ($channels as $number => $channel) {
                 $taps = [];

@@ -36,10 +36,9 @@ final class LoopFinder
         }
         $loops = [];
         foreach ($parts as $name => [$gain, $part]) {
-            $trail = $this->strongestRound($part);
-            $hops = $trail->hops();
+            $hops = $this->strongestRound($part)->hops();
             if ($hops !== []) {
-                $loops[] = new Loop($hops, $gain, $trail->time, $this->gains->of($part)->isBound, $elements[$name]);
+                $loops[] = new Loop($hops, $gain, $hops[count($hops) - 1]->time, $this->gains->of($part)->isBound, $elements[$name]);
             }
         }
         usort($loops, fn (Loop $a, Loop $b) => $b->gain->value() <=> $a->gain->value());

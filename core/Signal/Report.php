@@ -10,6 +10,12 @@ use HiddenWire\Core\Rig\Role;
 /** The whole answer for one situation as plain data, for the command line and for other programs. */
 final class Report
 {
+    /** What is told of a pair that nothing joins. */
+    private const NOTHING = [
+        'source' => '', 'listener' => '', 'wish' => null, 'verdict' => '',
+        'level_db' => null, 'delay_ms' => null, 'channels' => '', 'legs' => [], 'lost' => null, 'doubling' => null, 'cancelling' => [], 'uncounted' => null, 'arrivals' => [], 'more_arrivals' => false,
+    ];
+
     /**
      * @param  bool  $withResponse  with the impulse response of each pair
      * @return array{rig: string, situation: string, hearing: list<array<string, mixed>>, loops: list<array<string, mixed>>,
@@ -19,6 +25,16 @@ final class Report
     {
         $pairs = [];
         foreach ($hearing->all() as $pair) {
+            if (! $pair->isReached && ! $pair->sum->isUncertain()) {
+                $silent = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
+                $silent['source'] = $pair->source->id;
+                $silent['listener'] = $pair->listener->id;
+                $silent['wish'] = $pair->wish?->want->value;
+                $silent['verdict'] = $pair->verdict->value;
+                $pairs[] = $silent;
+
+                continue;
+            }
             $arrivals = [];
             foreach ($pair->arrivals() as $arrival) {
                 $arrivals[] = $this->arrival($arrival);

@@ -116,10 +116,11 @@ final class SignalGraph
         return count($this->width) - 1;
     }
 
-    public function addPoint(PointRef $at, int $entry, int $exit): void
+    /** @param  string  $at  `unit/point` */
+    public function addPoint(string $at, int $entry, int $exit): void
     {
-        $this->entries[(string) $at] = $entry;
-        $this->exits[(string) $at] = $exit;
+        $this->entries[$at] = $entry;
+        $this->exits[$at] = $exit;
     }
 
     public function addLink(Link $link): void

@@ -9,17 +9,16 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\PointRef;
 
-/** The steps walked so far, with the level and the delay that they add up to. Shares its beginning with other trails. */
+/** The steps walked so far. Shares its beginning with other trails; levels and delays are added up when it is told. */
 final readonly class Trail
 {
-    public Decibels $level;
-
-    public Milliseconds $time;
-
-    private function __construct(private ?self $before, private ?Hop $hop)
+    /**
+     * @param  Hop|null  $origin  where it begins; null for a way round a loop
+     * @param  float  $gainDb  the link's gain and what its channel map did to this signal
+     * @param  int  $leaving  the channels by which the signal leaves, as bits
+     */
+    private function __construct(private ?self $before, private ?Hop $origin, private ?Link $link = null, private float $gainDb = 0.0, private int $leaving = 0)
     {
-        $this->level = $hop->level ?? Decibels::zero();
-        $this->time = $hop->time ?? Milliseconds::zero();
     }
 
     public static function empty(): self
@@ -32,28 +31,31 @@ final readonly class Trail
         return new self(null, new Hop(HopKind::Origin, $at, $label, Realm::Air, $level, $delay, $level, $delay));
     }
 
-    /**
-     * @param  float  $gainDb  the link's gain and what its channel map did to this signal
-     * @param  int  $leaving  the channels by which the signal leaves, as bits
-     */
     public function along(Link $link, float $gainDb, int $leaving = 0): self
     {
-        $gain = Decibels::of($gainDb);
-        $delay = Milliseconds::of($link->delayMs);
-
-        return new self($this, new Hop($link->kind, $link->at, $link->label, $link->realm, $gain, $delay, $this->level->plus($gain), $this->time->plus($delay), $link->pick, $leaving));
+        return new self($this, $this->origin, $link, $gainDb, $leaving);
     }
 
     /** @return list<Hop> */
     public function hops(): array
     {
-        $hops = [];
-        for ($trail = $this; $trail !== null; $trail = $trail->before) {
-            if ($trail->hop !== null) {
-                $hops[] = $trail->hop;
-            }
+        $steps = [];
+        for ($trail = $this; $trail?->link !== null; $trail = $trail->before) {
+            $steps[] = $trail;
+        }
+        $hops = $this->origin === null ? [] : [$this->origin];
+        $level = $this->origin->level ?? Decibels::zero();
+        $time = $this->origin->time ?? Milliseconds::zero();
+        foreach (array_reverse($steps) as $step) {
+            $link = $step->link;
+            assert($link !== null, 'Steps have a link each');
+            $gain = Decibels::of($step->gainDb);
+            $delay = Milliseconds::of($link->delayMs);
+            $level = $level->plus($gain);
+            $time = $time->plus($delay);
+            $hops[] = new Hop($link->kind, $link->at, $link->label, $link->realm, $gain, $delay, $level, $time, $link->pick, $step->leaving);
         }
 
-        return array_reverse($hops);
+        return $hops;
     }
 }

@@ -28,8 +28,10 @@ final class WayFinder
     /** Amplitudes below this are what cancelling leaves of rounding. */
     private const NOTHING = 1e-9;
 
-    /** Ears whose best amplitudes are kept at hand. */
-    private const EARS = 32;
+    /** Best amplitudes that are kept at hand, of all ears together. */
+    private const KEPT = 500_000;
+
+    private int $kept = 0;
 
     private int $allSteps = 0;
 
@@ -160,10 +162,11 @@ final class WayFinder
 
     private function arrival(Way $way, float $least): ?Arrival
     {
-        $hops = $way->trail->hops();
-        if ($way->strongest < $least || $hops === []) {
+        $hops = $way->strongest < $least ? [] : $way->trail->hops();
+        if ($hops === []) {
             return null;
         }
+        $last = $hops[count($hops) - 1];
         $levels = [];
         $turned = false;
         foreach ($way->signal as $slot => $amplitude) {
@@ -171,7 +174,7 @@ final class WayFinder
             $turned = $turned || ($amplitude < 0 && abs($amplitude) === $way->strongest);
         }
 
-        return new Arrival($way->ear, $hops, $way->trail->level, $way->trail->time, $levels, $this->graph->width[$way->node], $way->isBleed, $way->clocks, $turned);
+        return new Arrival($way->ear, $hops, $last->level, $last->time, $levels, $this->graph->width[$way->node], $way->isBleed, $way->clocks, $turned);
     }
 
     /**
@@ -183,8 +186,12 @@ final class WayFinder
     private function best(PointRef $ear): array
     {
         if (! isset($this->best[(string) $ear])) {
-            $this->best = array_slice($this->best, 1 - self::EARS, null, true);
+            if ($this->kept > self::KEPT) {
+                $this->best = [];
+                $this->kept = 0;
+            }
             $this->best[(string) $ear] = $this->bestTo($this->graph->channelsOf($this->graph->exit($ear)));
+            $this->kept += count($this->best[(string) $ear]);
         }
 
         return $this->best[(string) $ear];

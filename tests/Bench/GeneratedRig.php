@@ -28,14 +28,27 @@ final class GeneratedRig
         $draft->with(function (array $all) use (&$data) {
             return $data = $all;
         });
-        // The rest are pictures and hubs: cables that a map has to show and a graph has to hold.
-        for ($i = count($data['cables']); $i < $cables; $i++) {
-            $s = mt_rand(0, $stations - 1);
-            [$type, $from, $to] = [['hdmi', "split-{$s}/out-".mt_rand(1, 2), "screen-{$s}/hdmi-".mt_rand(1, 2)], ['usb', "hub-{$s}/port-".mt_rand(1, 4), "cam-{$s}/usb"], ['trs', "face-{$s}/phones", "ears-{$s}/plug"]][mt_rand(0, 2)];
-            $draft->cable($type, $from, $to);
+        // The rest are patch leads: cables that a map has to show and a graph has to hold.
+        for ($i = count($data['cables']), $lead = 0; $i < $cables; $i++, $lead++) {
+            $s = $lead % $stations;
+            $socket = intdiv($lead, $stations) + 1;
+            $draft->cable('trs', "patch-{$s}/out-{$socket}", 'patch-'.(($s + 1) % $stations)."/in-{$socket}");
         }
 
         return $draft->text();
+    }
+
+    /** @return array<string, mixed> a patch field of 48 pairs of sockets */
+    private static function patchField(): array
+    {
+        $sockets = [];
+        foreach (range(1, 48) as $i) {
+            foreach (['in', 'out'] as $way) {
+                $sockets[] = ['id' => "{$way}-{$i}", 'label' => ucfirst($way)." {$i}", 'connector' => 'trs-3.5', 'lanes' => [['id' => 'l', 'way' => $way, 'point' => $way]]];
+            }
+        }
+
+        return ['family' => 'mixer', 'name' => 'Patch field', 'sockets' => $sockets, 'points' => [['id' => 'in', 'kind' => 'in', 'channels' => 2], ['id' => 'out', 'kind' => 'out', 'channels' => 2]], 'routes' => []];
     }
 
     private static function station(Draft $draft, int $s): void
@@ -44,7 +57,7 @@ final class GeneratedRig
             ->unit("cast-{$s}", 'broadcast-program', "room-{$s}")->unit("mix-{$s}", 'software-mixer', "room-{$s}")->unit("call-{$s}", 'call-program', "room-{$s}")->unit("rec-{$s}", 'clip-recorder', "room-{$s}")
             ->unit("mic-{$s}", 'dynamic-microphone')->unit("boost-{$s}", 'line-booster')->unit("desk-{$s}", 'eight-input-desk', 'desk', ['points' => ['ch-1' => ['gain' => 25]], 'routes' => ['ch-1>aux-1' => ['on' => true, 'db' => -20]]])
             ->unit("head-{$s}", 'closed-headphones')->unit("iso-{$s}", 'isolator-two-stereo')->unit("card-{$s}", 'capture-card')->unit("console-{$s}", 'console')->unit("split-{$s}", 'hdmi-splitter')
-            ->unit("screen-{$s}", 'sound-monitor')->unit("hub-{$s}", 'powered-hub')->unit("cam-{$s}", 'webcam')->unit("face-{$s}", 'two-channel-interface')->unit("ears-{$s}", 'earphones');
+            ->unit("screen-{$s}", 'sound-monitor')->unit("hub-{$s}", 'powered-hub')->unit("cam-{$s}", 'webcam')->unit("face-{$s}", 'two-channel-interface')->unit("patch-{$s}", self::patchField());
         foreach ([['xlr', "mic-{$s}/out", "boost-{$s}/in"], ['xlr', "boost-{$s}/out", "desk-{$s}/mic-1"], ['trs', "desk-{$s}/phones", "head-{$s}/plug"], ['trs', "pc-{$s}/line-out", "iso-{$s}/in-1"],
             ['trs', "iso-{$s}/out-1", "desk-{$s}/line-3-4"], ['usb', "desk-{$s}/usb", "pc-{$s}/usb-1"], ['hdmi', "console-{$s}/hdmi", "split-{$s}/in"], ['hdmi', "split-{$s}/out-1", "card-{$s}/hdmi-in"],
             ['usb', "card-{$s}/usb", "pc-{$s}/usb-2"], ['usb', "pc-{$s}/usb-3", "hub-{$s}/up"], ['usb', "hub-{$s}/port-1", "cam-{$s}/usb"], ['usb', "hub-{$s}/port-2", "face-{$s}/usb"]] as [$type, $from, $to]) {

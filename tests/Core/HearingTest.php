@@ -34,7 +34,6 @@ it('carries what the conductors carry', function (int $channels, string $outConn
     'balanced to balanced' => [1, 'xlr-m', true, 'xlr', 'xlr-f', true, 1, 'mono'],
     'a balanced microphone into a stereo strip' => [1, 'xlr-m', true, 'xlr', 'combo-f', true, 2, 'both'],
     'a balanced out in a stereo socket, the right turned round' => [1, 'trs-6.35', true, 'trs', 'trs-6.35', false, 2, 'both'],
-    'no analog signal in an optical lead' => [2, 'trs-3.5', false, 'optical', 'trs-3.5', false, 2, ''],
 ]);
 
 it('cancels what is common to left and right where a stereo plug sits in a balanced socket', function () {

@@ -62,7 +62,7 @@ final class Draft
      */
     public function unit(string $id, string|array $model, string $place = 'desk', array $settings = []): self
     {
-        $name = is_string($model) ? $model : "model-of-{$id}";
+        $name = is_string($model) ? $model : (isset($model['name']) ? 'model-'.strtolower(str_replace(' ', '-', $model['name'])) : "model-of-{$id}");
         $this->data['models'][$name] ??= is_array($model) ? $model + ['name' => $id, 'family' => 'mixer']
             : (array) json_decode((string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$model}.json"), true);
 
@@ -198,7 +198,10 @@ final class Draft
 
     public function text(): string
     {
-        return (string) json_encode(['models' => (object) $this->data['models']] + $this->data, JSON_PRESERVE_ZERO_FRACTION);
+        // A point may be called "0": maps are written as maps.
+        $units = array_map(fn (array $unit) => (isset($unit['settings']) ? ['settings' => (object) array_map(fn (mixed $map) => (object) $map, (array) $unit['settings'])] : []) + $unit, $this->data['units']);
+
+        return (string) json_encode(['models' => (object) $this->data['models'], 'units' => $units] + $this->data, JSON_PRESERVE_ZERO_FRACTION);
     }
 
     public function make(): Rig

@@ -79,7 +79,7 @@ final readonly class EditController
         Gate::authorize('view', $rig);
         $revision = fn (int $which): Revision => $rig->revisions()->where('number', $which)->first() ?? abort(404);
         [$before, $after] = [$revision(min($number, $with)), $revision(max($number, $with))];
-        $read = fn (Revision $one): CoreRig => (new DocumentReader)->read($one->document);
+        $read = fn (Revision $one): CoreRig => (new DocumentReader)->readStored($one->document);
 
         return view('rigs.compare', ['page' => new RigPage($rig, 'history', $request), 'before' => $before, 'after' => $after, 'difference' => new RigDifference($read($before), $read($after))]);
     }

@@ -72,7 +72,7 @@ final readonly class EditFields
     {
         $situation = $this->situation();
 
-        return $situation === array_key_first($this->rig->situations) ? null : $situation;
+        return $situation === null || $this->rig->isBase($situation) ? null : $situation;
     }
 
     public function situation(): ?string

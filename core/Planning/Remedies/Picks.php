@@ -148,9 +148,7 @@ final class Picks implements Remedy
     /** @return iterable<Candidate> */
     private function none(Trouble $trouble, PointRef $at): iterable
     {
-        if ($trouble->graph->state->situation->id === (string) array_key_first($trouble->rig->situations) || $trouble->placesOf($at, 'pick') !== []) {
-            yield new Candidate("pick {$at} none", "{$trouble->names->of($at)} takes it", "Set {$trouble->partOf($at)} to no device", [new SetPick($at, null)], Cost::NO_PICK, [$at]);
-        }
+        yield new Candidate("pick {$at} none", "{$trouble->names->of($at)} takes it", "Set {$trouble->partOf($at)} to no device", [new SetPick($at, null)], Cost::NO_PICK, [$at]);
     }
 
     private function wasBefore(Trouble $trouble, Pick $pick): bool

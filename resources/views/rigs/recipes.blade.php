@@ -11,7 +11,7 @@
             </nav>
             <div class="recipes-head">
                 <h2>{{ $shown->unit->name }} <small>{{ $page->rig->modelOf($shown->unit)->name }}</small></h2>
-                @if ($page->situation->id !== array_key_first($page->rig->situations)) <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
+                @if (! $page->rig->isBase($page->situation->id)) <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
                 <nav class="depths" aria-label="Form">
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $isMatrix) aria-current="true" @endif>Cards</a>
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($isMatrix) aria-current="true" @endif>Matrix</a>

@@ -1,7 +1,7 @@
 @php
     use HiddenWire\Core\Rig\Pick;
     use HiddenWire\Core\Rig\PointRef;
-    $base = array_key_first($page->rig->situations);
+    $base = $page->rig->base()->id;
 @endphp
 <x-rig-frame :page="$page">
     <div class="page situations-page">
