@@ -16,6 +16,7 @@ final readonly class Way
      * @param  array<int, array<int, true>>  $passed  by the same: channels in loops that it has passed
      * @param  int  $clocks  number of the set of clocks passed
      * @param  int  $parts  of the source
+     * @param  int  $target  node of the ear
      * @param  array<int, float>  $best  by channel: the most that can come of a sound there at the ear
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Way
         public int $clocks,
         public int $parts,
         public PointRef $ear,
+        public int $target,
         public array $best,
     ) {
     }

@@ -73,14 +73,23 @@ final class WayFinder
 
                 break;
             }
-            $arrival = $way->node === $this->graph->exit($way->ear) ? $this->arrival($way, $least) : null;
-            if ($arrival !== null) {
-                $arrivals[] = $arrival;
-            }
-            foreach ($this->graph->leaving[$way->node] as $id) {
-                $steps += count($this->graph->links[$id]->map);
-                $next = $this->along($way, $this->graph->links[$id]);
-                if ($next !== null) {
+            while ($way !== null) {
+                $arrival = $way->node === $way->target ? $this->arrival($way, $least) : null;
+                if ($arrival !== null) {
+                    $arrivals[] = $arrival;
+                }
+                $onwards = [];
+                foreach ($this->graph->leaving[$way->node] as $id) {
+                    $steps += count($this->graph->links[$id]->map);
+                    $next = $this->along($way, $this->graph->links[$id]);
+                    if ($next !== null) {
+                        $onwards[] = $next;
+                    }
+                }
+                // Where there is one step only, it is taken at once, as long as it is not less than what else waits.
+                $isOnly = count($onwards) === 1 && $onwards[0][1] >= $least && $steps <= self::STEPS && ($queue->isEmpty() || $onwards[0][1] > $queue->top()[1]);
+                $way = $isOnly ? $onwards[0][0] : null;
+                foreach ($isOnly ? [] : $onwards as $next) {
                     $queue->insert($next, $next[1]);
                 }
             }
@@ -110,7 +119,7 @@ final class WayFinder
         }
         if ($promise > 0) {
             $trail = Trail::fromOrigin($origin->at, $this->graph->rig->units[$origin->at->unit]->name, $origin->db, $origin->delay ?? Milliseconds::zero());
-            $queue->insert([new Way($node, $signal, $level, $passed, $trail, $origin->db->isBelow(Decibels::zero()), 0, $parts, $ear, $best), $promise], $promise);
+            $queue->insert([new Way($node, $signal, $level, $passed, $trail, $origin->db->isBelow(Decibels::zero()), 0, $parts, $ear, $this->graph->exit($ear), $best), $promise], $promise);
         }
     }
 
@@ -128,14 +137,19 @@ final class WayFinder
             }
             for ($part = 0; $part < $way->parts; $part++) {
                 $amplitude = $way->signal[$a * $way->parts + $part] ?? 0.0;
+                if ($amplitude === 0.0) {
+                    continue;
+                }
                 $before = $way->passed[$a * $way->parts + $part] ?? [];
-                if ($amplitude === 0.0 || isset($before[$channel])) {
+                if (isset($before[$channel])) {
                     continue;
                 }
                 $slot = $b * $way->parts + $part;
                 $leaving |= $a < 62 ? 1 << $a : 0;
                 $next[$slot] = ($next[$slot] ?? 0.0) + $amplitude * $factor * $gain;
-                $passed[$slot] = ($passed[$slot] ?? []) + $before + (isset($this->channels->partOf[$channel]) ? [$channel => true] : []);
+                if ($before !== [] || isset($this->channels->partOf[$channel])) {
+                    $passed[$slot] = ($passed[$slot] ?? []) + $before + (isset($this->channels->partOf[$channel]) ? [$channel => true] : []);
+                }
             }
         }
         $most = 0.0;
@@ -157,7 +171,7 @@ final class WayFinder
         $own = $most === $way->strongest * $gain ? $link->gainDb : 20 * log10($most / $way->strongest);
         $clocks = $link->clock === null ? $way->clocks : $this->channels->clocks->with($way->clocks, $this->channels->clocks->number($link->clock));
 
-        return [new Way($link->to, $next, $most, $passed, $way->trail->along($link, $own, $leaving), $way->isBleed || $link->kind === HopKind::Air, $clocks, $way->parts, $way->ear, $way->best), $promise];
+        return [new Way($link->to, $next, $most, $passed, $way->trail->along($link, $own, $leaving), $way->isBleed || $link->kind === HopKind::Air, $clocks, $way->parts, $way->ear, $way->target, $way->best), $promise];
     }
 
     private function arrival(Way $way, float $least): ?Arrival

@@ -17,6 +17,8 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 [, $name, $units, $cables, $runs] = $argv;
 $text = $name === 'demo' ? (string) file_get_contents(dirname(__DIR__, 2).'/resources/rigs/night-relay.json') : GeneratedRig::text((int) $units, (int) $cables);
 memory_reset_peak_usage();
+// As rig:report does.
+gc_disable();
 $read = $report = [];
 for ($run = 0; $run < (int) $runs; $run++) {
     $start = hrtime(true);
@@ -28,6 +30,7 @@ for ($run = 0; $run < (int) $runs; $run++) {
     $pairs = count($answer['hearing']);
     $arrivals = array_sum(array_map(fn (array $pair) => count((array) $pair['arrivals']), $answer['hearing']));
     unset($answer);
+    gc_collect_cycles();
 }
 sort($read);
 sort($report);

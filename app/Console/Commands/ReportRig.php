@@ -23,6 +23,8 @@ final class ReportRig extends Command
 
     public function handle(): int
     {
+        // All that is made here is needed until the end: looking for garbage on the way costs a third of the time and finds none.
+        gc_disable();
         $rig = $this->rig($this->argument('file'));
         $situation = $rig === null ? null : $this->situationOf($rig, $this->option('situation'));
         if ($rig === null || $situation === null) {
