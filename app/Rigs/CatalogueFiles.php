@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rigs;
 
 use App\Models\User;
-use HiddenWire\Core\Equipment\Catalogue;
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use Illuminate\Support\Facades\Cache;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
 
 /** Which ports of a plate join inside the unit: what passes now, and on demand what could. */
@@ -26,11 +26,10 @@ final readonly class PlateInsides
     {
         $ports = [...$left, ...$right];
         $joins = [];
-        $steps = $this->steps($unit, $model);
         foreach ($ports as $in) {
             foreach ($this->pointsOf($model, $in, Way::In) as $start) {
-                $passing = $this->reached($steps, $start, false);
-                $possible = $this->withOff ? $this->reached($steps, $start, true) : $passing;
+                $passing = Passage::inside($this->graph, $unit, $start, false);
+                $possible = $this->withOff ? Passage::inside($this->graph, $unit, $start, true) : $passing;
                 foreach ($ports as $out) {
                     if ($out->id === $in->id) {
                         continue;
@@ -56,39 +55,6 @@ final readonly class PlateInsides
         }
 
         return array_map(fn ($lane) => $lane->point, $model->sockets[$id]->lanesGoing($way));
-    }
-
-    /**
-     * @param  array<string, list<array{string, bool}>>  $steps
-     * @return array<string, true>
-     */
-    private function reached(array $steps, string $start, bool $whateverIsOff): array
-    {
-        $reached = [$start => true];
-        $open = [$start];
-        while ($open !== []) {
-            foreach ($steps[array_pop($open)] ?? [] as [$to, $passes]) {
-                if (($passes || $whateverIsOff) && ! isset($reached[$to])) {
-                    $reached[$to] = true;
-                    $open[] = $to;
-                }
-            }
-        }
-
-        return $reached;
-    }
-
-    /** @return array<string, list<array{string, bool}>> where each point's routes lead, and whether they pass now */
-    private function steps(Unit $unit, EquipmentModel $model): array
-    {
-        $steps = [];
-        foreach ($model->routes as $route) {
-            $now = $this->graph->state->route($unit->id, $route);
-            $isMuted = $now->tap !== Tap::Input && $this->graph->state->isMuted($unit->id, $model->points[$route->from]);
-            $steps[$route->from][] = [$route->to, $now->on && ! $isMuted];
-        }
-
-        return $steps;
     }
 
     /**

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
-use HiddenWire\Core\Edit\Naming;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Consistency;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Wish;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;

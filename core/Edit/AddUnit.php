@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Rig;
 
 /** Another unit of the same model, set the same, in the same place; nothing is plugged into it. Serial number and notes belong to the one piece and are not copied. */

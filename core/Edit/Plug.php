@@ -8,6 +8,7 @@ use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;

@@ -18,6 +18,7 @@ use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;

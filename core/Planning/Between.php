@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
-use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Lane;

@@ -36,6 +36,9 @@ final class Hearing
     /** @var array<array-key, array<string, list<int>>> channels of each ear, by listener, by point */
     private array $ears = [];
 
+    /** @var array<int, array<array-key, true>> listeners by channel of their ears */
+    private array $at = [];
+
     /** @var \Closure(HeardPair): Ways */
     private readonly \Closure $find;
 
@@ -62,7 +65,10 @@ final class Hearing
             foreach ($listener->at as $ear) {
                 $channels = $graph->channelsOf($graph->exit($ear));
                 $this->ears[$listener->id][(string) $ear] = $channels;
-                array_push($ears, ...$channels);
+                foreach ($channels as $channel) {
+                    $ears[] = $channel;
+                    $this->at[$channel][$listener->id] = true;
+                }
             }
         }
         $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
@@ -79,9 +85,12 @@ final class Hearing
             }
             $spreads = $this->spreads($source);
             $wanted = $wishes[$source->id] ?? [];
+            $come = $this->comeTo($spreads);
             $row = [];
-            foreach ($graph->rig->listeners as $listener) {
-                $row[$listener->id] = $this->judge($source, $listener, $wanted[$listener->id] ?? null, $spreads);
+            foreach ($graph->rig->listeners as $id => $listener) {
+                $wish = $wanted[$id] ?? null;
+                $row[$id] = isset($come[$id]) ? $this->judge($source, $listener, $wish, $spreads)
+                    : new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
             }
             $this->pairs[$source->id] = $row;
         }
@@ -237,9 +246,6 @@ final class Hearing
     /** @param  list<array{Origin, list<Spread>}>  $spreads */
     private function judge(Source $source, Listener $listener, ?Wish $wish, array $spreads): HeardPair
     {
-        if (! $this->isCome($listener, $spreads)) {
-            return new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
-        }
         [$sum, $isReached] = $this->sum($listener, $spreads);
         if (! $sum->isHeard()) {
             return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $this->find, $isReached);
@@ -275,25 +281,25 @@ final class Hearing
     }
 
     /**
-     * Whether anything has come to one of a listener's ears, counted or not.
+     * The listeners to whom anything has come, counted or not.
      *
      * @param  list<array{Origin, list<Spread>}>  $spreads
+     * @return array<array-key, true> by id
      */
-    private function isCome(Listener $listener, array $spreads): bool
+    private function comeTo(array $spreads): array
     {
+        $listeners = [];
         foreach ($spreads as [, $ofParts]) {
             foreach ($ofParts as $spread) {
-                foreach ($this->ears[$listener->id] as $channels) {
-                    foreach ($channels as $channel) {
-                        if (isset($spread->taps[$channel]) || isset($spread->rest[$channel])) {
-                            return true;
-                        }
+                foreach ([$spread->taps, $spread->rest] as $channels) {
+                    foreach (array_intersect_key($this->at, $channels) as $there) {
+                        $listeners += $there;
                     }
                 }
             }
         }
 
-        return false;
+        return $listeners;
     }
 
     /**

@@ -7,34 +7,48 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Unit;
 
-/** What passes a point as everything stands: which sounds are there, and who listens behind it. */
+/**
+ * What passes a point as everything stands: which sounds are there, who listens behind it, and what inside a unit leads where. Computed as the hearing is: a sound is at a point
+ * if it would be heard by an ear there.
+ */
 final class Passage
 {
-    /** @var array<string, array<int, true>> channels that a source reaches */
-    private array $reached = [];
+    /** @var array<array-key, list<array{float, Spread}>> what spreads of each source, with the level of its origin */
+    private array $spreads = [];
 
-    /** @var array<string, array<int, true>> channels that reach a listener */
+    /** @var array<array-key, array<int, true>> channels that reach a listener */
     private array $heard = [];
 
     public function __construct(private readonly SignalGraph $graph)
     {
+        $channels = $graph->byChannel();
+        $everywhere = $graph->channels === 0 ? [] : array_fill(0, $graph->channels, true);
+        $propagation = new Propagation($channels, new LoopGains($channels), $everywhere, new Effort);
         foreach ($graph->rig->sources as $source) {
-            $start = array_merge([], ...array_map(fn ($origin) => $graph->channelsOf($graph->entry($origin->at)), array_values($source->origins)));
-            $this->reached[$source->id] = $graph->byChannel()->reach($start);
+            $this->spreads[$source->id] = [];
+            foreach ($source->origins as $origin) {
+                foreach ($graph->channelsOf($graph->entry($origin->at)) as $channel) {
+                    $this->spreads[$source->id][] = [10 ** ($origin->db->value() / 20), $propagation->from($channel)];
+                }
+            }
         }
         foreach ($graph->rig->listeners as $listener) {
-            $end = array_merge([], ...array_map(fn (PointRef $ear) => $graph->channelsOf($graph->exit($ear)), $listener->at));
-            $this->heard[$listener->id] = $graph->byChannel()->reach($end, backward: true);
+            $ends = [];
+            foreach ($listener->at as $ear) {
+                array_push($ends, ...$graph->channelsOf($graph->exit($ear)));
+            }
+            $this->heard[$listener->id] = $channels->reach($ends, backward: true);
         }
     }
 
     /** @return list<Source> in the rig's order */
     public function sourcesAt(PointRef|string $point): array
     {
-        $channels = array_flip($this->graph->channelsOf($this->graph->exit($point)));
+        $channels = $this->graph->channelsOf($this->graph->exit($point));
 
-        return array_values(array_filter($this->graph->rig->sources, fn (Source $source) => array_intersect_key($this->reached[$source->id], $channels) !== []));
+        return array_values(array_filter($this->graph->rig->sources, fn (Source $source) => $this->isAt($source, $channels)));
     }
 
     /** @return list<Listener> in the rig's order */
@@ -43,5 +57,64 @@ final class Passage
         $channels = array_flip($this->graph->channelsOf($this->graph->exit($point)));
 
         return array_values(array_filter($this->graph->rig->listeners, fn (Listener $listener) => array_intersect_key($this->heard[$listener->id], $channels) !== []));
+    }
+
+    /**
+     * Which points of a unit a sound comes to that enters at one of them, without leaving the unit.
+     *
+     * @param  bool  $whateverIsOff  what could be switched on, opened and raised counts too
+     * @return array<string, true> by point
+     */
+    public static function inside(SignalGraph $graph, Unit $unit, string $point, bool $whateverIsOff): array
+    {
+        $section = $graph->sections[$unit->id];
+        $onwards = [];
+        for ($id = $section->link; $id < $section->linkEnd; $id++) {
+            $link = $graph->links[$id];
+            foreach ($whateverIsOff || $link->carries() ? $link->map : [] as [$a, $b]) {
+                $onwards[$graph->first[$link->from] + $a][] = $graph->first[$link->to] + $b;
+            }
+        }
+        $open = $graph->channelsOf($graph->entry("{$unit->id}/{$point}"));
+        $reached = array_fill_keys($open, true);
+        while ($open !== []) {
+            foreach ($onwards[array_pop($open)] ?? [] as $channel) {
+                if (! isset($reached[$channel])) {
+                    $reached[$channel] = true;
+                    $open[] = $channel;
+                }
+            }
+        }
+        $points = [];
+        foreach ($section->model->points as $id => $_) {
+            foreach ($graph->channelsOf($graph->exit("{$unit->id}/{$id}")) as $channel) {
+                if (isset($reached[$channel])) {
+                    $points[(string) $id] = true;
+                }
+            }
+        }
+
+        return $points;
+    }
+
+    /** @param  list<int>  $channels */
+    private function isAt(Source $source, array $channels): bool
+    {
+        foreach ($channels as $channel) {
+            $parts = [];
+            foreach ($this->spreads[$source->id] as [$level, $spread]) {
+                foreach ($spread->taps[$channel] ?? [] as $key => $amplitude) {
+                    $parts[$key] = ($parts[$key] ?? 0.0) + $amplitude * $level;
+                }
+                if (($spread->rest[$channel] ?? 0.0) * $level >= 10 ** (-Sum::HEARD_DB / 20)) {
+                    return true;
+                }
+            }
+            if ($parts !== [] && Slot::of('', 0, 0, $parts)->decibels() >= -Sum::HEARD_DB) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

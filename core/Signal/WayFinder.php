@@ -87,7 +87,9 @@ final class WayFinder
                     }
                 }
                 // Where there is one step only, it is taken at once, as long as it is not less than what else waits.
-                $isOnly = count($onwards) === 1 && $onwards[0][1] >= $least && $steps <= self::STEPS && ($queue->isEmpty() || $onwards[0][1] > $queue->top()[1]);
+                /** @var array{Way, float}|null $waiting */
+                $waiting = $queue->isEmpty() ? null : $queue->top();
+                $isOnly = count($onwards) === 1 && $onwards[0][1] >= $least && $steps <= self::STEPS && ($waiting === null || $onwards[0][1] > $waiting[1]);
                 $way = $isOnly ? $onwards[0][0] : null;
                 foreach ($isOnly ? [] : $onwards as $next) {
                     $queue->insert($next, $next[1]);

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
-use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;

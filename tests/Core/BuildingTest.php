@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\AddUnit;
@@ -12,7 +13,6 @@ use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveUnit;
-use HiddenWire\Core\Edit\Naming;
 use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Edit\PlaceListener;
 use HiddenWire\Core\Edit\PlaceSound;
@@ -35,7 +35,6 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
-use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\History\RigDifference;
@@ -45,6 +44,7 @@ use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentWriter;
-use HiddenWire\Core\Edit\Naming;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPick;
@@ -12,6 +11,7 @@ use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\ModelSketch;
-use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 
 const HEAD = ['name' => 'Box', 'family' => 'mixer', 'summary' => ''];

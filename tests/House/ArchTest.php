@@ -10,6 +10,15 @@ arch('the core does no input or output and reads no clock')
     ->expect('HiddenWire\Core')
     ->not->toUse(['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date', 'rand', 'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']);
 
+// The core has one direction: each room uses only those before it.
+foreach ($rooms = ['Quantity', 'Equipment', 'Rig', 'Document', 'Devices', 'Signal', 'Edit', 'Planning', 'History'] as $number => $room) {
+    // Documents and devices are side by side.
+    $later = array_map(fn (string $other) => "HiddenWire\\Core\\{$other}", array_slice($rooms, $number + 1));
+    if ($later !== []) {
+        arch("core/{$room} uses no room behind it")->expect("HiddenWire\\Core\\{$room}")->not->toUse($later);
+    }
+}
+
 arch('strict types everywhere')->expect(['App', 'HiddenWire\Core', 'Database\Seeders'])->toUseStrictTypes();
 
 arch('the core is final')->expect('HiddenWire\Core')->classes()->toBeFinal();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\Replug;
@@ -11,7 +12,6 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
-use HiddenWire\Core\Equipment\Catalogue;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;

@@ -2,12 +2,9 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment;
+namespace HiddenWire\Core\Document;
 
-use HiddenWire\Core\Document\Fields;
-use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Document\ModelReader;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
