@@ -27,10 +27,16 @@ final class Diagnosis
     /** Trials of one diagnosis of a rig of some size; what is left untried is said. A larger rig has fewer, since each takes longer. */
     public const TRIALS = 400;
 
-    private const LEAST_TRIALS = 12;
+    private const LEAST_TRIALS = 3;
 
     /** Links of a rig that has all the trials: about that of two computers and a mixer. */
     private const LINKS = 600;
+
+    /** Work (see {@see Hearing::work()}) that all trials together may take. */
+    private const WORK = 10_000_000;
+
+    /** Cells that no change mends and that are told one by one why. */
+    private const TOLD = 60;
 
     /** Of changes that take a cable in hand, where something easier mends the same cells one by one. */
     private const TRIALS_OF_CABLES = 40;
@@ -58,8 +64,9 @@ final class Diagnosis
     /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
     public function __construct(private readonly Hearings $hearings, private readonly array $earlier = [])
     {
-        $links = count($hearings->in($hearings->rig->base()->id)->graph->links);
-        $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, min(self::TRIALS, self::TRIALS * self::LINKS / max(1, $links))));
+        $base = $hearings->in($hearings->rig->base()->id);
+        $most = min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($base->graph->links)), self::WORK / max(1, $base->work()));
+        $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, $most));
     }
 
     /** @return list<Remedy> every kind of remedy; a new one is a line here */
@@ -93,7 +100,7 @@ final class Diagnosis
             }
             $best = $ranked[0];
             $cells = array_values(array_filter($best->mended, fn (string $key) => isset($left[$key])));
-            $cures = array_values(array_filter($ranked, fn (Outcome $one) => array_diff($cells, $one->mended) === [] && $one->candidate->cost <= $best->candidate->cost + self::OF_TASTE));
+            $cures = array_values(array_filter($ranked, fn (Outcome $one) => $one->candidate->cost <= $best->candidate->cost + self::OF_TASTE && array_filter($cells, fn (string $key) => ! $one->mends($key)) === []));
             $causes[] = new Cause($best->candidate->cause, $best->candidate->about, array_map($this->cell(...), $cells), array_map($this->cure(...), array_slice($cures, 0, self::CURES)));
             foreach ($cells as $key) {
                 unset($left[$key]);
@@ -229,7 +236,7 @@ final class Diagnosis
     {
         $best = 0;
         foreach ($outcomes as $outcome) {
-            if ($outcome->costs === [] && in_array($key, $outcome->mended, true)) {
+            if ($outcome->costs === [] && $outcome->mends($key)) {
                 $best = max($best, count($outcome->mended));
             }
         }
@@ -242,7 +249,7 @@ final class Diagnosis
     {
         $least = 0;
         foreach ($outcomes as $outcome) {
-            if (in_array($key, $outcome->mended, true)) {
+            if ($outcome->mends($key)) {
                 $least = $least === 0 ? $outcome->candidate->cost : min($least, $outcome->candidate->cost);
             }
         }
@@ -331,12 +338,18 @@ final class Diagnosis
     private function withoutCure(array $keys): array
     {
         $causes = [];
-        foreach ($keys as $key) {
+        $further = array_slice($keys, self::TOLD);
+        foreach (array_slice($keys, 0, self::TOLD) as $key) {
             [$sentence, $why] = $this->reason($this->trials->pair($key), $this->cell($key));
             $causes[$sentence][] = [$key, $why];
         }
 
-        return array_map(fn (array $cells, string $sentence) => new Cause($sentence, [], array_map(fn (array $one) => $this->cell($one[0]), $cells), [], $cells[0][1]), $causes, array_keys($causes));
+        $told = array_map(fn (array $cells, string $sentence) => new Cause($sentence, [], array_map(fn (array $one) => $this->cell($one[0]), $cells), [], $cells[0][1]), $causes, array_keys($causes));
+        if ($further !== []) {
+            $told[] = new Cause(number_format(count($further)).' further cells are not as wished', [], array_map($this->cell(...), $further), [], 'These are too many to look at one by one. Mend the causes above first.');
+        }
+
+        return $told;
     }
 
     /** @return array{string, string} what is the matter, and why nothing here cures it */

@@ -12,6 +12,9 @@ use HiddenWire\Core\Signal\Hop;
 /** Where two sounds become one signal. */
 final readonly class Merging
 {
+    /** Pairs that are looked at: where two sounds are one, the first few show it. */
+    private const LOOKED = 2000;
+
     public function __construct(private Hearing $hearing)
     {
     }
@@ -20,8 +23,9 @@ final readonly class Merging
     public function of(HeardPair $pair): ?Hop
     {
         $shared = [];
+        $looked = 0;
         foreach ($this->hearing->all() as $other) {
-            if ($other->listener === $pair->listener && $other !== $pair && $other->wish?->want === Want::Must) {
+            if ($looked++ < self::LOOKED && $other->listener === $pair->listener && $other !== $pair && $other->wish?->want === Want::Must) {
                 foreach ($other->arrivals() as $arrival) {
                     // Two programs that pick one device meet there, by picks of their own.
                     $shared += array_fill_keys(array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $arrival->hops), true);

@@ -7,6 +7,9 @@ namespace HiddenWire\Core\Planning;
 /** What a tried change comes to, all situations together. */
 final readonly class Outcome
 {
+    /** @var array<string, true> */
+    private array $isMended;
+
     /**
      * @param  list<string>  $mended  keys of cells that become as wished
      * @param  list<string>  $costs  what else changes, in words
@@ -14,6 +17,12 @@ final readonly class Outcome
      */
     public function __construct(public Candidate $candidate, public array $mended, public array $costs, public float $oddness)
     {
+        $this->isMended = array_fill_keys($mended, true);
+    }
+
+    public function mends(string $cell): bool
+    {
+        return isset($this->isMended[$cell]);
     }
 
     /** The better comes first: it mends more, costs others less, is easier, and sounds more like the rest. */

@@ -56,7 +56,7 @@ final class Trials
         if (array_key_exists($candidate->key, $this->outcomes)) {
             $known = $this->outcomes[$candidate->key];
 
-            return $known !== null && in_array($cell->key(), $known->mended, true) ? $known : null;
+            return $known !== null && $known->mends($cell->key()) ? $known : null;
         }
         $rig = $this->made($candidate);
         if ($rig === null || $this->isSpent()) {

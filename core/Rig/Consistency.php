@@ -21,6 +21,12 @@ use HiddenWire\Core\Quantity\Decibels;
  */
 final class Consistency
 {
+    /** Sources times listeners. */
+    public const MOST_CELLS = 40_000;
+
+    /** Pairs of channels that the routes of all units join. */
+    public const MOST_LINKS = 400_000;
+
     /** @var list<Problem> */
     private array $problems = [];
 
@@ -72,6 +78,7 @@ final class Consistency
             $this->pointAt($path->from, "/air/{$i}/from");
             $this->pointAt($path->to, "/air/{$i}/to");
         }
+        $this->sizes();
         $this->soundsAndListeners();
         $this->wishes();
         $this->situations();
@@ -418,6 +425,38 @@ final class Consistency
         if ($width !== null && $pick->channels !== null && $pick->channels !== [] && max($pick->channels) > $width) {
             $this->problem("{$pointer}/channels", "The device has {$width} channel(s) only.");
         }
+    }
+
+    /** What can be computed within seconds; a broadcast house has a tenth of it. */
+    private function sizes(): void
+    {
+        $cells = count($this->parts->sources) * count($this->parts->listeners);
+        if ($cells > self::MOST_CELLS) {
+            $this->problem('/listeners', sprintf('%s sources at %s listeners are %s cells of the hearing table; up to %s are computed. Split the rig in two.',
+                number_format(count($this->parts->sources)), number_format(count($this->parts->listeners)), number_format($cells), number_format(self::MOST_CELLS)));
+        }
+        $links = 0;
+        $ofModel = [];
+        foreach ($this->parts->units as $unit) {
+            $model = $this->parts->models[$unit->model] ?? null;
+            $links += $model === null ? 0 : $ofModel[$unit->model] ??= $this->channelLinks($model);
+        }
+        if ($links > self::MOST_LINKS) {
+            $this->problem('/units', sprintf('The routes of all units join %s pairs of channels; up to %s are computed. Take out routes that are not needed, or split the rig in two.',
+                number_format($links), number_format(self::MOST_LINKS)));
+        }
+    }
+
+    private function channelLinks(EquipmentModel $model): int
+    {
+        $links = 0;
+        foreach ($model->routes as $route) {
+            $from = $model->points[$route->from]->channels ?? 1;
+            $to = $model->points[$route->to]->channels ?? 1;
+            $links += is_array($route->map?->form) ? count($route->map->form) : max($from, $to);
+        }
+
+        return $links;
     }
 
     private function soundsAndListeners(): void

@@ -30,6 +30,11 @@ final class Effort
         $this->spent += $taps;
     }
 
+    public function spent(): int
+    {
+        return $this->spent;
+    }
+
     public function isSpent(): bool
     {
         return $this->spent >= $this->most;

@@ -111,6 +111,12 @@ final class HeardPair
         return $this;
     }
 
+    /** Lets go of the ways, which can be found again: of a large rig they are too many to keep. */
+    public function forgetWays(): void
+    {
+        $this->ways = null;
+    }
+
     private function ways(): Ways
     {
         return $this->ways ??= $this->isReached ? ($this->find)($this) : new Ways([], false);

@@ -14,6 +14,9 @@ use HiddenWire\Core\Rig\Wish;
 /** Who hears what in one situation: an answer for every source and listener, from the sum at the ear. The ways explain it. */
 final class Hearing
 {
+    /** What judging a pair costs beside its taps. */
+    private const JUDGING = 40;
+
     /** A response is told down to here, relative to the source. */
     private const RESPONSE_DB = -80.0;
 
@@ -137,6 +140,12 @@ final class Hearing
         return $this->pairs[$source][$listener] ?? throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
     }
 
+    /** How much work it was, in taps moved: what another hearing of a rig like this will take. */
+    public function work(): int
+    {
+        return $this->effort->spent();
+    }
+
     /** @return list<Loop> the loudest first */
     public function loops(): array
     {
@@ -246,6 +255,7 @@ final class Hearing
     /** @param  list<array{Origin, list<Spread>}>  $spreads */
     private function judge(Source $source, Listener $listener, ?Wish $wish, array $spreads): HeardPair
     {
+        $this->effort->spend(self::JUDGING);
         [$sum, $isReached] = $this->sum($listener, $spreads);
         if (! $sum->isHeard()) {
             return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $this->find, $isReached);

@@ -23,34 +23,17 @@ final class Report
      */
     public function of(Hearing $hearing, bool $withResponse = false): array
     {
-        $pairs = [];
-        foreach ($hearing->all() as $pair) {
-            if (! $pair->isReached && ! $pair->sum->isUncertain()) {
-                $silent = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
-                $silent['source'] = $pair->source->id;
-                $silent['listener'] = $pair->listener->id;
-                $silent['wish'] = $pair->wish?->want->value;
-                $silent['verdict'] = $pair->verdict->value;
-                $pairs[] = $silent;
+        return ['rig' => $hearing->graph->rig->name, 'situation' => $hearing->graph->state->situation->id, 'hearing' => iterator_to_array($this->pairs($hearing, $withResponse), false)] + $this->besides($hearing);
+    }
 
-                continue;
-            }
-            $arrivals = [];
-            foreach ($pair->arrivals() as $arrival) {
-                $arrivals[] = $this->arrival($arrival);
-            }
-            $pairs[] = [
-                'source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
-                'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'channels' => $pair->channels(), 'legs' => $pair->legs(),
-                'lost' => $pair->loss?->value, 'doubling' => $this->doubling($pair->doubling), 'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
-                'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
-            ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
-        }
-
+    /**
+     * What is said beside the pairs.
+     *
+     * @return array{loops: list<array<string, mixed>>, devices: array<string, list<array<string, mixed>>>, findings: list<never>}
+     */
+    public function besides(Hearing $hearing): array
+    {
         return [
-            'rig' => $hearing->graph->rig->name,
-            'situation' => $hearing->graph->state->situation->id,
-            'hearing' => $pairs,
             'loops' => array_map(fn (Loop $loop) => [
                 'gain_db' => $loop->gain->number(), 'delay_ms' => $loop->delay->number(), 'howls' => $loop->howls(), 'rings' => $loop->rings(), 'at_most' => $loop->isBound,
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
@@ -58,6 +41,38 @@ final class Report
             'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),
             'findings' => [],
         ];
+    }
+
+    /**
+     * What is said of each pair, one after another: a large rig has too many to hold all at once.
+     *
+     * @return \Generator<int, array<string, mixed>>
+     */
+    public function pairs(Hearing $hearing, bool $withResponse = false): \Generator
+    {
+        foreach ($hearing->all() as $pair) {
+            if (! $pair->isReached && ! $pair->sum->isUncertain()) {
+                $silent = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
+                $silent['source'] = $pair->source->id;
+                $silent['listener'] = $pair->listener->id;
+                $silent['wish'] = $pair->wish?->want->value;
+                $silent['verdict'] = $pair->verdict->value;
+                yield $silent;
+
+                continue;
+            }
+            $arrivals = [];
+            foreach ($pair->arrivals() as $arrival) {
+                $arrivals[] = $this->arrival($arrival);
+            }
+            yield [
+                'source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
+                'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'channels' => $pair->channels(), 'legs' => $pair->legs(),
+                'lost' => $pair->loss?->value, 'doubling' => $this->doubling($pair->doubling), 'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
+                'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
+            ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
+            $pair->forgetWays();
+        }
     }
 
     /** @return array<string, mixed> */

@@ -9,6 +9,7 @@ use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
+use Symfony\Component\Console\Output\OutputInterface;
 
 /** What the commands on a document share: reading it, or saying every reason why not. */
 trait ReadsRigFile
@@ -50,6 +51,31 @@ trait ReadsRigFile
     /** @param  array<string, mixed>  $data */
     private function json(array $data): void
     {
-        $this->output->writeln((string) json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->writeln($this->encoded($data), OutputInterface::OUTPUT_RAW);
+    }
+
+    /**
+     * One object with a long list in it, written as it comes.
+     *
+     * @param  array<string, mixed>  $before
+     * @param  iterable<array<string, mixed>>  $list
+     * @param  array<string, mixed>  $after
+     */
+    private function jsonWithList(array $before, string $key, iterable $list, array $after): void
+    {
+        $write = fn (string $text) => $this->output->write($text, false, OutputInterface::OUTPUT_RAW);
+        $write(substr($this->encoded($before), 0, -2).",\n    \"{$key}\": [");
+        $separator = '';
+        foreach ($list as $item) {
+            $write($separator."\n        ".str_replace("\n", "\n        ", $this->encoded($item)));
+            $separator = ',';
+        }
+        $write(($separator === '' ? '' : "\n    ")."],\n".substr($this->encoded($after), 2)."\n");
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private function encoded(array $data): string
+    {
+        return json_encode($data, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }
 }
