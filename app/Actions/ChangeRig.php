@@ -140,6 +140,8 @@ final class ChangeRig
     {
         $number = (int) $rig->revisions()->max('number') + 1;
         $document = $changed->models === $stored->models ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document) : (new DocumentWriter)->write($changed);
+        // What can't be read again is not kept.
+        (new DocumentReader)->judge($document, $changed->models === $stored->models ? $changed->models : null);
         $rig->revisions()->create(['number' => $number, 'parent' => $rig->at, 'user_id' => $by->id, 'what' => mb_strimwidth($what, 0, 400, '…'), 'document' => $document]);
         $this->put($rig, $stored, $changed, $number);
     }

@@ -75,13 +75,30 @@ final class DocumentReader
     }
 
     /**
+     * Holds a document that is about to be kept to the very rules by which it will be read again.
+     *
+     * @param  array<string, EquipmentModel>|null  $models  models that were read before, where the document has the same; null to read them too
+     *
+     * @throws InvalidRig with every offence
+     */
+    public function judge(string $document, ?array $models = null): void
+    {
+        try {
+            $this->readData(Json::decode($models === null ? $document : DocumentWriter::withoutModels($document)), isStored: true, models: $models);
+        } catch (InvalidDocument $e) {
+            throw new InvalidRig($e->problems);
+        }
+    }
+
+    /**
      * From data as {@see Json::decode()} gives it.
      *
      * @param  bool  $isStored  from our own keeping
+     * @param  array<string, EquipmentModel>|null  $models  instead of those in the data
      *
      * @throws InvalidDocument
      */
-    public function readData(mixed $data, bool $isStored = false): Rig
+    public function readData(mixed $data, bool $isStored = false, ?array $models = null): Rig
     {
         $this->problems = $this->emptyList();
         $this->unreadable = [];
@@ -101,7 +118,7 @@ final class DocumentReader
             $document->text('name', 120, needed: true) ?? '',
             $document->text('summary', 4000) ?? '',
             $this->each($document, 'places', $this->place(...)),
-            $this->models($document),
+            $models === null ? $this->models($document) : $this->given($document, $models),
             $this->each($document, 'units', $this->unit(...)),
             $this->each($document, 'cables', $this->cable(...)),
             $this->each($document, 'devices', $this->deviceSettings(...)),
@@ -164,6 +181,17 @@ final class DocumentReader
                 $this->unreadable['models'][] = $id;
             }
         }
+
+        return $models;
+    }
+
+    /**
+     * @param  array<string, EquipmentModel>  $models
+     * @return array<string, EquipmentModel>
+     */
+    private function given(Fields $document, array $models): array
+    {
+        $document->raw('models');
 
         return $models;
     }

@@ -63,6 +63,15 @@ final class DocumentWriter
         return Json::encode($this->data($rig, new Verbatim(substr($before, $start, $end - $start))));
     }
 
+    /** A canonical document with no models in it. */
+    public static function withoutModels(string $document): string
+    {
+        $start = strpos($document, self::MODELS);
+        $end = strpos($document, self::UNITS);
+
+        return $start === false || $end === false ? $document : substr($document, 0, $start + strlen(self::MODELS)).'{}'.substr($document, $end);
+    }
+
     /**
      * The document as plain data: arrays for lists and objects, `\stdClass` for empty objects.
      *

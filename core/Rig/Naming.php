@@ -9,6 +9,9 @@ final class Naming
 {
     private const LENGTH = 56;
 
+    /** Characters of the longest name that the format takes. */
+    private const NAME = 120;
+
     /** @param  list<array-key>  $taken */
     public static function id(string $name, array $taken): string
     {
@@ -30,7 +33,8 @@ final class Naming
      */
     public static function next(string $name, array $taken): string
     {
-        $stem = (string) preg_replace('/ \d{1,4}$/', '', $name);
+        // A name of the full length makes room for its number.
+        $stem = rtrim(mb_substr((string) preg_replace('/ \d{1,4}$/', '', $name), 0, self::NAME - 6));
         for ($number = 2; in_array("{$stem} {$number}", $taken, true); $number++) {
         }
 

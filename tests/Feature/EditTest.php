@@ -7,6 +7,7 @@ use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigFromRows;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -98,6 +99,31 @@ it('makes all cures as one revision, which one undo takes back', function () {
     }
     $this->actingAs($this->user)->post("/rigs/{$this->rig->id}/undo", ['revision' => 2])->assertSessionHasNoErrors();
     expect(($this->stored)())->toBe($before);
+});
+
+it('never stores what can\'t be read again', function (array $fields) {
+    ($this->edit)($fields);
+    // Whatever was answered: the rig reads from its rows and from its document, strictly, and they agree.
+    $text = ($this->stored)();
+    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->and($this->rig->revisions()->latest('number')->first()->document)->toBe($text);
+    $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/wishes")->assertOk();
+    $this->actingAs($this->user)->get('/')->assertOk();
+})->with([
+    'a control character in a name' => [['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => "Desk\x07 mixer\x00"]],
+    'letters that are not composed' => [['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => "Cafe\u{301} desk"]],
+    'a note with a bell and a C1 control' => [['edit' => 'describe-unit', 'unit' => 'mixer', 'name' => 'Desk mixer', 'notes' => "One\x07\u{85}two"]],
+    'one channel twice' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-1', 'device' => 'mixer/usb/rec', 'channels' => '1,1']],
+    'a huge channel' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-1', 'device' => 'mixer/usb/rec', 'channels' => '99999999999999999999']],
+    'one need twice' => [['edit' => 'describe-unit', 'unit' => 'broadcast', 'name' => 'Broadcast program', 'with_running' => '1', 'needs' => ['softmix', 'softmix']]],
+    'a wish for an array' => [['edit' => 'wish', 'source' => ['x'], 'listener' => 'team', 'want' => 'may']],
+    'invalid UTF-8' => [['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => "Desk \xC3\x28"]],
+    'a delay past all bounds' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-1', 'delay' => '1e300']],
+]);
+
+it('copies a unit of the longest name to one that fits', function () {
+    ($this->edit)(['edit' => 'describe-unit', 'unit' => 'mixer', 'name' => str_repeat('x', 120)])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'copy-unit', 'unit' => 'mixer'])->assertSessionHasNoErrors();
+    expect((new DocumentWriter)->write((new DocumentReader)->read(($this->stored)())))->toBe(($this->stored)());
 });
 
 it('refuses a cure that was offered for another state of the rig', function () {

@@ -34,7 +34,9 @@ final readonly class EditFields
     /** @throws ValidationException when it is longer */
     public function text(string $key, int $most, string $otherwise = ''): string
     {
-        $text = trim(mb_scrub($this->raw($key)));
+        // Composed letters (NFC), and no control characters but line breaks and tabs: what is pasted may bring them along.
+        $text = mb_scrub($this->raw($key));
+        $text = trim((string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}]/u', '', \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text));
 
         return match (true) {
             mb_strlen($text) > $most => $this->refuse($key, "This takes {$most} characters at most; it has ".mb_strlen($text).'.'),

@@ -73,7 +73,7 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function describeUnit(EditFields $in): array
     {
-        $needs = $in->flag('with_running') === true ? $in->list('needs') : null;
+        $needs = $in->flag('with_running') === true ? array_values(array_unique($in->list('needs'))) : null;
         foreach ($needs ?? [] as $needed) {
             isset($in->rig->units[$needed]) || $in->refuse('needs', 'The rig has no such unit to need.');
         }
