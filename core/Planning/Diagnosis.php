@@ -72,7 +72,7 @@ final class Diagnosis
     /** @return list<Remedy> every kind of remedy; a new one is a line here */
     private static function remedies(): array
     {
-        return [new Switches, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Plugs(onlyPlain: false), new Moves];
+        return [new Switches, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Moves(onlyPlain: true), new Plugs(onlyPlain: false), new Moves(onlyPlain: false)];
     }
 
     /** @return list<Cause> those of most cells first, then those for which there is no cure */

@@ -18,12 +18,19 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 
-/** Cables in the wrong socket: one end moved to a free one, two exchanged, or one that should not be there. */
-final class Moves implements Remedy
+/**
+ * Cables in the wrong socket: one end moved to a free one, two exchanged, or one that should not be there. A plain case is one where a program listens to a socket of its computer that
+ * is empty, and a lead is in another of the same computer.
+ */
+final readonly class Moves implements Remedy
 {
+    public function __construct(private bool $onlyPlain)
+    {
+    }
+
     public function isOfCables(): bool
     {
-        return true;
+        return ! $this->onlyPlain;
     }
 
     public function candidates(Trouble $trouble): iterable
@@ -46,14 +53,17 @@ final class Moves implements Remedy
                     if ($free->isOfHost($to)) {
                         $hosts[$to->unit] = true;
                     }
-                    yield from $this->move($trouble, $cable, $isFrom, $moves, $to);
+                    $isPlain = $moves->unit === $to->unit && $trouble->rig->modelOf($to->unit)->family->isHost() && $free->socket($to)->link === null && $free->isDangling($to);
+                    if ($isPlain === $this->onlyPlain) {
+                        yield from $this->move($trouble, $cable, $isFrom, $moves, $to);
+                    }
                 }
             }
-            if (isset($onWays[$cable->id])) {
+            if (! $this->onlyPlain && isset($onWays[$cable->id])) {
                 yield new Candidate("unplug {$cable->id}", "{$cable->label} carries it", "Unplug {$cable->label}", [new Unplug($cable->id)], Cost::UNPLUG, [new CableRef($cable->id)]);
             }
         }
-        yield from $this->exchanges($trouble, $free, $onWays);
+        yield from $this->onlyPlain ? [] : $this->exchanges($trouble, $free, $onWays);
     }
 
     /** @return array<string, SocketRef> free sockets to which an end could go that is asked for */
@@ -77,7 +87,7 @@ final class Moves implements Remedy
         // A plug in the neighbouring socket of one unit is the likely mistake.
         $more = ($moves->unit === $to->unit ? 0 : 200) + ($this->wasThere($trouble->earlier, $cable, $isFrom, $to) ? Cost::KNOWN * 3 : 0);
         yield new Candidate("move {$cable->id} {$isFrom} {$to}", "{$cable->label} is in {$trouble->partOf($moves)}", "Move {$cable->label} from {$trouble->partOf($moves)} to {$trouble->partOf($to)}",
-            [new Replug($cable->id, $isFrom, $to)], Cost::REPLUG + $more, [new CableRef($cable->id), $to]);
+            [new Replug($cable->id, $isFrom, $to)], ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more, [new CableRef($cable->id), $to]);
     }
 
     /** @param  list<Rig>  $earlier */
