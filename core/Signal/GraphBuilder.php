@@ -352,7 +352,7 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
+            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Tap of {$device->name()}" : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 
     /**
