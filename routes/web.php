@@ -56,6 +56,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                     Route::get("/{$view}", $view)->name($view);
                 }
             });
+            Route::post('/recover', [RigController::class, 'recover'])->name('recover');
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::get('/joins', [WiringController::class, 'joins'])->name('joins');

@@ -6,7 +6,9 @@ namespace App\Rigs;
 
 use App\Models\Rig;
 use HiddenWire\Core\Rig\Rig as CoreRig;
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A stored rig, ready to compute with. Made from its rows; kept ready for the revision that it was made from, since a page is asked for far more often than a rig is changed.
@@ -14,6 +16,9 @@ use Illuminate\Support\Facades\Cache;
 final class StoredRig
 {
     private const SECONDS = 86400;
+
+    /** @var \WeakMap<Connection, string>|null the identity of each connection's database */
+    private static ?\WeakMap $identities = null;
 
     /** @var array{string, int, CoreRig}|null the last one: key, revision, content */
     private static ?array $last = null;
@@ -48,9 +53,17 @@ final class StoredRig
         return self::key($rig).":{$rig->revision}:".CoreBuild::stamp();
     }
 
-    /** The cache may be shared by applications with databases of their own. */
+    /** The cache may be shared by databases, and outlive one: a database made afresh has another identity. */
     private static function key(Rig $rig): string
     {
-        return 'rig:'.config('database.connections.mariadb.database').":{$rig->id}";
+        return 'rig:'.self::identity().":{$rig->id}";
+    }
+
+    private static function identity(): string
+    {
+        $connection = DB::connection();
+        self::$identities ??= new \WeakMap;
+
+        return self::$identities[$connection] ??= (string) $connection->table('identity')->value('id');
     }
 }

@@ -9,10 +9,14 @@ use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigFromRows;
 use App\Rigs\RigRows;
+use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 it('keeps in rows exactly what the document holds', function (string $file) {
     $text = (string) file_get_contents($file);
@@ -72,4 +76,30 @@ it('changes a cable\'s rows with the document', function () {
     $changed = RigFromRows::rig($rig);
     RigRows::store($rig->id, $changed);
     expect(Cable::query()->where('rig_id', $rig->id)->count())->toBe(count($changed->cables));
+});
+
+it('lets one rig that can\'t be read stop nothing else, says what is wrong, and finds the way back', function () {
+    $user = User::factory()->create();
+    $import = app(ImportRig::class);
+    $broken = $import($user, shipped('rigs/penny-slot.json'));
+    $whole = $import($user, shipped('rigs/ticket-booth.json'));
+    // What an older version let in: a control character in a name.
+    DB::table('places')->where('rig_id', $broken->id)->limit(1)->update(['name' => "Desk\x07"]);
+    Cache::flush();
+    $this->actingAs($user)->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read')->assertSee('Bring back revision 1');
+    expect(Artisan::call('rig:layout'))->toBe(0);
+    $this->get("/rigs/{$broken->id}/document")->assertOk();
+    $this->post("/rigs/{$broken->id}/recover")->assertRedirect('/')->assertSessionHas('said', "{$broken->name} is back: Recovered revision 1.");
+    $this->get("/rigs/{$broken->id}/wishes")->assertOk();
+    $this->get('/')->assertDontSee('This rig can\'t be read');
+});
+
+it('shows nothing of another database from what is kept ready', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    $name = StoredRig::stateOf($rig);
+    DB::table('identity')->update(['id' => (string) Str::uuid()]);
+    (new ReflectionProperty(StoredRig::class, 'identities'))->setValue(null, null);
+    // As after a fresh start: the same number and revision, and another name for what is kept.
+    expect(StoredRig::stateOf($rig))->not->toBe($name);
 });

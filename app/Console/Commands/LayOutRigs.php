@@ -10,6 +10,7 @@ use App\Rigs\RigFromRows;
 use App\Rigs\Starters;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapGraph;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Console\Command;
@@ -40,19 +41,32 @@ final class LayOutRigs extends Command
     {
         $laidOut = 0;
         foreach (Rig::query()->when($this->argument('rig'), fn ($query, $id) => $query->whereKey($id))->with('layouts')->get() as $rig) {
-            $maps = [];
-            foreach ($this->mapsOf(RigFromRows::rig($rig), MapDepth::cases()) as $depth => $map) {
-                if (! $this->option('missing') || $rig->layouts->firstWhere('depth', $depth)?->structure !== $map->structure()) {
-                    $maps[$depth] = $map;
-                }
-            }
-            foreach ($this->layOut($rig->name, $maps) as $depth => $geometry) {
-                $rig->layouts()->updateOrCreate(['depth' => $depth], ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()]);
-                $laidOut++;
+            try {
+                $laidOut += $this->ofRig($rig);
+            } catch (InvalidDocument|\RuntimeException $e) {
+                // One rig that can't be read or laid out stops nothing else.
+                $this->components->warn("{$rig->name} has no layout: {$e->getMessage()}");
             }
         }
 
         return $laidOut;
+    }
+
+    /** @throws InvalidDocument when the rig can't be read */
+    private function ofRig(Rig $rig): int
+    {
+        $maps = [];
+        foreach ($this->mapsOf(RigFromRows::rig($rig), MapDepth::cases()) as $depth => $map) {
+            if (! $this->option('missing') || $rig->layouts->firstWhere('depth', $depth)?->structure !== $map->structure()) {
+                $maps[$depth] = $map;
+            }
+        }
+        $laidOut = $this->layOut($rig->name, $maps);
+        foreach ($laidOut as $depth => $geometry) {
+            $rig->layouts()->updateOrCreate(['depth' => $depth], ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()]);
+        }
+
+        return count($laidOut);
     }
 
     private function starters(Starters $starters): int

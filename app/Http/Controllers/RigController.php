@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
 use App\Rigs\Pictures;
+use App\Rigs\Recovery;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\CableTable;
@@ -120,7 +121,12 @@ final class RigController
     public function document(Rig $rig): StreamedResponse
     {
         Gate::authorize('view', $rig);
-        $document = (new DocumentWriter)->write(StoredRig::load($rig));
+        try {
+            $document = (new DocumentWriter)->write(StoredRig::load($rig));
+        } catch (InvalidDocument) {
+            // What can't be read is given as it was kept last.
+            $document = $rig->revisions()->latest('number')->first()->document ?? abort(404);
+        }
 
         return response()->streamDownload(fn () => print($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
     }
@@ -132,6 +138,15 @@ final class RigController
         $pictures->forget($rig->id);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
+    }
+
+    /** The way back for a rig that can't be read any more. */
+    public function recover(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('update', $rig);
+        $revision = Recovery::recover($rig, $this->user($request));
+
+        return redirect()->route('rigs.index')->with('said', $revision === null ? "None of the last revisions of {$rig->name} can be read. Its document is still there." : "{$rig->name} is back: {$revision->what}.");
     }
 
     public function wishes(Request $request, Rig $rig): View

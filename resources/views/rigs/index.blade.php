@@ -27,10 +27,12 @@
                     </a>
                     <p>{{ $card->rig->summary }}</p>
                     <p class="card-facts">
-                        @if ($card->atOdds() === 0)
+                        @if ($card->trouble !== null)
+                            <span class="fact says-muted">This rig can't be read: {{ $card->trouble }}</span>
+                        @elseif ($card->atOdds() === 0)
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
-                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'loop'] as $verdict)
+                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'loop', 'uncounted'] as $verdict)
                                 @if ($card->counts[$verdict] > 0)
                                     <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" /> {{ $card->counts[$verdict] }} {{ $verdict }}</span>
                                 @endif
@@ -41,6 +43,9 @@
                         <span>{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
+                        @if ($card->lastReadable !== null)
+                        <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf <button class="do" type="submit">Bring back revision {{ $card->lastReadable }}</button></form>
+                        @endif
                         @if ($card->rig->user_id === auth()->id())
                         <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}" data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
                             @csrf @method('delete')
