@@ -89,7 +89,7 @@ final class RigFromRows
                 'situations' => array_map(fn ($one) => $one->situation, $held[$row->position] ?? []),
             ]),
             'situations' => $this->each(Situation::class, fn ($row) => [
-                'id' => $row->key, 'name' => $row->name, 'changes' => array_map($this->change(...), $changes[$row->key] ?? []),
+                'id' => $row->key, 'name' => $row->name, 'changes' => array_map($this->change(...), $changes[$row->key] ?? []), 'absent' => $row->absent ?? [], 'pulled' => $row->pulled ?? [],
             ]),
         ];
     }

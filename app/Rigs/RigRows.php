@@ -224,7 +224,7 @@ final class RigRows
         }
         $position = 0;
         foreach ($rig->situations as $situation) {
-            $rows[Situation::class][] = ['position' => $position++, 'key' => $situation->id, 'name' => $situation->name];
+            $rows[Situation::class][] = ['position' => $position++, 'key' => $situation->id, 'name' => $situation->name, 'absent' => json_encode($situation->absent), 'pulled' => json_encode($situation->pulled)];
             foreach (array_values($situation->changes) as $i => $change) {
                 $rows[SituationChange::class][] = [
                     'position' => $i, 'situation' => $situation->id, 'unit' => $change->at->unit, 'unit_model' => $model($change->at->unit),

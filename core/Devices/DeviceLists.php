@@ -26,7 +26,8 @@ final readonly class DeviceLists
     /** @var array<string, array<string, Device>> by computer, by reference, in the system's order */
     private array $lists;
 
-    public function __construct(private Rig $rig, private Wiring $wiring)
+    /** @param  list<string>  $absent  programs that do not run, units that are not there */
+    public function __construct(private Rig $rig, private Wiring $wiring, array $absent = [])
     {
         $settings = [];
         foreach ($rig->devices as $set) {
@@ -34,7 +35,7 @@ final readonly class DeviceLists
         }
         $programs = [];
         foreach ($rig->units as $unit) {
-            if ($rig->modelOf($unit)->isProgram()) {
+            if ($rig->modelOf($unit)->isProgram() && ! in_array($unit->id, $absent, true)) {
                 $programs[$unit->place][] = $unit;
             }
         }

@@ -385,8 +385,10 @@ final class DocumentReader
         $id = $situation->id('id');
         $name = $situation->text('name', 60, needed: true);
         $changes = $this->each($situation, 'changes', $this->change(...));
+        $absent = $this->ids($situation, 'absent');
+        $pulled = $this->ids($situation, 'pulled');
 
-        return $situation->done() && $id !== null && $name !== null ? new Situation($id, $name, $changes) : null;
+        return $situation->done() && $id !== null && $name !== null ? new Situation($id, $name, $changes, $absent, $pulled) : null;
     }
 
     private function change(Fields $change): ?Change

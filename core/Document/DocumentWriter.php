@@ -103,6 +103,7 @@ final class DocumentWriter
             ], $rig->wishes),
             'situations' => array_map(fn (Situation $situation) => [
                 'id' => $situation->id, 'name' => $situation->name, 'changes' => array_map($this->change(...), array_values($situation->changes)),
+                ...$this->filled(['absent' => $situation->absent, 'pulled' => $situation->pulled]),
             ], array_values($rig->situations)),
         ];
     }

@@ -20,10 +20,9 @@ final readonly class AddSituation implements RigEdit
     {
         $id = $this->id($rig);
         $parts = $rig->parts();
-        $changes = $this->copyOf === null ? [] : $rig->situations[$this->copyOf]->changes;
 
         return new Rig($parts->with(
-            situations: [...$parts->situations, new Situation($id, $this->name, $changes)],
+            situations: [...$parts->situations, $this->copyOf === null ? new Situation($id, $this->name) : $rig->situations[$this->copyOf]->with(id: $id, name: $this->name)],
             wishes: array_map(fn (Wish $wish) => in_array($this->copyOf, $wish->situations, true) ? $wish->with(situations: [...$wish->situations, $id]) : $wish, $rig->wishes),
         ));
     }

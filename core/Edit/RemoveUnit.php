@@ -36,6 +36,7 @@ final readonly class RemoveUnit implements RigEdit
                 $units[] = $unit->with(needs: array_values(array_diff($unit->needs, [$this->unit])));
             }
         }
+        $gone = array_values(array_map(fn (Cable $cable) => $cable->id, array_filter($rig->cables, fn (Cable $cable) => $isHere($cable->from) || $isHere($cable->to))));
         $model = $rig->units[$this->unit]->model;
         $isLast = ! in_array($model, array_map(fn (Unit $unit) => $unit->model, $units), true);
 
@@ -49,7 +50,7 @@ final readonly class RemoveUnit implements RigEdit
             sources: array_values(array_map(fn (Source $source) => $source->with(origins: array_values(array_filter($source->origins, fn (Origin $origin) => ! $isHere($origin->at)))), $rig->sources)),
             listeners: array_values(array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter($listener->at, fn (PointRef $ear) => ! $isHere($ear)))), $rig->listeners)),
             situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter($situation->changes,
-                fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device))))), $rig->situations)),
+                fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)))))->without([$this->unit], $gone), $rig->situations)),
         ));
     }
 

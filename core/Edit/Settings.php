@@ -45,7 +45,7 @@ final class Settings
                 $changes[] = $kept;
             }
 
-            return new Situation($one->id, $one->name, $isSet ? $changes : [...$changes, $change]);
+            return $one->with(changes: $isSet ? $changes : [...$changes, $change]);
         }, $rig->situations))));
     }
 

@@ -78,6 +78,9 @@ final class Swap
             unset($models[$this->old->id]);
         }
 
+        $kept = array_map(fn (Cable $cable) => $cable->id, $cables);
+        $gone = array_values(array_diff(array_map(fn (Cable $cable) => $cable->id, $parts->cables), $kept));
+
         return new Rig($parts->changing('units', $unit->id, fn () => $unit)->with(
             models: $models,
             cables: $cables,
@@ -86,7 +89,7 @@ final class Swap
             air: array_values(array_filter(array_map($this->air(...), $parts->air))),
             sources: array_map(fn (Source $source) => $source->with(origins: array_values(array_filter(array_map($this->origin(...), $source->origins)))), $parts->sources),
             listeners: array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter(array_map(fn (PointRef $at) => $this->point($at, "{$listener->name} listening"), $listener->at)))), $parts->listeners),
-            situations: array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes)))), $parts->situations),
+            situations: array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))))->without([], $gone), $parts->situations),
         ));
     }
 

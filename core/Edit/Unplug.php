@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
 
 /** Takes a cable out. */
 final readonly class Unplug implements RigEdit
@@ -16,7 +17,10 @@ final readonly class Unplug implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->with(cables: array_values(array_filter($rig->cables, fn (Cable $cable) => $cable->id !== $this->cable))));
+        return new Rig($rig->parts()->with(
+            cables: array_values(array_filter($rig->cables, fn (Cable $cable) => $cable->id !== $this->cable)),
+            situations: array_map(fn (Situation $situation) => $situation->without([], [$this->cable]), array_values($rig->situations)),
+        ));
     }
 
     public function words(Rig $rig): string

@@ -12,6 +12,7 @@ use HiddenWire\Core\Planning\Remedies\Leads;
 use HiddenWire\Core\Planning\Remedies\Moves;
 use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
+use HiddenWire\Core\Planning\Remedies\Presence;
 use HiddenWire\Core\Planning\Remedies\Switches;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
@@ -72,7 +73,7 @@ final class Diagnosis
     /** @return list<Remedy> every kind of remedy; a new one is a line here */
     private static function remedies(): array
     {
-        return [new Switches, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Moves(onlyPlain: true), new Plugs(onlyPlain: false), new Moves(onlyPlain: false)];
+        return [new Switches, new Presence, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Moves(onlyPlain: true), new Plugs(onlyPlain: false), new Moves(onlyPlain: false)];
     }
 
     /** @return list<Cause> those of most cells first, then those for which there is no cure */

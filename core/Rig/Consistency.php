@@ -506,6 +506,14 @@ final class Consistency
     private function situations(): void
     {
         foreach ($this->parts->situations as $i => $situation) {
+            foreach (['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable']] as $key => [$collection, $word]) {
+                foreach ($situation->{$key} as $n => $id) {
+                    $this->known($collection, $id, "/situations/{$i}/{$key}/{$n}", $word);
+                    if (array_search($id, $situation->{$key}, true) !== $n) {
+                        $this->problem("/situations/{$i}/{$key}/{$n}", "\"{$id}\" is named already.");
+                    }
+                }
+            }
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {

@@ -12,10 +12,11 @@ final readonly class Wiring
     /** @var array<string, list<Cable>> by `unit/socket` */
     private array $cables;
 
-    public function __construct(private Rig $rig)
+    /** @param  array<array-key, true>  $without  cables that are out, by id */
+    public function __construct(private Rig $rig, array $without = [])
     {
         $cables = [];
-        foreach ($rig->cables as $cable) {
+        foreach (array_diff_key($rig->cables, $without) as $cable) {
             $cables[(string) $cable->from][] = $cable;
             $cables[(string) $cable->to][] = $cable;
         }

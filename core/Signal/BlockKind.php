@@ -16,4 +16,5 @@ enum BlockKind: string
     case NotConnected = 'not connected';
     case OtherDevicePicked = 'another device picked';
     case NotPlugged = 'not plugged';
+    case Absent = 'not there';
 }

@@ -63,6 +63,9 @@ final class GraphBuilder
     /** @var array<array-key, array<array-key, array{string, list<array{int, int, float}>}>> label and map of each route, by model */
     private array $routes = [];
 
+    /** Why nothing passes what is being made now; null where it does. */
+    private ?BlockKind $block = null;
+
     private readonly Wiring $wiring;
 
     private readonly DeviceLists $devices;
@@ -82,17 +85,21 @@ final class GraphBuilder
     public function build(Situation $situation, ?SignalGraph $like = null): SignalGraph
     {
         $this->state = new State($this->rig, $situation);
-        $this->graph = new SignalGraph($this->rig, $this->state, $this->devices, $like);
+        [$out, $devices] = $this->standing($situation);
+        $this->graph = new SignalGraph($this->rig, $this->state, $devices, $like);
+        $absent = array_fill_keys($situation->absent, true);
         $this->preFader = $changes = [];
         foreach ($situation->changes as $change) {
             $changes[$change->at->unit][] = $change;
         }
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
-            if ($this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [])) {
+            $isAbsent = isset($absent[$unit->id]);
+            if ($this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [], $isAbsent)) {
                 continue;
             }
             [$node, $link] = [count($this->graph->width), count($this->graph->links)];
+            $this->block = $isAbsent ? BlockKind::Absent : null;
             $realm = $this->realmInside($model);
             foreach ($model->points as $point) {
                 $this->point($unit, $point, $realm);
@@ -100,36 +107,63 @@ final class GraphBuilder
             foreach ($model->routes as $key => $route) {
                 $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
             }
-            $this->graph->sections[$unit->id] = new UnitSection($unit, $model, $changes[$unit->id] ?? [], $node, count($this->graph->width), $link, count($this->graph->links));
+            $this->graph->sections[$unit->id] = new UnitSection($unit, $model, $changes[$unit->id] ?? [], $node, count($this->graph->width), $link, count($this->graph->links), $isAbsent);
         }
         foreach ($this->rig->cables as $cable) {
-            if (! $this->graph->copyCable($cable)) {
+            $isOut = isset($out[$cable->id]);
+            $this->block = $isOut ? BlockKind::NotPlugged : null;
+            if (! $this->graph->copyCable($cable, $isOut)) {
                 $first = count($this->graph->links);
                 $this->cable($cable);
-                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first)];
+                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first), $isOut];
             }
         }
-        foreach ($this->devices->all() as $list) {
+        $this->block = null;
+        foreach ($devices->all() as $list) {
             foreach ($list as $device) {
                 $this->device($device);
             }
         }
         foreach ($this->rig->units as $unit) {
+            $this->block = isset($absent[$unit->id]) ? BlockKind::Absent : null;
             foreach ($this->rig->modelOf($unit)->points as $point) {
                 if ($point->picks !== null) {
                     $this->pick($unit, $point, $point->picks);
                 }
             }
         }
+        $this->block = null;
         foreach ($this->airPaths() as $path) {
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
-            $this->graph->addLink(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
+            $this->add(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
                 $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels), $path->db->value(), $path->delay?->value() ?? self::AIR_MS, HopKind::Air,
                 new AirRef($path->from, $path->to), $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
         }
 
         return $this->graph;
+    }
+
+    private function add(Link $link): void
+    {
+        $this->graph->addLink($this->block === null || $link->block !== null ? $link : $link->blockedBy($this->block));
+    }
+
+    /**
+     * What is plugged and what computers list in a situation.
+     *
+     * @return array{array<array-key, true>, DeviceLists} cables that are out, or lead to a unit that is not there, by id; the devices
+     */
+    private function standing(Situation $situation): array
+    {
+        $out = array_fill_keys($situation->pulled, true);
+        foreach ($situation->absent === [] ? [] : $this->rig->cables as $cable) {
+            if (in_array($cable->from->unit, $situation->absent, true) || in_array($cable->to->unit, $situation->absent, true)) {
+                $out[$cable->id] = true;
+            }
+        }
+
+        return [$out, $out === [] && $situation->absent === [] ? $this->devices : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent)];
     }
 
     /**
@@ -188,7 +222,7 @@ final class GraphBuilder
         if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
-            $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
+            $this->add(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
                 $this->state->gain($unit->id, $point)->value(), $this->state->delay($unit->id, $point)->value(), HopKind::Gain, $at, $point->label, $realm,
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
@@ -197,7 +231,7 @@ final class GraphBuilder
         if ($point->fader !== null) {
             $fader = $this->state->fader($unit->id, $point);
             $next = $this->graph->addNode($point->channels);
-            $this->graph->addLink(new Link($node, $next, $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels),
+            $this->add(new Link($node, $next, $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels),
                 $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
             $node = $next;
         }
@@ -213,7 +247,7 @@ final class GraphBuilder
             Tap::PreFader => $this->preFader[$at],
             Tap::PostFader => $this->graph->exit($at),
         };
-        $this->graph->addLink(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
+        $this->add(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
             $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null : BlockKind::Off));
     }
 
@@ -241,7 +275,7 @@ final class GraphBuilder
             $in = $inSocket->lanes[$inId];
             $outPoint = $this->rig->modelOf($outAt->unit)->points[$out->point];
             $inPoint = $this->rig->modelOf($inAt->unit)->points[$in->point];
-            $this->graph->addLink(new Link(
+            $this->add(new Link(
                 $this->graph->exit("{$outAt->unit}/{$out->point}"), $this->graph->entry("{$inAt->unit}/{$in->point}"),
                 $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
                 match ($cable->type) {
@@ -314,7 +348,7 @@ final class GraphBuilder
             $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
             $map = $i < $last ? $straight : array_map(
                 fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0] : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
-            $this->graph->addLink(new Link($isPlayback ? $node : $next, $isPlayback ? $next : $node, $map, 0, $delay, $kind, $ref, $label, Realm::Digital));
+            $this->add(new Link($isPlayback ? $node : $next, $isPlayback ? $next : $node, $map, 0, $delay, $kind, $ref, $label, Realm::Digital));
             $node = $next;
         }
     }
@@ -333,7 +367,7 @@ final class GraphBuilder
             ! $device->isEnabled() => BlockKind::Disabled,
             default => null,
         };
-        $this->graph->addLink($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
+        $this->add($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
     }
 
     private function pickLink(Unit $program, Point $point, Direction $direction, Device $device, int $node, Pick $pick, ?int $channelsRead, ?BlockKind $block): Link

@@ -50,6 +50,12 @@ final readonly class Link
             && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock && $this->map === $other->map && (string) $this->at === (string) $other->at;
     }
 
+    /** The same link carrying nothing, and why. */
+    public function blockedBy(BlockKind $block): self
+    {
+        return new self($this->from, $this->to, $this->map, $this->gainDb, $this->delayMs, $this->kind, $this->at, $this->label, $this->realm, $block, $this->pick, $this->clock);
+    }
+
     public function carries(): bool
     {
         return $this->block === null && $this->map !== [];

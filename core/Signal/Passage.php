@@ -15,7 +15,7 @@ use HiddenWire\Core\Rig\Unit;
  */
 final class Passage
 {
-    /** @var array<array-key, list<array{float, Spread}>> what spreads of each source, with the level of its origin */
+    /** @var array<array-key, list<array{float, int, Spread}>> what spreads of each source: the level of its origin, the part, what arrives where */
     private array $spreads = [];
 
     /** @var array<array-key, array<int, true>> channels that reach a listener */
@@ -29,8 +29,8 @@ final class Passage
         foreach ($graph->rig->sources as $source) {
             $this->spreads[$source->id] = [];
             foreach ($source->origins as $origin) {
-                foreach ($graph->channelsOf($graph->entry($origin->at)) as $channel) {
-                    $this->spreads[$source->id][] = [10 ** ($origin->db->value() / 20), $propagation->from($channel)];
+                foreach ($graph->channelsOf($graph->entry($origin->at)) as $part => $channel) {
+                    $this->spreads[$source->id][] = [10 ** ($origin->db->value() / 20), $part, $propagation->from($channel)];
                 }
             }
         }
@@ -102,16 +102,18 @@ final class Passage
     {
         foreach ($channels as $channel) {
             $parts = [];
-            foreach ($this->spreads[$source->id] as [$level, $spread]) {
+            foreach ($this->spreads[$source->id] as [$level, $part, $spread]) {
                 foreach ($spread->taps[$channel] ?? [] as $key => $amplitude) {
-                    $parts[$key] = ($parts[$key] ?? 0.0) + $amplitude * $level;
+                    $parts[$part][$key] = ($parts[$part][$key] ?? 0.0) + $amplitude * $level;
                 }
                 if (($spread->rest[$channel] ?? 0.0) * $level >= 10 ** (-Sum::HEARD_DB / 20)) {
                     return true;
                 }
             }
-            if ($parts !== [] && Slot::of('', 0, 0, $parts)->decibels() >= -Sum::HEARD_DB) {
-                return true;
+            foreach ($parts as $part => $taps) {
+                if (Slot::of('', 0, $part, $taps)->decibels() >= -Sum::HEARD_DB) {
+                    return true;
+                }
             }
         }
 

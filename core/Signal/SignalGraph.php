@@ -49,7 +49,7 @@ final class SignalGraph
     /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
     public array $sections = [];
 
-    /** @var array<array-key, array{Cable, list<Link>}> what each cable comes to */
+    /** @var array<array-key, array{Cable, list<Link>, bool}> what each cable comes to */
     public array $ofCables = [];
 
     /** @param  self|null  $like  the graph of a rig that differs little: its links are taken over where they are the same */
@@ -62,11 +62,11 @@ final class SignalGraph
      *
      * @param  list<Change>  $changes  what the situation changes about it
      */
-    public function copyUnit(Unit $unit, EquipmentModel $model, array $changes): bool
+    public function copyUnit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): bool
     {
         $like = $this->like;
         $section = $like?->sections[$unit->id] ?? null;
-        if ($like === null || $section === null || ! $section->isOf($unit, $model, $changes, count($this->width), count($this->links))) {
+        if ($like === null || $section === null || ! $section->isOf($unit, $model, $changes, count($this->width), count($this->links), $isAbsent)) {
             return false;
         }
         for ($node = $section->node; $node < $section->nodeEnd; $node++) {
@@ -85,16 +85,16 @@ final class SignalGraph
     }
 
     /** Takes a cable's links over from the graph that this is like; the units at its ends have to stand at the same nodes. */
-    public function copyCable(Cable $cable): bool
+    public function copyCable(Cable $cable, bool $isOut): bool
     {
-        [$was, $links] = $this->like?->ofCables[$cable->id] ?? [null, []];
-        if ($was !== $cable || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit) || ! $this->standsAsIn($this->like, $cable->to->unit)) {
+        [$was, $links, $wasOut] = $this->like?->ofCables[$cable->id] ?? [null, [], false];
+        if ($was !== $cable || $wasOut !== $isOut || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit) || ! $this->standsAsIn($this->like, $cable->to->unit)) {
             return false;
         }
         foreach ($links as $link) {
             $this->addLink($link);
         }
-        $this->ofCables[$cable->id] = [$cable, $links];
+        $this->ofCables[$cable->id] = [$cable, $links, $isOut];
 
         return true;
     }

@@ -28,8 +28,28 @@ final class SituationDifference
                 $changes[] = $text;
             }
         }
-        $this->changes = array_values(array_unique($changes));
+        $this->changes = array_values(array_unique([...$this->presence(), ...$changes]));
         $this->pairs = (new HearingDifference($before, $after))->pairs;
+    }
+
+    /** @return list<string> what is there, runs and is plugged in the one and not in the other */
+    private function presence(): array
+    {
+        $rig = $this->after->graph->rig;
+        [$was, $is] = [$this->before->graph->state->situation, $this->after->graph->state->situation];
+        $words = [];
+        foreach ([[array_diff($is->absent, $was->absent), 'does not run', 'is not there'], [array_diff($was->absent, $is->absent), 'runs', 'is there']] as [$units, $program, $thing]) {
+            foreach ($units as $id) {
+                $words[] = "{$rig->units[$id]->name} ".($rig->modelOf($id)->isProgram() ? $program : $thing);
+            }
+        }
+        foreach ([[array_diff($is->pulled, $was->pulled), 'out'], [array_diff($was->pulled, $is->pulled), 'plugged']] as [$cables, $state]) {
+            foreach ($cables as $id) {
+                $words[] = "{$rig->cables[$id]->label} {$state}";
+            }
+        }
+
+        return $words;
     }
 
     /** @return array<string, PointRef|RouteRef> whatever either situation changes against the base */

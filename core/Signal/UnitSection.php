@@ -12,7 +12,7 @@ use HiddenWire\Core\Rig\Unit;
 final readonly class UnitSection
 {
     /** @param  list<Change>  $changes  what the situation changes about the unit */
-    public function __construct(public Unit $unit, public EquipmentModel $model, public array $changes, public int $node, public int $nodeEnd, public int $link, public int $linkEnd)
+    public function __construct(public Unit $unit, public EquipmentModel $model, public array $changes, public int $node, public int $nodeEnd, public int $link, public int $linkEnd, public bool $isAbsent = false)
     {
     }
 
@@ -21,8 +21,8 @@ final readonly class UnitSection
      *
      * @param  list<Change>  $changes
      */
-    public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link): bool
+    public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link, bool $isAbsent): bool
     {
-        return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node && $this->link === $link;
+        return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node && $this->link === $link && $this->isAbsent === $isAbsent;
     }
 }

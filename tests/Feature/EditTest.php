@@ -76,6 +76,8 @@ it('makes each kind of change, with a revision that says so in words, and rows t
     'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'], 'Desk mixer: Mic 1 → Aux 1 taken pre-fader'],
     'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay' => '80'], 'Broadcast program: Source 5 held back by 80.0 ms'],
     'a situation' => [['edit' => 'add-situation', 'name' => 'Interval', 'copy_of' => 'break'], 'New situation: Interval, a copy of Break'],
+    'a program that does not run' => [['edit' => 'absent', 'which' => 'break', 'unit' => 'softmix'], 'Software mixer does not run in Break'],
+    'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
     'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
     'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'], 'Break leaves Broadcast program source-3 as in the base'],
     'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'], 'Donation chimes: Chimes uses softmix/virtual-1'],

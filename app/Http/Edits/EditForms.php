@@ -46,6 +46,8 @@ final class EditForms
         'point' => [SettingForms::class, 'point'],
         'add-situation' => [SituationForms::class, 'add'],
         'remove-situation' => [SituationForms::class, 'remove'],
+        'absent' => [SituationForms::class, 'absent'],
+        'pulled' => [SituationForms::class, 'pulled'],
         'clear-change' => [SituationForms::class, 'clear'],
     ];
 

@@ -8,6 +8,8 @@ use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\RemoveSituation;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetAbsent;
+use HiddenWire\Core\Edit\SetPulled;
 
 /** Changes of the situations themselves. What a situation sets otherwise is changed by working in it. */
 final class SituationForms
@@ -22,6 +24,26 @@ final class SituationForms
     public static function remove(EditFields $in): array
     {
         return [new RemoveSituation($in->known('which', $in->rig->situations))];
+    }
+
+    /**
+     * A unit that is not there in a situation, or a program that does not run; with `back` it is there again.
+     *
+     * @return list<RigEdit>
+     */
+    public static function absent(EditFields $in): array
+    {
+        return [new SetAbsent($in->known('which', $in->rig->situations), $in->unit(), $in->flag('back') !== true)];
+    }
+
+    /**
+     * A cable that is out in a situation; with `back` it is plugged again.
+     *
+     * @return list<RigEdit>
+     */
+    public static function pulled(EditFields $in): array
+    {
+        return [new SetPulled($in->known('which', $in->rig->situations), $in->known('cable', $in->rig->cables), $in->flag('back') !== true)];
     }
 
     /** @return list<RigEdit> */

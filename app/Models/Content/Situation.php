@@ -12,4 +12,10 @@ final class Situation extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['absent' => 'array', 'pulled' => 'array'];
+    }
 }

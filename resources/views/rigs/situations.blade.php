@@ -23,9 +23,22 @@
                             <li><span>{{ $unit->name }}: {{ $what }} <strong>{{ $says }}</strong></span>
                                 <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id, 'at' => (string) $change->at, 'is_pick' => $change->set instanceof Pick ? '1' : '0']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $unit->name }} {{ $what }}</span></button></x-edit></li>
                         @endforeach
-                        @if ($situation->changes === []) <li class="quiet">{{ $situation->id === $base ? 'how everything stands' : 'sets nothing otherwise yet' }}</li> @endif
+                        @foreach ($situation->absent as $id)
+                            @php $unit = $page->rig->units[$id]; @endphp
+                            <li><span>{{ $unit->name }} <strong>{{ $page->rig->modelOf($unit)->isProgram() ? 'does not run' : 'is not there' }}</strong></span>
+                                <x-edit :page="$page" :fields="['edit' => 'absent', 'which' => $situation->id, 'unit' => $id, 'back' => '1']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $unit->name }}</span></button></x-edit></li>
+                        @endforeach
+                        @foreach ($situation->pulled as $id)
+                            <li><span>{{ $page->rig->cables[$id]->label }} <strong>is out</strong></span>
+                                <x-edit :page="$page" :fields="['edit' => 'pulled', 'which' => $situation->id, 'cable' => $id, 'back' => '1']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $page->rig->cables[$id]->label }}</span></button></x-edit></li>
+                        @endforeach
+                        @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'how everything stands' : 'sets nothing otherwise yet' }}</li> @endif
                     </ul>
                     <div class="situation-tools">
+                        @if ($situation->id !== $base)
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'absent', 'which' => $situation->id]"><select name="unit" required aria-label="What is not there in {{ $situation->name }}"><option value="">not there, or not running …</option>@foreach ($page->rig->units as $unit) @if (! in_array($unit->id, $situation->absent, true)) <option value="{{ $unit->id }}">{{ $unit->name }}</option> @endif @endforeach</select><button class="do" type="submit">Leave out</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'pulled', 'which' => $situation->id]"><select name="cable" required aria-label="Which cable is out in {{ $situation->name }}"><option value="">cable out …</option>@foreach ($page->rig->cables as $cable) @if (! in_array($cable->id, $situation->pulled, true)) <option value="{{ $cable->id }}">{{ $cable->label }}</option> @endif @endforeach</select><button class="do" type="submit">Pull</button></x-edit>
+                        @endif
                         @if ($situation !== $page->situation) <a href="{{ $page->url(['situation' => $situation->id]) }}">Work in it</a> @endif
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'situations', 'id' => $situation->id]"><input name="name" maxlength="60" required value="{{ $situation->name }}" aria-label="Name of {{ $situation->name }}"><button class="do" type="submit">Rename</button></x-edit>
                         @if ($situation->id !== $base)

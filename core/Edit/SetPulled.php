@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Edit;
+
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
+
+/** Whether a cable is out in a situation. */
+final readonly class SetPulled implements RigEdit
+{
+    public function __construct(public string $situation, public string $cable, public bool $isPulled)
+    {
+    }
+
+    public function applyTo(Rig $rig): Rig
+    {
+        return new Rig($rig->parts()->changing('situations', $this->situation, function (Situation $situation): Situation {
+            $others = array_values(array_filter($situation->pulled, fn (string $id) => $id !== $this->cable));
+
+            return $situation->with(pulled: $this->isPulled ? [...$others, $this->cable] : $others);
+        }));
+    }
+
+    public function words(Rig $rig): string
+    {
+
+        return "{$rig->cables[$this->cable]->label} is ".($this->isPulled ? 'out' : 'plugged')." in {$rig->situations[$this->situation]->name}";
+    }
+}
