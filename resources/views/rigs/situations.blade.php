@@ -34,11 +34,13 @@
                         @endforeach
                         @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'how everything stands' : 'sets nothing otherwise yet' }}</li> @endif
                     </ul>
-                    <div class="situation-tools">
-                        @if ($situation->id !== $base)
+                    @if ($situation->id !== $base)
+                        <div class="situation-tools leave-out">
                             <x-edit :page="$page" class="row-form" :fields="['edit' => 'absent', 'which' => $situation->id]"><select name="unit" required aria-label="What is not there in {{ $situation->name }}"><option value="">not there, or not running …</option>@foreach ($page->rig->units as $unit) @if (! in_array($unit->id, $situation->absent, true)) <option value="{{ $unit->id }}">{{ $unit->name }}</option> @endif @endforeach</select><button class="do" type="submit">Leave out</button></x-edit>
                             <x-edit :page="$page" class="row-form" :fields="['edit' => 'pulled', 'which' => $situation->id]"><select name="cable" required aria-label="Which cable is out in {{ $situation->name }}"><option value="">cable out …</option>@foreach ($page->rig->cables as $cable) @if (! in_array($cable->id, $situation->pulled, true)) <option value="{{ $cable->id }}">{{ $cable->label }}</option> @endif @endforeach</select><button class="do" type="submit">Pull</button></x-edit>
-                        @endif
+                        </div>
+                    @endif
+                    <div class="situation-tools">
                         @if ($situation !== $page->situation) <a href="{{ $page->url(['situation' => $situation->id]) }}">Work in it</a> @endif
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'situations', 'id' => $situation->id]"><input name="name" maxlength="60" required value="{{ $situation->name }}" aria-label="Name of {{ $situation->name }}"><button class="do" type="submit">Rename</button></x-edit>
                         @if ($situation->id !== $base)
