@@ -74,20 +74,20 @@ final readonly class Region
     /** @return list<int> channels of a node, from 1, that the sound reaches */
     public function reachedOf(int $node): array
     {
-        return $this->of1($this->forward, $node);
+        return $this->among($this->forward, $node);
     }
 
     /** @return list<int> channels of a node, from 1, from which the listener is reached */
     public function leadingOf(int $node): array
     {
-        return $this->of1($this->backward, $node);
+        return $this->among($this->backward, $node);
     }
 
     /**
      * @param  array<int, true>  $channels
      * @return list<int>
      */
-    private function of1(array $channels, int $node): array
+    private function among(array $channels, int $node): array
     {
         $of = [];
         foreach ($this->graph->channelsOf($node) as $number => $channel) {
@@ -102,6 +102,6 @@ final readonly class Region
     /** @param  array<int, true>  $channels */
     private function touches(array $channels, int $node): bool
     {
-        return $this->of1($channels, $node) !== [];
+        return $this->among($channels, $node) !== [];
     }
 }
