@@ -17,13 +17,14 @@ use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Every change of a rig's content: validated by the core, rows and revision in one transaction. Undoing goes to the revision that the present one was made from, redoing to the latest that was made from it;
- * both leave the history as it is, so nothing is lost.
+ * Every change of a rig's content: validated by the core, rows and revision in one transaction. Undoing goes to the revision that the
+ * present one was made from, redoing to the latest that was made from it; both leave the history as it is, so nothing is lost.
  */
 final class ChangeRig
 {
     /**
-     * Makes edits as one change. Where somebody has changed the rig since the page was made, the edits are joined with theirs as long as the two touch different elements.
+     * Makes edits as one change. Where somebody has changed the rig since the page was made, the edits are joined with theirs as long as
+     * the two touch different elements.
      *
      * @param  callable(CoreRig): list<RigEdit>  $edits  the edits, read against the rig as it is now
      * @param  int  $seen  the rig's `revision` when the page was made
@@ -101,7 +102,13 @@ final class ChangeRig
         DB::transaction(function () use ($rig, $by, $number, $seen): void {
             $fresh = $this->locked($rig, $seen);
             $old = $fresh->revisions()->where('number', $number)->sole();
-            $this->record($fresh, $by, StoredRig::load($fresh), (new DocumentReader)->readStored($old->document), "Restored revision {$number}: {$old->what}");
+            $this->record(
+                $fresh,
+                $by,
+                StoredRig::load($fresh),
+                (new DocumentReader)->readStored($old->document),
+                "Restored revision {$number}: {$old->what}",
+            );
         });
     }
 
@@ -123,7 +130,10 @@ final class ChangeRig
     {
         $meanwhile = $this->meanwhile($fresh, $seen);
         $shown = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
-        if ($shown === null || array_intersect(Elements::changed((new DocumentReader)->readStored($shown->document), $stored), Elements::changed($stored, $changed)) !== []) {
+        if ($shown === null || array_intersect(
+            Elements::changed((new DocumentReader)->readStored($shown->document), $stored),
+            Elements::changed($stored, $changed),
+        ) !== []) {
             throw new StaleEdit($meanwhile);
         }
 
@@ -133,16 +143,27 @@ final class ChangeRig
     /** @return list<string> in words, the latest first */
     private function meanwhile(Rig $fresh, int $seen): array
     {
-        return array_values(array_map(strval(...), $fresh->revisions()->latest('number')->limit(max(1, min(5, $fresh->revision - $seen)))->pluck('what')->all()));
+        return array_values(array_map(
+            strval(...),
+            $fresh->revisions()->latest('number')->limit(max(1, min(5, $fresh->revision - $seen)))->pluck('what')->all(),
+        ));
     }
 
     private function record(Rig $rig, User $by, CoreRig $stored, CoreRig $changed, string $what): void
     {
         $number = (int) $rig->revisions()->max('number') + 1;
-        $document = $changed->models === $stored->models ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document) : (new DocumentWriter)->write($changed);
+        $document = $changed->models === $stored->models
+            ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document)
+            : (new DocumentWriter)->write($changed);
         // What can't be read again is not kept.
         (new DocumentReader)->judge($document, $changed->models === $stored->models ? $changed->models : null);
-        $rig->revisions()->create(['number' => $number, 'parent' => $rig->at, 'user_id' => $by->id, 'what' => mb_strimwidth($what, 0, 400, '…'), 'document' => $document]);
+        $rig->revisions()->create([
+            'number' => $number,
+            'parent' => $rig->at,
+            'user_id' => $by->id,
+            'what' => mb_strimwidth($what, 0, 400, '…'),
+            'document' => $document,
+        ]);
         $this->put($rig, $stored, $changed, $number);
     }
 

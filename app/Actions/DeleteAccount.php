@@ -9,7 +9,10 @@ use App\Models\User;
 use App\Rigs\Pictures;
 use Illuminate\Support\Facades\DB;
 
-/** Ends an account: its rigs with their revisions and pictures, its own models, its sessions. What it did in rigs of others stays, without its name. */
+/**
+ * Ends an account: its rigs with their revisions and pictures, its own models, its sessions. What it did in rigs of others stays, without
+ * its name.
+ */
 final readonly class DeleteAccount
 {
     public function __construct(private Pictures $pictures)

@@ -23,7 +23,12 @@ final class ImportRig
         return DB::transaction(function () use ($owner, $content, $what): Rig {
             $rig = $owner->rigs()->create(['name' => $content->name, 'summary' => $content->summary, 'revision' => 1, 'at' => 1]);
             RigRows::store($rig->id, $content);
-            $rig->revisions()->create(['number' => 1, 'user_id' => $owner->id, 'what' => $what, 'document' => (new DocumentWriter)->write($content)]);
+            $rig->revisions()->create([
+                'number' => 1,
+                'user_id' => $owner->id,
+                'what' => $what,
+                'document' => (new DocumentWriter)->write($content),
+            ]);
 
             return $rig;
         });

@@ -42,7 +42,10 @@ final class User extends Authenticatable
     /** @return Builder<Rig> their own rigs and those that they are let into */
     public function visibleRigs(): Builder
     {
-        return Rig::query()->where(fn (Builder $query) => $query->where('user_id', $this->id)->orWhereHas('members', fn (Builder $members) => $members->where('user_id', $this->id)));
+        return Rig::query()->where(fn (Builder $query) => $query->where('user_id', $this->id)->orWhereHas(
+            'members',
+            fn (Builder $members) => $members->where('user_id', $this->id),
+        ));
     }
 
     /** @return HasMany<Rig, $this> */

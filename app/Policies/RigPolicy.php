@@ -28,6 +28,8 @@ final class RigPolicy
     /** Deleting a rig, and saying who may come in. */
     public function own(User $user, Rig $rig): Response
     {
-        return $rig->user_id === $user->id ? Response::allow() : ($rig->mayEdit($user) === null ? Response::denyAsNotFound() : Response::deny('Only the rig\'s owner can do this.'));
+        return $rig->user_id === $user->id
+            ? Response::allow()
+            : ($rig->mayEdit($user) === null ? Response::denyAsNotFound() : Response::deny('Only the rig\'s owner can do this.'));
     }
 }

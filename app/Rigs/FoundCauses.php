@@ -23,13 +23,18 @@ final readonly class FoundCauses
     /** A cure by its number, "2.1" for the first of the second cause; null where there is none. */
     public function cure(string $number): ?Cure
     {
-        return preg_match('/^([1-9]\d{0,3})\.([1-9]\d?)$/', $number, $found) === 1 ? $this->causes[(int) $found[1] - 1]->cures[(int) $found[2] - 1] ?? null : null;
+        return preg_match('/^([1-9]\d{0,3})\.([1-9]\d?)$/', $number, $found) === 1
+            ? $this->causes[(int) $found[1] - 1]->cures[(int) $found[2] - 1] ?? null
+            : null;
     }
 
     /** @return array<int, Cause> the causes that explain a cell, by their place */
     public function ofCell(Cell $cell): array
     {
-        return array_filter($this->causes, fn (Cause $cause) => array_filter($cause->cells, fn (Cell $one) => $one->key() === $cell->key()) !== []);
+        return array_filter(
+            $this->causes,
+            fn (Cause $cause) => array_filter($cause->cells, fn (Cell $one) => $one->key() === $cell->key()) !== [],
+        );
     }
 
     /** Whether there is more than one cause with a cure. */

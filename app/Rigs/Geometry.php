@@ -7,7 +7,8 @@ namespace App\Rigs;
 use App\ViewModels\MapGraph;
 
 /**
- * Where everything stands on a map. It comes from a browser's worker, so it is taken only when it holds a place for each box and each line of the structure and nothing else.
+ * Where everything stands on a map. It comes from a browser's worker, so it is taken only when it holds a place for each box and each line
+ * of the structure and nothing else.
  *
  * @phpstan-type Box array{float, float, float, float}
  * @phpstan-type Line array{points: list<array{float, float}>, label: Box|null}

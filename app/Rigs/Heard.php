@@ -12,7 +12,10 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 use Illuminate\Support\Facades\Cache;
 
-/** The hearing of a rig in a situation, computed once for as long as the rig is at hand: a change asks for it to say what it does, and the page that is drawn anew asks again. */
+/**
+ * The hearing of a rig in a situation, computed once for as long as the rig is at hand: a change asks for it to say what it does, and the
+ * page that is drawn anew asks again.
+ */
 final class Heard
 {
     private const SECONDS = 3600;

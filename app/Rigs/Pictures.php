@@ -10,7 +10,10 @@ use App\Models\User;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
-/** Pictures of how units are set. Whatever comes in is read as a picture and written anew, smaller, as a JPEG under a name of our own: nothing of the file that came is kept. */
+/**
+ * Pictures of how units are set. Whatever comes in is read as a picture and written anew, smaller, as a JPEG under a name of our own:
+ * nothing of the file that came is kept.
+ */
 final class Pictures
 {
     public const MAX_BYTES = 8 * 1024 * 1024;
@@ -39,7 +42,14 @@ final class Pictures
         ob_start();
         imagejpeg($small, null, self::QUALITY);
         $jpeg = (string) ob_get_clean();
-        $picture = $rig->pictures()->make(['unit' => $unit, 'user_id' => $by->id, 'caption' => $caption, 'file' => Str::lower(Str::random(40)), 'width' => imagesx($small), 'height' => imagesy($small)]);
+        $picture = $rig->pictures()->make([
+            'unit' => $unit,
+            'user_id' => $by->id,
+            'caption' => $caption,
+            'file' => Str::lower(Str::random(40)),
+            'width' => imagesx($small),
+            'height' => imagesy($small),
+        ]);
         Storage::disk('local')->put($picture->path(), $jpeg);
         $picture->save();
 
@@ -61,7 +71,9 @@ final class Pictures
     /** @throws UnreadablePicture */
     private function read(string $bytes): \GdImage
     {
-        $size = strlen($bytes) > self::MAX_BYTES ? throw new UnreadablePicture('The picture is larger than 8 MB.') : @getimagesizefromstring($bytes);
+        $size = strlen($bytes) > self::MAX_BYTES
+            ? throw new UnreadablePicture('The picture is larger than 8 MB.')
+            : @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP], true)) {
             throw new UnreadablePicture('This is no JPEG, PNG or WebP picture.');
         }

@@ -40,7 +40,13 @@ final class Recovery
                 return null;
             }
             $number = (int) $fresh->revisions()->max('number') + 1;
-            $revision = $fresh->revisions()->create(['number' => $number, 'parent' => $last->number, 'user_id' => $by->id, 'what' => "Recovered revision {$last->number}", 'document' => $last->document]);
+            $revision = $fresh->revisions()->create([
+                'number' => $number,
+                'parent' => $last->number,
+                'user_id' => $by->id,
+                'what' => "Recovered revision {$last->number}",
+                'document' => $last->document,
+            ]);
             RigRows::store($fresh->id, $content);
             $fresh->update(['name' => $content->name, 'summary' => $content->summary, 'revision' => $fresh->revision + 1, 'at' => $number]);
             DB::afterCommit(fn () => StoredRig::keep($fresh, $content));

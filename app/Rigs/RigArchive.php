@@ -27,7 +27,10 @@ final class RigArchive
         if ($zip->open($path, \ZipArchive::OVERWRITE) !== true) {
             throw new \RuntimeException("The archive {$path} can't be written.");
         }
-        $zip->addFromString('README.txt', "What {$user->name} made with Hidden Wire: rigs as documents (each can be imported again), pictures of units, own equipment models.\n");
+        $zip->addFromString(
+            'README.txt',
+            "What {$user->name} made with Hidden Wire: rigs as documents (each can be imported again), pictures of units, own equipment models.\n",
+        );
         foreach ($user->rigs()->with('pictures')->orderBy('id')->get() as $rig) {
             $this->rig($zip, $rig);
         }

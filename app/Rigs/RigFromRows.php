@@ -31,7 +31,10 @@ use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
 
-/** Reads a rig's rows: they become the document's data, and the document's reader makes the rig, so that a row is held to the same rules as a file. */
+/**
+ * Reads a rig's rows: they become the document's data, and the document's reader makes the rig, so that a row is held to the same rules as
+ * a file.
+ */
 final class RigFromRows
 {
     /** @var array<class-string<Model>, list<\stdClass>> attributes, cast, by table */
@@ -60,36 +63,79 @@ final class RigFromRows
             'places' => $this->each(Place::class, fn ($row) => ['id' => $row->key, 'kind' => $row->kind, 'name' => $row->name]),
             'models' => $this->models(),
             'units' => $this->each(Unit::class, fn ($row) => [
-                'id' => $row->key, 'model' => $row->model, 'place' => $row->place, 'name' => $row->name, 'firmware' => $row->firmware, 'serial' => $row->serial, 'notes' => $row->notes,
-                'needs' => array_map(fn ($need) => $need->needs, $needs[$row->key] ?? []), 'start' => $row->start, 'at_login' => $row->at_login,
+                'id' => $row->key,
+                'model' => $row->model,
+                'place' => $row->place,
+                'name' => $row->name,
+                'firmware' => $row->firmware,
+                'serial' => $row->serial,
+                'notes' => $row->notes,
+                'needs' => array_map(fn ($need) => $need->needs, $needs[$row->key] ?? []),
+                'start' => $row->start,
+                'at_login' => $row->at_login,
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
                     'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
                 ],
             ]),
             'cables' => $this->each(Cable::class, fn ($row) => [
-                'id' => $row->key, 'label' => $row->label, 'type' => $row->type, 'from' => "{$row->from_unit}/{$row->from_socket}", 'to' => "{$row->to_unit}/{$row->to_socket}",
+                'id' => $row->key,
+                'label' => $row->label,
+                'type' => $row->type,
+                'from' => "{$row->from_unit}/{$row->from_socket}",
+                'to' => "{$row->to_unit}/{$row->to_socket}",
                 'length_m' => $row->length_m, 'colour' => $row->colour, 'owned' => $row->owned, 'lanes' => $row->lanes,
             ]),
             'devices' => $this->each(DeviceSetting::class, fn ($row) => [
-                'computer' => $row->computer, 'device' => $row->device, 'name' => $row->name, 'enabled' => $row->enabled, 'roles' => $row->roles, 'rate_hz' => $row->rate_hz,
+                'computer' => $row->computer,
+                'device' => $row->device,
+                'name' => $row->name,
+                'enabled' => $row->enabled,
+                'roles' => $row->roles,
+                'rate_hz' => $row->rate_hz,
                 'bits' => $row->bits, 'driver_mode' => $row->driver_mode,
             ]),
             'picks' => $this->each(Pick::class, fn ($row) => ['at' => "{$row->unit}/{$row->point}", ...$this->pick($row)]),
-            'air' => $this->each(AirPath::class, fn ($row) => ['from' => "{$row->from_unit}/{$row->from_point}", 'to' => "{$row->to_unit}/{$row->to_point}", 'db' => $row->db, ...($row->delay_ms === null ? [] : ['delay_ms' => $row->delay_ms])]),
+            'air' => $this->each(
+                AirPath::class,
+                fn ($row) => [
+                    'from' => "{$row->from_unit}/{$row->from_point}",
+                    'to' => "{$row->to_unit}/{$row->to_point}",
+                    'db' => $row->db,
+                    ...($row->delay_ms === null ? [] : ['delay_ms' => $row->delay_ms]),
+                ],
+            ),
             'sources' => $this->each(Source::class, fn ($row) => [
                 'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind,
-                'origins' => array_map(fn ($origin) => (object) ['at' => "{$origin->unit}/{$origin->point}", 'db' => $origin->db, ...($origin->delay_ms === null ? [] : ['delay_ms' => $origin->delay_ms])], $origins[$row->key] ?? []),
+                'origins' => array_map(
+                    fn ($origin) => (object) [
+                        'at' => "{$origin->unit}/{$origin->point}",
+                        'db' => $origin->db,
+                        ...($origin->delay_ms === null ? [] : ['delay_ms' => $origin->delay_ms]),
+                    ],
+                    $origins[$row->key] ?? [],
+                ),
             ]),
             'listeners' => $this->each(Listener::class, fn ($row) => [
-                'id' => $row->key, 'name' => $row->name, 'kind' => $row->kind, 'at' => array_map(fn ($ear) => "{$ear->unit}/{$ear->point}", $ears[$row->key] ?? []),
+                'id' => $row->key,
+                'name' => $row->name,
+                'kind' => $row->kind,
+                'at' => array_map(fn ($ear) => "{$ear->unit}/{$ear->point}", $ears[$row->key] ?? []),
             ]),
             'wishes' => $this->each(Wish::class, fn ($row) => [
-                'source' => $row->source, 'listener' => $row->listener, 'want' => $row->want, 'own_level' => $row->own_level, 'alone' => $row->alone,
+                'source' => $row->source,
+                'listener' => $row->listener,
+                'want' => $row->want,
+                'own_level' => $row->own_level,
+                'alone' => $row->alone,
                 'situations' => array_map(fn ($one) => $one->situation, $held[$row->position] ?? []),
             ]),
             'situations' => $this->each(Situation::class, fn ($row) => [
-                'id' => $row->key, 'name' => $row->name, 'changes' => array_map($this->change(...), $changes[$row->key] ?? []), 'absent' => $row->absent ?? [], 'pulled' => $row->pulled ?? [],
+                'id' => $row->key,
+                'name' => $row->name,
+                'changes' => array_map($this->change(...), $changes[$row->key] ?? []),
+                'absent' => $row->absent ?? [],
+                'pulled' => $row->pulled ?? [],
             ]),
         ];
     }
@@ -132,23 +178,56 @@ final class RigFromRows
         return $this->map($this->rows[EquipmentModel::class], 'key', fn ($model) => $this->known([
             'name' => $model->name, 'family' => $model->family, 'summary' => $model->summary, 'supply' => $model->supply,
             'sockets' => array_map(fn ($socket) => $this->known([
-                'id' => $socket->key, 'label' => $socket->label, 'connector' => $socket->connector, 'signal' => $socket->signal, 'balanced' => $socket->balanced, 'phantom' => $socket->phantom,
-                'nominal_dbu' => $socket->nominal_dbu, 'max_dbu' => $socket->max_dbu, 'impedance_ohm' => $socket->impedance_ohm, 'colour' => $socket->colour ?? '',
+                'id' => $socket->key,
+                'label' => $socket->label,
+                'connector' => $socket->connector,
+                'signal' => $socket->signal,
+                'balanced' => $socket->balanced,
+                'phantom' => $socket->phantom,
+                'nominal_dbu' => $socket->nominal_dbu,
+                'max_dbu' => $socket->max_dbu,
+                'impedance_ohm' => $socket->impedance_ohm,
+                'colour' => $socket->colour ?? '',
                 'isolated' => $socket->isolated, 'link' => $socket->link,
                 'lanes' => array_map(fn ($lane) => $this->known([
-                    'id' => $lane->key, 'way' => $lane->way, 'point' => $lane->point, 'signal' => $lane->signal, 'channels' => $lane->channels, 'device' => $this->offer($lane),
+                    'id' => $lane->key,
+                    'way' => $lane->way,
+                    'point' => $lane->point,
+                    'signal' => $lane->signal,
+                    'channels' => $lane->channels,
+                    'device' => $this->offer($lane),
                 ]), $lanes["{$model->key}/{$socket->key}"] ?? []),
             ]), $sockets[$model->key] ?? []),
             'points' => array_map(fn ($point) => $this->known([
-                'id' => $point->key, 'kind' => $point->kind, 'label' => $point->label, 'channels' => $point->channels, 'gain' => $this->span($point, 'gain'), 'fader' => $this->span($point, 'fader'),
-                'mute' => $point->mute, 'mono' => $point->mono, 'delay_to_ms' => $point->delay_to_ms, 'picks' => $point->picks, 'device' => $this->offer($point),
+                'id' => $point->key,
+                'kind' => $point->kind,
+                'label' => $point->label,
+                'channels' => $point->channels,
+                'gain' => $this->span($point, 'gain'),
+                'fader' => $this->span($point, 'fader'),
+                'mute' => $point->mute,
+                'mono' => $point->mono,
+                'delay_to_ms' => $point->delay_to_ms,
+                'picks' => $point->picks,
+                'device' => $this->offer($point),
             ]), $points[$model->key] ?? []),
             'routes' => array_map(fn ($route) => $this->known([
-                'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db, 'tap' => $route->tap, 'map' => $route->map, 'group' => $route->group,
+                'from' => $route->from,
+                'to' => $route->to,
+                'on' => $route->on,
+                'db' => $route->db,
+                'tap' => $route->tap,
+                'map' => $route->map,
+                'group' => $route->group,
                 'delay_ms' => $route->delay_ms, 'can' => $route->can,
             ]), $routes[$model->key] ?? []),
             'auto_mutes' => array_map(fn (array $rule) => (object) $rule, $model->auto_mutes),
-            'limits' => $this->known(['channels_read' => $model->channels_read, 'devices_at_once' => $model->devices_at_once, 'sources' => $model->sources, 'tracks' => $model->tracks]),
+            'limits' => $this->known([
+                'channels_read' => $model->channels_read,
+                'devices_at_once' => $model->devices_at_once,
+                'sources' => $model->sources,
+                'tracks' => $model->tracks,
+            ]),
         ]));
     }
 
@@ -166,7 +245,13 @@ final class RigFromRows
 
     private function pointControls(\stdClass $row): \stdClass
     {
-        return $this->known(['gain' => $row->gain, 'fader' => $row->fader, 'mute' => $row->mute, 'mono' => $row->mono, 'delay_ms' => $row->delay_ms]);
+        return $this->known([
+            'gain' => $row->gain,
+            'fader' => $row->fader,
+            'mute' => $row->mute,
+            'mono' => $row->mono,
+            'delay_ms' => $row->delay_ms,
+        ]);
     }
 
     private function routeControls(\stdClass $row): \stdClass
@@ -183,7 +268,11 @@ final class RigFromRows
     private function offer(\stdClass $row): ?\stdClass
     {
         return $row->device_direction === null ? null
-            : $this->known(['direction' => $row->device_direction, 'system_name' => $row->device_name, 'latency_ms' => $row->device_latency_ms]);
+            : $this->known([
+                'direction' => $row->device_direction,
+                'system_name' => $row->device_name,
+                'latency_ms' => $row->device_latency_ms,
+            ]);
     }
 
     private function span(\stdClass $row, string $name): ?\stdClass

@@ -33,7 +33,8 @@ use HiddenWire\Core\Rig as Core;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A rig as rows, and rows as a rig's parts. The tables hold exactly what a document holds; this class is the one place that knows which column is which property.
+ * A rig as rows, and rows as a rig's parts. The tables hold exactly what a document holds; this class is the one place that knows which
+ * column is which property.
  *
  * @phpstan-type Rows array<class-string<Model>, list<array<string, mixed>>>
  */
@@ -41,8 +42,24 @@ final class RigRows
 {
     /** Every table of content, parents before what refers to them. */
     public const TABLES = [
-        Place::class, EquipmentModel::class, ModelPoint::class, ModelSocket::class, ModelLane::class, ModelRoute::class, Unit::class, UnitNeed::class, UnitPointSetting::class,
-        UnitRouteSetting::class, Cable::class, DeviceSetting::class, Pick::class, AirPath::class, Source::class, SourceOrigin::class, Listener::class, ListenerEar::class,
+        Place::class,
+        EquipmentModel::class,
+        ModelPoint::class,
+        ModelSocket::class,
+        ModelLane::class,
+        ModelRoute::class,
+        Unit::class,
+        UnitNeed::class,
+        UnitPointSetting::class,
+        UnitRouteSetting::class,
+        Cable::class,
+        DeviceSetting::class,
+        Pick::class,
+        AirPath::class,
+        Source::class,
+        SourceOrigin::class,
+        Listener::class,
+        ListenerEar::class,
         Situation::class, SituationChange::class, Wish::class, WishSituation::class,
     ];
 
@@ -51,13 +68,32 @@ final class RigRows
 
     /** Tables that nothing refers to: where one differs it is written anew. */
     private const ON_THEIR_OWN = [
-        UnitNeed::class, UnitPointSetting::class, UnitRouteSetting::class, Cable::class, DeviceSetting::class, Pick::class, AirPath::class, SourceOrigin::class, ListenerEar::class, SituationChange::class, WishSituation::class,
+        UnitNeed::class,
+        UnitPointSetting::class,
+        UnitRouteSetting::class,
+        Cable::class,
+        DeviceSetting::class,
+        Pick::class,
+        AirPath::class,
+        SourceOrigin::class,
+        ListenerEar::class,
+        SituationChange::class,
+        WishSituation::class,
     ];
 
     /** Tables that others refer to, by what their rows are told apart by: of these only the rows that differ are written. */
     private const REFERRED_TO = [
-        Place::class => ['key'], EquipmentModel::class => ['key'], ModelPoint::class => ['model', 'key'], ModelSocket::class => ['model', 'key'], ModelLane::class => ['model', 'socket', 'key'],
-        ModelRoute::class => ['model', 'key'], Unit::class => ['key', 'model'], Source::class => ['key'], Listener::class => ['key'], Situation::class => ['key'], Wish::class => ['position'],
+        Place::class => ['key'],
+        EquipmentModel::class => ['key'],
+        ModelPoint::class => ['model', 'key'],
+        ModelSocket::class => ['model', 'key'],
+        ModelLane::class => ['model', 'socket', 'key'],
+        ModelRoute::class => ['model', 'key'],
+        Unit::class => ['key', 'model'],
+        Source::class => ['key'],
+        Listener::class => ['key'],
+        Situation::class => ['key'],
+        Wish::class => ['position'],
     ];
 
     /**
@@ -74,7 +110,10 @@ final class RigRows
             return;
         }
         $tables = array_values(array_filter(self::ON_THEIR_OWN, fn (string $table) => $old[$table] !== $new[$table]));
-        $at = fn (string $table, array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key($row, array_flip(self::REFERRED_TO[$table])));
+        $at = fn (string $table, array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key(
+            $row,
+            array_flip(self::REFERRED_TO[$table]),
+        ));
         self::clear($rigId, $tables);
         foreach ($steps as $table => ['other' => $other, 'more' => $more]) {
             foreach ($other as $row) {
@@ -94,7 +133,8 @@ final class RigRows
     }
 
     /**
-     * What has to be done in the tables that others refer to; null where rows change places, or some come while others go: then all is written anew.
+     * What has to be done in the tables that others refer to; null where rows change places, or some come while others go: then all is
+     * written anew.
      *
      * @param  Rows  $old
      * @param  Rows  $new
@@ -107,7 +147,10 @@ final class RigRows
             if ($old[$table] === $new[$table]) {
                 continue;
             }
-            $named = fn (array $rows): array => array_combine(array_map(fn (array $row) => implode(' ', array_map(fn (string $column) => $row[$column], $columns)), $rows), $rows);
+            $named = fn (array $rows): array => array_combine(
+                array_map(fn (array $row) => implode(' ', array_map(fn (string $column) => $row[$column], $columns)), $rows),
+                $rows,
+            );
             [$was, $is] = [$named($old[$table]), $named($new[$table])];
             foreach (array_intersect_key($is, $was) as $name => $row) {
                 if ($row['position'] !== $was[$name]['position']) {
@@ -116,7 +159,11 @@ final class RigRows
             }
             $steps[$table] = [
                 'gone' => array_values(array_diff_key($was, $is)), 'more' => array_values(array_diff_key($is, $was)),
-                'other' => array_values(array_filter($is, fn (array $row, string|int $name) => isset($was[$name]) && $was[$name] !== $row, ARRAY_FILTER_USE_BOTH)),
+                'other' => array_values(array_filter(
+                    $is,
+                    fn (array $row, string|int $name) => isset($was[$name]) && $was[$name] !== $row,
+                    ARRAY_FILTER_USE_BOTH,
+                )),
             ];
             if ($steps[$table]['gone'] !== [] && $steps[$table]['more'] !== []) {
                 return null;
@@ -162,7 +209,11 @@ final class RigRows
     {
         $rows = array_fill_keys(self::TABLES, []);
         $model = fn (string $unit): string => $rig->units[$unit]->model;
-        $into = fn (string $unit, string $column, string $thing, string $prefix = ''): array => ["{$prefix}unit" => $unit, "{$prefix}unit_model" => $model($unit), "{$prefix}{$column}" => $thing];
+        $into = fn (string $unit, string $column, string $thing, string $prefix = ''): array => [
+            "{$prefix}unit" => $unit,
+            "{$prefix}unit_model" => $model($unit),
+            "{$prefix}{$column}" => $thing,
+        ];
         $position = 0;
         foreach ($rig->places as $place) {
             $rows[Place::class][] = ['position' => $position++, 'key' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name];
@@ -171,7 +222,12 @@ final class RigRows
         $position = 0;
         foreach ($rig->units as $unit) {
             $rows[Unit::class][] = [
-                'position' => $position++, 'key' => $unit->id, 'model' => $unit->model, 'place' => $unit->place, 'name' => $unit->name, 'firmware' => $unit->firmware,
+                'position' => $position++,
+                'key' => $unit->id,
+                'model' => $unit->model,
+                'place' => $unit->place,
+                'name' => $unit->name,
+                'firmware' => $unit->firmware,
                 'serial' => $unit->serial, 'notes' => $unit->notes, 'start' => $unit->start, 'at_login' => $unit->atLogin,
             ];
             foreach ($unit->needs as $i => $needed) {
@@ -179,25 +235,40 @@ final class RigRows
             }
             $i = 0;
             foreach ($unit->points as $point => $settings) {
-                $rows[UnitPointSetting::class][] = ['position' => $i++, ...$into($unit->id, 'point', (string) $point), ...self::pointControls($settings)];
+                $rows[UnitPointSetting::class][] = [
+                    'position' => $i++,
+                    ...$into($unit->id, 'point', (string) $point),
+                    ...self::pointControls($settings),
+                ];
             }
             $i = 0;
             foreach ($unit->routes as $route => $settings) {
-                $rows[UnitRouteSetting::class][] = ['position' => $i++, ...$into($unit->id, 'route', (string) $route), ...self::routeControls($settings)];
+                $rows[UnitRouteSetting::class][] = [
+                    'position' => $i++,
+                    ...$into($unit->id, 'route', (string) $route),
+                    ...self::routeControls($settings),
+                ];
             }
         }
         $position = 0;
         foreach ($rig->cables as $cable) {
             $rows[Cable::class][] = [
                 'position' => $position++, 'key' => $cable->id, 'label' => $cable->label, 'type' => $cable->type->value,
-                ...$into($cable->from->unit, 'socket', $cable->from->socket, 'from_'), ...$into($cable->to->unit, 'socket', $cable->to->socket, 'to_'),
+                ...$into($cable->from->unit, 'socket', $cable->from->socket, 'from_'),
+                ...$into($cable->to->unit, 'socket', $cable->to->socket, 'to_'),
                 'length_m' => $cable->lengthM, 'colour' => $cable->colour, 'owned' => $cable->owned, 'lanes' => self::json($cable->lanes),
             ];
         }
         foreach ($rig->devices as $i => $device) {
             $rows[DeviceSetting::class][] = [
-                'position' => $i, 'computer' => $device->computer, 'device' => (string) $device->device, 'device_unit' => $device->device->unit, 'name' => $device->name,
-                'enabled' => $device->enabled, 'roles' => self::json(array_map(fn (Core\Role $role) => $role->value, $device->roles)), 'rate_hz' => $device->rateHz,
+                'position' => $i,
+                'computer' => $device->computer,
+                'device' => (string) $device->device,
+                'device_unit' => $device->device->unit,
+                'name' => $device->name,
+                'enabled' => $device->enabled,
+                'roles' => self::json(array_map(fn (Core\Role $role) => $role->value, $device->roles)),
+                'rate_hz' => $device->rateHz,
                 'bits' => $device->bits, 'driver_mode' => $device->driverMode?->value,
             ];
         }
@@ -206,29 +277,58 @@ final class RigRows
             $rows[Pick::class][] = ['position' => $position++, ...$into($pick->at->unit, 'point', $pick->at->point), ...self::pick($pick)];
         }
         foreach ($rig->air as $i => $path) {
-            $rows[AirPath::class][] = ['position' => $i, ...$into($path->from->unit, 'point', $path->from->point, 'from_'), ...$into($path->to->unit, 'point', $path->to->point, 'to_'), 'db' => $path->db->value(), 'delay_ms' => $path->delay?->value()];
+            $rows[AirPath::class][] = [
+                'position' => $i,
+                ...$into($path->from->unit, 'point', $path->from->point, 'from_'),
+                ...$into($path->to->unit, 'point', $path->to->point, 'to_'),
+                'db' => $path->db->value(),
+                'delay_ms' => $path->delay?->value(),
+            ];
         }
         $position = 0;
         foreach ($rig->sources as $source) {
-            $rows[Source::class][] = ['position' => $position++, 'key' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value];
+            $rows[Source::class][] = [
+                'position' => $position++,
+                'key' => $source->id,
+                'name' => $source->name,
+                'kind' => $source->kind->value,
+            ];
             foreach ($source->origins as $i => $origin) {
-                $rows[SourceOrigin::class][] = ['position' => $i, 'source' => $source->id, ...$into($origin->at->unit, 'point', $origin->at->point), 'db' => $origin->db->value(), 'delay_ms' => $origin->delay?->value()];
+                $rows[SourceOrigin::class][] = [
+                    'position' => $i,
+                    'source' => $source->id,
+                    ...$into($origin->at->unit, 'point', $origin->at->point),
+                    'db' => $origin->db->value(),
+                    'delay_ms' => $origin->delay?->value(),
+                ];
             }
         }
         $position = 0;
         foreach ($rig->listeners as $listener) {
-            $rows[Listener::class][] = ['position' => $position++, 'key' => $listener->id, 'name' => $listener->name, 'kind' => $listener->kind->value];
+            $rows[Listener::class][] = [
+                'position' => $position++,
+                'key' => $listener->id,
+                'name' => $listener->name,
+                'kind' => $listener->kind->value,
+            ];
             foreach ($listener->at as $i => $ear) {
                 $rows[ListenerEar::class][] = ['position' => $i, 'listener' => $listener->id, ...$into($ear->unit, 'point', $ear->point)];
             }
         }
         $position = 0;
         foreach ($rig->situations as $situation) {
-            $rows[Situation::class][] = ['position' => $position++, 'key' => $situation->id, 'name' => $situation->name, 'absent' => json_encode($situation->absent), 'pulled' => json_encode($situation->pulled)];
+            $rows[Situation::class][] = [
+                'position' => $position++,
+                'key' => $situation->id,
+                'name' => $situation->name,
+                'absent' => json_encode($situation->absent),
+                'pulled' => json_encode($situation->pulled),
+            ];
             foreach (array_values($situation->changes) as $i => $change) {
                 $rows[SituationChange::class][] = [
                     'position' => $i, 'situation' => $situation->id, 'unit' => $change->at->unit, 'unit_model' => $model($change->at->unit),
-                    'point' => $change->at instanceof Core\PointRef ? $change->at->point : null, 'route' => $change->at instanceof Core\RouteRef ? $change->at->key : null,
+                    'point' => $change->at instanceof Core\PointRef ? $change->at->point : null,
+                    'route' => $change->at instanceof Core\RouteRef ? $change->at->key : null,
                     'is_pick' => $change->set instanceof Core\Pick,
                     ...self::pointControls($change->set instanceof Core\PointSettings ? $change->set : new Core\PointSettings),
                     ...self::routeControls($change->set instanceof Core\RouteSettings ? $change->set : new Core\RouteSettings),
@@ -237,9 +337,22 @@ final class RigRows
             }
         }
         foreach ($rig->wishes as $i => $wish) {
-            $rows[Wish::class][] = ['position' => $i, 'source' => $wish->source, 'listener' => $wish->listener, 'want' => $wish->want->value, 'own_level' => $wish->ownLevel, 'alone' => $wish->alone];
+            $rows[Wish::class][] = [
+                'position' => $i,
+                'source' => $wish->source,
+                'listener' => $wish->listener,
+                'want' => $wish->want->value,
+                'own_level' => $wish->ownLevel,
+                'alone' => $wish->alone,
+            ];
             foreach ($wish->situations as $s => $situation) {
-                $rows[WishSituation::class][] = ['position' => $s, 'wish_position' => $i, 'source' => $wish->source, 'listener' => $wish->listener, 'situation' => $situation];
+                $rows[WishSituation::class][] = [
+                    'position' => $s,
+                    'wish_position' => $i,
+                    'source' => $wish->source,
+                    'listener' => $wish->listener,
+                    'situation' => $situation,
+                ];
             }
         }
 
@@ -252,29 +365,66 @@ final class RigRows
         $position = 0;
         foreach ($rig->models as $model) {
             $rows[EquipmentModel::class][] = [
-                'position' => $position++, 'key' => $model->id, 'name' => $model->name, 'family' => $model->family->value, 'summary' => $model->summary, 'supply' => $model->supply->value,
+                'position' => $position++,
+                'key' => $model->id,
+                'name' => $model->name,
+                'family' => $model->family->value,
+                'summary' => $model->summary,
+                'supply' => $model->supply->value,
                 'channels_read' => $model->limits->channelsRead, 'devices_at_once' => $model->limits->devicesAtOnce,
-                'auto_mutes' => self::json(array_map(fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen], $model->autoMutes)), 'sources' => $model->limits->sources, 'tracks' => $model->limits->tracks,
+                'auto_mutes' => self::json(array_map(
+                    fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen],
+                    $model->autoMutes,
+                )),
+                'sources' => $model->limits->sources,
+                'tracks' => $model->limits->tracks,
             ];
             $i = 0;
             foreach ($model->points as $point) {
                 $rows[ModelPoint::class][] = [
-                    'position' => $i++, 'model' => $model->id, 'key' => $point->id, 'kind' => $point->kind->value, 'label' => $point->label, 'channels' => $point->channels,
-                    ...self::span('gain', $point->gain), ...self::span('fader', $point->fader), 'mute' => $point->mute, 'mono' => $point->mono, 'delay_to_ms' => $point->delayTo?->value(), 'picks' => $point->picks?->value,
+                    'position' => $i++,
+                    'model' => $model->id,
+                    'key' => $point->id,
+                    'kind' => $point->kind->value,
+                    'label' => $point->label,
+                    'channels' => $point->channels,
+                    ...self::span('gain', $point->gain),
+                    ...self::span('fader', $point->fader),
+                    'mute' => $point->mute,
+                    'mono' => $point->mono,
+                    'delay_to_ms' => $point->delayTo?->value(),
+                    'picks' => $point->picks?->value,
                     ...self::offer($point->device),
                 ];
             }
             $i = 0;
             foreach ($model->sockets as $socket) {
                 $rows[ModelSocket::class][] = [
-                    'position' => $i++, 'model' => $model->id, 'key' => $socket->id, 'label' => $socket->label, 'connector' => $socket->connector->value, 'signal' => $socket->signal->value,
-                    'balanced' => $socket->balanced, 'phantom' => $socket->phantom?->value, 'nominal_dbu' => $socket->nominalDbu, 'max_dbu' => $socket->maxDbu,
-                    'impedance_ohm' => $socket->impedanceOhm, 'colour' => $socket->colour, 'isolated' => $socket->isolated, 'link' => $socket->link?->value,
+                    'position' => $i++,
+                    'model' => $model->id,
+                    'key' => $socket->id,
+                    'label' => $socket->label,
+                    'connector' => $socket->connector->value,
+                    'signal' => $socket->signal->value,
+                    'balanced' => $socket->balanced,
+                    'phantom' => $socket->phantom?->value,
+                    'nominal_dbu' => $socket->nominalDbu,
+                    'max_dbu' => $socket->maxDbu,
+                    'impedance_ohm' => $socket->impedanceOhm,
+                    'colour' => $socket->colour,
+                    'isolated' => $socket->isolated,
+                    'link' => $socket->link?->value,
                 ];
                 $l = 0;
                 foreach ($socket->lanes as $lane) {
                     $rows[ModelLane::class][] = [
-                        'position' => $l++, 'model' => $model->id, 'socket' => $socket->id, 'key' => $lane->id, 'point' => $lane->point, 'way' => $lane->way->value, 'signal' => $lane->signal->value,
+                        'position' => $l++,
+                        'model' => $model->id,
+                        'socket' => $socket->id,
+                        'key' => $lane->id,
+                        'point' => $lane->point,
+                        'way' => $lane->way->value,
+                        'signal' => $lane->signal->value,
                         'channels' => self::json($lane->channels), ...self::offer($lane->device),
                     ];
                 }
@@ -282,8 +432,17 @@ final class RigRows
             $i = 0;
             foreach ($model->routes as $route) {
                 $rows[ModelRoute::class][] = [
-                    'position' => $i++, 'model' => $model->id, 'key' => $route->key(), 'from' => $route->from, 'to' => $route->to, 'on' => $route->on, 'db' => $route->db->value(),
-                    'tap' => $route->tap->value, 'map' => self::json($route->map?->form), 'group' => $route->group, 'delay_ms' => $route->delay?->value(),
+                    'position' => $i++,
+                    'model' => $model->id,
+                    'key' => $route->key(),
+                    'from' => $route->from,
+                    'to' => $route->to,
+                    'on' => $route->on,
+                    'db' => $route->db->value(),
+                    'tap' => $route->tap->value,
+                    'map' => self::json($route->map?->form),
+                    'group' => $route->group,
+                    'delay_ms' => $route->delay?->value(),
                     'can' => self::json(array_map(fn ($setting) => $setting->value, $route->can)),
                 ];
             }
@@ -304,13 +463,23 @@ final class RigRows
     /** @return array<string, mixed> */
     private static function offer(?DeviceOffer $offer): array
     {
-        return ['device_direction' => $offer?->direction->value, 'device_name' => $offer?->systemName, 'device_latency_ms' => $offer?->latency?->value()];
+        return [
+            'device_direction' => $offer?->direction->value,
+            'device_name' => $offer?->systemName,
+            'device_latency_ms' => $offer?->latency?->value(),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function pointControls(Core\PointSettings $set): array
     {
-        return ['gain' => $set->gain?->value(), 'fader' => $set->fader?->value(), 'mute' => $set->mute, 'mono' => $set->mono, 'delay_ms' => $set->delay?->value()];
+        return [
+            'gain' => $set->gain?->value(),
+            'fader' => $set->fader?->value(),
+            'mute' => $set->mute,
+            'mono' => $set->mono,
+            'delay_ms' => $set->delay?->value(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -323,7 +492,9 @@ final class RigRows
     private static function pick(?Core\Pick $pick): array
     {
         return [
-            'device' => $pick?->device === null ? null : (string) $pick->device, 'device_unit' => $pick?->device?->unit, 'follows' => $pick?->default?->value,
+            'device' => $pick?->device === null ? null : (string) $pick->device,
+            'device_unit' => $pick?->device?->unit,
+            'follows' => $pick?->default?->value,
             'channels' => self::json($pick?->channels), 'device_tap' => $pick?->tap?->value,
         ];
     }

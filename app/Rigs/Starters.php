@@ -41,6 +41,9 @@ final class Starters
 
     public function keepLayout(string $id, string $structure, Geometry $geometry): void
     {
-        file_put_contents(resource_path("starters/layouts/{$id}.json"), json_encode(['structure' => $structure, 'geometry' => $geometry->data()], JSON_THROW_ON_ERROR)."\n");
+        file_put_contents(
+            resource_path("starters/layouts/{$id}.json"),
+            json_encode(['structure' => $structure, 'geometry' => $geometry->data()], JSON_THROW_ON_ERROR)."\n",
+        );
     }
 }

@@ -11,7 +11,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A stored rig, ready to compute with. Made from its rows; kept ready for the revision that it was made from, since a page is asked for far more often than a rig is changed.
+ * A stored rig, ready to compute with. Made from its rows; kept ready for the revision that it was made from, since a page is asked for
+ * far more often than a rig is changed.
  */
 final class StoredRig
 {

@@ -23,12 +23,25 @@ final readonly class CableTable
         $rows = [];
         foreach ($this->rig->cables as $cable) {
             $rows[] = [
-                'cable' => $cable->id, 'label' => $cable->label, 'from' => CableForms::socketName($this->rig, $cable->from->unit, $cable->from->socket), 'to' => CableForms::socketName($this->rig, $cable->to->unit, $cable->to->socket),
-                'type' => $cable->type->value, 'length' => $cable->lengthM === null ? '' : (string) $cable->lengthM, 'colour' => $cable->colour, 'owned' => $cable->owned,
+                'cable' => $cable->id,
+                'label' => $cable->label,
+                'from' => CableForms::socketName($this->rig, $cable->from->unit, $cable->from->socket),
+                'to' => CableForms::socketName($this->rig, $cable->to->unit, $cable->to->socket),
+                'type' => $cable->type->value,
+                'length' => $cable->lengthM === null ? '' : (string) $cable->lengthM,
+                'colour' => $cable->colour,
+                'owned' => $cable->owned,
             ];
         }
 
-        return [...$rows, ...array_fill(0, self::NEW_ROWS, ['cable' => '', 'label' => '', 'from' => '', 'to' => '', 'type' => '', 'length' => '', 'colour' => '', 'owned' => true])];
+        return [
+            ...$rows,
+            ...array_fill(
+                0,
+                self::NEW_ROWS,
+                ['cable' => '', 'label' => '', 'from' => '', 'to' => '', 'type' => '', 'length' => '', 'colour' => '', 'owned' => true],
+            ),
+        ];
     }
 
     /** @return list<string> every socket of the rig, as the table names it */

@@ -23,7 +23,10 @@ final readonly class Computer
     private function __construct(public Unit $unit, private RigPage $page)
     {
         $graph = $page->hearing->graph;
-        $programs = array_values(array_filter($page->rig->units, fn (Unit $one) => $one->place === $unit->place && $page->rig->modelOf($one)->isProgram()));
+        $programs = array_values(array_filter(
+            $page->rig->units,
+            fn (Unit $one) => $one->place === $unit->place && $page->rig->modelOf($one)->isProgram(),
+        ));
         usort($programs, fn (Unit $a, Unit $b) => ($a->start ?? PHP_INT_MAX) <=> ($b->start ?? PHP_INT_MAX));
         $users = [];
         foreach ($programs as $program) {
@@ -35,7 +38,10 @@ final readonly class Computer
             }
         }
         $this->devices = array_values(array_map(fn (Device $device) => [
-            'device' => $device, 'colour' => $this->socketOf($device)->colour ?? '', 'socket' => $this->socketOf($device)->label ?? 'program', 'users' => $users[(string) $device->ref] ?? [],
+            'device' => $device,
+            'colour' => $this->socketOf($device)->colour ?? '',
+            'socket' => $this->socketOf($device)->label ?? 'program',
+            'users' => $users[(string) $device->ref] ?? [],
         ], $graph->devices->of($unit->id)));
         $this->programs = array_map(fn (Unit $program) => ['unit' => $program, 'picks' => $this->picks($program)], $programs);
     }
@@ -43,7 +49,10 @@ final readonly class Computer
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        return array_values(array_map(fn (Unit $unit) => new self($unit, $page), array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost())));
+        return array_values(array_map(
+            fn (Unit $unit) => new self($unit, $page),
+            array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()),
+        ));
     }
 
     private function socketOf(Device $device): ?Socket
@@ -54,7 +63,10 @@ final readonly class Computer
     /** @return list<array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}> */
     private function picks(Unit $program): array
     {
-        return array_values(array_filter(array_map(fn (Point $point) => self::pickOf($this->page->hearing, $program, $point), $this->page->rig->modelOf($program)->points)));
+        return array_values(array_filter(array_map(
+            fn (Point $point) => self::pickOf($this->page->hearing, $program, $point),
+            $this->page->rig->modelOf($program)->points,
+        )));
     }
 
     /** @return array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}|null what a program's in or out uses, and what it could use; null where it takes no device */
@@ -67,8 +79,11 @@ final readonly class Computer
         $pick = $hearing->graph->state->pick($program->id, $point->id);
 
         return [
-            'point' => $point, 'now' => $pick === null ? '' : (string) ($pick->device ?? $pick->default?->value), 'choices' => self::choices($hearing, $host, $program, $point),
-            'channels' => implode(', ', $pick->channels ?? []), 'width' => $pick === null ? 0 : ($hearing->graph->picked($program, $point)->channels ?? 0),
+            'point' => $point,
+            'now' => $pick === null ? '' : (string) ($pick->device ?? $pick->default?->value),
+            'choices' => self::choices($hearing, $host, $program, $point),
+            'channels' => implode(', ', $pick->channels ?? []),
+            'width' => $pick === null ? 0 : ($hearing->graph->picked($program, $point)->channels ?? 0),
         ];
     }
 

@@ -31,8 +31,18 @@ final readonly class Control
         $this->mute = $point->mute === null ? null : $state->isMuted($unit, $point);
         $this->keptMuteBy = $point->mute === null ? null : $state->autoMutedBy($unit, $point)?->label;
         $this->mono = $point->mono === null ? null : $state->isMono($unit, $point);
-        $this->gain = $point->gain === null ? null : ['db' => $state->gain($unit, $point)->number(), 'from' => $point->gain->from->number(), 'to' => $point->gain->to->number()];
-        $this->fader = $point->fader === null ? null : ['db' => $state->fader($unit, $point)->number(), 'from' => $point->fader->from->number(), 'to' => $point->fader->to->number()];
-        $this->delay = $point->delayTo === null ? null : ['ms' => $state->delay($unit, $point)->number(), 'to' => $point->delayTo->number()];
+        $this->gain = $point->gain === null
+            ? null
+            : ['db' => $state->gain($unit, $point)->number(), 'from' => $point->gain->from->number(), 'to' => $point->gain->to->number()];
+        $this->fader = $point->fader === null
+            ? null
+            : [
+                'db' => $state->fader($unit, $point)->number(),
+                'from' => $point->fader->from->number(),
+                'to' => $point->fader->to->number(),
+            ];
+        $this->delay = $point->delayTo === null
+            ? null
+            : ['ms' => $state->delay($unit, $point)->number(), 'to' => $point->delayTo->number()];
     }
 }

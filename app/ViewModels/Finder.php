@@ -46,14 +46,29 @@ final readonly class Finder
             $all[] = ['what' => $what, 'kind' => $kind, 'also' => $also, 'url' => $url];
         };
         foreach ($rig->units as $unit) {
-            $add($unit->name, $rig->modelOf($unit)->isProgram() ? 'program' : 'unit', $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'), "{$rig->modelOf($unit)->name} {$unit->serial} {$rig->places[$unit->place]->name}");
+            $add(
+                $unit->name,
+                $rig->modelOf($unit)->isProgram() ? 'program' : 'unit',
+                $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'),
+                "{$rig->modelOf($unit)->name} {$unit->serial} {$rig->places[$unit->place]->name}",
+            );
         }
         foreach ($rig->cables as $cable) {
-            $add($cable->label, 'cable', $this->page->url(['select' => "cable:{$cable->id}"], 'wiring'), "{$cable->type->value} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}");
+            $add(
+                $cable->label,
+                'cable',
+                $this->page->url(['select' => "cable:{$cable->id}"], 'wiring'),
+                "{$cable->type->value} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}",
+            );
         }
         foreach ($this->page->hearing->graph->devices->all() as $computer => $devices) {
             foreach ($devices as $device) {
-                $add($device->name(), "{$device->direction->value} device", $this->page->url(['select' => "unit:{$computer}"], 'computers').'#device-'.$device->ref, "{$device->systemName} {$rig->units[$computer]->name}");
+                $add(
+                    $device->name(),
+                    "{$device->direction->value} device",
+                    $this->page->url(['select' => "unit:{$computer}"], 'computers').'#device-'.$device->ref,
+                    "{$device->systemName} {$rig->units[$computer]->name}",
+                );
             }
         }
         foreach ($rig->sources as $source) {
@@ -65,12 +80,26 @@ final readonly class Finder
         foreach (Step::cases() as $step) {
             $add($step->label(), 'view', $this->page->url([], $step->value));
         }
-        foreach (['New unit' => 'stock', 'New place' => 'stock', 'New sound' => 'wishes', 'New listener' => 'wishes', 'Number the cables anew' => 'cables', 'New situation' => 'situations', 'Invite somebody' => 'people', 'Compare revisions' => 'history'] as $action => $view) {
+        foreach ([
+            'New unit' => 'stock',
+            'New place' => 'stock',
+            'New sound' => 'wishes',
+            'New listener' => 'wishes',
+            'Number the cables anew' => 'cables',
+            'New situation' => 'situations',
+            'Invite somebody' => 'people',
+            'Compare revisions' => 'history',
+        ] as $action => $view) {
             $add($action, 'action', $this->page->url([], $view));
         }
         foreach ($rig->units as $unit) {
             foreach ($rig->modelOf($unit)->sockets as $socket) {
-                $add("{$socket->label} of {$unit->name}", 'socket', $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'), $socket->connector->words());
+                $add(
+                    "{$socket->label} of {$unit->name}",
+                    'socket',
+                    $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'),
+                    $socket->connector->words(),
+                );
             }
         }
 

@@ -36,7 +36,10 @@ final readonly class Joins
                 } elseif ($wiring->at($there) === []) {
                     $fits[(string) $there] = $this->name($there);
                 } else {
-                    $taken[(string) $there] = $this->name($there).' has '.implode(' and ', array_map(fn ($cable) => $cable->label, $wiring->at($there))).' in it';
+                    $taken[(string) $there] = $this->name($there).' has '.implode(
+                        ' and ',
+                        array_map(fn ($cable) => $cable->label, $wiring->at($there)),
+                    ).' in it';
                 }
             }
         }
@@ -49,7 +52,10 @@ final readonly class Joins
     public function stands(string $ref): string
     {
         return match (true) {
-            $ref === (string) $this->here => 'here', isset($this->fits[$ref]) => 'fits', isset($this->taken[$ref]) => 'taken', default => 'blocked',
+            $ref === (string) $this->here => 'here',
+            isset($this->fits[$ref]) => 'fits',
+            isset($this->taken[$ref]) => 'taken',
+            default => 'blocked',
         };
     }
 
@@ -57,7 +63,10 @@ final readonly class Joins
     public function says(string $ref): string
     {
         return match ($this->stands($ref)) {
-            'here' => 'from here', 'fits' => 'takes the other end', 'taken' => $this->taken[$ref], default => $this->obstacles[$ref] ?? 'this is no socket',
+            'here' => 'from here',
+            'fits' => 'takes the other end',
+            'taken' => $this->taken[$ref],
+            default => $this->obstacles[$ref] ?? 'this is no socket',
         };
     }
 

@@ -129,7 +129,9 @@ final class MapDrawing
                 continue;
             }
             $this->add($this->edgePens, $edge->id, $pen);
-            [$start, $end] = $entered !== null && $this->sameUnit($edge->to, $entered) ? [$edge->to, $edge->from] : [$edge->from, $edge->to];
+            [$start, $end] = $entered !== null && $this->sameUnit($edge->to, $entered)
+                ? [$edge->to, $edge->from]
+                : [$edge->from, $edge->to];
             if ($entered !== null && $entered !== $start && isset($this->ports[$entered], $this->ports[$start]) && $this->sameUnit($entered, $start) && $this->map->depth->showsInsides()) {
                 $this->add($this->insidePens, "{$entered} {$start}", $pen);
             }

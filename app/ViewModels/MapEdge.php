@@ -15,7 +15,14 @@ final readonly class MapEdge
      * @param  string  $to  port
      * @param  bool  $carries  false for a pick that has no effect now
      */
-    public function __construct(public string $id, public string $from, public string $to, public string $label, public Realm $realm, public string $words, public bool $carries = true)
-    {
+    public function __construct(
+        public string $id,
+        public string $from,
+        public string $to,
+        public string $label,
+        public Realm $realm,
+        public string $words,
+        public bool $carries = true,
+    ) {
     }
 }

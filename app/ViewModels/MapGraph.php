@@ -82,13 +82,17 @@ final class MapGraph
                 'least' => (int) ceil(TextWidth::of($name, 13.5) + TextWidth::of($this->rig->places[$id]->kind->value, 11) + 60),
                 'plates' => array_map(fn (MapPlate $plate) => [
                     'id' => $plate->unit, 'width' => $plate->width(), 'height' => $plate->height(),
-                    'left' => array_map(fn (MapPort $port) => $port->id, $plate->left), 'right' => array_map(fn (MapPort $port) => $port->id, $plate->right),
+                    'left' => array_map(fn (MapPort $port) => $port->id, $plate->left),
+                    'right' => array_map(fn (MapPort $port) => $port->id, $plate->right),
                 ], $plates),
             ];
         }
 
         return ['places' => $places, 'edges' => array_map(fn (MapEdge $edge) => [
-            'id' => $edge->id, 'from' => $edge->from, 'to' => $edge->to, 'label' => $edge->label === '' ? 0 : (int) ceil(TextWidth::of($edge->label, 11) + 12),
+            'id' => $edge->id,
+            'from' => $edge->from,
+            'to' => $edge->to,
+            'label' => $edge->label === '' ? 0 : (int) ceil(TextWidth::of($edge->label, 11) + 12),
         ], $this->edges)];
     }
 
@@ -113,14 +117,31 @@ final class MapGraph
                 $isEar = $point->kind === PointKind::Ear && $this->hasListener("{$unit->id}/{$point->id}");
                 if ($isPicked || $isVirtual || $isEar || ($this->depth === MapDepth::Everything && ($point->picks !== null || $point->device !== null))) {
                     $isOut = $point->picks === Direction::Playback || $point->device?->direction === Direction::Recording || $isEar;
-                    $port = new MapPort("{$unit->id}/{$point->id}", $point->label, $isOut, 'point', ! $isPicked && ! $isVirtual && ! $isEar);
+                    $port = new MapPort(
+                        "{$unit->id}/{$point->id}",
+                        $point->label,
+                        $isOut,
+                        'point',
+                        ! $isPicked && ! $isVirtual && ! $isEar,
+                    );
                     $port->isOut ? $right[] = $port : $left[] = $port;
                 }
             }
         }
-        $insides = $this->depth->showsInsides() && ! $model->family->isHost() ? (new PlateInsides($this->graph, $this->depth === MapDepth::Everything))->of($unit, $model, $left, $right) : [];
+        $insides = $this->depth->showsInsides() && ! $model->family->isHost()
+            ? (new PlateInsides($this->graph, $this->depth === MapDepth::Everything))->of($unit, $model, $left, $right)
+            : [];
 
-        return new MapPlate($unit->id, $unit->name, $this->caption($unit, $model), $model->isProgram(), $left, $right, $insides, $this->depth->showsInsides());
+        return new MapPlate(
+            $unit->id,
+            $unit->name,
+            $this->caption($unit, $model),
+            $model->isProgram(),
+            $left,
+            $right,
+            $insides,
+            $this->depth->showsInsides(),
+        );
     }
 
     /**
@@ -149,7 +170,13 @@ final class MapGraph
             if ($isVirtual || (! $isUsed && $this->depth !== MapDepth::Everything)) {
                 continue;
             }
-            $port = new MapPort($this->devicePort($device), TextWidth::cut($device->name(), 11.5, 120), $device->direction === Direction::Recording, 'device', ! $isUsed);
+            $port = new MapPort(
+                $this->devicePort($device),
+                TextWidth::cut($device->name(), 11.5, 120),
+                $device->direction === Direction::Recording,
+                'device',
+                ! $isUsed,
+            );
             $port->isOut ? $right[] = $port : $left[] = $port;
         }
     }
@@ -185,7 +212,14 @@ final class MapGraph
         $forward = self::isOutSocket($a) || ! self::isOutSocket($b);
         $words = "{$label}: {$a->label} of {$this->rig->units[$from->unit]->name} to {$b->label} of {$this->rig->units[$to->unit]->name}";
 
-        return new MapEdge("cable:{$id}", (string) ($forward ? $from : $to), (string) ($forward ? $to : $from), $label, Realm::ofCable($this->rig->cables[$id]->type, $signal), $words);
+        return new MapEdge(
+            "cable:{$id}",
+            (string) ($forward ? $from : $to),
+            (string) ($forward ? $to : $from),
+            $label,
+            Realm::ofCable($this->rig->cables[$id]->type, $signal),
+            $words,
+        );
     }
 
     /** A socket that gives sound, or that hangs on a computer, stands on the right. */
@@ -203,7 +237,10 @@ final class MapGraph
     /** @return list<Unit> */
     private function programsAt(string $place): array
     {
-        return array_values(array_filter($this->rig->units, fn (Unit $unit) => $unit->place === $place && $this->rig->modelOf($unit)->isProgram()));
+        return array_values(array_filter(
+            $this->rig->units,
+            fn (Unit $unit) => $unit->place === $place && $this->rig->modelOf($unit)->isProgram(),
+        ));
     }
 
     private function isUsed(Unit $at, string $device): bool

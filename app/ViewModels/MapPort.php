@@ -12,7 +12,12 @@ final readonly class MapPort
      * @param  bool  $isOut  on the right edge
      * @param  string  $kind  socket, device or point
      */
-    public function __construct(public string $id, public string $label, public bool $isOut, public string $kind, public bool $isFree = false)
-    {
+    public function __construct(
+        public string $id,
+        public string $label,
+        public bool $isOut,
+        public string $kind,
+        public bool $isFree = false,
+    ) {
     }
 }

@@ -65,7 +65,10 @@ final readonly class PlateInsides
      */
     public static function line(array $a, array $b, bool $isClear): string
     {
-        $inward = fn (array $at): float => ($at['port']->isOut ? -1 : 1) * ($isClear ? round(TextWidth::of($at['port']->label, 11.5)) + 14 : 0);
+        $inward = fn (array $at): float => ($at['port']->isOut ? -1 : 1) * ($isClear ? round(TextWidth::of(
+            $at['port']->label,
+            11.5,
+        )) + 14 : 0);
         [$ax, $bx] = [$a['x'] + $inward($a), $b['x'] + $inward($b)];
         $reach = $a['port']->isOut === $b['port']->isOut ? 26 : max(12, abs($bx - $ax) / 2);
         $ac = $ax + ($a['port']->isOut ? -$reach : $reach);

@@ -19,7 +19,11 @@ final readonly class Preview
     public function __construct(public string $number, public Cure $cure, Rig $rig, Situation $situation, private Hearing $before)
     {
         $hearings = new Hearings($rig, [$situation->id => $before]);
-        $this->after = (new Hearings(array_reduce($cure->edits, fn (Rig $now, $edit) => $edit->applyTo($now), $rig), [], $hearings))->in($situation->id);
+        $this->after = (new Hearings(
+            array_reduce($cure->edits, fn (Rig $now, $edit) => $edit->applyTo($now), $rig),
+            [],
+            $hearings,
+        ))->in($situation->id);
     }
 
     public function pair(HeardPair $was): HeardPair

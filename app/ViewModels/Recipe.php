@@ -33,7 +33,10 @@ final readonly class Recipe
     /** The recipe as a person would read it to another. */
     public function aloud(): string
     {
-        $in = array_map(fn (Feed $feed) => $feed->from.($feed->levelWords() === '' ? '' : ' at '.$feed->levelWords()).($feed->isLinked() ? '' : ', '.$feed->tapWords()), $this->in());
+        $in = array_map(
+            fn (Feed $feed) => $feed->from.($feed->levelWords() === '' ? '' : ' at '.$feed->levelWords()).($feed->isLinked() ? '' : ', '.$feed->tapWords()),
+            $this->in(),
+        );
         $out = array_map(fn (Feed $feed) => $feed->from, $this->out());
         $who = array_map(fn (Listener $listener) => $listener->name, $this->listeners);
 

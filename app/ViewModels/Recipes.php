@@ -30,12 +30,20 @@ final readonly class Recipes
         foreach ($this->model->points as $point) {
             $feeds = array_filter($this->model->routes, fn (Route $route) => $route->to === $point->id);
             if (self::isMixed($feeds)) {
-                $recipes[] = new Recipe($point, new Control($unit->id, $point, $graph->state), array_values(array_map($this->feed(...), $feeds)), $passage->listenersBehind("{$unit->id}/{$point->id}"));
+                $recipes[] = new Recipe(
+                    $point,
+                    new Control($unit->id, $point, $graph->state),
+                    array_values(array_map($this->feed(...), $feeds)),
+                    $passage->listenersBehind("{$unit->id}/{$point->id}"),
+                );
             }
         }
         $this->recipes = $recipes;
         $outputs = array_map(fn (Recipe $recipe) => $recipe->output, $recipes);
-        $this->controls = array_values(array_map(fn (Point $point) => new Control($unit->id, $point, $graph->state), array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true))));
+        $this->controls = array_values(array_map(
+            fn (Point $point) => new Control($unit->id, $point, $graph->state),
+            array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
+        ));
     }
 
     /**
@@ -104,10 +112,18 @@ final readonly class Recipes
     private function feed(Route $route): Feed
     {
         $from = $this->model->points[$route->from];
-        $instead = $route->group === null ? [] : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
-            array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other !== $route)));
+        $instead = $route->group === null
+            ? []
+            : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
+                array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other !== $route)));
 
-        return new Feed($route->key(), $this->named($from), $this->graph->state->route($this->unit->id, $route), $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"), $instead);
+        return new Feed(
+            $route->key(),
+            $this->named($from),
+            $this->graph->state->route($this->unit->id, $route),
+            $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"),
+            $instead,
+        );
     }
 
     /** A point at the end of a chain of effects is named after what enters the chain, and the effects in their order. */

@@ -55,11 +55,19 @@ final readonly class RigCard
     /** How much there is in it, in words. */
     public function counted(): string
     {
-        return $this->content === null ? '' : trans_choice('{0} no unit|{1} :count unit|[2,*] :count units', count($this->content->units)).' · '.trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', count($this->content->cables));
+        return $this->content === null
+            ? ''
+            : trans_choice('{0} no unit|{1} :count unit|[2,*] :count units', count($this->content->units)).' · '.trans_choice(
+                '{0} no cable|{1} :count cable|[2,*] :count cables',
+                count($this->content->cables),
+            );
     }
 
     public function atOdds(): int
     {
-        return array_sum(array_map(fn (Verdict $verdict) => $verdict->isAtOdds() ? $this->counts[$verdict->value] ?? 0 : 0, Verdict::cases()));
+        return array_sum(array_map(
+            fn (Verdict $verdict) => $verdict->isAtOdds() ? $this->counts[$verdict->value] ?? 0 : 0,
+            Verdict::cases(),
+        ));
     }
 }

@@ -25,8 +25,8 @@ use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
 
 /**
- * What every view of a rig shows: the rig, the situation, the answer, and what is chosen, all of it from the address. Whatever an address names that the rig does not have (any more)
- * is passed over.
+ * What every view of a rig shows: the rig, the situation, the answer, and what is chosen, all of it from the address. Whatever an address
+ * names that the rig does not have (any more) is passed over.
  */
 final readonly class RigPage
 {
@@ -90,7 +90,9 @@ final readonly class RigPage
         $cure = $this->causes?->cure($asked('try'));
         $this->preview = $cure === null ? null : new Preview($asked('try'), $cure, $this->rig, $this->situation, $this->hearing);
         $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
-        $this->difference = $against === null || $against === $situation ? null : new SituationDifference(Heard::in($this->rig, $against), $this->hearing);
+        $this->difference = $against === null || $against === $situation
+            ? null
+            : new SituationDifference(Heard::in($this->rig, $against), $this->hearing);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
 
         $pens = [];
@@ -101,7 +103,9 @@ final readonly class RigPage
             }
         }
         [$source, $listener] = [...explode(':', $asked('pair')), ''];
-        $this->pair = isset($this->rig->sources[$source], $this->rig->listeners[$listener]) ? $this->hearing->pair($source, $listener) : null;
+        $this->pair = isset($this->rig->sources[$source], $this->rig->listeners[$listener])
+            ? $this->hearing->pair($source, $listener)
+            : null;
         if ($this->pair !== null && ! in_array($source, $pens, true) && $free !== []) {
             $pens[array_shift($free)] = $source;
         }
@@ -153,7 +157,11 @@ final readonly class RigPage
 
         // What an address does not say is the usual: one state, one address.
         $usual = ['situation' => $this->rig->base()->id, 'depth' => MapDepth::Cables->value];
-        $said = array_filter([...$choices, ...$changes], fn (?string $value, string $key) => $value !== null && $value !== '' && $value !== ($usual[$key] ?? null), ARRAY_FILTER_USE_BOTH);
+        $said = array_filter(
+            [...$choices, ...$changes],
+            fn (?string $value, string $key) => $value !== null && $value !== '' && $value !== ($usual[$key] ?? null),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...$said]);
     }
@@ -222,7 +230,18 @@ final readonly class RigPage
     {
         $kinds = array_map(fn (Source $source) => $source->kind->value, array_values($this->rig->sources));
 
-        return array_filter(['Voice' => 'voice', 'Game' => 'game', 'Music' => 'music', 'Alerts' => 'alerts', 'Caller' => 'caller', 'Console' => 'console', 'Browser' => 'browser'], fn (string $kind) => ! in_array($kind, $kinds, true));
+        return array_filter(
+            [
+                'Voice' => 'voice',
+                'Game' => 'game',
+                'Music' => 'music',
+                'Alerts' => 'alerts',
+                'Caller' => 'caller',
+                'Console' => 'console',
+                'Browser' => 'browser',
+            ],
+            fn (string $kind) => ! in_array($kind, $kinds, true),
+        );
     }
 
     /** @return array<string, string> listeners that most rigs have, by name, with their kind; those that this one has none of yet */
@@ -230,13 +249,19 @@ final readonly class RigPage
     {
         $kinds = array_map(fn (Listener $listener) => $listener->kind->value, array_values($this->rig->listeners));
 
-        return array_filter(['Me' => 'headphones', 'Room' => 'speakers', 'Viewers' => 'stream', 'Track' => 'track', 'Caller' => 'caller', 'Team' => 'team'], fn (string $kind) => ! in_array($kind, $kinds, true));
+        return array_filter(
+            ['Me' => 'headphones', 'Room' => 'speakers', 'Viewers' => 'stream', 'Track' => 'track', 'Caller' => 'caller', 'Team' => 'team'],
+            fn (string $kind) => ! in_array($kind, $kinds, true),
+        );
     }
 
     /** The address that takes up a socket to plug it, at a depth where the free sockets stand on the map. */
     public function connectUrl(string $socket): string
     {
-        return $this->url(['select' => "socket:{$socket}", 'depth' => $this->depth->showsFreeSockets() ? $this->depth->value : MapDepth::Sockets->value], 'wiring');
+        return $this->url(
+            ['select' => "socket:{$socket}", 'depth' => $this->depth->showsFreeSockets() ? $this->depth->value : MapDepth::Sockets->value],
+            'wiring',
+        );
     }
 
     public function pointName(PointRef $at): string

@@ -62,7 +62,12 @@ final readonly class Sheet
         foreach ($this->rig->modelOf($unit)->points as $point) {
             if ($point->isControlled() || $point->picks !== null) {
                 $pick = $point->picks === null ? null : Computer::pickOf($this->hearing, $unit, $point);
-                $rows[] = ['point' => $point, 'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state) : null, 'says' => $this->picked($unit, $point), 'pick' => $pick];
+                $rows[] = [
+                    'point' => $point,
+                    'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state) : null,
+                    'says' => $this->picked($unit, $point),
+                    'pick' => $pick,
+                ];
             }
         }
 
@@ -93,7 +98,10 @@ final readonly class Sheet
             if ($route->can !== []) {
                 $now = $this->hearing->graph->state->route($unit->id, $route);
                 $feeds[$route->to][] = [
-                    'key' => $route->key(), 'from' => $model->points[$route->from]->label, 'on' => $now->on, 'says' => $now->db->number() === 0 ? '' : $now->db->text().' dB',
+                    'key' => $route->key(),
+                    'from' => $model->points[$route->from]->label,
+                    'on' => $now->on,
+                    'says' => $now->db->number() === 0 ? '' : $now->db->text().' dB',
                     'canSwitch' => $route->allows(RouteSetting::On),
                 ];
             }
@@ -111,7 +119,10 @@ final readonly class Sheet
     /** @return list<Unit> */
     public function programs(Unit $host): array
     {
-        return array_values(array_filter($this->rig->units, fn (Unit $unit) => $unit->place === $host->place && $this->rig->modelOf($unit)->isProgram()));
+        return array_values(array_filter(
+            $this->rig->units,
+            fn (Unit $unit) => $unit->place === $host->place && $this->rig->modelOf($unit)->isProgram(),
+        ));
     }
 
     /** @return array<string, list<string>> names of the listeners that are reached through an element, by source */

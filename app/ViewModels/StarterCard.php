@@ -10,8 +10,14 @@ use App\Rigs\Starters;
 final readonly class StarterCard
 {
     /** @param  array<string, mixed>|null  $drawing  geometry of its map */
-    public function __construct(public string $id, public string $name, public string $summary, public int $units, public int $cables, public ?array $drawing)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $summary,
+        public int $units,
+        public int $cables,
+        public ?array $drawing,
+    ) {
     }
 
     /** @return list<self> */
@@ -21,7 +27,14 @@ final readonly class StarterCard
             // Of a shipped document, which tests read as a whole, its head is enough here.
             $document = json_decode($starters->text($id), true, flags: JSON_THROW_ON_ERROR);
 
-            return new self($id, $document['name'], $document['summary'], count($document['units']), count($document['cables']), $starters->layout($id)['geometry'] ?? null);
+            return new self(
+                $id,
+                $document['name'],
+                $document['summary'],
+                count($document['units']),
+                count($document['cables']),
+                $starters->layout($id)['geometry'] ?? null,
+            );
         }, $starters->ids());
     }
 }

@@ -27,7 +27,12 @@ final readonly class Tracks
         $model = $graph->rig->modelOf($unit);
         $isTrack = fn (Point $point): bool => $point->kind === PointKind::Bus || ($point->kind === PointKind::Ear && array_filter($model->routes, fn (Route $route) => $route->to === $point->id && $model->points[$route->from]->kind !== PointKind::Bus) !== []);
         $sources = fn (Point $point): array => $passage->sourcesAt("{$unit->id}/{$point->id}");
-        $this->inputs = array_values(array_map(fn (Point $point) => ['point' => $point, 'control' => new Control($unit->id, $point, $graph->state), 'device' => $graph->picked($unit, $point)?->name() ?? '', 'sources' => $sources($point)],
+        $this->inputs = array_values(array_map(fn (Point $point) => [
+            'point' => $point,
+            'control' => new Control($unit->id, $point, $graph->state),
+            'device' => $graph->picked($unit, $point)?->name() ?? '',
+            'sources' => $sources($point),
+        ],
             array_filter($model->points, fn (Point $point) => $point->kind === PointKind::In)));
         $this->tracks = array_values(array_map(fn (Point $point) => ['point' => $point, 'sources' => $sources($point), 'goals' => array_values(array_map(
             fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [], []), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
@@ -38,7 +43,10 @@ final readonly class Tracks
     public static function all(RigPage $page): array
     {
         $passage = new Passage($page->hearing->graph);
-        $units = array_filter($page->rig->units, fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true));
+        $units = array_filter(
+            $page->rig->units,
+            fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),
+        );
 
         return array_values(array_map(fn (Unit $unit) => new self($unit, $page->hearing->graph, $passage), $units));
     }

@@ -17,8 +17,15 @@ final readonly class WayStep
      * @param  list<array{name: string, fader: string|null}>  $inside  the points passed inside a unit; those whose fader governs the way with its setting
      * @param  string|null  $select  what to select on a click: `unit:…` or `cable:…`
      */
-    public function __construct(public string $title, public array $inside, public Realm $realm, public string $level, public string $time, public bool $changes, public ?string $select)
-    {
+    public function __construct(
+        public string $title,
+        public array $inside,
+        public Realm $realm,
+        public string $level,
+        public string $time,
+        public bool $changes,
+        public ?string $select,
+    ) {
     }
 
     /**

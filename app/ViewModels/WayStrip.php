@@ -20,7 +20,10 @@ use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Verdict;
 
-/** One sound to one listener, for reading: what it comes to, each way step by step, or how far it gets; and what is the matter, once that is known. */
+/**
+ * One sound to one listener, for reading: what it comes to, each way step by step, or how far it gets; and what is the matter, once that
+ * is known.
+ */
 final readonly class WayStrip
 {
     /** @var list<list<WayStep>> */
@@ -76,7 +79,9 @@ final readonly class WayStrip
         $count = count($pair->arrivals());
 
         return match (true) {
-            $count <= 1 => $pair->isCapped() ? ' by many ways' : '', $count === 2 && ! $pair->isCapped() => ' twice', default => ($pair->isCapped() ? ' more than ' : ' ')."{$count} times",
+            $count <= 1 => $pair->isCapped() ? ' by many ways' : '',
+            $count === 2 && ! $pair->isCapped() => ' twice',
+            default => ($pair->isCapped() ? ' more than ' : ' ')."{$count} times",
         };
     }
 
@@ -107,7 +112,10 @@ final readonly class WayStrip
     private static function unitOf(Hop $hop): string
     {
         return match ($hop->kind) {
-            HopKind::Origin, HopKind::Gain, HopKind::Fader, HopKind::Route => $hop->at instanceof PointRef || $hop->at instanceof RouteRef ? $hop->at->unit : '',
+            HopKind::Origin,
+            HopKind::Gain,
+            HopKind::Fader,
+            HopKind::Route => $hop->at instanceof PointRef || $hop->at instanceof RouteRef ? $hop->at->unit : '',
             default => '',
         };
     }

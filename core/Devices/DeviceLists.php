@@ -18,8 +18,9 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 
 /**
- * Every computer's list of audio devices, derived from what is plugged and what runs: its own sockets; every device lane of a unit that a host socket
- * reaches, through hubs too; picture outputs that reach something; what programs install. Settings whose device is gone stay, as not connected.
+ * Every computer's list of audio devices, derived from what is plugged and what runs: its own sockets; every device lane of a unit that a
+ * host socket reaches, through hubs too; picture outputs that reach something; what programs install. Settings whose device is gone stay,
+ * as not connected.
  */
 final readonly class DeviceLists
 {
@@ -111,7 +112,13 @@ final readonly class DeviceLists
         foreach ($programs as $program) {
             foreach ($this->rig->modelOf($program)->points as $point) {
                 if ($point->device !== null) {
-                    $device = $this->device($host->id, DeviceRef::point($program->id, $point->id), $point->device, $point->device->systemName, $settings);
+                    $device = $this->device(
+                        $host->id,
+                        DeviceRef::point($program->id, $point->id),
+                        $point->device,
+                        $point->device->systemName,
+                        $settings,
+                    );
                     $devices[(string) $device->ref] = $device;
                 }
             }
@@ -119,7 +126,14 @@ final readonly class DeviceLists
         foreach ($settings as $key => $set) {
             if (! isset($devices[$key])) {
                 $offer = $this->offer($set->device);
-                $devices[$key] = $this->device($host->id, $set->device, $offer, str_replace('{partner}', 'nothing', $offer->systemName), $settings, isConnected: false);
+                $devices[$key] = $this->device(
+                    $host->id,
+                    $set->device,
+                    $offer,
+                    str_replace('{partner}', 'nothing', $offer->systemName),
+                    $settings,
+                    isConnected: false,
+                );
             }
         }
 
@@ -147,7 +161,14 @@ final readonly class DeviceLists
                 $to = [...$via, ['cable' => $cable->id, 'hub' => null]];
                 foreach ($socket->lanes as $lane) {
                     if ($lane->device !== null) {
-                        $device = $this->device($host->id, DeviceRef::lane($there->unit, $there->socket, $lane->id), $lane->device, $lane->device->systemName, $settings, $to);
+                        $device = $this->device(
+                            $host->id,
+                            DeviceRef::lane($there->unit, $there->socket, $lane->id),
+                            $lane->device,
+                            $lane->device->systemName,
+                            $settings,
+                            $to,
+                        );
                         $devices[(string) $device->ref] = $device;
                     }
                 }
@@ -155,7 +176,13 @@ final readonly class DeviceLists
                 $seen[$there->unit] = true;
                 foreach ($this->rig->modelOf($there->unit)->sockets as $down) {
                     if ($down->link === LinkRole::Downstream) {
-                        $devices += $this->behind($host, new SocketRef($there->unit, $down->id), [...$via, ['cable' => $cable->id, 'hub' => $there->unit]], $seen, $settings);
+                        $devices += $this->behind(
+                            $host,
+                            new SocketRef($there->unit, $down->id),
+                            [...$via, ['cable' => $cable->id, 'hub' => $there->unit]],
+                            $seen,
+                            $settings,
+                        );
                     }
                 }
             }
@@ -182,8 +209,15 @@ final readonly class DeviceLists
      * @param  array<string, DeviceSettings>  $settings
      * @param  list<array{cable: string, hub: string|null}>  $via
      */
-    private function device(string $computer, DeviceRef $ref, DeviceOffer $offer, string $name, array $settings, array $via = [], bool $isConnected = true): Device
-    {
+    private function device(
+        string $computer,
+        DeviceRef $ref,
+        DeviceOffer $offer,
+        string $name,
+        array $settings,
+        array $via = [],
+        bool $isConnected = true,
+    ): Device {
         $model = $this->rig->modelOf($ref->unit);
         $lane = $ref->lane === null ? null : $model->sockets[$ref->givenBy]->lanes[$ref->lane];
         $point = $lane === null ? $ref->givenBy : $lane->point;

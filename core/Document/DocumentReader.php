@@ -84,7 +84,11 @@ final class DocumentReader
     public function judge(string $document, ?array $models = null): void
     {
         try {
-            $this->readData(Json::decode($models === null ? $document : DocumentWriter::withoutModels($document)), isStored: true, models: $models);
+            $this->readData(
+                Json::decode($models === null ? $document : DocumentWriter::withoutModels($document)),
+                isStored: true,
+                models: $models,
+            );
         } catch (InvalidDocument $e) {
             throw new InvalidRig($e->problems);
         }
@@ -109,7 +113,10 @@ final class DocumentReader
             throw new InvalidDocument([new Problem('/format', 'This is no rig document: "format" has to be "'.self::FORMAT.'".')]);
         }
         if (($data->version ?? null) !== self::VERSION) {
-            throw new InvalidDocument([new Problem('/version', 'This version of the format is not known here: "version" has to be '.self::VERSION.'.')]);
+            throw new InvalidDocument([new Problem(
+                '/version',
+                'This version of the format is not known here: "version" has to be '.self::VERSION.'.',
+            )]);
         }
         $document = new Fields($data, '', $this->problems);
         $document->raw('format');
@@ -222,10 +229,16 @@ final class DocumentReader
         $settings = $unit->object('settings');
         if ($settings !== null) {
             foreach ($settings->map('points') as $key => $data) {
-                $points[(string) $key] = $this->pointSettings($settings->inside($data, $settings->at('points').'/'.Problem::token((string) $key)));
+                $points[(string) $key] = $this->pointSettings($settings->inside(
+                    $data,
+                    $settings->at('points').'/'.Problem::token((string) $key),
+                ));
             }
             foreach ($settings->map('routes') as $key => $data) {
-                $routes[(string) $key] = $this->routeSettings($settings->inside($data, $settings->at('routes').'/'.Problem::token((string) $key)));
+                $routes[(string) $key] = $this->routeSettings($settings->inside(
+                    $data,
+                    $settings->at('routes').'/'.Problem::token((string) $key),
+                ));
             }
             $settings->done();
         }
@@ -236,7 +249,13 @@ final class DocumentReader
 
     private function pointSettings(Fields $fields): PointSettings
     {
-        $settings = new PointSettings($fields->decibels('gain'), $fields->decibels('fader'), $fields->flag('mute'), $fields->flag('mono'), $fields->milliseconds('delay_ms'));
+        $settings = new PointSettings(
+            $fields->decibels('gain'),
+            $fields->decibels('fader'),
+            $fields->flag('mute'),
+            $fields->flag('mono'),
+            $fields->milliseconds('delay_ms'),
+        );
         $fields->done();
 
         return $settings;
@@ -322,7 +341,13 @@ final class DocumentReader
             $fields->problem($fields->at('default'), 'A pick names a device or follows a default, not both.');
         }
 
-        return new Pick($at, $device, $default, (new ModelReader)->channels($fields, 'channels'), $fields->choice('tap', Direction::class, needed: false));
+        return new Pick(
+            $at,
+            $device,
+            $default,
+            (new ModelReader)->channels($fields, 'channels'),
+            $fields->choice('tap', Direction::class, needed: false),
+        );
     }
 
     private function air(Fields $path): ?AirPath

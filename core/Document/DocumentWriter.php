@@ -69,7 +69,9 @@ final class DocumentWriter
         $start = strpos($document, self::MODELS);
         $end = strpos($document, self::UNITS);
 
-        return $start === false || $end === false ? $document : substr($document, 0, $start + strlen(self::MODELS)).'{}'.substr($document, $end);
+        return $start === false || $end === false
+            ? $document
+            : substr($document, 0, $start + strlen(self::MODELS)).'{}'.substr($document, $end);
     }
 
     /**
@@ -85,13 +87,24 @@ final class DocumentWriter
             'version' => DocumentReader::VERSION,
             'name' => $rig->name,
             ...$this->filled(['summary' => $rig->summary]),
-            'places' => array_map(fn (Place $place) => ['id' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name], array_values($rig->places)),
+            'places' => array_map(
+                fn (Place $place) => ['id' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name],
+                array_values($rig->places),
+            ),
             'models' => $models ?? (object) array_map($this->model(...), $rig->models),
             'units' => array_map($this->unit(...), array_values($rig->units)),
             'cables' => array_map($this->cable(...), array_values($rig->cables)),
             'devices' => array_map($this->device(...), $rig->devices),
             'picks' => array_map(fn (Pick $pick) => ['at' => (string) $pick->at, ...$this->choice($pick)], array_values($rig->picks)),
-            'air' => array_map(fn (AirPath $path) => ['from' => (string) $path->from, 'to' => (string) $path->to, 'db' => $path->db->number(), ...($path->delay === null ? [] : ['delay_ms' => $path->delay->number()])], $rig->air),
+            'air' => array_map(
+                fn (AirPath $path) => [
+                    'from' => (string) $path->from,
+                    'to' => (string) $path->to,
+                    'db' => $path->db->number(),
+                    ...($path->delay === null ? [] : ['delay_ms' => $path->delay->number()]),
+                ],
+                $rig->air,
+            ),
             'sources' => array_map($this->source(...), array_values($rig->sources)),
             'listeners' => array_map(fn (Listener $listener) => [
                 'id' => $listener->id, 'name' => $listener->name, 'kind' => $listener->kind->value,
@@ -102,7 +115,9 @@ final class DocumentWriter
                 ...$this->filled(['own_level' => $wish->ownLevel, 'alone' => $wish->alone, 'situations' => $wish->situations]),
             ], $rig->wishes),
             'situations' => array_map(fn (Situation $situation) => [
-                'id' => $situation->id, 'name' => $situation->name, 'changes' => array_map($this->change(...), array_values($situation->changes)),
+                'id' => $situation->id,
+                'name' => $situation->name,
+                'changes' => array_map($this->change(...), array_values($situation->changes)),
                 ...$this->filled(['absent' => $situation->absent, 'pulled' => $situation->pulled]),
             ], array_values($rig->situations)),
         ];
@@ -129,7 +144,10 @@ final class DocumentWriter
             'routes' => array_map($this->route(...), array_values($model->routes)),
             ...$this->filled([
                 'limits' => $limits,
-                'auto_mutes' => array_map(fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen], $model->autoMutes),
+                'auto_mutes' => array_map(
+                    fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen],
+                    $model->autoMutes,
+                ),
             ]),
         ];
     }
@@ -205,11 +223,21 @@ final class DocumentWriter
         return [
             'id' => $unit->id, 'model' => $unit->model, 'place' => $unit->place, 'name' => $unit->name,
             ...$this->filled([
-                'firmware' => $unit->firmware, 'serial' => $unit->serial, 'notes' => $unit->notes, 'needs' => $unit->needs, 'start' => $unit->start,
+                'firmware' => $unit->firmware,
+                'serial' => $unit->serial,
+                'notes' => $unit->notes,
+                'needs' => $unit->needs,
+                'start' => $unit->start,
                 'at_login' => $unit->atLogin,
                 'settings' => $this->filled([
-                    'points' => $this->map(array_map(fn (PointSettings $set) => $this->pointSettings($set) ?: new \stdClass, $unit->points)),
-                    'routes' => $this->map(array_map(fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass, $unit->routes)),
+                    'points' => $this->map(array_map(
+                        fn (PointSettings $set) => $this->pointSettings($set) ?: new \stdClass,
+                        $unit->points,
+                    )),
+                    'routes' => $this->map(array_map(
+                        fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass,
+                        $unit->routes,
+                    )),
                 ]),
             ]),
         ];
@@ -229,7 +257,13 @@ final class DocumentWriter
     /** @return array<string, mixed> */
     private function pointSettings(PointSettings $set): array
     {
-        return $this->known(['gain' => $set->gain?->number(), 'fader' => $set->fader?->number(), 'mute' => $set->mute, 'mono' => $set->mono, 'delay_ms' => $set->delay?->number()]);
+        return $this->known([
+            'gain' => $set->gain?->number(),
+            'fader' => $set->fader?->number(),
+            'mute' => $set->mute,
+            'mono' => $set->mono,
+            'delay_ms' => $set->delay?->number(),
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -242,7 +276,11 @@ final class DocumentWriter
     private function cable(Cable $cable): array
     {
         return [
-            'id' => $cable->id, 'label' => $cable->label, 'type' => $cable->type->value, 'from' => (string) $cable->from, 'to' => (string) $cable->to,
+            'id' => $cable->id,
+            'label' => $cable->label,
+            'type' => $cable->type->value,
+            'from' => (string) $cable->from,
+            'to' => (string) $cable->to,
             ...$this->filled(['length_m' => $this->number($cable->lengthM), 'colour' => $cable->colour]),
             ...($cable->owned ? [] : ['owned' => false]),
             ...$this->known(['lanes' => $cable->lanes]),
@@ -257,7 +295,9 @@ final class DocumentWriter
             ...$this->filled(['name' => $device->name]),
             ...($device->enabled ? [] : ['enabled' => false]),
             ...$this->filled([
-                'roles' => array_map(fn (Role $role) => $role->value, $device->roles), 'rate_hz' => $device->rateHz, 'bits' => $device->bits,
+                'roles' => array_map(fn (Role $role) => $role->value, $device->roles),
+                'rate_hz' => $device->rateHz,
+                'bits' => $device->bits,
                 'driver_mode' => $device->driverMode?->value,
             ]),
         ];
@@ -278,7 +318,9 @@ final class DocumentWriter
         return [
             'id' => $source->id, 'name' => $source->name, 'kind' => $source->kind->value,
             'origins' => array_map(fn (Origin $origin) => [
-                'at' => (string) $origin->at, ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]), ...($origin->delay === null ? [] : ['delay_ms' => $origin->delay->number()]),
+                'at' => (string) $origin->at,
+                ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]),
+                ...($origin->delay === null ? [] : ['delay_ms' => $origin->delay->number()]),
             ], array_values($source->origins)),
         ];
     }

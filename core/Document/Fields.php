@@ -78,7 +78,10 @@ final class Fields
     public function asId(mixed $value, string $pointer): ?string
     {
         return is_string($value) && preg_match(self::ID, $value) === 1 ? $value
-            : $this->problem($pointer, 'An id has 1 to 64 small letters, digits, dots, hyphens and underscores, and begins and ends with a letter or digit.');
+            : $this->problem(
+                $pointer,
+                'An id has 1 to 64 small letters, digits, dots, hyphens and underscores, and begins and ends with a letter or digit.',
+            );
     }
 
     public function text(string $key, int $most, bool $needed = false): ?string

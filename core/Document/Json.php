@@ -22,7 +22,11 @@ final class Json
     public static function decode(string $text): mixed
     {
         if (strlen($text) > self::MAX_BYTES) {
-            throw InvalidDocument::whole(sprintf('The file has %.1f MB; a rig document has %d MB at most.', strlen($text) / 1048576, intdiv(self::MAX_BYTES, 1048576)));
+            throw InvalidDocument::whole(sprintf(
+                'The file has %.1f MB; a rig document has %d MB at most.',
+                strlen($text) / 1048576,
+                intdiv(self::MAX_BYTES, 1048576),
+            ));
         }
         if (! mb_check_encoding($text, 'UTF-8')) {
             throw InvalidDocument::whole('The file is not UTF-8 text. Save it as UTF-8 and try again.');
@@ -98,7 +102,9 @@ final class Json
         }
 
         // Most texts are ids and keys: plain, and written as they are.
-        return is_string($value) && strspn($value, self::PLAIN) === strlen($value) ? "\"{$value}\"" : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+        return is_string($value) && strspn($value, self::PLAIN) === strlen($value)
+            ? "\"{$value}\""
+            : json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
     }
 
     /**
@@ -213,6 +219,8 @@ final class Json
             }
         }
 
-        return $open === [] ? 'Look for a missing comma or quotation mark.' : 'It ends with '.count($open).' bracket(s) open: is it cut off?';
+        return $open === []
+            ? 'Look for a missing comma or quotation mark.'
+            : 'It ends with '.count($open).' bracket(s) open: is it cut off?';
     }
 }

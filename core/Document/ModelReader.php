@@ -211,7 +211,10 @@ final class ModelReader
             }
         }
         if ($on === false && ! in_array(RouteSetting::On, $can, true)) {
-            $route->problem($route->at('on'), 'A route that is off and can\'t be switched on does nothing: add "on" to "can" or leave the route out.');
+            $route->problem(
+                $route->at('on'),
+                'A route that is off and can\'t be switched on does nothing: add "on" to "can" or leave the route out.',
+            );
         }
 
         return $route->done() && $from !== null && $to !== null
@@ -229,7 +232,10 @@ final class ModelReader
             return ChannelMap::named($form);
         }
         if (! is_array($form) || $form === [] || count($form) > self::MAX_CHANNELS ** 2) {
-            return $route->problem($route->at('map'), 'A map is one of '.implode(', ', ChannelMap::NAMES).', or a list of pairs [from, to] of channels counted from 1.');
+            return $route->problem(
+                $route->at('map'),
+                'A map is one of '.implode(', ', ChannelMap::NAMES).', or a list of pairs [from, to] of channels counted from 1.',
+            );
         }
         $pairs = [];
         foreach ($form as $i => $pair) {

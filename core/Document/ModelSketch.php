@@ -12,8 +12,9 @@ use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
 
 /**
- * An equipment model as a person writes it down in rows: its points, which signals its sockets carry to and from them, and what leads where inside. Rows name points and sockets by their labels. What a model that it
- * is made from knows beyond the rows (levels, phantom power, channel maps, groups) stays with the rows that stay.
+ * An equipment model as a person writes it down in rows: its points, which signals its sockets carry to and from them, and what leads
+ * where inside. Rows name points and sockets by their labels. What a model that it is made from knows beyond the rows (levels, phantom
+ * power, channel maps, groups) stays with the rows that stay.
  *
  * @phpstan-type Row array<string, string>
  */
@@ -31,8 +32,13 @@ final class ModelSketch
      * @param  list<Row>  $routes  `from` and `to` by label, `on`, `can_on`, `can_db`
      * @param  array<string, mixed>  $base  the document of the model that it is made from
      */
-    public function __construct(private readonly array $head, private readonly array $points, private readonly array $lanes, private readonly array $routes, private readonly array $base = [])
-    {
+    public function __construct(
+        private readonly array $head,
+        private readonly array $points,
+        private readonly array $lanes,
+        private readonly array $routes,
+        private readonly array $base = [],
+    ) {
     }
 
     /**
@@ -49,12 +55,26 @@ final class ModelSketch
         }
         foreach ($model->sockets as $socket) {
             foreach ($socket->lanes as $lane) {
-                $lanes[] = ['socket' => $socket->id, 'lane' => $lane->id, 'label' => $socket->label, 'connector' => $socket->connector->value, 'way' => $lane->way->value, 'point' => $model->points[$lane->point]->label, 'device' => $lane->device?->direction->value ?? ''];
+                $lanes[] = [
+                    'socket' => $socket->id,
+                    'lane' => $lane->id,
+                    'label' => $socket->label,
+                    'connector' => $socket->connector->value,
+                    'way' => $lane->way->value,
+                    'point' => $model->points[$lane->point]->label,
+                    'device' => $lane->device?->direction->value ?? '',
+                ];
             }
         }
         foreach ($model->routes as $route) {
             $can = array_map(fn ($setting) => $setting->value, $route->can);
-            $routes[] = ['from' => $model->points[$route->from]->label, 'to' => $model->points[$route->to]->label, 'on' => $route->on ? '1' : '', 'can_on' => in_array('on', $can, true) ? '1' : '', 'can_db' => in_array('db', $can, true) ? '1' : ''];
+            $routes[] = [
+                'from' => $model->points[$route->from]->label,
+                'to' => $model->points[$route->to]->label,
+                'on' => $route->on ? '1' : '',
+                'can_on' => in_array('on', $can, true) ? '1' : '',
+                'can_db' => in_array('db', $can, true) ? '1' : '',
+            ];
         }
 
         return ['points' => $points, 'lanes' => $lanes, 'routes' => $routes];
@@ -72,7 +92,11 @@ final class ModelSketch
         $model = (new ModelReader)->read($id, new Fields(json_decode((string) json_encode($this->document())), '', $problems));
         $found = array_values($problems->getArrayCopy());
         if ($model !== null && $found === []) {
-            $found = (new Consistency(new RigParts('sketch', models: [$id => $model], situations: [new Situation('base', 'Base')])))->problems();
+            $found = (new Consistency(new RigParts(
+                'sketch',
+                models: [$id => $model],
+                situations: [new Situation('base', 'Base')],
+            )))->problems();
         }
         if ($model === null || $found !== []) {
             throw new InvalidDocument($found === [] ? [new Problem('', 'This is no equipment model yet.')] : $found);
@@ -88,8 +112,11 @@ final class ModelSketch
         $ids = array_column($points, 'id', 'label');
 
         return [
-            ...$this->base, ...array_filter($this->head, fn (string $text, string $key) => $text !== '' || $key === 'name', ARRAY_FILTER_USE_BOTH),
-            'sockets' => $this->sockets($ids), 'points' => array_map(fn (array $point) => array_filter($point, fn (mixed $value) => $value !== null), $points), 'routes' => $this->routes($ids),
+            ...$this->base,
+            ...array_filter($this->head, fn (string $text, string $key) => $text !== '' || $key === 'name', ARRAY_FILTER_USE_BOTH),
+            'sockets' => $this->sockets($ids),
+            'points' => array_map(fn (array $point) => array_filter($point, fn (mixed $value) => $value !== null), $points),
+            'routes' => $this->routes($ids),
         ];
     }
 
@@ -103,7 +130,17 @@ final class ModelSketch
             $was = $held[$id] ?? [];
             $id = $was === [] || isset($points[$id]) ? Naming::id($row['label'] ?? '', array_keys($held + $points)) : $id;
             $has = fn (string $key, mixed $usual): mixed => ($row[$key] ?? '') === '' ? null : $was[$key] ?? $usual;
-            $points[$id] = [...$was, 'id' => $id, 'kind' => $row['kind'] ?? '', 'label' => $row['label'] ?? '', 'channels' => (int) ($row['channels'] ?? 0), 'gain' => $has('gain', self::GAIN), 'fader' => $has('fader', self::FADER), 'mute' => $has('mute', false), 'mono' => $has('mono', false)];
+            $points[$id] = [
+                ...$was,
+                'id' => $id,
+                'kind' => $row['kind'] ?? '',
+                'label' => $row['label'] ?? '',
+                'channels' => (int) ($row['channels'] ?? 0),
+                'gain' => $has('gain', self::GAIN),
+                'fader' => $has('fader', self::FADER),
+                'mute' => $has('mute', false),
+                'mono' => $has('mono', false),
+            ];
         }
 
         return array_values($points);
@@ -125,10 +162,30 @@ final class ModelSketch
             $lanesHeld = array_column((array) ($was['lanes'] ?? []), null, 'id');
             $connector = $row['connector'] ?? '';
             $isUsb = str_contains($connector, 'usb');
-            $sockets[$id] ??= [...$was, 'id' => $id, 'label' => $label, 'connector' => $connector, ...($was === [] && $isUsb ? ['link' => 'device'] : []), 'lanes' => []];
-            $lane = isset($lanesHeld[$row['lane'] ?? '']) ? $row['lane'] : Naming::id(($row['way'] ?? '') ?: 'lane', [...array_keys($lanesHeld), ...array_column($sockets[$id]['lanes'], 'id')]);
-            $device = ($row['device'] ?? '') === '' ? [] : ['device' => ['direction' => $row['device'], 'system_name' => $lanesHeld[$lane]['device']['system_name'] ?? trim("{$this->head['name']} ".($row['point'] ?? ''))] + ($lanesHeld[$lane]['device'] ?? [])];
-            $sockets[$id]['lanes'][] = [...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]), 'id' => $lane, 'way' => $row['way'] ?? '', 'point' => self::pointNamed($ids, $row['point'] ?? ''), ...$device];
+            $sockets[$id] ??= [
+                ...$was,
+                'id' => $id,
+                'label' => $label,
+                'connector' => $connector,
+                ...($was === [] && $isUsb ? ['link' => 'device'] : []),
+                'lanes' => [],
+            ];
+            $lane = isset($lanesHeld[$row['lane'] ?? ''])
+                ? $row['lane']
+                : Naming::id(($row['way'] ?? '') ?: 'lane', [...array_keys($lanesHeld), ...array_column($sockets[$id]['lanes'], 'id')]);
+            $device = ($row['device'] ?? '') === ''
+                ? []
+                : ['device' => [
+                    'direction' => $row['device'],
+                    'system_name' => $lanesHeld[$lane]['device']['system_name'] ?? trim("{$this->head['name']} ".($row['point'] ?? '')),
+                ] + ($lanesHeld[$lane]['device'] ?? [])];
+            $sockets[$id]['lanes'][] = [
+                ...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]),
+                'id' => $lane,
+                'way' => $row['way'] ?? '',
+                'point' => self::pointNamed($ids, $row['point'] ?? ''),
+                ...$device,
+            ];
         }
 
         // A socket that carries no signal of its own (a computer's port for devices) has no row: it stays where it was.
@@ -152,7 +209,11 @@ final class ModelSketch
         foreach ($this->routes as $row) {
             [$from, $to] = [self::pointNamed($ids, $row['from'] ?? ''), self::pointNamed($ids, $row['to'] ?? '')];
             $was = $held["{$from}>{$to}"] ?? [];
-            $can = array_values(array_unique([...(($row['can_on'] ?? '') === '' ? [] : ['on']), ...(($row['can_db'] ?? '') === '' ? [] : ['db']), ...array_diff((array) ($was['can'] ?? []), ['on', 'db'])]));
+            $can = array_values(array_unique([
+                ...(($row['can_on'] ?? '') === '' ? [] : ['on']),
+                ...(($row['can_db'] ?? '') === '' ? [] : ['db']),
+                ...array_diff((array) ($was['can'] ?? []), ['on', 'db']),
+            ]));
             $routes[] = [...$was, 'from' => $from, 'to' => $to, 'on' => ($row['on'] ?? '') !== '', 'can' => $can];
         }
 

@@ -19,7 +19,12 @@ final readonly class AddListener implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        $listener = new Listener(Naming::id($this->name, array_keys($rig->listeners)), $this->name, $this->kind, $this->at === null ? [] : [$this->at]);
+        $listener = new Listener(
+            Naming::id($this->name, array_keys($rig->listeners)),
+            $this->name,
+            $this->kind,
+            $this->at === null ? [] : [$this->at],
+        );
 
         return new Rig($rig->parts()->with(listeners: [...array_values($rig->listeners), $listener]));
     }

@@ -18,7 +18,10 @@ final readonly class AddPlace implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->with(places: [...array_values($rig->places), new Place(Naming::id($this->name, array_keys($rig->places)), $this->kind, $this->name)]));
+        return new Rig($rig->parts()->with(places: [
+            ...array_values($rig->places),
+            new Place(Naming::id($this->name, array_keys($rig->places)), $this->kind, $this->name),
+        ]));
     }
 
     public function words(Rig $rig): string

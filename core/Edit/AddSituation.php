@@ -22,8 +22,20 @@ final readonly class AddSituation implements RigEdit
         $parts = $rig->parts();
 
         return new Rig($parts->with(
-            situations: [...$parts->situations, $this->copyOf === null ? new Situation($id, $this->name) : $rig->situations[$this->copyOf]->with(id: $id, name: $this->name)],
-            wishes: array_map(fn (Wish $wish) => in_array($this->copyOf, $wish->situations, true) ? $wish->with(situations: [...$wish->situations, $id]) : $wish, $rig->wishes),
+            situations: [
+                ...$parts->situations,
+                $this->copyOf === null
+                    ? new Situation($id, $this->name)
+                    : $rig->situations[$this->copyOf]->with(id: $id, name: $this->name),
+            ],
+            wishes: array_map(
+                fn (Wish $wish) => in_array(
+                    $this->copyOf,
+                    $wish->situations,
+                    true,
+                ) ? $wish->with(situations: [...$wish->situations, $id]) : $wish,
+                $rig->wishes,
+            ),
         ));
     }
 

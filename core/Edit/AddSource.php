@@ -21,7 +21,12 @@ final readonly class AddSource implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        $source = new Source(Naming::id($this->name, array_keys($rig->sources)), $this->name, $this->kind, $this->at === null ? [] : [new Origin($this->at, Decibels::zero())]);
+        $source = new Source(
+            Naming::id($this->name, array_keys($rig->sources)),
+            $this->name,
+            $this->kind,
+            $this->at === null ? [] : [new Origin($this->at, Decibels::zero())],
+        );
 
         return new Rig($rig->parts()->with(sources: [...array_values($rig->sources), $source]));
     }

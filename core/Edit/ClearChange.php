@@ -27,6 +27,11 @@ final readonly class ClearChange implements RigEdit
     {
         $name = $rig->situations[$this->situation]->name;
 
-        return $this->at === null ? "{$name} changes nothing any more" : "{$name} leaves {$rig->units[(string) strstr($this->at, '/', true)]->name} ".substr((string) strstr($this->at, '/'), 1).' as in the base';
+        return $this->at === null
+            ? "{$name} changes nothing any more"
+            : "{$name} leaves {$rig->units[(string) strstr($this->at, '/', true)]->name} ".substr(
+                (string) strstr($this->at, '/'),
+                1,
+            ).' as in the base';
     }
 }

@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Rig;
 
-/** Another unit of the same model, set the same, in the same place; nothing is plugged into it. Serial number and notes belong to the one piece and are not copied. */
+/**
+ * Another unit of the same model, set the same, in the same place; nothing is plugged into it. Serial number and notes belong to the one
+ * piece and are not copied.
+ */
 final readonly class CopyUnit implements RigEdit
 {
     public function __construct(public string $unit)
@@ -19,7 +22,10 @@ final readonly class CopyUnit implements RigEdit
         $unit = $rig->units[$this->unit];
         $name = $this->name($rig);
 
-        return new Rig($rig->parts()->with(units: [...array_values($rig->units), $unit->with(id: Naming::id($name, array_keys($rig->units)), name: $name, serial: '', notes: '', start: null)]));
+        return new Rig($rig->parts()->with(units: [
+            ...array_values($rig->units),
+            $unit->with(id: Naming::id($name, array_keys($rig->units)), name: $name, serial: '', notes: '', start: null),
+        ]));
     }
 
     public function words(Rig $rig): string

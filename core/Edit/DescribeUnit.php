@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 
-/** What a person notes of a unit: its name, firmware version, serial number, notes; and of a program, whether it starts at login and what it needs to work. */
+/**
+ * What a person notes of a unit: its name, firmware version, serial number, notes; and of a program, whether it starts at login and what
+ * it needs to work.
+ */
 final readonly class DescribeUnit implements RigEdit
 {
     /** @param  list<string>|null  $needs  ids of units; null leaves them */
@@ -36,7 +39,9 @@ final readonly class DescribeUnit implements RigEdit
             $this->firmware === $unit->firmware ? '' : "firmware {$this->firmware}",
             $this->serial === $unit->serial ? '' : "serial number {$this->serial}",
             $this->notes === $unit->notes ? '' : 'notes',
-            $this->needs === null || $this->needs === $unit->needs ? '' : 'needs '.(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name ?? $id, $this->needs)) ?: 'nothing'),
+            $this->needs === null || $this->needs === $unit->needs
+                ? ''
+                : 'needs '.(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name ?? $id, $this->needs)) ?: 'nothing'),
             $this->atLogin === null || $this->atLogin === $unit->atLogin ? '' : ($this->atLogin ? 'starts at login' : 'is started by hand'),
         ]);
 

@@ -31,7 +31,10 @@ final readonly class ExchangeEnds implements RigEdit
             $this->other => $this->moved($rig, $other, $this->isOtherFrom, $this->isFrom ? $one->from : $one->to),
         ];
 
-        return new Rig($rig->parts()->with(cables: array_values(array_map(fn (Cable $cable) => $changed[$cable->id] ?? $cable, $rig->cables))));
+        return new Rig($rig->parts()->with(cables: array_values(array_map(
+            fn (Cable $cable) => $changed[$cable->id] ?? $cable,
+            $rig->cables,
+        ))));
     }
 
     public function words(Rig $rig): string
@@ -48,6 +51,11 @@ final readonly class ExchangeEnds implements RigEdit
         }
         $fits = Mating::cable($rig->socket($stays), $rig->socket($to)) ?? $cable->type;
 
-        return $cable->with(from: $isFrom ? $to : $cable->from, to: $isFrom ? $cable->to : $to, lanes: null, type: Mating::cable($rig->socket($cable->from), $rig->socket($cable->to)) === $fits ? $cable->type : $fits);
+        return $cable->with(
+            from: $isFrom ? $to : $cable->from,
+            to: $isFrom ? $cable->to : $to,
+            lanes: null,
+            type: Mating::cable($rig->socket($cable->from), $rig->socket($cable->to)) === $fits ? $cable->type : $fits,
+        );
     }
 }

@@ -30,7 +30,10 @@ final readonly class MarkWish implements RigEdit
         }, $rig->wishes);
 
         return $isSet ? new Rig($rig->parts()->with(wishes: $wishes))
-            : throw new InvalidRig([new Problem('/wishes', "Say first whether {$rig->sources[$this->source]->name} must or may be heard by {$rig->listeners[$this->listener]->name}.")]);
+            : throw new InvalidRig([new Problem(
+                '/wishes',
+                "Say first whether {$rig->sources[$this->source]->name} must or may be heard by {$rig->listeners[$this->listener]->name}.",
+            )]);
     }
 
     public function words(Rig $rig): string

@@ -25,6 +25,9 @@ final readonly class OrderStart implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$rig->places[$this->place]->name} starts ".(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name, $this->programs)) ?: 'nothing in order');
+        return "{$rig->places[$this->place]->name} starts ".(implode(
+            ', ',
+            array_map(fn (string $id) => $rig->units[$id]->name, $this->programs),
+        ) ?: 'nothing in order');
     }
 }

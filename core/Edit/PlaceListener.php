@@ -18,7 +18,8 @@ final readonly class PlaceListener implements RigEdit
     public function applyTo(Rig $rig): Rig
     {
         return new Rig($rig->parts()->changing('listeners', $this->listener, fn (Listener $listener) => $listener->with(at: [
-            ...array_values(array_filter($listener->at, fn (PointRef $at) => (string) $at !== (string) $this->at)), ...($this->isThere ? [$this->at] : []),
+            ...array_values(array_filter($listener->at, fn (PointRef $at) => (string) $at !== (string) $this->at)),
+            ...($this->isThere ? [$this->at] : []),
         ])));
     }
 

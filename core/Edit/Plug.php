@@ -32,7 +32,10 @@ final readonly class Plug implements RigEdit
         }
         $number = $this->next($rig);
 
-        return new Rig($rig->parts()->with(cables: [...array_values($rig->cables), new Cable(Naming::id($number, array_keys($rig->cables)), $number, $this->type($rig), $this->from, $this->to)]));
+        return new Rig($rig->parts()->with(cables: [
+            ...array_values($rig->cables),
+            new Cable(Naming::id($number, array_keys($rig->cables)), $number, $this->type($rig), $this->from, $this->to),
+        ]));
     }
 
     public function words(Rig $rig): string
@@ -78,7 +81,10 @@ final readonly class Plug implements RigEdit
     {
         foreach ($rig->cables as $cable) {
             if ($cable->id !== $except && in_array((string) $at, [(string) $cable->from, (string) $cable->to], true)) {
-                throw new InvalidRig([new Problem('/cables', "{$rig->socket($at)->label} of {$rig->units[$at->unit]->name} has {$cable->label} in it.")]);
+                throw new InvalidRig([new Problem(
+                    '/cables',
+                    "{$rig->socket($at)->label} of {$rig->units[$at->unit]->name} has {$cable->label} in it.",
+                )]);
             }
         }
     }

@@ -16,7 +16,10 @@ final readonly class RemoveListener implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->without('listeners', $this->listener)->with(wishes: array_values(array_filter($rig->wishes, fn (Wish $wish) => $wish->listener !== $this->listener))));
+        return new Rig($rig->parts()->without('listeners', $this->listener)->with(wishes: array_values(array_filter(
+            $rig->wishes,
+            fn (Wish $wish) => $wish->listener !== $this->listener,
+        ))));
     }
 
     public function words(Rig $rig): string

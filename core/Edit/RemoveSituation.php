@@ -19,7 +19,10 @@ final readonly class RemoveSituation implements RigEdit
     public function applyTo(Rig $rig): Rig
     {
         if ($rig->isBase($this->situation)) {
-            throw new InvalidRig([new Problem('/situations/0', "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.")]);
+            throw new InvalidRig([new Problem(
+                '/situations/0',
+                "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.",
+            )]);
         }
         $wishes = [];
         foreach ($rig->wishes as $wish) {

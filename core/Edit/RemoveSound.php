@@ -16,7 +16,10 @@ final readonly class RemoveSound implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->without('sources', $this->source)->with(wishes: array_values(array_filter($rig->wishes, fn (Wish $wish) => $wish->source !== $this->source))));
+        return new Rig($rig->parts()->without('sources', $this->source)->with(wishes: array_values(array_filter(
+            $rig->wishes,
+            fn (Wish $wish) => $wish->source !== $this->source,
+        ))));
     }
 
     public function words(Rig $rig): string

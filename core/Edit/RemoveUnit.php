@@ -20,7 +20,10 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 
-/** Takes a unit away, with its cables, picks, device settings and what situations change of it. Sounds and listeners stay, without their place in it. */
+/**
+ * Takes a unit away, with its cables, picks, device settings and what situations change of it. Sounds and listeners stay, without their
+ * place in it.
+ */
 final readonly class RemoveUnit implements RigEdit
 {
     public function __construct(public string $unit)
@@ -36,7 +39,10 @@ final readonly class RemoveUnit implements RigEdit
                 $units[] = $unit->with(needs: array_values(array_diff($unit->needs, [$this->unit])));
             }
         }
-        $gone = array_values(array_map(fn (Cable $cable) => $cable->id, array_filter($rig->cables, fn (Cable $cable) => $isHere($cable->from) || $isHere($cable->to))));
+        $gone = array_values(array_map(
+            fn (Cable $cable) => $cable->id,
+            array_filter($rig->cables, fn (Cable $cable) => $isHere($cable->from) || $isHere($cable->to)),
+        ));
         $model = $rig->units[$this->unit]->model;
         $isLast = ! in_array($model, array_map(fn (Unit $unit) => $unit->model, $units), true);
 
@@ -44,11 +50,26 @@ final readonly class RemoveUnit implements RigEdit
             models: $isLast ? array_diff_key($rig->models, [$model => true]) : $rig->models,
             units: $units,
             cables: array_values(array_filter($rig->cables, fn (Cable $cable) => ! $isHere($cable->from) && ! $isHere($cable->to))),
-            devices: array_values(array_filter($rig->devices, fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device))),
+            devices: array_values(array_filter(
+                $rig->devices,
+                fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device),
+            )),
             picks: array_values(array_filter($rig->picks, fn (Pick $pick) => ! $isHere($pick->at) && ! $isHere($pick->device))),
             air: array_values(array_filter($rig->air, fn (AirPath $path) => ! $isHere($path->from) && ! $isHere($path->to))),
-            sources: array_values(array_map(fn (Source $source) => $source->with(origins: array_values(array_filter($source->origins, fn (Origin $origin) => ! $isHere($origin->at)))), $rig->sources)),
-            listeners: array_values(array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter($listener->at, fn (PointRef $ear) => ! $isHere($ear)))), $rig->listeners)),
+            sources: array_values(array_map(
+                fn (Source $source) => $source->with(origins: array_values(array_filter(
+                    $source->origins,
+                    fn (Origin $origin) => ! $isHere($origin->at),
+                ))),
+                $rig->sources,
+            )),
+            listeners: array_values(array_map(
+                fn (Listener $listener) => $listener->with(at: array_values(array_filter(
+                    $listener->at,
+                    fn (PointRef $ear) => ! $isHere($ear),
+                ))),
+                $rig->listeners,
+            )),
             situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter($situation->changes,
                 fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)))))->without([$this->unit], $gone), $rig->situations)),
         ));

@@ -20,7 +20,11 @@ final readonly class Rename implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->changing($this->thing->value, $this->id, fn (Place|Unit|Source|Listener|Situation $one) => $one->with(name: $this->name)));
+        return new Rig($rig->parts()->changing(
+            $this->thing->value,
+            $this->id,
+            fn (Place|Unit|Source|Listener|Situation $one) => $one->with(name: $this->name),
+        ));
     }
 
     public function words(Rig $rig): string

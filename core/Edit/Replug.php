@@ -11,7 +11,10 @@ use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 
-/** Puts one end of a cable into another socket; the rest of the cable stays as it is, and so does its label. A lead of another type is taken where the sockets need one. */
+/**
+ * Puts one end of a cable into another socket; the rest of the cable stays as it is, and so does its label. A lead of another type is
+ * taken where the sockets need one.
+ */
 final readonly class Replug implements RigEdit
 {
     /** @param  bool  $isFrom  whether the end that the document calls `from` moves */

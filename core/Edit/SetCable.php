@@ -14,8 +14,14 @@ use HiddenWire\Core\Rig\Rig;
 final readonly class SetCable implements RigEdit
 {
     /** @param  float|null  $lengthM  null where it is not known */
-    public function __construct(public string $cable, public string $label, public CableType $type, public ?float $lengthM, public string $colour, public bool $isOwned)
-    {
+    public function __construct(
+        public string $cable,
+        public string $label,
+        public CableType $type,
+        public ?float $lengthM,
+        public string $colour,
+        public bool $isOwned,
+    ) {
     }
 
     /** @throws InvalidRig when the label is another cable's */
@@ -23,7 +29,10 @@ final readonly class SetCable implements RigEdit
     {
         foreach ($rig->cables as $cable) {
             if ($cable->id !== $this->cable && $cable->label === $this->label) {
-                throw new InvalidRig([new Problem("/cables/{$this->cable}/label", "The label {$this->label} is on another cable already.")]);
+                throw new InvalidRig([new Problem(
+                    "/cables/{$this->cable}/label",
+                    "The label {$this->label} is on another cable already.",
+                )]);
             }
         }
 
@@ -35,9 +44,11 @@ final readonly class SetCable implements RigEdit
     {
         $cable = $rig->cables[$this->cable];
         $changed = array_filter([
-            $this->label === $cable->label ? '' : "is labelled {$this->label} now", $this->type === $cable->type ? '' : "{$this->type->value} cable",
+            $this->label === $cable->label ? '' : "is labelled {$this->label} now",
+            $this->type === $cable->type ? '' : "{$this->type->value} cable",
             $this->lengthM === $cable->lengthM ? '' : ($this->lengthM === null ? 'length not known' : "{$this->lengthM} m"),
-            $this->colour === $cable->colour ? '' : ($this->colour === '' ? 'no colour' : $this->colour), $this->isOwned === $cable->owned ? '' : ($this->isOwned ? 'at hand' : 'to buy'),
+            $this->colour === $cable->colour ? '' : ($this->colour === '' ? 'no colour' : $this->colour),
+            $this->isOwned === $cable->owned ? '' : ($this->isOwned ? 'at hand' : 'to buy'),
         ]);
 
         return "{$cable->label}: ".(implode(', ', $changed) ?: 'nothing new');

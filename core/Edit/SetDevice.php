@@ -29,7 +29,10 @@ final readonly class SetDevice implements RigEdit
                 $devices[] = $set;
                 $isSet = true;
             } elseif ($one->computer === $set->computer && ($list[(string) $one->device] ?? null)?->direction === $direction) {
-                $devices[] = $one->with(roles: array_values(array_filter($one->roles, fn (Role $role) => ! in_array($role, $set->roles, true))));
+                $devices[] = $one->with(roles: array_values(array_filter(
+                    $one->roles,
+                    fn (Role $role) => ! in_array($role, $set->roles, true),
+                )));
             } else {
                 $devices[] = $one;
             }
@@ -44,10 +47,15 @@ final readonly class SetDevice implements RigEdit
         $was = self::of($rig, $set);
         $roles = fn (DeviceSettings $one): string => implode(' and ', array_map(fn (Role $role) => $role->value, $one->roles));
         $changed = array_filter([
-            $was->name === $set->name ? '' : ($set->name === '' ? 'no name of its own' : "is called {$set->name} now"), $was->enabled === $set->enabled ? '' : ($set->enabled ? 'enabled' : 'disabled'),
+            $was->name === $set->name ? '' : ($set->name === '' ? 'no name of its own' : "is called {$set->name} now"),
+            $was->enabled === $set->enabled ? '' : ($set->enabled ? 'enabled' : 'disabled'),
             $roles($was) === $roles($set) ? '' : ($set->roles === [] ? 'no default' : "default for {$roles($set)}"),
-            $was->rateHz === $set->rateHz && $was->bits === $set->bits ? '' : trim(($set->rateHz === null ? '' : "{$set->rateHz} Hz").' '.($set->bits === null ? '' : "{$set->bits} bits")),
-            $was->driverMode === $set->driverMode ? '' : ($set->driverMode === null ? 'driver mode not said' : "{$set->driverMode->value} driver mode"),
+            $was->rateHz === $set->rateHz && $was->bits === $set->bits
+                ? ''
+                : trim(($set->rateHz === null ? '' : "{$set->rateHz} Hz").' '.($set->bits === null ? '' : "{$set->bits} bits")),
+            $was->driverMode === $set->driverMode
+                ? ''
+                : ($set->driverMode === null ? 'driver mode not said' : "{$set->driverMode->value} driver mode"),
         ]);
 
         return "{$rig->units[$set->computer]->name}: {$set->device} ".(implode(', ', $changed) ?: 'as before');

@@ -19,12 +19,22 @@ final readonly class SetPoint implements RigEdit
     public function applyTo(Rig $rig): Rig
     {
         return $this->situation === null
-            ? Settings::ofUnit($rig, $this->at->unit, fn ($unit) => $unit->with(points: [...$unit->points, $this->at->point => ($unit->points[$this->at->point] ?? new PointSettings)->under($this->set)]))
+            ? Settings::ofUnit(
+                $rig,
+                $this->at->unit,
+                fn ($unit) => $unit->with(points: [
+                    ...$unit->points,
+                    $this->at->point => ($unit->points[$this->at->point] ?? new PointSettings)->under($this->set),
+                ]),
+            )
             : Settings::ofSituation($rig, $this->situation, new Change($this->at, $this->set));
     }
 
     public function words(Rig $rig): string
     {
-        return "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label} ".$this->set->words().Settings::where($rig, $this->situation);
+        return "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label} ".$this->set->words().Settings::where(
+            $rig,
+            $this->situation,
+        );
     }
 }

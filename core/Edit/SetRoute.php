@@ -41,7 +41,11 @@ final readonly class SetRoute implements RigEdit
         }
         $routes[$this->at->key] = ($routes[$this->at->key] ?? new RouteSettings)->under($this->set);
         // Switched off is off: the group's usual route does not come on instead.
-        foreach ($this->set->on === false && $group !== null && ! $this->isSelected($routes, $model, $group) ? $model->routes : [] as $key => $route) {
+        foreach ($this->set->on === false && $group !== null && ! $this->isSelected(
+            $routes,
+            $model,
+            $group,
+        ) ? $model->routes : [] as $key => $route) {
             if ($route->group === $group && $route->on && (string) $key !== $this->at->key) {
                 $routes[$key] = ($routes[$key] ?? new RouteSettings)->under(new RouteSettings(on: false));
             }

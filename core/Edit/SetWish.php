@@ -9,8 +9,8 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
 /**
- * Says what is wanted for one pair, a whole row or a whole column. Without a situation it holds in all, and wishes that named one for these pairs go; with a situation it holds there, and what held in
- * all stays for the others.
+ * Says what is wanted for one pair, a whole row or a whole column. Without a situation it holds in all, and wishes that named one for
+ * these pairs go; with a situation it holds there, and what held in all stays for the others.
  */
 final readonly class SetWish implements RigEdit
 {

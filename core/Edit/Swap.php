@@ -32,8 +32,9 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 
 /**
- * The rig with a unit of another model in a unit's stead, and what did not fit. A socket's counterpart is the one of the same id, else of the same label, else the first free one that the same cable fits; a
- * point's is the one of the same id or label and kind, else the point behind the counterpart of its socket.
+ * The rig with a unit of another model in a unit's stead, and what did not fit. A socket's counterpart is the one of the same id, else of
+ * the same label, else the first free one that the same cable fits; a point's is the one of the same id or label and kind, else the point
+ * behind the counterpart of its socket.
  */
 final class Swap
 {
@@ -74,7 +75,10 @@ final class Swap
         $cables = array_values(array_filter(array_map($this->cable(...), $parts->cables)));
         $unit = $this->unit->with(model: $this->new->id, points: $this->points(), routes: $this->routes());
         $models = $parts->models + [$this->new->id => $this->new];
-        if (count(array_filter($parts->units, fn (Unit $one) => $one->model === $this->old->id)) === 1 && $this->old->id !== $this->new->id) {
+        if (count(array_filter(
+            $parts->units,
+            fn (Unit $one) => $one->model === $this->old->id,
+        )) === 1 && $this->old->id !== $this->new->id) {
             unset($models[$this->old->id]);
         }
 
@@ -87,9 +91,21 @@ final class Swap
             devices: array_values(array_filter(array_map($this->deviceSettings(...), $parts->devices))),
             picks: array_values(array_filter(array_map($this->pick(...), $parts->picks))),
             air: array_values(array_filter(array_map($this->air(...), $parts->air))),
-            sources: array_map(fn (Source $source) => $source->with(origins: array_values(array_filter(array_map($this->origin(...), $source->origins)))), $parts->sources),
-            listeners: array_map(fn (Listener $listener) => $listener->with(at: array_values(array_filter(array_map(fn (PointRef $at) => $this->point($at, "{$listener->name} listening"), $listener->at)))), $parts->listeners),
-            situations: array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))))->without([], $gone), $parts->situations),
+            sources: array_map(
+                fn (Source $source) => $source->with(origins: array_values(array_filter(array_map($this->origin(...), $source->origins)))),
+                $parts->sources,
+            ),
+            listeners: array_map(
+                fn (Listener $listener) => $listener->with(at: array_values(array_filter(array_map(
+                    fn (PointRef $at) => $this->point($at, "{$listener->name} listening"),
+                    $listener->at,
+                )))),
+                $parts->listeners,
+            ),
+            situations: array_map(
+                fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))))->without([], $gone),
+                $parts->situations,
+            ),
         ));
     }
 
@@ -107,7 +123,11 @@ final class Swap
             }
             $type = $there === null ? $cable->type : (Mating::cable($this->new->sockets[$socket], $there) ?? $cable->type);
             $isSameType = $there !== null && Mating::cable($this->old->sockets[$here->socket], $there) === $type;
-            $cable = $cable->with(...[$end => new SocketRef($this->unit->id, $socket), 'type' => $isSameType ? $cable->type : $type, 'lanes' => null]);
+            $cable = $cable->with(...[
+                $end => new SocketRef($this->unit->id, $socket),
+                'type' => $isSameType ? $cable->type : $type,
+                'lanes' => null,
+            ]);
         }
 
         return $cable;
@@ -119,8 +139,14 @@ final class Swap
             return $this->sockets[$socket];
         }
         $old = $this->old->sockets[$socket];
-        $free = array_filter($this->new->sockets, fn (Socket $one) => ! in_array($one->id, $this->sockets, true) && $this->takes($one, $old, $there));
-        $found = $free[$socket] ?? array_values(array_filter($free, fn (Socket $one) => $one->label === $old->label))[0] ?? array_values($free)[0] ?? null;
+        $free = array_filter(
+            $this->new->sockets,
+            fn (Socket $one) => ! in_array($one->id, $this->sockets, true) && $this->takes($one, $old, $there),
+        );
+        $found = $free[$socket] ?? array_values(array_filter(
+            $free,
+            fn (Socket $one) => $one->label === $old->label,
+        ))[0] ?? array_values($free)[0] ?? null;
         if ($found !== null) {
             $this->sockets[$socket] = $found->id;
         }
@@ -165,7 +191,10 @@ final class Swap
             }
         }
         // The only one of its kind on both is the counterpart by whatever name: a microphone has one capsule.
-        $ofKind = fn (EquipmentModel $model): array => array_values(array_filter($model->points, fn (Point $one) => $one->kind === $old->kind));
+        $ofKind = fn (EquipmentModel $model): array => array_values(array_filter(
+            $model->points,
+            fn (Point $one) => $one->kind === $old->kind,
+        ));
         $only = count($ofKind($this->old)) === 1 && count($ofKind($this->new)) === 1 ? $ofKind($this->new)[0] : null;
 
         return $only !== null && $isAlike($only) ? $only : null;
@@ -197,7 +226,9 @@ final class Swap
             $in($set->gain, $to->gain, 'gain'), $in($set->fader, $to->fader, 'fader'),
             $set->mute === null || $to->mute !== null ? $set->mute : $this->lose("the mute of {$label}"),
             $set->mono === null || $to->mono !== null ? $set->mono : $this->lose("the mono switch of {$label}"),
-            $set->delay === null || ($to->delayTo !== null && $to->delayTo->value() >= $set->delay->value()) ? $set->delay : $this->lose("the delay of {$label}"),
+            $set->delay === null || ($to->delayTo !== null && $to->delayTo->value() >= $set->delay->value())
+                ? $set->delay
+                : $this->lose("the delay of {$label}"),
         );
 
         return $kept->isEmpty() ? null : $kept;
@@ -259,7 +290,9 @@ final class Swap
             return $ref;
         }
 
-        return array_key_exists((string) $ref, $this->devices) ? $this->devices[(string) $ref] : $this->devices[(string) $ref] = $this->likeDevice($ref);
+        return array_key_exists((string) $ref, $this->devices)
+            ? $this->devices[(string) $ref]
+            : $this->devices[(string) $ref] = $this->likeDevice($ref);
     }
 
     private function likeDevice(DeviceRef $ref): ?DeviceRef
@@ -299,16 +332,25 @@ final class Swap
         if ($pick->device !== null && $device === null) {
             return $this->lose("the pick of {$this->before->units[$pick->at->unit]->name}: {$this->before->point($pick->at)->label}");
         }
-        $isTooWide = $device?->unit === $this->unit->id && array_filter($pick->channels ?? [], fn (int $channel) => $channel > $this->width($device)) !== [];
+        $isTooWide = $device?->unit === $this->unit->id && array_filter(
+            $pick->channels ?? [],
+            fn (int $channel) => $channel > $this->width($device),
+        ) !== [];
 
-        return $pick->with(at: $at, device: $device, channels: $isTooWide ? $this->lose("the channels of {$this->before->point($pick->at)->label}") : $pick->channels);
+        return $pick->with(
+            at: $at,
+            device: $device,
+            channels: $isTooWide ? $this->lose("the channels of {$this->before->point($pick->at)->label}") : $pick->channels,
+        );
     }
 
     private function width(DeviceRef $ref): int
     {
         $lane = $ref->lane === null ? null : $this->new->sockets[$ref->givenBy]->lanes[$ref->lane];
 
-        return $lane?->channels === null ? $this->new->points[$lane === null ? $ref->givenBy : $lane->point]->channels : count($lane->channels);
+        return $lane?->channels === null
+            ? $this->new->points[$lane === null ? $ref->givenBy : $lane->point]->channels
+            : count($lane->channels);
     }
 
     private function air(AirPath $path): ?AirPath

@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Rig;
 
-/** Puts a unit of another model in a unit's stead: its cables, settings, picks, sounds and listeners stay as far as the other model has what they need. */
+/**
+ * Puts a unit of another model in a unit's stead: its cables, settings, picks, sounds and listeners stay as far as the other model has
+ * what they need.
+ */
 final readonly class SwapUnit implements RigEdit
 {
     public function __construct(public string $unit, public EquipmentModel $model)

@@ -60,8 +60,19 @@ enum CableType: string
     public function words(): string
     {
         return match ($this) {
-            self::Xlr => 'XLR', self::Ts => 'TS', self::Trs => 'TRS', self::Trrs => 'TRRS', self::Rca => 'RCA', self::RcaPair => 'stereo RCA', self::Speaker => 'loudspeaker',
-            self::Optical => 'optical', self::Coaxial => 'coaxial', self::Usb => 'USB', self::Hdmi => 'HDMI', self::DisplayPort => 'DisplayPort', self::Midi => 'MIDI',
+            self::Xlr => 'XLR',
+            self::Ts => 'TS',
+            self::Trs => 'TRS',
+            self::Trrs => 'TRRS',
+            self::Rca => 'RCA',
+            self::RcaPair => 'stereo RCA',
+            self::Speaker => 'loudspeaker',
+            self::Optical => 'optical',
+            self::Coaxial => 'coaxial',
+            self::Usb => 'USB',
+            self::Hdmi => 'HDMI',
+            self::DisplayPort => 'DisplayPort',
+            self::Midi => 'MIDI',
             self::Network => 'network', self::Wireless => 'wireless', self::Captive => 'captive',
         };
     }
@@ -73,12 +84,24 @@ enum CableType: string
     }
 
     /**
-     * Whether a plug of such a lead goes into a socket. Analog leads are made with any two analog ends, and a coaxial digital plug is an RCA plug; digital leads end in their own
-     * family of plugs.
+     * Whether a plug of such a lead goes into a socket. Analog leads are made with any two analog ends, and a coaxial digital plug is an
+     * RCA plug; digital leads end in their own family of plugs.
      */
     public function fits(Connector $socket): bool
     {
-        $analog = [Connector::XlrF, Connector::XlrM, Connector::ComboF, Connector::Ts635, Connector::Trs635, Connector::Ts35, Connector::Trs35, Connector::Trrs35, Connector::Rca, Connector::RcaPair, Connector::Binding];
+        $analog = [
+            Connector::XlrF,
+            Connector::XlrM,
+            Connector::ComboF,
+            Connector::Ts635,
+            Connector::Trs635,
+            Connector::Ts35,
+            Connector::Trs35,
+            Connector::Trrs35,
+            Connector::Rca,
+            Connector::RcaPair,
+            Connector::Binding,
+        ];
 
         return in_array($socket, match ($this) {
             self::Xlr, self::Ts, self::Trs, self::Trrs, self::Speaker => $analog,

@@ -66,7 +66,11 @@ enum Family: string
     /** What only hands a sound on: of no use with one side free. */
     public function handsOn(): bool
     {
-        return in_array($this, [self::Isolator, self::Splitter, self::Booster, self::Adapter, self::Converter, self::HeadsetAmplifier], true);
+        return in_array(
+            $this,
+            [self::Isolator, self::Splitter, self::Booster, self::Adapter, self::Converter, self::HeadsetAmplifier],
+            true,
+        );
     }
 
     /** Where a sound begins or ends: of no use unplugged. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
-/** What can be plugged into what, and by which cable: by connectors, by the media of the lanes, and by what a socket is on a computer's bus. */
+/**
+ * What can be plugged into what, and by which cable: by connectors, by the media of the lanes, and by what a socket is on a computer's
+ * bus.
+ */
 final class Mating
 {
     /** The cable for two sockets; null where none fits both ends, or nothing could flow. */
@@ -17,8 +20,13 @@ final class Mating
     public static function obstacle(Socket $a, Socket $b): ?string
     {
         return match (true) {
-            self::type($a->connector, $b->connector) === null => "no cable has {$a->connector->words()} at one end and {$b->connector->words()} at the other",
-            ! self::canFlow($a, $b) => $a->link !== null || $b->link !== null ? 'a computer\'s socket takes a device or a hub' : 'nothing would flow: both give, both take, or they carry different signals',
+            self::type(
+                $a->connector,
+                $b->connector,
+            ) === null => "no cable has {$a->connector->words()} at one end and {$b->connector->words()} at the other",
+            ! self::canFlow($a, $b) => $a->link !== null || $b->link !== null
+                ? 'a computer\'s socket takes a device or a hub'
+                : 'nothing would flow: both give, both take, or they carry different signals',
             default => null,
         };
     }
@@ -29,7 +37,8 @@ final class Mating
             $towardsComputer = [LinkRole::Device, LinkRole::Upstream];
             $awayFromIt = [LinkRole::Host, LinkRole::Downstream];
 
-            return (in_array($a->link, $towardsComputer, true) && in_array($b->link, $awayFromIt, true)) || (in_array($b->link, $towardsComputer, true) && in_array($a->link, $awayFromIt, true));
+            return (in_array($a->link, $towardsComputer, true) && in_array($b->link, $awayFromIt, true))
+                || (in_array($b->link, $towardsComputer, true) && in_array($a->link, $awayFromIt, true));
         }
         foreach ([[$a, $b], [$b, $a]] as [$gives, $takes]) {
             foreach ($gives->lanesGoing(Way::Out) as $out) {

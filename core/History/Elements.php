@@ -8,7 +8,8 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Rig\Rig;
 
 /**
- * A rig taken apart into the smallest things that a person changes on their own: a cable, a unit, one point's settings, one wish. Two changes that touch different elements don't disturb each other.
+ * A rig taken apart into the smallest things that a person changes on their own: a cable, a unit, one point's settings, one wish. Two
+ * changes that touch different elements don't disturb each other.
  */
 final class Elements
 {
@@ -37,12 +38,21 @@ final class Elements
             $elements["situations/{$situation['id']}"] = $situation;
         }
         $names = [
-            'places' => ['id'], 'cables' => ['id'], 'sources' => ['id'], 'listeners' => ['id'], 'devices' => ['computer', 'device'], 'picks' => ['at'], 'air' => ['from', 'to'],
+            'places' => ['id'],
+            'cables' => ['id'],
+            'sources' => ['id'],
+            'listeners' => ['id'],
+            'devices' => ['computer', 'device'],
+            'picks' => ['at'],
+            'air' => ['from', 'to'],
             'wishes' => ['source', 'listener', 'situations'],
         ];
         foreach ($names as $collection => $keys) {
             foreach ($data[$collection] as $thing) {
-                $elements["{$collection}/".implode(' ', array_map(fn (string $key) => implode(',', (array) ($thing[$key] ?? '')), $keys))] = $thing;
+                $elements["{$collection}/".implode(
+                    ' ',
+                    array_map(fn (string $key) => implode(',', (array) ($thing[$key] ?? '')), $keys),
+                )] = $thing;
             }
         }
 
@@ -57,7 +67,15 @@ final class Elements
     public static function changed(Rig $before, Rig $after): array
     {
         [$was, $is] = [self::of($before), self::of($after)];
-        $changed = [...array_diff_key($was, $is), ...array_diff_key($is, $was), ...array_filter($is, fn (string $content, string $name) => isset($was[$name]) && $was[$name] !== $content, ARRAY_FILTER_USE_BOTH)];
+        $changed = [
+            ...array_diff_key($was, $is),
+            ...array_diff_key($is, $was),
+            ...array_filter(
+                $is,
+                fn (string $content, string $name) => isset($was[$name]) && $was[$name] !== $content,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        ];
 
         return array_map(strval(...), array_keys($changed));
     }

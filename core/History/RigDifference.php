@@ -42,7 +42,10 @@ final readonly class RigDifference
         $differences = [];
         foreach ($this->after->situations as $id => $situation) {
             if (isset($this->before->situations[$id])) {
-                $differences[$situation->name] = new HearingDifference($this->heard($this->before, $this->before->situations[$id]), $this->heard($this->after, $situation));
+                $differences[$situation->name] = new HearingDifference(
+                    $this->heard($this->before, $this->before->situations[$id]),
+                    $this->heard($this->after, $situation),
+                );
             }
         }
 
@@ -87,13 +90,21 @@ final readonly class RigDifference
         $lines = [];
         foreach (array_intersect_key($this->after->units, $this->before->units) as $id => $unit) {
             $was = $this->before->units[$id];
-            $lines[] = $was->place === $unit->place ? null : "{$unit->name} moved from {$this->before->places[$was->place]->name} to {$this->after->places[$unit->place]->name}";
-            $lines[] = $was->model === $unit->model ? null : "{$unit->name} is a {$this->after->modelOf($unit)->name} instead of a {$this->before->modelOf($was)->name}";
+            $lines[] = $was->place === $unit->place
+                ? null
+                : "{$unit->name} moved from {$this->before->places[$was->place]->name} to {$this->after->places[$unit->place]->name}";
+            $lines[] = $was->model === $unit->model
+                ? null
+                : "{$unit->name} is a {$this->after->modelOf($unit)->name} instead of a {$this->before->modelOf($was)->name}";
             $lines[] = $was->firmware === $unit->firmware ? null : "{$unit->name} has firmware {$unit->firmware}";
             $lines[] = $was->serial === $unit->serial ? null : "{$unit->name} has the serial number {$unit->serial}";
             $lines[] = $was->notes === $unit->notes ? null : "the notes on {$unit->name} changed";
-            $lines[] = $was->start === $unit->start ? null : "{$unit->name} starts ".($unit->start === null ? 'out of turn' : "as number {$unit->start}");
-            $lines[] = $was->needs === $unit->needs && $was->atLogin === $unit->atLogin ? null : "what {$unit->name} needs, or its start at login, changed";
+            $lines[] = $was->start === $unit->start
+                ? null
+                : "{$unit->name} starts ".($unit->start === null ? 'out of turn' : "as number {$unit->start}");
+            $lines[] = $was->needs === $unit->needs && $was->atLogin === $unit->atLogin
+                ? null
+                : "what {$unit->name} needs, or its start at login, changed";
         }
 
         return array_values(array_filter($lines));
@@ -114,11 +125,23 @@ final readonly class RigDifference
                 continue;
             }
             foreach ([[$was->from, $cable->from], [$was->to, $cable->to]] as [$old, $new]) {
-                $lines[] = (string) $old === (string) $new ? null : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
+                $lines[] = (string) $old === (string) $new
+                    ? null
+                    : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
             }
             $lines[] = $was->label === $cable->label ? null : "{$was->label} is labelled {$cable->label}";
             $about = fn (Cable $one): array => [$one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes];
-            $lines[] = $about($was) === $about($cable) ? null : "{$cable->label} is a ".implode(', ', array_filter(["{$cable->type->value} cable", $cable->lengthM === null ? '' : "{$cable->lengthM} m", $cable->colour, $cable->owned ? 'at hand' : 'to buy']));
+            $lines[] = $about($was) === $about($cable)
+                ? null
+                : "{$cable->label} is a ".implode(
+                    ', ',
+                    array_filter([
+                        "{$cable->type->value} cable",
+                        $cable->lengthM === null ? '' : "{$cable->lengthM} m",
+                        $cable->colour,
+                        $cable->owned ? 'at hand' : 'to buy',
+                    ]),
+                );
         }
 
         return array_values(array_filter($lines));
@@ -157,7 +180,10 @@ final readonly class RigDifference
         $lines = [];
         foreach ($this->before->picks + $this->after->picks as $at => $one) {
             [$was, $is] = [$this->before->picks[$at] ?? null, $this->after->picks[$at] ?? null];
-            if (($was === null || $is === null || ! $was->choosesLike($is)) && isset($this->after->units[$one->at->unit], $this->after->modelOf($one->at->unit)->points[$one->at->point])) {
+            if (($was === null || $is === null || ! $was->choosesLike($is)) && isset(
+                $this->after->units[$one->at->unit],
+                $this->after->modelOf($one->at->unit)->points[$one->at->point],
+            )) {
                 $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses ".($is?->words() ?? 'no device');
             }
         }
@@ -194,7 +220,11 @@ final readonly class RigDifference
         $of = function (Rig $rig): array {
             $wishes = [];
             foreach ($rig->wishes as $wish) {
-                $wishes["{$wish->source} {$wish->listener}"][implode(',', $wish->situations)] = [$wish->want->value, $wish->ownLevel, $wish->alone];
+                $wishes["{$wish->source} {$wish->listener}"][implode(',', $wish->situations)] = [
+                    $wish->want->value,
+                    $wish->ownLevel,
+                    $wish->alone,
+                ];
             }
 
             return $wishes;
@@ -204,7 +234,14 @@ final readonly class RigDifference
         foreach ($was + $is as $key => $wishes) {
             [$source, $listener] = explode(' ', $key);
             if (($was[$key] ?? []) != ($is[$key] ?? []) && isset($this->after->sources[$source], $this->after->listeners[$listener])) {
-                $says = array_map(fn (array $one) => str_replace('must-not', 'must not', $one[0]).($one[1] ? ', own level' : '').($one[2] ? ', alone' : ''), $is[$key] ?? []);
+                $says = array_map(
+                    fn (array $one) => str_replace(
+                        'must-not',
+                        'must not',
+                        $one[0],
+                    ).($one[1] ? ', own level' : '').($one[2] ? ', alone' : ''),
+                    $is[$key] ?? [],
+                );
                 $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: ".(implode('; ', $says) ?: 'no wish');
             }
         }

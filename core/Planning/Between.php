@@ -18,7 +18,10 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Wiring;
 
-/** What can stand between two sockets: the adapters, isolators, splitters, boosters, leads and hubs that take a cable from each and let the sound through. */
+/**
+ * What can stand between two sockets: the adapters, isolators, splitters, boosters, leads and hubs that take a cable from each and let the
+ * sound through.
+ */
 final readonly class Between
 {
     /** In the order in which they are offered: what only fits comes before what does more. */
@@ -75,7 +78,10 @@ final readonly class Between
     {
         $led = array_map(fn (Cable $cable) => $this->wiring->across($cable, $here), $this->wiring->at($here));
 
-        return array_values(array_map(fn (SocketRef $there) => [$there, $this->rig->socket($here)->lanesGoing(Way::Out) !== []], array_filter($led, fn (SocketRef $there) => (string) $there !== (string) $other)));
+        return array_values(array_map(
+            fn (SocketRef $there) => [$there, $this->rig->socket($here)->lanesGoing(Way::Out) !== []],
+            array_filter($led, fn (SocketRef $there) => (string) $there !== (string) $other),
+        ));
     }
 
     /** The model's socket for what a splitter's source, or a joining lead's goal, was plugged to before. */
@@ -105,7 +111,8 @@ final readonly class Between
     private function passes(EquipmentModel $model, Socket $in, Socket $out): bool
     {
         if ($in->link !== null || $out->link !== null) {
-            return ($in->link === LinkRole::Upstream && $out->link === LinkRole::Downstream) || ($in->link === LinkRole::Downstream && $out->link === LinkRole::Upstream);
+            return ($in->link === LinkRole::Upstream && $out->link === LinkRole::Downstream)
+                || ($in->link === LinkRole::Downstream && $out->link === LinkRole::Upstream);
         }
         $reached = array_fill_keys(array_map(fn ($lane) => $lane->point, $in->lanesGoing(Way::In)), true);
         do {

@@ -23,8 +23,14 @@ final readonly class Candidate
      * @param  int  $cost  what it costs a technician, see {@see Cost}
      * @param  list<PointRef|RouteRef|SocketRef|CableRef|DeviceRef|UnitRef>  $about
      */
-    public function __construct(public string $key, public string $cause, public string $cure, public array $edits, public int $cost, public array $about)
-    {
+    public function __construct(
+        public string $key,
+        public string $cause,
+        public string $cure,
+        public array $edits,
+        public int $cost,
+        public array $about,
+    ) {
     }
 
     /** Both changes together. */

@@ -21,7 +21,12 @@ final readonly class Cause
      * @param  list<Cure>  $cures  the best first; empty where none was found
      * @param  string|null  $why  why there is none
      */
-    public function __construct(public string $sentence, public array $about, public array $cells, public array $cures, public ?string $why = null)
-    {
+    public function __construct(
+        public string $sentence,
+        public array $about,
+        public array $cells,
+        public array $cures,
+        public ?string $why = null,
+    ) {
     }
 }

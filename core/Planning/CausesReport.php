@@ -15,7 +15,8 @@ final class CausesReport
     /**
      * @param  list<Cause>  $causes
      * @return list<array{cause: string, why: string|null, about: list<string>, cells: list<array{string, string, string}>,
-     *                    cures: list<array{sentence: string, edits: list<array<string, mixed>>, cells: list<array{string, string, string}>, costs: list<string>}>}>
+     *                    cures: list<array{sentence: string, edits: list<array<string, mixed>>,
+     *                                      cells: list<array{string, string, string}>, costs: list<string>}>}>
      */
     public function of(Rig $rig, array $causes): array
     {
@@ -24,7 +25,15 @@ final class CausesReport
             'why' => $cause->why,
             'about' => array_map(strval(...), $cause->about),
             'cells' => array_map($this->cell(...), $cause->cells),
-            'cures' => array_map(fn (Cure $cure) => ['sentence' => $cure->sentence, 'edits' => array_map($this->edit(...), $cure->edits), 'cells' => array_map($this->cell(...), $cure->cells), 'costs' => $cure->costs], $cause->cures),
+            'cures' => array_map(
+                fn (Cure $cure) => [
+                    'sentence' => $cure->sentence,
+                    'edits' => array_map($this->edit(...), $cure->edits),
+                    'cells' => array_map($this->cell(...), $cure->cells),
+                    'costs' => $cure->costs,
+                ],
+                $cause->cures,
+            ),
         ], $causes);
     }
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
-/** What a change costs a technician: a switch is at hand, a pick is a dialog, a default touches other programs too, a cable has to be found and run. */
+/**
+ * What a change costs a technician: a switch is at hand, a pick is a dialog, a default touches other programs too, a cable has to be found
+ * and run.
+ */
 final class Cost
 {
     public const SWITCH = 1000;
@@ -32,7 +35,10 @@ final class Cost
 
     public const DEFAULT = 1400;
 
-    /** A lead that is plainly missing or wrong: a program wants a device that is not there, an adapter leads nowhere, a plug does not carry what its sockets do. */
+    /**
+     * A lead that is plainly missing or wrong: a program wants a device that is not there, an adapter leads nowhere, a plug does not carry
+     * what its sockets do.
+     */
     public const PLAIN = 950;
 
     public const PLUG = 2800;

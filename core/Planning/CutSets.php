@@ -63,7 +63,10 @@ final class CutSets
         }
         foreach (array_slice($arrivals, 0, 4) as $stays) {
             // A stereo pair of leads is one arrival with two legs: they stay or go together.
-            yield from $this->stopping(array_values(array_filter($arrivals, fn (Arrival $one) => $one !== $stays && ! $stays->isLegBeside($one))));
+            yield from $this->stopping(array_values(array_filter(
+                $arrivals,
+                fn (Arrival $one) => $one !== $stays && ! $stays->isLegBeside($one),
+            )));
         }
     }
 
@@ -84,7 +87,10 @@ final class CutSets
         }
         $stopped = array_map($this->steps(...), $arrivals);
         // Where the widest few together don't meet every way, no few do.
-        $met = array_map(fn (string $step) => count(array_filter($stopped, fn (array $steps) => isset($steps[$step]))), array_map(strval(...), array_keys($choices)));
+        $met = array_map(
+            fn (string $step) => count(array_filter($stopped, fn (array $steps) => isset($steps[$step]))),
+            array_map(strval(...), array_keys($choices)),
+        );
         rsort($met);
         if (array_sum(array_slice($met, 0, self::MOST)) < count($stopped)) {
             return;
@@ -99,7 +105,11 @@ final class CutSets
                 $set = array_fill_keys($keys, true);
                 if ($this->meetsAll($set, $stopped) && $this->leavesWanted($set)) {
                     $found = true;
-                    yield array_reduce(array_slice($keys, 1), fn (Candidate $all, string $key) => $all->with($choices[$key]), $choices[$keys[0]]);
+                    yield array_reduce(
+                        array_slice($keys, 1),
+                        fn (Candidate $all, string $key) => $all->with($choices[$key]),
+                        $choices[$keys[0]],
+                    );
                 }
             }
             if ($found) {
@@ -133,8 +143,22 @@ final class CutSets
         $at = $hop->pick ?? $hop->at;
 
         return match (true) {
-            $at instanceof CableRef => new Candidate("unplug {$at}", "{$hop->label} carries it", "Unplug {$hop->label}", [new Unplug($at->cable)], Cost::UNPLUG, [$at]),
-            $hop->pick !== null => new Candidate("pick {$hop->pick} none", "{$trouble->names->of($hop->pick)} takes it", "Set {$trouble->partOf($hop->pick)} to no device", [new SetPick($hop->pick, null)], Cost::NO_PICK, [$hop->pick]),
+            $at instanceof CableRef => new Candidate(
+                "unplug {$at}",
+                "{$hop->label} carries it",
+                "Unplug {$hop->label}",
+                [new Unplug($at->cable)],
+                Cost::UNPLUG,
+                [$at],
+            ),
+            $hop->pick !== null => new Candidate(
+                "pick {$hop->pick} none",
+                "{$trouble->names->of($hop->pick)} takes it",
+                "Set {$trouble->partOf($hop->pick)} to no device",
+                [new SetPick($hop->pick, null)],
+                Cost::NO_PICK,
+                [$hop->pick],
+            ),
             $at instanceof RouteRef && $trouble->rig->modelOf($at->unit)->routes[$at->key]->allows(RouteSetting::On) => new Candidate("route {$at} off", "{$trouble->names->of($at)} is on", "Switch off {$trouble->partOf($at)}",
                 [new SetRoute($at, new RouteSettings(on: false), $situation)], Cost::SWITCH, [$at]),
             $at instanceof PointRef && $trouble->rig->point($at)->mute !== null => new Candidate("mute {$at}", "{$trouble->names->of($at)} is not muted", "Mute {$trouble->partOf($at)}",

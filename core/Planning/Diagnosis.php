@@ -20,8 +20,8 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
- * Why cells are not as wished, each fault said once, and what cures it. Every kind of remedy proposes changes for every cell; each is tried; the one that mends the most cells
- * is the first cause, and so on with what is left.
+ * Why cells are not as wished, each fault said once, and what cures it. Every kind of remedy proposes changes for every cell; each is
+ * tried; the one that mends the most cells is the first cause, and so on with what is left.
  */
 final class Diagnosis
 {
@@ -73,7 +73,18 @@ final class Diagnosis
     /** @return list<Remedy> every kind of remedy; a new one is a line here */
     private static function remedies(): array
     {
-        return [new Switches, new Presence, new Faders, new Picks, new Devices, new Plugs(onlyPlain: true), new Leads, new Moves(onlyPlain: true), new Plugs(onlyPlain: false), new Moves(onlyPlain: false)];
+        return [
+            new Switches,
+            new Presence,
+            new Faders,
+            new Picks,
+            new Devices,
+            new Plugs(onlyPlain: true),
+            new Leads,
+            new Moves(onlyPlain: true),
+            new Plugs(onlyPlain: false),
+            new Moves(onlyPlain: false),
+        ];
     }
 
     /** @return list<Cause> those of most cells first, then those for which there is no cure */
@@ -101,8 +112,19 @@ final class Diagnosis
             }
             $best = $ranked[0];
             $cells = array_values(array_filter($best->mended, fn (string $key) => isset($left[$key])));
-            $cures = array_values(array_filter($ranked, fn (Outcome $one) => $one->candidate->cost <= $best->candidate->cost + self::OF_TASTE && array_filter($cells, fn (string $key) => ! $one->mends($key)) === []));
-            $causes[] = new Cause($best->candidate->cause, $best->candidate->about, array_map($this->cell(...), $cells), array_map($this->cure(...), array_slice($cures, 0, self::CURES)));
+            $cures = array_values(array_filter(
+                $ranked,
+                fn (Outcome $one) => $one->candidate->cost <= $best->candidate->cost + self::OF_TASTE && array_filter(
+                    $cells,
+                    fn (string $key) => ! $one->mends($key),
+                ) === [],
+            ));
+            $causes[] = new Cause(
+                $best->candidate->cause,
+                $best->candidate->about,
+                array_map($this->cell(...), $cells),
+                array_map($this->cure(...), array_slice($cures, 0, self::CURES)),
+            );
             foreach ($cells as $key) {
                 unset($left[$key]);
             }
@@ -112,7 +134,8 @@ final class Diagnosis
     }
 
     /**
-     * What mends anything and harms nothing. Single changes first, those that most cells ask for before others; several together only for cells that no single one mends.
+     * What mends anything and harms nothing. Single changes first, those that most cells ask for before others; several together only for
+     * cells that no single one mends.
      *
      * @return array<string, Outcome> by candidate
      */
@@ -124,8 +147,15 @@ final class Diagnosis
             $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $this->hearings->in($cell->situation), $this->earlier);
         }
         $outcomes = $this->tried($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);
-        $outcomes = $this->tried($this->asked($this->unlessWhole($troubles, $outcomes), fn (Trouble $trouble) => $this->single($trouble, ofCables: true)), $outcomes, self::TRIALS_OF_CABLES);
-        foreach ([fn (Trouble $trouble) => (new Gap($trouble))->candidates(), fn (Trouble $trouble) => (new CutSets($trouble, $trouble->hearing))->candidates()] as $several) {
+        $outcomes = $this->tried(
+            $this->asked($this->unlessWhole($troubles, $outcomes), fn (Trouble $trouble) => $this->single($trouble, ofCables: true)),
+            $outcomes,
+            self::TRIALS_OF_CABLES,
+        );
+        foreach ([
+            fn (Trouble $trouble) => (new Gap($trouble))->candidates(),
+            fn (Trouble $trouble) => (new CutSets($trouble, $trouble->hearing))->candidates(),
+        ] as $several) {
             $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
             $outcomes = $this->tried($this->asked($open, $several), $outcomes, null);
         }
@@ -162,7 +192,10 @@ final class Diagnosis
                 if (! isset($asked[$candidate->key])) {
                     $asked[$candidate->key] = [$candidate, [$key]];
                 } else {
-                    $asked[$candidate->key] = [$candidate->cost < $asked[$candidate->key][0]->cost ? $candidate : $asked[$candidate->key][0], [...$asked[$candidate->key][1], $key]];
+                    $asked[$candidate->key] = [
+                        $candidate->cost < $asked[$candidate->key][0]->cost ? $candidate : $asked[$candidate->key][0],
+                        [...$asked[$candidate->key][1], $key],
+                    ];
                 }
             }
         }
@@ -294,7 +327,13 @@ final class Diagnosis
 
     private function cure(Outcome $outcome): Cure
     {
-        return new Cure($outcome->candidate->cure, $outcome->candidate->edits, array_map($this->cell(...), $outcome->mended), $outcome->costs, $outcome->candidate->cost);
+        return new Cure(
+            $outcome->candidate->cure,
+            $outcome->candidate->edits,
+            array_map($this->cell(...), $outcome->mended),
+            $outcome->costs,
+            $outcome->candidate->cost,
+        );
     }
 
     private function cell(string $key): Cell
@@ -322,11 +361,23 @@ final class Diagnosis
             [$kind, $thing] = explode(' ', (string) $fault->fault, 3);
             $rig = $this->hearings->rig;
             $cure = match (true) {
-                in_array($kind, ['taken', 'plug'], true) => new Cure("Unplug {$rig->cables[$thing]->label}", [new Unplug($thing)], [], [], Cost::UNPLUG),
+                in_array($kind, ['taken', 'plug'], true) => new Cure(
+                    "Unplug {$rig->cables[$thing]->label}",
+                    [new Unplug($thing)],
+                    [],
+                    [],
+                    Cost::UNPLUG,
+                ),
                 $kind === 'label' => new Cure('Renumber the cables', [new RenumberCables], [], [], Cost::SWITCH),
                 default => null,
             };
-            $causes[] = new Cause(isset($rig->cables[$thing]) ? "{$rig->cables[$thing]->label}: ".lcfirst($fault->message) : $fault->message, [], [], $cure === null ? [] : [$cure], $cure === null ? 'Choose another device there.' : null);
+            $causes[] = new Cause(
+                isset($rig->cables[$thing]) ? "{$rig->cables[$thing]->label}: ".lcfirst($fault->message) : $fault->message,
+                [],
+                [],
+                $cure === null ? [] : [$cure],
+                $cure === null ? 'Choose another device there.' : null,
+            );
         }
 
         return $causes;
@@ -345,9 +396,25 @@ final class Diagnosis
             $causes[$sentence][] = [$key, $why];
         }
 
-        $told = array_map(fn (array $cells, string $sentence) => new Cause($sentence, [], array_map(fn (array $one) => $this->cell($one[0]), $cells), [], $cells[0][1]), $causes, array_keys($causes));
+        $told = array_map(
+            fn (array $cells, string $sentence) => new Cause(
+                $sentence,
+                [],
+                array_map(fn (array $one) => $this->cell($one[0]), $cells),
+                [],
+                $cells[0][1],
+            ),
+            $causes,
+            array_keys($causes),
+        );
         if ($further !== []) {
-            $told[] = new Cause(number_format(count($further)).' further cells are not as wished', [], array_map($this->cell(...), $further), [], 'These are too many to look at one by one. Mend the causes above first.');
+            $told[] = new Cause(
+                number_format(count($further)).' further cells are not as wished',
+                [],
+                array_map($this->cell(...), $further),
+                [],
+                'These are too many to look at one by one. Mend the causes above first.',
+            );
         }
 
         return $told;
@@ -366,7 +433,10 @@ final class Diagnosis
         if ($cancelling !== null) {
             $ways = array_map(fn ($way) => $names->of($way->hops[min(1, count($way->hops) - 1)]->at), $cancelling);
 
-            return ["{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}", 'Nothing that can be switched off here stops one of the two and nothing else.'];
+            return [
+                "{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}",
+                'Nothing that can be switched off here stops one of the two and nothing else.',
+            ];
         }
         if ($pair->verdict === Verdict::Missing) {
             return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins." : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
@@ -374,12 +444,18 @@ final class Diagnosis
         }
         $merged = (new Merging($hearing))->of($pair);
         if ($merged !== null) {
-            return ["{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there", "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or one more mix."];
+            return [
+                "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
+                "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or one more mix.",
+            ];
         }
 
         return match ($pair->verdict) {
             Verdict::Loop => ["{$what} runs in a loop", 'No single switch opens the loop without making something else worse.'],
-            Verdict::OneSided => ["{$what} {$pair->loss?->words()}", 'No switch, device or lead that the rig has now would bring the rest of it.'],
+            Verdict::OneSided => [
+                "{$what} {$pair->loss?->words()}",
+                'No switch, device or lead that the rig has now would bring the rest of it.',
+            ],
             Verdict::Doubled => ["{$what} arrives twice", 'Nothing stops one of the two without making something else worse.'],
             default => ["{$what} is heard and must not be", 'Nothing stops it without making something else worse.'],
         };

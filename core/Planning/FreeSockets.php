@@ -163,7 +163,10 @@ final class FreeSockets
         return false;
     }
 
-    /** Whether a unit belongs on the bus of a computer, or of a hub: a program there wants one of its devices, or it is a hub by which something may be wanted. */
+    /**
+     * Whether a unit belongs on the bus of a computer, or of a hub: a program there wants one of its devices, or it is a hub by which
+     * something may be wanted.
+     */
     public function belongs(SocketRef $device, SocketRef $host): bool
     {
         $place = $this->trouble->rig->units[$host->unit]->place;
@@ -182,11 +185,17 @@ final class FreeSockets
         return in_array($this->socket($at)->link, [LinkRole::Host, LinkRole::Downstream], true);
     }
 
-    /** Whether a socket hangs loose: of a unit that only hands a sound on and is plugged at another side, or that is of no use unplugged; or one that a program listens to. */
+    /**
+     * Whether a socket hangs loose: of a unit that only hands a sound on and is plugged at another side, or that is of no use unplugged;
+     * or one that a program listens to.
+     */
     public function isDangling(SocketRef $at): bool
     {
         $model = $this->trouble->rig->modelOf($at->unit);
-        $used = array_filter($model->sockets, fn (Socket $socket) => $this->trouble->wiring->at(new SocketRef($at->unit, $socket->id)) !== []);
+        $used = array_filter(
+            $model->sockets,
+            fn (Socket $socket) => $this->trouble->wiring->at(new SocketRef($at->unit, $socket->id)) !== [],
+        );
         if ($model->family->isHost()) {
             return array_filter($this->socket($at)->lanes, fn ($lane) => isset($this->pickedLanes["{$at}/{$lane->id}"])) !== [];
         }

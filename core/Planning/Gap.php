@@ -30,8 +30,9 @@ use HiddenWire\Core\Signal\Link;
 use HiddenWire\Core\Signal\SignalGraph;
 
 /**
- * The cheapest way from a source to a listener over what carries, what is off, what could be picked, and cables that could be plugged: for a sound that one change alone does not
- * bring. Dijkstra's method by channel, so that channels that do not meet count as a gap too. Never through the air.
+ * The cheapest way from a source to a listener over what carries, what is off, what could be picked, and cables that could be plugged: for
+ * a sound that one change alone does not bring. Dijkstra's method by channel, so that channels that do not meet count as a gap too. Never
+ * through the air.
  */
 final class Gap
 {
@@ -196,8 +197,10 @@ final class Gap
     {
         $host = $this->trouble->rig->hostOf($this->trouble->rig->units[$pick->unit]->place);
 
-        return $host === null ? null : new Candidate("enable {$host->id} {$at}", "{$this->trouble->names->of($at)} is disabled on {$host->name}", "Enable {$this->trouble->names->of($at)} on {$host->name}",
-            [new EnableDevice($host->id, $at, true)], Cost::ENABLE, [$at]);
+        return $host === null
+            ? null
+            : new Candidate("enable {$host->id} {$at}", "{$this->trouble->names->of($at)} is disabled on {$host->name}", "Enable {$this->trouble->names->of($at)} on {$host->name}",
+                [new EnableDevice($host->id, $at, true)], Cost::ENABLE, [$at]);
     }
 
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void
@@ -214,10 +217,20 @@ final class Gap
             "Set {$trouble->partOf($at)} to ".($isTap ? 'what is played to ' : '').$device->name(),
             [new SetPick($at, new Pick($at, $device->ref, tap: $isTap ? $device->direction : null), $situation)], ($now === null ? Cost::FIRST_PICK : Cost::PICK) + ($isTap ? Cost::TAP : 0), [$at, $device->ref]);
         if ($direction === Direction::Playback) {
-            $this->add($this->graph->exit($at), $node, ChannelMap::usual($point->channels, $device->channels)->between($point->channels, $device->channels), $change);
+            $this->add(
+                $this->graph->exit($at),
+                $node,
+                ChannelMap::usual($point->channels, $device->channels)->between($point->channels, $device->channels),
+                $change,
+            );
         } else {
             $read = min($device->channels, $trouble->rig->modelOf($at->unit)->limits->channelsRead ?? $device->channels);
-            $this->add($node, $this->graph->entry($at), ChannelMap::usual($read, $point->channels)->between($read, $point->channels), $change);
+            $this->add(
+                $node,
+                $this->graph->entry($at),
+                ChannelMap::usual($read, $point->channels)->between($read, $point->channels),
+                $change,
+            );
         }
     }
 
@@ -232,7 +245,14 @@ final class Gap
                 if ($ins === [] || $from->unit === $to->unit || Mating::cable($free->socket($from), $free->socket($to)) === null) {
                     continue;
                 }
-                $change = new Candidate("plug {$from} {$to}", "Nothing is plugged into {$this->trouble->names->of($from)}", "Plug {$this->trouble->partOf($from)} into {$this->trouble->partOf($to)}", [new Plug($from, $to)], Cost::PLUG, [$from, $to]);
+                $change = new Candidate(
+                    "plug {$from} {$to}",
+                    "Nothing is plugged into {$this->trouble->names->of($from)}",
+                    "Plug {$this->trouble->partOf($from)} into {$this->trouble->partOf($to)}",
+                    [new Plug($from, $to)],
+                    Cost::PLUG,
+                    [$from, $to],
+                );
                 foreach ($outs as $out) {
                     foreach ($ins as $in) {
                         if ($out->signal->medium() === $in->signal->medium()) {
@@ -254,9 +274,15 @@ final class Gap
     /** @return list<array{int, int, float}> */
     private function mapped(SocketRef $from, Lane $out, SocketRef $to, Lane $in): array
     {
-        $channels = fn (SocketRef $at, Lane $lane): array => $lane->channels ?? range(1, $this->trouble->rig->point(new PointRef($at->unit, $lane->point))->channels);
+        $channels = fn (SocketRef $at, Lane $lane): array => $lane->channels ?? range(
+            1,
+            $this->trouble->rig->point(new PointRef($at->unit, $lane->point))->channels,
+        );
         [$outs, $ins] = [$channels($from, $out), $channels($to, $in)];
 
-        return array_map(fn (array $triple) => [$outs[$triple[0]] - 1, $ins[$triple[1]] - 1, $triple[2]], ChannelMap::usual(count($outs), count($ins))->between(count($outs), count($ins)));
+        return array_map(
+            fn (array $triple) => [$outs[$triple[0]] - 1, $ins[$triple[1]] - 1, $triple[2]],
+            ChannelMap::usual(count($outs), count($ins))->between(count($outs), count($ins)),
+        );
     }
 }

@@ -8,7 +8,10 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\HeardPair;
 
-/** The first cures of all causes together: each is made on what the ones before have left, and only where it still mends something and makes nothing worse. */
+/**
+ * The first cures of all causes together: each is made on what the ones before have left, and only where it still mends something and
+ * makes nothing worse.
+ */
 final class Mending
 {
     /** @var list<Cure> those that were made, in order */
@@ -51,6 +54,9 @@ final class Mending
     /** @return array<string, true> */
     private function odd(Hearings $hearings): array
     {
-        return array_map(fn () => true, array_filter(iterator_to_array($hearings->cells()), fn (HeardPair $pair) => $pair->verdict->isAtOdds()));
+        return array_map(
+            fn () => true,
+            array_filter(iterator_to_array($hearings->cells()), fn (HeardPair $pair) => $pair->verdict->isAtOdds()),
+        );
     }
 }

@@ -19,7 +19,10 @@ final readonly class Merging
     {
     }
 
-    /** The first step behind which the strongest way of a sound passes nothing that a wanted sound at the same listener does not pass too; null where there is none. */
+    /**
+     * The first step behind which the strongest way of a sound passes nothing that a wanted sound at the same listener does not pass too;
+     * null where there is none.
+     */
     public function of(HeardPair $pair): ?Hop
     {
         $shared = [];

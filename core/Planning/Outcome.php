@@ -28,6 +28,11 @@ final readonly class Outcome
     /** The better comes first: it mends more, costs others less, is easier, and sounds more like the rest. */
     public static function compare(self $a, self $b): int
     {
-        return [count($b->mended), count($a->costs), $a->candidate->cost, round($a->oddness, 1)] <=> [count($a->mended), count($b->costs), $b->candidate->cost, round($b->oddness, 1)];
+        return [
+            count($b->mended),
+            count($a->costs),
+            $a->candidate->cost,
+            round($a->oddness, 1),
+        ] <=> [count($a->mended), count($b->costs), $b->candidate->cost, round($b->oddness, 1)];
     }
 }

@@ -43,6 +43,12 @@ final readonly class Reach
             }
         }
 
-        return new self($last, array_values(array_filter($graph->rig->listeners, fn (Listener $listener) => $hearing->pair($pair->source->id, $listener->id)->isHeard())));
+        return new self(
+            $last,
+            array_values(array_filter(
+                $graph->rig->listeners,
+                fn (Listener $listener) => $hearing->pair($pair->source->id, $listener->id)->isHeard(),
+            )),
+        );
     }
 }

@@ -11,7 +11,10 @@ use HiddenWire\Core\Signal\Link;
 use HiddenWire\Core\Signal\Loss;
 use HiddenWire\Core\Signal\SignalGraph;
 
-/** How far a sound gets, and from where on it would be heard: whatever joins the two would bring it. Where a side or a part of it is lost, only that counts. */
+/**
+ * How far a sound gets, and from where on it would be heard: whatever joins the two would bring it. Where a side or a part of it is lost,
+ * only that counts.
+ */
 final readonly class Region
 {
     /**

@@ -12,7 +12,8 @@ use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
- * Tries changes: makes them on the rig, hears the cell in question, and where that is as wished then, hears everything in every situation. Only what makes nothing worse counts.
+ * Tries changes: makes them on the rig, hears the cell in question, and where that is as wished then, hears everything in every situation.
+ * Only what makes nothing worse counts.
  */
 final class Trials
 {

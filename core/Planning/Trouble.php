@@ -45,8 +45,12 @@ final class Trouble
     private ?FreeSockets $free = null;
 
     /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
-    public function __construct(public readonly Cell $cell, public readonly HeardPair $pair, public readonly Hearing $hearing, public readonly array $earlier = [])
-    {
+    public function __construct(
+        public readonly Cell $cell,
+        public readonly HeardPair $pair,
+        public readonly Hearing $hearing,
+        public readonly array $earlier = [],
+    ) {
         $this->graph = $hearing->graph;
         $this->rig = $hearing->graph->rig;
         $this->names = new Names($this->rig);
@@ -72,7 +76,8 @@ final class Trouble
     }
 
     /**
-     * Every step of its ways once, the one nearest to the listener first, as far as something there could mend it: of a leak only what all of its ways pass.
+     * Every step of its ways once, the one nearest to the listener first, as far as something there could mend it: of a leak only what all
+     * of its ways pass.
      *
      * @return list<Hop>
      */
@@ -111,7 +116,8 @@ final class Trouble
     }
 
     /**
-     * Where a setting can be made: in the situation that has its own, else for good, and for this situation alone where that is not the base.
+     * Where a setting can be made: in the situation that has its own, else for good, and for this situation alone where that is not the
+     * base.
      *
      * @param  'gain'|'fader'|'mute'|'mono'|'delay'|'on'|'db'|'tap'|'pick'  $property
      * @return array<int, string|null> the situation, null for the base; by what it costs more
@@ -122,7 +128,8 @@ final class Trouble
         foreach ($situation->changes as $change) {
             $isSet = match (true) {
                 $change->set instanceof Pick => $property === 'pick',
-                $change->set instanceof PointSettings, $change->set instanceof RouteSettings => $property !== 'pick' && property_exists($change->set, $property) && $change->set->{$property} !== null,
+                $change->set instanceof PointSettings,
+                $change->set instanceof RouteSettings => $property !== 'pick' && property_exists($change->set, $property) && $change->set->{$property} !== null,
             };
             if ($isSet && (string) $change->at === (string) $at) {
                 return [0 => $this->rig->isBase($situation->id) ? null : $situation->id];

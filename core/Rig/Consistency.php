@@ -103,7 +103,10 @@ final class Consistency
         /** @var Place|Unit|Cable|Source|Listener|Situation $thing */
         foreach ($this->parts->{$collection} as $i => $thing) {
             if (isset($seen[$thing->id])) {
-                $this->problem("/{$collection}/{$i}/id", "The id \"{$thing->id}\" is taken by /{$collection}/{$seen[$thing->id]}; ids are unique among {$collection}.");
+                $this->problem(
+                    "/{$collection}/{$i}/id",
+                    "The id \"{$thing->id}\" is taken by /{$collection}/{$seen[$thing->id]}; ids are unique among {$collection}.",
+                );
             } else {
                 $seen[$thing->id] = $i;
                 if ($thing instanceof Unit) {
@@ -146,7 +149,10 @@ final class Consistency
             foreach (['mutes' => [$rule->mutes], 'while_open' => $rule->whileOpen] as $key => $points) {
                 foreach ($points as $i => $point) {
                     if (! isset($model->points[$point])) {
-                        $this->problem("{$base}/auto_mutes/{$a}/{$key}".($key === 'mutes' ? '' : "/{$i}"), "The model has no point \"{$point}\".");
+                        $this->problem(
+                            "{$base}/auto_mutes/{$a}/{$key}".($key === 'mutes' ? '' : "/{$i}"),
+                            "The model has no point \"{$point}\".",
+                        );
                     } elseif ($key === 'mutes' && $model->points[$point]->mute === null) {
                         $this->problem("{$base}/auto_mutes/{$a}/mutes", "\"{$point}\" has no mute switch.");
                     }
@@ -170,13 +176,19 @@ final class Consistency
             if ($from !== null && $to !== null && $route->map !== null && is_array($route->map->form)) {
                 foreach ($route->map->form as [$a, $b]) {
                     if ($a > $from->channels || $b > $to->channels) {
-                        $this->problem("{$pointer}/map", "The pair [{$a}, {$b}] lies outside the points' {$from->channels} and {$to->channels} channels.");
+                        $this->problem(
+                            "{$pointer}/map",
+                            "The pair [{$a}, {$b}] lies outside the points' {$from->channels} and {$to->channels} channels.",
+                        );
                     }
                 }
             }
             if ($route->group !== null && $route->on) {
                 if (isset($on[$route->group])) {
-                    $this->problem("{$pointer}/on", "Only one route of the group \"{$route->group}\" is on at a time; \"{$on[$route->group]}\" is on too.");
+                    $this->problem(
+                        "{$pointer}/on",
+                        "Only one route of the group \"{$route->group}\" is on at a time; \"{$on[$route->group]}\" is on too.",
+                    );
                 }
                 $on[$route->group] = $route->key();
             }
@@ -205,7 +217,10 @@ final class Consistency
             }
             if ($model->family->isHost()) {
                 if (isset($hosts[$unit->place])) {
-                    $this->problem("/units/{$i}/place", "The place \"{$unit->place}\" has its computer already: \"{$hosts[$unit->place]}\". A second computer needs a place of its own.");
+                    $this->problem(
+                        "/units/{$i}/place",
+                        "The place \"{$unit->place}\" has its computer already: \"{$hosts[$unit->place]}\". A second computer needs a place of its own.",
+                    );
                 }
                 $hosts[$unit->place] = $unit->id;
             }
@@ -221,7 +236,10 @@ final class Consistency
             $model = $this->parts->models[$unit->model] ?? null;
             if ($model !== null && $model->isProgram() && isset($this->ids['places'][$unit->place]) && ! isset($hosts[$unit->place])
                 && ($this->unreadable['units'] ?? []) === [] && ($this->unreadable['models'] ?? []) === []) {
-                $this->problem("/units/{$i}/place", "A program runs in a place that has a computer or a tablet; \"{$unit->place}\" has none.");
+                $this->problem(
+                    "/units/{$i}/place",
+                    "A program runs in a place that has a computer or a tablet; \"{$unit->place}\" has none.",
+                );
             }
         }
     }
@@ -236,7 +254,10 @@ final class Consistency
                 continue;
             }
             if (isset($on[$group])) {
-                $this->problem("/units/{$i}/settings/routes/".Problem::token((string) $key).'/on', "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.");
+                $this->problem(
+                    "/units/{$i}/settings/routes/".Problem::token((string) $key).'/on',
+                    "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.",
+                );
             }
             $on[$group] = (string) $key;
         }
@@ -253,7 +274,12 @@ final class Consistency
         $this->span($settings->gain, $point->gain, 'gain', $point, $pointer);
         $this->span($settings->fader, $point->fader, 'fader', $point, $pointer);
         if ($settings->delay !== null && ($point->delayTo === null || $settings->delay->value() > $point->delayTo->value())) {
-            $this->problem("{$pointer}/delay_ms", $point->delayTo === null ? "\"{$point->label}\" can't hold its sound back." : "\"{$point->label}\" holds its sound back by up to {$point->delayTo->text()} ms; {$settings->delay->text()} lies outside.");
+            $this->problem(
+                "{$pointer}/delay_ms",
+                $point->delayTo === null
+                    ? "\"{$point->label}\" can't hold its sound back."
+                    : "\"{$point->label}\" holds its sound back by up to {$point->delayTo->text()} ms; {$settings->delay->text()} lies outside.",
+            );
         }
         foreach (['mute' => [$settings->mute, $point->mute], 'mono' => [$settings->mono, $point->mono]] as $name => [$set, $has]) {
             if ($set !== null && $has === null) {
@@ -270,7 +296,10 @@ final class Consistency
         if ($span === null) {
             $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name}.");
         } elseif (! $span->reaches($set)) {
-            $this->problem("{$pointer}/{$name}", "\"{$point->label}\" goes from {$span->from->text()} to {$span->to->text()} dB; {$set->text()} lies outside.");
+            $this->problem(
+                "{$pointer}/{$name}",
+                "\"{$point->label}\" goes from {$span->from->text()} to {$span->to->text()} dB; {$set->text()} lies outside.",
+            );
         }
     }
 
@@ -294,7 +323,11 @@ final class Consistency
         $taken = $labels = [];
         foreach ($this->parts->cables as $i => $cable) {
             if (isset($labels[$cable->label])) {
-                $this->fault("/cables/{$i}/label", "label {$cable->id} {$cable->label}", "The label \"{$cable->label}\" is on /cables/{$labels[$cable->label]} already. Give each cable a label of its own.");
+                $this->fault(
+                    "/cables/{$i}/label",
+                    "label {$cable->id} {$cable->label}",
+                    "The label \"{$cable->label}\" is on /cables/{$labels[$cable->label]} already. Give each cable a label of its own.",
+                );
             }
             $labels[$cable->label] = $i;
             $ends = [];
@@ -315,11 +348,19 @@ final class Consistency
                 }
                 if (isset($taken[$at]) && $taken[$at] !== $i && ! $socket->connector->takesSeveral()) {
                     $other = $this->parts->cables[$taken[$at]];
-                    $this->fault("/cables/{$i}/{$name}", "taken {$cable->id} {$at}", "{$socket->label} has {$other->label} in it already. Use another socket, or put a splitter or a hub between.");
+                    $this->fault(
+                        "/cables/{$i}/{$name}",
+                        "taken {$cable->id} {$at}",
+                        "{$socket->label} has {$other->label} in it already. Use another socket, or put a splitter or a hub between.",
+                    );
                 }
                 $taken[$at] = $i;
                 if (! $cable->type->fits($socket->connector) && ($name === 'from' || $ends['from'] === null || $cable->type->fits($ends['from']->connector))) {
-                    $this->fault("/cables/{$i}/{$name}", "plug {$cable->id} {$at}", ucfirst($cable->type->article())." {$cable->type->words()} lead does not go into {$socket->label} ({$socket->connector->words()}).".$this->wayOut($ends['from'], $ends['to']));
+                    $this->fault(
+                        "/cables/{$i}/{$name}",
+                        "plug {$cable->id} {$at}",
+                        ucfirst($cable->type->article())." {$cable->type->words()} lead does not go into {$socket->label} ({$socket->connector->words()}).".$this->wayOut($ends['from'], $ends['to']),
+                    );
                 }
             }
             if ($cable->lanes === null || $ends['from'] === null || $ends['to'] === null) {
@@ -329,7 +370,10 @@ final class Consistency
                 $from = $ends['from']->lanes[$a] ?? null;
                 $to = $ends['to']->lanes[$b] ?? null;
                 if ($from === null || $to === null) {
-                    $this->problem("/cables/{$i}/lanes/{$l}", 'There is no lane "'.($from === null ? $a : $b).'" in the socket at the '.($from === null ? 'from' : 'to').' end.');
+                    $this->problem(
+                        "/cables/{$i}/lanes/{$l}",
+                        'There is no lane "'.($from === null ? $a : $b).'" in the socket at the '.($from === null ? 'from' : 'to').' end.',
+                    );
                 } elseif ($from->way === $to->way) {
                     $this->problem("/cables/{$i}/lanes/{$l}", "Both lanes go {$from->way->value}: a pair joins an out with an in.");
                 }
@@ -342,7 +386,9 @@ final class Consistency
     {
         $fits = $from === null || $to === null ? null : Mating::cable($from, $to);
 
-        return $fits === null ? ' An adapter or a converter has to stand between the two.' : " These two take {$fits->article()} {$fits->words()} lead.";
+        return $fits === null
+            ? ' An adapter or a converter has to stand between the two.'
+            : " These two take {$fits->article()} {$fits->words()} lead.";
     }
 
     private function devices(): void
@@ -365,11 +411,17 @@ final class Consistency
                     continue;
                 }
                 if ($role !== Role::Call && $role->value !== $offer->direction->value) {
-                    $this->problem("/devices/{$i}/roles/{$r}", "A {$offer->direction->value} device can't be the default for {$role->value}.");
+                    $this->problem(
+                        "/devices/{$i}/roles/{$r}",
+                        "A {$offer->direction->value} device can't be the default for {$role->value}.",
+                    );
                 }
                 $slot = $settings->computer.' '.$offer->direction->value.' '.$role->value;
                 if (isset($roles[$slot])) {
-                    $this->problem("/devices/{$i}/roles/{$r}", "/devices/{$roles[$slot]} is the computer's default for {$role->value} ({$offer->direction->value}) already.");
+                    $this->problem(
+                        "/devices/{$i}/roles/{$r}",
+                        "/devices/{$roles[$slot]} is the computer's default for {$role->value} ({$offer->direction->value}) already.",
+                    );
                 }
                 $roles[$slot] = $i;
             }
@@ -415,11 +467,18 @@ final class Consistency
         $gives = $giver === null ? null : ($this->parts->models[$giver->model] ?? null);
         // What is plugged can be plugged elsewhere; a computer's own sockets and what is installed there can't.
         if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place && ($gives->family->isHost() || $gives->isProgram())) {
-            $this->fault("{$pointer}/device", "elsewhere {$pick->at} {$pick->device}", "{$giver->name} is not on the computer of {$program->name}: a program takes the devices of its own computer only.");
+            $this->fault(
+                "{$pointer}/device",
+                "elsewhere {$pick->at} {$pick->device}",
+                "{$giver->name} is not on the computer of {$program->name}: a program takes the devices of its own computer only.",
+            );
         }
         $wanted = $pick->tap ?? $point->picks;
         if ($offer !== null && $offer->direction !== $wanted) {
-            $this->problem("{$pointer}/device", "\"{$point->label}\" takes a {$wanted->value} device; \"{$pick->device}\" is for {$offer->direction->value}.");
+            $this->problem(
+                "{$pointer}/device",
+                "\"{$point->label}\" takes a {$wanted->value} device; \"{$pick->device}\" is for {$offer->direction->value}.",
+            );
         }
         $width = $offer === null ? null : $this->deviceWidth($pick->device);
         if ($width !== null && $pick->channels !== null && $pick->channels !== [] && max($pick->channels) > $width) {
@@ -465,7 +524,10 @@ final class Consistency
             $begins = [];
             foreach ($source->origins as $o => $origin) {
                 if (isset($begins[(string) $origin->at])) {
-                    $this->problem("/sources/{$i}/origins/{$o}/at", "\"{$source->name}\" begins at \"{$origin->at}\" already: say it once.");
+                    $this->problem(
+                        "/sources/{$i}/origins/{$o}/at",
+                        "\"{$source->name}\" begins at \"{$origin->at}\" already: say it once.",
+                    );
                 }
                 $begins[(string) $origin->at] = true;
                 $point = $this->pointAt($origin->at, "/sources/{$i}/origins/{$o}/at");
@@ -496,7 +558,10 @@ final class Consistency
             foreach ($wish->situations === [] ? [''] : $wish->situations as $situation) {
                 $key = $wish->source.' '.$wish->listener.' '.$situation;
                 if (isset($seen[$key])) {
-                    $this->problem("/wishes/{$i}", "/wishes/{$seen[$key]} says what is wanted for this pair already".($situation === '' ? '.' : " in \"{$situation}\"."));
+                    $this->problem(
+                        "/wishes/{$i}",
+                        "/wishes/{$seen[$key]} says what is wanted for this pair already".($situation === '' ? '.' : " in \"{$situation}\"."),
+                    );
                 }
                 $seen[$key] = $i;
             }
@@ -533,17 +598,30 @@ final class Consistency
                     continue;
                 }
                 if ($change->at instanceof RouteRef && $change->set instanceof RouteSettings) {
-                    $this->routeSettings($model, $change->at->key, $change->set, isset($model->routes[$change->at->key]) ? "{$pointer}/set" : "{$pointer}/at");
+                    $this->routeSettings(
+                        $model,
+                        $change->at->key,
+                        $change->set,
+                        isset($model->routes[$change->at->key]) ? "{$pointer}/set" : "{$pointer}/at",
+                    );
                     $group = ($model->routes[$change->at->key] ?? null)?->group;
                     if ($group !== null && $change->set->on === true) {
                         $slot = $change->at->unit.' '.$group;
                         if (isset($on[$slot])) {
-                            $this->problem("{$pointer}/set/on", "Only one route of the group \"{$group}\" is on at a time; /situations/{$i}/changes/{$on[$slot]} switches another on.");
+                            $this->problem(
+                                "{$pointer}/set/on",
+                                "Only one route of the group \"{$group}\" is on at a time; /situations/{$i}/changes/{$on[$slot]} switches another on.",
+                            );
                         }
                         $on[$slot] = $c;
                     }
                 } elseif ($change->at instanceof PointRef && $change->set instanceof PointSettings) {
-                    $this->pointSettings($model, $change->at->point, $change->set, isset($model->points[$change->at->point]) ? "{$pointer}/set" : "{$pointer}/at");
+                    $this->pointSettings(
+                        $model,
+                        $change->at->point,
+                        $change->set,
+                        isset($model->points[$change->at->point]) ? "{$pointer}/set" : "{$pointer}/at",
+                    );
                 }
             }
         }
@@ -574,7 +652,9 @@ final class Consistency
         if ($model === null) {
             return null;
         }
-        $offer = $ref->lane === null ? ($model->points[$ref->givenBy] ?? null)?->device : ($model->sockets[$ref->givenBy]->lanes[$ref->lane] ?? null)?->device;
+        $offer = $ref->lane === null
+            ? ($model->points[$ref->givenBy] ?? null)?->device
+            : ($model->sockets[$ref->givenBy]->lanes[$ref->lane] ?? null)?->device;
         if ($offer === null) {
             $this->problem($pointer, "Nothing at \"{$ref}\" is an audio device of a computer.");
         }

@@ -44,7 +44,9 @@ final readonly class Names
         $model = $this->rig->modelOf($at->unit);
         $offer = $at->lane === null ? $model->points[$at->givenBy]->device : $model->sockets[$at->givenBy]->lanes[$at->lane]->device;
 
-        return $offer === null || str_contains($offer->systemName, '{partner}') ? $this->inside($at->unit, $at->lane === null ? $model->points[$at->givenBy]->label : $model->sockets[$at->givenBy]->label) : $offer->systemName;
+        return $offer === null || str_contains($offer->systemName, '{partner}')
+            ? $this->inside($at->unit, $at->lane === null ? $model->points[$at->givenBy]->label : $model->sockets[$at->givenBy]->label)
+            : $offer->systemName;
     }
 
     private function inside(string $unit, string $label): string

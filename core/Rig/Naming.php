@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
-/** Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken; and further names of a series. */
+/**
+ * Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken; and further names of a
+ * series.
+ */
 final class Naming
 {
     private const LENGTH = 56;

@@ -10,7 +10,10 @@ use HiddenWire\Core\Quantity\Milliseconds;
 /** Where a source begins, and how strongly: a voice is at its microphone at 0 dB and bleeds into the second at less. */
 final readonly class Origin
 {
-    /** @param  Milliseconds|null  $delay  how much later the sound is there: a voice at a second microphone, 3 ms a metre; null is not at all */
+    /**
+     * @param  Milliseconds|null  $delay  how much later the sound is there: a voice at a second microphone, 3 ms a metre; null is not at
+     * all
+     */
     public function __construct(public PointRef $at, public Decibels $db, public ?Milliseconds $delay = null)
     {
     }

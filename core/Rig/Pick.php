@@ -35,6 +35,7 @@ final readonly class Pick
     /** Whether another pick chooses the same. */
     public function choosesLike(self $other): bool
     {
-        return (string) $this->device === (string) $other->device && $this->default === $other->default && $this->channels === $other->channels && $this->tap === $other->tap;
+        return (string) $this->device === (string) $other->device && $this->default === $other->default
+            && $this->channels === $other->channels && $this->tap === $other->tap;
     }
 }

@@ -22,7 +22,13 @@ final readonly class PointSettings
     /** The later settings on top of these. */
     public function under(self $later): self
     {
-        return new self($later->gain ?? $this->gain, $later->fader ?? $this->fader, $later->mute ?? $this->mute, $later->mono ?? $this->mono, $later->delay ?? $this->delay);
+        return new self(
+            $later->gain ?? $this->gain,
+            $later->fader ?? $this->fader,
+            $later->mute ?? $this->mute,
+            $later->mono ?? $this->mono,
+            $later->delay ?? $this->delay,
+        );
     }
 
     /** What of these differs from others. */
@@ -30,15 +36,24 @@ final readonly class PointSettings
     {
         $new = fn (mixed $value, mixed $other): mixed => $value == $other ? null : $value;
 
-        return new self($new($this->gain, $others?->gain), $new($this->fader, $others?->fader), $new($this->mute, $others?->mute), $new($this->mono, $others?->mono), $new($this->delay, $others?->delay));
+        return new self(
+            $new($this->gain, $others?->gain),
+            $new($this->fader, $others?->fader),
+            $new($this->mute, $others?->mute),
+            $new($this->mono, $others?->mono),
+            $new($this->delay, $others?->delay),
+        );
     }
 
     /** In words: "muted, fader −3.0 dB"; empty where nothing differs from the model. */
     public function words(): string
     {
         return implode(', ', array_filter([
-            $this->mute === null ? '' : ($this->mute ? 'muted' : 'open'), $this->mono === null ? '' : ($this->mono ? 'mono' : 'stereo'), $this->gain === null ? '' : "gain {$this->gain->text()} dB",
-            $this->fader === null ? '' : "fader {$this->fader->text()} dB", $this->delay === null ? '' : "held back by {$this->delay->text()} ms",
+            $this->mute === null ? '' : ($this->mute ? 'muted' : 'open'),
+            $this->mono === null ? '' : ($this->mono ? 'mono' : 'stereo'),
+            $this->gain === null ? '' : "gain {$this->gain->text()} dB",
+            $this->fader === null ? '' : "fader {$this->fader->text()} dB",
+            $this->delay === null ? '' : "held back by {$this->delay->text()} ms",
         ]));
     }
 

@@ -59,7 +59,14 @@ final readonly class Rig
     public function __construct(RigParts $parts)
     {
         $problems = (new Consistency($parts))->problems();
-        $faults = array_values(array_filter($problems, fn (Problem $problem) => $problem->fault !== null && ($parts->tolerated === null || in_array($problem->fault, $parts->tolerated, true))));
+        $faults = array_values(array_filter(
+            $problems,
+            fn (Problem $problem) => $problem->fault !== null && ($parts->tolerated === null || in_array(
+                $problem->fault,
+                $parts->tolerated,
+                true,
+            )),
+        ));
         $refused = array_values(array_filter($problems, fn (Problem $problem) => ! in_array($problem, $faults, true)));
         if ($refused !== []) {
             throw new InvalidRig($refused);
@@ -141,7 +148,12 @@ final readonly class Rig
     public function parts(): RigParts
     {
         return new RigParts(
-            $this->name, $this->summary, array_values($this->places), $this->models, array_values($this->units), array_values($this->cables),
+            $this->name,
+            $this->summary,
+            array_values($this->places),
+            $this->models,
+            array_values($this->units),
+            array_values($this->cables),
             $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
             $this->wishes, array_values($this->situations), array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
         );

@@ -53,7 +53,10 @@ final readonly class RigParts
     public function changing(string $collection, string $id, \Closure $change): self
     {
         /** @var \Closure(object): object $change */
-        return $this->with(...[$collection => array_map(fn (object $thing) => property_exists($thing, 'id') && $thing->id === $id ? $change($thing) : $thing, $this->{$collection})]);
+        return $this->with(...[$collection => array_map(
+            fn (object $thing) => property_exists($thing, 'id') && $thing->id === $id ? $change($thing) : $thing,
+            $this->{$collection},
+        )]);
     }
 
     /**
@@ -63,6 +66,9 @@ final readonly class RigParts
      */
     public function without(string $collection, string $id): self
     {
-        return $this->with(...[$collection => array_values(array_filter($this->{$collection}, fn (object $thing) => ! property_exists($thing, 'id') || $thing->id !== $id))]);
+        return $this->with(...[$collection => array_values(array_filter(
+            $this->{$collection},
+            fn (object $thing) => ! property_exists($thing, 'id') || $thing->id !== $id,
+        ))]);
     }
 }

@@ -34,7 +34,14 @@ final readonly class RouteSettings
     /** In words: "on, at −6.0 dB"; empty where nothing differs from the model. */
     public function words(): string
     {
-        return implode(', ', array_filter([$this->on === null ? '' : ($this->on ? 'on' : 'off'), $this->db === null ? '' : "at {$this->db->text()} dB", $this->tap === null ? '' : "taken {$this->tap->value}"]));
+        return implode(
+            ', ',
+            array_filter([
+                $this->on === null ? '' : ($this->on ? 'on' : 'off'),
+                $this->db === null ? '' : "at {$this->db->text()} dB",
+                $this->tap === null ? '' : "taken {$this->tap->value}",
+            ]),
+        );
     }
 
     /** Nothing differs from the model. */

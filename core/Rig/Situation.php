@@ -16,8 +16,13 @@ final readonly class Situation
      * @param  list<string>  $absent  ids of units that are not there then, or programs that do not run
      * @param  list<string>  $pulled  ids of cables that are out then
      */
-    public function __construct(public string $id, public string $name, public array $changes = [], public array $absent = [], public array $pulled = [])
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $changes = [],
+        public array $absent = [],
+        public array $pulled = [],
+    ) {
     }
 
     /**
@@ -28,7 +33,10 @@ final readonly class Situation
      */
     public function without(array $units, array $cables): self
     {
-        return $this->with(absent: array_values(array_diff($this->absent, $units)), pulled: array_values(array_diff($this->pulled, $cables)));
+        return $this->with(
+            absent: array_values(array_diff($this->absent, $units)),
+            pulled: array_values(array_diff($this->pulled, $cables)),
+        );
     }
 
     /** Whether anything is otherwise than in the base. */

@@ -116,7 +116,17 @@ final readonly class State
             return $route;
         }
 
-        return new Route($route->from, $route->to, $on, $set->db ?? $route->db, $set->tap ?? $route->tap, $route->map, $route->group, $route->delay, $route->can);
+        return new Route(
+            $route->from,
+            $route->to,
+            $on,
+            $set->db ?? $route->db,
+            $set->tap ?? $route->tap,
+            $route->map,
+            $route->group,
+            $route->delay,
+            $route->can,
+        );
     }
 
     public function pick(string $unit, string $point): ?Pick

@@ -51,7 +51,10 @@ final readonly class Wiring
         }
 
         $joined = [];
-        foreach ([[$cable->from, $from, $cable->to, $to], [$cable->to, $to, $cable->from, $from]] as [$outRef, $outSocket, $inRef, $inSocket]) {
+        foreach ([
+            [$cable->from, $from, $cable->to, $to],
+            [$cable->to, $to, $cable->from, $from],
+        ] as [$outRef, $outSocket, $inRef, $inSocket]) {
             $outs = $outSocket->lanesGoing(Way::Out);
             $ins = $inSocket->lanesGoing(Way::In);
             foreach (['kind', 'medium'] as $by) {

@@ -39,8 +39,8 @@ final readonly class Arrival
     }
 
     /**
-     * Whether this way and another are two legs of one sound: they part where they leave one point by different channels (left by one cable, right by another), and arrive at
-     * the same time.
+     * Whether this way and another are two legs of one sound: they part where they leave one point by different channels (left by one
+     * cable, right by another), and arrive at the same time.
      */
     public function isLegBeside(self $other): bool
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * The links that carry, taken apart by channel, and the order in which sound runs through them: strongly connected channels together, whatever feeds a channel before it.
- * Edges are numbered; what is known of edge e stands at e in each list.
+ * The links that carry, taken apart by channel, and the order in which sound runs through them: strongly connected channels together,
+ * whatever feeds a channel before it. Edges are numbered; what is known of edge e stands at e in each list.
  */
 final class ChannelGraph
 {

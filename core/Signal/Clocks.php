@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * The converter clocks that a sound has passed. Two copies that came by different clocks drift against each other and never arrive at the same time for long, whatever
- * their delays. Each set of clocks has a number; 0 is the empty one.
+ * The converter clocks that a sound has passed. Two copies that came by different clocks drift against each other and never arrive at the
+ * same time for long, whatever their delays. Each set of clocks has a number; 0 is the empty one.
  */
 final class Clocks
 {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** What arrives of one part of a source in one channel of an ear within a tenth of a millisecond and by one set of clocks: one arrival to the ear. */
+/**
+ * What arrives of one part of a source in one channel of an ear within a tenth of a millisecond and by one set of clocks: one arrival to
+ * the ear.
+ */
 final readonly class Copy
 {
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * How much may still be computed of one hearing. Counted in taps moved along an edge, so that the same rig always gives the same answer, on any machine. What is left out
- * is bounded and told, never passed off as silence.
+ * How much may still be computed of one hearing. Counted in taps moved along an edge, so that the same rig always gives the same answer,
+ * on any machine. What is left out is bounded and told, never passed off as silence.
  */
 final class Effort
 {

@@ -36,14 +36,18 @@ use HiddenWire\Core\Rig\Wiring;
 /** Makes the signal graph of a rig in a situation. */
 final class GraphBuilder
 {
-    /** A call over the internet, one way, with the far end's jitter buffer: between 20 ms (a good line) and the 150 ms that telephony allows. */
+    /**
+     * A call over the internet, one way, with the far end's jitter buffer: between 20 ms (a good line) and the 150 ms that telephony
+     * allows.
+     */
     public const NETWORK_MS = 60.0;
 
     /** Bluetooth audio, the plain codec: between 150 and 250 ms in practice. */
     public const WIRELESS_MS = 180.0;
 
     /**
-     * A loudspeaker into a microphone of the same place, where the rig does not say: loudspeakers at the level of talk (65 dB SPL) against a voice close to its microphone (95 dB SPL).
+     * A loudspeaker into a microphone of the same place, where the rig does not say: loudspeakers at the level of talk (65 dB SPL) against
+     * a voice close to its microphone (95 dB SPL).
      */
     public const AIR_DB = -30.0;
 
@@ -107,7 +111,16 @@ final class GraphBuilder
             foreach ($model->routes as $key => $route) {
                 $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
             }
-            $this->graph->sections[$unit->id] = new UnitSection($unit, $model, $changes[$unit->id] ?? [], $node, count($this->graph->width), $link, count($this->graph->links), $isAbsent);
+            $this->graph->sections[$unit->id] = new UnitSection(
+                $unit,
+                $model,
+                $changes[$unit->id] ?? [],
+                $node,
+                count($this->graph->width),
+                $link,
+                count($this->graph->links),
+                $isAbsent,
+            );
         }
         foreach ($this->rig->cables as $cable) {
             $isOut = isset($out[$cable->id]);
@@ -137,7 +150,10 @@ final class GraphBuilder
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
             $this->add(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
-                $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels), $path->db->value(), $path->delay?->value() ?? self::AIR_MS, HopKind::Air,
+                $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels),
+                $path->db->value(),
+                $path->delay?->value() ?? self::AIR_MS,
+                HopKind::Air,
                 new AirRef($path->from, $path->to), $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
         }
 
@@ -163,11 +179,17 @@ final class GraphBuilder
             }
         }
 
-        return [$out, $out === [] && $situation->absent === [] ? $this->devices : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent)];
+        return [
+            $out,
+            $out === [] && $situation->absent === []
+                ? $this->devices
+                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent),
+        ];
     }
 
     /**
-     * The paths through the air: those that the rig states, and every loudspeaker into every microphone of its place for which the rig states none.
+     * The paths through the air: those that the rig states, and every loudspeaker into every microphone of its place for which the rig
+     * states none.
      *
      * @return list<AirPath>
      */
@@ -206,12 +228,16 @@ final class GraphBuilder
      */
     private function triples(ChannelMap $map, int $from, int $to): array
     {
-        return is_array($map->form) ? $map->between($from, $to) : $this->triples["{$map->form} {$from} {$to}"] ??= $map->between($from, $to);
+        return is_array($map->form)
+            ? $map->between($from, $to)
+            : $this->triples["{$map->form} {$from} {$to}"] ??= $map->between($from, $to);
     }
 
     private function realmInside(EquipmentModel $model): Realm
     {
-        return $model->isProgram() || $model->family->isHost() ? Realm::Computer : ($model->family->isRemote() ? Realm::Network : Realm::Analog);
+        return $model->isProgram() || $model->family->isHost()
+            ? Realm::Computer
+            : ($model->family->isRemote() ? Realm::Network : Realm::Analog);
     }
 
     private function point(Unit $unit, Point $point, Realm $realm): void
@@ -223,7 +249,12 @@ final class GraphBuilder
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
             $this->add(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
-                $this->state->gain($unit->id, $point)->value(), $this->state->delay($unit->id, $point)->value(), HopKind::Gain, $at, $point->label, $realm,
+                $this->state->gain($unit->id, $point)->value(),
+                $this->state->delay($unit->id, $point)->value(),
+                HopKind::Gain,
+                $at,
+                $point->label,
+                $realm,
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
         }
@@ -257,7 +288,10 @@ final class GraphBuilder
         $from = $model->points[$route->from];
         $to = $model->points[$route->to];
 
-        return ["{$from->label} → {$to->label}", $this->triples($route->map ?? ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels)];
+        return [
+            "{$from->label} → {$to->label}",
+            $this->triples($route->map ?? ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels),
+        ];
     }
 
     /** The audio lanes of a cable. What runs over a computer's bus belongs to the devices, not here. */
@@ -288,14 +322,21 @@ final class GraphBuilder
     }
 
     /**
-     * What arrives of what leaves, by the conductors at both ends and in the cable. A balanced input takes tip against ring: a stereo plug in it leaves the difference of left
-     * and right. An unbalanced stereo input takes tip as left and ring as right: a balanced plug in it gives the right side with turned polarity, and a mono plug, or a
-     * lead with one conductor, the left side only.
+     * What arrives of what leaves, by the conductors at both ends and in the cable. A balanced input takes tip against ring: a stereo plug
+     * in it leaves the difference of left and right. An unbalanced stereo input takes tip as left and ring as right: a balanced plug in it
+     * gives the right side with turned polarity, and a mono plug, or a lead with one conductor, the left side only.
      *
      * @return list<array{int, int, float}>
      */
-    private function conducted(Cable $cable, Socket $outSocket, Lane $out, Point $outPoint, Socket $inSocket, Lane $in, Point $inPoint): array
-    {
+    private function conducted(
+        Cable $cable,
+        Socket $outSocket,
+        Lane $out,
+        Point $outPoint,
+        Socket $inSocket,
+        Lane $in,
+        Point $inPoint,
+    ): array {
         $outChannels = $out->channels ?? range(1, $outPoint->channels);
         $inChannels = $in->channels ?? range(1, $inPoint->channels);
         $from = count($outChannels);
@@ -348,7 +389,17 @@ final class GraphBuilder
             $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
             $map = $i < $last ? $straight : array_map(
                 fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0] : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
-            $this->add(new Link($isPlayback ? $node : $next, $isPlayback ? $next : $node, $map, 0, $delay, $kind, $ref, $label, Realm::Digital));
+            $this->add(new Link(
+                $isPlayback ? $node : $next,
+                $isPlayback ? $next : $node,
+                $map,
+                0,
+                $delay,
+                $kind,
+                $ref,
+                $label,
+                Realm::Digital,
+            ));
             $node = $next;
         }
     }
@@ -370,8 +421,16 @@ final class GraphBuilder
         $this->add($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
     }
 
-    private function pickLink(Unit $program, Point $point, Direction $direction, Device $device, int $node, Pick $pick, ?int $channelsRead, ?BlockKind $block): Link
-    {
+    private function pickLink(
+        Unit $program,
+        Point $point,
+        Direction $direction,
+        Device $device,
+        int $node,
+        Pick $pick,
+        ?int $channelsRead,
+        ?BlockKind $block,
+    ): Link {
         $at = new PointRef($program->id, $point->id);
         $map = $this->picked($pick->channels, $channelsRead, $device->channels, $point->channels);
         if ($direction === Direction::Playback) {

@@ -10,7 +10,10 @@ use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wish;
 
-/** What one listener hears of one source: the verdict, by the sum at the ear; and the ways, which explain it and are looked for when they are asked for. */
+/**
+ * What one listener hears of one source: the verdict, by the sum at the ear; and the ways, which explain it and are looked for when they
+ * are asked for.
+ */
 final class HeardPair
 {
     private ?Ways $ways = null;

@@ -93,7 +93,17 @@ final class Hearing
             foreach ($graph->rig->listeners as $id => $listener) {
                 $wish = $wanted[$id] ?? null;
                 $row[$id] = isset($come[$id]) ? $this->judge($source, $listener, $wish, $spreads)
-                    : new HeardPair($source, $listener, $wish, $this->verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
+                    : new HeardPair(
+                        $source,
+                        $listener,
+                        $wish,
+                        $this->verdictOfSilence($wish),
+                        $this->nothing,
+                        null,
+                        null,
+                        $this->find,
+                        false,
+                    );
             }
             $this->pairs[$source->id] = $row;
         }
@@ -161,10 +171,12 @@ final class Hearing
     }
 
     /**
-     * The impulse response of a pair: for each channel of an ear, each origin and part of the source, when how much arrives. Sorted by delay.
+     * The impulse response of a pair: for each channel of an ear, each origin and part of the source, when how much arrives. Sorted by
+     * delay.
      *
-     * @return list<array{ear: string, ear_channel: int, origin: string, part: int, taps: list<array{float, float}>}> channels and parts from 1; a tap is (delay in ms,
-     *                                                                                                                  signed amplitude, 1 is 0 dB), down to -80 dB
+     * Channels and parts count from 1; a tap is the delay in ms and the signed amplitude (1 is 0 dB), down to -80 dB.
+     *
+     * @return list<array{ear: string, ear_channel: int, origin: string, part: int, taps: list<array{float, float}>}>
      */
     public function response(HeardPair $pair): array
     {
@@ -184,7 +196,13 @@ final class Hearing
                         }
                         if ($taps !== []) {
                             sort($taps);
-                            $response[] = ['ear' => (string) $ear, 'ear_channel' => $number + 1, 'origin' => (string) $origin->at, 'part' => $part + 1, 'taps' => $taps];
+                            $response[] = [
+                                'ear' => (string) $ear,
+                                'ear_channel' => $number + 1,
+                                'origin' => (string) $origin->at,
+                                'part' => $part + 1,
+                                'taps' => $taps,
+                            ];
                         }
                     }
                 }
@@ -244,7 +262,10 @@ final class Hearing
         if ($this->last === null || $this->last[0] !== $source->id) {
             $spreads = [];
             foreach ($source->origins as $origin) {
-                $spreads[] = [$origin, array_map($this->propagation->from(...), $this->graph->channelsOf($this->graph->entry($origin->at)))];
+                $spreads[] = [
+                    $origin,
+                    array_map($this->propagation->from(...), $this->graph->channelsOf($this->graph->entry($origin->at))),
+                ];
             }
             $this->last = [$source->id, $spreads];
         }
@@ -258,7 +279,17 @@ final class Hearing
         $this->effort->spend(self::JUDGING);
         [$sum, $isReached] = $this->sum($listener, $spreads);
         if (! $sum->isHeard()) {
-            return new HeardPair($source, $listener, $wish, $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish), $sum, null, null, $this->find, $isReached);
+            return new HeardPair(
+                $source,
+                $listener,
+                $wish,
+                $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish),
+                $sum,
+                null,
+                null,
+                $this->find,
+                $isReached,
+            );
         }
         $doubling = $sum->doubling();
         $ways = null;
@@ -345,7 +376,12 @@ final class Hearing
                         foreach (array_keys($spread->parts[$channel] ?? []) as $loop) {
                             $runsRound = $runsRound || $this->gains->of($loop)->howls() || $this->gains->of($loop)->rings();
                         }
-                        $taps[$part] = $this->plus($taps[$part] ?? [], $found, $level, (int) round(($origin->delay?->value() ?? 0.0) * 1000));
+                        $taps[$part] = $this->plus(
+                            $taps[$part] ?? [],
+                            $found,
+                            $level,
+                            (int) round(($origin->delay?->value() ?? 0.0) * 1000),
+                        );
                     }
                 }
                 foreach ($taps as $part => $ofPart) {
@@ -375,8 +411,8 @@ final class Hearing
     }
 
     /**
-     * Two ways that bring the same part of the source to the same channel of an ear at the same time, and are not two legs of one sound: that is louder than meant, or with
-     * turned polarity softer.
+     * Two ways that bring the same part of the source to the same channel of an ear at the same time, and are not two legs of one sound:
+     * that is louder than meant, or with turned polarity softer.
      *
      * @param  list<Arrival>  $arrivals  strongest first
      */
@@ -399,7 +435,12 @@ final class Hearing
                     $difference = Decibels::of($most - $level);
                     if ($apart->value() < Doubling::ADDS_MS && $difference->value() < Doubling::RIPPLE_DB && ! $first->isLegBeside($arrival)
                         && ($worst === null || $difference->isBelow($worst->difference))) {
-                        $worst = new Doubling($difference, $apart, $first->clocks === $arrival->clocks, isTurned: $first->isTurned !== $arrival->isTurned);
+                        $worst = new Doubling(
+                            $difference,
+                            $apart,
+                            $first->clocks === $arrival->clocks,
+                            isTurned: $first->isTurned !== $arrival->isTurned,
+                        );
                     }
                 }
             }

@@ -35,7 +35,11 @@ final readonly class HearingNote
             } elseif ($verdict !== $is->verdict->value) {
                 $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}" : "right now for {$listener}"][] = $is->source->name;
             } elseif ($now !== null && abs($now - $level) >= self::NOTICED_DB) {
-                $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf('%s by %.1f dB', $is->source->name, abs($now - $level));
+                $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf(
+                    '%s by %.1f dB',
+                    $is->source->name,
+                    abs($now - $level),
+                );
             }
         }
 

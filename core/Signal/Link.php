@@ -13,8 +13,8 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\UnitRef;
 
 /**
- * One step between two nodes of the graph, and the thing of the rig that it comes from. A blocked link carries nothing, but the graph still knows it, so that
- * "why not" has an answer.
+ * One step between two nodes of the graph, and the thing of the rig that it comes from. A blocked link carries nothing, but the graph
+ * still knows it, so that "why not" has an answer.
  */
 final readonly class Link
 {
@@ -53,7 +53,20 @@ final readonly class Link
     /** The same link carrying nothing, and why. */
     public function blockedBy(BlockKind $block): self
     {
-        return new self($this->from, $this->to, $this->map, $this->gainDb, $this->delayMs, $this->kind, $this->at, $this->label, $this->realm, $block, $this->pick, $this->clock);
+        return new self(
+            $this->from,
+            $this->to,
+            $this->map,
+            $this->gainDb,
+            $this->delayMs,
+            $this->kind,
+            $this->at,
+            $this->label,
+            $this->realm,
+            $block,
+            $this->pick,
+            $this->clock,
+        );
     }
 
     public function carries(): bool

@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/** A circle in which sound runs: a strongly connected part of the graph, shown by its strongest way round. At 0 dB or more round it howls; within 6 dB below it rings. */
+/**
+ * A circle in which sound runs: a strongly connected part of the graph, shown by its strongest way round. At 0 dB or more round it howls;
+ * within 6 dB below it rings.
+ */
 final readonly class Loop
 {
     /**
@@ -17,8 +20,13 @@ final readonly class Loop
      * @param  bool  $isBound  the gain is at most this
      * @param  list<string>  $elements  references of every element in the part, each once
      */
-    public function __construct(public array $hops, public Decibels $gain, public Milliseconds $delay, public bool $isBound, public array $elements)
-    {
+    public function __construct(
+        public array $hops,
+        public Decibels $gain,
+        public Milliseconds $delay,
+        public bool $isBound,
+        public array $elements,
+    ) {
     }
 
     public function howls(): bool

@@ -6,14 +6,20 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
 
-/** Lists the loops of a graph: each strongly connected part with its gain, its elements, and the strongest way round it. Left and right of one loop are one. */
+/**
+ * Lists the loops of a graph: each strongly connected part with its gain, its elements, and the strongest way round it. Left and right of
+ * one loop are one.
+ */
 final class LoopFinder
 {
     /** Steps spent on finding the strongest way round one part; it is for show, the gain is that of the whole part. */
     private const STEPS = 3000;
 
-    public function __construct(private readonly SignalGraph $graph, private readonly ChannelGraph $channels, private readonly LoopGains $gains)
-    {
+    public function __construct(
+        private readonly SignalGraph $graph,
+        private readonly ChannelGraph $channels,
+        private readonly LoopGains $gains,
+    ) {
     }
 
     /** @return list<Loop> the loudest first */

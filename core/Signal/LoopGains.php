@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * The gain round each strongly connected part, from the gain matrix of the whole part. Channels that only hand a sound on are taken out first, so that the gain is that of one
- * round, however many steps it has. Edges of one delay and one set of clocks add with their polarity; between different delays or clocks the phase is free, since at some
- * frequency they meet. The gain is the largest spectral radius over those phases.
+ * The gain round each strongly connected part, from the gain matrix of the whole part. Channels that only hand a sound on are taken out
+ * first, so that the gain is that of one round, however many steps it has. Edges of one delay and one set of clocks add with their
+ * polarity; between different delays or clocks the phase is free, since at some frequency they meet. The gain is the largest spectral
+ * radius over those phases.
  */
 final class LoopGains
 {
@@ -46,7 +47,10 @@ final class LoopGains
             foreach ($c->leaving[$channel] as $edge) {
                 $to = $c->to[$edge];
                 if (($c->partOf[$to] ?? null) === $part) {
-                    $key = $c->shift[$edge] + ($c->clock[$edge] === 0 ? 0 : $c->clocks->with(0, $c->clock[$edge]) << ChannelGraph::CLOCKS_AT);
+                    $key = $c->shift[$edge] + ($c->clock[$edge] === 0 ? 0 : $c->clocks->with(
+                        0,
+                        $c->clock[$edge],
+                    ) << ChannelGraph::CLOCKS_AT);
                     $out[$channel][$to][$key] = ($out[$channel][$to][$key] ?? 0.0) + $c->amplitude[$edge];
                     $in[$to][$channel] = true;
                 }
@@ -147,8 +151,8 @@ final class LoopGains
     }
 
     /**
-     * Whether the free phases can be chosen so that everything adds: phases of 0 and 180 degrees for each delay, each channel and the whole round. A system of equations
-     * modulo 2.
+     * Whether the free phases can be chosen so that everything adds: phases of 0 and 180 degrees for each delay, each channel and the
+     * whole round. A system of equations modulo 2.
      *
      * @param  array<int, array<int, array<int, float>>>  $matrix
      */
@@ -164,7 +168,12 @@ final class LoopGains
             foreach ($row as $to => $entry) {
                 foreach ($entry as $key => $amplitude) {
                     $equation = $amplitude < 0 ? [-1 => true] : [];
-                    foreach ([$unknown('round'), $unknown("channel {$from}"), $unknown("channel {$to}"), ...($key === 0 ? [] : [$unknown("delay {$key}")])] as $term) {
+                    foreach ([
+                        $unknown('round'),
+                        $unknown("channel {$from}"),
+                        $unknown("channel {$to}"),
+                        ...($key === 0 ? [] : [$unknown("delay {$key}")]),
+                    ] as $term) {
                         $equation = $this->plus($equation, [$term => true]);
                     }
                     while (true) {
@@ -208,8 +217,8 @@ final class LoopGains
     }
 
     /**
-     * The spectral radius where everything adds, by the power method on the matrix and its square root of unity: a little of each channel is kept, so that a part that swings
-     * between its channels settles too.
+     * The spectral radius where everything adds, by the power method on the matrix and its square root of unity: a little of each channel
+     * is kept, so that a part that swings between its channels settles too.
      *
      * @param  array<int, array<int, array<int, float>>>  $matrix
      */

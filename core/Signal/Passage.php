@@ -10,8 +10,8 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 
 /**
- * What passes a point as everything stands: which sounds are there, who listens behind it, and what inside a unit leads where. Computed as the hearing is: a sound is at a point
- * if it would be heard by an ear there.
+ * What passes a point as everything stands: which sounds are there, who listens behind it, and what inside a unit leads where. Computed as
+ * the hearing is: a sound is at a point if it would be heard by an ear there.
  */
 final class Passage
 {
@@ -56,7 +56,10 @@ final class Passage
     {
         $channels = array_flip($this->graph->channelsOf($this->graph->exit($point)));
 
-        return array_values(array_filter($this->graph->rig->listeners, fn (Listener $listener) => array_intersect_key($this->heard[$listener->id], $channels) !== []));
+        return array_values(array_filter(
+            $this->graph->rig->listeners,
+            fn (Listener $listener) => array_intersect_key($this->heard[$listener->id], $channels) !== [],
+        ));
     }
 
     /**

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** The largest spectral radius of a small matrix whose entries have free phases by delay: from several beginnings, one phase after another, in ever finer steps. */
+/**
+ * The largest spectral radius of a small matrix whose entries have free phases by delay: from several beginnings, one phase after another,
+ * in ever finer steps.
+ */
 final class PhaseSearch
 {
     /** @var list<array{int, int, int, float}> row, column, number of the phase (0 is fixed), amplitude */

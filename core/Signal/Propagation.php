@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * The impulse response of the graph from one channel to every channel that leads to a listener: signed amplitudes by delay. Channels are taken in the order in which sound
- * runs, so that each edge is walked once; a strongly connected part is gone round until what is left is gone. The work is bounded by an {@see Effort}; what is left out is
- * bounded by the sum of its amplitudes.
+ * The impulse response of the graph from one channel to every channel that leads to a listener: signed amplitudes by delay. Channels are
+ * taken in the order in which sound runs, so that each edge is walked once; a strongly connected part is gone round until what is left is
+ * gone. The work is bounded by an {@see Effort}; what is left out is bounded by the sum of its amplitudes.
  */
 final class Propagation
 {
@@ -18,8 +18,12 @@ final class Propagation
     private const EDGE = 4;
 
     /** @param  array<int, true>  $useful  the channels from which a listener is reached; others are not looked at */
-    public function __construct(private readonly ChannelGraph $channels, private readonly LoopGains $loops, private readonly array $useful, private readonly Effort $effort)
-    {
+    public function __construct(
+        private readonly ChannelGraph $channels,
+        private readonly LoopGains $loops,
+        private readonly array $useful,
+        private readonly Effort $effort,
+    ) {
     }
 
     /** A sound that begins at a channel, at its own level, now. */
@@ -132,7 +136,10 @@ final class Propagation
             }
         } else {
             foreach ($taps as $key => $tap) {
-                $new = ($key & ChannelGraph::DELAY) + $shift + ($c->clocks->with($key >> ChannelGraph::CLOCKS_AT, $clock) << ChannelGraph::CLOCKS_AT);
+                $new = ($key & ChannelGraph::DELAY) + $shift + ($c->clocks->with(
+                    $key >> ChannelGraph::CLOCKS_AT,
+                    $clock,
+                ) << ChannelGraph::CLOCKS_AT);
                 $sum[$new] = ($sum[$new] ?? 0.0) + $tap * $amplitude;
             }
         }
@@ -173,7 +180,10 @@ final class Propagation
         return $taps;
     }
 
-    /** Sound in a strongly connected part: what enters, and what comes round of it until it is gone. One that howls is gone round until all of it has been reached. */
+    /**
+     * Sound in a strongly connected part: what enters, and what comes round of it until it is gone. One that howls is gone round until all
+     * of it has been reached.
+     */
     private function goRound(Spread $spread, int $part): void
     {
         $c = $this->channels;
@@ -236,7 +246,8 @@ final class Propagation
     }
 
     /**
-     * What was not counted goes round too: its bound grows by at most the sum of the part's gains, if the part is quiet even without regard to polarity.
+     * What was not counted goes round too: its bound grows by at most the sum of the part's gains, if the part is quiet even without
+     * regard to polarity.
      *
      * @param  list<int>  $members
      */

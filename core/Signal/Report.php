@@ -13,7 +13,16 @@ final class Report
     /** What is told of a pair that nothing joins. */
     private const NOTHING = [
         'source' => '', 'listener' => '', 'wish' => null, 'verdict' => '',
-        'level_db' => null, 'delay_ms' => null, 'channels' => '', 'legs' => [], 'lost' => null, 'doubling' => null, 'cancelling' => [], 'uncounted' => null, 'arrivals' => [], 'more_arrivals' => false,
+        'level_db' => null,
+        'delay_ms' => null,
+        'channels' => '',
+        'legs' => [],
+        'lost' => null,
+        'doubling' => null,
+        'cancelling' => [],
+        'uncounted' => null,
+        'arrivals' => [],
+        'more_arrivals' => false,
     ];
 
     /**
@@ -23,7 +32,11 @@ final class Report
      */
     public function of(Hearing $hearing, bool $withResponse = false): array
     {
-        return ['rig' => $hearing->graph->rig->name, 'situation' => $hearing->graph->state->situation->id, 'hearing' => iterator_to_array($this->pairs($hearing, $withResponse), false)] + $this->besides($hearing);
+        return [
+            'rig' => $hearing->graph->rig->name,
+            'situation' => $hearing->graph->state->situation->id,
+            'hearing' => iterator_to_array($this->pairs($hearing, $withResponse), false),
+        ] + $this->besides($hearing);
     }
 
     /**
@@ -35,7 +48,11 @@ final class Report
     {
         return [
             'loops' => array_map(fn (Loop $loop) => [
-                'gain_db' => $loop->gain->number(), 'delay_ms' => $loop->delay->number(), 'howls' => $loop->howls(), 'rings' => $loop->rings(), 'at_most' => $loop->isBound,
+                'gain_db' => $loop->gain->number(),
+                'delay_ms' => $loop->delay->number(),
+                'howls' => $loop->howls(),
+                'rings' => $loop->rings(),
+                'at_most' => $loop->isBound,
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
             ], $hearing->loops()),
             'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),
@@ -66,9 +83,17 @@ final class Report
                 $arrivals[] = $this->arrival($arrival);
             }
             yield [
-                'source' => $pair->source->id, 'listener' => $pair->listener->id, 'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value,
-                'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'channels' => $pair->channels(), 'legs' => $pair->legs(),
-                'lost' => $pair->loss?->value, 'doubling' => $this->doubling($pair->doubling), 'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
+                'source' => $pair->source->id,
+                'listener' => $pair->listener->id,
+                'wish' => $pair->wish?->want->value,
+                'verdict' => $pair->verdict->value,
+                'level_db' => $pair->level()?->number(),
+                'delay_ms' => $pair->delay()?->number(),
+                'channels' => $pair->channels(),
+                'legs' => $pair->legs(),
+                'lost' => $pair->loss?->value,
+                'doubling' => $this->doubling($pair->doubling),
+                'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
                 'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
             ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
             $pair->forgetWays();
@@ -90,7 +115,9 @@ final class Report
     public function doubling(?Doubling $doubling): ?array
     {
         return $doubling === null ? null : [
-            'kind' => $doubling->kind()->value, 'apart_ms' => $doubling->apart->number(), 'difference_db' => $doubling->difference->number(),
+            'kind' => $doubling->kind()->value,
+            'apart_ms' => $doubling->apart->number(),
+            'difference_db' => $doubling->difference->number(),
             'first_notch_hz' => $doubling->firstNotch()?->value, 'depth_db' => $doubling->depth()->number(),
         ];
     }
@@ -104,7 +131,13 @@ final class Report
     /** @return array{kind: string, ref: string, label: string, gain_db: int|float, delay_ms: int|float} */
     private function hop(Hop $hop): array
     {
-        return ['kind' => $hop->kind->value, 'ref' => $hop->ref, 'label' => $hop->label, 'gain_db' => $hop->gain->number(), 'delay_ms' => $hop->delay->number()];
+        return [
+            'kind' => $hop->kind->value,
+            'ref' => $hop->ref,
+            'label' => $hop->label,
+            'gain_db' => $hop->gain->number(),
+            'delay_ms' => $hop->delay->number(),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -16,8 +16,8 @@ use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
 
 /**
- * A rig in one situation as a directed graph. A node is a stage of a point (as it enters, after gain and mute, after the fader) or a device on a computer; each node
- * has channels, numbered through the whole graph: channel c of node n is `first[n] + c`.
+ * A rig in one situation as a directed graph. A node is a stage of a point (as it enters, after gain and mute, after the fader) or a
+ * device on a computer; each node has channels, numbered through the whole graph: channel c of node n is `first[n] + c`.
  */
 final class SignalGraph
 {
@@ -53,8 +53,12 @@ final class SignalGraph
     public array $ofCables = [];
 
     /** @param  self|null  $like  the graph of a rig that differs little: its links are taken over where they are the same */
-    public function __construct(public readonly Rig $rig, public readonly State $state, public readonly DeviceLists $devices, private ?self $like = null)
-    {
+    public function __construct(
+        public readonly Rig $rig,
+        public readonly State $state,
+        public readonly DeviceLists $devices,
+        private ?self $like = null,
+    ) {
     }
 
     /**
@@ -66,7 +70,14 @@ final class SignalGraph
     {
         $like = $this->like;
         $section = $like?->sections[$unit->id] ?? null;
-        if ($like === null || $section === null || ! $section->isOf($unit, $model, $changes, count($this->width), count($this->links), $isAbsent)) {
+        if ($like === null || $section === null || ! $section->isOf(
+            $unit,
+            $model,
+            $changes,
+            count($this->width),
+            count($this->links),
+            $isAbsent,
+        )) {
             return false;
         }
         for ($node = $section->node; $node < $section->nodeEnd; $node++) {

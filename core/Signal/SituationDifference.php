@@ -38,12 +38,18 @@ final class SituationDifference
         $rig = $this->after->graph->rig;
         [$was, $is] = [$this->before->graph->state->situation, $this->after->graph->state->situation];
         $words = [];
-        foreach ([[array_diff($is->absent, $was->absent), 'does not run', 'is not there'], [array_diff($was->absent, $is->absent), 'runs', 'is there']] as [$units, $program, $thing]) {
+        foreach ([
+            [array_diff($is->absent, $was->absent), 'does not run', 'is not there'],
+            [array_diff($was->absent, $is->absent), 'runs', 'is there'],
+        ] as [$units, $program, $thing]) {
             foreach ($units as $id) {
                 $words[] = "{$rig->units[$id]->name} ".($rig->modelOf($id)->isProgram() ? $program : $thing);
             }
         }
-        foreach ([[array_diff($is->pulled, $was->pulled), 'out'], [array_diff($was->pulled, $is->pulled), 'plugged']] as [$cables, $state]) {
+        foreach ([
+            [array_diff($is->pulled, $was->pulled), 'out'],
+            [array_diff($was->pulled, $is->pulled), 'plugged'],
+        ] as [$cables, $state]) {
             foreach ($cables as $id) {
                 $words[] = "{$rig->cables[$id]->label} {$state}";
             }
@@ -92,8 +98,12 @@ final class SituationDifference
         $name = "{$unit->name}: {$point->label}";
 
         return array_values(array_filter([
-            $was->isMuted($unit->id, $point) === $is->isMuted($unit->id, $point) ? null : $name.($is->isMuted($unit->id, $point) ? ' muted' : ' open'),
-            $was->isMono($unit->id, $point) === $is->isMono($unit->id, $point) ? null : $name.($is->isMono($unit->id, $point) ? ' mono' : ' stereo'),
+            $was->isMuted($unit->id, $point) === $is->isMuted($unit->id, $point)
+                ? null
+                : $name.($is->isMuted($unit->id, $point) ? ' muted' : ' open'),
+            $was->isMono($unit->id, $point) === $is->isMono($unit->id, $point)
+                ? null
+                : $name.($is->isMono($unit->id, $point) ? ' mono' : ' stereo'),
             $this->moved("{$name}, gain", $point->gain, $was->gain($unit->id, $point), $is->gain($unit->id, $point)),
             $this->moved("{$name}, fader", $point->fader, $was->fader($unit->id, $point), $is->fader($unit->id, $point)),
             $this->repicked($name, $was, $is, $ref),

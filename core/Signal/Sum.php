@@ -38,8 +38,14 @@ final readonly class Sum
      * @param  bool  $runsRound  it passes a loop that howls or rings
      * @param  bool  $meets  ways meet on it, so that it may be worth looking at each
      */
-    public function __construct(array $slots, private array $widths, private int $parts, public float $rest, public bool $runsRound, public bool $meets)
-    {
+    public function __construct(
+        array $slots,
+        private array $widths,
+        private int $parts,
+        public float $rest,
+        public bool $runsRound,
+        public bool $meets,
+    ) {
         $this->slots = array_values(array_filter($slots, fn (Slot $slot) => $slot->decibels() >= -self::HEARD_DB - self::ROUNDING_DB));
         $loudest = null;
         $sides = [];
@@ -81,8 +87,9 @@ final readonly class Sum
     }
 
     /**
-     * The most noticeable doubling by the times of arrival: copies of one part in one channel of an ear; left and right that come at different times; and two ears of one
-     * listener (a headset and the room's loudspeakers). Copies at one time are one arrival here; whether that is louder than meant the ways must tell.
+     * The most noticeable doubling by the times of arrival: copies of one part in one channel of an ear; left and right that come at
+     * different times; and two ears of one listener (a headset and the room's loudspeakers). Copies at one time are one arrival here;
+     * whether that is louder than meant the ways must tell.
      */
     public function doubling(): ?Doubling
     {

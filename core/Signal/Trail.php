@@ -17,8 +17,13 @@ final readonly class Trail
      * @param  float  $gainDb  the link's gain and what its channel map did to this signal
      * @param  int  $leaving  the channels by which the signal leaves, as bits
      */
-    private function __construct(private ?self $before, private ?Hop $origin, private ?Link $link = null, private float $gainDb = 0.0, private int $leaving = 0)
-    {
+    private function __construct(
+        private ?self $before,
+        private ?Hop $origin,
+        private ?Link $link = null,
+        private float $gainDb = 0.0,
+        private int $leaving = 0,
+    ) {
     }
 
     public static function empty(): self
@@ -53,7 +58,18 @@ final readonly class Trail
             $delay = Milliseconds::of($link->delayMs);
             $level = $level->plus($gain);
             $time = $time->plus($delay);
-            $hops[] = new Hop($link->kind, $link->at, $link->label, $link->realm, $gain, $delay, $level, $time, $link->pick, $step->leaving);
+            $hops[] = new Hop(
+                $link->kind,
+                $link->at,
+                $link->label,
+                $link->realm,
+                $gain,
+                $delay,
+                $level,
+                $time,
+                $link->pick,
+                $step->leaving,
+            );
         }
 
         return $hops;

@@ -12,8 +12,16 @@ use HiddenWire\Core\Rig\Unit;
 final readonly class UnitSection
 {
     /** @param  list<Change>  $changes  what the situation changes about the unit */
-    public function __construct(public Unit $unit, public EquipmentModel $model, public array $changes, public int $node, public int $nodeEnd, public int $link, public int $linkEnd, public bool $isAbsent = false)
-    {
+    public function __construct(
+        public Unit $unit,
+        public EquipmentModel $model,
+        public array $changes,
+        public int $node,
+        public int $nodeEnd,
+        public int $link,
+        public int $linkEnd,
+        public bool $isAbsent = false,
+    ) {
     }
 
     /**
@@ -23,6 +31,7 @@ final readonly class UnitSection
      */
     public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link, bool $isAbsent): bool
     {
-        return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node && $this->link === $link && $this->isAbsent === $isAbsent;
+        return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node
+            && $this->link === $link && $this->isAbsent === $isAbsent;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-/** What a wish and the sum at the ear come to. `silent` is a pair with no wish and no arrival; `uncounted` one where too much was left out to tell. */
+/**
+ * What a wish and the sum at the ear come to. `silent` is a pair with no wish and no arrival; `uncounted` one where too much was left out
+ * to tell.
+ */
 enum Verdict: string
 {
     case Ok = 'ok';

@@ -10,9 +10,10 @@ use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\PointRef;
 
 /**
- * Finds the strongest ways from a source to an ear: the explanation of what the sum says. A way is a sequence of elements; its channels travel together, each with an amplitude
- * for each part of the source, so that what cancels within it is gone. It may pass a point twice by different channels, but no channel twice. The most promising step is taken
- * first, judged by the best that can still come of it, so that the strongest ways come first whatever there is besides.
+ * Finds the strongest ways from a source to an ear: the explanation of what the sum says. A way is a sequence of elements; its channels
+ * travel together, each with an amplitude for each part of the source, so that what cancels within it is gone. It may pass a point twice
+ * by different channels, but no channel twice. The most promising step is taken first, judged by the best that can still come of it, so
+ * that the strongest ways come first whatever there is besides.
  */
 final class WayFinder
 {
@@ -97,7 +98,10 @@ final class WayFinder
             }
         }
         $this->allSteps += $steps;
-        usort($arrivals, fn (Arrival $a, Arrival $b) => [$b->gain->value(), $a->delay->value()] <=> [$a->gain->value(), $b->delay->value()]);
+        usort(
+            $arrivals,
+            fn (Arrival $a, Arrival $b) => [$b->gain->value(), $a->delay->value()] <=> [$a->gain->value(), $b->delay->value()],
+        );
 
         return new Ways($arrivals, $isCapped);
     }
@@ -120,8 +124,31 @@ final class WayFinder
             $promise = max($promise, $level * ($best[$first + $channel] ?? 0.0));
         }
         if ($promise > 0) {
-            $trail = Trail::fromOrigin($origin->at, $this->graph->rig->units[$origin->at->unit]->name, $origin->db, $origin->delay ?? Milliseconds::zero());
-            $queue->insert([new Way($node, $signal, $level, $passed, $trail, $origin->db->isBelow(Decibels::zero()), 0, $parts, $ear, $this->graph->exit($ear), $best), $promise], $promise);
+            $trail = Trail::fromOrigin(
+                $origin->at,
+                $this->graph->rig->units[$origin->at->unit]->name,
+                $origin->db,
+                $origin->delay ?? Milliseconds::zero(),
+            );
+            $queue->insert(
+                [
+                    new Way(
+                        $node,
+                        $signal,
+                        $level,
+                        $passed,
+                        $trail,
+                        $origin->db->isBelow(Decibels::zero()),
+                        0,
+                        $parts,
+                        $ear,
+                        $this->graph->exit($ear),
+                        $best,
+                    ),
+                    $promise,
+                ],
+                $promise,
+            );
         }
     }
 
@@ -171,9 +198,26 @@ final class WayFinder
             return null;
         }
         $own = $most === $way->strongest * $gain ? $link->gainDb : 20 * log10($most / $way->strongest);
-        $clocks = $link->clock === null ? $way->clocks : $this->channels->clocks->with($way->clocks, $this->channels->clocks->number($link->clock));
+        $clocks = $link->clock === null
+            ? $way->clocks
+            : $this->channels->clocks->with($way->clocks, $this->channels->clocks->number($link->clock));
 
-        return [new Way($link->to, $next, $most, $passed, $way->trail->along($link, $own, $leaving), $way->isBleed || $link->kind === HopKind::Air, $clocks, $way->parts, $way->ear, $way->target, $way->best), $promise];
+        return [
+            new Way(
+                $link->to,
+                $next,
+                $most,
+                $passed,
+                $way->trail->along($link, $own, $leaving),
+                $way->isBleed || $link->kind === HopKind::Air,
+                $clocks,
+                $way->parts,
+                $way->ear,
+                $way->target,
+                $way->best,
+            ),
+            $promise,
+        ];
     }
 
     private function arrival(Way $way, float $least): ?Arrival
@@ -190,12 +234,22 @@ final class WayFinder
             $turned = $turned || ($amplitude < 0 && abs($amplitude) === $way->strongest);
         }
 
-        return new Arrival($way->ear, $hops, $last->level, $last->time, $levels, $this->graph->width[$way->node], $way->isBleed, $way->clocks, $turned);
+        return new Arrival(
+            $way->ear,
+            $hops,
+            $last->level,
+            $last->time,
+            $levels,
+            $this->graph->width[$way->node],
+            $way->isBleed,
+            $way->clocks,
+            $turned,
+        );
     }
 
     /**
-     * The most that can come of a sound at each channel from which an ear is reached: the largest product of gains on a way there, the channels of one link together. Inside a
-     * loop that grows with every round it is what as many rounds give as the loop has channels.
+     * The most that can come of a sound at each channel from which an ear is reached: the largest product of gains on a way there, the
+     * channels of one link together. Inside a loop that grows with every round it is what as many rounds give as the loop has channels.
      *
      * @return array<int, float>
      */

@@ -63,7 +63,10 @@ final class LayOutRigs extends Command
         }
         $laidOut = $this->layOut($rig->name, $maps);
         foreach ($laidOut as $depth => $geometry) {
-            $rig->layouts()->updateOrCreate(['depth' => $depth], ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()]);
+            $rig->layouts()->updateOrCreate(
+                ['depth' => $depth],
+                ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()],
+            );
         }
 
         return count($laidOut);

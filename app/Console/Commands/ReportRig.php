@@ -36,12 +36,20 @@ final class ReportRig extends Command
             $causes = (new CausesReport)->of($rig, $diagnosis->causes());
             // All that is made from here is needed or let go of at once: looking for garbage would cost a third of the time and find none.
             gc_disable();
-            $this->jsonWithList(['rig' => $rig->name, 'situation' => $situation->id], 'hearing', $report->pairs($hearing, (bool) $this->option('response')), [...$report->besides($hearing), 'causes' => $causes, 'untried' => $diagnosis->untried]);
+            $this->jsonWithList(
+                ['rig' => $rig->name, 'situation' => $situation->id],
+                'hearing',
+                $report->pairs($hearing, (bool) $this->option('response')),
+                [...$report->besides($hearing), 'causes' => $causes, 'untried' => $diagnosis->untried],
+            );
 
             return self::SUCCESS;
         }
         $this->line("{$rig->name}: {$situation->name}");
-        $this->table(['Source', 'Listener', 'Wish', 'Verdict', 'In sum', 'Ways'], array_map($this->row(...), iterator_to_array($hearing->all(), false)));
+        $this->table(
+            ['Source', 'Listener', 'Wish', 'Verdict', 'In sum', 'Ways'],
+            array_map($this->row(...), iterator_to_array($hearing->all(), false)),
+        );
         foreach ($hearing->loops() as $loop) {
             $this->line("Loop, {$loop->gain->text()} dB round".($loop->isBound ? ' at most' : '').($loop->howls() ? ', howls' : ($loop->rings() ? ', rings' : '')).': '.implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
         }
@@ -53,7 +61,10 @@ final class ReportRig extends Command
     /** @return list<string> */
     private function row(HeardPair $pair): array
     {
-        $arrivals = array_map(fn ($arrival) => "{$arrival->gain->text()} dB · {$arrival->delay->text()} ms · {$arrival->channels()}", $pair->arrivals());
+        $arrivals = array_map(
+            fn ($arrival) => "{$arrival->gain->text()} dB · {$arrival->delay->text()} ms · {$arrival->channels()}",
+            $pair->arrivals(),
+        );
         $legs = $pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs());
 
         return [$pair->source->name, $pair->listener->name, $pair->wish->want->value ?? '', $pair->verdict->value, $pair->isHeard() ? "{$pair->level()?->text()} dB · {$pair->delay()?->text()} ms · {$pair->channels()}{$legs}" : '',

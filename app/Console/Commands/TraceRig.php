@@ -43,12 +43,21 @@ final class TraceRig extends Command
         $hearing = $hearings->in($situation->id);
         $pair = $hearing->pair((string) $this->option('from'), (string) $this->option('to'));
         $key = Cell::of($pair, $situation->id)->key();
-        $causes = ! $pair->verdict->isAtOdds() ? [] : array_values(array_filter((new Diagnosis($hearings))->causes(), fn (Cause $cause) => in_array($key, array_map(fn (Cell $cell) => $cell->key(), $cause->cells), true)));
+        $causes = ! $pair->verdict->isAtOdds()
+            ? []
+            : array_values(array_filter(
+                (new Diagnosis($hearings))->causes(),
+                fn (Cause $cause) => in_array($key, array_map(fn (Cell $cell) => $cell->key(), $cause->cells), true),
+            ));
         $reach = $pair->isHeard() ? null : Reach::of($pair, $hearing);
         if ($this->option('json')) {
             $this->json([
                 'rig' => $rig->name, 'situation' => $situation->id, 'source' => $pair->source->id, 'listener' => $pair->listener->id,
-                'wish' => $pair->wish?->want->value, 'verdict' => $pair->verdict->value, 'level_db' => $pair->level()?->number(), 'delay_ms' => $pair->delay()?->number(), 'lost' => $pair->loss?->value,
+                'wish' => $pair->wish?->want->value,
+                'verdict' => $pair->verdict->value,
+                'level_db' => $pair->level()?->number(),
+                'delay_ms' => $pair->delay()?->number(),
+                'lost' => $pair->loss?->value,
                 'arrivals' => array_map((new Report)->arrival(...), $pair->arrivals()),
                 'doubling' => (new Report)->doubling($pair->doubling),
                 'reaches' => $reach?->last, 'would_be_heard_by' => array_map(fn ($listener) => $listener->id, $reach->listeners ?? []),
@@ -75,7 +84,10 @@ final class TraceRig extends Command
         }
         if ($reach !== null) {
             $this->line("It gets as far as: {$reach->last}");
-            $this->line($reach->listeners === [] ? 'Nobody hears it.' : 'Heard by: '.implode(', ', array_map(fn ($listener) => $listener->name, $reach->listeners)));
+            $this->line($reach->listeners === [] ? 'Nobody hears it.' : 'Heard by: '.implode(
+                ', ',
+                array_map(fn ($listener) => $listener->name, $reach->listeners),
+            ));
         }
         foreach ($causes as $cause) {
             $this->line($cause->sentence);
@@ -93,7 +105,8 @@ final class TraceRig extends Command
     {
         $rows = [];
         foreach ($arrival->hops as $hop) {
-            $isDull = in_array($hop->kind, [HopKind::Gain, HopKind::Fader], true) && $hop->gain->number() === 0 && $hop->delay->number() === 0;
+            $isDull = in_array($hop->kind, [HopKind::Gain, HopKind::Fader], true)
+                && $hop->gain->number() === 0 && $hop->delay->number() === 0;
             if (! $isDull) {
                 $rows[] = [$hop->kind->value, $names->of($hop->at), $hop->gain->text(), $hop->level->text(), $hop->time->text()];
             }

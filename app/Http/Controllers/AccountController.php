@@ -29,7 +29,9 @@ final class AccountController
     {
         abort_unless(self::isOpen(), 404);
         $fields = $request->validate([
-            'name' => ['required', 'string', 'max:60'], 'email' => ['required', 'string', 'lowercase', 'email', 'max:190', 'unique:users,email'], 'password' => ['required', 'confirmed', Password::min(10), 'max:200'],
+            'name' => ['required', 'string', 'max:60'],
+            'email' => ['required', 'string', 'lowercase', 'email', 'max:190', 'unique:users,email'],
+            'password' => ['required', 'confirmed', Password::min(10), 'max:200'],
         ]);
         $user = User::query()->create($fields);
         Auth::login($user);
@@ -45,7 +47,10 @@ final class AccountController
 
     public function password(Request $request): RedirectResponse
     {
-        $fields = $request->validateWithBag('password', ['current' => ['required', 'current_password'], 'password' => ['required', 'confirmed', Password::min(10), 'max:200']]);
+        $fields = $request->validateWithBag(
+            'password',
+            ['current' => ['required', 'current_password'], 'password' => ['required', 'confirmed', Password::min(10), 'max:200']],
+        );
         $user = $this->user($request);
         $user->update(['password' => $fields['password']]);
         Auth::logoutOtherDevices($fields['password']);
@@ -67,7 +72,11 @@ final class AccountController
     /** Everything of the account in one archive. */
     public function export(Request $request, RigArchive $archive): BinaryFileResponse
     {
-        return response()->download($archive->of($this->user($request)), 'hidden-wire.zip', ['Content-Type' => 'application/zip'])->deleteFileAfterSend();
+        return response()->download(
+            $archive->of($this->user($request)),
+            'hidden-wire.zip',
+            ['Content-Type' => 'application/zip'],
+        )->deleteFileAfterSend();
     }
 
     public function destroy(Request $request, DeleteAccount $delete): RedirectResponse
@@ -90,7 +99,10 @@ final class AccountController
 
     private function endOthers(Request $request): int
     {
-        return DB::table('sessions')->where('user_id', $this->user($request)->id)->where('id', '!=', $request->session()->getId())->delete();
+        return DB::table('sessions')
+            ->where('user_id', $this->user($request)->id)
+            ->where('id', '!=', $request->session()->getId())
+            ->delete();
     }
 
     private function user(Request $request): User

@@ -24,7 +24,12 @@ final class CatalogueController
         $chosen = $models[is_string($request->query('model')) ? $request->query('model') : ''] ?? null;
 
         return view('catalogue.index', [
-            'found' => $found, 'total' => count($models), 'text' => $text, 'family' => $family, 'chosen' => $chosen, 'drawing' => $chosen === null ? null : new ModelDrawing($chosen),
+            'found' => $found,
+            'total' => count($models),
+            'text' => $text,
+            'family' => $family,
+            'chosen' => $chosen,
+            'drawing' => $chosen === null ? null : new ModelDrawing($chosen),
         ]);
     }
 }

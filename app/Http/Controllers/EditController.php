@@ -35,7 +35,13 @@ final readonly class EditController
         Gate::authorize('update', $rig);
         $user = $this->user($request);
 
-        return $this->answer($request, $rig, fn (): string => $change->make($rig, $user, fn (CoreRig $content) => $request->edits($content, $user), $request->integer('revision'), $request->filled('at_revision') ? $request->integer('at_revision') : null)
+        return $this->answer($request, $rig, fn (): string => $change->make(
+            $rig,
+            $user,
+            fn (CoreRig $content) => $request->edits($content, $user),
+            $request->integer('revision'),
+            $request->filled('at_revision') ? $request->integer('at_revision') : null,
+        )
             ->told($request->filled('situation') ? $request->string('situation')->toString() : null));
     }
 
@@ -81,7 +87,15 @@ final readonly class EditController
         [$before, $after] = [$revision(min($number, $with)), $revision(max($number, $with))];
         $read = fn (Revision $one): CoreRig => (new DocumentReader)->readStored($one->document);
 
-        return view('rigs.compare', ['page' => new RigPage($rig, 'history', $request), 'before' => $before, 'after' => $after, 'difference' => new RigDifference($read($before), $read($after))]);
+        return view(
+            'rigs.compare',
+            [
+                'page' => new RigPage($rig, 'history', $request),
+                'before' => $before,
+                'after' => $after,
+                'difference' => new RigDifference($read($before), $read($after)),
+            ],
+        );
     }
 
     public function history(Request $request, Rig $rig): View
@@ -90,7 +104,9 @@ final readonly class EditController
 
         return view('rigs.history', [
             'page' => new RigPage($rig, 'history', $request),
-            'revisions' => $rig->revisions()->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'created_at'])->with('user:id,name')->latest('number')->paginate(50),
+            'revisions' => $rig->revisions()
+                ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'created_at'])
+                ->with('user:id,name')->latest('number')->paginate(50),
         ]);
     }
 
@@ -106,7 +122,14 @@ final readonly class EditController
         } catch (StaleEdit $e) {
             return $this->refusal($request, $e->getMessage(), 409);
         } catch (InvalidRig $e) {
-            return $this->refusal($request, 'This can\'t be done: '.implode(' ', array_map(fn (Problem $problem) => $problem->message, array_slice($e->problems, 0, 3))), 422);
+            return $this->refusal(
+                $request,
+                'This can\'t be done: '.implode(
+                    ' ',
+                    array_map(fn (Problem $problem) => $problem->message, array_slice($e->problems, 0, 3)),
+                ),
+                422,
+            );
         }
         if ($request->expectsJson()) {
             $request->session()->now('said', $said);
@@ -119,7 +142,9 @@ final readonly class EditController
 
     private function refusal(Request $request, string $message, int $status): JsonResponse|RedirectResponse
     {
-        return $request->expectsJson() ? response()->json(['message' => $message], $status) : back()->withErrors(['edit' => $message])->withInput();
+        return $request->expectsJson()
+            ? response()->json(['message' => $message], $status)
+            : back()->withErrors(['edit' => $message])->withInput();
     }
 
     private function user(Request $request): User

@@ -21,6 +21,8 @@ final class FindController
         $page = new RigPage($rig, 'find', $request);
         $found = (new Finder($page))->find($request->string('q')->toString());
 
-        return $request->expectsJson() ? response()->json($found) : view('rigs.find', ['page' => $page, 'found' => $found, 'q' => $request->string('q')->toString()]);
+        return $request->expectsJson()
+            ? response()->json($found)
+            : view('rigs.find', ['page' => $page, 'found' => $found, 'q' => $request->string('q')->toString()]);
     }
 }

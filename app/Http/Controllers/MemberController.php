@@ -26,13 +26,23 @@ final class MemberController
     {
         Gate::authorize('view', $rig);
 
-        return view('rigs.people', ['page' => new RigPage($rig, 'people', $request), 'members' => $rig->members()->with('user:id,name,email')->orderBy('id')->get(), 'owner' => $rig->user]);
+        return view(
+            'rigs.people',
+            [
+                'page' => new RigPage($rig, 'people', $request),
+                'members' => $rig->members()->with('user:id,name,email')->orderBy('id')->get(),
+                'owner' => $rig->user,
+            ],
+        );
     }
 
     public function store(Request $request, Rig $rig): RedirectResponse
     {
         Gate::authorize('own', $rig);
-        $fields = $request->validate(['email' => ['required', 'string', 'email', 'max:190'], 'role' => ['required', Rule::enum(MemberRole::class)]]);
+        $fields = $request->validate([
+            'email' => ['required', 'string', 'email', 'max:190'],
+            'role' => ['required', Rule::enum(MemberRole::class)],
+        ]);
         $user = User::query()->where('email', mb_strtolower($fields['email']))->first();
         if ($user === null || $user->id === $rig->user_id) {
             return back()->withErrors(['email' => $user === null ? "Nobody has an account with {$fields['email']} here." : 'The rig is yours already.'])->withInput();
@@ -55,12 +65,23 @@ final class MemberController
     {
         Gate::authorize('view', $rig);
         $user = $request->user() ?? abort(401);
-        $rig->presences()->updateOrCreate(['user_id' => $user->id], ['view' => mb_strimwidth($request->string('view')->toString(), 0, 20), 'seen_at' => now()]);
-        $here = $rig->presences()->with('user:id,name')->where('user_id', '!=', $user->id)->where('seen_at', '>', now()->subSeconds(self::AWAY_AFTER))->get();
+        $rig->presences()->updateOrCreate(
+            ['user_id' => $user->id],
+            ['view' => mb_strimwidth($request->string('view')->toString(), 0, 20), 'seen_at' => now()],
+        );
+        $here = $rig->presences()->with('user:id,name')
+            ->where('user_id', '!=', $user->id)
+            ->where('seen_at', '>', now()->subSeconds(self::AWAY_AFTER))
+            ->get();
         $seen = $request->integer('revision');
-        $since = $rig->revision === $seen ? [] : $rig->revisions()->with('user:id,name')->latest('number')->limit(max(1, min(5, $rig->revision - $seen)))->get()
+        $since = $rig->revision === $seen ? [] : $rig->revisions()->with('user:id,name')->latest('number')
+            ->limit(max(1, min(5, $rig->revision - $seen)))->get()
             ->map(fn ($revision) => ['who' => $revision->user->name ?? 'Somebody', 'what' => $revision->what])->all();
 
-        return response()->json(['revision' => $rig->revision, 'here' => $here->map(fn ($one) => ['name' => $one->user->name, 'view' => $one->view])->values(), 'since' => $since]);
+        return response()->json([
+            'revision' => $rig->revision,
+            'here' => $here->map(fn ($one) => ['name' => $one->user->name, 'view' => $one->view])->values(),
+            'since' => $since,
+        ]);
     }
 }

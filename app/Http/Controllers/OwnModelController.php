@@ -43,7 +43,12 @@ final class OwnModelController
         $name = trim($request->string('name')->toString());
         $id = Naming::id($name, array_keys(CatalogueFiles::with($user)));
 
-        return $this->keep($request, $id, fn (string $document): OwnModel => $user->ownModels()->create(['key' => $id, 'document' => $document]), null);
+        return $this->keep(
+            $request,
+            $id,
+            fn (string $document): OwnModel => $user->ownModels()->create(['key' => $id, 'document' => $document]),
+            null,
+        );
     }
 
     public function edit(Request $request, OwnModel $own): View
@@ -90,7 +95,18 @@ final class OwnModelController
         try {
             $model = $this->sketch($request)->model($id);
         } catch (InvalidDocument $e) {
-            return response()->view('models.form', ['own' => $own, 'base' => $request->string('base')->toString(), 'head' => $this->head($request), 'rows' => $this->rows($request), 'problems' => $e->problems, 'drawing' => null], 422);
+            return response()->view(
+                'models.form',
+                [
+                    'own' => $own,
+                    'base' => $request->string('base')->toString(),
+                    'head' => $this->head($request),
+                    'rows' => $this->rows($request),
+                    'problems' => $e->problems,
+                    'drawing' => null,
+                ],
+                422,
+            );
         }
         $store(Json::encode((new DocumentWriter)->model($model)));
 
@@ -101,8 +117,14 @@ final class OwnModelController
     {
         return view('models.form', [
             'own' => $own, 'base' => $from === null ? '' : $from->id,
-            'head' => ['name' => $from === null ? '' : $from->name.($own === null ? ', own' : ''), 'family' => $from->family->value ?? 'adapter', 'summary' => $from->summary ?? ''],
-            'rows' => $from === null ? ['points' => [], 'lanes' => [], 'routes' => []] : ModelSketch::rows($from), 'problems' => [], 'drawing' => $from === null ? null : new ModelDrawing($from),
+            'head' => [
+                'name' => $from === null ? '' : $from->name.($own === null ? ', own' : ''),
+                'family' => $from->family->value ?? 'adapter',
+                'summary' => $from->summary ?? '',
+            ],
+            'rows' => $from === null ? ['points' => [], 'lanes' => [], 'routes' => []] : ModelSketch::rows($from),
+            'problems' => [],
+            'drawing' => $from === null ? null : new ModelDrawing($from),
         ]);
     }
 
@@ -111,7 +133,13 @@ final class OwnModelController
         $rows = $this->rows($request);
         $base = CatalogueFiles::with($this->user($request))[$request->string('base')->toString()] ?? null;
 
-        return new ModelSketch($this->head($request), $rows['points'], $rows['lanes'], $rows['routes'], $base === null ? [] : (array) json_decode((string) json_encode((new DocumentWriter)->model($base)), true));
+        return new ModelSketch(
+            $this->head($request),
+            $rows['points'],
+            $rows['lanes'],
+            $rows['routes'],
+            $base === null ? [] : (array) json_decode((string) json_encode((new DocumentWriter)->model($base)), true),
+        );
     }
 
     /** @return array{name: string, family: string, summary: string} */
@@ -128,7 +156,9 @@ final class OwnModelController
         $read = function (string $table) use ($request): array {
             $rows = [];
             foreach (array_slice((array) $request->input($table, []), 0, self::ROWS) as $row) {
-                $texts = is_array($row) ? array_map(fn (mixed $value) => is_scalar($value) ? trim(mb_scrub((string) $value)) : '', $row) : [];
+                $texts = is_array($row)
+                    ? array_map(fn (mixed $value) => is_scalar($value) ? trim(mb_scrub((string) $value)) : '', $row)
+                    : [];
                 if (($texts['label'] ?? '').($texts['from'] ?? '').($texts['to'] ?? '') !== '') {
                     $rows[] = $texts;
                 }

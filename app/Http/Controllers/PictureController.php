@@ -43,7 +43,11 @@ final class PictureController
         Gate::authorize('view', $rig);
         abort_unless(Storage::disk('local')->exists($picture->path()), 404);
 
-        return Storage::disk('local')->response($picture->path(), "{$picture->unit}-{$picture->id}.jpg", ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400']);
+        return Storage::disk('local')->response(
+            $picture->path(),
+            "{$picture->unit}-{$picture->id}.jpg",
+            ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],
+        );
     }
 
     public function destroy(Rig $rig, Picture $picture, Pictures $pictures): RedirectResponse

@@ -56,7 +56,11 @@ final class RigController
             if ($file->getSize() > Json::MAX_BYTES) {
                 throw InvalidDocument::whole('The file is larger than a rig document may be.');
             }
-            $rig = $import($this->user($request), $file->getContent(), 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120));
+            $rig = $import(
+                $this->user($request),
+                $file->getContent(),
+                'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120),
+            );
         } catch (InvalidDocument $e) {
             return response()->view('rigs.index', [...$this->shelf($request), 'problems' => $e->problems], 422);
         }
@@ -81,17 +85,35 @@ final class RigController
 
     public function stock(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Stock, fn (RigPage $page) => ['stock' => new Stock($page, CatalogueFiles::with($this->user($request)))]);
+        return $this->step(
+            $request,
+            $rig,
+            Step::Stock,
+            fn (RigPage $page) => ['stock' => new Stock($page, CatalogueFiles::with($this->user($request)))],
+        );
     }
 
     public function computers(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Computers, fn (RigPage $page) => ['computers' => Computer::all($page), 'models' => array_filter(CatalogueFiles::with($this->user($request)), fn (EquipmentModel $model) => $model->isProgram())]);
+        return $this->step(
+            $request,
+            $rig,
+            Step::Computers,
+            fn (RigPage $page) => [
+                'computers' => Computer::all($page),
+                'models' => array_filter(CatalogueFiles::with($this->user($request)), fn (EquipmentModel $model) => $model->isProgram()),
+            ],
+        );
     }
 
     public function recipes(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['units' => $units = Recipes::all($page), 'shown' => Recipes::chosen($page, $units)]);
+        return $this->step(
+            $request,
+            $rig,
+            Step::Recipes,
+            fn (RigPage $page) => ['units' => $units = Recipes::all($page), 'shown' => Recipes::chosen($page, $units)],
+        );
     }
 
     public function tracks(Request $request, Rig $rig): View
@@ -128,7 +150,11 @@ final class RigController
             $document = $rig->revisions()->latest('number')->first()->document ?? abort(404);
         }
 
-        return response()->streamDownload(fn () => print($document), (Str::slug($rig->name) ?: 'rig').'.json', ['Content-Type' => 'application/json']);
+        return response()->streamDownload(
+            fn () => print($document),
+            (Str::slug($rig->name) ?: 'rig').'.json',
+            ['Content-Type' => 'application/json'],
+        );
     }
 
     public function destroy(Rig $rig, Pictures $pictures): RedirectResponse
@@ -146,7 +172,12 @@ final class RigController
         Gate::authorize('update', $rig);
         $revision = Recovery::recover($rig, $this->user($request));
 
-        return redirect()->route('rigs.index')->with('said', $revision === null ? "None of the last revisions of {$rig->name} can be read. Its document is still there." : "{$rig->name} is back: {$revision->what}.");
+        return redirect()->route('rigs.index')->with(
+            'said',
+            $revision === null
+                ? "None of the last revisions of {$rig->name} can be read. Its document is still there."
+                : "{$rig->name} is back: {$revision->what}.",
+        );
     }
 
     public function wishes(Request $request, Rig $rig): View

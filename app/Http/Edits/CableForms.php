@@ -118,7 +118,9 @@ final class CableForms
         $cable = $row->rig->cables[$row->known('cable', $row->rig->cables)];
 
         return array_values(array_filter([
-            (string) $from === (string) $cable->from ? null : new Replug($cable->id, true, $from), (string) $to === (string) $cable->to ? null : new Replug($cable->id, false, $to), self::changing($row, $cable),
+            (string) $from === (string) $cable->from ? null : new Replug($cable->id, true, $from),
+            (string) $to === (string) $cable->to ? null : new Replug($cable->id, false, $to),
+            self::changing($row, $cable),
         ]));
     }
 
@@ -147,7 +149,9 @@ final class CableForms
     {
         $set = self::described($row, $cable);
 
-        return [$set->label, $set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->label, $cable->type, $cable->lengthM, $cable->colour, $cable->owned] ? null : $set;
+        return [$set->label, $set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->label, $cable->type, $cable->lengthM, $cable->colour, $cable->owned]
+            ? null
+            : $set;
     }
 
     /** To the millimetre, as it is kept. */
@@ -160,6 +164,13 @@ final class CableForms
 
     private static function described(EditFields $in, Cable $cable): SetCable
     {
-        return new SetCable($cable->id, $in->text('label', 20, $cable->label), $in->choiceOrNone('type', CableType::class) ?? $cable->type, self::length($in), $in->text('colour', 30), $in->flag('owned') ?? true);
+        return new SetCable(
+            $cable->id,
+            $in->text('label', 20, $cable->label),
+            $in->choiceOrNone('type', CableType::class) ?? $cable->type,
+            self::length($in),
+            $in->text('colour', 30),
+            $in->flag('owned') ?? true,
+        );
     }
 }

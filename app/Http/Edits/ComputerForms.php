@@ -27,7 +27,16 @@ final class ComputerForms
         $device = self::deviceAt($in, $computer, $in->text('device', 200));
         $roles = array_map(fn (string $role) => Role::tryFrom($role) ?? $in->refuse('roles', 'There is no such role.'), $in->list('roles'));
 
-        return [new SetDevice(new DeviceSettings($computer, $device->ref, $in->text('name', 120), $in->flag('enabled') ?? false, $roles, $in->whole('rate_hz', 8000, 768000), $in->whole('bits', 8, 64), $in->choiceOrNone('driver_mode', DriverMode::class)))];
+        return [new SetDevice(new DeviceSettings(
+            $computer,
+            $device->ref,
+            $in->text('name', 120),
+            $in->flag('enabled') ?? false,
+            $roles,
+            $in->whole('rate_hz', 8000, 768000),
+            $in->whole('bits', 8, 64),
+            $in->choiceOrNone('driver_mode', DriverMode::class),
+        ))];
     }
 
     /** @return list<RigEdit> */
@@ -40,13 +49,23 @@ final class ComputerForms
         if ($choice === '' || $host === null || $picks === null) {
             return [new SetPick($at, null)];
         }
-        $channels = array_map(fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse('channels', 'Channels are numbers from 1, with commas between them.'), array_map(trim(...), $in->list('channels'))) ?: null;
+        $channels = array_map(
+            fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse(
+                'channels',
+                'Channels are numbers from 1, with commas between them.',
+            ),
+            array_map(trim(...), $in->list('channels')),
+        ) ?: null;
         if (SystemDefault::tryFrom($choice) !== null) {
             return [new SetPick($at, new Pick($at, null, SystemDefault::from($choice), $channels), $in->override())];
         }
         $device = self::deviceAt($in, $host->id, $choice);
 
-        return [new SetPick($at, new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction), $in->override())];
+        return [new SetPick(
+            $at,
+            new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction),
+            $in->override(),
+        )];
     }
 
     /** @return list<RigEdit> */
@@ -54,7 +73,10 @@ final class ComputerForms
     {
         $place = $in->known('place', $in->rig->places);
         foreach ($in->list('programs') as $program) {
-            ($in->rig->units[$program] ?? null)?->place === $place || $in->refuse('programs', "There is no program \"{$program}\" in this place.");
+            ($in->rig->units[$program] ?? null)?->place === $place || $in->refuse(
+                'programs',
+                "There is no program \"{$program}\" in this place.",
+            );
         }
 
         return [new OrderStart($place, $in->list('programs'))];
@@ -62,6 +84,9 @@ final class ComputerForms
 
     private static function deviceAt(EditFields $in, string $computer, string $ref): Device
     {
-        return (new DeviceLists($in->rig, new Wiring($in->rig)))->of($computer)[$ref] ?? $in->refuse('device', 'The computer has no such device.');
+        return (new DeviceLists($in->rig, new Wiring($in->rig)))->of($computer)[$ref] ?? $in->refuse(
+            'device',
+            'The computer has no such device.',
+        );
     }
 }

@@ -15,7 +15,9 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use Illuminate\Validation\ValidationException;
 
-/** What a page sends with a change, read against the rig: everything that it names exists, or it is refused with the field and what to do. */
+/**
+ * What a page sends with a change, read against the rig: everything that it names exists, or it is refused with the field and what to do.
+ */
 final readonly class EditFields
 {
     /**
@@ -36,7 +38,11 @@ final readonly class EditFields
     {
         // Composed letters (NFC), and no control characters but line breaks and tabs: what is pasted may bring them along.
         $text = mb_scrub($this->raw($key));
-        $text = trim((string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}]/u', '', \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text));
+        $text = trim((string) preg_replace(
+            '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}]/u',
+            '',
+            \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text,
+        ));
 
         return match (true) {
             mb_strlen($text) > $most => $this->refuse($key, "This takes {$most} characters at most; it has ".mb_strlen($text).'.'),
@@ -55,7 +61,12 @@ final readonly class EditFields
     {
         $id = $this->raw($key);
 
-        return isset($things[$id]) ? $id : $this->refuse($key, $id === '' ? "Choose a {$key} first." : "The rig has no {$key} \"".mb_strimwidth(mb_scrub($id), 0, 60, '…').'".');
+        return isset($things[$id])
+            ? $id
+            : $this->refuse(
+                $key,
+                $id === '' ? "Choose a {$key} first." : "The rig has no {$key} \"".mb_strimwidth(mb_scrub($id), 0, 60, '…').'".',
+            );
     }
 
     public function unit(string $key = 'unit'): string
@@ -95,7 +106,9 @@ final readonly class EditFields
     {
         [$unit, $point] = [...explode('/', $this->raw($key), 2), ''];
 
-        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->points[$point]) ? new PointRef($unit, $point) : $this->refuse($key, 'The rig has no such point.');
+        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->points[$point])
+            ? new PointRef($unit, $point)
+            : $this->refuse($key, 'The rig has no such point.');
     }
 
     public function pointOrNone(string $key): ?PointRef
@@ -108,7 +121,9 @@ final readonly class EditFields
     {
         [$unit, $socket] = [...explode('/', $this->raw($key), 2), ''];
 
-        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->sockets[$socket]) ? new SocketRef($unit, $socket) : $this->refuse($key, 'Choose the socket for the other end.');
+        return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->sockets[$socket])
+            ? new SocketRef($unit, $socket)
+            : $this->refuse($key, 'Choose the socket for the other end.');
     }
 
     /** A model of the catalogue, or one of the user's own. */
@@ -151,14 +166,18 @@ final readonly class EditFields
             return null;
         }
 
-        return is_numeric($raw) && (float) $raw >= $least && (float) $raw <= $most ? (float) $raw : $this->refuse($key, "This has to be a number from {$least} to {$most}.");
+        return is_numeric($raw) && (float) $raw >= $least && (float) $raw <= $most
+            ? (float) $raw
+            : $this->refuse($key, "This has to be a number from {$least} to {$most}.");
     }
 
     public function whole(string $key, int $least, int $most): ?int
     {
         $number = $this->number($key, $least, $most);
 
-        return $number === null || $number === floor($number) ? ($number === null ? null : (int) $number) : $this->refuse($key, "This has to be a whole number from {$least} to {$most}.");
+        return $number === null || $number === floor($number)
+            ? ($number === null ? null : (int) $number)
+            : $this->refuse($key, "This has to be a whole number from {$least} to {$most}.");
     }
 
     public function decibels(string $key): ?Decibels
@@ -180,7 +199,13 @@ final readonly class EditFields
     {
         $value = $this->fields[$key] ?? [];
 
-        return array_values(array_filter(array_map(fn (mixed $one) => is_scalar($one) ? (string) $one : '', is_array($value) ? $value : explode(',', is_scalar($value) ? (string) $value : '')), fn (string $one) => $one !== ''));
+        return array_values(array_filter(
+            array_map(
+                fn (mixed $one) => is_scalar($one) ? (string) $one : '',
+                is_array($value) ? $value : explode(',', is_scalar($value) ? (string) $value : ''),
+            ),
+            fn (string $one) => $one !== '',
+        ));
     }
 
     /** @return array<int, self> rows of a table, by their number in it */
@@ -189,7 +214,12 @@ final readonly class EditFields
         $rows = [];
         foreach (is_array($this->fields[$key] ?? null) ? $this->fields[$key] : [] as $i => $row) {
             if (is_array($row)) {
-                $rows[(int) $i] = new self(array_combine(array_map(strval(...), array_keys($row)), $row), $this->rig, $this->user, $this->record);
+                $rows[(int) $i] = new self(
+                    array_combine(array_map(strval(...), array_keys($row)), $row),
+                    $this->rig,
+                    $this->user,
+                    $this->record,
+                );
             }
         }
 

@@ -22,14 +22,22 @@ final class SettingForms
         $key = $in->known('route', $in->rig->modelOf($unit)->routes);
         $set = new RouteSettings($in->flag('on'), $in->decibels('db'), $in->choiceOrNone('tap', Tap::class));
 
-        return $set->isEmpty() ? $in->refuse('on', 'Nothing is asked for.') : [new SetRoute(new RouteRef($unit, $key), $set, $in->override())];
+        return $set->isEmpty()
+            ? $in->refuse('on', 'Nothing is asked for.')
+            : [new SetRoute(new RouteRef($unit, $key), $set, $in->override())];
     }
 
     /** @return list<RigEdit> */
     public static function point(EditFields $in): array
     {
         $at = $in->pointOfUnit();
-        $set = new PointSettings($in->decibels('gain'), $in->decibels('fader'), $in->flag('mute'), $in->flag('mono'), $in->milliseconds('delay'));
+        $set = new PointSettings(
+            $in->decibels('gain'),
+            $in->decibels('fader'),
+            $in->flag('mute'),
+            $in->flag('mono'),
+            $in->milliseconds('delay'),
+        );
 
         return $set->isEmpty() ? $in->refuse('mute', 'Nothing is asked for.') : [new SetPoint($at, $set, $in->override())];
     }

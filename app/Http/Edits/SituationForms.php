@@ -43,12 +43,20 @@ final class SituationForms
      */
     public static function pulled(EditFields $in): array
     {
-        return [new SetPulled($in->known('which', $in->rig->situations), $in->known('cable', $in->rig->cables), $in->flag('back') !== true)];
+        return [new SetPulled(
+            $in->known('which', $in->rig->situations),
+            $in->known('cable', $in->rig->cables),
+            $in->flag('back') !== true,
+        )];
     }
 
     /** @return list<RigEdit> */
     public static function clear(EditFields $in): array
     {
-        return [new ClearChange($in->known('which', $in->rig->situations), $in->has('at') ? $in->text('at', 200) : null, $in->flag('is_pick') ?? false)];
+        return [new ClearChange(
+            $in->known('which', $in->rig->situations),
+            $in->has('at') ? $in->text('at', 200) : null,
+            $in->flag('is_pick') ?? false,
+        )];
     }
 }

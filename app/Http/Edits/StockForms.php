@@ -35,7 +35,11 @@ final class StockForms
     {
         $thing = $in->choice('thing', Thing::class, 'Choose what to rename.');
 
-        return [new Rename($thing, $in->known('id', $in->rig->{$thing->value}), $in->name($thing === Thing::Place || $thing === Thing::Unit ? 120 : 60))];
+        return [new Rename(
+            $thing,
+            $in->known('id', $in->rig->{$thing->value}),
+            $in->name($thing === Thing::Place || $thing === Thing::Unit ? 120 : 60),
+        )];
     }
 
     /** @return list<RigEdit> */
@@ -55,7 +59,12 @@ final class StockForms
     {
         $model = $in->model();
 
-        return [new AddUnit($model, $in->known('place', $in->rig->places), $in->text('name', 120, $model->name), $in->whole('count', 1, self::SEVERAL) ?? 1)];
+        return [new AddUnit(
+            $model,
+            $in->known('place', $in->rig->places),
+            $in->text('name', 120, $model->name),
+            $in->whole('count', 1, self::SEVERAL) ?? 1,
+        )];
     }
 
     /** @return list<RigEdit> */
@@ -78,7 +87,15 @@ final class StockForms
             isset($in->rig->units[$needed]) || $in->refuse('needs', 'The rig has no such unit to need.');
         }
 
-        return [new DescribeUnit($in->unit(), $in->name(120), $in->text('firmware', 60), $in->text('serial', 60), $in->text('notes', 2000), $needs, $needs === null ? null : $in->flag('at_login') ?? false)];
+        return [new DescribeUnit(
+            $in->unit(),
+            $in->name(120),
+            $in->text('firmware', 60),
+            $in->text('serial', 60),
+            $in->text('notes', 2000),
+            $needs,
+            $needs === null ? null : $in->flag('at_login') ?? false,
+        )];
     }
 
     /** @return list<RigEdit> */

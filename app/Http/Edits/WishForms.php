@@ -31,13 +31,23 @@ final class WishForms
     {
         $want = $in->text('want', 10) === 'none' ? null : $in->choice('want', Want::class, 'Choose must, may, must not, or none.');
 
-        return [new SetWish($in->oneOrAll('source', $in->rig->sources), $in->oneOrAll('listener', $in->rig->listeners), $want, $in->situation())];
+        return [new SetWish(
+            $in->oneOrAll('source', $in->rig->sources),
+            $in->oneOrAll('listener', $in->rig->listeners),
+            $want,
+            $in->situation(),
+        )];
     }
 
     /** @return list<RigEdit> */
     public static function mark(EditFields $in): array
     {
-        return [new MarkWish($in->known('source', $in->rig->sources), $in->known('listener', $in->rig->listeners), $in->flag('own_level') ?? false, $in->flag('alone') ?? false)];
+        return [new MarkWish(
+            $in->known('source', $in->rig->sources),
+            $in->known('listener', $in->rig->listeners),
+            $in->flag('own_level') ?? false,
+            $in->flag('alone') ?? false,
+        )];
     }
 
     /** @return list<RigEdit> */
@@ -49,13 +59,21 @@ final class WishForms
     /** @return list<RigEdit> */
     public static function addListener(EditFields $in): array
     {
-        return [new AddListener($in->name(), $in->choiceOrNone('kind', ListenerKind::class) ?? ListenerKind::Headphones, $in->pointOrNone('at'))];
+        return [new AddListener(
+            $in->name(),
+            $in->choiceOrNone('kind', ListenerKind::class) ?? ListenerKind::Headphones,
+            $in->pointOrNone('at'),
+        )];
     }
 
     /** @return list<RigEdit> */
     public static function placeSound(EditFields $in): array
     {
-        return [new PlaceSound($in->known('source', $in->rig->sources), $in->point('at'), $in->flag('away') === true ? null : $in->decibels('db') ?? Decibels::zero())];
+        return [new PlaceSound(
+            $in->known('source', $in->rig->sources),
+            $in->point('at'),
+            $in->flag('away') === true ? null : $in->decibels('db') ?? Decibels::zero(),
+        )];
     }
 
     /** @return list<RigEdit> */
@@ -85,7 +103,9 @@ final class WishForms
     {
         $cure = self::causes($in)->cure($in->text('cure', 10));
 
-        return $cure === null || $cure->sentence !== $in->text('sentence', 1000) ? $in->refuse('edit', 'The rig has changed since this was offered. Look at the causes again.') : $cure->edits;
+        return $cure === null || $cure->sentence !== $in->text('sentence', 1000)
+            ? $in->refuse('edit', 'The rig has changed since this was offered. Look at the causes again.')
+            : $cure->edits;
     }
 
     /**
@@ -97,7 +117,9 @@ final class WishForms
     {
         $mending = new Mending(new Hearings($in->rig), self::causes($in)->causes);
 
-        return $mending->cures === [] ? $in->refuse('edit', 'None of the causes has a cure that can be made here.') : array_merge(...array_map(fn (Cure $cure) => $cure->edits, $mending->cures));
+        return $mending->cures === []
+            ? $in->refuse('edit', 'None of the causes has a cure that can be made here.')
+            : array_merge(...array_map(fn (Cure $cure) => $cure->edits, $mending->cures));
     }
 
     private static function causes(EditFields $in): FoundCauses

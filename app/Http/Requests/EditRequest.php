@@ -13,13 +13,20 @@ use HiddenWire\Core\Rig\Rig;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** A change that a page asks for. `edit` says which, by the words of {@see EditForms}; `situation` is where it holds; `revision` and `at` say what the page was made from. */
+/**
+ * A change that a page asks for. `edit` says which, by the words of {@see EditForms}; `situation` is where it holds; `revision` and `at`
+ * say what the page was made from.
+ */
 final class EditRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['edit' => ['required', Rule::in(EditForms::words())], 'revision' => ['required', 'integer', 'min:1'], 'at_revision' => ['nullable', 'integer', 'min:1']];
+        return [
+            'edit' => ['required', Rule::in(EditForms::words())],
+            'revision' => ['required', 'integer', 'min:1'],
+            'at_revision' => ['nullable', 'integer', 'min:1'],
+        ];
     }
 
     /**
@@ -29,6 +36,9 @@ final class EditRequest extends FormRequest
      */
     public function edits(Rig $rig, User $by): array
     {
-        return EditForms::edits($this->string('edit')->toString(), new EditFields($this->all(), $rig, $by, $this->route('rig') instanceof Record ? $this->route('rig') : null));
+        return EditForms::edits(
+            $this->string('edit')->toString(),
+            new EditFields($this->all(), $rig, $by, $this->route('rig') instanceof Record ? $this->route('rig') : null),
+        );
     }
 }

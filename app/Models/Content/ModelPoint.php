@@ -16,6 +16,17 @@ final class ModelPoint extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['mute' => 'boolean', 'mono' => 'boolean', 'delay_to_ms' => 'float', 'gain_from' => 'float', 'gain_to' => 'float', 'gain_db' => 'float', 'fader_from' => 'float', 'fader_to' => 'float', 'fader_db' => 'float', 'device_latency_ms' => 'float'];
+        return [
+            'mute' => 'boolean',
+            'mono' => 'boolean',
+            'delay_to_ms' => 'float',
+            'gain_from' => 'float',
+            'gain_to' => 'float',
+            'gain_db' => 'float',
+            'fader_from' => 'float',
+            'fader_to' => 'float',
+            'fader_db' => 'float',
+            'device_latency_ms' => 'float',
+        ];
     }
 }

@@ -16,6 +16,12 @@ final class ModelSocket extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['balanced' => 'boolean', 'isolated' => 'boolean', 'nominal_dbu' => 'float', 'max_dbu' => 'float', 'impedance_ohm' => 'float'];
+        return [
+            'balanced' => 'boolean',
+            'isolated' => 'boolean',
+            'nominal_dbu' => 'float',
+            'max_dbu' => 'float',
+            'impedance_ohm' => 'float',
+        ];
     }
 }

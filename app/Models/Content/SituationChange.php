@@ -16,6 +16,16 @@ final class SituationChange extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_pick' => 'boolean', 'mute' => 'boolean', 'mono' => 'boolean', 'delay_ms' => 'float', 'on' => 'boolean', 'channels' => 'array', 'gain' => 'float', 'fader' => 'float', 'db' => 'float'];
+        return [
+            'is_pick' => 'boolean',
+            'mute' => 'boolean',
+            'mono' => 'boolean',
+            'delay_ms' => 'float',
+            'on' => 'boolean',
+            'channels' => 'array',
+            'gain' => 'float',
+            'fader' => 'float',
+            'db' => 'float',
+        ];
     }
 }

@@ -38,7 +38,13 @@ final class Devices implements Remedy
             $host = $trouble->rig->modelOf($unit)->isProgram() ? $trouble->rig->hostOf($unit->place) : null;
             foreach ($host === null ? [] : $trouble->rig->modelOf($unit)->points as $point) {
                 if ($point->picks !== null && $host !== null) {
-                    yield from $this->ofPoint($trouble, $host, new PointRef($unit->id, $point->id), $point, isset($onWays["{$unit->id}/{$point->id}"]));
+                    yield from $this->ofPoint(
+                        $trouble,
+                        $host,
+                        new PointRef($unit->id, $point->id),
+                        $point,
+                        isset($onWays["{$unit->id}/{$point->id}"]),
+                    );
                 }
             }
         }
@@ -79,10 +85,13 @@ final class Devices implements Remedy
         if (in_array($role, $set->roles, true)) {
             return;
         }
-        $what = $role === Role::Call ? "default {$device->direction->value} device for calls" : "default {$device->direction->value} device";
+        $what = $role === Role::Call
+            ? "default {$device->direction->value} device for calls"
+            : "default {$device->direction->value} device";
         yield new Candidate("default {$host->id} {$device->direction->value} {$role->value} {$device->ref}",
             $now === null ? "{$host->name} has no {$what}" : "The {$what} of {$host->name} is {$now->name()}",
-            "Make {$device->name()} the {$what} of {$host->name}", [new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
+            "Make {$device->name()} the {$what} of {$host->name}",
+            [new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
             Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0), [$device->ref]);
     }
 

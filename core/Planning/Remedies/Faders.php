@@ -79,6 +79,8 @@ final class Faders implements Remedy
                 }
             }
         }
-        yield Cost::FADER => $now->isBelow($span->db) && $span->db->value() > -self::DOWN_DB ? $span->db : ($span->to->isBelow(Decibels::zero()) ? $span->to : Decibels::zero());
+        yield Cost::FADER => $now->isBelow($span->db) && $span->db->value() > -self::DOWN_DB
+            ? $span->db
+            : ($span->to->isBelow(Decibels::zero()) ? $span->to : Decibels::zero());
     }
 }

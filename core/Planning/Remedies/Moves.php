@@ -19,8 +19,8 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 
 /**
- * Cables in the wrong socket: one end moved to a free one, two exchanged, or one that should not be there. A plain case is one where a program listens to a socket of its computer that
- * is empty, and a lead is in another of the same computer.
+ * Cables in the wrong socket: one end moved to a free one, two exchanged, or one that should not be there. A plain case is one where a
+ * program listens to a socket of its computer that is empty, and a lead is in another of the same computer.
  */
 final readonly class Moves implements Remedy
 {
@@ -46,7 +46,10 @@ final readonly class Moves implements Remedy
             foreach ([[$cable->from, $cable->to, true], [$cable->to, $cable->from, false]] as [$moves, $stays, $isFrom]) {
                 $hosts = [];
                 foreach ($this->goals($trouble, $free, isset($onWays[$cable->id]), $moves, $stays) as $to) {
-                    if ($to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable($free->socket($stays), $free->socket($to)) === null) {
+                    if ($to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable(
+                        $free->socket($stays),
+                        $free->socket($to),
+                    ) === null) {
                         continue;
                     }
                     // Any socket of a computer or a hub does.
@@ -60,7 +63,14 @@ final readonly class Moves implements Remedy
                 }
             }
             if (! $this->onlyPlain && isset($onWays[$cable->id])) {
-                yield new Candidate("unplug {$cable->id}", "{$cable->label} carries it", "Unplug {$cable->label}", [new Unplug($cable->id)], Cost::UNPLUG, [new CableRef($cable->id)]);
+                yield new Candidate(
+                    "unplug {$cable->id}",
+                    "{$cable->label} carries it",
+                    "Unplug {$cable->label}",
+                    [new Unplug($cable->id)],
+                    Cost::UNPLUG,
+                    [new CableRef($cable->id)],
+                );
             }
         }
         yield from $this->onlyPlain ? [] : $this->exchanges($trouble, $free, $onWays);
@@ -71,7 +81,9 @@ final readonly class Moves implements Remedy
     {
         if ($free->socket($stays)->link !== null) {
             // Between computers and their hubs only to where the unit is wanted.
-            return ! $free->isOfDevice($stays) ? [] : array_filter($free->ofHosts(), fn (SocketRef $to) => $to->unit !== $moves->unit && $free->belongs($stays, $to));
+            return ! $free->isOfDevice($stays)
+                ? []
+                : array_filter($free->ofHosts(), fn (SocketRef $to) => $to->unit !== $moves->unit && $free->belongs($stays, $to));
         }
         $goals = $isOnWay ? $free->of($moves->unit) : [];
         if ($trouble->lacks()) {
@@ -111,7 +123,10 @@ final readonly class Moves implements Remedy
     {
         $joins = fn (SocketRef $x, SocketRef $y): bool => ($free->gives($x) && $free->takes($y)) || ($free->gives($y) && $free->takes($x));
         foreach ($this->endsByUnit($trouble, $free) as $unit => $ends) {
-            $asked = array_filter($ends, fn (array $end) => isset($onWays[$end[0]->id]) || ($trouble->lacks() && ($free->gives($end[3]) || $free->takes($end[3]) || $free->gives($end[2]) || $free->takes($end[2]))));
+            $asked = array_filter(
+                $ends,
+                fn (array $end) => isset($onWays[$end[0]->id]) || ($trouble->lacks() && ($free->gives($end[3]) || $free->takes($end[3]) || $free->gives($end[2]) || $free->takes($end[2]))),
+            );
             foreach ($asked as $i => [$one, $isFrom, $endOne, $stayOne]) {
                 foreach (array_slice($ends, $i + 1) as [$other, $isOtherFrom, $endOther, $stayOther]) {
                     $isAsked = isset($onWays[$one->id]) || isset($onWays[$other->id]) || ($trouble->lacks() && ($joins($stayOne, $endOther) || $joins($stayOther, $endOne)));

@@ -111,8 +111,12 @@ final class Picks implements Remedy
     private function pick(Trouble $trouble, PointRef $at, Pick $pick, ?Device $device, ?Pick $now, bool $isOnWay): iterable
     {
         $name = $trouble->names->of($at);
-        $choice = $device === null ? ($pick->default === SystemDefault::Call ? 'the call default' : 'the system default') : ($pick->tap === null ? '' : 'what is played to ').$device->name();
-        $channels = $pick->channels === null ? '' : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
+        $choice = $device === null
+            ? ($pick->default === SystemDefault::Call ? 'the call default' : 'the system default')
+            : ($pick->tap === null ? '' : 'what is played to ').$device->name();
+        $channels = $pick->channels === null
+            ? ''
+            : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
         $isKnown = $this->wasBefore($trouble, $pick);
         $isAlike = $device !== null && $this->isAlike($trouble, $at, $device);
         // Only to be rid of something, nobody takes just any other device.
@@ -128,9 +132,18 @@ final class Picks implements Remedy
     /** Whether the names of the program, its point or the sound share a word with the device's. */
     private function isAlike(Trouble $trouble, PointRef $at, Device $device): bool
     {
-        $words = fn (string $text): array => array_map(fn (string $word) => substr($word, 0, 5), array_filter((array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)), fn (mixed $word) => is_string($word) && strlen($word) >= 4));
+        $words = fn (string $text): array => array_map(
+            fn (string $word) => substr($word, 0, 5),
+            array_filter(
+                (array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)),
+                fn (mixed $word) => is_string($word) && strlen($word) >= 4,
+            ),
+        );
 
-        return array_intersect($words("{$trouble->rig->units[$at->unit]->name} {$trouble->rig->point($at)->label} {$trouble->pair->source->name}"), $words($device->name())) !== [];
+        return array_intersect(
+            $words("{$trouble->rig->units[$at->unit]->name} {$trouble->rig->point($at)->label} {$trouble->pair->source->name}"),
+            $words($device->name()),
+        ) !== [];
     }
 
     private function isNow(Trouble $trouble, string $name, ?Pick $now, Pick $then): string
@@ -142,13 +155,22 @@ final class Picks implements Remedy
             return "{$name} is left on the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
         }
 
-        return (string) $now->device === (string) $then->device && $now->tap === $then->tap ? "{$name} takes the wrong channels of {$trouble->names->of($now->device)}" : "{$name} has {$trouble->names->of($now->device)} picked";
+        return (string) $now->device === (string) $then->device && $now->tap === $then->tap
+            ? "{$name} takes the wrong channels of {$trouble->names->of($now->device)}"
+            : "{$name} has {$trouble->names->of($now->device)} picked";
     }
 
     /** @return iterable<Candidate> */
     private function none(Trouble $trouble, PointRef $at): iterable
     {
-        yield new Candidate("pick {$at} none", "{$trouble->names->of($at)} takes it", "Set {$trouble->partOf($at)} to no device", [new SetPick($at, null)], Cost::NO_PICK, [$at]);
+        yield new Candidate(
+            "pick {$at} none",
+            "{$trouble->names->of($at)} takes it",
+            "Set {$trouble->partOf($at)} to no device",
+            [new SetPick($at, null)],
+            Cost::NO_PICK,
+            [$at],
+        );
     }
 
     private function wasBefore(Trouble $trouble, Pick $pick): bool

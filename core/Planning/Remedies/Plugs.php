@@ -14,7 +14,10 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\SocketRef;
 
-/** Cables that are out. A plain case is one where what is left shows it: a program wants a device that is not there, an adapter or a headset hangs loose. */
+/**
+ * Cables that are out. A plain case is one where what is left shows it: a program wants a device that is not there, an adapter or a
+ * headset hangs loose.
+ */
 final readonly class Plugs implements Remedy
 {
     public function __construct(private bool $onlyPlain)
@@ -36,7 +39,12 @@ final readonly class Plugs implements Remedy
             foreach ($free->taking() as $to) {
                 $isPlain = $free->isDangling($from) || $free->isDangling($to);
                 if ((string) $from !== (string) $to && $isPlain === $this->onlyPlain) {
-                    yield from $this->plug($trouble, $from, $to, ($isPlain ? Cost::PLAIN : Cost::PLUG) + $this->lonely($trouble, $from) + $this->lonely($trouble, $to));
+                    yield from $this->plug(
+                        $trouble,
+                        $from,
+                        $to,
+                        ($isPlain ? Cost::PLAIN : Cost::PLUG) + $this->lonely($trouble, $from) + $this->lonely($trouble, $to),
+                    );
                 }
             }
         }
@@ -63,11 +71,16 @@ final readonly class Plugs implements Remedy
         $cable = $before !== null && ! isset($trouble->rig->cables[$before->id]) ? $before : null;
         yield new Candidate("plug {$from} {$to}",
             $cable === null ? "Nothing is plugged into {$trouble->names->of($from)}" : "{$cable->label} is out",
-            $cable === null ? "Plug {$trouble->partOf($from)} into {$trouble->partOf($to)}" : "Plug {$cable->label} of {$trouble->rig->units[$from->unit]->name} into {$trouble->partOf($to)} again",
+            $cable === null
+                ? "Plug {$trouble->partOf($from)} into {$trouble->partOf($to)}"
+                : "Plug {$cable->label} of {$trouble->rig->units[$from->unit]->name} into {$trouble->partOf($to)} again",
             [new Plug($from, $to, $cable?->label)], $cost + ($before === null ? 0 : Cost::KNOWN), $cable === null ? [$from, $to] : [new CableRef($cable->id), $from, $to]);
     }
 
-    /** A socket of a unit of which the other side is in use is likely the one that a lead has come out of; one of many free inputs is less so. */
+    /**
+     * A socket of a unit of which the other side is in use is likely the one that a lead has come out of; one of many free inputs is less
+     * so.
+     */
     private function lonely(Trouble $trouble, SocketRef $at): int
     {
         $sockets = $trouble->rig->modelOf($at->unit)->sockets;

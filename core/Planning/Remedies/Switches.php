@@ -81,7 +81,9 @@ final class Switches implements Remedy
         $isSelector = $on && $route->group !== null;
         foreach ($trouble->placesOf($at, 'on') as $more => $situation) {
             yield new Candidate("route {$at} {$on} {$situation}",
-                $isSelector ? "{$trouble->rig->units[$at->unit]->name} is switched to another than {$trouble->names->route($at)}" : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
+                $isSelector
+                    ? "{$trouble->rig->units[$at->unit]->name} is switched to another than {$trouble->names->route($at)}"
+                    : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
                 ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}" : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
                 [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
         }
@@ -92,7 +94,10 @@ final class Switches implements Remedy
     {
         $model = $trouble->rig->modelOf($at->unit);
         $group = $model->routes[$at->key]->group;
-        foreach ($group === null ? [] : array_filter($model->routes, fn (Route $route) => $route->group === $group && $route->key() !== $at->key) as $route) {
+        foreach ($group === null ? [] : array_filter(
+            $model->routes,
+            fn (Route $route) => $route->group === $group && $route->key() !== $at->key,
+        ) as $route) {
             yield from $this->route($trouble, new RouteRef($at->unit, $route->key()), true, Cost::OTHER_SELECTION);
         }
     }
