@@ -5,10 +5,12 @@ export default defineConfig({
     outputDir: 'storage/run/playwright',
     reporter: [['list'], ['json', { outputFile: 'storage/run/playwright.json' }]],
     workers: 1,
-    timeout: 30000,
+    // A slow machine is no failure.
+    timeout: 90000,
+    expect: { timeout: 20000 },
     use: {
         baseURL: process.env.APP_URL,
-        actionTimeout: 8000,
+        actionTimeout: 20000,
         navigationTimeout: 20000,
         viewport: { width: 1280, height: 800 },
         launchOptions: {

@@ -1,4 +1,5 @@
-// Looks for the causes of what is not as wished once the page is shown, and draws the page anew when they are found: the server keeps them for the revision.
+// Looks for the causes of what is not as wished once the page is shown, and draws the page anew when they are found: the server keeps
+// them for the revision.
 import { refresh } from './send.js';
 import { onWake } from './wake.js';
 

@@ -1,4 +1,5 @@
-// Changes are sent without leaving the page: it is redrawn in place when they are made, and whatever is being typed elsewhere stays. A change that could not be made is said next to the form, and the form keeps what was entered.
+// Changes are sent without leaving the page: it is redrawn in place when they are made, and whatever is being entered elsewhere stays. A
+// change that could not be made is said next to the form, and the form keeps what was entered.
 import { onWake, wake } from './wake.js';
 
 const NOT_SAVED = 'Not saved: the server did not answer. What you entered is still here; send it again when the server is back.';
@@ -11,18 +12,39 @@ const keyOf = (field) => {
     return `${form?.getAttribute('action')}|${fixed.join('&')}|${field.tagName === 'BUTTON' ? `button ${field.name}` : field.name}|${['checkbox', 'submit'].includes(field.type) && field.name ? field.value : ''}`;
 };
 const fields = () => [...document.querySelectorAll('input:not([type=hidden]), textarea, select, button')];
-const isDirty = (field) => (field.type === 'checkbox' ? field.checked !== field.defaultChecked : field.matches('input, textarea') && field.value !== field.defaultValue);
+// The choice that a list came with: the one marked as chosen, else the first that can be chosen.
+const choiceAtFirst = ({ options }) => [...options].findLast((option) => option.defaultSelected) ?? [...options].find((option) => !option.disabled);
+// Whether a field holds what a person entered or chose and has not sent.
+const isDirty = (field) => {
+    if (field.type === 'checkbox') return field.checked !== field.defaultChecked;
+    if (field.multiple) return [...field.options].some(({ selected, defaultSelected }) => selected !== defaultSelected);
+    if (field.matches('select')) return field.selectedOptions[0] !== choiceAtFirst(field);
+    return field.matches('input, textarea') && field.value !== field.defaultValue;
+};
 
-// Puts another state of the page in place of this one.
-export const redraw = (html, sent = null) => {
+// A click is pressing and letting go on the same element: a redrawing in between would swallow it.
+let isPressed = false;
+document.addEventListener('pointerdown', () => { isPressed = true; }, true);
+for (const end of ['pointerup', 'pointercancel']) document.addEventListener(end, () => { isPressed = false; }, true);
+document.addEventListener('pointermove', ({ buttons }) => { isPressed &&= buttons !== 0; }, true);
+
+// How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
+let drawings = 0;
+let sending = 0;
+
+// Puts another state of the page in place of this one; `seen` is the drawing that it was asked for from.
+export const redraw = (html, sent = null, seen = drawings) => {
+    if (sent === null && seen !== drawings) return;
     const next = new DOMParser().parseFromString(html, 'text/html');
     if (!next.querySelector('main#view')) return window.location.reload();
     // Whoever is in a dialog is not disturbed.
     const dialog = document.querySelector('dialog[open]');
-    if (dialog) return dialog.addEventListener('close', () => redraw(html, sent), { once: true });
+    if (dialog) return dialog.addEventListener('close', () => redraw(html, sent, seen), { once: true });
+    if (isPressed || (sent === null && sending > 0)) return setTimeout(() => redraw(html, sent, seen), 50);
+    drawings++;
     const focused = document.activeElement;
     const focus = focused && focused !== document.body ? (focused.matches('input, textarea, select, button') ? keyOf(focused) : focused.getAttribute('href') && `href:${focused.getAttribute('href')}`) : null;
-    const typed = fields().filter((field) => isDirty(field) && field.form !== sent && !field.closest('dialog')).map((field) => [keyOf(field), field.value, field.checked]);
+    const typed = fields().filter((field) => isDirty(field) && field.form !== sent && !field.closest('dialog')).map((field) => [keyOf(field), field.value, field.checked, [...(field.selectedOptions ?? [])].map((option) => option.value)]);
     const open = [...document.querySelectorAll('details[data-keep][open] > summary')].map((summary) => summary.textContent.trim().slice(0, 60));
     const scrolls = [...document.querySelectorAll('main#view, main#view *')].filter((one) => one.scrollTop || one.scrollLeft).map((one) => [one.className, one.scrollTop, one.scrollLeft]);
 
@@ -34,9 +56,11 @@ export const redraw = (html, sent = null) => {
     if (message && !document.querySelector('.message')) document.body.append(message);
 
     const found = new Map(fields().map((field) => [keyOf(field), field]));
-    for (const [key, value, checked] of typed) {
+    for (const [key, value, checked, chosen] of typed) {
         const field = found.get(key);
         if (field?.type === 'checkbox') field.checked = checked;
+        else if (field?.multiple) for (const option of field.options) option.selected = chosen.includes(option.value);
+        else if (field?.matches('select')) for (const option of field.options) option.selected ||= option.value === value;
         else if (field) field.value = value;
     }
     for (const summary of document.querySelectorAll('details[data-keep] > summary')) if (open.includes(summary.textContent.trim().slice(0, 60))) summary.parentElement.open = true;
@@ -46,9 +70,10 @@ export const redraw = (html, sent = null) => {
 };
 
 export const refresh = async (sent = null) => {
+    const seen = drawings;
     const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } });
     if (!answer.ok) throw new Error(String(answer.status));
-    redraw(await answer.text(), sent);
+    redraw(await answer.text(), sent, seen);
 };
 
 // Next to what was entered; where nothing was, in the corner of the page.
@@ -70,6 +95,7 @@ const complain = (form, message) => {
 const send = async (form, submitter) => {
     const data = new FormData(form, submitter);
     form.setAttribute('aria-busy', 'true');
+    sending++;
     let answer;
     try {
         answer = await fetch(form.action, { method: 'POST', body: data, headers: { Accept: 'application/json', 'X-Page': window.location.href } });
@@ -77,6 +103,7 @@ const send = async (form, submitter) => {
         return complain(form, NOT_SAVED);
     } finally {
         form.removeAttribute('aria-busy');
+        sending--;
     }
     if (answer.ok) {
         try {

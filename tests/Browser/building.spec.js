@@ -82,6 +82,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await expect(said(page)).toContainText('New situation: Pause');
     const wish = async (source, listener, button, where = null) => {
         await page.getByRole('link', { name: new RegExp(`^${source} at ${listener}:`) }).first().click();
+        await expect(page.getByRole('group', { name: `Wish for ${source} at ${listener}` })).toBeVisible();
         if (where) await page.locator('.wish-form select[name=situation]').selectOption({ label: where });
         await page.getByRole('button', { name: button }).click();
         await expect(said(page)).toContainText(`${source} must ${button === 'Must not' ? 'not ' : ''}be heard by ${listener}`.replace('must be', button === 'May hear' ? 'may be' : 'must be'));

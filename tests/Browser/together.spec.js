@@ -41,6 +41,16 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await expect(hers.getByLabel('Fader of Source 3, dB')).toHaveValue('-12');
     await expect(hers.getByLabel('Fader of Source 3, dB')).toBeFocused();
 
+    // So does what she has chosen from a list and not sent.
+    await hers.goto(`/rigs/${rig}/wishes`);
+    await hers.getByRole('link', { name: /^Voice at Viewers:/ }).first().click();
+    const scope = hers.locator('.wish-form select[name=situation]');
+    await scope.selectOption({ label: 'On air only' });
+    await page.getByLabel('Fader of Source 2, dB').fill('-9');
+    await page.getByLabel('Fader of Source 2, dB').press('Enter');
+    await expect(said(hers)).toContainText('Source 2 fader −9.0 dB');
+    await expect(scope.locator('option:checked')).toHaveText('On air only');
+
     // Compare what was with what is.
     await page.goto(`/rigs/${rig}/history`);
     await page.getByRole('link', { name: 'Compare revision 1 with now' }).click();
