@@ -66,22 +66,10 @@ final class RigRows
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
     private const CHUNK = 1000;
 
-    /** Tables that nothing refers to: where one differs it is written anew. */
-    private const ON_THEIR_OWN = [
-        UnitNeed::class,
-        UnitPointSetting::class,
-        UnitRouteSetting::class,
-        Cable::class,
-        DeviceSetting::class,
-        Pick::class,
-        AirPath::class,
-        SourceOrigin::class,
-        ListenerEar::class,
-        SituationChange::class,
-        WishSituation::class,
-    ];
-
-    /** Tables that others refer to, by what their rows are told apart by: of these only the rows that differ are written. */
+    /**
+     * Tables that others refer to, by what their rows are told apart by: of these only the rows that differ are written. Any
+     * other table is written anew where it differs.
+     */
     private const REFERRED_TO = [
         Place::class => ['key'],
         EquipmentModel::class => ['key'],
@@ -109,7 +97,10 @@ final class RigRows
 
             return;
         }
-        $tables = array_values(array_filter(self::ON_THEIR_OWN, fn (string $table) => $old[$table] !== $new[$table]));
+        $tables = array_values(array_filter(
+            array_diff(self::TABLES, array_keys(self::REFERRED_TO)),
+            fn (string $table) => $old[$table] !== $new[$table],
+        ));
         $at = fn (string $table, array $row) => $table::query()->where('rig_id', $rigId)->where(array_intersect_key(
             $row,
             array_flip(self::REFERRED_TO[$table]),

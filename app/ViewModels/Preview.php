@@ -20,7 +20,7 @@ final readonly class Preview
     {
         $hearings = new Hearings($rig, [$situation->id => $before]);
         $this->after = (new Hearings(
-            array_reduce($cure->edits, fn (Rig $now, $edit) => $edit->applyTo($now), $rig),
+            $cure->applyTo($rig),
             [],
             $hearings,
         ))->in($situation->id);

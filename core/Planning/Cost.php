@@ -52,9 +52,6 @@ final class Cost
     /** Names that are alike belong together: "Chimes" and "Chimes in". */
     public const ALIKE = -30;
 
-    /** What is in use comes before what is idle. */
-    public const IDLE = 5;
-
     /** What was so before, in the history or in another situation, is nearer at hand. */
     public const KNOWN = -90;
 

@@ -35,7 +35,7 @@ final class Mending
                 continue;
             }
             try {
-                $rig = array_reduce($cure->edits, fn (Rig $rig, $edit) => $edit->applyTo($rig), $now->rig);
+                $rig = $cure->applyTo($now->rig);
             } catch (InvalidRig) {
                 continue;
             }

@@ -89,6 +89,6 @@ final class MendRig extends Command
         }
         $this->line($cure->sentence);
 
-        return array_reduce($cure->edits, fn (Rig $now, $edit) => $edit->applyTo($now), $rig);
+        return $cure->applyTo($rig);
     }
 }
