@@ -6,7 +6,6 @@ namespace App\Rigs;
 
 use App\Models\Revision;
 use App\Models\Rig as Record;
-use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
@@ -43,12 +42,12 @@ final class Causes
         return $found;
     }
 
-    /** @return list<Rig> */
+    /** @return list<Rig> those that can still be read */
     private static function earlier(Record $at): array
     {
         $earlier = $at->revisions()->where('number', '<', $at->at)->latest('number')->limit(self::EARLIER)->get();
 
-        return array_values($earlier->map(fn (Revision $revision) => (new DocumentReader)->readStored($revision->document))->all());
+        return array_values(array_filter($earlier->map(fn (Revision $revision) => Recovery::read($revision))->all()));
     }
 
     private static function key(Record $at): string

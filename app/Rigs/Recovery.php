@@ -55,7 +55,8 @@ final class Recovery
         });
     }
 
-    private static function read(Revision $revision): ?CoreRig
+    /** Null where the document can't be read any more. */
+    public static function read(Revision $revision): ?CoreRig
     {
         try {
             return (new DocumentReader)->readStored($revision->document);

@@ -2,16 +2,19 @@
 
 declare(strict_types=1);
 
+use App\Actions\ChangeRig;
 use App\Actions\ImportRig;
 use App\Models\Content\Cable;
 use App\Models\Content\Unit;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\Causes;
 use App\Rigs\RigFromRows;
 use App\Rigs\RigRows;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Edit\RenumberCables;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
@@ -92,6 +95,15 @@ it('lets one rig that can\'t be read stop nothing else, says what is wrong, and 
     $this->post("/rigs/{$broken->id}/recover")->assertRedirect('/')->assertSessionHas('said', "{$broken->name} is back: Recovered revision 1.");
     $this->get("/rigs/{$broken->id}/wishes")->assertOk();
     $this->get('/')->assertDontSee('This rig can\'t be read', false);
+});
+
+it('looks for causes though an earlier revision can\'t be read', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
+    app(ChangeRig::class)->make($rig, $user, fn () => [new RenumberCables], $rig->revision);
+    $rig->revisions()->where('number', 1)->update(['document' => '{"version": 0}']);
+    $this->actingAs($user)->getJson("/rigs/{$rig->id}/causes")->assertNoContent();
+    expect(Causes::known($rig->fresh())?->causes)->not->toBeEmpty();
 });
 
 it('shows nothing of another database from what is kept ready', function () {
