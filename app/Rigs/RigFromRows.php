@@ -28,6 +28,7 @@ use App\Models\Content\Wish;
 use App\Models\Content\WishSituation;
 use App\Models\Rig;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
 
@@ -136,6 +137,7 @@ final class RigFromRows
                 'changes' => array_map($this->change(...), $changes[$row->key] ?? []),
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
+                'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
             ]),
         ];
     }
@@ -219,6 +221,7 @@ final class RigFromRows
                 'tap' => $route->tap,
                 'map' => $route->map,
                 'group' => $route->group,
+                'choice' => $route->choice,
                 'delay_ms' => $route->delay_ms, 'can' => $route->can,
             ]), $routes[$model->key] ?? []),
             'auto_mutes' => array_map(fn (array $rule) => (object) $rule, $model->auto_mutes),
@@ -245,13 +248,12 @@ final class RigFromRows
 
     private function pointControls(\stdClass $row): \stdClass
     {
-        return $this->known([
-            'gain' => $row->gain,
-            'fader' => $row->fader,
-            'mute' => $row->mute,
-            'mono' => $row->mono,
-            'delay_ms' => $row->delay_ms,
-        ]);
+        $controls = [];
+        foreach (Controls::all() as $kind) {
+            $controls[$kind->key()] = $row->{$kind->key()};
+        }
+
+        return $this->known($controls);
     }
 
     private function routeControls(\stdClass $row): \stdClass

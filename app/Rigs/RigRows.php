@@ -26,7 +26,10 @@ use App\Models\Content\UnitPointSetting;
 use App\Models\Content\UnitRouteSetting;
 use App\Models\Content\Wish;
 use App\Models\Content\WishSituation;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Equipment\AutoMute;
+use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Rig as Core;
@@ -314,6 +317,7 @@ final class RigRows
                 'name' => $situation->name,
                 'absent' => json_encode($situation->absent),
                 'pulled' => json_encode($situation->pulled),
+                'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
             ];
             foreach (array_values($situation->changes) as $i => $change) {
                 $rows[SituationChange::class][] = [
@@ -433,6 +437,7 @@ final class RigRows
                     'tap' => $route->tap->value,
                     'map' => self::json($route->map?->form),
                     'group' => $route->group,
+                    'choice' => $route->choice,
                     'delay_ms' => $route->delay?->value(),
                     'can' => self::json(array_map(fn ($setting) => $setting->value, $route->can)),
                 ];
@@ -464,13 +469,7 @@ final class RigRows
     /** @return array<string, mixed> */
     private static function pointControls(Core\PointSettings $set): array
     {
-        return [
-            'gain' => $set->gain?->value(),
-            'fader' => $set->fader?->value(),
-            'mute' => $set->mute,
-            'mono' => $set->mono,
-            'delay_ms' => $set->delay?->value(),
-        ];
+        return [...array_fill_keys(array_map(fn (ControlKind $kind) => $kind->key(), Controls::all()), null), ...$set->plain()];
     }
 
     /** @return array<string, mixed> */

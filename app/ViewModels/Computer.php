@@ -8,6 +8,7 @@ use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Hearing;
 
@@ -19,6 +20,9 @@ final readonly class Computer
 
     /** @var list<array{unit: Unit, picks: list<array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}>}> in the order of their start, then of the rig */
     public array $programs;
+
+    /** @var list<array{label: string, direction: string, role: string, now: string, choices: array<string, string>}> defaults that the situation can move; none in the base */
+    public array $defaults;
 
     private function __construct(public Unit $unit, private RigPage $page)
     {
@@ -43,6 +47,7 @@ final readonly class Computer
             'socket' => $this->socketOf($device)->label ?? 'program',
             'users' => $users[(string) $device->ref] ?? [],
         ], $graph->devices->of($unit->id)));
+        $this->defaults = $page->rig->isBase($page->situation->id) ? [] : $this->defaults($graph->devices->of($unit->id));
         $this->programs = array_map(fn (Unit $program) => ['unit' => $program, 'picks' => $this->picks($program)], $programs);
     }
 
@@ -53,6 +58,32 @@ final readonly class Computer
             fn (Unit $unit) => new self($unit, $page),
             array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()),
         ));
+    }
+
+    /**
+     * @param  array<string, Device>  $devices
+     * @return list<array{label: string, direction: string, role: string, now: string, choices: array<string, string>}>
+     */
+    private function defaults(array $devices): array
+    {
+        $defaults = [];
+        foreach (Direction::cases() as $direction) {
+            $choices = array_map(
+                fn (Device $device) => $device->name(),
+                array_filter($devices, fn (Device $device) => $device->direction === $direction),
+            );
+            foreach ($choices === [] ? [] : [Role::from($direction->value), Role::Call] as $role) {
+                $defaults[] = [
+                    'label' => "Default for {$direction->value}".($role === Role::Call ? ' in calls' : '')." in {$this->page->situation->name}",
+                    'direction' => $direction->value,
+                    'role' => $role->value,
+                    'now' => (string) $this->page->situation->defaultFor($this->unit->id, $direction, $role),
+                    'choices' => $choices,
+                ];
+            }
+        }
+
+        return $defaults;
     }
 
     private function socketOf(Device $device): ?Socket

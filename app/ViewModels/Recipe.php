@@ -41,7 +41,7 @@ final readonly class Recipe
         $who = array_map(fn (Listener $listener) => $listener->name, $this->listeners);
 
         return "{$this->output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'.($out === [] ? '' : ' Left out: '.self::list($out).'.').' '
-            .($this->control->mute === true ? 'It is muted.' : ($who === [] ? 'Nobody listens behind it.' : self::list($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
+            .($this->control->isMuted ? 'It is muted.' : ($who === [] ? 'Nobody listens behind it.' : self::list($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
     }
 
     /** @param  list<string>  $things */

@@ -32,7 +32,7 @@ final readonly class Recipes
             if (self::isMixed($feeds)) {
                 $recipes[] = new Recipe(
                     $point,
-                    new Control($unit->id, $point, $graph->state),
+                    new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
                     array_values(array_map($this->feed(...), $feeds)),
                     $passage->listenersBehind("{$unit->id}/{$point->id}"),
                 );
@@ -41,7 +41,7 @@ final readonly class Recipes
         $this->recipes = $recipes;
         $outputs = array_map(fn (Recipe $recipe) => $recipe->output, $recipes);
         $this->controls = array_values(array_map(
-            fn (Point $point) => new Control($unit->id, $point, $graph->state),
+            fn (Point $point) => new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
         ));
     }
@@ -115,7 +115,7 @@ final readonly class Recipes
         $instead = $route->group === null
             ? []
             : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
-                array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other !== $route)));
+                array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other->choice() !== $route->choice())));
 
         return new Feed(
             $route->key(),

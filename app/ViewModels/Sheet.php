@@ -64,7 +64,7 @@ final readonly class Sheet
                 $pick = $point->picks === null ? null : Computer::pickOf($this->hearing, $unit, $point);
                 $rows[] = [
                     'point' => $point,
-                    'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state) : null,
+                    'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
                     'says' => $this->picked($unit, $point),
                     'pick' => $pick,
                 ];

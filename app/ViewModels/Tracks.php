@@ -29,7 +29,7 @@ final readonly class Tracks
         $sources = fn (Point $point): array => $passage->sourcesAt("{$unit->id}/{$point->id}");
         $this->inputs = array_values(array_map(fn (Point $point) => [
             'point' => $point,
-            'control' => new Control($unit->id, $point, $graph->state),
+            'control' => new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             'device' => $graph->picked($unit, $point)?->name() ?? '',
             'sources' => $sources($point),
         ],

@@ -23,6 +23,7 @@ final readonly class Device
      * @param  string  $point  the point of the giving unit where its sound enters or leaves
      * @param  list<int>|null  $laneChannels  which of the point's channels, counted from 1; null is all
      * @param  list<array{cable: string, hub: string|null}>  $via  the cables from the computer outward, each with the hub that it comes to
+     * @param  list<Role>  $roles  what the system uses it for by default, in the situation
      * @param  bool  $isConnected  false for settings whose device the wiring no longer gives
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Device
         public array $via,
         public bool $isConnected,
         public ?DeviceSettings $settings,
+        public array $roles,
     ) {
     }
 
@@ -58,7 +60,7 @@ final readonly class Device
 
     public function has(Role $role): bool
     {
-        return $this->settings !== null && in_array($role, $this->settings->roles, true);
+        return in_array($role, $this->roles, true);
     }
 
     public function latency(): Milliseconds

@@ -12,6 +12,7 @@ use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\Unit;
@@ -27,8 +28,11 @@ final readonly class DeviceLists
     /** @var array<string, array<string, Device>> by computer, by reference, in the system's order */
     private array $lists;
 
-    /** @param  list<string>  $absent  programs that do not run, units that are not there */
-    public function __construct(private Rig $rig, private Wiring $wiring, array $absent = [])
+    /**
+     * @param  list<string>  $absent  programs that do not run, units that are not there
+     * @param  array<int, SituationDefault>  $defaults  that are others than the settings say
+     */
+    public function __construct(private Rig $rig, private Wiring $wiring, array $absent = [], private array $defaults = [])
     {
         $settings = [];
         foreach ($rig->devices as $set) {
@@ -109,7 +113,8 @@ final readonly class DeviceLists
                 $devices += $this->behind($host, $ref, [], $seen, $settings);
             }
         }
-        foreach ($programs as $program) {
+        // What the system offers of itself (a recording of what is played, say), and what programs install.
+        foreach ([$host, ...$programs] as $program) {
             foreach ($this->rig->modelOf($program)->points as $point) {
                 if ($point->device !== null) {
                     $device = $this->device(
@@ -224,7 +229,21 @@ final readonly class DeviceLists
         $channels = $lane?->channels;
 
         return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null ? $model->points[$point]->channels : count($channels),
-            $offer->latency, $via, $isConnected, $settings[(string) $ref] ?? null);
+            $offer->latency, $via, $isConnected, $settings[(string) $ref] ?? null, $this->roles($computer, $ref, $offer->direction, $settings[(string) $ref] ?? null));
+    }
+
+    /** @return list<Role> what the system uses a device for by default */
+    private function roles(string $computer, DeviceRef $ref, Direction $direction, ?DeviceSettings $settings): array
+    {
+        $roles = $settings->roles ?? [];
+        foreach ($this->defaults as $default) {
+            if ($default->computer === $computer && $default->direction === $direction) {
+                $roles = array_values(array_filter($roles, fn (Role $role) => $role !== $default->role));
+                $roles = (string) $default->device === (string) $ref ? [...$roles, $default->role] : $roles;
+            }
+        }
+
+        return $roles;
     }
 
     private function offer(DeviceRef $ref): DeviceOffer

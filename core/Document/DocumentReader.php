@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Tap;
@@ -32,6 +34,7 @@ use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
@@ -249,13 +252,7 @@ final class DocumentReader
 
     private function pointSettings(Fields $fields): PointSettings
     {
-        $settings = new PointSettings(
-            $fields->decibels('gain'),
-            $fields->decibels('fader'),
-            $fields->flag('mute'),
-            $fields->flag('mono'),
-            $fields->milliseconds('delay_ms'),
-        );
+        $settings = PointSettings::read($fields);
         $fields->done();
 
         return $settings;
@@ -412,8 +409,21 @@ final class DocumentReader
         $changes = $this->each($situation, 'changes', $this->change(...));
         $absent = $this->ids($situation, 'absent');
         $pulled = $this->ids($situation, 'pulled');
+        $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
 
-        return $situation->done() && $id !== null && $name !== null ? new Situation($id, $name, $changes, $absent, $pulled) : null;
+        return $situation->done() && $id !== null && $name !== null
+            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults) : null;
+    }
+
+    private function situationDefault(Fields $default): ?SituationDefault
+    {
+        $computer = $default->id('computer');
+        $direction = $default->choice('direction', Direction::class);
+        $role = $default->choice('role', Role::class);
+        $device = $this->deviceRef($default, 'device');
+
+        return $default->done() && $computer !== null && $direction !== null && $role !== null && $device !== null
+            ? new SituationDefault($computer, $direction, $role, $device) : null;
     }
 
     private function change(Fields $change): ?Change
@@ -439,7 +449,10 @@ final class DocumentReader
             };
             $set?->done();
             if ($to instanceof PointSettings && $set->isSound() && $to->isEmpty()) {
-                $set->problem($set->pointer, 'Nothing is set: name gain, fader, mute or mono, or a device or default.');
+                $set->problem($set->pointer, 'Nothing is set: name '.implode(', ', array_map(
+                    fn (ControlKind $kind) => $kind->key(),
+                    Controls::all(),
+                )).', or a device or default.');
             }
         }
 

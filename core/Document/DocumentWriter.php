@@ -29,6 +29,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wish;
@@ -118,7 +119,11 @@ final class DocumentWriter
                 'id' => $situation->id,
                 'name' => $situation->name,
                 'changes' => array_map($this->change(...), array_values($situation->changes)),
-                ...$this->filled(['absent' => $situation->absent, 'pulled' => $situation->pulled]),
+                ...$this->filled([
+                    'absent' => $situation->absent,
+                    'pulled' => $situation->pulled,
+                    'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
+                ]),
             ], array_values($rig->situations)),
         ];
     }
@@ -210,7 +215,7 @@ final class DocumentWriter
             'from' => $route->from, 'to' => $route->to,
             ...$this->known([
                 'on' => $route->on ? null : false, 'db' => $route->db->number() === 0 ? null : $route->db->number(),
-                'tap' => $route->tap === Tap::PostFader ? null : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group,
+                'tap' => $route->tap === Tap::PostFader ? null : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group, 'choice' => $route->choice,
                 'delay_ms' => $route->delay?->number(),
             ]),
             ...$this->filled(['can' => array_map(fn (RouteSetting $setting) => $setting->value, $route->can)]),
@@ -257,13 +262,7 @@ final class DocumentWriter
     /** @return array<string, mixed> */
     private function pointSettings(PointSettings $set): array
     {
-        return $this->known([
-            'gain' => $set->gain?->number(),
-            'fader' => $set->fader?->number(),
-            'mute' => $set->mute,
-            'mono' => $set->mono,
-            'delay_ms' => $set->delay?->number(),
-        ]);
+        return $set->plain();
     }
 
     /** @return array<string, mixed> */
@@ -333,6 +332,17 @@ final class DocumentWriter
             $change->set instanceof PointSettings => $this->pointSettings($change->set),
             default => $this->routeSettings($change->set),
         }];
+    }
+
+    /** @return array<string, string> */
+    public function situationDefault(SituationDefault $default): array
+    {
+        return [
+            'computer' => $default->computer,
+            'direction' => $default->direction->value,
+            'role' => $default->role->value,
+            'device' => (string) $default->device,
+        ];
     }
 
     private function number(?float $value): int|float|null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
+use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Problem;
@@ -12,7 +13,7 @@ use HiddenWire\Core\Rig\Problem;
  * One object of a document, read field by field. A field that is missing or wrong adds its problem and gives null, so that reading goes on
  * and finds all offences. {@see done()} reports the keys that nobody asked for.
  */
-final class Fields
+final class Fields implements Readings
 {
     private const ID = '/^[a-z0-9](?:[a-z0-9._-]{0,62}[a-z0-9])?$/D';
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Problem;
 
 /** Text to plain data and back. Objects are `\stdClass`, so that an empty object and an empty list stay apart. */
@@ -221,6 +222,6 @@ final class Json
 
         return $open === []
             ? 'Look for a missing comma or quotation mark.'
-            : 'It ends with '.count($open).' bracket(s) open: is it cut off?';
+            : 'It ends with '.Count::of(count($open), 'bracket').' open: is it cut off?';
     }
 }

@@ -199,6 +199,10 @@ final class ModelReader
         $tap = $route->choice('tap', Tap::class, needed: false);
         $map = $this->channelMap($route);
         $group = $route->has('group') ? $route->id('group') : null;
+        $choice = $route->has('choice') ? $route->id('choice') : null;
+        if ($choice !== null && $group === null) {
+            $route->problem($route->at('choice'), 'A choice is one of a group: name the "group" too.');
+        }
         $delay = $route->milliseconds('delay_ms');
         $can = [];
         foreach ($route->list('can', 3) as $i => $value) {
@@ -218,7 +222,7 @@ final class ModelReader
         }
 
         return $route->done() && $from !== null && $to !== null
-            ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can)
+            ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can, $choice)
             : null;
     }
 

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 
 /** Enables or disables a device on a computer, and leaves what else is set on it. */
@@ -22,7 +23,7 @@ final readonly class EnableDevice implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$rig->units[$this->computer]->name}: {$this->device} ".($this->isEnabled ? 'enabled' : 'disabled');
+        return "{$rig->units[$this->computer]->name}: ".(new Names($rig))->of($this->device).' '.($this->isEnabled ? 'enabled' : 'disabled');
     }
 
     private function whole(Rig $rig): SetDevice

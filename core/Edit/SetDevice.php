@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Wiring;
@@ -47,7 +48,7 @@ final readonly class SetDevice implements RigEdit
         $was = self::of($rig, $set);
         $roles = fn (DeviceSettings $one): string => implode(' and ', array_map(fn (Role $role) => $role->value, $one->roles));
         $changed = array_filter([
-            $was->name === $set->name ? '' : ($set->name === '' ? 'no name of its own' : "is called {$set->name} now"),
+            $was->name === $set->name ? '' : ($set->name === '' ? 'no name of its own' : "renamed to {$set->name}"),
             $was->enabled === $set->enabled ? '' : ($set->enabled ? 'enabled' : 'disabled'),
             $roles($was) === $roles($set) ? '' : ($set->roles === [] ? 'no default' : "default for {$roles($set)}"),
             $was->rateHz === $set->rateHz && $was->bits === $set->bits
@@ -58,7 +59,7 @@ final readonly class SetDevice implements RigEdit
                 : ($set->driverMode === null ? 'driver mode not said' : "{$set->driverMode->value} driver mode"),
         ]);
 
-        return "{$rig->units[$set->computer]->name}: {$set->device} ".(implode(', ', $changed) ?: 'as before');
+        return "{$rig->units[$set->computer]->name}: ".(new Names($rig))->of($set->device).' '.(implode(', ', $changed) ?: 'as before');
     }
 
     /** What is set on the device now. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
@@ -25,7 +24,7 @@ final readonly class SetRoute implements RigEdit
     }
 
     /**
-     * Of an exclusive group one route is on: the settings of the others that say so go.
+     * Of an exclusive group one choice is on: what says otherwise of the group's other routes goes.
      *
      * @param  array<string, RouteSettings>  $routes
      * @return array<string, RouteSettings>
@@ -33,37 +32,25 @@ final readonly class SetRoute implements RigEdit
     private function switched(Rig $rig, array $routes): array
     {
         $model = $rig->modelOf($this->at->unit);
-        $group = ($model->routes[$this->at->key] ?? null)?->group;
-        foreach ($this->set->on === true && $group !== null ? $routes : [] as $key => $settings) {
-            if ($key !== $this->at->key && $model->routes[$key]->group === $group && $settings->on === true) {
+        $route = $model->routes[$this->at->key] ?? null;
+        $isOf = fn (string $key): bool => $route?->group !== null && $key !== $this->at->key && $model->routes[$key]->group === $route->group;
+        foreach ($this->set->on === null ? [] : $routes as $key => $settings) {
+            if ($isOf((string) $key) && $settings->on === true && ($model->routes[$key]->choice() === $route?->choice()) !== $this->set->on) {
+                $rest = $settings->with(on: null);
                 unset($routes[$key]);
+                $routes += $rest->isEmpty() ? [] : [$key => $rest];
             }
         }
         $routes[$this->at->key] = ($routes[$this->at->key] ?? new RouteSettings)->under($this->set);
-        // Switched off is off: the group's usual route does not come on instead.
-        foreach ($this->set->on === false && $group !== null && ! $this->isSelected(
-            $routes,
-            $model,
-            $group,
-        ) ? $model->routes : [] as $key => $route) {
-            if ($route->group === $group && $route->on && (string) $key !== $this->at->key) {
+        // Switched off is off: the group's usual choice does not come on instead.
+        $isSelected = array_filter($routes, fn (RouteSettings $one, string $key) => $isOf($key) && $one->on === true, ARRAY_FILTER_USE_BOTH) !== [];
+        foreach ($this->set->on === false && ! $isSelected ? $model->routes : [] as $key => $other) {
+            if ($isOf((string) $key) && $other->on) {
                 $routes[$key] = ($routes[$key] ?? new RouteSettings)->under(new RouteSettings(on: false));
             }
         }
 
         return $routes;
-    }
-
-    /** @param  array<string, RouteSettings>  $routes */
-    private function isSelected(array $routes, EquipmentModel $model, string $group): bool
-    {
-        foreach ($routes as $key => $settings) {
-            if ($model->routes[$key]->group === $group && $settings->on === true) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     public function words(Rig $rig): string

@@ -8,6 +8,7 @@ use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
@@ -39,10 +40,12 @@ final class Settings
                         default => $change->set,
                     });
                     $isSet = true;
-                } elseif (self::isOtherOfGroup($rig, $kept, $change)) {
-                    continue;
+                } elseif ($kept->set instanceof RouteSettings && self::isOverruled($rig, $kept, $change)) {
+                    $kept = new Change($kept->at, $kept->set->with(on: null));
                 }
-                $changes[] = $kept;
+                if (! $kept->set instanceof RouteSettings || ! $kept->set->isEmpty()) {
+                    $changes[] = $kept;
+                }
             }
 
             return $one->with(changes: $isSet ? $changes : [...$changes, $change]);
@@ -54,15 +57,17 @@ final class Settings
         return $situation === null ? '' : " in {$rig->situations[$situation]->name}";
     }
 
-    /** Of an exclusive group a situation switches one route on: the one that it switched on before is off by that. */
-    private static function isOtherOfGroup(Rig $rig, Change $kept, Change $change): bool
+    /** Whether a change of the same exclusive group says otherwise: it switches another choice on, or this one off. */
+    private static function isOverruled(Rig $rig, Change $kept, Change $change): bool
     {
-        if (! $kept->set instanceof RouteSettings || ! $change->set instanceof RouteSettings || $kept->set->on !== true || $change->set->on !== true || $kept->at->unit !== $change->at->unit) {
+        if (! $kept->at instanceof RouteRef || ! $change->at instanceof RouteRef || $kept->at->unit !== $change->at->unit
+            || ! $kept->set instanceof RouteSettings || ! $change->set instanceof RouteSettings
+            || $kept->set->on !== true || $change->set->on === null) {
             return false;
         }
         $routes = $rig->modelOf($change->at->unit)->routes;
-        $group = fn (Change $one): ?string => ($routes[substr((string) strstr((string) $one->at, '/'), 1)] ?? null)?->group;
+        [$was, $is] = [$routes[$kept->at->key] ?? null, $routes[$change->at->key] ?? null];
 
-        return $group($change) !== null && $group($kept) === $group($change);
+        return $is?->group !== null && $was?->group === $is->group && ($was->choice() === $is->choice()) !== $change->set->on;
     }
 }

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
-use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
@@ -27,6 +28,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
@@ -103,7 +105,7 @@ final class Swap
                 $parts->listeners,
             ),
             situations: array_map(
-                fn (Situation $situation) => $situation->with(changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))))->without([], $gone),
+                fn (Situation $situation) => $this->situation($situation)->without([], $gone),
                 $parts->situations,
             ),
         ));
@@ -221,15 +223,14 @@ final class Swap
     /** What of a point's settings another point has and reaches; null where nothing is left. */
     private function fitting(PointSettings $set, Point $to, string $label): ?PointSettings
     {
-        $in = fn (?Decibels $db, ?Span $span, string $what): ?Decibels => $db === null || $span?->reaches($db) === true ? $db : $this->lose("the {$what} of {$label}");
-        $kept = new PointSettings(
-            $in($set->gain, $to->gain, 'gain'), $in($set->fader, $to->fader, 'fader'),
-            $set->mute === null || $to->mute !== null ? $set->mute : $this->lose("the mute of {$label}"),
-            $set->mono === null || $to->mono !== null ? $set->mono : $this->lose("the mono switch of {$label}"),
-            $set->delay === null || ($to->delayTo !== null && $to->delayTo->value() >= $set->delay->value())
-                ? $set->delay
-                : $this->lose("the delay of {$label}"),
-        );
+        $kept = $set->only(function (ControlKind $kind, Decibels|Milliseconds|bool $value) use ($to, $label): bool {
+            $fits = $kind->whyNot($value, $this->new, $to) === null;
+            if (! $fits) {
+                $this->lose("the {$kind->name()} of {$label}");
+            }
+
+            return $fits;
+        });
 
         return $kept->isEmpty() ? null : $kept;
     }
@@ -243,11 +244,12 @@ final class Swap
             $to = $this->routeKey((string) $key);
             $kept = $to === null ? null : $this->fittingRoute($set, $to, (string) $key);
             $group = $to === null ? null : $this->new->routes[$to]->group;
-            if ($to === null || ($kept?->on === true && $group !== null && isset($on[$group]))) {
+            $choice = $to === null ? '' : $this->new->routes[$to]->choice();
+            if ($to === null || ($kept?->on === true && $group !== null && ($on[$group] ?? $choice) !== $choice)) {
                 $this->lose("the route {$this->routeName((string) $key)}");
             } elseif ($kept !== null) {
                 $routes[$to] = $kept;
-                $on += $group !== null && $kept->on === true ? [$group => true] : [];
+                $on += $group !== null && $kept->on === true ? [$group => $choice] : [];
             }
         }
 
@@ -357,14 +359,14 @@ final class Swap
     {
         [$from, $to] = [$this->point($path->from, 'sound through the air'), $this->point($path->to, 'sound through the air')];
 
-        return $from === null || $to === null ? null : new AirPath($from, $to, $path->db);
+        return $from === null || $to === null ? null : new AirPath($from, $to, $path->db, $path->delay);
     }
 
     private function origin(Origin $origin): ?Origin
     {
         $at = $this->point($origin->at, "a sound beginning at {$this->before->point($origin->at)->label}");
 
-        return $at === null ? null : new Origin($at, $origin->db);
+        return $at === null ? null : new Origin($at, $origin->db, $origin->delay);
     }
 
     private function point(PointRef $at, string $loss): ?PointRef
@@ -375,6 +377,19 @@ final class Swap
         $point = $this->counterpoint($at->point);
 
         return $point === null ? $this->lose($loss) : new PointRef($at->unit, $point->id);
+    }
+
+    private function situation(Situation $situation): Situation
+    {
+        return $situation->with(
+            changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))),
+            defaults: array_values(array_filter(array_map(function (SituationDefault $default) use ($situation): ?SituationDefault {
+                $device = $this->deviceRef($default->device);
+                $isLost = $device === null || ($default->computer === $this->unit->id && ! $this->new->family->isHost());
+
+                return $isLost ? $this->lose("{$default->what()} in {$situation->name}") : $default->with(device: $device);
+            }, $situation->defaults))),
+        );
     }
 
     private function change(Situation $situation, Change $change): ?Change

@@ -31,6 +31,32 @@ final readonly class EquipmentModel
     ) {
     }
 
+    /** Whether a rule of its own mutes a point. */
+    public function isMutedByRule(string $point): bool
+    {
+        return array_filter($this->autoMutes, fn (AutoMute $rule) => $rule->mutes === $point) !== [];
+    }
+
+    /** Whether what a computer plays to this unit comes to one of its points, by whatever routes it has. */
+    public function isPlayedTo(string $point): bool
+    {
+        $played = [];
+        foreach ($this->sockets as $socket) {
+            foreach ($socket->lanes as $lane) {
+                $played += $lane->device?->direction === Direction::Playback ? [$lane->point => true] : [];
+            }
+        }
+        $behind = [$point => true];
+        do {
+            $before = count($behind);
+            foreach ($this->routes as $route) {
+                $behind += isset($behind[$route->to]) ? [$route->from => true] : [];
+            }
+        } while (count($behind) > $before);
+
+        return array_intersect_key($behind, $played) !== [];
+    }
+
     public function isProgram(): bool
     {
         return $this->family->isProgram();

@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Equipment;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/** A way from point to point inside one unit, as the unit comes: fixed unless `can` says what can be changed. */
+/**
+ * A way from point to point inside one unit, as the unit comes: fixed unless `can` says what can be changed. Of the routes of an exclusive
+ * group one is on; where a selector switches several at once (two mono inputs, say), these name one `choice` and are on together.
+ */
 final readonly class Route
 {
     /** @param  list<RouteSetting>  $can */
@@ -21,12 +24,19 @@ final readonly class Route
         public ?string $group,
         public ?Milliseconds $delay,
         public array $can,
+        public ?string $choice = null,
     ) {
     }
 
     public function key(): string
     {
         return $this->from.'>'.$this->to;
+    }
+
+    /** The position of its group's selector at which it is on. */
+    public function choice(): string
+    {
+        return $this->choice ?? $this->key();
     }
 
     public function allows(RouteSetting $setting): bool

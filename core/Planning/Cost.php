@@ -19,6 +19,9 @@ final class Cost
 
     public const ENABLE = 1050;
 
+    /** A rule of a unit, put out of force. */
+    public const RULE = 1040;
+
     /** A program's pick in use, for another device; by its channels too. */
     public const PICK = 1100;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
@@ -12,8 +13,7 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
-use HiddenWire\Core\Equipment\Span;
-use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Count;
 
 /**
  * Whether parts fit together: that every reference leads somewhere, that ids are unique, that a setting is one that the model has and
@@ -139,7 +139,7 @@ final class Consistency
                 if ($point === null) {
                     $this->problem("{$pointer}/point", "The model has no point \"{$lane->point}\".");
                 } elseif ($lane->channels !== null && $lane->channels !== [] && max($lane->channels) > $point->channels) {
-                    $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has {$point->channels} channel(s) only.");
+                    $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has only ".Count::of($point->channels, 'channel').'.');
                 }
                 $l++;
             }
@@ -184,13 +184,14 @@ final class Consistency
                 }
             }
             if ($route->group !== null && $route->on) {
-                if (isset($on[$route->group])) {
+                $other = $on[$route->group] ?? $route;
+                if ($other->choice() !== $route->choice()) {
                     $this->problem(
                         "{$pointer}/on",
-                        "Only one route of the group \"{$route->group}\" is on at a time; \"{$on[$route->group]}\" is on too.",
+                        "Only one choice of the group \"{$route->group}\" is on at a time; \"{$other->key()}\" is on too.",
                     );
                 }
-                $on[$route->group] = $route->key();
+                $on[$route->group] = $route;
             }
             $r++;
         }
@@ -249,17 +250,18 @@ final class Consistency
     {
         $on = [];
         foreach ($unit->routes as $key => $settings) {
-            $group = ($model->routes[$key] ?? null)?->group;
-            if ($group === null || $settings->on !== true) {
+            $route = $model->routes[$key] ?? null;
+            if ($route?->group === null || $settings->on !== true) {
                 continue;
             }
-            if (isset($on[$group])) {
+            $other = $on[$route->group] ?? $route;
+            if ($other->choice() !== $route->choice()) {
                 $this->problem(
                     "/units/{$i}/settings/routes/".Problem::token((string) $key).'/on',
-                    "Only one route of the group \"{$group}\" is on at a time; \"{$on[$group]}\" is on too.",
+                    "Only one choice of the group \"{$route->group}\" is on at a time; \"{$other->key()}\" is on too.",
                 );
             }
-            $on[$group] = (string) $key;
+            $on[$route->group] = $route;
         }
     }
 
@@ -271,35 +273,12 @@ final class Consistency
 
             return;
         }
-        $this->span($settings->gain, $point->gain, 'gain', $point, $pointer);
-        $this->span($settings->fader, $point->fader, 'fader', $point, $pointer);
-        if ($settings->delay !== null && ($point->delayTo === null || $settings->delay->value() > $point->delayTo->value())) {
-            $this->problem(
-                "{$pointer}/delay_ms",
-                $point->delayTo === null
-                    ? "\"{$point->label}\" can't hold its sound back."
-                    : "\"{$point->label}\" holds its sound back by up to {$point->delayTo->text()} ms; {$settings->delay->text()} lies outside.",
-            );
-        }
-        foreach (['mute' => [$settings->mute, $point->mute], 'mono' => [$settings->mono, $point->mono]] as $name => [$set, $has]) {
-            if ($set !== null && $has === null) {
-                $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name} switch.");
+        foreach (Controls::all() as $kind) {
+            $value = $settings->of($kind);
+            $trouble = $value === null ? null : $kind->whyNot($value, $model, $point);
+            if ($trouble !== null) {
+                $this->problem("{$pointer}/{$kind->key()}", $trouble);
             }
-        }
-    }
-
-    private function span(?Decibels $set, ?Span $span, string $name, Point $point, string $pointer): void
-    {
-        if ($set === null) {
-            return;
-        }
-        if ($span === null) {
-            $this->problem("{$pointer}/{$name}", "\"{$point->label}\" has no {$name}.");
-        } elseif (! $span->reaches($set)) {
-            $this->problem(
-                "{$pointer}/{$name}",
-                "\"{$point->label}\" goes from {$span->from->text()} to {$span->to->text()} dB; {$set->text()} lies outside.",
-            );
         }
     }
 
@@ -456,7 +435,7 @@ final class Consistency
             $this->problem("{$pointer}/tap", 'Only an in can tap, and only what the system sends to a playback device: "playback".');
         }
         if ($pick->channels !== null && count($pick->channels) > $point->channels) {
-            $this->problem("{$pointer}/channels", "\"{$point->label}\" takes {$point->channels} channel(s).");
+            $this->problem("{$pointer}/channels", "\"{$point->label}\" takes only ".Count::of($point->channels, 'channel').'.');
         }
         if ($pick->device === null) {
             return;
@@ -482,7 +461,7 @@ final class Consistency
         }
         $width = $offer === null ? null : $this->deviceWidth($pick->device);
         if ($width !== null && $pick->channels !== null && $pick->channels !== [] && max($pick->channels) > $width) {
-            $this->problem("{$pointer}/channels", "The device has {$width} channel(s) only.");
+            $this->problem("{$pointer}/channels", 'The device has only '.Count::of($width, 'channel').'.');
         }
     }
 
@@ -579,6 +558,7 @@ final class Consistency
                     }
                 }
             }
+            $this->defaultsOf($situation, $i);
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {
@@ -604,16 +584,16 @@ final class Consistency
                         $change->set,
                         isset($model->routes[$change->at->key]) ? "{$pointer}/set" : "{$pointer}/at",
                     );
-                    $group = ($model->routes[$change->at->key] ?? null)?->group;
-                    if ($group !== null && $change->set->on === true) {
-                        $slot = $change->at->unit.' '.$group;
-                        if (isset($on[$slot])) {
+                    $route = $model->routes[$change->at->key] ?? null;
+                    if ($route?->group !== null && $change->set->on === true) {
+                        [$by, $choice] = $on["{$change->at->unit} {$route->group}"] ??= [$c, $route->choice()];
+                        if ($choice !== $route->choice()) {
                             $this->problem(
                                 "{$pointer}/set/on",
-                                "Only one route of the group \"{$group}\" is on at a time; /situations/{$i}/changes/{$on[$slot]} switches another on.",
+                                "Only one choice of the group \"{$route->group}\" is on at a time; "
+                                    ."/situations/{$i}/changes/{$by} switches another on.",
                             );
                         }
-                        $on[$slot] = $c;
                     }
                 } elseif ($change->at instanceof PointRef && $change->set instanceof PointSettings) {
                     $this->pointSettings(
@@ -624,6 +604,29 @@ final class Consistency
                     );
                 }
             }
+        }
+    }
+
+    private function defaultsOf(Situation $situation, int $i): void
+    {
+        $seen = [];
+        foreach ($situation->defaults as $d => $default) {
+            $pointer = "/situations/{$i}/defaults/{$d}";
+            $host = $this->modelAt($default->computer, "{$pointer}/computer");
+            if ($host !== null && ! $host->family->isHost()) {
+                $this->problem("{$pointer}/computer", "\"{$default->computer}\" is no computer or tablet.");
+            }
+            $offer = $this->offerAt($default->device, "{$pointer}/device");
+            if ($offer !== null && $offer->direction !== $default->direction) {
+                $this->problem("{$pointer}/device", "This is a {$offer->direction->value} device, not a {$default->direction->value} one.");
+            }
+            if ($default->role !== Role::Call && $default->role->value !== $default->direction->value) {
+                $this->problem("{$pointer}/role", "A {$default->direction->value} device can't be the default for {$default->role->value}.");
+            }
+            if (isset($seen[$default->slot()])) {
+                $this->problem($pointer, "/situations/{$i}/defaults/{$seen[$default->slot()]} names this default already.");
+            }
+            $seen[$default->slot()] = $d;
         }
     }
 

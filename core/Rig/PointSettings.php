@@ -4,62 +4,104 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\With;
 
-/** Where the knobs and switches of one point stand; null leaves them as the model has them. */
+/** Where the knobs and switches of one point stand, by the register {@see Controls}; null leaves them as the model has them. */
 final readonly class PointSettings
 {
+    use With;
+
+    /** @param  bool|null  $autoMute  whether the unit's rule that mutes the point is in force; it is where nothing is said */
     public function __construct(
         public ?Decibels $gain = null,
         public ?Decibels $fader = null,
         public ?bool $mute = null,
         public ?bool $mono = null,
         public ?Milliseconds $delay = null,
+        public ?bool $autoMute = null,
     ) {
+    }
+
+    /** What is set of each kind of control. */
+    public static function read(Readings $in): self
+    {
+        return self::each(fn (ControlKind $kind) => $kind->read($in));
+    }
+
+    public function of(ControlKind $kind): Decibels|Milliseconds|bool|null
+    {
+        return $this->{$kind->property()};
     }
 
     /** The later settings on top of these. */
     public function under(self $later): self
     {
-        return new self(
-            $later->gain ?? $this->gain,
-            $later->fader ?? $this->fader,
-            $later->mute ?? $this->mute,
-            $later->mono ?? $this->mono,
-            $later->delay ?? $this->delay,
-        );
+        return self::each(fn (ControlKind $kind) => $later->of($kind) ?? $this->of($kind));
     }
 
     /** What of these differs from others. */
     public function beside(?self $others): self
     {
-        $new = fn (mixed $value, mixed $other): mixed => $value == $other ? null : $value;
+        return self::each(fn (ControlKind $kind) => $this->of($kind) == $others?->of($kind) ? null : $this->of($kind));
+    }
 
-        return new self(
-            $new($this->gain, $others?->gain),
-            $new($this->fader, $others?->fader),
-            $new($this->mute, $others?->mute),
-            $new($this->mono, $others?->mono),
-            $new($this->delay, $others?->delay),
-        );
+    /** @param  callable(ControlKind, Decibels|Milliseconds|bool): bool  $isKept */
+    public function only(callable $isKept): self
+    {
+        return self::each(function (ControlKind $kind) use ($isKept): Decibels|Milliseconds|bool|null {
+            $value = $this->of($kind);
+
+            return $value !== null && $isKept($kind, $value) ? $value : null;
+        });
     }
 
     /** In words: "muted, fader −3.0 dB"; empty where nothing differs from the model. */
     public function words(): string
     {
-        return implode(', ', array_filter([
-            $this->mute === null ? '' : ($this->mute ? 'muted' : 'open'),
-            $this->mono === null ? '' : ($this->mono ? 'mono' : 'stereo'),
-            $this->gain === null ? '' : "gain {$this->gain->text()} dB",
-            $this->fader === null ? '' : "fader {$this->fader->text()} dB",
-            $this->delay === null ? '' : "held back by {$this->delay->text()} ms",
-        ]));
+        $words = [];
+        foreach (Controls::all() as $kind) {
+            $value = $this->of($kind);
+            if ($value !== null) {
+                $words[] = $kind->words($value);
+            }
+        }
+
+        return implode(', ', $words);
+    }
+
+    /** @return array<string, int|float|bool> what is set, by the kinds' keys, as documents and rows hold it */
+    public function plain(): array
+    {
+        $plain = [];
+        foreach (Controls::all() as $kind) {
+            $value = $this->of($kind);
+            if ($value !== null) {
+                $plain[$kind->key()] = $kind->plain($value);
+            }
+        }
+
+        return $plain;
     }
 
     /** Nothing differs from the model. */
     public function isEmpty(): bool
     {
-        return $this->gain === null && $this->fader === null && $this->mute === null && $this->mono === null && $this->delay === null;
+        return $this->plain() === [];
+    }
+
+    /** @param  callable(ControlKind): (Decibels|Milliseconds|bool|null)  $value */
+    private static function each(callable $value): self
+    {
+        $values = [];
+        foreach (Controls::all() as $kind) {
+            $values[$kind->property()] = $value($kind);
+        }
+
+        return (new self)->with(...$values);
     }
 }

@@ -6,10 +6,13 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\With;
 
 /** How one route is set; null leaves it as the model has it. */
 final readonly class RouteSettings
 {
+    use With;
+
     public function __construct(
         public ?bool $on = null,
         public ?Decibels $db = null,

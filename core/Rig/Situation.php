@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\With;
 
 /** A named state of the whole rig: what differs from the base state. The first situation of a rig is its base. */
@@ -15,6 +16,7 @@ final readonly class Situation
      * @param  array<int, Change>  $changes
      * @param  list<string>  $absent  ids of units that are not there then, or programs that do not run
      * @param  list<string>  $pulled  ids of cables that are out then
+     * @param  array<int, SituationDefault>  $defaults  defaults of computers that are others then
      */
     public function __construct(
         public string $id,
@@ -22,7 +24,21 @@ final readonly class Situation
         public array $changes = [],
         public array $absent = [],
         public array $pulled = [],
+        public array $defaults = [],
     ) {
+    }
+
+    /** The device that is a computer's default then; null where it is as in the base. */
+    public function defaultFor(string $computer, Direction $direction, Role $role): ?DeviceRef
+    {
+        $slot = "{$computer} {$direction->value} {$role->value}";
+        foreach ($this->defaults as $default) {
+            if ($default->slot() === $slot) {
+                return $default->device;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -36,12 +52,16 @@ final readonly class Situation
         return $this->with(
             absent: array_values(array_diff($this->absent, $units)),
             pulled: array_values(array_diff($this->pulled, $cables)),
+            defaults: array_values(array_filter(
+                $this->defaults,
+                fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
+            )),
         );
     }
 
     /** Whether anything is otherwise than in the base. */
     public function isLikeBase(): bool
     {
-        return $this->changes === [] && $this->absent === [] && $this->pulled === [];
+        return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === [];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Quantity\Decibels;
@@ -11,7 +12,7 @@ use HiddenWire\Core\Quantity\Milliseconds;
 
 /**
  * How everything stands in one situation: what the model has when new, the unit's settings on top, the situation's changes on top of those.
- * Switching on a route of an exclusive group switches the others of the group off.
+ * Switching on a route of an exclusive group switches the group's other choices off; routes of one choice are on and off together.
  */
 final readonly class State
 {
@@ -24,7 +25,7 @@ final readonly class State
     /** @var array<string, Pick> by `unit/point` */
     private array $picks;
 
-    /** @var array<string, array<string, string>> the key of the route that a setting switched on, by unit, by group */
+    /** @var array<string, array<string, string>> the choice that a setting switched on, by unit, by group; empty where none is on */
     private array $selected;
 
     public function __construct(public Rig $rig, public Situation $situation)
@@ -78,7 +79,8 @@ final readonly class State
     {
         $model = $this->rig->modelOf($unit);
         foreach ($model->autoMutes as $rule) {
-            foreach ($rule->mutes === $point->id ? $rule->whileOpen : [] as $id) {
+            $isInForce = $rule->mutes === $point->id && ($this->set($unit, $point)->autoMute ?? true);
+            foreach ($isInForce ? $rule->whileOpen : [] as $id) {
                 $open = $model->points[$id];
                 if (! ($this->set($unit, $open)->mute ?? $open->mute ?? false) && ! ($open->fader?->isShutAt($this->fader($unit, $open)) ?? false)) {
                     return $open;
@@ -100,6 +102,12 @@ final readonly class State
         return $this->set($unit, $point)->delay ?? Milliseconds::zero();
     }
 
+    /** Where one of a point's controls stands. */
+    public function of(string $unit, Point $point, ControlKind $kind): Decibels|Milliseconds|bool
+    {
+        return $this->set($unit, $point)?->of($kind) ?? $kind->usual($point);
+    }
+
     /** The route as it stands: on or off, its gain, where it is tapped. */
     public function route(string $unit, Route $route): Route
     {
@@ -110,7 +118,7 @@ final readonly class State
         $on = $set->on ?? $route->on;
         if ($route->group !== null) {
             $selected = $this->selected[$unit][$route->group] ?? null;
-            $on = $selected === null ? $on : $selected === $route->key();
+            $on = $selected === null ? $on : $selected === $route->choice();
         }
         if ($set === null && $on === $route->on) {
             return $route;
@@ -126,6 +134,7 @@ final readonly class State
             $route->group,
             $route->delay,
             $route->can,
+            $route->choice,
         );
     }
 
@@ -142,12 +151,25 @@ final readonly class State
     /** @param  array<string, array<string, string>>  $selected */
     private function select(array &$selected, string $unit, string $key, RouteSettings $settings): void
     {
-        $group = $this->rig->modelOf($unit)->routes[$key]->group;
+        $route = $this->rig->modelOf($unit)->routes[$key];
+        $group = $route->group;
         if ($group !== null && $settings->on === true) {
-            $selected[$unit][$group] = $key;
-        } elseif ($group !== null && $settings->on === false && ($selected[$unit][$group] ?? null) === $key) {
+            $selected[$unit][$group] = $route->choice();
+        } elseif ($group !== null && $settings->on === false && ($selected[$unit][$group] ?? $this->usual($unit, $group)) === $route->choice()) {
             // Switched off by hand: nothing of the group is selected now.
             $selected[$unit][$group] = '';
         }
+    }
+
+    /** What a group is switched to when the unit is new. */
+    private function usual(string $unit, string $group): ?string
+    {
+        foreach ($this->rig->modelOf($unit)->routes as $route) {
+            if ($route->group === $group && $route->on) {
+                return $route->choice();
+            }
+        }
+
+        return null;
     }
 }

@@ -181,9 +181,9 @@ final class GraphBuilder
 
         return [
             $out,
-            $out === [] && $situation->absent === []
+            $out === [] && $situation->absent === [] && $situation->defaults === []
                 ? $this->devices
-                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent),
+                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent, $situation->defaults),
         ];
     }
 

@@ -151,7 +151,7 @@ final class Report
             'channels' => $device->channels,
             'enabled' => $device->isEnabled(),
             'connected' => $device->isConnected,
-            'roles' => array_map(fn (Role $role) => $role->value, $device->settings->roles ?? []),
+            'roles' => array_map(fn (Role $role) => $role->value, $device->roles),
         ];
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-use HiddenWire\Core\Equipment\Span;
-use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\State;
 
 /** From one situation to another: what a hand would have to do, and for whom what is heard changes. */
@@ -44,6 +45,16 @@ final class SituationDifference
         ] as [$units, $program, $thing]) {
             foreach ($units as $id) {
                 $words[] = "{$rig->units[$id]->name} ".($rig->modelOf($id)->isProgram() ? $program : $thing);
+            }
+        }
+        foreach ($is->defaults as $default) {
+            if (! in_array($default, $was->defaults, false)) {
+                $words[] = $default->words($rig);
+            }
+        }
+        foreach ($was->defaults as $default) {
+            if (array_filter($is->defaults, fn (SituationDefault $one) => $one->slot() === $default->slot()) === []) {
+                $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} as in the base";
             }
         }
         foreach ([
@@ -97,22 +108,22 @@ final class SituationDifference
         $point = $model->points[$ref->point];
         $name = "{$unit->name}: {$point->label}";
 
-        return array_values(array_filter([
-            $was->isMuted($unit->id, $point) === $is->isMuted($unit->id, $point)
-                ? null
-                : $name.($is->isMuted($unit->id, $point) ? ' muted' : ' open'),
-            $was->isMono($unit->id, $point) === $is->isMono($unit->id, $point)
-                ? null
-                : $name.($is->isMono($unit->id, $point) ? ' mono' : ' stereo'),
-            $this->moved("{$name}, gain", $point->gain, $was->gain($unit->id, $point), $is->gain($unit->id, $point)),
-            $this->moved("{$name}, fader", $point->fader, $was->fader($unit->id, $point), $is->fader($unit->id, $point)),
-            $this->repicked($name, $was, $is, $ref),
-        ]));
+        $texts = [$this->muted($name, $unit->id, $point, $was, $is)];
+        foreach (Controls::of($model, $point) as $kind) {
+            [$a, $b] = [$was->of($unit->id, $point, $kind), $is->of($unit->id, $point, $kind)];
+            $texts[] = $a == $b || $kind->key() === 'mute' ? null : "{$name} {$kind->words($b)}";
+        }
+        $texts[] = $this->repicked($name, $was, $is, $ref);
+
+        return array_values(array_filter($texts));
     }
 
-    private function moved(string $name, ?Span $span, Decibels $was, Decibels $is): ?string
+    /** Whether a point is mute: by its switch, or by a rule of its unit. */
+    private function muted(string $name, string $unit, Point $point, State $was, State $is): ?string
     {
-        return $span === null || $was->equals($is) ? null : $name.($span->isShutAt($is) ? ' shut' : " to {$is->text()} dB");
+        $isMuted = $is->isMuted($unit, $point);
+
+        return $was->isMuted($unit, $point) === $isMuted ? null : $name.($isMuted ? ' muted' : ' unmuted');
     }
 
     private function repicked(string $name, State $was, State $is, PointRef $ref): ?string

@@ -119,7 +119,7 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
     'a listener elsewhere' => [new PlaceListener('viewers', new PointRef('broadcast', 'stream'), false), 'Viewers does not listen any more at Stream of Broadcast program', fn (Rig $rig) => $rig->listeners['viewers']->at === []],
     'a sound away' => [new RemoveSound('music'), 'Removed the sound '.night()->sources['music']->name, fn (Rig $rig) => array_filter($rig->wishes, fn ($wish) => $wish->source === 'music') === []],
     'a listener away' => [new RemoveListener('team'), 'Removed the listener Driver\'s team', fn (Rig $rig) => ! isset($rig->listeners['team'])],
-    'a delay' => [new SetPoint(new PointRef('broadcast', 'source-5'), new PointSettings(delay: Milliseconds::of(80))), 'Broadcast program: Source 5 held back by 80.0 ms', fn (Rig $rig) => $rig->units['broadcast']->points['source-5']->delay?->value() === 80.0],
+    'a delay' => [new SetPoint(new PointRef('broadcast', 'source-5'), new PointSettings(delay: Milliseconds::of(80))), 'Broadcast program: Source 5 delay 80.0 ms', fn (Rig $rig) => $rig->units['broadcast']->points['source-5']->delay?->value() === 80.0],
 ]);
 
 it('refuses what would leave no rig', function (RigEdit $edit, string $says) {
@@ -129,8 +129,8 @@ it('refuses what would leave no rig', function (RigEdit $edit, string $says) {
     'a taken socket' => [new Replug('w-18', false, new SocketRef('isolator-c', 'in')), 'has W-29 in it'],
     'the base away' => [new RemoveSituation('on-air'), 'it stays'],
     'a computer out of its programs\' place' => [new MoveUnit('cast-pc', 'hall'), 'A program runs in a place that has a computer'],
-    'longer than it holds' => [new SetPoint(new PointRef('broadcast', 'source-5'), new PointSettings(delay: Milliseconds::of(2500))), 'holds its sound back by up to 2000.0 ms'],
-    'a delay where there is none' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(delay: Milliseconds::of(1))), 'can\'t hold its sound back'],
+    'longer than it holds' => [new SetPoint(new PointRef('broadcast', 'source-5'), new PointSettings(delay: Milliseconds::of(2500))), 'goes up to 2000.0 ms; 2500.0 ms lies outside'],
+    'a delay where there is none' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(delay: Milliseconds::of(1))), '"Mic 1" has no delay'],
 ]);
 
 it('replugs the other end, and what flowed flows there', function () {

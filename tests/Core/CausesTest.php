@@ -106,6 +106,24 @@ it('says which channels are wrong', function () {
     expect($sentence)->toContain('takes the wrong channels of')->and($cures[0])->toEndWith("channel {$pick['channels'][0]}");
 });
 
+it('says that a program does not read the channels that it is set to', function () {
+    // The interface has twelve channels, the broadcast program reads the first two of a device.
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
+        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
+        ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
+        ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [3, 4]]);
+    expect(told($draft->make())[0][0])->toBe('Cast · Source 1 is set to channels 3 and 4 of Twelve Interface, but Cast reads only the first 2 channels of a device');
+});
+
+it('names a loopback that took the place of an input', function () {
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
+        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
+        ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [1]]);
+    expect(causesOf($draft->make()))->toBe([]);
+    $looped = $draft->set('face', 'routes', 'pair-1-2>usb-out', ['on' => true]);
+    expect(told($looped->make())[0])->toBe(['The loopback of Out 1/2 takes the place of Mic 1 on Face', ['Switch Face to Mic 1 → USB out']]);
+});
+
 it('names a lead in the wrong socket, and two that are exchanged', function () {
     $rig = starterDraft('two-connections')->make();
     $exchanged = (new \HiddenWire\Core\Edit\ExchangeEnds('w-03', true, 'w-04', true))->applyTo($rig);

@@ -74,7 +74,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
     'channels of a pick' => [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1'], 'Clip recorder: Input 1 uses mixer/usb/rec, channels 1'],
     'the start order' => [['edit' => 'start-order', 'place' => 'sim', 'programs' => 'mic-relay,game'], 'Rally simulator starts Microphone repeater, Rally game'],
     'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'], 'Desk mixer: Mic 1 → Aux 1 taken pre-fader'],
-    'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay' => '80'], 'Broadcast program: Source 5 held back by 80.0 ms'],
+    'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay_ms' => '80'], 'Broadcast program: Source 5 delay 80.0 ms'],
     'a situation' => [['edit' => 'add-situation', 'name' => 'Interval', 'copy_of' => 'break'], 'New situation: Interval, a copy of Break'],
     'a program that does not run' => [['edit' => 'absent', 'which' => 'break', 'unit' => 'softmix'], 'Software mixer does not run in Break'],
     'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
@@ -119,7 +119,7 @@ it('never stores what can\'t be read again', function (array $fields) {
     'one need twice' => [['edit' => 'describe-unit', 'unit' => 'broadcast', 'name' => 'Broadcast program', 'with_running' => '1', 'needs' => ['softmix', 'softmix']]],
     'a wish for an array' => [['edit' => 'wish', 'source' => ['x'], 'listener' => 'team', 'want' => 'may']],
     'invalid UTF-8' => [['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => "Desk \xC3\x28"]],
-    'a delay past all bounds' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-1', 'delay' => '1e300']],
+    'a delay past all bounds' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-1', 'delay_ms' => '1e300']],
 ]);
 
 it('copies a unit of the longest name to one that fits', function () {

@@ -11,6 +11,7 @@ use App\Rigs\Starters;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapGraph;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Console\Command;
@@ -32,7 +33,7 @@ final class LayOutRigs extends Command
 
             return self::FAILURE;
         }
-        $this->line("{$laidOut} map(s) laid out.");
+        $this->line(Count::of($laidOut, 'map').' laid out.');
 
         return self::SUCCESS;
     }

@@ -10,6 +10,8 @@ use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetSituationDefault;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Pick;
@@ -37,6 +39,22 @@ final class ComputerForms
             $in->whole('bits', 8, 64),
             $in->choiceOrNone('driver_mode', DriverMode::class),
         ))];
+    }
+
+    /**
+     * A default that is another in a situation; no device: as in the base.
+     *
+     * @return list<RigEdit>
+     */
+    public static function default(EditFields $in): array
+    {
+        $situation = $in->override() ?? $in->refuse('situation', 'In the base a default is set with its device.');
+        $computer = $in->unit('computer');
+        $direction = $in->choice('direction', Direction::class, 'Choose playback or recording.');
+        $role = $in->choice('role', Role::class, 'There is no such default.');
+        $device = $in->has('device') ? self::deviceAt($in, $computer, $in->text('device', 200))->ref : null;
+
+        return [new SetSituationDefault($situation, $computer, $direction, $role, $device)];
     }
 
     /** @return list<RigEdit> */

@@ -7,6 +7,7 @@ namespace App\Http\Edits;
 use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
@@ -18,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /**
  * What a page sends with a change, read against the rig: everything that it names exists, or it is refused with the field and what to do.
  */
-final readonly class EditFields
+final readonly class EditFields implements Readings
 {
     /**
      * @param  array<string, mixed>  $fields

@@ -40,6 +40,7 @@ final class EditForms
         'cables' => [CableForms::class, 'cables'],
         'renumber' => [CableForms::class, 'renumber'],
         'device' => [ComputerForms::class, 'device'],
+        'default' => [ComputerForms::class, 'default'],
         'pick' => [ComputerForms::class, 'pick'],
         'start-order' => [ComputerForms::class, 'startOrder'],
         'route' => [SettingForms::class, 'route'],

@@ -31,13 +31,7 @@ final class SettingForms
     public static function point(EditFields $in): array
     {
         $at = $in->pointOfUnit();
-        $set = new PointSettings(
-            $in->decibels('gain'),
-            $in->decibels('fader'),
-            $in->flag('mute'),
-            $in->flag('mono'),
-            $in->milliseconds('delay'),
-        );
+        $set = PointSettings::read($in);
 
         return $set->isEmpty() ? $in->refuse('mute', 'Nothing is asked for.') : [new SetPoint($at, $set, $in->override())];
     }

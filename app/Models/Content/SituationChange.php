@@ -20,6 +20,7 @@ final class SituationChange extends Model
             'is_pick' => 'boolean',
             'mute' => 'boolean',
             'mono' => 'boolean',
+            'auto_mute' => 'boolean',
             'delay_ms' => 'float',
             'on' => 'boolean',
             'channels' => 'array',

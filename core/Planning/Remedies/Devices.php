@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Planning\Remedies;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Planning\Candidate;
@@ -81,17 +82,21 @@ final class Devices implements Remedy
     /** @return iterable<Candidate> */
     private function give(Trouble $trouble, Unit $host, Device $device, Role $role, ?Device $now): iterable
     {
-        $set = SetDevice::of($trouble->rig, new DeviceSettings($host->id, $device->ref));
-        if (in_array($role, $set->roles, true)) {
+        if ($device->has($role)) {
             return;
         }
+        $set = SetDevice::of($trouble->rig, new DeviceSettings($host->id, $device->ref));
+        $situation = $trouble->graph->state->situation;
+        $isMoved = $situation->defaultFor($host->id, $device->direction, $role) !== null;
         $what = $role === Role::Call
             ? "default {$device->direction->value} device for calls"
             : "default {$device->direction->value} device";
         yield new Candidate("default {$host->id} {$device->direction->value} {$role->value} {$device->ref}",
             $now === null ? "{$host->name} has no {$what}" : "The {$what} of {$host->name} is {$now->name()}",
-            "Make {$device->name()} the {$what} of {$host->name}",
-            [new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
+            "Make {$device->name()} the {$what} of {$host->name}".($isMoved ? " in {$situation->name}" : ''),
+            [$isMoved
+                ? new SetSituationDefault($situation->id, $host->id, $device->direction, $role, in_array($role, $set->roles, true) ? null : $device->ref)
+                : new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
             Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0), [$device->ref]);
     }
 

@@ -155,9 +155,18 @@ final class Picks implements Remedy
             return "{$name} is left on the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
         }
 
-        return (string) $now->device === (string) $then->device && $now->tap === $then->tap
-            ? "{$name} takes the wrong channels of {$trouble->names->of($now->device)}"
-            : "{$name} has {$trouble->names->of($now->device)} picked";
+        if ((string) $now->device !== (string) $then->device || $now->tap !== $then->tap) {
+            return "{$name} has {$trouble->names->of($now->device)} picked";
+        }
+        $read = $trouble->rig->modelOf($now->at->unit)->limits->channelsRead;
+        $channels = $now->channels ?? [];
+        if ($read !== null && $channels !== [] && min($channels) > $read) {
+            return "{$name} is set to ".(count($channels) === 1 ? 'channel ' : 'channels ').implode(' and ', $channels)
+                ." of {$trouble->names->of($now->device)}, but {$trouble->rig->units[$now->at->unit]->name} reads only "
+                .($read === 1 ? 'the first channel' : "the first {$read} channels").' of a device';
+        }
+
+        return "{$name} takes the wrong channels of {$trouble->names->of($now->device)}";
     }
 
     /** @return iterable<Candidate> */

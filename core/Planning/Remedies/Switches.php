@@ -59,8 +59,18 @@ final class Switches implements Remedy
             // The unit's own rule: what keeps it mute has to be muted instead.
             $open = new PointRef($at->unit, $keeper->id);
             foreach ($keeper->mute === null ? [] : $trouble->placesOf($open, 'mute') as $more => $situation) {
-                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is open", "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
+                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is on", "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
                     [new SetPoint($open, new PointSettings(mute: true), $situation)], Cost::SWITCH + $more, [$at, $open]);
+            }
+            foreach ($trouble->placesOf($at, 'autoMute') as $more => $situation) {
+                yield new Candidate(
+                    "rule {$at} {$situation}",
+                    "{$name} is muted by the unit itself while {$keeper->label} is on",
+                    "Turn off the automatic mute of {$part}{$trouble->where($situation)}",
+                    [new SetPoint($at, new PointSettings(autoMute: false), $situation)],
+                    Cost::RULE + $more,
+                    [$at],
+                );
             }
 
             return;
@@ -82,22 +92,44 @@ final class Switches implements Remedy
         foreach ($trouble->placesOf($at, 'on') as $more => $situation) {
             yield new Candidate("route {$at} {$on} {$situation}",
                 $isSelector
-                    ? "{$trouble->rig->units[$at->unit]->name} is switched to another than {$trouble->names->route($at)}"
+                    ? $this->isElsewhere($trouble, $at, $route)
                     : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
                 ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}" : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
                 [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
         }
     }
 
+    /** What a selector is switched to instead of a route. */
+    private function isElsewhere(Trouble $trouble, RouteRef $at, Route $route): string
+    {
+        $model = $trouble->rig->modelOf($at->unit);
+        $unit = $trouble->rig->units[$at->unit]->name;
+        foreach ($model->routes as $key => $other) {
+            if ($other->group !== $route->group || ! $trouble->graph->state->route($at->unit, $other)->on) {
+                continue;
+            }
+            if ($other->to === $route->to && $model->isPlayedTo($other->from) && ! $model->isPlayedTo($route->from)) {
+                return "The loopback of {$model->points[$other->from]->label} takes the place of {$model->points[$route->from]->label} on {$unit}";
+            }
+
+            return "{$unit} is switched to {$trouble->names->route(new RouteRef($at->unit, (string) $key))}, not to {$trouble->names->route($at)}";
+        }
+
+        return "{$unit} is not switched to {$trouble->names->route($at)}";
+    }
+
     /** @return iterable<Candidate> the others of an exclusive group */
     private function selector(Trouble $trouble, RouteRef $at): iterable
     {
         $model = $trouble->rig->modelOf($at->unit);
-        $group = $model->routes[$at->key]->group;
-        foreach ($group === null ? [] : array_filter(
-            $model->routes,
-            fn (Route $route) => $route->group === $group && $route->key() !== $at->key,
-        ) as $route) {
+        $now = $model->routes[$at->key];
+        $others = [];
+        foreach ($now->group === null ? [] : $model->routes as $route) {
+            if ($route->group === $now->group && $route->choice() !== $now->choice()) {
+                $others[$route->choice()] ??= $route;
+            }
+        }
+        foreach ($others as $route) {
             yield from $this->route($trouble, new RouteRef($at->unit, $route->key()), true, Cost::OTHER_SELECTION);
         }
     }

@@ -18,13 +18,13 @@
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name() !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
                                         <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif</small></span>
                                     <span>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif @if (! $device->isConnected) <small class="says-muted">not connected</small> @elseif (! $device->isEnabled()) <small class="says-muted">disabled</small> @endif</span>
-                                    <span>@foreach ($set?->roles ?? [] as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
+                                    <span>@foreach ($device->roles as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
                                 </summary>
                                 <x-edit :page="$page" class="device-form" :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
                                     <label>Name given to {{ $device->systemName }} <input name="name" maxlength="120" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
-                                    @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked($device->has($role))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
+                                    @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
                                     <label>Rate, Hz <input type="number" name="rate_hz" min="8000" max="768000" step="1" value="{{ $set?->rateHz }}"></label>
                                     <label>Bits <input type="number" name="bits" min="8" max="64" value="{{ $set?->bits }}"></label>
                                     <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
@@ -34,6 +34,11 @@
                         @empty
                             <p class="quiet">Nothing that is plugged in gives it a device yet.</p>
                         @endforelse
+                        @foreach ($computer->defaults as $default)
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'default', 'computer' => $unit->id, 'direction' => $default['direction'], 'role' => $default['role']]">
+                                <label>{{ $default['label'] }} <select name="device" data-auto><option value="">as in the base</option>@foreach ($default['choices'] as $ref => $name) <option value="{{ $ref }}" @selected($default['now'] === (string) $ref)>{{ $name }}</option> @endforeach</select></label>
+                            </x-edit>
+                        @endforeach
                     </div>
                     <div class="programs">
                         <h3>Programs, in the order of their start</h3>

@@ -32,6 +32,10 @@
                             <li><span>{{ $page->rig->cables[$id]->label }} <strong>is out</strong></span>
                                 <x-edit :page="$page" :fields="['edit' => 'pulled', 'which' => $situation->id, 'cable' => $id, 'back' => '1']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $page->rig->cables[$id]->label }}</span></button></x-edit></li>
                         @endforeach
+                        @foreach ($situation->defaults as $default)
+                            <li><span>{{ $default->words($page->rig) }}</span>
+                                <x-edit :page="$page" :fields="['edit' => 'default', 'situation' => $situation->id, 'computer' => $default->computer, 'direction' => $default->direction->value, 'role' => $default->role->value]"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $default->what() }}</span></button></x-edit></li>
+                        @endforeach
                         @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'how everything stands' : 'sets nothing otherwise yet' }}</li> @endif
                     </ul>
                     @if ($situation->id !== $base)

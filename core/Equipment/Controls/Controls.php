@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment\Controls;
+
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Point;
+
+/** The register of the kinds of control that a point can have, in the order of the document. */
+final class Controls
+{
+    /** @var list<ControlKind>|null */
+    private static ?array $all = null;
+
+    /** @return list<ControlKind> */
+    public static function all(): array
+    {
+        return self::$all ??= [
+            new Level('gain'),
+            new Level('fader'),
+            new Toggle(
+                'mute',
+                'mute',
+                'mute',
+                'muted',
+                'unmuted',
+                fn (EquipmentModel $model, Point $point) => $point->mute !== null,
+                fn (Point $point) => $point->mute === true,
+            ),
+            new Toggle(
+                'mono',
+                'mono',
+                'mono switch',
+                'mono',
+                'stereo',
+                fn (EquipmentModel $model, Point $point) => $point->mono !== null,
+                fn (Point $point) => $point->mono === true,
+            ),
+            new Delay,
+            new Toggle(
+                'auto_mute',
+                'autoMute',
+                'automatic mute',
+                'automatic mute on',
+                'automatic mute off',
+                fn (EquipmentModel $model, Point $point) => $model->isMutedByRule($point->id),
+                fn (Point $point) => true,
+            ),
+        ];
+    }
+
+    /** @return list<ControlKind> those that a point has */
+    public static function of(EquipmentModel $model, Point $point): array
+    {
+        return array_values(array_filter(self::all(), fn (ControlKind $kind) => $kind->isOn($model, $point)));
+    }
+}
