@@ -58,7 +58,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
         await row.getByLabel(`default for ${role}`).check();
         await row.getByLabel('default for calls').check();
         await row.getByRole('button').click();
-        await expect(said(page)).toContainText(`is called ${name} now, default for ${role} and call`);
+        await expect(said(page)).toContainText(`renamed to ${name}, default for ${role} and call`);
     }
     for (const [program, point, device] of [['Game', 'Game sound', 'the system default'], ['Broadcast program', 'Source 1', 'the system default'], ['Broadcast program', 'Source 2', 'what is sent to Headset']]) {
         const item = page.locator('[data-program]', { hasText: program });
@@ -173,7 +173,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
             await press('Space');
         }
         await push(/^Keep/);
-        await done(`is called ${name} now, default for ${role} and call`);
+        await done(`renamed to ${name}, default for ${role} and call`);
     }
     for (const [point, device] of [['Game sound', 'the system default'], ['Source 1', 'the system default'], ['Source 2', 'what is sent to Headset']]) {
         await choose(`Device for ${point}`, device);

@@ -25,7 +25,7 @@ function laptopRig(): Draft
 }
 
 it('lists a computer\'s own sockets', function () {
-    expect(array_keys(devicesOf(Draft::rig()->place('room')->unit('pc', 'older-computer', 'room'))))->toBe(['pc/line-out/out', 'pc/line-in/in', 'pc/mic-in/in']);
+    expect(array_keys(devicesOf(Draft::rig()->place('room')->unit('pc', 'older-computer', 'room'))))->toBe(['pc/line-out/out', 'pc/line-in/in', 'pc/mic-in/in', 'pc/played']);
 });
 
 it('lists what hangs on USB, through hubs and extensions', function () {

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
 use Tests\Support\Draft;
+use Tests\Support\PlainSums;
 
 /*
  * What every starter comes to, worked out by hand from its description (tests/Core/starters/, a file each) and held against the engine. A cell says, for one sound at one listener:
@@ -13,6 +15,7 @@ use Tests\Support\Draft;
  *   arrivals  how many; "." is no arrival and no wish
  *   channels  l left · r right · b both · m mono
  *   :faders   the faders that the strongest arrival passes, in order, by the letters that the file gives them
+ *   /dB/ms    the strongest of what arrives, and when; computed by Tests\Support\PlainSums, which shares no code with the engine
  */
 
 /** @return array<string, array<string, mixed>> */
@@ -47,6 +50,24 @@ function cells(string $table): array
     return $cells;
 }
 
+/** "/-6/20": the level in dB and the delay in ms of the strongest that arrives; empty where nothing does. */
+function strongest(Hearing $hearing, HeardPair $pair): string
+{
+    $best = null;
+    foreach ($hearing->response($pair) as $row) {
+        $taps = [];
+        foreach ($row['taps'] as [$ms, $amplitude]) {
+            $taps[(int) round($ms * 1000)] = ($taps[(int) round($ms * 1000)] ?? 0.0) + $amplitude;
+        }
+        foreach (PlainSums::merged($taps) as [$time, $amplitude]) {
+            $size = abs($amplitude);
+            $best = $best === null || $size > $best[0] * 1.0001 || ($size > $best[0] * 0.9999 && $time < $best[1]) ? [$size, $time] : $best;
+        }
+    }
+
+    return $best === null || $best[0] < 1e-3 ? '' : '/'.(0 + round(20 * log10($best[0]), 1)).'/'.round($best[1] / 1000, 1);
+}
+
 /** @param  array<string, string>  $letters  by fader reference */
 function cell(HeardPair $pair, array $letters): string
 {
@@ -66,8 +87,9 @@ function cell(HeardPair $pair, array $letters): string
 function heardCells(Draft $draft, ?string $situation, array $letters): array
 {
     $cells = [];
-    foreach ($draft->hear($situation)->all() as $pair) {
-        $cells["{$pair->source->id} {$pair->listener->id}"] = cell($pair, $letters);
+    $hearing = $draft->hear($situation);
+    foreach ($hearing->all() as $pair) {
+        $cells["{$pair->source->id} {$pair->listener->id}"] = cell($pair, $letters).strongest($hearing, $pair);
     }
 
     return $cells;
@@ -107,6 +129,19 @@ it('shows a planted mistake in the verdicts', function (string $name) {
         expect($verdicts([...$base, ...$changed]))->not->toBe($verdicts($base), "{$mistake} changes a verdict");
     }
 })->with(fn () => array_keys(starterTables()));
+
+it('is as loud and as late as plain sums say, in every situation of the demo', function () {
+    $file = dirname(__DIR__, 2).'/resources/rigs/night-relay.json';
+    $data = (array) json_decode((string) file_get_contents($file), true);
+    foreach (array_column($data['situations'], 'id') as $situation) {
+        $sums = new PlainSums($data, $situation);
+        $hearing = Draft::from($file)->hear($situation);
+        foreach ($hearing->all() as $pair) {
+            $plain = $sums->strongest($pair->source->id, $pair->listener->id);
+            expect(strongest($hearing, $pair))->toBe($plain === null ? '' : '/'.(0 + $plain[0]).'/'.$plain[1], "{$pair->source->id} at {$pair->listener->id} in {$situation}");
+        }
+    }
+});
 
 it('gives every starter full wishes and a description', function (string $name) {
     $rig = starter($name)->make();

@@ -13,10 +13,10 @@ return [
         'U' => 'music/sound',
     ],
     'table' => '
-                me     viewers
-        voice   0      1b:c
-        game    1b:Gh  1b:Gd
-        music   1b:Uh  1b:Ud
+               me            viewers
+        voice  0             1b:c/0/10
+        game   1b:Gh/-20/10  1b:Gd/0/10
+        music  1b:Uh/-20/10  1b:Ud/0/10
     ',
     'situations' => [
         'away' => ['voice viewers' => '0'],

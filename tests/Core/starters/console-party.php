@@ -11,13 +11,13 @@ return [
         'd' => 'cast/source-2',
     ],
     'table' => '
-               me    viewers  party-ear
-        voice  0     1b:d     1m
-        game   1b:h  1b:hc    0
-        party  1b:h  1b:hc    0
+               me        viewers     party-ear
+        voice  0         1b:d/0/10   1m/0/0
+        game   1b:h/0/0  1b:hc/0/72  0
+        party  1b:h/0/0  1b:hc/0/72  0
     ',
     'situations' => [
-        'no-party' => ['game viewers' => '1b:c', 'party viewers' => '0'],
+        'no-party' => ['game viewers' => '1b:c/0/72', 'party viewers' => '0'],
     ],
     'mistakes' => [
         'the console sends only the party to the headset' => [

@@ -15,13 +15,13 @@ return [
         'U' => 'music/sound',
     ],
     'table' => '
-               me     viewers
-        voice  0      1b:c
-        game   1b:Gp  1b:GqRd
-        music  1b:Up  0
+               me         viewers
+        voice  0          1b:c/-6/5
+        game   1b:Gp/0/5  1b:GqRd/0/64
+        music  1b:Up/0/5  0
     ',
     'situations' => [
-        'with-music' => ['music viewers' => '1b:UqRd'],
+        'with-music' => ['music viewers' => '1b:UqRd/0/64'],
     ],
     'mistakes' => [
         'the loopback is off' => [
@@ -30,7 +30,7 @@ return [
         ],
         'a wrong pair: the repeater copies the microphone' => [
             fn (Draft $d) => $d->pick('rep/in', ['device' => 'face/usb/rec', 'channels' => [1, 2]]),
-            ['game viewers' => 'M0', 'voice viewers' => 'D2b:Rd'],
+            ['voice viewers' => 'D2b:Rd/0/59', 'game viewers' => 'M0'],
         ],
     ],
 ];

@@ -17,13 +17,13 @@ return [
         'U' => 'music/sound',
     ],
     'table' => '
-               me      viewers
-        voice  0       1b:d
-        game   1b:Gop  1b:GRc
-        music  1b:Uup  1b:Ue
+               me            viewers
+        voice  0             1b:d/0/10
+        game   1b:Gop/-3/10  1b:GRc/0/132
+        music  1b:Uup/-3/10  1b:Ue/0/10
     ',
     'situations' => [
-        'all-game' => ['music me' => '0'],
+        'all-game' => ['game me' => '1b:Gop/0/10', 'music me' => '0'],
     ],
     'mistakes' => [
         'the optical cable is out' => [

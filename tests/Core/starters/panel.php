@@ -21,24 +21,24 @@ return [
         'K' => 'call/speaker',
     ],
     'table' => '
-                ears      viewers
-        chair   1b:aMP    1b:aMc
-        first   1b:bMP    1b:bMc
-        second  1b:gMP    1b:gMc
-        slides  2b:SLsMP  2b:SLsMc
+                ears           viewers
+        chair   1b:aMP/0/0     1b:aMc/0/10
+        first   1b:bMP/0/0     1b:bMc/0/10
+        second  1b:gMP/0/0     1b:gMc/0/10
+        slides  2b:SLsMP/0/10  2b:SLsMc/0/20
     ',
     'situations' => [
-        'by-picture' => ['slides ears' => '0', 'slides viewers' => '1b:SRd'],
-        'by-network' => ['slides ears' => '0', 'slides viewers' => '1b:SKe'],
+        'by-picture' => ['slides ears' => '0', 'slides viewers' => '1b:SRd/0/132'],
+        'by-network' => ['slides ears' => '0', 'slides viewers' => '1b:SKe/-6/164'],
     ],
     'mistakes' => [
         'two of the three at once' => [
             fn (Draft $d) => $d->set('cast', 'points', 'source-2', ['mute' => false]),
-            ['slides viewers' => 'D3b:SLsMc'],
+            ['slides viewers' => 'D3b:SLsMc/0/20'],
         ],
         'a cable is out: the right side of the slides' => [
             fn (Draft $d) => $d->unplug('lead/right'),
-            ['slides ears' => 'S1l:SLsMP', 'slides viewers' => 'S1l:SLsMc'],
+            ['slides ears' => 'S1l:SLsMP/0/10', 'slides viewers' => 'S1l:SLsMc/0/20'],
         ],
     ],
 ];

@@ -12,9 +12,9 @@ return [
         'G' => 'game/sound',
     ],
     'table' => '
-               me     viewers
-        voice  0      1b:c
-        game   1b:Gl  1b:Gd
+               me          viewers
+        voice  0           1b:c/0/10
+        game   1b:Gl/0/10  1b:Gd/0/10
     ',
     'situations' => [
         'pause' => ['voice viewers' => '0'],

@@ -13,13 +13,13 @@ return [
         'G' => 'game/sound',
     ],
     'table' => '
-                 me     viewers
-        voice    0      1b:c
-        game     1b:Gl  1b:Gd
-        console  0      0
+                 me          viewers
+        voice    0           1b:c/0/10
+        game     1b:Gl/0/10  1b:Gd/0/10
+        console  0           0
     ',
     'situations' => [
-        'console' => ['game viewers' => '0', 'console viewers' => '1b:e'],
+        'console' => ['game viewers' => '0', 'console viewers' => '1b:e/0/72'],
     ],
     'mistakes' => [
         'the wrong one of several that look alike: the webcam, whose device is off' => [
@@ -28,7 +28,7 @@ return [
         ],
         'both games at once' => [
             fn (Draft $d) => $d->set('cast', 'points', 'source-3', ['mute' => false]),
-            ['console viewers' => 'L1b:e'],
+            ['console viewers' => 'L1b:e/0/72'],
         ],
     ],
 ];

@@ -17,10 +17,10 @@ return [
         'p' => 'mic/phones',
     ],
     'table' => '
-               me         viewers  team
-        voice  0          1b:d     1m:Rl
-        game   1b:GLcMp   1b:GLc   0
-        crew   1b:HLcMp   1b:HLc   0
+               me                viewers         team
+        voice  0                 1b:d/0/10       1m:Rl/-0.5/130
+        game   1b:GLcMp/-0.5/30  1b:GLc/-0.5/20  0
+        crew   1b:HLcMp/-0.5/30  1b:HLc/-0.5/20  0
     ',
     'situations' => [
         'pause' => ['voice viewers' => '0'],
@@ -28,11 +28,14 @@ return [
     'mistakes' => [
         'a mono lead where a stereo one belongs' => [
             fn (Draft $d) => $d->retype('iso-a/out', 'ts'),
-            ['game me' => 'S1l:GLcMp', 'game viewers' => 'S1l:GLc', 'crew me' => 'S1l:HLcMp', 'crew viewers' => 'S1l:HLc'],
+            [
+                'game me' => 'S1l:GLcMp/-0.5/30', 'game viewers' => 'S1l:GLc/-0.5/20', 'crew me' => 'S1l:HLcMp/-0.5/30',
+                'crew viewers' => 'S1l:HLc/-0.5/20',
+            ],
         ],
         'a wrong pick: the repeater sends the game back instead of the microphone' => [
             fn (Draft $d) => $d->pick('relay/in', ['device' => 'stream-pc/line-in/in']),
-            ['voice team' => 'M0', 'game team' => 'L1m:GLRl', 'crew team' => 'L1m:HLRl'],
+            ['voice team' => 'M0', 'game team' => 'L1m:GLRl/-7/140', 'crew team' => 'L1m:HLRl/-1/140'],
         ],
     ],
 ];

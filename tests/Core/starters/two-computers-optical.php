@@ -14,10 +14,10 @@ return [
         'M' => 'cast/monitor',
     ],
     'table' => '
-               me      viewers
-        voice  0       1b:d
-        game   1b:GcM  1b:Gc
-        music  1b:UeM  1b:Ue
+               me           viewers
+        voice  0            1b:d/0/10
+        game   1b:GcM/0/33  1b:Gc/0/22
+        music  1b:UeM/0/25  1b:Ue/0/14
     ',
     'situations' => [
         'pause' => ['voice viewers' => '0'],
@@ -29,7 +29,7 @@ return [
         ],
         'a wrong pick: the music plays straight to the converter' => [
             fn (Draft $d) => $d->pick('music/sound', ['device' => 'conv/usb/play']),
-            ['music me' => '1b:U', 'music viewers' => 'M0'],
+            ['music me' => '1b:U/0/11', 'music viewers' => 'M0'],
         ],
     ],
 ];

@@ -1,0 +1,534 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+/**
+ * Who hears what, how loud and how late, by a second method that shares no code with the engine: the document's plain data become channels and factors between them, and
+ * amplitudes are pushed along these, round by round, until what is left is below -80 dB. Written from the format's description (docs/format/).
+ */
+final class PlainSums
+{
+    /** Below this what still moves is forgotten: -80 dB. */
+    private const LEAST = 1e-4;
+
+    private const CONDUCTORS = [
+        'ts' => 1, 'rca' => 1, 'xlr' => 2, 'trs' => 2, 'rca-pair' => 2, 'speaker' => 2, 'trrs' => 3,
+        'ts-6.35' => 1, 'ts-3.5' => 1, 'xlr-f' => 2, 'xlr-m' => 2, 'combo-f' => 2, 'trs-6.35' => 2, 'trs-3.5' => 2, 'binding-post' => 2, 'trrs-3.5' => 3,
+    ];
+
+    /** What a socket carries where it does not say. */
+    private const USUAL = [
+        'xlr-f' => 'microphone', 'xlr-m' => 'microphone', 'combo-f' => 'microphone', 'ts-6.35' => 'professional-line', 'trs-6.35' => 'professional-line', 'ts-3.5' => 'consumer-line',
+        'trs-3.5' => 'consumer-line', 'rca' => 'consumer-line', 'rca-pair' => 'consumer-line', 'trrs-3.5' => 'headphone', 'binding-post' => 'loudspeaker', 'optical' => 'optical',
+        'coaxial' => 'coaxial', 'usb-a' => 'usb', 'usb-b' => 'usb', 'usb-c' => 'usb', 'micro-usb' => 'usb', 'hdmi' => 'picture', 'displayport' => 'picture', 'midi-5' => 'midi',
+        'rj45' => 'network', 'session' => 'network', 'bluetooth' => 'radio', 'card-slot' => 'card',
+    ];
+
+    private const ANALOG = ['microphone', 'instrument', 'consumer-line', 'professional-line', 'headphone', 'loudspeaker'];
+
+    /** What runs in a lead. */
+    private const CARRIES = [
+        'xlr' => ['analog'], 'ts' => ['analog'], 'trs' => ['analog'], 'trrs' => ['analog'], 'rca-pair' => ['analog'], 'speaker' => ['analog'], 'rca' => ['analog', 'coaxial'],
+        'coaxial' => ['analog', 'coaxial'], 'optical' => ['optical'], 'usb' => ['usb'], 'hdmi' => ['picture'], 'displayport' => ['picture'], 'midi' => ['midi'], 'network' => ['network'],
+        'wireless' => ['radio'], 'captive' => ['analog', 'usb', 'picture'],
+    ];
+
+    /** @var array<string, list<array{string, float, int}>> to, amplitude, microseconds; by "unit/point stage channel" */
+    private array $links = [];
+
+    /** @var array<string, array<string, mixed>> */
+    private array $units;
+
+    /** @var list<array<string, mixed>> */
+    private array $cables;
+
+    /** @var array<string, array<string, array<string, mixed>>> by unit, by "unit/point" or "unit/from>to": what is set */
+    private array $set = [];
+
+    /** @var array<string, array<string, mixed>> */
+    private array $picks = [];
+
+    /** @var array<string, mixed> */
+    private array $situation;
+
+    /** @param  array<string, mixed>  $data  a document */
+    public function __construct(private readonly array $data, ?string $situation = null)
+    {
+        $situations = array_column($data['situations'], null, 'id');
+        $this->situation = $situations[$situation ?? array_key_first($situations)];
+        $absent = $this->situation['absent'] ?? [];
+        $this->units = array_filter(array_column($data['units'], null, 'id'), fn (array $unit) => ! in_array($unit['id'], $absent, true));
+        $this->cables = array_values(array_filter($data['cables'], fn (array $cable) => ! in_array($cable['id'], $this->situation['pulled'] ?? [], true)
+            && isset($this->units[explode('/', $cable['from'])[0]], $this->units[explode('/', $cable['to'])[0]])));
+        $this->picks = array_column($data['picks'], null, 'at');
+        foreach ($this->units as $id => $unit) {
+            foreach (['points', 'routes'] as $kind) {
+                foreach ($unit['settings'][$kind] ?? [] as $key => $set) {
+                    $this->set["{$id}/{$key}"] = $set;
+                }
+            }
+        }
+        foreach ($this->situation['changes'] as ['at' => $at, 'set' => $set]) {
+            if (isset($set['device']) || isset($set['default'])) {
+                $this->picks[$at] = $set;
+            } else {
+                $this->set[$at] = [...$this->set[$at] ?? [], ...$set];
+            }
+        }
+        foreach ($this->units as $id => $unit) {
+            $this->inside($id, $this->model($id));
+        }
+        foreach ($this->cables as $cable) {
+            $this->lead($cable);
+        }
+        $this->programs();
+        $this->air();
+    }
+
+    /** @return array{float, float}|null dB and ms of the strongest that arrives; null where nothing does */
+    public function strongest(string $source, string $listener): ?array
+    {
+        $ears = array_column($this->data['listeners'], 'at', 'id')[$listener];
+        $best = null;
+        foreach (array_column($this->data['sources'], 'origins', 'id')[$source] as $origin) {
+            foreach (range(1, $this->width($origin['at'])) as $part) {
+                foreach ($this->spread("{$origin['at']} in {$part}", 10 ** (($origin['db'] ?? 0) / 20), (int) round(1000 * ($origin['delay_ms'] ?? 0)), $ears) as $taps) {
+                    foreach (self::merged($taps) as [$time, $amplitude]) {
+                        if ($best === null || abs($amplitude) > $best[0] * 1.0001 || (abs($amplitude) > $best[0] * 0.9999 && $time < $best[1])) {
+                            $best = [abs($amplitude), $time];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $best === null || $best[0] < 1e-3 ? null : [round(20 * log10($best[0]), 1), round($best[1] / 1000, 1)];
+    }
+
+    /**
+     * What comes within a tenth of a millisecond of what came before is one with it.
+     *
+     * @param  array<int, float>  $taps
+     * @return list<array{int, float}>
+     */
+    public static function merged(array $taps): array
+    {
+        ksort($taps);
+        $merged = [];
+        foreach ($taps as $time => $amplitude) {
+            $last = count($merged) - 1;
+            if ($last >= 0 && $time - $merged[$last][0] < 100) {
+                $merged[$last][1] += $amplitude;
+            } else {
+                $merged[] = [$time, $amplitude];
+            }
+        }
+
+        return $merged;
+    }
+
+    /**
+     * @param  list<string>  $ears
+     * @return array<string, array<int, float>> amplitude by microseconds, by channel of an ear
+     */
+    private function spread(string $start, float $level, int $time, array $ears): array
+    {
+        $wanted = [];
+        foreach ($ears as $ear) {
+            foreach (isset($this->units[explode('/', $ear)[0]]) ? range(1, $this->width($ear)) : [] as $channel) {
+                $wanted["{$ear} out {$channel}"] = [];
+            }
+        }
+        $front = [$start => [$time => $level]];
+        for ($round = 0; $round < 4000 && $front !== []; $round++) {
+            $next = [];
+            foreach ($front as $at => $taps) {
+                foreach ($taps as $when => $amplitude) {
+                    if (isset($wanted[$at])) {
+                        $wanted[$at][$when] = ($wanted[$at][$when] ?? 0.0) + $amplitude;
+                    }
+                    foreach (abs($amplitude) < self::LEAST ? [] : $this->links[$at] ?? [] as [$to, $factor, $more]) {
+                        $next[$to][$when + $more] = ($next[$to][$when + $more] ?? 0.0) + $amplitude * $factor;
+                    }
+                }
+            }
+            $front = $next;
+        }
+
+        return $wanted;
+    }
+
+    /** @return array<string, mixed> */
+    private function model(string $unit): array
+    {
+        return $this->data['models'][array_column($this->data['units'], 'model', 'id')[$unit]];
+    }
+
+    /** @return array<string, mixed> */
+    private function point(string $at): array
+    {
+        [$unit, $point] = explode('/', $at);
+
+        return array_column($this->model($unit)['points'], null, 'id')[$point];
+    }
+
+    private function width(string $at): int
+    {
+        return $this->point($at)['channels'];
+    }
+
+    private function link(string $from, string $to, float $factor, float $ms = 0.0): void
+    {
+        if ($factor !== 0.0) {
+            $this->links[$from][] = [$to, $factor, (int) round($ms * 1000)];
+        }
+    }
+
+    /** @param  array<string, mixed>  $model */
+    private function inside(string $id, array $model): void
+    {
+        foreach ($model['points'] as $point) {
+            $at = "{$id}/{$point['id']}";
+            $set = $this->set[$at] ?? [];
+            $gain = $this->isMuted($id, $model, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
+            $fader = isset($point['fader']) ? $set['fader'] ?? $point['fader']['db'] : 0;
+            $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
+            foreach (range(1, $point['channels']) as $c) {
+                $isMono = ($set['mono'] ?? $point['mono'] ?? false) && $point['channels'] === 2;
+                foreach ($isMono ? [1, 2] : [$c] as $from) {
+                    $this->link("{$at} in {$from}", "{$at} mid {$c}", $isMono ? $gain / 2 : $gain, $set['delay_ms'] ?? 0);
+                }
+                $this->link("{$at} mid {$c}", "{$at} out {$c}", $open);
+            }
+        }
+        $chosen = $this->chosen($id, $model['routes']);
+        foreach ($model['routes'] as $route) {
+            $key = "{$route['from']}>{$route['to']}";
+            $set = $this->set["{$id}/{$key}"] ?? [];
+            $group = $route['group'] ?? null;
+            if (! ($group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $route['on'] ?? true : $chosen[$group] === ($route['choice'] ?? $key))) {
+                continue;
+            }
+            $stage = ['input' => 'in', 'pre-fader' => 'mid', 'post-fader' => 'out'][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
+            foreach (self::map($route['map'] ?? null, $this->width("{$id}/{$route['from']}"), $this->width("{$id}/{$route['to']}")) as [$a, $b, $factor]) {
+                $this->link("{$id}/{$route['from']} {$stage} {$a}", "{$id}/{$route['to']} in {$b}", $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $model
+     * @param  array<string, mixed>  $point
+     */
+    private function isMuted(string $id, array $model, array $point): bool
+    {
+        $set = $this->set["{$id}/{$point['id']}"] ?? [];
+        if ($set['mute'] ?? $point['mute'] ?? false) {
+            return true;
+        }
+        $points = array_column($model['points'], null, 'id');
+        foreach ($set['auto_mute'] ?? true ? $model['auto_mutes'] ?? [] : [] as $rule) {
+            foreach ($rule['mutes'] === $point['id'] ? $rule['while_open'] : [] as $open) {
+                $other = $this->set["{$id}/{$open}"] ?? [];
+                $isShut = isset($points[$open]['fader']) && ($other['fader'] ?? $points[$open]['fader']['db']) == $points[$open]['fader']['from'];
+                if (! ($other['mute'] ?? $points[$open]['mute'] ?? false) && ! $isShut) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * What each exclusive group is switched to by a setting; the situation's word counts last.
+     *
+     * @param  list<array<string, mixed>>  $routes
+     * @return array<string, string>
+     */
+    private function chosen(string $id, array $routes): array
+    {
+        $chosen = [];
+        $routes = array_combine(array_map(fn (array $route) => "{$route['from']}>{$route['to']}", $routes), $routes);
+        $words = array_map(fn (string|int $key) => [(string) $key, $this->units[$id]['settings']['routes'][$key]], array_keys($this->units[$id]['settings']['routes'] ?? []));
+        foreach ($this->situation['changes'] as ['at' => $at, 'set' => $set]) {
+            $words = str_starts_with($at, "{$id}/") ? [...$words, [substr($at, strlen($id) + 1), $set]] : $words;
+        }
+        foreach ($words as [$key, $set]) {
+            $route = $routes[$key] ?? [];
+            $group = $route['group'] ?? null;
+            $choice = $route['choice'] ?? $key;
+            if ($group === null || ! isset($set['on'])) {
+                continue;
+            }
+            $usual = array_values(array_filter($routes, fn (array $one) => ($one['group'] ?? null) === $group && ($one['on'] ?? true)))[0] ?? null;
+            $now = $chosen[$group] ?? ($usual === null ? '' : $usual['choice'] ?? "{$usual['from']}>{$usual['to']}");
+            if ($set['on']) {
+                $chosen[$group] = $choice;
+            } elseif ($now === $choice) {
+                $chosen[$group] = '';
+            }
+        }
+
+        return $chosen;
+    }
+
+    /** @return array<string, mixed> */
+    private function socket(string $at): array
+    {
+        [$unit, $socket] = explode('/', $at);
+
+        return array_column($this->model($unit)['sockets'], null, 'id')[$socket];
+    }
+
+    private static function medium(string $signal): string
+    {
+        return in_array($signal, self::ANALOG, true) ? 'analog' : $signal;
+    }
+
+    /** @return list<array{string, array<string, mixed>, string, array<string, mixed>}> out socket, lane, in socket, lane */
+    private function lanes(array $cable): array
+    {
+        [$ends, $joined] = [[$cable['from'], $cable['to']], []];
+        foreach ([$ends, array_reverse($ends)] as [$out, $in]) {
+            $outs = array_filter($this->socket($out)['lanes'], fn (array $lane) => $lane['way'] === 'out');
+            $ins = array_filter($this->socket($in)['lanes'], fn (array $lane) => $lane['way'] === 'in');
+            $signal = fn (string $at, array $lane): string => $lane['signal'] ?? $this->socket($at)['signal'] ?? self::USUAL[$this->socket($at)['connector']];
+            foreach (['signal', 'medium'] as $by) {
+                foreach ($outs as $o => $give) {
+                    foreach ($ins as $i => $take) {
+                        [$a, $b] = [$signal($out, $give), $signal($in, $take)];
+                        if (! isset($outs[$o]) || ! in_array(self::medium($a), self::CARRIES[$cable['type']], true) || ($by === 'signal' ? $a !== $b : self::medium($a) !== self::medium($b))) {
+                            continue;
+                        }
+                        $joined[] = [$out, $give, $in, $take];
+                        unset($outs[$o], $ins[$i]);
+                    }
+                }
+            }
+        }
+
+        return $joined;
+    }
+
+    /** @param  array<string, mixed>  $cable */
+    private function lead(array $cable): void
+    {
+        if (isset($this->socket($cable['from'])['link'], $this->socket($cable['to'])['link'])) {
+            return;
+        }
+        foreach ($this->lanes($cable) as [$out, $give, $in, $take]) {
+            [$from, $to] = [explode('/', $out)[0]."/{$give['point']}", explode('/', $in)[0]."/{$take['point']}"];
+            [$a, $b] = [$give['channels'] ?? range(1, $this->width($from)), $take['channels'] ?? range(1, $this->width($to))];
+            [$outSocket, $inSocket] = [$this->socket($out), $this->socket($in)];
+            $map = self::map(null, count($a), count($b));
+            if (isset(self::CONDUCTORS[$outSocket['connector']], self::CONDUCTORS[$inSocket['connector']])) {
+                $isTwo = min(self::CONDUCTORS[$cable['type']] ?? 9, self::CONDUCTORS[$outSocket['connector']], self::CONDUCTORS[$inSocket['connector']]) > 1;
+                $map = self::map(match (true) {
+                    $inSocket['balanced'] ?? false => count($a) > 1 && $isTwo ? 'difference' : 'to-both',
+                    count($b) === 1 => 'left',
+                    count($a) > 1 && $isTwo => null,
+                    ($outSocket['balanced'] ?? false) && $isTwo => 'split-polarity',
+                    default => 'to-left',
+                }, count($a), count($b));
+            }
+            foreach ($map as [$x, $y, $factor]) {
+                $this->link("{$from} out {$a[$x - 1]}", "{$to} in {$b[$y - 1]}", $factor, ['network' => 60, 'wireless' => 180][$cable['type']] ?? 0);
+            }
+        }
+    }
+
+    private function programs(): void
+    {
+        foreach ($this->units as $id => $unit) {
+            $model = $this->model($id);
+            foreach ($model['points'] as $point) {
+                $pick = $this->picks["{$id}/{$point['id']}"] ?? null;
+                $host = array_values(array_filter($this->units, fn (array $one) => $one['place'] === $unit['place'] && in_array($this->model($one['id'])['family'], ['computer', 'tablet'], true)))[0] ?? null;
+                if (! isset($point['picks']) || $pick === null || $host === null) {
+                    continue;
+                }
+                $device = $this->picked($host['id'], $pick, $point['picks']);
+                if ($device === null) {
+                    continue;
+                }
+                $isPlayback = $point['picks'] === 'playback';
+                $isTap = $device['direction'] !== $point['picks'];
+                $width = count($device['channels']);
+                $read = $isPlayback ? $width : min($width, $model['limits']['channels_read'] ?? $width);
+                $map = [];
+                if (isset($pick['channels'])) {
+                    foreach ($pick['channels'] as $i => $channel) {
+                        foreach (count($pick['channels']) === 1 && $point['channels'] === 2 ? [1, 2] : [$i + 1] as $own) {
+                            $map[] = $isPlayback ? [$own, $channel, 1.0] : [$channel, $own, $channel <= $read ? 1.0 : 0.0];
+                        }
+                    }
+                } else {
+                    $map = $isPlayback ? self::map(null, $point['channels'], $width) : self::map(null, $read, $point['channels']);
+                }
+                // What is played to a device is taken before it.
+                $ms = $isTap ? 0.0 : $device['latency_ms'];
+                $side = $device['direction'] === 'playback' ? 'in' : 'out';
+                foreach ($map as [$from, $to, $factor]) {
+                    $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
+                    $isPlayback
+                        ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
+                        : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}", "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
+                }
+            }
+        }
+        foreach (array_keys($this->units) as $id) {
+            foreach ($this->devices((string) $id) as $device) {
+                foreach ($device['direction'] === 'playback' ? $device['channels'] : [] as $i => $channel) {
+                    $this->link("device {$id} {$device['at']} ".($i + 1), "{$device['point']} in {$channel}", 1.0, $device['air_ms']);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $pick
+     * @return array<string, mixed>|null
+     */
+    private function picked(string $host, array $pick, string $direction): ?array
+    {
+        $devices = $this->devices($host);
+        $ref = $pick['device'] ?? null;
+        if ($ref === null) {
+            $held = array_values(array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host));
+            $moved = [];
+            foreach ($this->situation['defaults'] ?? [] as $one) {
+                $moved["{$one['computer']} {$one['direction']} {$one['role']}"] = $one['device'];
+            }
+            foreach ($pick['default'] === 'call' ? ['call', $direction] : [$direction] as $role) {
+                $settings = array_filter($held, fn (array $one) => in_array($role, $one['roles'] ?? [], true) && ($devices[$one['device']]['direction'] ?? null) === $direction);
+                $ref ??= $moved["{$host} {$direction} {$role}"] ?? array_values($settings)[0]['device'] ?? null;
+            }
+        }
+        $isOff = array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host && $one['device'] === $ref && ($one['enabled'] ?? true) === false) !== [];
+
+        return $ref === null || $isOff ? null : $devices[$ref] ?? null;
+    }
+
+    /** @return array<string, array<string, mixed>> a computer's devices by reference */
+    private function devices(string $host): array
+    {
+        $model = $this->model($host);
+        if (! in_array($model['family'], ['computer', 'tablet'], true)) {
+            return [];
+        }
+        $devices = [];
+        $add = function (string $at, array $offer, string $point, ?array $channels, float $air) use (&$devices): void {
+            $devices[$at] ??= ['at' => $at, 'direction' => $offer['direction'], 'latency_ms' => $offer['latency_ms'] ?? 10, 'point' => $point, 'channels' => $channels ?? range(1, $this->width($point)), 'air_ms' => $air];
+        };
+        foreach ($model['sockets'] as $socket) {
+            foreach ($socket['lanes'] as $lane) {
+                $reaches = array_filter($this->cables, fn (array $cable) => in_array("{$host}/{$socket['id']}", [$cable['from'], $cable['to']], true) && $this->lanes($cable) !== []);
+                if (isset($lane['device']) && (! str_contains($lane['device']['system_name'], '{partner}') || $reaches !== [])) {
+                    $add("{$host}/{$socket['id']}/{$lane['id']}", $lane['device'], "{$host}/{$lane['point']}", $lane['channels'] ?? null, 0.0);
+                }
+            }
+        }
+        foreach ($this->behind($host, 'host') as [$unit, $socket, $air]) {
+            foreach ($this->socket("{$unit}/{$socket}")['lanes'] as $lane) {
+                if (isset($lane['device'])) {
+                    $add("{$unit}/{$socket}/{$lane['id']}", $lane['device'], "{$unit}/{$lane['point']}", $lane['channels'] ?? null, $air);
+                }
+            }
+        }
+        foreach ($this->units as $id => $unit) {
+            foreach ($unit['place'] === $this->units[$host]['place'] ? $this->model($id)['points'] : [] as $point) {
+                if (isset($point['device'])) {
+                    $add("{$id}/{$point['id']}", $point['device'], "{$id}/{$point['id']}", null, 0.0);
+                }
+            }
+        }
+
+        return $devices;
+    }
+
+    /** @return list<array{string, string, float}> unit and socket of what hangs on a unit's bus sockets, through hubs, and the time by radio */
+    private function behind(string $unit, string $link, int $depth = 0): array
+    {
+        $found = [];
+        foreach ($depth > 8 ? [] : $this->model($unit)['sockets'] as $socket) {
+            foreach (($socket['link'] ?? null) === $link ? $this->cables : [] as $cable) {
+                $there = match ("{$unit}/{$socket['id']}") {
+                    $cable['from'] => $cable['to'], $cable['to'] => $cable['from'], default => null,
+                };
+                if ($there === null) {
+                    continue;
+                }
+                $air = $cable['type'] === 'wireless' ? 180.0 : 0.0;
+                [$other, $at] = explode('/', $there);
+                $kind = $this->socket($there)['link'] ?? null;
+                if ($kind === 'device') {
+                    $found[] = [$other, $at, $air];
+                } elseif ($kind === 'upstream') {
+                    foreach ($this->behind($other, 'downstream', $depth + 1) as [$a, $b, $more]) {
+                        $found[] = [$a, $b, $air + $more];
+                    }
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    private function air(): void
+    {
+        $paths = [];
+        foreach ($this->data['air'] as $path) {
+            $paths["{$path['from']} {$path['to']}"] = [$path['from'], $path['to'], $path['db'], $path['delay_ms'] ?? 2.915];
+        }
+        foreach ($this->units as $from => $speaker) {
+            foreach ($this->units as $to => $microphone) {
+                if ($this->model($from)['family'] !== 'loudspeaker' || ! in_array($this->model($to)['family'], ['microphone', 'headset', 'webcam'], true) || $speaker['place'] !== $microphone['place']) {
+                    continue;
+                }
+                foreach ($this->model($from)['points'] as $ear) {
+                    foreach ($this->model($to)['points'] as $origin) {
+                        if ($ear['kind'] === 'ear' && $origin['kind'] === 'origin') {
+                            $paths["{$from}/{$ear['id']} {$to}/{$origin['id']}"] ??= ["{$from}/{$ear['id']}", "{$to}/{$origin['id']}", -30, 2.915];
+                        }
+                    }
+                }
+            }
+        }
+        foreach ($paths as [$from, $to, $db, $ms]) {
+            foreach (self::map(null, $this->width($from), $this->width($to)) as [$a, $b, $factor]) {
+                $this->link("{$from} out {$a}", "{$to} in {$b}", $factor * 10 ** ($db / 20), $ms);
+            }
+        }
+    }
+
+    /**
+     * What a map's name or pairs mean, from the format's description; channels from 1.
+     *
+     * @param  string|list<array{int, int}>|null  $map
+     * @return list<array{int, int, float}>
+     */
+    private static function map(string|array|null $map, int $from, int $to): array
+    {
+        if (is_array($map)) {
+            return array_map(fn (array $pair) => [$pair[0], $pair[1], 1.0], $map);
+        }
+        $map ??= $from === 1 && $to === 2 ? 'to-both' : ($from === 2 && $to === 1 ? 'average' : 'straight');
+        $named = match ($map) {
+            'to-both' => [[1, 1, 1.0], [1, 2, 1.0]],
+            'to-left' => [[1, 1, 1.0]],
+            'to-right' => [[1, 2, 1.0]],
+            'left' => [[1, 1, 1.0], [1, 2, 1.0]],
+            'right' => [[2, 1, 1.0], [2, 2, 1.0]],
+            'average' => [[1, 1, 0.5], [2, 1, 0.5], [1, 2, 0.5], [2, 2, 0.5]],
+            'swap' => [[1, 2, 1.0], [2, 1, 1.0]],
+            'difference' => [[1, 1, 1.0], [2, 1, -1.0], [1, 2, 1.0], [2, 2, -1.0]],
+            'split-polarity' => [[1, 1, 1.0], [1, 2, -1.0]],
+            default => array_map(fn (int $channel) => [$channel, $channel, 1.0], range(1, min($from, $to))),
+        };
+
+        return array_values(array_filter($named, fn (array $one) => $one[0] <= $from && $one[1] <= $to));
+    }
+}
