@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\AliasLoader;
 use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
@@ -13,5 +15,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         // A query in a loop, or a column that a query left out, is an error here and not a slow page or a silent null.
         Model::shouldBeStrict();
+        // Forms go by the same lengths and ranges as the format.
+        AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Rigs;
 
 use App\Models\Content\AirPath;
 use App\Models\Content\Cable;
+use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
 use App\Models\Content\EquipmentModel;
 use App\Models\Content\Listener;
@@ -48,7 +49,8 @@ final class RigFromRows
 
     private function data(Rig $rig): \stdClass
     {
-        foreach (RigRows::TABLES as $table) {
+        // What only the database goes by is not read.
+        foreach (array_diff(RigRows::TABLES, [CableEnd::class]) as $table) {
             $this->rows[$table] = $this->rowsOf($table, $rig->id);
         }
         $needs = $this->by(UnitNeed::class, 'unit');

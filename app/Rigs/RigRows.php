@@ -6,6 +6,7 @@ namespace App\Rigs;
 
 use App\Models\Content\AirPath;
 use App\Models\Content\Cable;
+use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
 use App\Models\Content\EquipmentModel;
 use App\Models\Content\Listener;
@@ -56,6 +57,7 @@ final class RigRows
         UnitPointSetting::class,
         UnitRouteSetting::class,
         Cable::class,
+        CableEnd::class,
         DeviceSetting::class,
         Pick::class,
         AirPath::class,
@@ -245,8 +247,25 @@ final class RigRows
             }
         }
         $position = 0;
+        $faults = array_fill_keys(array_map(fn (Core\Problem $problem) => $problem->fault, $rig->faults), true);
+        $inSocket = $labelled = [];
         foreach ($rig->cables as $cable) {
+            foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at) {
+                $inSocket[(string) $at] = ($inSocket[(string) $at] ?? -1) + 1;
+                // The database lets one lead into a socket, but for those that take several, and faults that were stored before.
+                $several = $rig->socket($at)->connector->takesSeveral() || isset($faults["taken {$cable->id} {$at}"]);
+                $rows[CableEnd::class][] = [
+                    'position' => 2 * $position + ($end === 'to' ? 1 : 0),
+                    'cable' => $cable->id,
+                    'end' => $end,
+                    'unit' => $at->unit,
+                    'socket' => $at->socket,
+                    'twin' => $several ? $inSocket[(string) $at] : 0,
+                ];
+            }
+            $labelled[$cable->label] = ($labelled[$cable->label] ?? -1) + 1;
             $rows[Cable::class][] = [
+                'label_twin' => isset($faults["label {$cable->id} {$cable->label}"]) ? $labelled[$cable->label] : 0,
                 'position' => $position++, 'key' => $cable->id, 'label' => $cable->label, 'type' => $cable->type->value,
                 ...$into($cable->from->unit, 'socket', $cable->from->socket, 'from_'),
                 ...$into($cable->to->unit, 'socket', $cable->to->socket, 'to_'),

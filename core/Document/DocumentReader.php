@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
@@ -125,8 +126,8 @@ final class DocumentReader
         $document->raw('format');
         $document->raw('version');
         $parts = new RigParts(
-            $document->text('name', 120, needed: true) ?? '',
-            $document->text('summary', 4000) ?? '',
+            $document->text('name', Bounds::NAME, needed: true) ?? '',
+            $document->text('summary', Bounds::SUMMARY) ?? '',
             $this->each($document, 'places', $this->place(...)),
             $models === null ? $this->models($document) : $this->given($document, $models),
             $this->each($document, 'units', $this->unit(...)),
@@ -210,7 +211,7 @@ final class DocumentReader
     {
         $id = $place->id('id');
         $kind = $place->choice('kind', PlaceKind::class);
-        $name = $place->text('name', 120, needed: true);
+        $name = $place->text('name', Bounds::NAME, needed: true);
 
         return $place->done() && $id !== null && $kind !== null && $name !== null ? new Place($id, $kind, $name) : null;
     }
@@ -220,12 +221,12 @@ final class DocumentReader
         $id = $unit->id('id');
         $model = $unit->id('model');
         $place = $unit->id('place');
-        $name = $unit->text('name', 120, needed: true);
-        $firmware = $unit->text('firmware', 60) ?? '';
-        $serial = $unit->text('serial', 60) ?? '';
-        $notes = $unit->text('notes', 8000) ?? '';
+        $name = $unit->text('name', Bounds::NAME, needed: true);
+        $firmware = $unit->text('firmware', Bounds::NOTE) ?? '';
+        $serial = $unit->text('serial', Bounds::NOTE) ?? '';
+        $notes = $unit->text('notes', Bounds::NOTES) ?? '';
         $needs = $this->ids($unit, 'needs');
-        $start = $unit->whole('start', 1, 1000);
+        $start = $unit->whole('start', ...Bounds::START);
         $atLogin = $unit->flag('at_login') ?? false;
         $points = [];
         $routes = [];
@@ -269,12 +270,12 @@ final class DocumentReader
     private function cable(Fields $cable): ?Cable
     {
         $id = $cable->id('id');
-        $label = $cable->text('label', 20, needed: true);
+        $label = $cable->text('label', Bounds::LABEL, needed: true);
         $type = $cable->choice('type', CableType::class);
         $from = $this->socketRef($cable, 'from');
         $to = $this->socketRef($cable, 'to');
-        $length = $cable->number('length_m', 0, 10000);
-        $colour = $cable->text('colour', 30) ?? '';
+        $length = $cable->number('length_m', ...Bounds::LENGTH_M);
+        $colour = $cable->text('colour', Bounds::COLOUR) ?? '';
         $owned = $cable->flag('owned') ?? true;
         $lanes = null;
         if ($cable->has('lanes')) {
@@ -298,7 +299,7 @@ final class DocumentReader
     {
         $computer = $device->id('computer');
         $ref = $this->deviceRef($device, 'device');
-        $name = $device->text('name', 120) ?? '';
+        $name = $device->text('name', Bounds::NAME) ?? '';
         $enabled = $device->flag('enabled') ?? true;
         $roles = [];
         foreach ($device->list('roles', 3) as $i => $value) {
@@ -310,8 +311,8 @@ final class DocumentReader
                 $roles[] = $role;
             }
         }
-        $rate = $device->whole('rate_hz', 8000, 768000);
-        $bits = $device->whole('bits', 8, 64);
+        $rate = $device->whole('rate_hz', ...Bounds::RATE_HZ);
+        $bits = $device->whole('bits', ...Bounds::BITS);
         $mode = $device->choice('driver_mode', DriverMode::class, needed: false);
 
         return $device->done() && $computer !== null && $ref !== null
@@ -360,7 +361,7 @@ final class DocumentReader
     private function source(Fields $source): ?Source
     {
         $id = $source->id('id');
-        $name = $source->text('name', 60, needed: true);
+        $name = $source->text('name', Bounds::SHORT_NAME, needed: true);
         $kind = $source->choice('kind', SourceKind::class);
         $origins = $this->each($source, 'origins', function (Fields $origin): ?Origin {
             $at = $this->pointRef($origin, 'at');
@@ -376,7 +377,7 @@ final class DocumentReader
     private function listener(Fields $listener): ?Listener
     {
         $id = $listener->id('id');
-        $name = $listener->text('name', 60, needed: true);
+        $name = $listener->text('name', Bounds::SHORT_NAME, needed: true);
         $kind = $listener->choice('kind', ListenerKind::class);
         $at = [];
         foreach ($listener->list('at', 100) as $i => $value) {
@@ -405,7 +406,7 @@ final class DocumentReader
     private function situation(Fields $situation): ?Situation
     {
         $id = $situation->id('id');
-        $name = $situation->text('name', 60, needed: true);
+        $name = $situation->text('name', Bounds::SHORT_NAME, needed: true);
         $changes = $this->each($situation, 'changes', $this->change(...));
         $absent = $this->ids($situation, 'absent');
         $pulled = $this->ids($situation, 'pulled');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\Controls\Readings;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Problem;
@@ -185,8 +186,8 @@ final class Fields implements Readings
             return null;
         }
 
-        return (is_int($value) || is_float($value)) && abs($value) <= 200 && Decibels::isExact($value) ? Decibels::of($value)
-            : $this->problem($this->at($key), 'This has to be a number of decibels from -200 to 200 with two decimals at most.');
+        return (is_int($value) || is_float($value)) && abs($value) <= Bounds::DB && Decibels::isExact($value) ? Decibels::of($value)
+            : $this->problem($this->at($key), 'This has to be a number of decibels from -'.Bounds::DB.' to '.Bounds::DB.' with two decimals at most.');
     }
 
     public function milliseconds(string $key): ?Milliseconds
@@ -196,8 +197,8 @@ final class Fields implements Readings
             return null;
         }
 
-        return (is_int($value) || is_float($value)) && $value >= 0 && $value <= 60000 && Milliseconds::isExact($value) ? Milliseconds::of($value)
-            : $this->problem($this->at($key), 'This has to be a number of milliseconds from 0 to 60000 with three decimals at most.');
+        return (is_int($value) || is_float($value)) && $value >= 0 && $value <= Bounds::MS && Milliseconds::isExact($value) ? Milliseconds::of($value)
+            : $this->problem($this->at($key), 'This has to be a number of milliseconds from 0 to '.Bounds::MS.' with three decimals at most.');
     }
 
     /**

@@ -25,19 +25,20 @@ use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 
 /** Reads one equipment model, of a document or of the catalogue. */
 final class ModelReader
 {
     /** The widest device or point that the format takes. */
-    public const MAX_CHANNELS = 32;
+    public const MAX_CHANNELS = Bounds::CHANNELS;
 
     public function read(string $id, Fields $model): ?EquipmentModel
     {
-        $name = $model->text('name', 120, needed: true);
+        $name = $model->text('name', Bounds::NAME, needed: true);
         $family = $model->choice('family', Family::class);
-        $summary = $model->text('summary', 2000);
+        $summary = $model->text('summary', Bounds::MODEL_SUMMARY);
         $supply = $model->choice('supply', Supply::class, needed: false);
         $sockets = $this->each($model, 'sockets', $this->socket(...), 200);
         $points = $this->each($model, 'points', $this->point(...), 400);
@@ -80,7 +81,7 @@ final class ModelReader
     private function socket(Fields $socket): ?Socket
     {
         $id = $socket->id('id');
-        $label = $socket->text('label', 60, needed: true);
+        $label = $socket->text('label', Bounds::SHORT_NAME, needed: true);
         $connector = $socket->choice('connector', Connector::class);
         $signal = $socket->choice('signal', SignalKind::class, needed: false) ?? $connector?->usualSignal();
         $lanes = $this->each($socket, 'lanes', fn (Fields $lane) => $this->lane($lane, $signal ?? SignalKind::ConsumerLine), 32);
@@ -89,7 +90,7 @@ final class ModelReader
         $nominal = $socket->number('nominal_dbu', -80, 40);
         $max = $socket->number('max_dbu', -80, 60);
         $impedance = $socket->number('impedance_ohm', 0, 10_000_000);
-        $colour = $socket->text('colour', 20);
+        $colour = $socket->text('colour', Bounds::JACK_COLOUR);
         $isolated = $socket->flag('isolated');
         $link = $socket->choice('link', LinkRole::class, needed: false);
 
@@ -125,7 +126,7 @@ final class ModelReader
             return null;
         }
         $direction = $device->choice('direction', Direction::class);
-        $name = $device->text('system_name', 120, needed: true);
+        $name = $device->text('system_name', Bounds::NAME, needed: true);
         $latency = $device->milliseconds('latency_ms');
 
         return $device->done() && $direction !== null && $name !== null ? new DeviceOffer($direction, $name, $latency) : null;
@@ -156,7 +157,7 @@ final class ModelReader
     {
         $id = $point->id('id');
         $kind = $point->choice('kind', PointKind::class);
-        $label = $point->text('label', 60);
+        $label = $point->text('label', Bounds::SHORT_NAME);
         $channels = $point->whole('channels', 1, self::MAX_CHANNELS, needed: true);
         $gain = $this->span($point, 'gain');
         $fader = $this->span($point, 'fader');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Quantity\Bounds;
+
 /**
  * Ids for what a person names: small letters, digits and hyphens of the name, and a number where the id is taken; and further names of a
  * series.
@@ -11,9 +13,6 @@ namespace HiddenWire\Core\Rig;
 final class Naming
 {
     private const LENGTH = 56;
-
-    /** Characters of the longest name that the format takes. */
-    private const NAME = 120;
 
     /** @param  list<array-key>  $taken */
     public static function id(string $name, array $taken): string
@@ -37,7 +36,7 @@ final class Naming
     public static function next(string $name, array $taken): string
     {
         // A name of the full length makes room for its number.
-        $stem = rtrim(mb_substr((string) preg_replace('/ \d{1,4}$/', '', $name), 0, self::NAME - 6));
+        $stem = rtrim(mb_substr((string) preg_replace('/ \d{1,4}$/', '', $name), 0, Bounds::NAME - 6));
         for ($number = 2; in_array("{$stem} {$number}", $taken, true); $number++) {
         }
 

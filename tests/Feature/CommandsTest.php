@@ -97,7 +97,7 @@ it('seeds the demo once, through the ordinary import, and lays its maps out', fu
     $this->seed(DatabaseSeeder::class);
     $this->seed(DatabaseSeeder::class);
     expect(Rig::query()->count())->toBe(3);
-    expect(command('rig:layout --missing'))->toBe([0, "12 map(s) laid out.\n"])->and(command('rig:layout --missing'))->toBe([0, "0 map(s) laid out.\n"]);
+    expect(command('rig:layout --missing'))->toBe([0, "12 maps laid out.\n"])->and(command('rig:layout --missing'))->toBe([0, "0 maps laid out.\n"]);
     $this->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD])->assertRedirect('/');
 });
 

@@ -12,6 +12,7 @@ use App\Rigs\Causes;
 use App\Rigs\RigFromRows;
 use App\Rigs\RigRows;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\RenumberCables;
@@ -62,6 +63,8 @@ it('lets the database itself refuse what no rig can be', function (string $table
 })->with([
     'a cable into a socket that the model does not have' => ['cables', ['key' => 'w-01'], ['from_socket' => 'none']],
     'a cable from no unit' => ['cables', ['key' => 'w-01'], ['from_unit' => 'ghost']],
+    'two leads in one socket' => ['cable_ends', ['cable' => 'w-01', 'end' => 'from'], ['unit' => 'pc', 'socket' => 'usb-2']],
+    'two cables of one label' => ['cables', ['key' => 'w-01'], ['label' => 'W-02']],
     'two cables of one id' => ['cables', ['key' => 'w-01'], ['key' => 'w-02']],
     'a unit in no place' => ['units', ['key' => 'pc'], ['place' => 'attic']],
     'a unit of no model' => ['units', ['key' => 'pc'], ['model' => 'none']],
@@ -73,6 +76,17 @@ it('lets the database itself refuse what no rig can be', function (string $table
     'a wish for no source' => ['wishes', ['source' => 'voice', 'listener' => 'player'], ['source' => 'none']],
     'a device of a unit that is not there' => ['device_settings', ['device' => 'headset/usb/play'], ['device_unit' => 'ghost']],
 ]);
+
+it('keeps a rig that was stored with a fault before, and gives it back', function () {
+    $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
+    $data = json_decode(shipped('rigs/penny-slot.json'));
+    [$first, $second] = $data->cables;
+    $second->label = $first->label;
+    $faulty = (new DocumentReader)->readStored((string) json_encode($data));
+    expect($faulty->faults)->toHaveCount(1);
+    RigRows::store($rig->id, $faulty);
+    expect((new DocumentWriter)->write(RigFromRows::rig($rig)))->toBe((new DocumentWriter)->write($faulty));
+});
 
 it('changes a cable\'s rows with the document', function () {
     $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));

@@ -115,7 +115,10 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     expect($sheet->carries('w-07', true))->toHaveKey('rally')->and($sheet->carries('w-07', true)['rally'])->toContain('Archive', 'Presenter')
         ->and($sheet->carries('w-23', true))->toBe([]);
     $controls = collect($sheet->controls($rig->units['mixer']))->keyBy(fn (array $row) => $row['point']->id);
-    expect($controls['ch-1']['control']->gain['db'])->toBe(25)->and($controls['ch-1']['control']->mute)->toBeFalse()->and($controls['ch-1']['control']->fader)->toBe(['db' => 0, 'from' => -90, 'to' => 10]);
+    $parts = collect($controls['ch-1']['control']->parts)->keyBy('field');
+    expect($parts->keys()->all())->toBe(['gain', 'fader', 'mute'])->and($parts['gain']->value)->toBe(25)
+        ->and([$parts['fader']->value, $parts['fader']->scale->from, $parts['fader']->scale->to, $parts['fader']->scale->unit])->toBe([0, -90, 10, 'dB'])
+        ->and([$parts['mute']->isOn, $parts['mute']->does])->toBe([false, 'Mute']);
     $mixes = collect($sheet->mixes($rig->units['mixer']))->keyBy('bus');
     expect(collect($mixes['Main']['feeds'])->where('on', true)->pluck('from')->all())->toBe(['Mic 1', 'Mic 2', 'Line 3/4', 'Line 5/6', 'Optical']);
     $sockets = collect($sheet->sockets($rig->units['card']))->keyBy('socket');

@@ -28,6 +28,7 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -78,7 +79,7 @@ final class RigController
 
     public function create(Request $request, CreateRig $create): RedirectResponse
     {
-        $name = $request->validate(['name' => ['required', 'string', 'max:120']])['name'];
+        $name = $request->validate(['name' => ['required', 'string', 'max:'.Bounds::NAME]])['name'];
 
         return redirect()->route('rigs.stock', $create($this->user($request), $name));
     }

@@ -13,6 +13,7 @@ use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Planning\Between;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
@@ -22,9 +23,6 @@ use Illuminate\Validation\ValidationException;
 /** Changes of what is plugged into what. */
 final class CableForms
 {
-    /** No cable of an audio rig is longer. */
-    private const LONGEST_M = 1000;
-
     /** @return list<RigEdit> */
     public static function plug(EditFields $in): array
     {
@@ -157,7 +155,7 @@ final class CableForms
     /** To the millimetre, as it is kept. */
     private static function length(EditFields $in): ?float
     {
-        $metres = $in->number('length', 0.01, self::LONGEST_M);
+        $metres = $in->number('length', 0.01, Bounds::LENGTH_M[1]);
 
         return $metres === null ? null : round($metres, 3);
     }
@@ -166,10 +164,10 @@ final class CableForms
     {
         return new SetCable(
             $cable->id,
-            $in->text('label', 20, $cable->label),
+            $in->text('label', Bounds::LABEL, $cable->label),
             $in->choiceOrNone('type', CableType::class) ?? $cable->type,
             self::length($in),
-            $in->text('colour', 30),
+            $in->text('colour', Bounds::COLOUR),
             $in->flag('owned') ?? true,
         );
     }

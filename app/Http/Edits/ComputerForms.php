@@ -12,6 +12,7 @@ use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Pick;
@@ -32,11 +33,11 @@ final class ComputerForms
         return [new SetDevice(new DeviceSettings(
             $computer,
             $device->ref,
-            $in->text('name', 120),
+            $in->text('name', Bounds::NAME),
             $in->flag('enabled') ?? false,
             $roles,
-            $in->whole('rate_hz', 8000, 768000),
-            $in->whole('bits', 8, 64),
+            $in->whole('rate_hz', ...Bounds::RATE_HZ),
+            $in->whole('bits', ...Bounds::BITS),
             $in->choiceOrNone('driver_mode', DriverMode::class),
         ))];
     }

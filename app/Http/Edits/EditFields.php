@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\PointRef;
@@ -52,7 +53,7 @@ final readonly class EditFields implements Readings
         };
     }
 
-    public function name(int $most = 60): string
+    public function name(int $most = Bounds::SHORT_NAME): string
     {
         return $this->text('name', $most) ?: $this->refuse('name', 'Give it a name.');
     }
@@ -183,14 +184,14 @@ final readonly class EditFields implements Readings
 
     public function decibels(string $key): ?Decibels
     {
-        $number = $this->number($key, -200, 200);
+        $number = $this->number($key, -Bounds::DB, Bounds::DB);
 
         return $number === null ? null : Decibels::of(round($number, 2));
     }
 
     public function milliseconds(string $key): ?Milliseconds
     {
-        $number = $this->number($key, 0, 60000);
+        $number = $this->number($key, 0, Bounds::MS);
 
         return $number === null ? null : Milliseconds::of(round($number, 3));
     }

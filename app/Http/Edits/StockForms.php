@@ -16,6 +16,7 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\PlaceKind;
 
 /** Changes of what there is: places and units. */
@@ -27,7 +28,7 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function describeRig(EditFields $in): array
     {
-        return [new DescribeRig($in->name(120), $in->text('summary', 2000))];
+        return [new DescribeRig($in->name(Bounds::NAME), $in->text('summary', Bounds::SUMMARY))];
     }
 
     /** @return list<RigEdit> */
@@ -45,7 +46,7 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function place(EditFields $in): array
     {
-        return [new AddPlace($in->name(120), $in->choice('kind', PlaceKind::class, 'Choose what kind of place it is.'))];
+        return [new AddPlace($in->name(Bounds::NAME), $in->choice('kind', PlaceKind::class, 'Choose what kind of place it is.'))];
     }
 
     /** @return list<RigEdit> */
@@ -62,7 +63,7 @@ final class StockForms
         return [new AddUnit(
             $model,
             $in->known('place', $in->rig->places),
-            $in->text('name', 120, $model->name),
+            $in->text('name', Bounds::NAME, $model->name),
             $in->whole('count', 1, self::SEVERAL) ?? 1,
         )];
     }
@@ -89,10 +90,10 @@ final class StockForms
 
         return [new DescribeUnit(
             $in->unit(),
-            $in->name(120),
-            $in->text('firmware', 60),
-            $in->text('serial', 60),
-            $in->text('notes', 2000),
+            $in->name(Bounds::NAME),
+            $in->text('firmware', Bounds::NOTE),
+            $in->text('serial', Bounds::NOTE),
+            $in->text('notes', Bounds::NOTES),
             $needs,
             $needs === null ? null : $in->flag('at_login') ?? false,
         )];

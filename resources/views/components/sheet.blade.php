@@ -97,10 +97,10 @@
             @endforeach
         </table>
         <x-edit :page="$page" class="cable-sheet" :fields="['edit' => 'cable', 'cable' => $cable->id]">
-            <label>Label <input name="label" maxlength="20" required value="{{ $cable->label }}"></label>
+            <label>Label <input name="label" maxlength="{{ Bounds::LABEL }}" required value="{{ $cable->label }}"></label>
             <label>Type <select name="type">@foreach (CableType::cases() as $type) <option @selected($type === $cable->type)>{{ $type->value }}</option> @endforeach</select></label>
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
-            <label>Colour <input name="colour" maxlength="30" value="{{ $cable->colour }}"></label>
+            <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
             <label>It is <select name="owned"><option value="1">owned</option><option value="0" @selected(! $cable->owned)>to buy</option></select></label>
             <button type="submit" class="do">Keep<span class="visually-hidden"> {{ $cable->label }}</span></button>
         </x-edit>

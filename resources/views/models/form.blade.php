@@ -18,9 +18,9 @@
             @csrf @if ($own !== null) @method('put') @endif
             <input type="hidden" name="base" value="{{ $base }}">
             <div class="model-head">
-                <label>Name <input class="form-control" name="name" maxlength="120" required value="{{ $head['name'] }}"></label>
+                <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $head['name'] }}"></label>
                 <label>Family <select class="form-select" name="family">@foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case->value === $head['family'])>{{ $words($case) }}</option> @endforeach</select></label>
-                <label class="wide">What it does <input class="form-control" name="summary" maxlength="400" value="{{ $head['summary'] }}"></label>
+                <label class="wide">What it does <input class="form-control" name="summary" maxlength="{{ Bounds::MODEL_SUMMARY }}" value="{{ $head['summary'] }}"></label>
             </div>
             <h2>Points: where a signal enters, is set, is summed, or leaves</h2>
             <table class="rows" data-rows="points">
@@ -30,7 +30,7 @@
                         <tr>
                             <td><input type="hidden" name="points[{{ $i }}][id]" value="{{ $row['id'] ?? '' }}"><input name="points[{{ $i }}][label]" value="{{ $row['label'] ?? '' }}" aria-label="Label of point {{ $i + 1 }}"></td>
                             <td><select name="points[{{ $i }}][kind]" aria-label="Kind of point {{ $i + 1 }}">@foreach (PointKind::cases() as $case) <option @selected($case->value === ($row['kind'] ?? 'strip'))>{{ $case->value }}</option> @endforeach</select></td>
-                            <td><input type="number" min="1" max="64" name="points[{{ $i }}][channels]" value="{{ $row['channels'] ?? '2' }}" aria-label="Channels of point {{ $i + 1 }}"></td>
+                            <td><input type="number" min="1" max="{{ Bounds::CHANNELS }}" name="points[{{ $i }}][channels]" value="{{ $row['channels'] ?? '2' }}" aria-label="Channels of point {{ $i + 1 }}"></td>
                             @foreach (['gain', 'fader', 'mute', 'mono'] as $key) <td><input type="checkbox" name="points[{{ $i }}][{{ $key }}]" value="1" @checked(($row[$key] ?? '') !== '') aria-label="{{ ucfirst($key) }} on point {{ $i + 1 }}"></td> @endforeach
                         </tr>
                     @endforeach

@@ -17,12 +17,12 @@
                         @foreach ($rows as $i => $row)
                             @php $name = $row['cable'] === '' ? 'new row '.($i + 1) : $row['label']; @endphp
                             <tr>
-                                <td><input type="hidden" name="cables[{{ $i }}][cable]" value="{{ $row['cable'] }}"><input class="figures" name="cables[{{ $i }}][label]" maxlength="20" value="{{ $row['label'] }}" aria-label="Label of {{ $name }}" size="6"></td>
+                                <td><input type="hidden" name="cables[{{ $i }}][cable]" value="{{ $row['cable'] }}"><input class="figures" name="cables[{{ $i }}][label]" maxlength="{{ Bounds::LABEL }}" value="{{ $row['label'] }}" aria-label="Label of {{ $name }}" size="6"></td>
                                 <td><input name="cables[{{ $i }}][from]" value="{{ $row['from'] }}" list="sockets" aria-label="From of {{ $name }}"></td>
                                 <td><input name="cables[{{ $i }}][to]" value="{{ $row['to'] }}" list="sockets" aria-label="To of {{ $name }}"></td>
                                 <td><select name="cables[{{ $i }}][type]" aria-label="Type of {{ $name }}">@if ($row['type'] === '') <option value="">what fits</option> @endif @foreach (CableType::cases() as $type) <option @selected($type->value === $row['type'])>{{ $type->value }}</option> @endforeach</select></td>
                                 <td><input class="figures" name="cables[{{ $i }}][length]" value="{{ $row['length'] }}" inputmode="decimal" aria-label="Length of {{ $name }}, metres" size="4"></td>
-                                <td><input name="cables[{{ $i }}][colour]" maxlength="30" value="{{ $row['colour'] }}" aria-label="Colour of {{ $name }}" size="8"></td>
+                                <td><input name="cables[{{ $i }}][colour]" maxlength="{{ Bounds::COLOUR }}" value="{{ $row['colour'] }}" aria-label="Colour of {{ $name }}" size="8"></td>
                                 <td><input type="hidden" name="cables[{{ $i }}][owned]" value="0"><input type="checkbox" name="cables[{{ $i }}][owned]" value="1" @checked($row['owned']) aria-label="{{ $name }} is owned"></td>
                             </tr>
                         @endforeach

@@ -22,11 +22,11 @@
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
                                 </summary>
                                 <x-edit :page="$page" class="device-form" :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
-                                    <label>Name given to {{ $device->systemName }} <input name="name" maxlength="120" value="{{ $set->name ?? '' }}"></label>
+                                    <label>Name given to {{ $device->systemName }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
                                     @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
-                                    <label>Rate, Hz <input type="number" name="rate_hz" min="8000" max="768000" step="1" value="{{ $set?->rateHz }}"></label>
-                                    <label>Bits <input type="number" name="bits" min="8" max="64" value="{{ $set?->bits }}"></label>
+                                    <label>Rate, Hz <input type="number" name="rate_hz" min="{{ Bounds::RATE_HZ[0] }}" max="{{ Bounds::RATE_HZ[1] }}" step="1" value="{{ $set?->rateHz }}"></label>
+                                    <label>Bits <input type="number" name="bits" min="{{ Bounds::BITS[0] }}" max="{{ Bounds::BITS[1] }}" value="{{ $set?->bits }}"></label>
                                     <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
                                     <button class="do" type="submit">Keep<span class="visually-hidden"> {{ $device->name() }}</span></button>
                                 </x-edit>
@@ -70,7 +70,7 @@
                         <x-edit :page="$page" class="order-form visually-hidden" :fields="['edit' => 'start-order', 'place' => $unit->place, 'situation' => '']" data-order-form="{{ $unit->place }}"><input type="hidden" name="programs" value=""></x-edit>
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'place' => $unit->place, 'situation' => '']">
                             <select name="model" aria-label="Program for {{ $unit->name }}">@foreach ($models as $model) <option value="{{ $model->id }}">{{ $model->name }}</option> @endforeach</select>
-                            <input name="name" maxlength="60" placeholder="its name" aria-label="Name of the program for {{ $unit->name }}">
+                            <input name="name" maxlength="{{ Bounds::NAME }}" placeholder="its name" aria-label="Name of the program for {{ $unit->name }}">
                             <button class="do" type="submit">Add the program</button>
                         </x-edit>
                     </div>

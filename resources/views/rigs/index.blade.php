@@ -60,7 +60,7 @@
                 <form class="begin" method="post" action="{{ route('rigs.create') }}">
                     @csrf
                     <label class="visually-hidden" for="begin-name">Name of the new rig</label>
-                    <input class="form-control" id="begin-name" name="name" maxlength="120" required placeholder="Its name">
+                    <input class="form-control" id="begin-name" name="name" maxlength="{{ Bounds::NAME }}" required placeholder="Its name">
                     <button class="btn btn-ink" type="submit">Begin</button>
                 </form>
                 <h2>Bring a rig in</h2>

@@ -46,7 +46,7 @@
                     @endif
                     <div class="situation-tools">
                         @if ($situation !== $page->situation) <a href="{{ $page->url(['situation' => $situation->id]) }}">Work in it</a> @endif
-                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'situations', 'id' => $situation->id]"><input name="name" maxlength="60" required value="{{ $situation->name }}" aria-label="Name of {{ $situation->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'situations', 'id' => $situation->id]"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $situation->name }}" aria-label="Name of {{ $situation->name }}"><button class="do" type="submit">Rename</button></x-edit>
                         @if ($situation->id !== $base)
                             @if (count($situation->changes) > 1) <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id]"><button class="do" type="submit">Clear all<span class="visually-hidden"> of {{ $situation->name }}</span></button></x-edit> @endif
                             <x-edit :page="$page" :fields="['edit' => 'remove-situation', 'which' => $situation->id]"><button class="do" type="submit">Remove<span class="visually-hidden"> {{ $situation->name }}</span></button></x-edit>
@@ -55,7 +55,7 @@
                 </article>
             @endforeach
             <x-edit :page="$page" class="row-form situation-new" :fields="['edit' => 'add-situation', 'situation' => '']">
-                <input name="name" maxlength="60" required placeholder="New situation" aria-label="Name of the new situation">
+                <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New situation" aria-label="Name of the new situation">
                 <select name="copy_of" aria-label="What the new situation begins as"><option value="">like the base</option>@foreach ($page->rig->situations as $situation) @if ($situation->id !== $base) <option value="{{ $situation->id }}">copy of {{ $situation->name }}</option> @endif @endforeach</select>
                 <button class="do" type="submit">Add the situation</button>
             </x-edit>

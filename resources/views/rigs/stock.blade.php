@@ -25,7 +25,7 @@
                     @if ($page->canEdit)
                         <details class="stock-more">
                             <summary>Rename or remove<span class="visually-hidden"> {{ $place->name }}</span></summary>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name" maxlength="120" required value="{{ $place->name }}" aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $place->name }}" aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-place', 'place' => $place->id]"><button class="do" type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with {{ $stock->goesWithPlace($place) }} units @endif</button></x-edit>
                         </details>
                     @endif
@@ -41,10 +41,10 @@
                 <h2>{{ $unit->name }}</h2>
                 <p class="sheet-sub">{{ $model->name }} · <a href="{{ $page->url([], 'wiring') }}">see it on the map</a></p>
                 <x-edit :page="$page" :fields="['edit' => 'describe-unit', 'unit' => $unit->id]">
-                    <label>Name <input class="form-control" name="name" maxlength="120" required value="{{ $unit->name }}"></label>
-                    <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="60" value="{{ $unit->firmware }}"></label>
-                    <label>Serial number <input class="form-control" name="serial" maxlength="60" value="{{ $unit->serial }}"></label></div>
-                    <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="2000">{{ $unit->notes }}</textarea></label>
+                    <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $unit->name }}"></label>
+                    <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->firmware }}"></label>
+                    <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
+                    <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
                     <button class="btn btn-sm btn-ink" type="submit">Keep</button>
                 </x-edit>
                 <h3>Another place</h3>
@@ -84,7 +84,7 @@
                         @csrf
                         <input type="hidden" name="unit" value="{{ $unit->id }}">
                         <label>Picture, JPEG, PNG or WebP, 8 MB at most <input class="form-control" type="file" name="picture" accept="image/jpeg,image/png,image/webp" required></label>
-                        <label>What it shows <input class="form-control" name="caption" maxlength="120"></label>
+                        <label>What it shows <input class="form-control" name="caption" maxlength="{{ Bounds::NAME }}"></label>
                         <button class="btn btn-sm btn-ink" type="submit">Attach</button>
                     </form>
                     @php $goes = $stock->goesWith($unit); @endphp
@@ -95,7 +95,7 @@
                 <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>
                     <summary><h2>New place</h2></summary>
                     <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
-                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="60" required></label>
+                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required></label>
                         <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
                         <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
                     </x-edit>
@@ -107,7 +107,7 @@
                         <datalist id="models">@foreach ($stock->models as $id => $one) <option value="{{ $id }}">{{ $one->name }}</option> @endforeach</datalist>
                         <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place) <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option> @endforeach</select></label>
                         <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
-                        <label>Name <input class="form-control" name="name" maxlength="60" placeholder="as the model"></label>
+                        <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" placeholder="as the model"></label>
                         <button class="btn btn-sm btn-ink" type="submit">Add the unit</button>
                     </x-edit>
                     <h2>Search for what is needed</h2>
@@ -134,8 +134,8 @@
                 <details class="stock-part">
                     <summary><h2>The rig itself</h2></summary>
                     <x-edit :page="$page" :fields="['edit' => 'describe-rig', 'situation' => '']">
-                        <label>Name of the rig <input class="form-control" name="name" maxlength="120" required value="{{ $page->rig->name }}"></label>
-                        <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="2000">{{ $page->rig->summary }}</textarea></label>
+                        <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $page->rig->name }}"></label>
+                        <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
                         <button class="btn btn-sm btn-ink" type="submit">Keep</button>
                     </x-edit>
                 </details>

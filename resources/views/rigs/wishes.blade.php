@@ -62,7 +62,7 @@
             <div class="add-row">
                 @foreach (['add-source' => ['sound', SourceKind::cases(), PointKind::Origin, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), PointKind::Ear, 'listens at']] as $edit => [$word, $kinds, $pointKind, $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
-                        <input name="name" maxlength="60" required placeholder="New {{ $word }}" aria-label="Name of the new {{ $word }}">
+                        <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}" aria-label="Name of the new {{ $word }}">
                         <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
                         <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($page->pointsOf($pointKind) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                         <button class="do" type="submit">Add<span class="visually-hidden"> the {{ $word }}</span></button>
@@ -76,7 +76,7 @@
                 <ul class="ends">
                     @foreach ($page->rig->sources as $source)
                         <li>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input name="name" maxlength="60" required value="{{ $source->name }}" aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}" aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($source->origins as $origin)
                                 <span class="end">begins at {{ $page->pointName($origin->at) }} <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'situation' => '']" name="db" label="Level of {{ $source->name }} at {{ $page->pointName($origin->at) }}" :value="$origin->db->number()" />
                                 <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $page->pointName($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
@@ -87,7 +87,7 @@
                     @endforeach
                     @foreach ($page->rig->listeners as $listener)
                         <li>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input name="name" maxlength="60" required value="{{ $listener->name }}" aria-label="Name of the listener {{ $listener->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $listener->name }}" aria-label="Name of the listener {{ $listener->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($listener->at as $ear)
                                 <span class="end">listens at {{ $page->pointName($ear) }} <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $listener->name }} does not listen at {{ $page->pointName($ear) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Quantity;
+
+/** Lengths of texts and ranges of numbers, each once: readers, forms, columns and the published schema go by them. */
+final class Bounds
+{
+    /** Characters of the name of a rig, place, unit, device, or model. */
+    public const NAME = 120;
+
+    /** Of the name of a sound, listener or situation, and of the label of a socket or point. */
+    public const SHORT_NAME = 60;
+
+    /** Of a cable's label. */
+    public const LABEL = 20;
+
+    /** Of a cable's colour. */
+    public const COLOUR = 30;
+
+    /** Of a socket's colour. */
+    public const JACK_COLOUR = 20;
+
+    /** Of firmware and serial number. */
+    public const NOTE = 60;
+
+    /** Of what a rig is for. */
+    public const SUMMARY = 4000;
+
+    /** Of what a model is. */
+    public const MODEL_SUMMARY = 2000;
+
+    /** Of the notes on a unit. */
+    public const NOTES = 8000;
+
+    /** A program's number in the order of starting. */
+    public const START = [1, 1000];
+
+    /** A cable's length in metres. */
+    public const LENGTH_M = [0, 10_000];
+
+    /** A device's sample rate in Hz. */
+    public const RATE_HZ = [8000, 768_000];
+
+    /** A device's bits a sample. */
+    public const BITS = [8, 64];
+
+    /** Decibels go from minus to plus this. */
+    public const DB = 200;
+
+    /** Milliseconds go from 0 to this. */
+    public const MS = 60_000;
+
+    /** Channels of a point or device. */
+    public const CHANNELS = 32;
+}
