@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Edit\RenumberCables;
+use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Verdict;
+
+/** What nothing that was tried mends, each with the reason why; and what no hand could have built. */
+final readonly class Unmended
+{
+    /** Cells that are told one by one. */
+    private const TOLD = 60;
+
+    public function __construct(private Hearings $hearings)
+    {
+    }
+
+    /** @return list<Cause> what the rig has had since before it was refused, and no hand could do: to be taken back */
+    public function impossible(): array
+    {
+        $causes = [];
+        foreach ($this->hearings->rig->faults as $fault) {
+            [$kind, $thing] = explode(' ', (string) $fault->fault, 3);
+            $rig = $this->hearings->rig;
+            $cure = match (true) {
+                in_array($kind, ['taken', 'plug'], true) => new Cure(
+                    "Unplug {$rig->cables[$thing]->label}",
+                    [new Unplug($thing)],
+                    [],
+                    [],
+                    Cost::UNPLUG,
+                ),
+                $kind === 'label' => new Cure('Renumber the cables', [new RenumberCables], [], [], Cost::SWITCH),
+                default => null,
+            };
+            $causes[] = new Cause(
+                isset($rig->cables[$thing]) ? "{$rig->cables[$thing]->label}: ".lcfirst($fault->message) : $fault->message,
+                [],
+                [],
+                $cure === null ? [] : [$cure],
+                $cure === null ? 'Choose another device there.' : null,
+            );
+        }
+
+        return $causes;
+    }
+
+    /**
+     * @param  list<array{Cell, HeardPair}>  $cells
+     * @return list<Cause>
+     */
+    public function causes(array $cells): array
+    {
+        $causes = [];
+        $further = array_slice($cells, self::TOLD);
+        foreach (array_slice($cells, 0, self::TOLD) as [$cell, $pair]) {
+            [$sentence, $why] = $this->reason($pair, $cell);
+            $causes[$sentence][] = [$cell, $why];
+        }
+
+        $told = array_map(
+            fn (array $cells, string $sentence) => new Cause(
+                $sentence,
+                [],
+                array_column($cells, 0),
+                [],
+                $cells[0][1],
+            ),
+            $causes,
+            array_keys($causes),
+        );
+        if ($further !== []) {
+            $told[] = new Cause(
+                number_format(count($further)).' further cells are not as wished',
+                [],
+                array_column($further, 0),
+                [],
+                'These are too many to look at one by one. Mend the causes above first.',
+            );
+        }
+
+        return $told;
+    }
+
+    /** @return array{string, string} what is the matter, and why nothing here cures it */
+    private function reason(HeardPair $pair, Cell $cell): array
+    {
+        $what = "{$pair->source->name} at {$pair->listener->name}";
+        $hearing = $this->hearings->in($cell->situation);
+        $names = new Names($this->hearings->rig);
+        if ($pair->verdict === Verdict::Uncounted) {
+            return ["{$what} can't be counted whole", 'Too many ways of different delay lead there. Take out parallel ways first.'];
+        }
+        $cancelling = $pair->cancelling();
+        if ($cancelling !== null) {
+            $ways = array_map(fn ($way) => $names->of($way->hops[min(1, count($way->hops) - 1)]->at), $cancelling);
+
+            return [
+                "{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}",
+                'Nothing that can be switched off here stops one of the two and nothing else.',
+            ];
+        }
+        if ($pair->verdict === Verdict::Missing) {
+            return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins." : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
+                : 'No switch, device or cable that the rig has now would bring it without making something else worse.')];
+        }
+        $merged = (new Merging($hearing))->of($pair);
+        if ($merged !== null) {
+            return [
+                "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
+                "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or one more mix.",
+            ];
+        }
+
+        return match ($pair->verdict) {
+            Verdict::Loop => ["{$what} runs in a loop", 'No single switch opens the loop without making something else worse.'],
+            Verdict::OneSided => [
+                "{$what} {$pair->loss?->words()}",
+                'No switch, device or lead that the rig has now would bring the rest of it.',
+            ],
+            Verdict::Doubled => ["{$what} arrives twice", 'Nothing stops one of the two without making something else worse.'],
+            default => ["{$what} is heard and must not be", 'Nothing stops it without making something else worse.'],
+        };
+    }
+}
