@@ -17,7 +17,8 @@ function shipped(string $path): string
 function shippedRigs(): array
 {
     $files = [];
-    foreach ([...(array) glob(dirname(__DIR__).'/resources/rigs/*.json'), ...(array) glob(dirname(__DIR__).'/resources/starters/*.json')] as $file) {
+    foreach ([...(array) glob(dirname(__DIR__).'/resources/rigs/*.json'),
+        ...(array) glob(dirname(__DIR__).'/resources/starters/*.json')] as $file) {
         $files[basename((string) $file, '.json')] = (string) $file;
     }
 

@@ -10,6 +10,7 @@ final class StaleEdit extends \RuntimeException
     /** @param  list<string>  $meanwhile  in words, the latest first */
     public function __construct(public readonly array $meanwhile)
     {
-        parent::__construct('The rig has changed meanwhile: '.(implode('; ', $meanwhile) ?: 'an undo or a redo').'. Look at it as it is now, then change it again.');
+        parent::__construct('The rig has changed meanwhile: '.(implode('; ', $meanwhile) ?: 'an undo or a redo')
+            .'. Look at it as it is now, then change it again.');
     }
 }

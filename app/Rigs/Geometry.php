@@ -31,7 +31,8 @@ final readonly class Geometry
     /** Null where the data is no geometry of this map. */
     public static function of(mixed $data, MapGraph $map): ?self
     {
-        if (! is_array($data) || ! self::isLength($data['width'] ?? null) || ! self::isLength($data['height'] ?? null) || ! is_array($data['boxes'] ?? null) || ! is_array($data['edges'] ?? null)) {
+        if (! is_array($data) || ! self::isLength($data['width'] ?? null) || ! self::isLength($data['height'] ?? null)
+            || ! is_array($data['boxes'] ?? null) || ! is_array($data['edges'] ?? null)) {
             return null;
         }
         $boxes = $lines = [];

@@ -29,7 +29,8 @@ final class RigArchive
         }
         $zip->addFromString(
             'README.txt',
-            "What {$user->name} made with Hidden Wire: rigs as documents (each can be imported again), pictures of units, own equipment models.\n",
+            "What {$user->name} made with Hidden Wire: rigs as documents (each can be imported again), pictures of units, own equipment "
+                ."models.\n",
         );
         foreach ($user->rigs()->with('pictures')->orderBy('id')->get() as $rig) {
             $this->rig($zip, $rig);

@@ -134,7 +134,8 @@ final class RigRows
      *
      * @param  Rows  $old
      * @param  Rows  $new
-     * @return array<class-string<Model>, array{gone: list<array<string, mixed>>, other: list<array<string, mixed>>, more: list<array<string, mixed>>}>|null
+     * @return array<class-string<Model>, array{gone: list<array<string, mixed>>, other: list<array<string, mixed>>,
+     *     more: list<array<string, mixed>>}>|null
      */
     private static function steps(array $old, array $new): ?array
     {

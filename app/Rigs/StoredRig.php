@@ -30,7 +30,8 @@ final class StoredRig
             return self::$last[2];
         }
         $kept = Cache::get(self::key($rig));
-        if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === CoreBuild::stamp() && $kept['rig'] instanceof CoreRig) {
+        if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === CoreBuild::stamp()
+            && $kept['rig'] instanceof CoreRig) {
             self::$last = [self::key($rig), $rig->revision, $kept['rig']];
 
             return $kept['rig'];

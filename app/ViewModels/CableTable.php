@@ -17,7 +17,10 @@ final readonly class CableTable
     {
     }
 
-    /** @return list<array{cable: string, label: string, from: string, to: string, type: string, length: string, colour: string, owned: bool}> */
+    /**
+     * @return list<array{cable: string, label: string, from: string, to: string, type: string, length: string, colour: string,
+     *     owned: bool}>
+     */
     public function rows(): array
     {
         $rows = [];

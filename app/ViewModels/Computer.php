@@ -18,10 +18,16 @@ final readonly class Computer
     /** @var list<array{device: Device, colour: string, socket: string, users: list<string>}> */
     public array $devices;
 
-    /** @var list<array{unit: Unit, picks: list<array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}>}> in the order of their start, then of the rig */
+    /**
+     * @var list<array{unit: Unit, picks: list<array{point: Point, now: string, choices: array<string, string>, channels: string,
+     *     width: int}>}> in the order of their start, then of the rig
+     */
     public array $programs;
 
-    /** @var list<array{label: string, direction: string, role: string, now: string, choices: array<string, string>}> defaults that the situation can move; none in the base */
+    /**
+     * @var list<array{label: string, direction: string, role: string, now: string, choices: array<string, string>}> defaults that the
+     *     situation can move; none in the base
+     */
     public array $defaults;
 
     private function __construct(public Unit $unit, private RigPage $page)
@@ -74,7 +80,8 @@ final readonly class Computer
             );
             foreach ($choices === [] ? [] : [Role::from($direction->value), Role::Call] as $role) {
                 $defaults[] = [
-                    'label' => "Default for {$direction->value}".($role === Role::Call ? ' in calls' : '')." in {$this->page->situation->name}",
+                    'label' => "Default for {$direction->value}".($role === Role::Call ? ' in calls' : '')
+                        ." in {$this->page->situation->name}",
                     'direction' => $direction->value,
                     'role' => $role->value,
                     'now' => (string) $this->page->situation->defaultFor($this->unit->id, $direction, $role),
@@ -100,7 +107,10 @@ final readonly class Computer
         )));
     }
 
-    /** @return array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}|null what a program's in or out uses, and what it could use; null where it takes no device */
+    /**
+     * @return array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}|null what a program's in or
+     *     out uses, and what it could use; null where it takes no device
+     */
     public static function pickOf(Hearing $hearing, Unit $program, Point $point): ?array
     {
         $host = $hearing->graph->rig->hostOf($program->place);

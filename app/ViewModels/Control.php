@@ -26,7 +26,8 @@ final readonly class Control
         foreach (Controls::of($model, $point) as $kind) {
             $value = $state->of($unit, $point, $kind);
             $scale = $kind->scale($point);
-            $parts[] = $scale === null ? Key::of($kind, $value === true) : new Knob($kind->key(), $kind->name(), $kind->plain($value), $scale);
+            $parts[] = $scale === null ? Key::of($kind, $value === true)
+                : new Knob($kind->key(), $kind->name(), $kind->plain($value), $scale);
         }
         $this->parts = $parts;
         $this->isMuted = $state->isMuted($unit, $point);

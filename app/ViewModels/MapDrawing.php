@@ -132,7 +132,8 @@ final class MapDrawing
             [$start, $end] = $entered !== null && $this->sameUnit($edge->to, $entered)
                 ? [$edge->to, $edge->from]
                 : [$edge->from, $edge->to];
-            if ($entered !== null && $entered !== $start && isset($this->ports[$entered], $this->ports[$start]) && $this->sameUnit($entered, $start) && $this->map->depth->showsInsides()) {
+            if ($entered !== null && $entered !== $start && isset($this->ports[$entered], $this->ports[$start])
+                && $this->sameUnit($entered, $start) && $this->map->depth->showsInsides()) {
                 $this->add($this->insidePens, "{$entered} {$start}", $pen);
             }
             $entered = $end;

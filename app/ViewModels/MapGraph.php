@@ -115,7 +115,8 @@ final class MapGraph
                 $isPicked = $this->graph->state->pick($unit->id, $point->id) !== null;
                 $isVirtual = $point->device !== null && $this->isUsed($unit, "{$unit->id}/{$point->id}");
                 $isEar = $point->kind === PointKind::Ear && $this->hasListener("{$unit->id}/{$point->id}");
-                if ($isPicked || $isVirtual || $isEar || ($this->depth === MapDepth::Everything && ($point->picks !== null || $point->device !== null))) {
+                if ($isPicked || $isVirtual || $isEar
+                    || ($this->depth === MapDepth::Everything && ($point->picks !== null || $point->device !== null))) {
                     $isOut = $point->picks === Direction::Playback || $point->device?->direction === Direction::Recording || $isEar;
                     $port = new MapPort(
                         "{$unit->id}/{$point->id}",
@@ -197,8 +198,10 @@ final class MapGraph
                 }
                 $at = "{$unit->id}/{$point->id}";
                 $isOut = $point->picks === Direction::Playback;
-                $this->edges[] = new MapEdge("pick:{$at}", $isOut ? $at : $this->devicePort($device), $isOut ? $this->devicePort($device) : $at, '', Realm::Computer,
-                    $isOut ? "{$point->label} of {$unit->name} plays to {$device->name()}" : "{$point->label} of {$unit->name} takes {$device->name()}", $device->isUsable());
+                $this->edges[] = new MapEdge("pick:{$at}", $isOut ? $at : $this->devicePort($device), $isOut ? $this->devicePort($device)
+                    : $at, '', Realm::Computer,
+                    $isOut ? "{$point->label} of {$unit->name} plays to {$device->name()}"
+                        : "{$point->label} of {$unit->name} takes {$device->name()}", $device->isUsable());
             }
         }
     }

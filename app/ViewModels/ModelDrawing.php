@@ -81,7 +81,8 @@ final readonly class ModelDrawing
         }
         foreach ($model->points as $point) {
             if ($point->picks !== null || $point->device !== null) {
-                $isOut = ($point->picks ?? $point->device->direction) === ($point->picks !== null ? Direction::Playback : Direction::Recording);
+                $isOut = ($point->picks ?? $point->device->direction) === ($point->picks !== null ? Direction::Playback
+                    : Direction::Recording);
                 $port = new MapPort("it/{$point->id}", $point->label, $isOut, 'point');
                 $port->isOut ? $right[] = $port : $left[] = $port;
             } elseif ($model->isProgram() && $point->kind === PointKind::Ear) {

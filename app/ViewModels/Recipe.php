@@ -34,14 +34,17 @@ final readonly class Recipe
     public function aloud(): string
     {
         $in = array_map(
-            fn (Feed $feed) => $feed->from.($feed->levelWords() === '' ? '' : ' at '.$feed->levelWords()).($feed->isLinked() ? '' : ', '.$feed->tapWords()),
+            fn (Feed $feed) => $feed->from.($feed->levelWords() === '' ? '' : ' at '.$feed->levelWords())
+                .($feed->isLinked() ? '' : ', '.$feed->tapWords()),
             $this->in(),
         );
         $out = array_map(fn (Feed $feed) => $feed->from, $this->out());
         $who = array_map(fn (Listener $listener) => $listener->name, $this->listeners);
 
-        return "{$this->output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'.($out === [] ? '' : ' Left out: '.self::list($out).'.').' '
-            .($this->control->isMuted ? 'It is muted.' : ($who === [] ? 'Nobody listens behind it.' : self::list($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
+        return "{$this->output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'
+            .($out === [] ? '' : ' Left out: '.self::list($out).'.').' '
+            .($this->control->isMuted ? 'It is muted.'
+                : ($who === [] ? 'Nobody listens behind it.' : self::list($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
     }
 
     /** @param  list<string>  $things */

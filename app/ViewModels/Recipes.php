@@ -114,8 +114,10 @@ final readonly class Recipes
         $from = $this->model->points[$route->from];
         $instead = $route->group === null
             ? []
-            : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label : "to {$this->model->points[$other->to]->label}",
-                array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group && $other->choice() !== $route->choice())));
+            : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label
+                : "to {$this->model->points[$other->to]->label}",
+                array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group
+                    && $other->choice() !== $route->choice())));
 
         return new Feed(
             $route->key(),
@@ -133,7 +135,8 @@ final readonly class Recipes
         $here = $point;
         while (count($chain) < count($this->model->points)) {
             $into = array_values(array_filter($this->model->routes, fn (Route $route) => $route->to === $here->id));
-            if ($here->kind !== PointKind::Strip || count($into) !== 1 || $into[0]->can !== [] || $this->model->points[$into[0]->from]->kind !== PointKind::Strip) {
+            if ($here->kind !== PointKind::Strip || count($into) !== 1 || $into[0]->can !== []
+                || $this->model->points[$into[0]->from]->kind !== PointKind::Strip) {
                 break;
             }
             array_unshift($chain, mb_strtolower($here->label));

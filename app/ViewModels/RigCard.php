@@ -43,10 +43,16 @@ final readonly class RigCard
         $this->counts = $content === null ? [] : (new Hearing((new GraphBuilder($content))->build($content->base())))->counts();
     }
 
-    /** @return array{width: float, height: float, boxes: array<string, array{float, float, float, float}>, edges: array<string, array{points: list<array{float, float}>}>}|null */
+    /**
+     * @return array{width: float, height: float, boxes: array<string, array{float, float, float, float}>, edges: array<string,
+     *     array{points: list<array{float, float}>}>}|null
+     */
     public function drawing(): ?array
     {
-        /** @var array{width: float, height: float, boxes: array<string, array{float, float, float, float}>, edges: array<string, array{points: list<array{float, float}>}>}|null $geometry */
+        /**
+         * @var array{width: float, height: float, boxes: array<string, array{float, float, float, float}>, edges: array<string,
+         *     array{points: list<array{float, float}>}>}|null $geometry
+         */
         $geometry = $this->rig->layouts->firstWhere('depth', MapDepth::Cables->value)?->geometry;
 
         return $geometry;

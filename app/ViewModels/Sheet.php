@@ -33,7 +33,10 @@ final readonly class Sheet
         $this->wiring = new Wiring($this->rig);
     }
 
-    /** @return list<array{ref: string, socket: string, words: string, cables: list<array{id: string, label: string, to: string}>, takes: array<string, string>}> with the free sockets that can take a free one's other end */
+    /**
+     * @return list<array{ref: string, socket: string, words: string, cables: list<array{id: string, label: string, to: string}>,
+     *     takes: array<string, string>}> with the free sockets that can take a free one's other end
+     */
     public function sockets(Unit $unit): array
     {
         $rows = [];
@@ -55,7 +58,10 @@ final readonly class Sheet
         return $rows;
     }
 
-    /** @return list<array{point: Point, control: Control|null, says: string, pick: array{point: Point, now: string, choices: array<string, string>, channels: string, width: int}|null}> what is set on the unit */
+    /**
+     * @return list<array{point: Point, control: Control|null, says: string, pick: array{point: Point, now: string, choices: array<string,
+     *     string>, channels: string, width: int}|null}> what is set on the unit
+     */
     public function controls(Unit $unit): array
     {
         $rows = [];
@@ -64,7 +70,8 @@ final readonly class Sheet
                 $pick = $point->picks === null ? null : Computer::pickOf($this->hearing, $unit, $point);
                 $rows[] = [
                     'point' => $point,
-                    'control' => $point->isControlled() ? new Control($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
+                    'control' => $point->isControlled()
+                        ? new Control($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
                     'says' => $this->picked($unit, $point),
                     'pick' => $pick,
                 ];
@@ -83,13 +90,17 @@ final readonly class Sheet
         return match (true) {
             $pick === null => '',
             $device === null => 'comes to no device',
-            ! $device->isUsable() => "{$device->name()} gives nothing".($device->isConnected ? ', it is disabled' : ', it is not connected'),
+            ! $device->isUsable() => "{$device->name()} gives nothing"
+                .($device->isConnected ? ', it is disabled' : ', it is not connected'),
             $pick->default !== null => "now {$device->name()}",
             default => '',
         };
     }
 
-    /** @return list<array{bus: string, feeds: list<array{key: string, from: string, on: bool, says: string, canSwitch: bool}>}> what each point gets that can be fed in more than one way */
+    /**
+     * @return list<array{bus: string, feeds: list<array{key: string, from: string, on: bool, says: string, canSwitch: bool}>}> what each
+     *     point gets that can be fed in more than one way
+     */
     public function mixes(Unit $unit): array
     {
         $model = $this->rig->modelOf($unit);
@@ -133,7 +144,8 @@ final readonly class Sheet
             foreach ($pair->arrivals() as $arrival) {
                 foreach ($arrival->hops as $hop) {
                     $isHere = $isCable ? $hop->kind === HopKind::Cable && $hop->ref === $element
-                        : $hop->ref === $element || str_starts_with($hop->ref, "{$element}/") || ($hop->pick !== null && str_starts_with((string) $hop->pick, "{$element}/"));
+                        : $hop->ref === $element || str_starts_with($hop->ref, "{$element}/")
+                            || ($hop->pick !== null && str_starts_with((string) $hop->pick, "{$element}/"));
                     if ($isHere && ! in_array($pair->listener->name, $carried[$pair->source->id] ?? [], true)) {
                         $carried[$pair->source->id][] = $pair->listener->name;
                     }

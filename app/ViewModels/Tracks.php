@@ -25,7 +25,10 @@ final readonly class Tracks
     private function __construct(public Unit $unit, private SignalGraph $graph, Passage $passage)
     {
         $model = $graph->rig->modelOf($unit);
-        $isTrack = fn (Point $point): bool => $point->kind === PointKind::Bus || ($point->kind === PointKind::Ear && array_filter($model->routes, fn (Route $route) => $route->to === $point->id && $model->points[$route->from]->kind !== PointKind::Bus) !== []);
+        $isTrack = fn (Point $point): bool => $point->kind === PointKind::Bus
+            || ($point->kind === PointKind::Ear
+            && array_filter($model->routes, fn (Route $route) => $route->to === $point->id
+            && $model->points[$route->from]->kind !== PointKind::Bus) !== []);
         $sources = fn (Point $point): array => $passage->sourcesAt("{$unit->id}/{$point->id}");
         $this->inputs = array_values(array_map(fn (Point $point) => [
             'point' => $point,
@@ -34,8 +37,10 @@ final readonly class Tracks
             'sources' => $sources($point),
         ],
             array_filter($model->points, fn (Point $point) => $point->kind === PointKind::In)));
-        $this->tracks = array_values(array_map(fn (Point $point) => ['point' => $point, 'sources' => $sources($point), 'goals' => array_values(array_map(
-            fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [], []), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
+        $this->tracks = array_values(array_map(fn (Point $point) => ['point' => $point, 'sources' => $sources($point),
+            'goals' => array_values(array_map(
+                fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [],
+                    []), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
             array_filter($model->points, $isTrack)));
     }
 

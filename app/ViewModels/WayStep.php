@@ -14,7 +14,8 @@ use HiddenWire\Core\Signal\HopKind;
 final readonly class WayStep
 {
     /**
-     * @param  list<array{name: string, fader: string|null}>  $inside  the points passed inside a unit; those whose fader governs the way with its setting
+     * @param  list<array{name: string, fader: string|null}>  $inside  the points passed inside a unit; those whose fader governs the way
+     *     with its setting
      * @param  string|null  $select  what to select on a click: `unit:…` or `cable:…`
      */
     public function __construct(

@@ -69,7 +69,8 @@ final readonly class WayStrip
             Verdict::OneSided => (string) $pair->loss?->words(),
             Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
             Verdict::Silent => 'is not heard; no wish is set',
-            Verdict::Uncounted => 'has too many ways to count'.($pair->sum->restAtMost() === null ? '' : "; what was left out is at most {$pair->sum->restAtMost()->text()} dB"),
+            Verdict::Uncounted => 'has too many ways to count'
+                .($pair->sum->restAtMost() === null ? '' : "; what was left out is at most {$pair->sum->restAtMost()->text()} dB"),
         };
     }
 

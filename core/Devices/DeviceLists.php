@@ -149,7 +149,8 @@ final readonly class DeviceLists
      * What a host or downstream socket reaches.
      *
      * @param  list<array{cable: string, hub: string|null}>  $via
-     * @param  array<string, true>  $seen  units that have been come to from this socket: each is looked into once, by whichever way leads there first
+     * @param  array<string, true>  $seen  units that have been come to from this socket: each is looked into once, by whichever way leads
+     *     there first
      * @param  array<string, DeviceSettings>  $settings
      * @return array<string, Device>
      */
@@ -228,8 +229,10 @@ final readonly class DeviceLists
         $point = $lane === null ? $ref->givenBy : $lane->point;
         $channels = $lane?->channels;
 
-        return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null ? $model->points[$point]->channels : count($channels),
-            $offer->latency, $via, $isConnected, $settings[(string) $ref] ?? null, $this->roles($computer, $ref, $offer->direction, $settings[(string) $ref] ?? null));
+        return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null
+            ? $model->points[$point]->channels : count($channels),
+            $offer->latency, $via, $isConnected, $settings[(string) $ref]
+                ?? null, $this->roles($computer, $ref, $offer->direction, $settings[(string) $ref] ?? null));
     }
 
     /** @return list<Role> what the system uses a device for by default */

@@ -81,7 +81,8 @@ final class DocumentReader
     /**
      * Holds a document that is about to be kept to the very rules by which it will be read again.
      *
-     * @param  array<string, EquipmentModel>|null  $models  models that were read before, where the document has the same; null to read them too
+     * @param  array<string, EquipmentModel>|null  $models  models that were read before, where the document has the same; null to read
+     *     them too
      *
      * @throws InvalidRig with every offence
      */

@@ -197,7 +197,8 @@ final class DocumentWriter
             'id' => $point->id, 'kind' => $point->kind->value,
             ...$this->filled(['label' => $point->label === $point->id ? null : $point->label]),
             'channels' => $point->channels,
-            ...$this->known(['gain' => $this->span($point->gain), 'fader' => $this->span($point->fader), 'mute' => $point->mute, 'mono' => $point->mono,
+            ...$this->known(['gain' => $this->span($point->gain), 'fader' => $this->span($point->fader), 'mute' => $point->mute,
+                'mono' => $point->mono,
                 'delay_to_ms' => $point->delayTo?->number(), 'picks' => $point->picks?->value, 'device' => $this->offer($point->device)]),
         ];
     }
@@ -215,7 +216,8 @@ final class DocumentWriter
             'from' => $route->from, 'to' => $route->to,
             ...$this->known([
                 'on' => $route->on ? null : false, 'db' => $route->db->number() === 0 ? null : $route->db->number(),
-                'tap' => $route->tap === Tap::PostFader ? null : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group, 'choice' => $route->choice,
+                'tap' => $route->tap === Tap::PostFader ? null
+                    : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group, 'choice' => $route->choice,
                 'delay_ms' => $route->delay?->number(),
             ]),
             ...$this->filled(['can' => array_map(fn (RouteSetting $setting) => $setting->value, $route->can)]),

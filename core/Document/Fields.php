@@ -187,7 +187,8 @@ final class Fields implements Readings
         }
 
         return (is_int($value) || is_float($value)) && abs($value) <= Bounds::DB && Decibels::isExact($value) ? Decibels::of($value)
-            : $this->problem($this->at($key), 'This has to be a number of decibels from -'.Bounds::DB.' to '.Bounds::DB.' with two decimals at most.');
+            : $this->problem($this->at($key), 'This has to be a number of decibels from -'.Bounds::DB.' to '.Bounds::DB
+                .' with two decimals at most.');
     }
 
     public function milliseconds(string $key): ?Milliseconds
@@ -197,8 +198,10 @@ final class Fields implements Readings
             return null;
         }
 
-        return (is_int($value) || is_float($value)) && $value >= 0 && $value <= Bounds::MS && Milliseconds::isExact($value) ? Milliseconds::of($value)
-            : $this->problem($this->at($key), 'This has to be a number of milliseconds from 0 to '.Bounds::MS.' with three decimals at most.');
+        return (is_int($value) || is_float($value)) && $value >= 0 && $value <= Bounds::MS && Milliseconds::isExact($value)
+            ? Milliseconds::of($value)
+            : $this->problem($this->at($key), 'This has to be a number of milliseconds from 0 to '.Bounds::MS
+                .' with three decimals at most.');
     }
 
     /**

@@ -28,7 +28,8 @@ final class ModelSketch
     /**
      * @param  array{name: string, family: string, summary: string}  $head
      * @param  list<Row>  $points  `id`, `label`, `kind`, `channels`, and `gain`, `fader`, `mute`, `mono` where it has them
-     * @param  list<Row>  $lanes  `socket`, `lane` (ids where they exist), `label` and `connector` of the socket, `way`, `point` by label, `device` (`playback` or `recording`) where a computer lists it
+     * @param  list<Row>  $lanes  `socket`, `lane` (ids where they exist), `label` and `connector` of the socket, `way`, `point` by label,
+     *     `device` (`playback` or `recording`) where a computer lists it
      * @param  list<Row>  $routes  `from` and `to` by label, `on`, `can_on`, `can_db`
      * @param  array<string, mixed>  $base  the document of the model that it is made from
      */
@@ -50,7 +51,9 @@ final class ModelSketch
     {
         $points = $lanes = $routes = [];
         foreach ($model->points as $point) {
-            $points[] = ['id' => $point->id, 'label' => $point->label, 'kind' => $point->kind->value, 'channels' => (string) $point->channels, 'gain' => $point->gain === null ? '' : '1', 'fader' => $point->fader === null ? '' : '1',
+            $points[] = ['id' => $point->id, 'label' => $point->label, 'kind' => $point->kind->value,
+                'channels' => (string) $point->channels, 'gain' => $point->gain === null ? '' : '1', 'fader' => $point->fader === null
+                ? '' : '1',
                 'mute' => $point->mute === null ? '' : '1', 'mono' => $point->mono === null ? '' : '1'];
         }
         foreach ($model->sockets as $socket) {

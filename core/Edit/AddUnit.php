@@ -31,7 +31,8 @@ final readonly class AddUnit implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return 'New unit'.($this->count > 1 ? 's' : '').': '.implode(', ', $this->names($rig))." ({$this->model->name}), {$rig->places[$this->place]->name}";
+        return 'New unit'.($this->count > 1 ? 's' : '').': '.implode(', ', $this->names($rig))
+            ." ({$this->model->name}), {$rig->places[$this->place]->name}";
     }
 
     /** @return list<string> the name asked for, then the same with numbers */

@@ -27,8 +27,9 @@ final readonly class DescribeUnit implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return Settings::ofUnit($rig, $this->unit, fn (Unit $unit) => $unit->with(name: $this->name, firmware: $this->firmware, serial: $this->serial, notes: $this->notes,
-            needs: $this->needs ?? $unit->needs, atLogin: $this->atLogin ?? $unit->atLogin));
+        return Settings::ofUnit($rig, $this->unit,
+            fn (Unit $unit) => $unit->with(name: $this->name, firmware: $this->firmware, serial: $this->serial, notes: $this->notes,
+                needs: $this->needs ?? $unit->needs, atLogin: $this->atLogin ?? $unit->atLogin));
     }
 
     public function words(Rig $rig): string

@@ -23,7 +23,8 @@ final readonly class EnableDevice implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$rig->units[$this->computer]->name}: ".(new Names($rig))->of($this->device).' '.($this->isEnabled ? 'enabled' : 'disabled');
+        return "{$rig->units[$this->computer]->name}: ".(new Names($rig))->of($this->device).' '
+            .($this->isEnabled ? 'enabled' : 'disabled');
     }
 
     private function whole(Rig $rig): SetDevice

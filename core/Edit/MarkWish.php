@@ -40,6 +40,7 @@ final readonly class MarkWish implements RigEdit
     {
         $says = array_filter([$this->ownLevel ? 'with a level of its own' : '', $this->alone ? 'alone' : '']);
 
-        return "{$rig->sources[$this->source]->name} at {$rig->listeners[$this->listener]->name}: ".(implode(', ', $says) ?: 'at any level, with others');
+        return "{$rig->sources[$this->source]->name} at {$rig->listeners[$this->listener]->name}: "
+            .(implode(', ', $says) ?: 'at any level, with others');
     }
 }

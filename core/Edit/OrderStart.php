@@ -20,7 +20,8 @@ final readonly class OrderStart implements RigEdit
         $turns = array_flip($this->programs);
 
         return new Rig($rig->parts()->with(units: array_map(
-            fn (Unit $unit) => $unit->place === $this->place && $rig->modelOf($unit)->isProgram() ? $unit->with(start: isset($turns[$unit->id]) ? $turns[$unit->id] + 1 : null) : $unit, array_values($rig->units))));
+            fn (Unit $unit) => $unit->place === $this->place && $rig->modelOf($unit)->isProgram()
+                ? $unit->with(start: isset($turns[$unit->id]) ? $turns[$unit->id] + 1 : null) : $unit, array_values($rig->units))));
     }
 
     public function words(Rig $rig): string

@@ -25,6 +25,7 @@ final readonly class PlaceListener implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return $rig->listeners[$this->listener]->name.($this->isThere ? ' listens at ' : ' does not listen any more at ')."{$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
+        return $rig->listeners[$this->listener]->name.($this->isThere ? ' listens at ' : ' does not listen any more at ')
+            ."{$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
     }
 }

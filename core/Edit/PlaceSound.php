@@ -37,6 +37,8 @@ final readonly class PlaceSound implements RigEdit
     {
         $where = "{$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
 
-        return $rig->sources[$this->source]->name.($this->db === null ? " does not begin at {$where} any more" : " begins at {$where}".($this->db->number() === 0 ? '' : ", {$this->db->text()} dB"));
+        return $rig->sources[$this->source]->name
+            .($this->db === null ? " does not begin at {$where} any more" : " begins at {$where}"
+            .($this->db->number() === 0 ? '' : ", {$this->db->text()} dB"));
     }
 }

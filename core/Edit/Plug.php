@@ -40,7 +40,8 @@ final readonly class Plug implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$this->next($rig)}: {$rig->socket($this->from)->label} of {$rig->units[$this->from->unit]->name} to {$rig->socket($this->to)->label} of {$rig->units[$this->to->unit]->name}";
+        return "{$this->next($rig)}: {$rig->socket($this->from)->label} of {$rig->units[$this->from->unit]->name} to "
+            ."{$rig->socket($this->to)->label} of {$rig->units[$this->to->unit]->name}";
     }
 
     private function type(Rig $rig): CableType

@@ -68,7 +68,8 @@ final readonly class PutBetween implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$this->name($rig)} between {$rig->socket($this->from)->label} of {$rig->units[$this->from->unit]->name} and {$rig->socket($this->to)->label} of {$rig->units[$this->to->unit]->name}";
+        return "{$this->name($rig)} between {$rig->socket($this->from)->label} of {$rig->units[$this->from->unit]->name} and "
+            ."{$rig->socket($this->to)->label} of {$rig->units[$this->to->unit]->name}";
     }
 
     private function name(Rig $rig): string

@@ -70,8 +70,10 @@ final readonly class RemoveUnit implements RigEdit
                 ))),
                 $rig->listeners,
             )),
-            situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter($situation->changes,
-                fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)))))->without([$this->unit], $gone), $rig->situations)),
+            situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(
+                $situation->changes,
+                fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)),
+            )))->without([$this->unit], $gone), $rig->situations)),
         ));
     }
 

@@ -28,6 +28,7 @@ final readonly class SetAbsent implements RigEdit
         $unit = $rig->units[$this->unit];
         $isProgram = $rig->modelOf($unit)->isProgram();
 
-        return "{$unit->name} ".($isProgram ? ($this->isAbsent ? 'does not run' : 'runs') : ($this->isAbsent ? 'is not there' : 'is there'))." in {$rig->situations[$this->situation]->name}";
+        return "{$unit->name} ".($isProgram ? ($this->isAbsent ? 'does not run' : 'runs')
+            : ($this->isAbsent ? 'is not there' : 'is there'))." in {$rig->situations[$this->situation]->name}";
     }
 }

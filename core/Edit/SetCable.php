@@ -37,7 +37,8 @@ final readonly class SetCable implements RigEdit
         }
 
         return new Rig($rig->parts()->changing('cables', $this->cable,
-            fn (Cable $cable) => $cable->with(label: $this->label, type: $this->type, lengthM: $this->lengthM, colour: $this->colour, owned: $this->isOwned, lanes: $this->type === $cable->type ? $cable->lanes : null)));
+            fn (Cable $cable) => $cable->with(label: $this->label, type: $this->type, lengthM: $this->lengthM, colour: $this->colour,
+                owned: $this->isOwned, lanes: $this->type === $cable->type ? $cable->lanes : null)));
     }
 
     public function words(Rig $rig): string

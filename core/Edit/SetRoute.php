@@ -33,9 +33,11 @@ final readonly class SetRoute implements RigEdit
     {
         $model = $rig->modelOf($this->at->unit);
         $route = $model->routes[$this->at->key] ?? null;
-        $isOf = fn (string $key): bool => $route?->group !== null && $key !== $this->at->key && $model->routes[$key]->group === $route->group;
+        $isOf = fn (string $key): bool => $route?->group !== null && $key !== $this->at->key
+            && $model->routes[$key]->group === $route->group;
         foreach ($this->set->on === null ? [] : $routes as $key => $settings) {
-            if ($isOf((string) $key) && $settings->on === true && ($model->routes[$key]->choice() === $route?->choice()) !== $this->set->on) {
+            if ($isOf((string) $key) && $settings->on === true
+                && ($model->routes[$key]->choice() === $route?->choice()) !== $this->set->on) {
                 $rest = $settings->with(on: null);
                 unset($routes[$key]);
                 $routes += $rest->isEmpty() ? [] : [$key => $rest];
@@ -43,7 +45,8 @@ final readonly class SetRoute implements RigEdit
         }
         $routes[$this->at->key] = ($routes[$this->at->key] ?? new RouteSettings)->under($this->set);
         // Switched off is off: the group's usual choice does not come on instead.
-        $isSelected = array_filter($routes, fn (RouteSettings $one, string $key) => $isOf($key) && $one->on === true, ARRAY_FILTER_USE_BOTH) !== [];
+        $isSelected = array_filter($routes, fn (RouteSettings $one, string $key) => $isOf($key) && $one->on === true,
+            ARRAY_FILTER_USE_BOTH) !== [];
         foreach ($this->set->on === false && ! $isSelected ? $model->routes : [] as $key => $other) {
             if ($isOf((string) $key) && $other->on) {
                 $routes[$key] = ($routes[$key] ?? new RouteSettings)->under(new RouteSettings(on: false));
@@ -59,6 +62,7 @@ final readonly class SetRoute implements RigEdit
         $model = $rig->modelOf($unit);
         $route = $model->routes[$this->at->key];
 
-        return "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label} ".$this->set->words().Settings::where($rig, $this->situation);
+        return "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label} ".$this->set->words()
+            .Settings::where($rig, $this->situation);
     }
 }

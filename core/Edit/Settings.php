@@ -25,31 +25,33 @@ final class Settings
     /** Puts a change into a situation, on top of what it changes there already. */
     public static function ofSituation(Rig $rig, string $situation, Change $change): Rig
     {
-        return new Rig($rig->parts()->with(situations: array_values(array_map(function (Situation $one) use ($rig, $situation, $change): Situation {
-            if ($one->id !== $situation) {
-                return $one;
-            }
-            $changes = [];
-            $isSet = false;
-            foreach ($one->changes as $kept) {
-                $isSame = (string) $kept->at === (string) $change->at && ($kept->set instanceof Pick) === ($change->set instanceof Pick);
-                if ($isSame) {
-                    $kept = new Change($change->at, match (true) {
-                        $kept->set instanceof PointSettings && $change->set instanceof PointSettings => $kept->set->under($change->set),
-                        $kept->set instanceof RouteSettings && $change->set instanceof RouteSettings => $kept->set->under($change->set),
-                        default => $change->set,
-                    });
-                    $isSet = true;
-                } elseif ($kept->set instanceof RouteSettings && self::isOverruled($rig, $kept, $change)) {
-                    $kept = new Change($kept->at, $kept->set->with(on: null));
+        return new Rig($rig->parts()
+            ->with(situations: array_values(array_map(function (Situation $one) use ($rig, $situation, $change): Situation {
+                if ($one->id !== $situation) {
+                    return $one;
                 }
-                if (! $kept->set instanceof RouteSettings || ! $kept->set->isEmpty()) {
-                    $changes[] = $kept;
+                $changes = [];
+                $isSet = false;
+                foreach ($one->changes as $kept) {
+                    $isSame = (string) $kept->at === (string) $change->at
+                    && ($kept->set instanceof Pick) === ($change->set instanceof Pick);
+                    if ($isSame) {
+                        $kept = new Change($change->at, match (true) {
+                            $kept->set instanceof PointSettings && $change->set instanceof PointSettings => $kept->set->under($change->set),
+                            $kept->set instanceof RouteSettings && $change->set instanceof RouteSettings => $kept->set->under($change->set),
+                            default => $change->set,
+                        });
+                        $isSet = true;
+                    } elseif ($kept->set instanceof RouteSettings && self::isOverruled($rig, $kept, $change)) {
+                        $kept = new Change($kept->at, $kept->set->with(on: null));
+                    }
+                    if (! $kept->set instanceof RouteSettings || ! $kept->set->isEmpty()) {
+                        $changes[] = $kept;
+                    }
                 }
-            }
 
-            return $one->with(changes: $isSet ? $changes : [...$changes, $change]);
-        }, $rig->situations))));
+                return $one->with(changes: $isSet ? $changes : [...$changes, $change]);
+            }, $rig->situations))));
     }
 
     public static function where(Rig $rig, ?string $situation): string

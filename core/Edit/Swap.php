@@ -173,7 +173,8 @@ final class Swap
     private function alike(string $point): ?Point
     {
         $old = $this->old->points[$point];
-        $isAlike = fn (Point $one): bool => $one->kind === $old->kind && $one->picks === $old->picks && $one->device?->direction === $old->device?->direction && ! in_array($one, $this->points, true);
+        $isAlike = fn (Point $one): bool => $one->kind === $old->kind && $one->picks === $old->picks
+            && $one->device?->direction === $old->device?->direction && ! in_array($one, $this->points, true);
         $same = $this->new->points[$point] ?? null;
         if ($same !== null && $isAlike($same)) {
             return $same;
@@ -307,7 +308,9 @@ final class Swap
         $old = $this->old->sockets[$ref->givenBy]->lanes[$ref->lane];
         $socket = $this->sockets[$ref->givenBy] ?? (isset($this->new->sockets[$ref->givenBy]) ? $ref->givenBy : null);
         $taken = array_map(strval(...), array_filter($this->devices));
-        $lanes = $socket === null ? [] : array_filter($this->new->sockets[$socket]->lanes, fn (Lane $lane) => $lane->device !== null && $lane->device->direction === $old->device?->direction
+        $lanes = $socket === null ? []
+            : array_filter($this->new->sockets[$socket]->lanes, fn (Lane $lane) => $lane->device !== null
+            && $lane->device->direction === $old->device?->direction
             && ! in_array("{$this->unit->id}/{$socket}/{$lane->id}", $taken, true));
         $lane = $lanes[$ref->lane] ?? array_values($lanes)[0] ?? null;
 

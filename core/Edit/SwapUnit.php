@@ -26,7 +26,8 @@ final readonly class SwapUnit implements RigEdit
     {
         $losses = $this->losses($rig);
 
-        return "{$rig->units[$this->unit]->name} is a {$this->model->name} now".($losses === [] ? '' : '; what did not fit: '.implode(', ', $losses));
+        return "{$rig->units[$this->unit]->name} is a {$this->model->name} now"
+            .($losses === [] ? '' : '; what did not fit: '.implode(', ', $losses));
     }
 
     /** @return list<string> what will not fit, in words, for the question before and the history after */

@@ -32,7 +32,8 @@ final class Elements
         }
         foreach ($data['situations'] as $situation) {
             foreach ($situation['changes'] as $change) {
-                $elements["situations/{$situation['id']}/{$change['at']}".(array_intersect_key($change['set'], ['device' => 0, 'default' => 0]) === [] ? '' : ' pick')] = $change['set'];
+                $elements["situations/{$situation['id']}/{$change['at']}"
+                    .(array_intersect_key($change['set'], ['device' => 0, 'default' => 0]) === [] ? '' : ' pick')] = $change['set'];
             }
             unset($situation['changes']);
             $elements["situations/{$situation['id']}"] = $situation;

@@ -115,12 +115,14 @@ final readonly class RigDifference
     {
         $lines = [];
         foreach (array_diff_key($this->before->cables, $this->after->cables) as $gone) {
-            $lines[] = "{$gone->label} is out: it joined {$this->socket($this->before, $gone->from)} and {$this->socket($this->before, $gone->to)}";
+            $lines[] = "{$gone->label} is out: it joined {$this->socket($this->before, $gone->from)} and "
+                ."{$this->socket($this->before, $gone->to)}";
         }
         foreach ($this->after->cables as $id => $cable) {
             $was = $this->before->cables[$id] ?? null;
             if ($was === null) {
-                $lines[] = "{$cable->label} is new: {$this->socket($this->after, $cable->from)} to {$this->socket($this->after, $cable->to)}";
+                $lines[] = "{$cable->label} is new: {$this->socket($this->after, $cable->from)} to "
+                    ."{$this->socket($this->after, $cable->to)}";
 
                 continue;
             }
@@ -161,12 +163,15 @@ final readonly class RigDifference
             $model = $this->after->modelOf($unit);
             foreach (array_keys($unit->points + $was->points) as $point) {
                 if (isset($model->points[$point]) && ($unit->points[$point] ?? null) != ($was->points[$point] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$point]->label} ".(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'as it comes');
+                    $lines[] = "{$unit->name}: {$model->points[$point]->label} "
+                        .(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'as it comes');
                 }
             }
             foreach (array_keys($unit->routes + $was->routes) as $key) {
                 if (isset($model->routes[$key]) && ($unit->routes[$key] ?? null) != ($was->routes[$key] ?? null)) {
-                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → {$model->points[$model->routes[$key]->to]->label} ".(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
+                    $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → "
+                        ."{$model->points[$model->routes[$key]->to]->label} "
+                        .(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
                 }
             }
         }
@@ -184,7 +189,8 @@ final readonly class RigDifference
                 $this->after->units[$one->at->unit],
                 $this->after->modelOf($one->at->unit)->points[$one->at->point],
             )) {
-                $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses ".($is?->words() ?? 'no device');
+                $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses "
+                    .($is?->words() ?? 'no device');
             }
         }
 
@@ -242,7 +248,8 @@ final readonly class RigDifference
                     ).($one[1] ? ', own level' : '').($one[2] ? ', alone' : ''),
                     $is[$key] ?? [],
                 );
-                $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: ".(implode('; ', $says) ?: 'no wish');
+                $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: "
+                    .(implode('; ', $says) ?: 'no wish');
             }
         }
 
@@ -255,7 +262,8 @@ final readonly class RigDifference
         $lines = [];
         foreach (array_intersect_key($this->after->situations, $this->before->situations) as $id => $situation) {
             if ($situation->changes != $this->before->situations[$id]->changes) {
-                $lines[] = "{$situation->name} changes ".count($situation->changes).' settings (before: '.count($this->before->situations[$id]->changes).')';
+                $lines[] = "{$situation->name} changes ".count($situation->changes).' settings (before: '
+                    .count($this->before->situations[$id]->changes).')';
             }
         }
 

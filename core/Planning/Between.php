@@ -73,7 +73,10 @@ final readonly class Between
         return null;
     }
 
-    /** @return list<array{SocketRef, bool}> where a cable in a socket leads that does not lead to the other end, and whether the socket gives */
+    /**
+     * @return list<array{SocketRef, bool}> where a cable in a socket leads that does not lead to the other end, and whether the socket
+     *     gives
+     */
     private function besides(SocketRef $here, SocketRef $other): array
     {
         $led = array_map(fn (Cable $cable) => $this->wiring->across($cable, $here), $this->wiring->at($here));
@@ -88,7 +91,8 @@ final readonly class Between
     private function beside(EquipmentModel $model, Socket $in, Socket $out, SocketRef $there, bool $gives): ?string
     {
         foreach ($model->sockets as $socket) {
-            if ($socket !== $in && $socket !== $out && Mating::cable($socket, $this->rig->socket($there)) !== null && ($gives ? $this->passes($model, $in, $socket) : $this->passes($model, $socket, $out))) {
+            if ($socket !== $in && $socket !== $out && Mating::cable($socket, $this->rig->socket($there)) !== null
+                && ($gives ? $this->passes($model, $in, $socket) : $this->passes($model, $socket, $out))) {
                 return $socket->id;
             }
         }

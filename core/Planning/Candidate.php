@@ -36,7 +36,8 @@ final readonly class Candidate
     /** Both changes together. */
     public function with(self $other): self
     {
-        return new self("{$this->key} + {$other->key}", "{$this->cause}, and ".lcfirst($other->cause), "{$this->cure}, and ".lcfirst($other->cure),
+        return new self("{$this->key} + {$other->key}", "{$this->cause}, and ".lcfirst($other->cause), "{$this->cure}, and "
+            .lcfirst($other->cure),
             [...$this->edits, ...$other->edits], $this->cost + $other->cost, [...$this->about, ...$other->about]);
     }
 }

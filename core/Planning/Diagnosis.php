@@ -180,7 +180,8 @@ final class Diagnosis
     /**
      * @param  array<string, Trouble>  $troubles  by cell
      * @param  callable(Trouble): iterable<Candidate>  $remedies
-     * @return list<array{Candidate, list<string>}> each change with the cells that ask for it: those that most ask for first, then the easiest
+     * @return list<array{Candidate, list<string>}> each change with the cells that ask for it: those that most ask for first, then the
+     *     easiest
      */
     private function asked(array $troubles, callable $remedies): array
     {

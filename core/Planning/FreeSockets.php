@@ -34,7 +34,10 @@ final class FreeSockets
     /** @var array<string, bool> */
     private array $taking = [];
 
-    /** @var array<array-key, array<array-key, true>> by place: units of which a program there wants a device, or a default is, that its computer does not have now */
+    /**
+     * @var array<array-key, array<array-key, true>> by place: units of which a program there wants a device, or a default is, that its
+     *     computer does not have now
+     */
     private array $wanted;
 
     /** @var array<string, true> device lanes that programs pick */
@@ -144,7 +147,8 @@ final class FreeSockets
     private function isGiving(SocketRef $at): bool
     {
         foreach ($this->socket($at)->lanesGoing(Way::Out) as $lane) {
-            if (($lane->device?->direction === Direction::Playback && str_contains($lane->device->systemName, '{partner}')) || $this->trouble->region->reaches(new PointRef($at->unit, $lane->point))) {
+            if (($lane->device?->direction === Direction::Playback && str_contains($lane->device->systemName, '{partner}'))
+                || $this->trouble->region->reaches(new PointRef($at->unit, $lane->point))) {
                 return true;
             }
         }
@@ -172,7 +176,8 @@ final class FreeSockets
         $place = $this->trouble->rig->units[$host->unit]->place;
 
         return $this->wanted !== [] && ($this->socket($device)->link === LinkRole::Upstream || isset($this->wanted[$place][$device->unit])
-            || ($this->socket($host)->link === LinkRole::Downstream && array_filter($this->wanted, fn (array $units) => isset($units[$device->unit])) !== []));
+            || ($this->socket($host)->link === LinkRole::Downstream
+                && array_filter($this->wanted, fn (array $units) => isset($units[$device->unit])) !== []));
     }
 
     public function isOfDevice(SocketRef $at): bool

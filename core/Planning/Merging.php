@@ -28,7 +28,8 @@ final readonly class Merging
         $shared = [];
         $looked = 0;
         foreach ($this->hearing->all() as $other) {
-            if ($looked++ < self::LOOKED && $other->listener === $pair->listener && $other !== $pair && $other->wish?->want === Want::Must) {
+            if ($looked++ < self::LOOKED && $other->listener === $pair->listener && $other !== $pair
+                && $other->wish?->want === Want::Must) {
                 foreach ($other->arrivals() as $arrival) {
                     // Two programs that pick one device meet there, by picks of their own.
                     $shared += array_fill_keys(array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $arrival->hops), true);

@@ -129,7 +129,8 @@ final class Trouble
             $isSet = match (true) {
                 $change->set instanceof Pick => $property === 'pick',
                 $change->set instanceof PointSettings,
-                $change->set instanceof RouteSettings => $property !== 'pick' && property_exists($change->set, $property) && $change->set->{$property} !== null,
+                $change->set instanceof RouteSettings => $property !== 'pick' && property_exists($change->set, $property)
+                    && $change->set->{$property} !== null,
             };
             if ($isSet && (string) $change->at === (string) $at) {
                 return [0 => $this->rig->isBase($situation->id) ? null : $situation->id];

@@ -106,14 +106,16 @@ final readonly class Unmended
             ];
         }
         if ($pair->verdict === Verdict::Missing) {
-            return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins." : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
+            return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins."
+                : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
                 : 'No switch, device or cable that the rig has now would bring it without making something else worse.')];
         }
         $merged = (new Merging($hearing))->of($pair);
         if ($merged !== null) {
             return [
                 "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
-                "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or one more mix.",
+                "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or "
+                    .'one more mix.',
             ];
         }
 

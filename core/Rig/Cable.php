@@ -12,7 +12,10 @@ final readonly class Cable
 {
     use With;
 
-    /** @param  list<array{string, string}>|null  $lanes  pairs (lane of the from end, lane of the to end); null pairs them by kind and order */
+    /**
+     * @param  list<array{string, string}>|null  $lanes  pairs (lane of the from end, lane of the to end); null pairs them by kind and
+     *     order
+     */
     public function __construct(
         public string $id,
         public string $label,

@@ -139,7 +139,8 @@ final class Consistency
                 if ($point === null) {
                     $this->problem("{$pointer}/point", "The model has no point \"{$lane->point}\".");
                 } elseif ($lane->channels !== null && $lane->channels !== [] && max($lane->channels) > $point->channels) {
-                    $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has only ".Count::of($point->channels, 'channel').'.');
+                    $this->problem("{$pointer}/channels", "The point \"{$lane->point}\" has only ".Count::of($point->channels, 'channel')
+                        .'.');
                 }
                 $l++;
             }
@@ -220,7 +221,8 @@ final class Consistency
                 if (isset($hosts[$unit->place])) {
                     $this->problem(
                         "/units/{$i}/place",
-                        "The place \"{$unit->place}\" has its computer already: \"{$hosts[$unit->place]}\". A second computer needs a place of its own.",
+                        "The place \"{$unit->place}\" has its computer already: \"{$hosts[$unit->place]}\". A second computer needs a "
+                            .'place of its own.',
                     );
                 }
                 $hosts[$unit->place] = $unit->id;
@@ -334,11 +336,14 @@ final class Consistency
                     );
                 }
                 $taken[$at] = $i;
-                if (! $cable->type->fits($socket->connector) && ($name === 'from' || $ends['from'] === null || $cable->type->fits($ends['from']->connector))) {
+                if (! $cable->type->fits($socket->connector)
+                    && ($name === 'from' || $ends['from'] === null || $cable->type->fits($ends['from']->connector))) {
                     $this->fault(
                         "/cables/{$i}/{$name}",
                         "plug {$cable->id} {$at}",
-                        ucfirst($cable->type->article())." {$cable->type->words()} lead does not go into {$socket->label} ({$socket->connector->words()}).".$this->wayOut($ends['from'], $ends['to']),
+                        ucfirst($cable->type->article())
+                            ." {$cable->type->words()} lead does not go into {$socket->label} ({$socket->connector->words()})."
+                            .$this->wayOut($ends['from'], $ends['to']),
                     );
                 }
             }
@@ -445,7 +450,8 @@ final class Consistency
         $giver = $this->units[$pick->device->unit] ?? null;
         $gives = $giver === null ? null : ($this->parts->models[$giver->model] ?? null);
         // What is plugged can be plugged elsewhere; a computer's own sockets and what is installed there can't.
-        if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place && ($gives->family->isHost() || $gives->isProgram())) {
+        if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place
+            && ($gives->family->isHost() || $gives->isProgram())) {
             $this->fault(
                 "{$pointer}/device",
                 "elsewhere {$pick->at} {$pick->device}",
@@ -470,8 +476,10 @@ final class Consistency
     {
         $cells = count($this->parts->sources) * count($this->parts->listeners);
         if ($cells > self::MOST_CELLS) {
-            $this->problem('/listeners', sprintf('%s sources at %s listeners are %s cells of the hearing table; up to %s are computed. Split the rig in two.',
-                number_format(count($this->parts->sources)), number_format(count($this->parts->listeners)), number_format($cells), number_format(self::MOST_CELLS)));
+            $this->problem('/listeners',
+                sprintf('%s sources at %s listeners are %s cells of the hearing table; up to %s are computed. Split the rig in two.',
+                    number_format(count($this->parts->sources)), number_format(count($this->parts->listeners)),
+                    number_format($cells), number_format(self::MOST_CELLS)));
         }
         $links = 0;
         $ofModel = [];
@@ -480,7 +488,8 @@ final class Consistency
             $links += $model === null ? 0 : $ofModel[$unit->model] ??= $this->channelLinks($model);
         }
         if ($links > self::MOST_LINKS) {
-            $this->problem('/units', sprintf('The routes of all units join %s pairs of channels; up to %s are computed. Take out routes that are not needed, or split the rig in two.',
+            $this->problem('/units', sprintf('The routes of all units join %s pairs of channels; up to %s are computed. Take out routes '
+                .'that are not needed, or split the rig in two.',
                 number_format($links), number_format(self::MOST_LINKS)));
         }
     }
@@ -539,7 +548,8 @@ final class Consistency
                 if (isset($seen[$key])) {
                     $this->problem(
                         "/wishes/{$i}",
-                        "/wishes/{$seen[$key]} says what is wanted for this pair already".($situation === '' ? '.' : " in \"{$situation}\"."),
+                        "/wishes/{$seen[$key]} says what is wanted for this pair already"
+                            .($situation === '' ? '.' : " in \"{$situation}\"."),
                     );
                 }
                 $seen[$key] = $i;
@@ -621,7 +631,8 @@ final class Consistency
                 $this->problem("{$pointer}/device", "This is a {$offer->direction->value} device, not a {$default->direction->value} one.");
             }
             if ($default->role !== Role::Call && $default->role->value !== $default->direction->value) {
-                $this->problem("{$pointer}/role", "A {$default->direction->value} device can't be the default for {$default->role->value}.");
+                $this->problem("{$pointer}/role",
+                    "A {$default->direction->value} device can't be the default for {$default->role->value}.");
             }
             if (isset($seen[$default->slot()])) {
                 $this->problem($pointer, "/situations/{$i}/defaults/{$seen[$default->slot()]} names this default already.");

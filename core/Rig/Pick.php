@@ -7,8 +7,10 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\With;
 
-/** A program's choice of a device for one of its ins or outs: an explicit one, or one of the system's defaults. With `tap`, an in takes what the
- * system sends to a playback device. */
+/**
+ * A program's choice of a device for one of its ins or outs: an explicit one, or one of the system's defaults. With `tap`, an in takes
+ * what the system sends to a playback device.
+ */
 final readonly class Pick
 {
     use With;

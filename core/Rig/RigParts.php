@@ -24,7 +24,8 @@ final readonly class RigParts
      * @param  array<int, Listener>  $listeners
      * @param  array<int, Wish>  $wishes
      * @param  array<int, Situation>  $situations
-     * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may stay; null tolerates all
+     * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may
+     *     stay; null tolerates all
      */
     public function __construct(
         public string $name,

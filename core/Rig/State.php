@@ -82,7 +82,8 @@ final readonly class State
             $isInForce = $rule->mutes === $point->id && ($this->set($unit, $point)->autoMute ?? true);
             foreach ($isInForce ? $rule->whileOpen : [] as $id) {
                 $open = $model->points[$id];
-                if (! ($this->set($unit, $open)->mute ?? $open->mute ?? false) && ! ($open->fader?->isShutAt($this->fader($unit, $open)) ?? false)) {
+                if (! ($this->set($unit, $open)->mute ?? $open->mute ?? false)
+                    && ! ($open->fader?->isShutAt($this->fader($unit, $open)) ?? false)) {
                     return $open;
                 }
             }
@@ -155,7 +156,8 @@ final readonly class State
         $group = $route->group;
         if ($group !== null && $settings->on === true) {
             $selected[$unit][$group] = $route->choice();
-        } elseif ($group !== null && $settings->on === false && ($selected[$unit][$group] ?? $this->usual($unit, $group)) === $route->choice()) {
+        } elseif ($group !== null && $settings->on === false
+            && ($selected[$unit][$group] ?? $this->usual($unit, $group)) === $route->choice()) {
             // Switched off by hand: nothing of the group is selected now.
             $selected[$unit][$group] = '';
         }

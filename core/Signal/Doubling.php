@@ -78,7 +78,8 @@ final readonly class Doubling
             DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
             DoublingKind::Cancels => 'at the same time with turned polarity: '.$this->depth()->text().' dB',
             DoublingKind::Drifts => 'by two devices whose clocks drift: hollow, and changing all the time',
-            DoublingKind::Combs => $apart.($this->isLegs ? 'the sound wanders to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
+            DoublingKind::Combs => $apart
+                .($this->isLegs ? 'the sound wanders to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
             DoublingKind::Echo => $apart.'an audible echo',
         };
     }

@@ -279,7 +279,8 @@ final class GraphBuilder
             Tap::PostFader => $this->graph->exit($at),
         };
         $this->add(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
-            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null : BlockKind::Off));
+            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null
+                : BlockKind::Off));
     }
 
     /** @return array{string, list<array{int, int, float}>} what is the same of a route in every unit of a model */
@@ -388,7 +389,8 @@ final class GraphBuilder
         foreach ($steps as $i => [$kind, $ref, $label, $delay]) {
             $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
             $map = $i < $last ? $straight : array_map(
-                fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0] : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
+                fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0]
+                    : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
             $this->add(new Link(
                 $isPlayback ? $node : $next,
                 $isPlayback ? $next : $node,
@@ -445,7 +447,8 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Tap of {$device->name()}" : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
+            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Tap of {$device->name()}"
+                : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 
     /**

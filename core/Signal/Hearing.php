@@ -81,7 +81,8 @@ final class Hearing
             if ($sources !== null && ! in_array($source->id, $sources, true)) {
                 continue;
             }
-            if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source && ! $this->begins($source, $touched)) {
+            if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source
+                && ! $this->begins($source, $touched)) {
                 $this->pairs[$source->id] = $before->pairs[$source->id];
 
                 continue;
@@ -117,7 +118,8 @@ final class Hearing
     private function touched(self $before): ?array
     {
         [$old, $new] = [$before->graph, $this->graph];
-        if ($old->width !== $new->width || count($old->links) !== count($new->links) || $old->rig->listeners !== $new->rig->listeners || $old->rig->wishes !== $new->rig->wishes) {
+        if ($old->width !== $new->width || count($old->links) !== count($new->links) || $old->rig->listeners !== $new->rig->listeners
+            || $old->rig->wishes !== $new->rig->wishes) {
             return null;
         }
         $changed = [];
@@ -147,7 +149,8 @@ final class Hearing
     /** @throws \OutOfBoundsException when the rig has no such source or listener */
     public function pair(string $source, string $listener): HeardPair
     {
-        return $this->pairs[$source][$listener] ?? throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
+        return $this->pairs[$source][$listener]
+            ?? throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
     }
 
     /** How much work it was, in taps moved: what another hearing of a rig like this will take. */
@@ -293,7 +296,8 @@ final class Hearing
         }
         $doubling = $sum->doubling();
         $ways = null;
-        if ($doubling === null && $sum->meets && $wish !== null && $wish->want !== Want::MustNot && ! $sum->runsRound && ! $sum->isUncertain()) {
+        if ($doubling === null && $sum->meets && $wish !== null && $wish->want !== Want::MustNot && ! $sum->runsRound
+            && ! $sum->isUncertain()) {
             $ways = $this->ways($source, $listener, Sum::HEARD_DB);
             $doubling = $this->atOneTime($ways->arrivals);
         }

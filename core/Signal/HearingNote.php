@@ -10,7 +10,10 @@ final readonly class HearingNote
     /** A change of level below this is not worth a word: about what a careful ear notices of a whole mix. */
     private const NOTICED_DB = 0.5;
 
-    /** @param  array<string, array<string, array{string, float|null}>>  $pairs  the verdict and the level in dB (null where it is not heard), by source, by listener */
+    /**
+     * @param  array<string, array<string, array{string, float|null}>>  $pairs  the verdict and the level in dB (null where it is not
+     *     heard), by source, by listener
+     */
     public function __construct(public array $pairs)
     {
     }
@@ -33,7 +36,8 @@ final readonly class HearingNote
             if (($level === null) !== ($now === null)) {
                 $groups[($now === null ? 'lost for ' : 'new for ').$listener][] = $is->source->name;
             } elseif ($verdict !== $is->verdict->value) {
-                $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}" : "right now for {$listener}"][] = $is->source->name;
+                $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}"
+                    : "right now for {$listener}"][] = $is->source->name;
             } elseif ($now !== null && abs($now - $level) >= self::NOTICED_DB) {
                 $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf(
                     '%s by %.1f dB',

@@ -46,8 +46,10 @@ final readonly class Link
     /** Whether it does the same to what passes as another between the same nodes. */
     public function isLike(self $other): bool
     {
-        return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind && $this->gainDb === $other->gainDb
-            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock && $this->map === $other->map && (string) $this->at === (string) $other->at;
+        return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind
+            && $this->gainDb === $other->gainDb
+            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock
+                && $this->map === $other->map && (string) $this->at === (string) $other->at;
     }
 
     /** The same link carrying nothing, and why. */

@@ -15,7 +15,10 @@ use HiddenWire\Core\Rig\Unit;
  */
 final class Passage
 {
-    /** @var array<array-key, list<array{float, int, Spread}>> what spreads of each source: the level of its origin, the part, what arrives where */
+    /**
+     * @var array<array-key, list<array{float, int, Spread}>> what spreads of each source: the level of its origin, the part, what arrives
+     *     where
+     */
     private array $spreads = [];
 
     /** @var array<array-key, array<int, true>> channels that reach a listener */

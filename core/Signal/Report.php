@@ -122,7 +122,10 @@ final class Report
         ];
     }
 
-    /** @return array{at_most_db: int|float|null}|null null where everything that matters was counted; at_most_db null where there is no bound */
+    /**
+     * @return array{at_most_db: int|float|null}|null null where everything that matters was counted; at_most_db null where there is no
+     *     bound
+     */
     private function uncounted(HeardPair $pair): ?array
     {
         return $pair->sum->isUncertain() ? ['at_most_db' => $pair->sum->restAtMost()?->number()] : null;

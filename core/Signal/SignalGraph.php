@@ -99,7 +99,8 @@ final class SignalGraph
     public function copyCable(Cable $cable, bool $isOut): bool
     {
         [$was, $links, $wasOut] = $this->like?->ofCables[$cable->id] ?? [null, [], false];
-        if ($was !== $cable || $wasOut !== $isOut || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit) || ! $this->standsAsIn($this->like, $cable->to->unit)) {
+        if ($was !== $cable || $wasOut !== $isOut || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit)
+            || ! $this->standsAsIn($this->like, $cable->to->unit)) {
             return false;
         }
         foreach ($links as $link) {

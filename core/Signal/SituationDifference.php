@@ -128,7 +128,8 @@ final class SituationDifference
 
     private function repicked(string $name, State $was, State $is, PointRef $ref): ?string
     {
-        $words = fn (?Pick $pick): string => $pick === null ? 'nothing' : ($pick->device === null ? "the {$pick->default?->value} default" : (string) $pick->device);
+        $words = fn (?Pick $pick): string => $pick === null ? 'nothing'
+            : ($pick->device === null ? "the {$pick->default?->value} default" : (string) $pick->device);
         [$a, $b] = [$was->pick($ref->unit, $ref->point), $is->pick($ref->unit, $ref->point)];
         if ($a === $b || ($a !== null && $b !== null && $a->choosesLike($b))) {
             return null;

@@ -40,7 +40,10 @@ final readonly class Slot
         ksort($taps);
         $within = (int) round(Doubling::ADDS_MS * 1000);
         $copies = [];
-        /** @var array{int, int, float, int, float}|null $open clocks, when it began, the sum, when its strongest tap was, how strong that is */
+        /**
+         * @var array{int, int, float, int, float}|null $open clocks, when it began, the sum, when its strongest tap was, how strong that
+         *     is
+         */
         $open = null;
         foreach ($taps as $key => $amplitude) {
             [$clocks, $delay] = [$key >> ChannelGraph::CLOCKS_AT, $key & ChannelGraph::DELAY];

@@ -194,7 +194,8 @@ final readonly class Sum
             $power = 0.0;
             $next = null;
             foreach ($slot->copies as $copy) {
-                if ($copy === $slot->first || $slot->first === null || (abs($copy->delay - $slot->first->delay) > Doubling::ECHO_MS * 1000) !== $late) {
+                if ($copy === $slot->first || $slot->first === null
+                    || (abs($copy->delay - $slot->first->delay) > Doubling::ECHO_MS * 1000) !== $late) {
                     continue;
                 }
                 $power += $copy->amplitude ** 2;
@@ -212,7 +213,8 @@ final readonly class Sum
 
     private function between(Slot $main, Slot $other, bool $isLegs): ?Doubling
     {
-        if ($main->first === null || $other->first === null || ($isLegs && abs($main->first->delay - $other->first->delay) < Doubling::ADDS_MS * 1000)) {
+        if ($main->first === null || $other->first === null
+            || ($isLegs && abs($main->first->delay - $other->first->delay) < Doubling::ADDS_MS * 1000)) {
             return null;
         }
 

@@ -90,7 +90,8 @@ final class WayFinder
                 // Where there is one step only, it is taken at once, as long as it is not less than what else waits.
                 /** @var array{Way, float}|null $waiting */
                 $waiting = $queue->isEmpty() ? null : $queue->top();
-                $isOnly = count($onwards) === 1 && $onwards[0][1] >= $least && $steps <= self::STEPS && ($waiting === null || $onwards[0][1] > $waiting[1]);
+                $isOnly = count($onwards) === 1 && $onwards[0][1] >= $least && $steps <= self::STEPS
+                    && ($waiting === null || $onwards[0][1] > $waiting[1]);
                 $way = $isOnly ? $onwards[0][0] : null;
                 foreach ($isOnly ? [] : $onwards as $next) {
                     $queue->insert($next, $next[1]);
@@ -177,7 +178,8 @@ final class WayFinder
                 $leaving |= $a < 62 ? 1 << $a : 0;
                 $next[$slot] = ($next[$slot] ?? 0.0) + $amplitude * $factor * $gain;
                 if ($before !== [] || isset($this->channels->partOf[$channel])) {
-                    $passed[$slot] = ($passed[$slot] ?? []) + $before + (isset($this->channels->partOf[$channel]) ? [$channel => true] : []);
+                    $passed[$slot] = ($passed[$slot] ?? []) + $before + (isset($this->channels->partOf[$channel]) ? [$channel => true]
+                        : []);
                 }
             }
         }

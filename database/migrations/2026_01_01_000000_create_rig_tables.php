@@ -7,8 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
 /*
- * A rig's content by its own names. Every table of content has `rig_id`, the element's `key` (its id in the document) and its `position`; references are the same names as in
- * the document, held by composite foreign keys within one rig. Where a reference goes into a unit's model (a socket, a point, a route), the row carries the unit's model too,
+ * A rig's content by its own names. Every table of content has `rig_id`, the element's `key` (its id in the document) and its `position`;
+ * references are the same names as in
+ * the document, held by composite foreign keys within one rig. Where a reference goes into a unit's model (a socket, a point, a route),
+ * the row carries the unit's model too,
  * so that the database itself refuses a cable into a socket that the model does not have.
  */
 return new class extends Migration
@@ -20,7 +22,8 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->cascadeOnDelete();
             $table->string('name', 120);
             $table->text('summary');
-            // `revision` counts every change of state, undoing too, so that a stale page is told apart; `at` is the revision whose state the rig is in.
+            // `revision` counts every change of state, undoing too, so that a stale page is told apart; `at` is the revision whose state
+            // the rig is in.
             $table->unsignedInteger('revision')->default(0);
             $table->unsignedInteger('at')->default(0);
             $table->timestamps();
@@ -97,8 +100,10 @@ return new class extends Migration
             $table->string('signal', 20);
             $table->json('channels')->nullable();
             $this->device($table);
-            $table->foreign(['rig_id', 'model', 'socket'], 'lane_socket')->references(['rig_id', 'model', 'key'])->on('model_sockets')->cascadeOnDelete();
-            $table->foreign(['rig_id', 'model', 'point'], 'lane_point')->references(['rig_id', 'model', 'key'])->on('model_points')->cascadeOnDelete();
+            $table->foreign(['rig_id', 'model', 'socket'], 'lane_socket')->references(['rig_id', 'model', 'key'])->on('model_sockets')
+                ->cascadeOnDelete();
+            $table->foreign(['rig_id', 'model', 'point'], 'lane_point')->references(['rig_id', 'model', 'key'])->on('model_points')
+                ->cascadeOnDelete();
         }, ['model', 'socket', 'key']);
         $this->content('model_routes', function (Blueprint $table) {
             $this->key($table, 'model');
@@ -112,7 +117,8 @@ return new class extends Migration
             $table->decimal('delay_ms', 9, 3)->nullable();
             $table->json('can');
             foreach (['from', 'to'] as $end) {
-                $table->foreign(['rig_id', 'model', $end], "route_{$end}")->references(['rig_id', 'model', 'key'])->on('model_points')->cascadeOnDelete();
+                $table->foreign(['rig_id', 'model', $end], "route_{$end}")->references(['rig_id', 'model', 'key'])->on('model_points')
+                    ->cascadeOnDelete();
             }
         }, ['model', 'key'], keyLength: 131);
 
@@ -193,7 +199,8 @@ return new class extends Migration
             $this->reference($table, 'situation', 'situations');
             $this->intoModel($table, 'unit', 'point', 'model_points', nullable: true);
             $this->key($table, 'route', length: 131, nullable: true);
-            $table->foreign(['rig_id', 'unit_model', 'route'], 'change_route')->references(['rig_id', 'model', 'key'])->on('model_routes')->cascadeOnDelete();
+            $table->foreign(['rig_id', 'unit_model', 'route'], 'change_route')->references(['rig_id', 'model', 'key'])->on('model_routes')
+                ->cascadeOnDelete();
             $table->boolean('is_pick');
             $this->pointControls($table);
             $this->routeControls($table);
@@ -257,8 +264,10 @@ return new class extends Migration
         $this->key($table, $unit);
         $this->key($table, "{$unit}_model");
         $this->key($table, $thing, $length, $nullable);
-        $table->foreign(['rig_id', $unit, "{$unit}_model"], "{$table->getTable()}_{$unit}")->references(['rig_id', 'key', 'model'])->on('units')->cascadeOnDelete()->cascadeOnUpdate();
-        $table->foreign(['rig_id', "{$unit}_model", $thing], "{$table->getTable()}_{$thing}")->references(['rig_id', 'model', 'key'])->on($to)->cascadeOnDelete();
+        $table->foreign(['rig_id', $unit, "{$unit}_model"], "{$table->getTable()}_{$unit}")->references(['rig_id', 'key', 'model'])
+            ->on('units')->cascadeOnDelete()->cascadeOnUpdate();
+        $table->foreign(['rig_id', "{$unit}_model", $thing], "{$table->getTable()}_{$thing}")->references(['rig_id', 'model', 'key'])
+            ->on($to)->cascadeOnDelete();
     }
 
     private function device(Blueprint $table): void
@@ -273,7 +282,8 @@ return new class extends Migration
     {
         $this->key($table, 'device', 200, $nullable);
         $this->key($table, 'device_unit', nullable: $nullable);
-        $table->foreign(['rig_id', 'device_unit'], "{$table->getTable()}_device_unit")->references(['rig_id', 'key'])->on('units')->cascadeOnDelete();
+        $table->foreign(['rig_id', 'device_unit'], "{$table->getTable()}_device_unit")->references(['rig_id', 'key'])->on('units')
+            ->cascadeOnDelete();
     }
 
     private function pickColumns(Blueprint $table): void

@@ -8,7 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Illuminate\Support\Str;
 
-/* What is kept ready outside of the database is named after the database that it was made from: another one, or this one made afresh, has another name. */
+/* What is kept ready outside of the database is named after the database that it was made from: another one, or this one made afresh,
+    has another name. */
 return new class extends Migration
 {
     public function up(): void

@@ -8,7 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /*
- * One lead a socket and one cable a label, held by the database. `twin` is 0; a socket that takes several (a radio, a network session) counts
+ * One lead a socket and one cable a label, held by the database. `twin` is 0; a socket that takes several (a radio, a network session)
+ * counts
  * them, and so does a rig that was stored with such a fault before it was refused.
  */
 return new class extends Migration
@@ -30,7 +31,8 @@ return new class extends Migration
             INSERT INTO cable_ends (rig_id, cable, unit, socket, `end`, position, twin)
             SELECT rig_id, cable, unit, socket, `end`, position, ROW_NUMBER() OVER (PARTITION BY rig_id, unit, socket ORDER BY position) - 1
             FROM (
-                SELECT rig_id, `key` AS cable, from_unit AS unit, from_socket AS socket, 'from' AS `end`, position * 2 AS position FROM cables
+                SELECT rig_id, `key` AS cable, from_unit AS unit, from_socket AS socket, 'from' AS `end`,
+                    position * 2 AS position FROM cables
                 UNION ALL
                 SELECT rig_id, `key`, to_unit, to_socket, 'to', position * 2 + 1 FROM cables
             ) AS ends

@@ -29,7 +29,8 @@ use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Wiring;
 
 /**
- * Every single fault of a rig that a hand makes: a cable out, in a wrong socket, or exchanged with another; a pick cleared, moved to a neighbour or to other channels; a default
+ * Every single fault of a rig that a hand makes: a cable out, in a wrong socket, or exchanged with another; a pick cleared, moved to a
+ * neighbour or to other channels; a default
  * cleared or moved; a route or a mute flipped. Each is injected, and the first cure that the product offers is made.
  */
 final class Faults
@@ -46,13 +47,15 @@ final class Faults
             foreach ($rig->modelOf($unit)->routes as $key => $route) {
                 if ($route->allows(RouteSetting::On)) {
                     $on = ! $state->route($unit->id, $route)->on;
-                    yield "route {$unit->id}/{$key} ".($on ? 'on' : 'off') => new SetRoute(new RouteRef($unit->id, $key), new RouteSettings(on: $on));
+                    yield "route {$unit->id}/{$key} "
+                        .($on ? 'on' : 'off') => new SetRoute(new RouteRef($unit->id, $key), new RouteSettings(on: $on));
                 }
             }
             foreach ($rig->modelOf($unit)->points as $point) {
                 if ($point->mute !== null) {
                     $mute = ! $state->isMuted($unit->id, $point);
-                    yield "{$unit->id}/{$point->id} ".($mute ? 'muted' : 'unmuted') => new SetPoint(new PointRef($unit->id, $point->id), new PointSettings(mute: $mute));
+                    yield "{$unit->id}/{$point->id} "
+                        .($mute ? 'muted' : 'unmuted') => new SetPoint(new PointRef($unit->id, $point->id), new PointSettings(mute: $mute));
                 }
             }
         }
@@ -62,7 +65,8 @@ final class Faults
      * Injects faults and makes the first cure of each.
      *
      * @param  int  $every  only each so manieth fault
-     * @return array{faults: int, cured: int, worse: int, rest: list<string>, slowest: float} of the faults that make a cell wrong; those not cured by name; in ms
+     * @return array{faults: int, cured: int, worse: int, rest: list<string>, slowest: float} of the faults that make a cell wrong; those
+     *     not cured by name; in ms
      */
     public static function run(Rig $rig, int $every = 1, int $from = 0): array
     {
@@ -80,7 +84,8 @@ final class Faults
             }
             $hearings = new Hearings($faulty);
             $broken = self::table($faulty, $hearings);
-            if (array_diff(array_keys(array_filter($broken, self::isOdd(...))), array_keys(array_filter($whole, self::isOdd(...)))) === []) {
+            if (array_diff(array_keys(array_filter($broken, self::isOdd(...))),
+                array_keys(array_filter($whole, self::isOdd(...)))) === []) {
                 continue;
             }
             $result['faults']++;
@@ -103,7 +108,9 @@ final class Faults
             if ($after === $whole) {
                 $result['cured']++;
             } else {
-                $result['rest'][] = "{$name}: ".($cure === null ? 'no cure: '.($cause->sentence ?? 'no cause') : "{$cause?->sentence} → {$cure->sentence}, leaves ".implode(', ', array_slice(array_keys(array_diff_assoc($after, $whole)), 0, 4)));
+                $result['rest'][] = "{$name}: "
+                    .($cure === null ? 'no cure: '.($cause->sentence ?? 'no cause') : "{$cause?->sentence} → {$cure->sentence}, leaves "
+                    .implode(', ', array_slice(array_keys(array_diff_assoc($after, $whole)), 0, 4)));
             }
         }
 
@@ -139,7 +146,9 @@ final class Faults
                 }
                 foreach (array_slice($cables, $i + 1) as $other) {
                     foreach ([[$other->from, $other->to, true], [$other->to, $other->from, false]] as [$its, $itsOther, $isItsFrom]) {
-                        if ($its->unit === $moves->unit && $rig->socket($its)->link === null && Mating::cable($rig->socket($stays), $rig->socket($its)) !== null && Mating::cable($rig->socket($itsOther), $rig->socket($moves)) !== null) {
+                        if ($its->unit === $moves->unit && $rig->socket($its)->link === null
+                            && Mating::cable($rig->socket($stays), $rig->socket($its)) !== null
+                            && Mating::cable($rig->socket($itsOther), $rig->socket($moves)) !== null) {
                             yield "{$cable->label} and {$other->label} exchanged at {$moves->unit}" => new ExchangeEnds($cable->id, $isFrom, $other->id, $isItsFrom);
                         }
                     }
@@ -156,19 +165,26 @@ final class Faults
             yield "pick {$pick->at} cleared" => new SetPick($pick->at, null);
             $host = $rig->hostOf($rig->units[$pick->at->unit]->place);
             $direction = $pick->tap ?? $rig->point($pick->at)->picks;
-            $devices = $host === null ? [] : array_values(array_filter($lists->of($host->id), fn ($device) => $device->direction === $direction && $device->isUsable() && $device->ref->unit !== $pick->at->unit));
+            $devices = $host === null ? []
+                : array_values(array_filter($lists->of($host->id), fn ($device) => $device->direction === $direction
+                && $device->isUsable() && $device->ref->unit !== $pick->at->unit));
             foreach ($devices as $i => $device) {
                 if ((string) $device->ref === (string) $pick->device && count($devices) > 1) {
-                    yield "pick {$pick->at} on the next device" => new SetPick($pick->at, $pick->with(device: $devices[($i + 1) % count($devices)]->ref, channels: null));
-                    yield "pick {$pick->at} on the device before" => new SetPick($pick->at, $pick->with(device: $devices[($i + count($devices) - 1) % count($devices)]->ref, channels: null));
+                    yield "pick {$pick->at} on the next device" => new SetPick($pick->at,
+                        $pick->with(device: $devices[($i + 1) % count($devices)]->ref, channels: null));
+                    yield "pick {$pick->at} on the device before" => new SetPick($pick->at,
+                        $pick->with(device: $devices[($i + count($devices) - 1) % count($devices)]->ref, channels: null));
                 }
                 if ((string) $device->ref === (string) $pick->device && $device->channels > 2) {
-                    $shifted = array_map(fn (int $channel) => $channel + 2 <= $device->channels ? $channel + 2 : $channel - 2, $pick->channels ?? [1, 2]);
-                    yield "pick {$pick->at} a pair off" => new SetPick($pick->at, $pick->with(channels: array_slice($shifted, 0, $rig->point($pick->at)->channels)));
+                    $shifted = array_map(fn (int $channel) => $channel + 2 <= $device->channels ? $channel + 2 : $channel - 2,
+                        $pick->channels ?? [1, 2]);
+                    yield "pick {$pick->at} a pair off" => new SetPick($pick->at,
+                        $pick->with(channels: array_slice($shifted, 0, $rig->point($pick->at)->channels)));
                 }
             }
             if ($pick->device !== null) {
-                yield "pick {$pick->at} on the system default" => new SetPick($pick->at, new Pick($pick->at, null, \HiddenWire\Core\Rig\SystemDefault::System));
+                yield "pick {$pick->at} on the system default" => new SetPick($pick->at,
+                    new Pick($pick->at, null, \HiddenWire\Core\Rig\SystemDefault::System));
             }
         }
     }
@@ -183,7 +199,8 @@ final class Faults
                 $device = $lists->of($set->computer)[(string) $set->device] ?? null;
                 foreach ($lists->of($set->computer) as $other) {
                     if ($device !== null && $other !== $device && $other->direction === $device->direction && $other->isUsable()) {
-                        yield "default {$role->value} moved from {$set->device} to {$other->ref}" => new SetDevice(SetDevice::of($rig, new \HiddenWire\Core\Rig\DeviceSettings($set->computer, $other->ref))->with(roles: [$role]));
+                        yield "default {$role->value} moved from {$set->device} to {$other->ref}" => new SetDevice(SetDevice::of($rig, new \HiddenWire\Core\Rig\DeviceSettings($set->computer, $other->ref))
+                            ->with(roles: [$role]));
 
                         break;
                     }

@@ -14,6 +14,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 $rigs = [];
 foreach (Rig::query()->orderBy('id')->get() as $rig) {
     $now = $rig->revisions()->where('number', $rig->at)->sole();
-    $rigs[$rig->name] = ['what' => $rig->revisions()->orderBy('number')->pluck('what')->all(), 'isWhole' => (new DocumentWriter)->write(RigFromRows::rig($rig)) === $now->document];
+    $rigs[$rig->name] = ['what' => $rig->revisions()->orderBy('number')->pluck('what')->all(),
+        'isWhole' => (new DocumentWriter)->write(RigFromRows::rig($rig)) === $now->document];
 }
 echo json_encode($rigs);

@@ -50,13 +50,15 @@ it('leads every point of a model somewhere: nothing is drawn that can\'t carry s
             $used[$route->from] = $used[$route->to] = true;
         }
         foreach ($model->points as $point) {
-            expect(isset($used[$point->id]) || $point->picks !== null || $point->device !== null || $model->family === Family::Tablet)->toBeTrue("{$model->id}/{$point->id} hangs loose");
+            expect(isset($used[$point->id]) || $point->picks !== null || $point->device !== null || $model->family === Family::Tablet)
+                ->toBeTrue("{$model->id}/{$point->id} hangs loose");
         }
     }
 });
 
 it('points at what is wrong with a model', function () {
-    expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "mixer", "points": [{"id": "a", "kind": "in", "channels": 2}], "routes": [{"from": "a", "to": "b"}]}']))
+    expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "mixer", "points": [{"id": "a", "kind": "in", "channels": 2}], '
+        .'"routes": [{"from": "a", "to": "b"}]}']))
         ->toThrow(InvalidRig::class, '/models/odd/routes/0/to');
     expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "toaster"}']))->toThrow(InvalidDocument::class, '/odd/family');
 });

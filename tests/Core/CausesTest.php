@@ -31,7 +31,8 @@ function causesOf(Rig $rig, Rig ...$earlier): array
 /** @return list<array{string, list<string>}> each cause with its cures, in words */
 function told(Rig $rig, Rig ...$earlier): array
 {
-    return array_map(fn (Cause $cause) => [$cause->sentence, array_map(fn ($cure) => $cure->sentence, $cause->cures)], causesOf($rig, ...$earlier));
+    return array_map(fn (Cause $cause) => [$cause->sentence, array_map(fn ($cure) => $cure->sentence, $cause->cures)],
+        causesOf($rig, ...$earlier));
 }
 
 /** Makes an edit list. @param  list<\HiddenWire\Core\Edit\RigEdit>  $edits */
@@ -43,8 +44,10 @@ function edited(Rig $rig, array $edits): Rig
 /** Music of a program by onboard sockets to loudspeakers in the room. */
 function musicRoom(): Draft
 {
-    return Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('music', 'music-player', 'room')->unit('boxes', 'desktop-loudspeakers')->unit('cable', 'virtual-cable', 'room')
-        ->source('music', 'music/sound')->listener('room', 'boxes/cone')->cable('trs', 'pc/line-out', 'boxes/in')->pick('music/sound', ['device' => 'pc/line-out/out'])->wish('music', 'room', 'must');
+    return Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('music', 'music-player', 'room')
+        ->unit('boxes', 'desktop-loudspeakers')->unit('cable', 'virtual-cable', 'room')
+        ->source('music', 'music/sound')->listener('room', 'boxes/cone')->cable('trs', 'pc/line-out', 'boxes/in')
+        ->pick('music/sound', ['device' => 'pc/line-out/out'])->wish('music', 'room', 'must');
 }
 
 it('says every fault of the demo once, in the trade\'s words', function () {
@@ -53,7 +56,9 @@ it('says every fault of the demo once, in the trade\'s words', function () {
         ['W-28 is the wrong lead: RCA where stereo RCA is needed', ['Replace W-28 with a stereo RCA lead']],
         ['Donation chimes · Chimes is left on the system default', ['Set Chimes of Donation chimes to Chimes in']],
         ['Broadcast program · Source 2 → Track 2 is on', ['Switch off Source 2 → Track 2 of Broadcast program']],
-        ['Broadcast program · Source 5 → Track 1 is on', ['Switch off Source 5 → Track 1 of Broadcast program', 'Mute Source 5 of Broadcast program', 'Switch off HDMI sound → To computer of Capture card']],
+        ['Broadcast program · Source 5 → Track 1 is on',
+            ['Switch off Source 5 → Track 1 of Broadcast program', 'Mute Source 5 of Broadcast program',
+                'Switch off HDMI sound → To computer of Capture card']],
     ]);
 });
 
@@ -61,26 +66,37 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
     [[$sentence, $cures]] = told($spoil(musicRoom())->make());
     expect([$sentence, $cures[0] ?? null])->toBe([$cause, $cure]);
 })->with([
-    'a mute' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true]), 'Boxes · Loudspeakers is muted', 'Unmute Loudspeakers of Boxes'],
-    'a fader' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['fader' => -60]), 'Boxes · Loudspeakers: the fader is all the way down', 'Raise the fader Loudspeakers of Boxes to −10.0 dB'],
-    'another device picked' => [fn (Draft $d) => $d->pick('music/sound', ['device' => 'cable/in']), 'Music has Virtual Cable In picked', 'Set Music to Speakers (Onboard Audio)'],
-    'nothing picked' => [fn (Draft $d) => $d->with(fn (array $data) => ['picks' => []] + $data), 'Music has no device picked', 'Set Music to Speakers (Onboard Audio)'],
-    'a default that nobody has' => [fn (Draft $d) => $d->pick('music/sound', ['default' => 'system']), 'Music is left on the system default', 'Set Music to Speakers (Onboard Audio)'],
-    'a disabled device' => [fn (Draft $d) => $d->device('pc', 'pc/line-out/out', ['enabled' => false]), 'Speakers (Onboard Audio) is disabled on Pc', 'Enable Speakers (Onboard Audio) on Pc'],
-    'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data), 'Nothing is plugged into Pc · Line out · green', 'Plug Line out · green of Pc into In of Boxes'],
-    'two things at once' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true])->set('music', 'points', 'sound', ['mute' => true]), 'Music is muted, and boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
+    'a mute' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true]), 'Boxes · Loudspeakers is muted',
+        'Unmute Loudspeakers of Boxes'],
+    'a fader' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['fader' => -60]),
+        'Boxes · Loudspeakers: the fader is all the way down', 'Raise the fader Loudspeakers of Boxes to −10.0 dB'],
+    'another device picked' => [fn (Draft $d) => $d->pick('music/sound', ['device' => 'cable/in']), 'Music has Virtual Cable In picked',
+        'Set Music to Speakers (Onboard Audio)'],
+    'nothing picked' => [fn (Draft $d) => $d->with(fn (array $data) => ['picks' => []] + $data), 'Music has no device picked',
+        'Set Music to Speakers (Onboard Audio)'],
+    'a default that nobody has' => [fn (Draft $d) => $d->pick('music/sound', ['default' => 'system']),
+        'Music is left on the system default', 'Set Music to Speakers (Onboard Audio)'],
+    'a disabled device' => [fn (Draft $d) => $d->device('pc', 'pc/line-out/out', ['enabled' => false]),
+        'Speakers (Onboard Audio) is disabled on Pc', 'Enable Speakers (Onboard Audio) on Pc'],
+    'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data),
+        'Nothing is plugged into Pc · Line out · green', 'Plug Line out · green of Pc into In of Boxes'],
+    'two things at once' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true])
+        ->set('music', 'points', 'sound',
+            ['mute' => true]), 'Music is muted, and boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
 ]);
 
-it('names a pulled computer lead, and the label that it had before', function (string $starter, string $cable, string $cause, string $cure) {
-    $whole = starterDraft($starter)->make();
-    $faulty = (new \HiddenWire\Core\Edit\Unplug($cable))->applyTo($whole);
-    expect(told($faulty, $whole)[0])->toBe([$cause, [$cure]]);
-    $mended = edited($faulty, causesOf($faulty, $whole)[0]->cures[0]->edits);
-    expect($mended->cables[$cable]->label)->toBe($whole->cables[$cable]->label);
-})->with([
-    'USB, whose devices vanish with it' => ['before-any-fader', 'w-01', 'W-01 is out', 'Plug W-01 of Headset into USB 1 of Computer again'],
-    'HDMI' => ['two-computers-picture', 'w-02', 'W-02 is out', 'Plug W-02 of Gaming computer into HDMI in of Capture card again'],
-]);
+it('names a pulled computer lead, and the label that it had before',
+    function (string $starter, string $cable, string $cause, string $cure) {
+        $whole = starterDraft($starter)->make();
+        $faulty = (new \HiddenWire\Core\Edit\Unplug($cable))->applyTo($whole);
+        expect(told($faulty, $whole)[0])->toBe([$cause, [$cure]]);
+        $mended = edited($faulty, causesOf($faulty, $whole)[0]->cures[0]->edits);
+        expect($mended->cables[$cable]->label)->toBe($whole->cables[$cable]->label);
+    })->with([
+        'USB, whose devices vanish with it' => ['before-any-fader', 'w-01', 'W-01 is out',
+            'Plug W-01 of Headset into USB 1 of Computer again'],
+        'HDMI' => ['two-computers-picture', 'w-02', 'W-02 is out', 'Plug W-02 of Gaming computer into HDMI in of Capture card again'],
+    ]);
 
 it('gives a lost or moved default back', function () {
     $draft = starterDraft('before-any-fader');
@@ -90,7 +106,8 @@ it('gives a lost or moved default back', function () {
         return $data;
     })->make();
     // Two programs follow the default: one default mends more than two picks would.
-    expect(causesOf($lost)[0]->sentence)->toContain('has no default playback device')->and((new Mending(new Hearings($lost), causesOf($lost)))->left)->toBe(0);
+    expect(causesOf($lost)[0]->sentence)->toContain('has no default playback device')
+        ->and((new Mending(new Hearings($lost), causesOf($lost)))->left)->toBe(0);
 });
 
 it('says which channels are wrong', function () {
@@ -108,20 +125,25 @@ it('says which channels are wrong', function () {
 
 it('says that a program does not read the channels that it is set to', function () {
     // The interface has twelve channels, the broadcast program reads the first two of a device.
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')
+        ->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
         ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
         ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
         ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [3, 4]]);
-    expect(told($draft->make())[0][0])->toBe('Cast · Source 1 is set to channels 3 and 4 of Twelve Interface, but Cast reads only the first 2 channels of a device');
+    expect(told($draft->make())[0][0])
+        ->toBe('Cast · Source 1 is set to channels 3 and 4 of Twelve Interface, but Cast reads only the first 2 channels of a device');
 });
 
 it('names a loopback that took the place of an input', function () {
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')
+        ->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
         ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
-        ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [1]]);
+        ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
+        ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [1]]);
     expect(causesOf($draft->make()))->toBe([]);
     $looped = $draft->set('face', 'routes', 'pair-1-2>usb-out', ['on' => true]);
-    expect(told($looped->make())[0])->toBe(['The loopback of Out 1/2 takes the place of Mic 1 on Face', ['Switch Face to Mic 1 → USB out']]);
+    expect(told($looped->make())[0])
+        ->toBe(['The loopback of Out 1/2 takes the place of Mic 1 on Face', ['Switch Face to Mic 1 → USB out']]);
 });
 
 it('names a lead in the wrong socket, and two that are exchanged', function () {
@@ -133,29 +155,37 @@ it('names a lead in the wrong socket, and two that are exchanged', function () {
 
 it('never lets a caller\'s cure hurt anybody: the own return is cut in the call\'s mix', function () {
     $draft = starterDraft('two-connections')->set('desk', 'routes', 'call-1>to-call-1', ['on' => true]);
-    expect(told($draft->make())[0])->toBe(['Desk · Computer 1 call → To computer 1 call is on', ['Switch off Computer 1 call → To computer 1 call of Desk']]);
+    expect(told($draft->make())[0])
+        ->toBe(['Desk · Computer 1 call → To computer 1 call is on', ['Switch off Computer 1 call → To computer 1 call of Desk']]);
 });
 
 it('says from where on two sounds are one, where no change parts them', function () {
     // Game and team leave the gaming computer as one pair: the viewers can't have the one without the other.
     $draft = starterDraft('two-computers-analog')->with(function (array $d) {
-        $d['wishes'] = array_map(fn ($wish) => $wish['source'] === 'crew' && $wish['listener'] === 'viewers' ? ['want' => 'must-not'] + $wish : $wish, $d['wishes']);
+        $d['wishes'] = array_map(fn ($wish) => $wish['source'] === 'crew' && $wish['listener'] === 'viewers'
+            ? ['want' => 'must-not'] + $wish : $wish, $d['wishes']);
 
         return $d;
     });
     $causes = causesOf($draft->make());
-    expect($causes)->toHaveCount(1)->and($causes[0]->cures)->toBe([])->and($causes[0]->sentence)->toContain('it is one signal with what is wanted there')->and($causes[0]->why)->toContain('a way of its own');
+    expect($causes)->toHaveCount(1)->and($causes[0]->cures)->toBe([])->and($causes[0]->sentence)
+        ->toContain('it is one signal with what is wanted there')->and($causes[0]->why)->toContain('a way of its own');
 });
 
 it('stops two ways with two changes where it takes two', function () {
-    $model = ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ['id' => 'a', 'kind' => 'bus', 'channels' => 1, 'mute' => false], ['id' => 'b', 'kind' => 'bus', 'channels' => 1, 'mute' => false], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
-        'routes' => [['from' => 'tone', 'to' => 'a'], ['from' => 'tone', 'to' => 'b'], ['from' => 'a', 'to' => 'ear'], ['from' => 'b', 'to' => 'ear']]];
-    expect(told(Draft::rig()->unit('u', $model)->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make()))->toBe([['U · a is not muted, and u · b is not muted', ['Mute a of U, and mute b of U']]]);
+    $model = ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1],
+        ['id' => 'a', 'kind' => 'bus', 'channels' => 1, 'mute' => false], ['id' => 'b', 'kind' => 'bus', 'channels' => 1,
+            'mute' => false], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
+        'routes' => [['from' => 'tone', 'to' => 'a'], ['from' => 'tone', 'to' => 'b'], ['from' => 'a', 'to' => 'ear'],
+            ['from' => 'b', 'to' => 'ear']]];
+    expect(told(Draft::rig()->unit('u', $model)->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make()))
+        ->toBe([['U · a is not muted, and u · b is not muted', ['Mute a of U, and mute b of U']]]);
 });
 
 it('never cures through the air', function () {
     // A voice without a wire, near a loudspeaker that plays into another microphone: no cure is one that goes by the room.
-    $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 1]]])->source('v', 'mic/capsule')->listener('l', 'b/ear')->wish('v', 'l', 'must');
+    $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 1]]])
+        ->source('v', 'mic/capsule')->listener('l', 'b/ear')->wish('v', 'l', 'must');
     $causes = causesOf($draft->make());
     expect($causes[0]->cures)->toBe([])->and($causes[0]->sentence)->toBe('V at L has no way there');
 });
@@ -169,7 +199,8 @@ it('explains every cell that is not as wished, and cures without harm', function
     $rig = starterDraft($name)->make();
     $result = Faults::run($rig, 12, crc32($name));
     expect($result['worse'])->toBe(0)->and($result['cured'])->toBeGreaterThanOrEqual((int) floor(0.9 * $result['faults']));
-})->with(fn () => array_map(fn ($file) => basename((string) $file, '.json'), (array) glob(dirname(__DIR__, 2).'/resources/starters/*.json')));
+})->with(fn () => array_map(fn ($file) => basename((string) $file, '.json'), (array) glob(dirname(__DIR__, 2)
+    .'/resources/starters/*.json')));
 
 it('applies all cures together as far as they go', function () {
     $rig = relayDraft()->make();
@@ -183,7 +214,8 @@ it('applies all cures together as far as they go', function () {
 it('gives every cell that is not as wished to a cause', function () {
     $hearings = new Hearings(relayDraft()->set('mixer', 'points', 'main', ['mute' => true])->make());
     $diagnosis = new Diagnosis($hearings);
-    $explained = array_merge(...array_map(fn (Cause $cause) => array_map(fn (Cell $cell) => $cell->key(), $cause->cells), $diagnosis->causes()));
+    $explained = array_merge(...array_map(fn (Cause $cause) => array_map(fn (Cell $cell) => $cell->key(), $cause->cells),
+        $diagnosis->causes()));
     sort($explained);
     $odd = array_map(fn (Cell $cell) => $cell->key(), $diagnosis->cells());
     sort($odd);
@@ -200,7 +232,8 @@ it('is bounded: fifty-six parallel ways with seven switches each, as many points
         }
         $routes[] = ['from' => "p-{$i}-7", 'to' => 'ear'];
     }
-    $hearings = new Hearings(Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make());
+    $hearings = new Hearings(Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')
+        ->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make());
     iterator_to_array($hearings->cells());
     $start = hrtime(true);
     $causes = (new Diagnosis($hearings))->causes();
@@ -208,7 +241,8 @@ it('is bounded: fifty-six parallel ways with seven switches each, as many points
 });
 
 /*
- * What each starter's two planted mistakes are about, worked out by hand from what is planted (tests/Core/starters/): the element that a technician would name. A selector is named by
+ * What each starter's two planted mistakes are about, worked out by hand from what is planted (tests/Core/starters/): the element that a
+ * technician would name. A selector is named by
  * the choice that should be on.
  */
 const PLANTED = [
@@ -242,7 +276,9 @@ it('names what was planted as the cause, and mends it', function (string $name, 
         $hearings = new Hearings($plant(starterDraft($name))->make());
         $causes = (new Diagnosis($hearings))->causes();
         // Where several cures are as easy, it is a matter of taste which comes first; what was planted is among them.
-        $named = [...array_map(strval(...), $causes[0]->about), ...array_merge(...array_map(fn ($cure) => array_map(fn ($edit) => property_exists($edit, 'at') ? (string) $edit->at : '', $cure->edits), $causes[0]->cures))];
+        $named = [...array_map(strval(...), $causes[0]->about),
+            ...array_merge(...array_map(fn ($cure) => array_map(fn ($edit) => property_exists($edit, 'at') ? (string) $edit->at : '',
+                $cure->edits), $causes[0]->cures))];
         expect($named)->toContain($about[$number])->and((new Mending($hearings, $causes))->left)->toBe(0);
     }
 })->with(array_map(fn (string $name) => [$name, PLANTED[$name]], array_keys(PLANTED)));

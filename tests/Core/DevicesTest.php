@@ -25,7 +25,8 @@ function laptopRig(): Draft
 }
 
 it('lists a computer\'s own sockets', function () {
-    expect(array_keys(devicesOf(Draft::rig()->place('room')->unit('pc', 'older-computer', 'room'))))->toBe(['pc/line-out/out', 'pc/line-in/in', 'pc/mic-in/in', 'pc/played']);
+    expect(array_keys(devicesOf(Draft::rig()->place('room')->unit('pc', 'older-computer', 'room'))))
+        ->toBe(['pc/line-out/out', 'pc/line-in/in', 'pc/mic-in/in', 'pc/played']);
 });
 
 it('lists what hangs on USB, through hubs and extensions', function () {
@@ -38,7 +39,8 @@ it('lists what hangs on USB, through hubs and extensions', function () {
 });
 
 it('survives a hub that is plugged into itself', function () {
-    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('mic', 'usb-microphone')->cable('usb', 'hub/port-1', 'hub/up')->cable('usb', 'hub/port-2', 'mic/usb'));
+    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('mic', 'usb-microphone')->cable('usb', 'hub/port-1', 'hub/up')
+        ->cable('usb', 'hub/port-2', 'mic/usb'));
     expect($devices)->not->toHaveKey('mic/usb/rec');
 });
 
@@ -76,7 +78,8 @@ it('lists what programs install: a virtual cable, a software mixer\'s devices bo
 });
 
 it('lists a Bluetooth partner', function () {
-    expect(devicesOf(laptopRig()->unit('ears', 'wireless-headset')->cable('wireless', 'pc/bluetooth', 'ears/radio')))->toHaveKeys(['ears/radio/play', 'ears/radio/rec']);
+    expect(devicesOf(laptopRig()->unit('ears', 'wireless-headset')->cable('wireless', 'pc/bluetooth', 'ears/radio')))
+        ->toHaveKeys(['ears/radio/play', 'ears/radio/rec']);
 });
 
 it('knows the width of a device that carries some of a point\'s channels', function () {
@@ -93,7 +96,8 @@ it('keeps a device\'s settings when its wiring goes, as not connected, and takes
 });
 
 it('follows the call default, and where there is none the system\'s', function () {
-    $draft = laptopRig()->unit('mic', 'usb-microphone')->unit('cable', 'virtual-cable', 'room')->cable('usb', 'mic/usb', 'pc/usb-1')->device('pc', 'mic/usb/rec', ['roles' => ['recording']]);
+    $draft = laptopRig()->unit('mic', 'usb-microphone')->unit('cable', 'virtual-cable', 'room')->cable('usb', 'mic/usb', 'pc/usb-1')
+        ->device('pc', 'mic/usb/rec', ['roles' => ['recording']]);
     $pick = new Pick(new PointRef('x', 'y'), null, SystemDefault::Call);
     $resolve = function () use ($draft, $pick): ?string {
         $rig = $draft->make();

@@ -25,9 +25,12 @@ function offences(string $text): array
 /** A small sound rig whose data a function changes. @param  callable(array<string, mixed>): array<string, mixed>  $change */
 function spoiled(callable $change): string
 {
-    return Draft::rig()->place('computer')->unit('mic', 'usb-microphone')->unit('pc', 'laptop', 'computer')->unit('rec', 'clip-recorder', 'computer')
-        ->unit('desk-mixer', 'desk-main-alternate')->cable('usb', 'mic/usb', 'pc/usb-1')->device('pc', 'mic/usb/rec', ['roles' => ['recording']])
-        ->pick('rec/in-1', ['device' => 'mic/usb/rec'])->source('voice', 'mic/capsule')->listener('clip', 'rec/track-1')->wish('voice', 'clip', 'must')
+    return Draft::rig()->place('computer')->unit('mic', 'usb-microphone')->unit('pc', 'laptop', 'computer')
+        ->unit('rec', 'clip-recorder', 'computer')
+        ->unit('desk-mixer', 'desk-main-alternate')->cable('usb', 'mic/usb', 'pc/usb-1')
+        ->device('pc', 'mic/usb/rec', ['roles' => ['recording']])
+        ->pick('rec/in-1', ['device' => 'mic/usb/rec'])->source('voice', 'mic/capsule')->listener('clip', 'rec/track-1')
+        ->wish('voice', 'clip', 'must')
         ->situation('off', ['rec/in-1' => ['mute' => true]])->with($change)->text();
 }
 
@@ -45,29 +48,47 @@ it('points at each offence', function (callable $change, array $pointers) {
     }, ['/name']],
     'wrong type' => [fn ($d) => array_replace_recursive($d, ['cables' => [['length_m' => 'long']]]), ['/cables/0/length_m']],
     'a place of no kind' => [fn ($d) => array_replace_recursive($d, ['places' => [['kind' => 'garage']]]), ['/places/0/kind']],
-    'an id with capitals' => [fn ($d) => array_replace_recursive($d, ['sources' => [['id' => 'Voice']]]), ['/sources/0/id', '/wishes/0/source']],
-    'an id twice' => [fn ($d) => array_replace_recursive($d, ['units' => [1 => ['id' => 'mic']]]), ['/units/1/id', '/cables/0/to', '/devices/0/computer']],
+    'an id with capitals' => [fn ($d) => array_replace_recursive($d, ['sources' => [['id' => 'Voice']]]),
+        ['/sources/0/id', '/wishes/0/source']],
+    'an id twice' => [fn ($d) => array_replace_recursive($d, ['units' => [1 => ['id' => 'mic']]]),
+        ['/units/1/id', '/cables/0/to', '/devices/0/computer']],
     'a model that is not there' => [fn ($d) => array_replace_recursive($d, ['units' => [['model' => 'none']]]), ['/units/0/model']],
     'a cable into no socket' => [fn ($d) => array_replace_recursive($d, ['cables' => [['to' => 'pc/usb-9']]]), ['/cables/0/to']],
     'a cable to no unit' => [fn ($d) => array_replace_recursive($d, ['cables' => [['to' => 'ghost/usb-9']]]), ['/cables/0/to']],
-    'a cable with both ends in one socket' => [fn ($d) => array_replace_recursive($d, ['cables' => [['to' => 'mic/usb']]]), ['/cables/0/to']],
-    'a pick of what is no device' => [fn ($d) => array_replace_recursive($d, ['picks' => [['device' => 'mic/capsule']]]), ['/picks/0/device']],
-    'a pick of the wrong direction' => [fn ($d) => array_replace_recursive($d, ['picks' => [['device' => 'mic/usb/play']]]), ['/picks/0/device']],
-    'a pick of both a device and a default' => [fn ($d) => array_replace_recursive($d, ['picks' => [['default' => 'system']]]), ['/picks/0/default']],
-    'channels that the device does not have' => [fn ($d) => array_replace_recursive($d, ['picks' => [['channels' => [4]]]]), ['/picks/0/channels']],
+    'a cable with both ends in one socket' => [fn ($d) => array_replace_recursive($d, ['cables' => [['to' => 'mic/usb']]]),
+        ['/cables/0/to']],
+    'a pick of what is no device' => [fn ($d) => array_replace_recursive($d, ['picks' => [['device' => 'mic/capsule']]]),
+        ['/picks/0/device']],
+    'a pick of the wrong direction' => [fn ($d) => array_replace_recursive($d, ['picks' => [['device' => 'mic/usb/play']]]),
+        ['/picks/0/device']],
+    'a pick of both a device and a default' => [fn ($d) => array_replace_recursive($d, ['picks' => [['default' => 'system']]]),
+        ['/picks/0/default']],
+    'channels that the device does not have' => [fn ($d) => array_replace_recursive($d, ['picks' => [['channels' => [4]]]]),
+        ['/picks/0/channels']],
     'a tap at an out' => [fn ($d) => array_replace_recursive($d, ['picks' => [['tap' => 'recording']]]), ['/picks/0/tap']],
-    'a role of the other direction' => [fn ($d) => array_replace_recursive($d, ['devices' => [['roles' => ['playback']]]]), ['/devices/0/roles/0']],
-    'a source where no sound begins' => [fn ($d) => array_replace_recursive($d, ['sources' => [['origins' => [['at' => 'mic/mic']]]]]), ['/sources/0/origins/0/at']],
-    'a listener where nobody listens' => [fn ($d) => array_replace_recursive($d, ['listeners' => [['at' => ['rec/in-1']]]]), ['/listeners/0/at/0']],
+    'a role of the other direction' => [fn ($d) => array_replace_recursive($d, ['devices' => [['roles' => ['playback']]]]),
+        ['/devices/0/roles/0']],
+    'a source where no sound begins' => [fn ($d) => array_replace_recursive($d, ['sources' => [['origins' => [['at' => 'mic/mic']]]]]),
+        ['/sources/0/origins/0/at']],
+    'a listener where nobody listens' => [fn ($d) => array_replace_recursive($d, ['listeners' => [['at' => ['rec/in-1']]]]),
+        ['/listeners/0/at/0']],
     'a wish twice' => [fn ($d) => array_replace_recursive($d, ['wishes' => [1 => $d['wishes'][0]]]), ['/wishes/1']],
-    'a wish in no situation' => [fn ($d) => array_replace_recursive($d, ['wishes' => [['situations' => ['never']]]]), ['/wishes/0/situations/0']],
-    'a fader that is not there' => [fn ($d) => array_replace_recursive($d, ['situations' => [1 => ['changes' => [['set' => ['fader' => -3]]]]]]), ['/situations/1/changes/0/set/fader']],
-    'a gain out of range' => [fn ($d) => array_replace_recursive($d, ['units' => [['settings' => ['points' => ['mic' => ['gain' => 99]]]]]]), ['/units/0/settings/points/mic/gain']],
-    'a gain too fine to keep' => [fn ($d) => array_replace_recursive($d, ['units' => [['settings' => ['points' => ['mic' => ['gain' => 1.2345]]]]]]), ['/units/0/settings/points/mic/gain']],
-    'a fixed route switched off' => [fn ($d) => array_replace_recursive($d, ['units' => [['settings' => ['routes' => ['capsule>mic' => ['on' => false]]]]]]), ['/units/0/settings/routes/capsule>mic/on']],
-    'two of a group on' => [fn ($d) => array_replace_recursive($d, ['units' => [3 => ['settings' => ['routes' => ['ch-1>main' => ['on' => true], 'ch-1>alt' => ['on' => true]]]]]]), ['/units/3/settings/routes/ch-1>alt/on']],
+    'a wish in no situation' => [fn ($d) => array_replace_recursive($d, ['wishes' => [['situations' => ['never']]]]),
+        ['/wishes/0/situations/0']],
+    'a fader that is not there' => [fn ($d) => array_replace_recursive($d,
+        ['situations' => [1 => ['changes' => [['set' => ['fader' => -3]]]]]]), ['/situations/1/changes/0/set/fader']],
+    'a gain out of range' => [fn ($d) => array_replace_recursive($d,
+        ['units' => [['settings' => ['points' => ['mic' => ['gain' => 99]]]]]]), ['/units/0/settings/points/mic/gain']],
+    'a gain too fine to keep' => [fn ($d) => array_replace_recursive($d,
+        ['units' => [['settings' => ['points' => ['mic' => ['gain' => 1.2345]]]]]]), ['/units/0/settings/points/mic/gain']],
+    'a fixed route switched off' => [fn ($d) => array_replace_recursive($d,
+        ['units' => [['settings' => ['routes' => ['capsule>mic' => ['on' => false]]]]]]), ['/units/0/settings/routes/capsule>mic/on']],
+    'two of a group on' => [fn ($d) => array_replace_recursive($d,
+        ['units' => [3 => ['settings' => ['routes' => ['ch-1>main' => ['on' => true], 'ch-1>alt' => ['on' => true]]]]]]),
+        ['/units/3/settings/routes/ch-1>alt/on']],
     'a program without a computer' => [fn ($d) => array_replace_recursive($d, ['units' => [2 => ['place' => 'desk']]]), ['/units/2/place']],
-    'a model lane to no point' => [fn ($d) => array_replace_recursive($d, ['models' => ['laptop' => ['sockets' => [['lanes' => [['point' => 'nowhere']]]]]]]), ['/models/laptop/sockets/0/lanes/0/point']],
+    'a model lane to no point' => [fn ($d) => array_replace_recursive($d,
+        ['models' => ['laptop' => ['sockets' => [['lanes' => [['point' => 'nowhere']]]]]]]), ['/models/laptop/sockets/0/lanes/0/point']],
     'no situation' => [fn ($d) => ['situations' => [], 'wishes' => []] + $d, ['/situations']],
     'another version' => [fn ($d) => ['version' => 2] + $d, ['/version']],
     'another format' => [fn ($d) => ['format' => 'something/else'] + $d, ['/format']],

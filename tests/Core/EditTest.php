@@ -31,7 +31,8 @@ function relay(): Rig
 
 function heard(Rig $rig, ?string $situation = null): Hearing
 {
-    return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new InvalidArgumentException("No situation {$situation}")));
+    return new Hearing((new GraphBuilder($rig))
+        ->build($rig->situation($situation) ?? throw new InvalidArgumentException("No situation {$situation}")));
 }
 
 it('says in words what is done', function (RigEdit $edit, string $words) {
@@ -40,7 +41,8 @@ it('says in words what is done', function (RigEdit $edit, string $words) {
     [new SetWish('voice', 'viewers', Want::MustNot), 'Presenter voice must not be heard by Viewers'],
     [new SetWish('voice', null, Want::May, 'break'), 'Presenter voice may be heard by every listener in Break'],
     [new SetWish(null, 'clip', null), 'No wish for Every sound at Clip, no talk'],
-    [new SetRoute(new RouteRef('mixer', 'ch-1>main'), new RouteSettings(on: false, db: Decibels::of(-3))), 'Desk mixer: Mic 1 → Main off, at −3.0 dB'],
+    [new SetRoute(new RouteRef('mixer', 'ch-1>main'), new RouteSettings(on: false, db: Decibels::of(-3))),
+        'Desk mixer: Mic 1 → Main off, at −3.0 dB'],
     [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true), 'off'), 'Desk mixer: Mic 1 muted in Off'],
     [new SetPick(new PointRef('chimes', 'sound'), null), 'Donation chimes: Chimes uses no device'],
 ]);
@@ -71,7 +73,8 @@ it('fills a row and a column', function () {
 
 it('keeps a change made in a situation to that situation', function () {
     $rig = (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true), 'break'))->applyTo(relay());
-    expect(heard($rig, 'break')->pair('voice', 'ferry')->verdict)->toBe(Verdict::Missing)->and(heard($rig)->pair('voice', 'ferry')->verdict)->toBe(Verdict::Ok);
+    expect(heard($rig, 'break')->pair('voice', 'ferry')->verdict)->toBe(Verdict::Missing)
+        ->and(heard($rig)->pair('voice', 'ferry')->verdict)->toBe(Verdict::Ok);
     // Set again, it is one change there, not two.
     $again = (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(-9)), 'break'))->applyTo($rig);
     expect(count($again->situations['break']->changes))->toBe(count($rig->situations['break']->changes));
@@ -87,13 +90,15 @@ it('moves an exclusive selector as one change, for good and in a situation', fun
 
 it('leaves the rest of the document alone', function () {
     $rig = relay();
-    $there = (new SetPick(new PointRef('chimes', 'sound'), new Pick(new PointRef('chimes', 'sound'), HiddenWire\Core\Rig\DeviceRef::point('softmix', 'virtual-1'))))->applyTo($rig);
+    $there = (new SetPick(new PointRef('chimes', 'sound'),
+        new Pick(new PointRef('chimes', 'sound'), HiddenWire\Core\Rig\DeviceRef::point('softmix', 'virtual-1'))))->applyTo($rig);
     $back = (new SetPick(new PointRef('chimes', 'sound'), $rig->picks['chimes/sound']))->applyTo($there);
     expect((new DocumentWriter)->write($back))->toBe((new DocumentWriter)->write($rig));
 });
 
 it('makes no rig that is none', function () {
-    expect(fn () => (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(99))))->applyTo(relay()))->toThrow(InvalidRig::class, 'lies outside');
+    expect(fn () => (new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(99))))->applyTo(relay()))
+        ->toThrow(InvalidRig::class, 'lies outside');
 });
 
 it('takes any unit of the demo away and leaves a rig, without a trace of it', function () {
@@ -108,10 +113,12 @@ it('takes any unit of the demo away and leaves a rig, without a trace of it', fu
         }
         $text = (new DocumentWriter)->write((new RemoveUnit($unit))->applyTo($rig));
         // No reference into it is left, and it is no unit and no need any more.
-        expect($text)->not->toContain("\"{$unit}/")->not->toContain("{\"id\": \"{$unit}\", \"model\"")->not->toMatch('/"needs": \[[^\]]*"'.preg_quote($unit, '/').'"/');
+        expect($text)->not->toContain("\"{$unit}/")->not->toContain("{\"id\": \"{$unit}\", \"model\"")
+            ->not->toMatch('/"needs": \[[^\]]*"'.preg_quote($unit, '/').'"/');
     }
 });
 
 it('gives ids that are free and plain', function (string $name, array $taken, string $id) {
     expect(Naming::id($name, $taken))->toBe($id);
-})->with([['Old console', [], 'old-console'], ['Old console', ['old-console', 'old-console-2'], 'old-console-3'], ['Übermikro №5', [], 'ubermikro-no5'], ['***', [], 'thing'], [str_repeat('x', 90), [], str_repeat('x', 56)]]);
+})->with([['Old console', [], 'old-console'], ['Old console', ['old-console', 'old-console-2'], 'old-console-3'], ['Übermikro №5', [],
+    'ubermikro-no5'], ['***', [], 'thing'], [str_repeat('x', 90), [], str_repeat('x', 56)]]);

@@ -20,9 +20,11 @@ function injured(string $text): string
         2 => substr($text, 0, $at).substr($text, min($length, $at + mt_rand(1, 200))),
         3 => substr($text, 0, $at).substr($text, $at, 40).substr($text, $at),
         // A value, a key or a reference replaced: still JSON, and a wrong document.
-        4 => (string) preg_replace_callback('/: ("[^"]*"|-?\d+(\.\d+)?|true|false)/', fn ($m) => mt_rand(0, 120) === 0 ? ': '.$values[array_rand($values)] : $m[0], $text),
+        4 => (string) preg_replace_callback('/: ("[^"]*"|-?\d+(\.\d+)?|true|false)/', fn ($m) => mt_rand(0, 120) === 0 ? ': '
+            .$values[array_rand($values)] : $m[0], $text),
         5 => (string) preg_replace_callback('/"([a-z_]+)": /', fn ($m) => mt_rand(0, 150) === 0 ? '"'.$m[1].'x": ' : $m[0], $text),
-        6 => (string) preg_replace_callback('/"([a-z0-9-]+\/[a-z0-9-]+)"/', fn ($m) => mt_rand(0, 40) === 0 ? '"'.strrev($m[1]).'"' : $m[0], $text),
+        6 => (string) preg_replace_callback('/"([a-z0-9-]+\/[a-z0-9-]+)"/', fn ($m) => mt_rand(0, 40) === 0 ? '"'.strrev($m[1]).'"'
+            : $m[0], $text),
         default => (string) preg_replace_callback('/-?\d+/', fn ($m) => mt_rand(0, 60) === 0 ? (string) mt_rand(-200, 200) : $m[0], $text),
     };
 }

@@ -61,28 +61,44 @@ function relayRig(): Rig
  * Every kind of change: the elements that it touches, and what the difference of two revisions says of it.
  */
 dataset('changes', [
-    'a cable out' => [new Unplug('w-20'), ['cables/w-20'], 'Cables', 'W-20 is out: it joined HDMI of Broadcast computer and HDMI 1 of Broadcast monitor'],
-    'a cable in' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'analog')), ['cables/w-35'], 'Cables', 'W-35 is new: Line out · green of Broadcast computer to Analog in of Capture card'],
-    'a cable moved' => [new Replug('w-20', false, new SocketRef('cast-monitor', 'hdmi-2')), ['cables/w-20'], 'Cables', 'W-20 moved from HDMI 1 of Broadcast monitor to HDMI 2 of Broadcast monitor'],
+    'a cable out' => [new Unplug('w-20'), ['cables/w-20'], 'Cables',
+        'W-20 is out: it joined HDMI of Broadcast computer and HDMI 1 of Broadcast monitor'],
+    'a cable in' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'analog')), ['cables/w-35'], 'Cables',
+        'W-35 is new: Line out · green of Broadcast computer to Analog in of Capture card'],
+    'a cable moved' => [new Replug('w-20', false, new SocketRef('cast-monitor', 'hdmi-2')), ['cables/w-20'], 'Cables',
+        'W-20 moved from HDMI 1 of Broadcast monitor to HDMI 2 of Broadcast monitor'],
     'a label' => [new SetCable('w-20', 'M-1', CableType::Hdmi, 1.5, '', true), ['cables/w-20'], 'Cables', 'W-20 is labelled M-1'],
-    'a colour' => [new SetCable('w-20', 'W-20', CableType::Hdmi, 1.5, 'grey', false), ['cables/w-20'], 'Cables', 'W-20 is a hdmi cable, 1.5 m, grey, to buy'],
-    'a route' => [new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)), ['units/mixer/routes/ch-usb>main'], 'Routes and settings', 'Desk mixer: Computer → Main on'],
-    'a mute' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true)), ['units/mixer/points/ch-1'], 'Routes and settings', 'Desk mixer: Mic 1 muted'],
-    'a fader in a situation' => [new SetPoint(new PointRef('mixer', 'main'), new PointSettings(fader: Decibels::of(-3)), 'off'), ['situations/off/mixer/main'], 'Situations', 'Off changes 7 settings (before: 7)'],
-    'a pick' => [new SetPick(new PointRef('browser', 'sound'), new Pick(new PointRef('browser', 'sound'), null, SystemDefault::System)), ['picks/browser/sound'], 'Devices and picks', 'Browser: Pages uses the system default'],
-    'a device off' => [new EnableDevice('cast-pc', DeviceRef::lane('card', 'usb', 'rec'), false), ['devices/cast-pc card/usb/rec'], 'Devices and picks', 'the settings of card/usb/rec on Broadcast computer changed'],
-    'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units', 'Webcam moved from Presenter\'s desk to Arcade hall'],
-    'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units', 'Capture card has firmware 2.1'],
+    'a colour' => [new SetCable('w-20', 'W-20', CableType::Hdmi, 1.5, 'grey', false), ['cables/w-20'], 'Cables',
+        'W-20 is a hdmi cable, 1.5 m, grey, to buy'],
+    'a route' => [new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)), ['units/mixer/routes/ch-usb>main'],
+        'Routes and settings', 'Desk mixer: Computer → Main on'],
+    'a mute' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true)), ['units/mixer/points/ch-1'],
+        'Routes and settings', 'Desk mixer: Mic 1 muted'],
+    'a fader in a situation' => [new SetPoint(new PointRef('mixer', 'main'), new PointSettings(fader: Decibels::of(-3)), 'off'),
+        ['situations/off/mixer/main'], 'Situations', 'Off changes 7 settings (before: 7)'],
+    'a pick' => [new SetPick(new PointRef('browser', 'sound'), new Pick(new PointRef('browser', 'sound'), null, SystemDefault::System)),
+        ['picks/browser/sound'], 'Devices and picks', 'Browser: Pages uses the system default'],
+    'a device off' => [new EnableDevice('cast-pc', DeviceRef::lane('card', 'usb', 'rec'), false), ['devices/cast-pc card/usb/rec'],
+        'Devices and picks', 'the settings of card/usb/rec on Broadcast computer changed'],
+    'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units',
+        'Webcam moved from Presenter\'s desk to Arcade hall'],
+    'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
+        'Capture card has firmware 2.1'],
     'a unit\'s name' => [new Rename(Thing::Unit, 'card', 'Grabber'), ['units/card'], 'Places and units', 'Capture card is called Grabber'],
     'a copy' => [new CopyUnit('webcam'), ['units/webcam-2'], 'Places and units', 'Webcam 2 is new'],
     'a place' => [new AddPlace('Balcony', PlaceKind::Desk), ['places/balcony'], 'Places and units', 'Balcony is new'],
-    'the start order' => [new OrderStart('sim', ['game']), ['units/voice-relay', 'units/mic-relay', 'units/picture-relay'], 'Places and units', 'Voice repeater starts out of turn'],
-    'a wish' => [new SetWish('voice', 'team', Want::May), ['wishes/voice team '], 'Sounds, listeners and wishes', 'Presenter voice at Driver\'s team: may'],
-    'alone' => [new MarkWish('voice', 'team', false, true), ['wishes/voice team '], 'Sounds, listeners and wishes', 'Presenter voice at Driver\'s team: must not, alone'],
+    'the start order' => [new OrderStart('sim', ['game']), ['units/voice-relay', 'units/mic-relay', 'units/picture-relay'],
+        'Places and units', 'Voice repeater starts out of turn'],
+    'a wish' => [new SetWish('voice', 'team', Want::May), ['wishes/voice team '], 'Sounds, listeners and wishes',
+        'Presenter voice at Driver\'s team: may'],
+    'alone' => [new MarkWish('voice', 'team', false, true), ['wishes/voice team '], 'Sounds, listeners and wishes',
+        'Presenter voice at Driver\'s team: must not, alone'],
     'a sound' => [new AddSource('Kettle', SourceKind::Other, null), ['sources/kettle'], 'Sounds, listeners and wishes', 'Kettle is new'],
-    'a listener' => [new AddListener('Choir', ListenerKind::Headphones, null), ['listeners/choir'], 'Sounds, listeners and wishes', 'Choir is new'],
+    'a listener' => [new AddListener('Choir', ListenerKind::Headphones, null), ['listeners/choir'], 'Sounds, listeners and wishes',
+        'Choir is new'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],
-    'a situation cleared' => [new ClearChange('break', 'broadcast/source-3'), ['situations/break/broadcast/source-3'], 'Situations', 'Break changes 5 settings (before: 6)'],
+    'a situation cleared' => [new ClearChange('break', 'broadcast/source-3'), ['situations/break/broadcast/source-3'], 'Situations',
+        'Break changes 5 settings (before: 6)'],
 ]);
 
 it('touches the elements that it is about, and no other', function (RigEdit $edit, array $elements) {
@@ -100,7 +116,8 @@ it('is told the other way round when it is taken back', function (RigEdit $edit,
 
 it('touches all that hangs on a unit that goes', function () {
     $touched = Elements::changed(relayRig(), (new RemoveUnit('headset-amp'))->applyTo(relayRig()));
-    expect($touched)->toContain('units/headset-amp', 'cables/w-06', 'cables/w-08', 'cables/w-09', 'picks/game/chat', 'picks/voice-relay/out', 'picks/mic-relay/in', 'devices/sim-pc headset-amp/usb/play', 'models/headset-amplifier');
+    expect($touched)->toContain('units/headset-amp', 'cables/w-06', 'cables/w-08', 'cables/w-09', 'picks/game/chat',
+        'picks/voice-relay/out', 'picks/mic-relay/in', 'devices/sim-pc headset-amp/usb/play', 'models/headset-amplifier');
     $place = Elements::changed(relayRig(), (new RemovePlace('corner'))->applyTo(relayRig()));
     expect($place)->toContain('places/corner', 'units/old-console', 'cables/w-25', 'sources/console');
     $situation = Elements::changed(relayRig(), (new RemoveSituation('talk'))->applyTo(relayRig()));
@@ -113,27 +130,33 @@ it('has the rig\'s name and summary among its elements', function () {
 });
 
 it('keeps a copied unit apart from its original', function () {
-    $both = (new SetPoint(new PointRef('desk-mixer-2', 'ch-1'), new PointSettings(mute: true)))->applyTo($copied = (new CopyUnit('mixer'))->applyTo(relayRig()));
+    $both = (new SetPoint(new PointRef('desk-mixer-2', 'ch-1'), new PointSettings(mute: true)))
+        ->applyTo($copied = (new CopyUnit('mixer'))->applyTo(relayRig()));
     expect(Elements::changed($copied, $both))->toBe(['units/desk-mixer-2/points/ch-1']);
 });
 
 describe('what passes a point', function () {
     beforeEach(fn () => $this->names = fn (array $things): array => array_map(fn ($one) => $one->name, $things));
 
-    it('is every sound that reaches it as all stands, and whoever listens behind it', function (string $point, array $sounds, array $listeners) {
-        $passage = new Passage((new GraphBuilder(relayRig()))->build(relayRig()->situation()));
-        expect(($this->names)($passage->sourcesAt($point)))->toBe($sounds)->and(($this->names)($passage->listenersBehind($point)))->toBe($listeners);
-    })->with([
-        'a microphone\'s strip' => ['mixer/ch-1', ['Presenter voice'], ['Presenter', 'Driver', 'Viewers', 'Archive', 'Clip, no talk', 'Navigator', 'Arcade hall']],
-        'the mix for the driver' => ['mixer/aux-1', ['Presenter voice', 'Visitor voice', 'Music', 'Navigator', 'Call ring'], ['Driver']],
-        'a player\'s out' => ['music/sound', ['Music'], ['Presenter', 'Driver', 'Viewers', 'Archive']],
-        'a track that nothing is on' => ['broadcast/track-3', [], []],
-    ]);
+    it('is every sound that reaches it as all stands, and whoever listens behind it',
+        function (string $point, array $sounds, array $listeners) {
+            $passage = new Passage((new GraphBuilder(relayRig()))->build(relayRig()->situation()));
+            expect(($this->names)($passage->sourcesAt($point)))->toBe($sounds)->and(($this->names)($passage->listenersBehind($point)))
+                ->toBe($listeners);
+        })->with([
+            'a microphone\'s strip' => ['mixer/ch-1', ['Presenter voice'],
+                ['Presenter', 'Driver', 'Viewers', 'Archive', 'Clip, no talk', 'Navigator', 'Arcade hall']],
+            'the mix for the driver' => ['mixer/aux-1', ['Presenter voice', 'Visitor voice', 'Music', 'Navigator', 'Call ring'],
+                ['Driver']],
+            'a player\'s out' => ['music/sound', ['Music'], ['Presenter', 'Driver', 'Viewers', 'Archive']],
+            'a track that nothing is on' => ['broadcast/track-3', [], []],
+        ]);
 
     it('changes with the situation', function () {
         $off = new Passage((new GraphBuilder(relayRig()))->build(relayRig()->situation('off')));
         // Nothing comes through the muted main any more, though the hall still hangs behind it.
-        expect(($this->names)($off->listenersBehind('mixer/main')))->toBe(['Arcade hall'])->and($off->sourcesAt('mixer/main'))->toBe([])->and(($this->names)($off->sourcesAt('broadcast/track-1')))->not->toContain('Music');
+        expect(($this->names)($off->listenersBehind('mixer/main')))->toBe(['Arcade hall'])->and($off->sourcesAt('mixer/main'))->toBe([])
+            ->and(($this->names)($off->sourcesAt('broadcast/track-1')))->not->toContain('Music');
     });
 
     it('begins nowhere for a sound without an origin', function () {

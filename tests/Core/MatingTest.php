@@ -9,26 +9,28 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\SocketRef;
 use Tests\Support\Draft;
 
-it('knows which cable joins two sockets, and why none does', function (string $modelA, string $socketA, string $modelB, string $socketB, ?string $type, ?string $why) {
-    $rig = Draft::rig()->place('room')->unit('a', $modelA, $modelA === 'streaming-computer' ? 'room' : 'desk')->unit('b', $modelB, $modelB === 'streaming-computer' ? 'room' : 'desk')->make();
-    [$a, $b] = [$rig->socket(new SocketRef('a', $socketA)), $rig->socket(new SocketRef('b', $socketB))];
-    expect(Mating::cable($a, $b)?->value)->toBe($type)->and(Mating::cable($b, $a)?->value)->toBe($type);
-    $why === null ? expect(Mating::obstacle($a, $b))->toBeNull() : expect(Mating::obstacle($a, $b))->toContain($why);
-})->with([
-    'a microphone into a desk' => ['dynamic-microphone', 'out', 'eight-input-desk', 'mic-1', 'xlr', null],
-    'two outs' => ['dynamic-microphone', 'out', 'line-booster', 'out', null, 'nothing would flow'],
-    'a jack into a combo socket' => ['desk-main-alternate', 'aux-1', 'two-channel-interface', 'in-1', 'trs', null],
-    'a stereo line' => ['streaming-computer', 'line-out', 'eight-input-desk', 'line-3-4', 'trs', null],
-    'a mono line' => ['desk-main-alternate', 'aux-1', 'isolator-two', 'in-1', 'ts', null],
-    'a headset' => ['headset-amplifier', 'headset', 'trrs-headset', 'plug', 'trrs', null],
-    'a device into a computer' => ['usb-microphone', 'usb', 'streaming-computer', 'usb-1', 'usb', null],
-    'a device into a device' => ['usb-microphone', 'usb', 'capture-card', 'usb', null, 'takes a device or a hub'],
-    'a hub into a computer' => ['powered-hub', 'up', 'streaming-computer', 'usb-1', 'usb', null],
-    'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
-    'a picture' => ['console', 'hdmi', 'capture-card', 'hdmi-in', 'hdmi', null],
-    'light and copper' => ['console', 'optical', 'capture-card', 'analog', null, 'no cable has'],
-    'a call' => ['call-one-guest', 'member-1', 'call-two-guests', 'member-1', 'network', null],
-]);
+it('knows which cable joins two sockets, and why none does',
+    function (string $modelA, string $socketA, string $modelB, string $socketB, ?string $type, ?string $why) {
+        $rig = Draft::rig()->place('room')->unit('a', $modelA, $modelA === 'streaming-computer' ? 'room' : 'desk')
+            ->unit('b', $modelB, $modelB === 'streaming-computer' ? 'room' : 'desk')->make();
+        [$a, $b] = [$rig->socket(new SocketRef('a', $socketA)), $rig->socket(new SocketRef('b', $socketB))];
+        expect(Mating::cable($a, $b)?->value)->toBe($type)->and(Mating::cable($b, $a)?->value)->toBe($type);
+        $why === null ? expect(Mating::obstacle($a, $b))->toBeNull() : expect(Mating::obstacle($a, $b))->toContain($why);
+    })->with([
+        'a microphone into a desk' => ['dynamic-microphone', 'out', 'eight-input-desk', 'mic-1', 'xlr', null],
+        'two outs' => ['dynamic-microphone', 'out', 'line-booster', 'out', null, 'nothing would flow'],
+        'a jack into a combo socket' => ['desk-main-alternate', 'aux-1', 'two-channel-interface', 'in-1', 'trs', null],
+        'a stereo line' => ['streaming-computer', 'line-out', 'eight-input-desk', 'line-3-4', 'trs', null],
+        'a mono line' => ['desk-main-alternate', 'aux-1', 'isolator-two', 'in-1', 'ts', null],
+        'a headset' => ['headset-amplifier', 'headset', 'trrs-headset', 'plug', 'trrs', null],
+        'a device into a computer' => ['usb-microphone', 'usb', 'streaming-computer', 'usb-1', 'usb', null],
+        'a device into a device' => ['usb-microphone', 'usb', 'capture-card', 'usb', null, 'takes a device or a hub'],
+        'a hub into a computer' => ['powered-hub', 'up', 'streaming-computer', 'usb-1', 'usb', null],
+        'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
+        'a picture' => ['console', 'hdmi', 'capture-card', 'hdmi-in', 'hdmi', null],
+        'light and copper' => ['console', 'optical', 'capture-card', 'analog', null, 'no cable has'],
+        'a call' => ['call-one-guest', 'member-1', 'call-two-guests', 'member-1', 'network', null],
+    ]);
 
 it('fits the cables of every shipped rig: what is plugged there can be plugged', function (string $file) {
     $rig = Draft::from($file)->make();
@@ -43,11 +45,14 @@ it('plugs with the next label of the series, and back out', function () {
     $edit = new Plug(new SocketRef('mix', 'line-out'), new SocketRef('pc', 'line-in'));
     expect($edit->words($out))->toBe('W-06: Line out of USB mixer to Line in · blue of Computer');
     $cable = $edit->applyTo($out)->cables['w-06'];
-    expect([$cable->label, $cable->type->value, (string) $cable->from, (string) $cable->to])->toBe(['W-06', 'trs', 'mix/line-out', 'pc/line-in']);
+    expect([$cable->label, $cable->type->value, (string) $cable->from, (string) $cable->to])
+        ->toBe(['W-06', 'trs', 'mix/line-out', 'pc/line-in']);
 });
 
 it('plugs nothing into a socket that is taken, and nothing that does not fit', function () {
     $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/line-return.json')->make();
-    expect(fn () => (new Plug(new SocketRef('mix', 'line-out'), new SocketRef('pc', 'mic-in')))->applyTo($rig))->toThrow(InvalidRig::class, 'has W-04 in it');
-    expect(fn () => (new Plug(new SocketRef('mix', 'optical'), new SocketRef('pc', 'line-out')))->applyTo($rig))->toThrow(InvalidRig::class, 'No cable has');
+    expect(fn () => (new Plug(new SocketRef('mix', 'line-out'), new SocketRef('pc', 'mic-in')))->applyTo($rig))
+        ->toThrow(InvalidRig::class, 'has W-04 in it');
+    expect(fn () => (new Plug(new SocketRef('mix', 'optical'), new SocketRef('pc', 'line-out')))->applyTo($rig))
+        ->toThrow(InvalidRig::class, 'No cable has');
 });

@@ -34,7 +34,8 @@ function verdictsIn(Rig $rig, string $situation): array
 it('passes nothing through a program that does not run, and loses its devices', function () {
     // The recorder takes what the mixer gives, and so do the ears: with the mixer stopped nobody hears anything. The base is as it was.
     $rig = (new SetAbsent('pause', 'soft', true))->applyTo(microphones());
-    expect(array_unique(array_values(verdictsIn($rig, 'pause'))))->toBe(['silent'])->and(verdictsIn($rig, 'recording'))->toBe(verdictsIn(microphones(), 'recording'));
+    expect(array_unique(array_values(verdictsIn($rig, 'pause'))))->toBe(['silent'])->and(verdictsIn($rig, 'recording'))
+        ->toBe(verdictsIn(microphones(), 'recording'));
 });
 
 it('loses the device of a unit that is not there, and of a cable that is out, and nothing else', function () {
@@ -50,24 +51,31 @@ it('loses the device of a unit that is not there, and of a cable that is out, an
 
 it('names what is left out as the cause, and puts it back', function () {
     $rig = (new HiddenWire\Core\Edit\AddSituation('Alone'))->applyTo(microphones());
-    foreach ([[new SetAbsent('alone', 'soft', true), 'Software mixer does not run in Alone', 'Start Software mixer in Alone'], [new SetAbsent('alone', 'mic-a', true), 'Host microphone is not there in Alone', 'Put back Host microphone in Alone']] as [$edit, $cause, $cure]) {
+    foreach ([[new SetAbsent('alone', 'soft', true), 'Software mixer does not run in Alone', 'Start Software mixer in Alone'],
+        [new SetAbsent('alone', 'mic-a', true), 'Host microphone is not there in Alone',
+            'Put back Host microphone in Alone']] as [$edit, $cause, $cure]) {
         $causes = (new Diagnosis(new Hearings($edit->applyTo($rig))))->causes();
         $name = $rig->units['mic-a']->name;
-        expect([$causes[0]->sentence, $causes[0]->cures[0]->sentence])->toBe([str_replace('Host microphone', $name, $cause), str_replace('Host microphone', $name, $cure)]);
+        expect([$causes[0]->sentence, $causes[0]->cures[0]->sentence])
+            ->toBe([str_replace('Host microphone', $name, $cause), str_replace('Host microphone', $name, $cure)]);
     }
 });
 
 it('is written and read, told between situations, and goes with what it names', function () {
     $rig = (new SetPulled('pause', 'w-01', true))->applyTo((new SetAbsent('pause', 'soft', true))->applyTo(microphones()));
     $text = (new DocumentWriter)->write($rig);
-    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->and($text)->toContain('"absent": ["soft"]')->toContain('"pulled": ["w-01"]');
+    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->and($text)->toContain('"absent": ["soft"]')
+        ->toContain('"pulled": ["w-01"]');
     $hearings = new Hearings($rig);
-    expect((new SituationDifference($hearings->in('recording'), $hearings->in('pause')))->changes)->toContain("{$rig->units['soft']->name} does not run", "{$rig->cables['w-01']->label} out");
-    expect((new Unplug('w-01'))->applyTo($rig)->situations['pause']->pulled)->toBe([])->and((new RemoveUnit('soft'))->applyTo($rig)->situations['pause']->absent)->toBe([]);
+    expect((new SituationDifference($hearings->in('recording'), $hearings->in('pause')))->changes)
+        ->toContain("{$rig->units['soft']->name} does not run", "{$rig->cables['w-01']->label} out");
+    expect((new Unplug('w-01'))->applyTo($rig)->situations['pause']->pulled)->toBe([])
+        ->and((new RemoveUnit('soft'))->applyTo($rig)->situations['pause']->absent)->toBe([]);
 });
 
 it('refuses to leave out what is not there, or twice', function (string $left, string $pointer) {
-    $spoiled = str_replace('"id": "pause"', '"id": "pause", '.$left, (string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/two-usb-microphones.json'));
+    $spoiled = str_replace('"id": "pause"', '"id": "pause", '.$left,
+        (string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/two-usb-microphones.json'));
     try {
         (new DocumentReader)->read($spoiled);
         $pointers = [];
@@ -75,4 +83,5 @@ it('refuses to leave out what is not there, or twice', function (string $left, s
         $pointers = array_map(fn ($problem) => $problem->pointer, $e->problems);
     }
     expect($pointers)->toBe([$pointer]);
-})->with([['"absent": ["nobody"]', '/situations/1/absent/0'], ['"pulled": ["w-01", "w-99"]', '/situations/1/pulled/1'], ['"pulled": ["w-01", "w-01"]', '/situations/1/pulled/1']]);
+})->with([['"absent": ["nobody"]', '/situations/1/absent/0'], ['"pulled": ["w-01", "w-99"]',
+    '/situations/1/pulled/1'], ['"pulled": ["w-01", "w-01"]', '/situations/1/pulled/1']]);

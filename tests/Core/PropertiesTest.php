@@ -15,21 +15,27 @@ use Tests\Support\Draft;
 
 uses(TestTrait::class);
 
-/** A random rig: one unit of eight points with random routes, two sources, two listeners. @param  list<array{int, int, int, string}>  $routes */
+/**
+ * A random rig: one unit of eight points with random routes, two sources, two listeners. @param  list<array{int, int, int, string}>
+ * $routes
+ */
 function tangle(array $routes, array $mutes = []): Draft
 {
-    $points = [['id' => 'p0', 'kind' => 'origin', 'channels' => 1, 'mute' => false], ['id' => 'p1', 'kind' => 'origin', 'channels' => 2, 'mute' => false]];
+    $points = [['id' => 'p0', 'kind' => 'origin', 'channels' => 1, 'mute' => false],
+        ['id' => 'p1', 'kind' => 'origin', 'channels' => 2, 'mute' => false]];
     foreach (range(2, 5) as $i) {
         $points[] = ['id' => "p{$i}", 'kind' => 'strip', 'channels' => $i % 2 + 1, 'mute' => false, 'fader' => ['from' => -90, 'to' => 10]];
     }
-    array_push($points, ['id' => 'p6', 'kind' => 'ear', 'channels' => 2, 'mute' => false], ['id' => 'p7', 'kind' => 'ear', 'channels' => 1, 'mute' => false]);
+    array_push($points, ['id' => 'p6', 'kind' => 'ear', 'channels' => 2, 'mute' => false],
+        ['id' => 'p7', 'kind' => 'ear', 'channels' => 1, 'mute' => false]);
     $made = [];
     foreach ($routes as [$from, $to, $db, $tap]) {
         if ($from !== $to) {
             $made["{$from}>{$to}"] = ['from' => "p{$from}", 'to' => "p{$to}", 'db' => -$db, 'tap' => $tap, 'can' => ['on']];
         }
     }
-    $draft = Draft::rig()->unit('u', ['points' => $points, 'routes' => array_values($made)])->source('a', 'u/p0')->source('b', 'u/p1')->listener('x', 'u/p6')->listener('y', 'u/p7')
+    $draft = Draft::rig()->unit('u', ['points' => $points, 'routes' => array_values($made)])->source('a', 'u/p0')->source('b', 'u/p1')
+        ->listener('x', 'u/p6')->listener('y', 'u/p7')
         ->wish('a', 'x', 'must')->wish('b', 'y', 'may');
     foreach ($mutes as $mute) {
         $draft->set('u', 'points', "p{$mute}", ['mute' => true]);
@@ -40,11 +46,13 @@ function tangle(array $routes, array $mutes = []): Draft
 
 function randomRoutes(): SequenceGenerator
 {
-    return new SequenceGenerator(new TupleGenerator([new ChooseGenerator(0, 7), new ChooseGenerator(2, 7), new ChooseGenerator(0, 40), ElementsGenerator::fromArray(['input', 'pre-fader', 'post-fader'])]));
+    return new SequenceGenerator(new TupleGenerator([new ChooseGenerator(0, 7), new ChooseGenerator(2, 7), new ChooseGenerator(0, 40),
+        ElementsGenerator::fromArray(['input', 'pre-fader', 'post-fader'])]));
 }
 
 /**
- * Arrivals by pair, as comparable facts. Only those that are heard by themselves: where none is and the sum is, quieter ones are listed to explain it.
+ * Arrivals by pair, as comparable facts. Only those that are heard by themselves: where none is and the sum is, quieter ones are listed
+ * to explain it.
  *
  * @return array<string, list<array{string, float, float, string}>>
  */
@@ -52,7 +60,9 @@ function facts(Hearing $hearing): array
 {
     $facts = [];
     foreach ($hearing->all() as $pair) {
-        $arrivals = array_map(fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)), $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()], array_filter($pair->arrivals(), fn ($arrival) => $arrival->gain->value() >= -60));
+        $arrivals = array_map(fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)),
+            $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()],
+            array_filter($pair->arrivals(), fn ($arrival) => $arrival->gain->value() >= -60));
         sort($arrivals);
         $facts["{$pair->source->id} {$pair->listener->id}"] = $arrivals;
     }
@@ -127,8 +137,10 @@ it('shifts every arrival by what a source\'s level is shifted', function () {
             return $d;
         });
         foreach (['x', 'y'] as $listener) {
-            $levels = fn (Draft $draft) => array_values(array_filter(array_map(fn ($arrival) => $arrival->gain->value(), $draft->pair('a', $listener)->arrivals()), fn ($level) => $level >= -60));
-            $expected = array_values(array_filter(array_map(fn ($level) => round($level - $down, 2), $levels($normal)), fn ($level) => $level >= -60));
+            $levels = fn (Draft $draft) => array_values(array_filter(array_map(fn ($arrival) => $arrival->gain->value(),
+                $draft->pair('a', $listener)->arrivals()), fn ($level) => $level >= -60));
+            $expected = array_values(array_filter(array_map(fn ($level) => round($level - $down, 2), $levels($normal)),
+                fn ($level) => $level >= -60));
             $found = $levels($lower);
             sort($expected);
             sort($found);
@@ -178,7 +190,8 @@ it('draws as passing inside a unit what the hearing says', function () {
             foreach (['x' => 'p6', 'y' => 'p7'] as $listener => $to) {
                 // What cancels or is too quiet passes and is not heard; nothing is heard that does not pass.
                 expect(isset($reached[$to]) || ! $hearing->pair($source, $listener)->isReached)->toBeTrue();
-                expect(isset($reached[$to]))->toBe(isset(Passage::inside($hearing->graph, $unit, $from, true)[$to]) && isset($reached[$to]));
+                expect(isset($reached[$to]))
+                    ->toBe(isset(Passage::inside($hearing->graph, $unit, $from, true)[$to]) && isset($reached[$to]));
             }
         }
     });

@@ -33,7 +33,8 @@ it('shuts a fader at the bottom of a long scale only', function () {
         ->and($trim->isShutAt(Decibels::of(-20)))->toBeFalse();
 });
 
-it('refuses a setting outside its range', fn () => new Span(Decibels::of(0), Decibels::of(60), Decibels::of(61)))->throws(RangeException::class);
+it('refuses a setting outside its range', fn () => new Span(Decibels::of(0), Decibels::of(60), Decibels::of(61)))
+    ->throws(RangeException::class);
 
 it('maps channels as mixers and systems do', function (ChannelMap $map, int $from, int $to, array $triples) {
     expect($map->between($from, $to))->toEqual($triples);

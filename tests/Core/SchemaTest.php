@@ -12,7 +12,8 @@ function fitsSchema(mixed $document): bool
     static $validator = null;
     if ($validator === null) {
         $validator = new Validator;
-        $validator->resolver()?->registerFile('https://hidden-wire.test/format/rig-1.schema.json', dirname(__DIR__, 2).'/docs/format/rig-1.schema.json');
+        $validator->resolver()?->registerFile('https://hidden-wire.test/format/rig-1.schema.json', dirname(__DIR__, 2)
+            .'/docs/format/rig-1.schema.json');
     }
 
     return $validator->validate($document, 'https://hidden-wire.test/format/rig-1.schema.json')->isValid();
@@ -39,17 +40,21 @@ it('fits the example on the format\'s page to the schema, and reads it', functio
 });
 
 it('refuses in the schema what the reader refuses for its shape', function (callable $change) {
-    $text = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk-8', 'eight-input-desk')->cable('xlr', 'mic/out', 'desk-8/mic-1')->source('v', 'mic/capsule')->with($change)->text();
+    $text = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk-8', 'eight-input-desk')->cable('xlr', 'mic/out', 'desk-8/mic-1')
+        ->source('v', 'mic/capsule')->with($change)->text();
     expect(fitsSchema(json_decode($text)))->toBeFalse()->and(isRead($text))->toBeFalse();
 })->with([
     'unknown key' => [fn ($d) => $d + ['x' => 1]],
     'unknown key in a model' => [fn ($d) => array_replace_recursive($d, ['models' => ['dynamic-microphone' => ['maker' => 'x']]])],
     'bad id' => [fn ($d) => array_replace_recursive($d, ['units' => [['id' => 'A B']]])],
     'too long a name' => [fn ($d) => ['name' => str_repeat('x', 121)] + $d],
-    'bad connector' => [fn ($d) => array_replace_recursive($d, ['models' => ['dynamic-microphone' => ['sockets' => [['connector' => 'banana']]]]])],
-    'channels from zero' => [fn ($d) => array_replace_recursive($d, ['models' => ['dynamic-microphone' => ['points' => [['channels' => 0]]]]])],
+    'bad connector' => [fn ($d) => array_replace_recursive($d,
+        ['models' => ['dynamic-microphone' => ['sockets' => [['connector' => 'banana']]]]])],
+    'channels from zero' => [fn ($d) => array_replace_recursive($d,
+        ['models' => ['dynamic-microphone' => ['points' => [['channels' => 0]]]]])],
     'too many decimals' => [fn ($d) => array_replace_recursive($d, ['sources' => [['origins' => [['db' => 0.001]]]]])],
     'reference without a slash' => [fn ($d) => array_replace_recursive($d, ['cables' => [['from' => 'mic']]])],
-    'an empty change' => [fn ($d) => array_replace_recursive($d, ['situations' => [['changes' => [['at' => 'desk-8/ch-1', 'set' => (object) []]]]]])],
+    'an empty change' => [fn ($d) => array_replace_recursive($d,
+        ['situations' => [['changes' => [['at' => 'desk-8/ch-1', 'set' => (object) []]]]]])],
     'no situations' => [fn ($d) => ['situations' => []] + $d],
 ]);

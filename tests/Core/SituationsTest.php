@@ -45,7 +45,8 @@ it('moves a default in one situation only', function () {
         ->and($edit->words($rig))->toBe('Pc: the default recording device is USB Microphone in Talk');
     // It is written and read, goes with the unit that it names, and back to what the base has.
     $text = (new DocumentWriter)->write($moved);
-    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->toContain('"defaults": [{"computer": "pc", "direction": "recording", "role": "recording", "device": "far/usb/rec"}]')
+    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)
+        ->toContain('"defaults": [{"computer": "pc", "direction": "recording", "role": "recording", "device": "far/usb/rec"}]')
         ->and((new RemoveUnit('far'))->applyTo($moved)->situations['talk']->defaults)->toBe([]);
     $back = new SetSituationDefault('talk', 'pc', Direction::Recording, Role::Recording, null);
     expect((new DocumentWriter)->write($back->applyTo($moved)))->toBe((new DocumentWriter)->write($rig))
@@ -54,14 +55,16 @@ it('moves a default in one situation only', function () {
 
 it('refuses a default that cannot be', function (array $default, string $pointer, string $says) {
     $document = twoMicrophones()->with(function (array $d) use ($default) {
-        $d['situations'][1]['defaults'] = [$default + ['computer' => 'pc', 'direction' => 'recording', 'role' => 'recording', 'device' => 'far/usb/rec']];
+        $d['situations'][1]['defaults'] = [$default + ['computer' => 'pc', 'direction' => 'recording', 'role' => 'recording',
+            'device' => 'far/usb/rec']];
 
         return $d;
     });
     expect(fn () => $document->make())->toThrow(HiddenWire\Core\Document\InvalidDocument::class, $says);
 })->with([
     'of no computer' => [['computer' => 'rec'], '/situations/1/defaults/0/computer', 'is no computer or tablet'],
-    'of the other direction' => [['direction' => 'playback', 'role' => 'playback'], '/situations/1/defaults/0/device', 'not a playback one'],
+    'of the other direction' => [['direction' => 'playback', 'role' => 'playback'], '/situations/1/defaults/0/device',
+        'not a playback one'],
     'for the other role' => [['role' => 'playback'], '/situations/1/defaults/0/role', 'can\'t be the default for playback'],
     'of nothing' => [['device' => 'far/usb/none'], '/situations/1/defaults/0/device', 'is an audio device'],
 ]);
@@ -69,7 +72,8 @@ it('refuses a default that cannot be', function (array $default, string $pointer
 it('gives a default that was moved in a situation back there', function () {
     $rig = twoMicrophones()->make();
     $faulty = (new SetSituationDefault('base', 'pc', Direction::Recording, Role::Recording, DeviceRef::lane('far', 'usb', 'rec')))
-        ->applyTo((new SetSituationDefault('talk', 'pc', Direction::Recording, Role::Recording, DeviceRef::lane('far', 'usb', 'rec')))->applyTo($rig));
+        ->applyTo((new SetSituationDefault('talk', 'pc', Direction::Recording, Role::Recording, DeviceRef::lane('far', 'usb', 'rec')))
+            ->applyTo($rig));
     $causes = (new Diagnosis(new Hearings($faulty)))->causes();
     expect($causes)->toHaveCount(1)->and($causes[0]->sentence)->toBe('The default recording device of Pc is USB Microphone')
         ->and($causes[0]->cures[0]->sentence)->toBe('Make USB Microphone the default recording device of Pc in Base');
@@ -92,9 +96,11 @@ function selector(): array
 }
 
 it('switches all routes of a choice together', function () {
-    $draft = Draft::rig()->unit('box', selector())->source('a', 'box/a')->source('b', 'box/b')->source('c', 'box/c')->listener('ear', 'box/ear')
+    $draft = Draft::rig()->unit('box', selector())->source('a', 'box/a')->source('b', 'box/b')->source('c', 'box/c')
+        ->listener('ear', 'box/ear')
         ->situation('stereo', ['box/c>ear' => ['on' => true]]);
-    $heard = fn (Rig $rig, string $situation): string => implode('', array_filter(['a', 'b', 'c'], fn (string $one) => hearsIn($rig, $situation, $one, 'ear')));
+    $heard = fn (Rig $rig, string $situation): string => implode('',
+        array_filter(['a', 'b', 'c'], fn (string $one) => hearsIn($rig, $situation, $one, 'ear')));
     $rig = $draft->make();
     expect($heard($rig, 'base'))->toBe('ab')->and($heard($rig, 'stereo'))->toBe('c');
     $set = fn (Rig $rig, string $from, ?bool $on, ?string $situation = null) => (new SetRoute(new RouteRef('box', "{$from}>ear"), new RouteSettings(on: $on), $situation))->applyTo($rig);
@@ -102,7 +108,8 @@ it('switches all routes of a choice together', function () {
     $stereo = $set($rig, 'c', true);
     expect($heard($stereo, 'base'))->toBe('c')->and($heard($set($stereo, 'b', true), 'base'))->toBe('ab')
         ->and($heard($set($set($rig, 'a', true), 'b', false), 'base'))->toBe('')
-        ->and($heard($set($rig, 'a', true, 'stereo'), 'stereo'))->toBe('ab')->and($heard($set($set($rig, 'a', true, 'stereo'), 'b', false, 'stereo'), 'stereo'))->toBe('');
+        ->and($heard($set($rig, 'a', true, 'stereo'), 'stereo'))->toBe('ab')
+        ->and($heard($set($set($rig, 'a', true, 'stereo'), 'b', false, 'stereo'), 'stereo'))->toBe('');
     $text = (new DocumentWriter)->write($rig);
     expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->toContain('"choice": "mono"');
 });
@@ -110,10 +117,12 @@ it('switches all routes of a choice together', function () {
 it('refuses two choices of a group at once, and a choice of no group', function () {
     $both = selector();
     $both['routes'][2]['on'] = true;
-    expect(fn () => Draft::rig()->unit('box', $both)->make())->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'Only one choice of the group "input"');
+    expect(fn () => Draft::rig()->unit('box', $both)->make())
+        ->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'Only one choice of the group "input"');
     $alone = selector();
     unset($alone['routes'][2]['group']);
-    expect(fn () => Draft::rig()->unit('box', $alone)->make())->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'A choice is one of a group');
+    expect(fn () => Draft::rig()->unit('box', $alone)->make())
+        ->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'A choice is one of a group');
 });
 
 /** A desk that mutes its loudspeakers while a microphone is on. */
@@ -122,26 +131,34 @@ function quietDesk(): Draft
     $point = fn (string $id, string $kind, array $more = []) => ['id' => $id, 'kind' => $kind, 'channels' => 1] + $more;
 
     return Draft::rig()->unit('desk', [
-        'points' => [$point('mic', 'strip', ['mute' => false]), $point('speakers', 'bus', ['mute' => false]), $point('music', 'origin'), $point('ear', 'ear'), $point('voice', 'origin'), $point('air', 'ear')],
-        'routes' => [['from' => 'music', 'to' => 'speakers'], ['from' => 'speakers', 'to' => 'ear'], ['from' => 'voice', 'to' => 'mic'], ['from' => 'mic', 'to' => 'air']],
+        'points' => [$point('mic', 'strip', ['mute' => false]), $point('speakers', 'bus', ['mute' => false]), $point('music', 'origin'),
+            $point('ear', 'ear'), $point('voice', 'origin'), $point('air', 'ear')],
+        'routes' => [['from' => 'music', 'to' => 'speakers'], ['from' => 'speakers', 'to' => 'ear'], ['from' => 'voice', 'to' => 'mic'],
+            ['from' => 'mic', 'to' => 'air']],
         'auto_mutes' => [['mutes' => 'speakers', 'while_open' => ['mic']]],
-    ])->source('music', 'desk/music')->listener('room', 'desk/ear')->wish('music', 'room', 'must')->situation('party', ['desk/speakers' => ['auto_mute' => false]]);
+    ])->source('music', 'desk/music')->listener('room', 'desk/ear')->wish('music', 'room', 'must')
+        ->situation('party', ['desk/speakers' => ['auto_mute' => false]]);
 }
 
 it('puts an automatic mute out of force in a situation', function () {
     $rig = quietDesk()->make();
     expect(hearsIn($rig, 'base', 'music', 'room'))->toBeFalse()->and(hearsIn($rig, 'party', 'music', 'room'))->toBeTrue();
-    $cures = fn (Draft $draft): array => array_map(fn ($cause) => [$cause->sentence, array_map(fn ($cure) => $cure->sentence, $cause->cures)], (new Diagnosis(new Hearings($draft->make())))->causes());
+    $cures = fn (Draft $draft): array => array_map(fn ($cause) => [$cause->sentence,
+        array_map(fn ($cure) => $cure->sentence, $cause->cures)], (new Diagnosis(new Hearings($draft->make())))->causes());
     $says = 'Desk · speakers is muted by the unit itself while mic is on';
     expect($cures(quietDesk()))->toBe([[$says, ['Mute mic of Desk']]])
         // Who has to hear the microphone keeps it: then the rule goes.
-        ->and($cures(quietDesk()->source('voice', 'desk/voice')->listener('viewers', 'desk/air')->wish('voice', 'viewers', 'must')))->toBe([[$says, ['Turn off the automatic mute of speakers of Desk']]]);
-    expect(fn () => quietDesk()->situation('odd', ['desk/mic' => ['auto_mute' => false]])->make())->toThrow(HiddenWire\Core\Document\InvalidDocument::class, '"mic" has no automatic mute');
+        ->and($cures(quietDesk()->source('voice', 'desk/voice')->listener('viewers', 'desk/air')->wish('voice', 'viewers', 'must')))
+        ->toBe([[$says, ['Turn off the automatic mute of speakers of Desk']]]);
+    expect(fn () => quietDesk()->situation('odd', ['desk/mic' => ['auto_mute' => false]])->make())
+        ->toThrow(HiddenWire\Core\Document\InvalidDocument::class, '"mic" has no automatic mute');
 });
 
 it('offers what a computer plays as a recording device', function () {
-    $draft = Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('game', 'game', 'room')->unit('rec', 'clip-recorder', 'room')
-        ->pick('game/sound', ['device' => 'pc/line-out/out'])->pick('rec/in-1', ['device' => 'pc/played'])->source('game', 'game/sound')->listener('clip', 'rec/track-1')->wish('game', 'clip', 'must');
+    $draft = Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('game', 'game', 'room')
+        ->unit('rec', 'clip-recorder', 'room')
+        ->pick('game/sound', ['device' => 'pc/line-out/out'])->pick('rec/in-1', ['device' => 'pc/played'])->source('game', 'game/sound')
+        ->listener('clip', 'rec/track-1')->wish('game', 'clip', 'must');
     $pair = $draft->pair('game', 'clip');
     // 10 ms in the playback device, 10 ms in the recording device; the volume of the socket comes after what is recorded.
     expect($pair->arrivals())->toHaveCount(1)->and($pair->arrivals()[0]->delay->value())->toBe(20.0)->and($pair->channels()[0])->toBe('b');

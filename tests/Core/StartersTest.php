@@ -9,7 +9,8 @@ use Tests\Support\Draft;
 use Tests\Support\PlainSums;
 
 /*
- * What every starter comes to, worked out by hand from its description (tests/Core/starters/, a file each) and held against the engine. A cell says, for one sound at one listener:
+ * What every starter comes to, worked out by hand from its description (tests/Core/starters/, a file each) and held against the engine. A
+ * cell says, for one sound at one listener:
  *
  *   verdict   nothing: as wished · M missing · L leak · D doubled · S one-sided · @ loop · ? not wished for
  *   arrivals  how many; "." is no arrival and no wish
@@ -71,7 +72,8 @@ function strongest(Hearing $hearing, HeardPair $pair): string
 /** @param  array<string, string>  $letters  by fader reference */
 function cell(HeardPair $pair, array $letters): string
 {
-    $verdict = ['ok' => '', 'silent' => '', 'missing' => 'M', 'leak' => 'L', 'doubled' => 'D', 'one-sided' => 'S', 'loop' => '@', 'unwished' => '?'][$pair->verdict->value];
+    $verdict = ['ok' => '', 'silent' => '', 'missing' => 'M', 'leak' => 'L', 'doubled' => 'D', 'one-sided' => 'S', 'loop' => '@',
+        'unwished' => '?'][$pair->verdict->value];
     if ($pair->arrivals() === []) {
         return $pair->verdict->value === 'silent' ? '.' : "{$verdict}0";
     }
@@ -138,7 +140,9 @@ it('is as loud and as late as plain sums say, in every situation of the demo', f
         $hearing = Draft::from($file)->hear($situation);
         foreach ($hearing->all() as $pair) {
             $plain = $sums->strongest($pair->source->id, $pair->listener->id);
-            expect(strongest($hearing, $pair))->toBe($plain === null ? '' : '/'.(0 + $plain[0]).'/'.$plain[1], "{$pair->source->id} at {$pair->listener->id} in {$situation}");
+            expect(strongest($hearing, $pair))
+                ->toBe($plain === null ? '' : '/'.(0 + $plain[0]).'/'.$plain[1],
+                    "{$pair->source->id} at {$pair->listener->id} in {$situation}");
         }
     }
 });

@@ -12,7 +12,8 @@ use Tests\Support\TransferFunctions;
 it('hears nothing of two copies that cancel, and names the two', function () {
     $pair = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
     expect($pair->verdict)->toBe(Verdict::Missing)->and($pair->level())->toBeNull();
-    expect(array_map(fn ($way) => array_map(fn ($hop) => $hop->label, array_slice($way->hops, 1)), $pair->cancelling() ?? []))->toBe([['tone → a', 'a → ear'], ['tone → b', 'b → ear']]);
+    expect(array_map(fn ($way) => array_map(fn ($hop) => $hop->label, array_slice($way->hops, 1)), $pair->cancelling() ?? []))
+        ->toBe([['tone → a', 'a → ear'], ['tone → b', 'b → ear']]);
 });
 
 it('adds up many quiet copies', function (int $count, float $db, ?float $level, string $want, Verdict $verdict) {
@@ -22,9 +23,11 @@ it('adds up many quiet copies', function (int $count, float $db, ?float $level, 
         $points["p-{$i}"] = 1;
         array_push($routes, ['tone', "p-{$i}", $db, 'straight', $i], ["p-{$i}", 'ear']);
     }
-    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => $want] + $d['wishes'][0]]] + $d)->pair('s', 'l');
+    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => $want] + $d['wishes'][0]]] + $d)
+        ->pair('s', 'l');
     expect($pair->level()?->value())->toBe($level)->and($pair->verdict)->toBe($verdict);
-})->with(['one is not heard' => [1, -70, null, 'must-not', Verdict::Ok], 'seventy are a leak' => [70, -70, -51.55, 'must-not', Verdict::Leak]]);
+})->with(['one is not heard' => [1, -70, null, 'must-not', Verdict::Ok],
+    'seventy are a leak' => [70, -70, -51.55, 'must-not', Verdict::Leak]]);
 
 it('is not kept from one loud way by many quiet ones before it', function () {
     $points = ['loud' => 1];
@@ -34,8 +37,10 @@ it('is not kept from one loud way by many quiet ones before it', function () {
         array_push($routes, ['tone', "p-{$i}", -70], ["p-{$i}", 'ear']);
     }
     array_push($routes, ['tone', 'loud'], ['loud', 'ear']);
-    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => 'must-not'] + $d['wishes'][0]]] + $d)->pair('s', 'l');
-    expect($pair->verdict)->toBe(Verdict::Leak)->and($pair->arrivals()[0]->hops[1]->label)->toBe('tone → loud')->and($pair->arrivals())->toHaveCount(1);
+    $pair = Draft::inside($points, $routes)->with(fn (array $d) => ['wishes' => [['want' => 'must-not'] + $d['wishes'][0]]] + $d)
+        ->pair('s', 'l');
+    expect($pair->verdict)->toBe(Verdict::Leak)->and($pair->arrivals()[0]->hops[1]->label)->toBe('tone → loud')->and($pair->arrivals())
+        ->toHaveCount(1);
 });
 
 it('calls many small copies together a doubling', function (int $count, Verdict $verdict) {
@@ -50,14 +55,20 @@ it('calls many small copies together a doubling', function (int $count, Verdict 
 
 it('takes arrivals within a tenth of a millisecond for one', function (float $apart, Verdict $verdict) {
     // A copy with turned polarity cancels the first for as long as both are one arrival.
-    $pair = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
+    $pair = Draft::inside(['a' => 1, 'b' => 2],
+        [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
     expect($pair->verdict)->toBe($verdict);
 })->with([[0.05, Verdict::Missing], [0.2, Verdict::Doubled]]);
 
-it('takes left and right by two leads for one arrival, unless they come at different times', function (float $late, Verdict $verdict, ?string $text) {
-    $pair = Draft::inside(['a' => 1, 'b' => 1], [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']], 2, 2)->pair('s', 'l');
-    expect($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text)->and($pair->channels())->toBe('both');
-})->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled, 'left and right 12.0 ms apart: the sound wanders to one side'], [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
+it('takes left and right by two leads for one arrival, unless they come at different times',
+    function (float $late, Verdict $verdict, ?string $text) {
+        $pair = Draft::inside(['a' => 1, 'b' => 1],
+            [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']], 2, 2)
+            ->pair('s', 'l');
+        expect($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text)->and($pair->channels())->toBe('both');
+    })->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled,
+        'left and right 12.0 ms apart: the sound wanders to one side'],
+        [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
 
 it('says what of a stereo sound is lost though both ears hear something', function (array $route, ?Loss $loss) {
     $pair = Draft::inside(['m' => 1, 'p' => 2], $route, 2, 2)->pair('s', 'l');
@@ -73,13 +84,16 @@ it('says what of a stereo sound is lost though both ears hear something', functi
 
 it('does not take echoes of different parts together', function () {
     // Left has an echo of -24 dB, right one of -24 dB at another time: neither is heard beside the direct sound.
-    $draft = Draft::inside(['a' => 2, 'b' => 2], [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']], 2, 2);
+    $draft = Draft::inside(['a' => 2, 'b' => 2],
+        [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']], 2, 2);
     expect($draft->pair('s', 'l')->verdict)->toBe(Verdict::Ok);
 });
 
 it('never lets two devices with clocks of their own add at the same time', function () {
-    $draft = Draft::rig()->unit('mic-1', 'usb-microphone-plain')->unit('mic-2', 'usb-microphone-plain')->place('room')->unit('pc', 'laptop', 'room')->unit('cast', 'broadcast-program', 'room')
-        ->cable('usb', 'mic-1/usb', 'pc/usb-1')->cable('usb', 'mic-2/usb', 'pc/usb-2')->pick('cast/source-1', ['device' => 'mic-1/usb/rec'])->pick('cast/source-2', ['device' => 'mic-2/usb/rec'])
+    $draft = Draft::rig()->unit('mic-1', 'usb-microphone-plain')->unit('mic-2', 'usb-microphone-plain')->place('room')
+        ->unit('pc', 'laptop', 'room')->unit('cast', 'broadcast-program', 'room')
+        ->cable('usb', 'mic-1/usb', 'pc/usb-1')->cable('usb', 'mic-2/usb', 'pc/usb-2')
+        ->pick('cast/source-1', ['device' => 'mic-1/usb/rec'])->pick('cast/source-2', ['device' => 'mic-2/usb/rec'])
         ->source('voice', 'mic-1/capsule', 'mic-2/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must');
     expect($draft->pair('voice', 'viewers')->doubling?->kind()->value)->toBe('drifts');
     // Picked twice from one device they add.
@@ -88,8 +102,10 @@ it('never lets two devices with clocks of their own add at the same time', funct
 
 it('pays a playback device\'s delay once where what is sent to it is taken', function () {
     // The player pays the usual 10 ms of the device; whoever takes what is sent to it pays nothing more.
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('ears', 'usb-headset')->unit('music', 'music-player', 'room')->unit('cast', 'broadcast-program', 'room')
-        ->cable('usb', 'ears/usb', 'pc/usb-1')->pick('music/sound', ['device' => 'ears/usb/play'])->pick('cast/source-1', ['device' => 'ears/usb/play', 'tap' => 'playback'])
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('ears', 'usb-headset')->unit('music', 'music-player', 'room')
+        ->unit('cast', 'broadcast-program', 'room')
+        ->cable('usb', 'ears/usb', 'pc/usb-1')->pick('music/sound', ['device' => 'ears/usb/play'])
+        ->pick('cast/source-1', ['device' => 'ears/usb/play', 'tap' => 'playback'])
         ->source('music', 'music/sound')->listener('head', 'ears/ear')->listener('viewers', 'cast/stream');
     expect($draft->pair('music', 'viewers')->delay()?->value())->toBe($draft->pair('music', 'head')->delay()?->value());
 });
@@ -97,18 +113,31 @@ it('pays a playback device\'s delay once where what is sent to it is taken', fun
 it('judges a loop by the gain matrix of the whole part', function (array $points, array $routes, ?string $gain, bool $howls) {
     $hearing = Draft::inside($points, $routes, 2, 2)->hear();
     expect(array_map(fn ($loop) => $loop->gain->text(), $hearing->loops()))->toBe($gain === null ? [] : [$gain]);
-    expect(($hearing->loops()[0] ?? null)?->howls() ?? false)->toBe($howls)->and(in_array($hearing->pair('s', 'l')->verdict, [Verdict::Loop], true))->toBe($howls || ($gain !== null && (float) str_replace('−', '-', $gain) >= -6));
+    expect(($hearing->loops()[0] ?? null)?->howls() ?? false)->toBe($howls)
+        ->and(in_array($hearing->pair('s', 'l')->verdict, [Verdict::Loop], true))
+        ->toBe($howls || ($gain !== null && (float) str_replace('−', '-', $gain) >= -6));
 })->with([
     'stereo at +5 dB' => [['a' => 2, 'b' => 2], [['tone', 'a'], ['a', 'b', 5], ['b', 'a'], ['b', 'ear']], '5.0', true],
-    'stereo at +5 dB with a mono switch in it' => [['a' => 2, 'b' => 2], [['tone', 'a'], ['a', 'b', 5, 'average'], ['b', 'a'], ['b', 'ear']], '5.0', true],
-    'two returns of -4 dB in phase' => [['a' => 1, 'b' => 1, 'c' => 1], [['tone', 'a'], ['a', 'b', -4], ['a', 'c', -4], ['b', 'a'], ['c', 'a'], ['a', 'ear']], '2.0', true],
-    'all four channel pairs of a stereo return at -5 dB' => [['a' => 2, 'b' => 2], [['tone', 'a'], ['a', 'b', -5, [[1, 1], [1, 2], [2, 1], [2, 2]]], ['b', 'a'], ['a', 'ear']], '1.0', true],
+    'stereo at +5 dB with a mono switch in it' => [['a' => 2, 'b' => 2],
+        [['tone', 'a'], ['a', 'b', 5, 'average'], ['b', 'a'], ['b', 'ear']], '5.0', true],
+    'two returns of -4 dB in phase' => [['a' => 1, 'b' => 1, 'c' => 1],
+        [['tone', 'a'], ['a', 'b', -4], ['a', 'c', -4], ['b', 'a'], ['c', 'a'], ['a', 'ear']], '2.0', true],
+    'all four channel pairs of a stereo return at -5 dB' => [['a' => 2, 'b' => 2],
+        [['tone', 'a'], ['a', 'b', -5, [[1, 1], [1, 2], [2, 1], [2, 2]]], ['b', 'a'], ['a', 'ear']], '1.0', true],
     'mono to stereo to mono at 0 dB' => [['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'b'], ['b', 'a'], ['a', 'ear']], '0.0', true],
-    'left minus right fed back straight to both' => [['a' => 2, 'b' => 2], [['tone', 'a'], ['a', 'b', 0, 'difference'], ['b', 'a'], ['b', 'ear']], null, false],
-    'the same with a delay on one of the two' => [['a' => 2, 'b' => 1, 'c' => 2], [['tone', 'a'], ['a', 'b', 0, 'left', 7], ['a', 'c', 0, 'split-polarity'], ['b', 'a'], ['c', 'a', 0, [[2, 1], [2, 2]]], ['a', 'ear']], '6.0', true],
-    'turned polarity with a delay' => [['a' => 1, 'b' => 2, 'c' => 1], [['tone', 'a'], ['a', 'b', 0, 'split-polarity', 11], ['b', 'c', 0, 'right'], ['c', 'a'], ['a', 'ear']], '0.0', true],
-    'two returns that cancel' => [['a' => 1, 'b' => 2, 'c' => 1, 'd' => 1], [['tone', 'a'], ['a', 'b', -3, 'split-polarity'], ['b', 'c', 0, 'right'], ['a', 'd', -3], ['c', 'a'], ['d', 'a'], ['a', 'ear']], null, false],
-    'two returns that would cancel, but for their delays' => [['a' => 1, 'b' => 2, 'c' => 1, 'd' => 1], [['tone', 'a'], ['a', 'b', -3, 'split-polarity'], ['b', 'c', 0, 'right'], ['a', 'd', -3, 'straight', 4], ['c', 'a'], ['d', 'a'], ['a', 'ear']], '3.0', true],
+    'left minus right fed back straight to both' => [['a' => 2, 'b' => 2],
+        [['tone', 'a'], ['a', 'b', 0, 'difference'], ['b', 'a'], ['b', 'ear']], null, false],
+    'the same with a delay on one of the two' => [['a' => 2, 'b' => 1, 'c' => 2],
+        [['tone', 'a'], ['a', 'b', 0, 'left', 7], ['a', 'c', 0, 'split-polarity'], ['b', 'a'], ['c', 'a', 0, [[2, 1], [2, 2]]],
+            ['a', 'ear']], '6.0', true],
+    'turned polarity with a delay' => [['a' => 1, 'b' => 2, 'c' => 1],
+        [['tone', 'a'], ['a', 'b', 0, 'split-polarity', 11], ['b', 'c', 0, 'right'], ['c', 'a'], ['a', 'ear']], '0.0', true],
+    'two returns that cancel' => [['a' => 1, 'b' => 2, 'c' => 1, 'd' => 1],
+        [['tone', 'a'], ['a', 'b', -3, 'split-polarity'], ['b', 'c', 0, 'right'], ['a', 'd', -3], ['c', 'a'], ['d', 'a'],
+            ['a', 'ear']], null, false],
+    'two returns that would cancel, but for their delays' => [['a' => 1, 'b' => 2, 'c' => 1, 'd' => 1],
+        [['tone', 'a'], ['a', 'b', -3, 'split-polarity'], ['b', 'c', 0, 'right'], ['a', 'd', -3, 'straight', 4], ['c', 'a'], ['d', 'a'],
+            ['a', 'ear']], '3.0', true],
     'quiet' => [['a' => 1, 'b' => 1], [['tone', 'a'], ['a', 'b', -12], ['b', 'a'], ['a', 'ear']], '−12.0', false],
 ]);
 
@@ -122,30 +151,41 @@ it('finds the loud pair among eight dense buses', function () {
     }
     // Two buses feed each other at twice the level, six more at a twentieth: 2 + 12 × 0.05² / (2 − 5 × 0.05) = 2.017, +6.1 dB.
     $hearing = Draft::inside($points, [['tone', 'b-1'], ...$routes, ['b-8', 'ear']])->hear();
-    expect($hearing->loops())->toHaveCount(1)->and($hearing->loops()[0]->gain->text())->toBe('6.1')->and($hearing->loops()[0]->howls())->toBeTrue()->and($hearing->loops()[0]->elements)->toHaveCount(56);
+    expect($hearing->loops())->toHaveCount(1)->and($hearing->loops()[0]->gain->text())->toBe('6.1')->and($hearing->loops()[0]->howls())
+        ->toBeTrue()->and($hearing->loops()[0]->elements)->toHaveCount(56);
 });
 
 it('walks a way that passes a point twice by different channels', function () {
     // Right into a delay, back in on the left.
-    $pair = Draft::inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->pair('s', 'l');
+    $pair = Draft::inside(['p' => 2, 'd' => 1],
+        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->pair('s', 'l');
     expect($pair->arrivals())->toHaveCount(2)->and($pair->channels())->toBe('both')->and($pair->verdict)->toBe(Verdict::Doubled);
-    expect(Draft::inside(['p' => 2, 'd' => 1], [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->hear()->loops())->toBe([]);
+    expect(Draft::inside(['p' => 2, 'd' => 1],
+        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->hear()->loops())
+        ->toBe([]);
 });
 
 it('lets an origin and the air have delays', function () {
-    $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('m', 'eight-input-desk')->unit('h', 'closed-headphones')->cable('xlr', 'mic/out', 'm/mic-1')->cable('trs', 'm/phones', 'h/plug')
-        ->listener('ears', 'h/ear')->with(fn (array $d) => ['sources' => [['id' => 'voice', 'name' => 'Voice', 'kind' => 'voice', 'origins' => [['at' => 'mic/capsule', 'delay_ms' => 4.5]]]]] + $d)->set('m', 'points', 'ch-1', ['gain' => 50]);
+    $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('m', 'eight-input-desk')->unit('h', 'closed-headphones')
+        ->cable('xlr', 'mic/out', 'm/mic-1')->cable('trs', 'm/phones', 'h/plug')
+        ->listener('ears', 'h/ear')
+        ->with(fn (array $d) => ['sources' => [['id' => 'voice', 'name' => 'Voice', 'kind' => 'voice',
+            'origins' => [['at' => 'mic/capsule', 'delay_ms' => 4.5]]]]] + $d)->set('m', 'points', 'ch-1', ['gain' => 50]);
     expect($draft->pair('voice', 'ears')->delay()?->value())->toBe(4.5);
 });
 
 it('hears through a chain of ten thousand units', function () {
     $draft = Draft::rig()->tone('a')->ear('b');
-    $draft->unit('u-0', ['points' => [['id' => 'p', 'kind' => 'bus', 'channels' => 2]], 'sockets' => [['id' => 'in', 'label' => 'In', 'connector' => 'trs-3.5', 'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'p']]], ['id' => 'out', 'label' => 'Out', 'connector' => 'trs-3.5', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'p']]]]]);
+    $draft->unit('u-0', ['points' => [['id' => 'p', 'kind' => 'bus', 'channels' => 2]],
+        'sockets' => [['id' => 'in', 'label' => 'In', 'connector' => 'trs-3.5',
+            'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'p']]],
+            ['id' => 'out', 'label' => 'Out', 'connector' => 'trs-3.5', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'p']]]]]);
     $draft->with(function (array $d) {
         $unit = array_pop($d['units']);
         for ($i = 0; $i < 10_000; $i++) {
             $d['units'][] = ['id' => "u-{$i}", 'name' => "U {$i}"] + $unit;
-            $d['cables'][] = ['id' => "w-{$i}", 'label' => "W-{$i}", 'type' => 'trs', 'from' => $i === 0 ? 'a/out' : 'u-'.($i - 1).'/out', 'to' => "u-{$i}/in"];
+            $d['cables'][] = ['id' => "w-{$i}", 'label' => "W-{$i}", 'type' => 'trs', 'from' => $i === 0 ? 'a/out' : 'u-'.($i - 1).'/out',
+                'to' => "u-{$i}/in"];
         }
         $d['cables'][] = ['id' => 'w-end', 'label' => 'W-end', 'type' => 'trs', 'from' => 'u-9999/out', 'to' => 'b/in'];
 
@@ -178,12 +218,14 @@ it('says so where too much would have to be left out, with a bound', function ()
         foreach (['a', 'b', 'j'] as $p) {
             $points["{$p}-{$i}"] = 1;
         }
-        array_push($routes, [$last, "a-{$i}", -6], [$last, "b-{$i}", -6, 'straight', min(60000, 0.001 * 2 ** $i)], ["a-{$i}", "j-{$i}"], ["b-{$i}", "j-{$i}"]);
+        array_push($routes, [$last, "a-{$i}", -6], [$last, "b-{$i}", -6, 'straight', min(60000, 0.001 * 2 ** $i)], ["a-{$i}", "j-{$i}"],
+            ["b-{$i}", "j-{$i}"]);
         $last = "j-{$i}";
     }
     $pair = Draft::inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
     // Together they are at most as loud as if all came at once: 40 × 20 log10(2 × 10^(-6/20)) = 40 × 0.0206 dB.
-    expect($pair->verdict)->toBe(Verdict::Uncounted)->and($pair->sum->restAtMost()?->value())->toBeLessThanOrEqual(0.83)->toBeGreaterThan(-6.0);
+    expect($pair->verdict)->toBe(Verdict::Uncounted)->and($pair->sum->restAtMost()?->value())->toBeLessThanOrEqual(0.83)
+        ->toBeGreaterThan(-6.0);
 });
 
 it('ends within bounds whatever the document', function (callable $make) {
@@ -201,7 +243,8 @@ it('ends within bounds whatever the document', function (callable $make) {
     'a 40 by 40 matrix with everything on and fed back' => [function () {
         $points = $routes = [];
         foreach (range(1, 40) as $i) {
-            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1], ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
+            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
+                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
             foreach (range(1, 40) as $j) {
                 array_push($routes, ['from' => "in-{$i}", 'to' => "out-{$j}"], ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -30]);
             }
@@ -216,9 +259,11 @@ it('ends within bounds whatever the document', function (callable $make) {
     'the same, quiet, with delays of its own on every route' => [function () {
         $points = $routes = [];
         foreach (range(1, 40) as $i) {
-            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1], ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
+            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
+                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
             foreach (range(1, 40) as $j) {
-                array_push($routes, ['from' => "in-{$i}", 'to' => "out-{$j}", 'delay_ms' => $i * 0.37 + $j], ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -72, 'delay_ms' => $i + $j * 0.31]);
+                array_push($routes, ['from' => "in-{$i}", 'to' => "out-{$j}", 'delay_ms' => $i * 0.37 + $j],
+                    ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -72, 'delay_ms' => $i + $j * 0.31]);
             }
         }
         $draft = Draft::rig()->unit('m', ['points' => $points, 'routes' => $routes]);
@@ -242,7 +287,8 @@ it('ends within bounds whatever the document', function (callable $make) {
             $i > 1 && $routes[] = ['from' => 'b-'.($i - 1), 'to' => "b-{$i}", 'db' => -30, 'map' => $map, 'delay_ms' => $i * 0.7];
         }
 
-        return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must');
+        return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')
+            ->wish('s', 'l', 'must');
     }],
 ]);
 

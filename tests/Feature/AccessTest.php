@@ -30,7 +30,8 @@ function pictureOf(int $width, int $height, string $type = 'png'): string
 
 beforeEach(function () {
     Storage::fake('local');
-    $this->people = ['owner' => User::factory()->create(), 'editor' => User::factory()->create(), 'viewer' => User::factory()->create(), 'stranger' => User::factory()->create(), 'guest' => null];
+    $this->people = ['owner' => User::factory()->create(), 'editor' => User::factory()->create(), 'viewer' => User::factory()->create(),
+        'stranger' => User::factory()->create(), 'guest' => null];
     $this->rig = app(ImportRig::class)($this->people['owner'], shipped('rigs/night-relay.json'));
     $this->rig->members()->create(['user_id' => $this->people['editor']->id, 'role' => MemberRole::Edit]);
     $this->rig->members()->create(['user_id' => $this->people['viewer']->id, 'role' => MemberRole::View]);
@@ -43,7 +44,8 @@ beforeEach(function () {
 });
 
 /*
- * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may look only, 404 does not exist for them; a guest is sent to sign in.
+ * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may look only, 404 does not exist for them; a guest is
+ * sent to sign in.
  */
 it('lets each person do what is theirs, and nothing else', function (string $method, string $path, array $fields, array $expected) {
     $picture = app(Pictures::class)->keep($this->rig, 'mixer', $this->people['owner'], pictureOf(20, 10), 'Top');
@@ -65,7 +67,8 @@ it('lets each person do what is theirs, and nothing else', function (string $met
     $look = ['owner' => 200, 'editor' => 200, 'viewer' => 200, 'stranger' => 404, 'guest' => 302];
     $change = ['owner' => 302, 'editor' => 302, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
     $own = ['owner' => 302, 'editor' => 403, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
-    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'people', 'history', 'history/1/1', 'find?q=mixer', 'document'] as $view) {
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'people', 'history', 'history/1/1',
+        'find?q=mixer', 'document'] as $view) {
         yield $view => ['GET', "/{$view}", [], $look];
     }
     foreach (EditForms::words() as $word) {
@@ -86,56 +89,71 @@ it('lets each person do what is theirs, and nothing else', function (string $met
 });
 
 it('invites by account, changes what they may do, and shows the rig among theirs', function () {
-    $invite = fn (string $email, string $role) => ($this->as)('owner')->from('/here')->post("/rigs/{$this->rig->id}/people", ['email' => $email, 'role' => $role]);
+    $invite = fn (string $email, string $role) => ($this->as)('owner')->from('/here')
+        ->post("/rigs/{$this->rig->id}/people", ['email' => $email, 'role' => $role]);
     $stranger = $this->people['stranger'];
     $invite(strtoupper($stranger->email), 'view')->assertSessionHas('said', "{$stranger->name} may look at this rig now.");
     ($this->as)('stranger')->get('/')->assertSee('Night relay at the pier arcade');
     ($this->as)('stranger')->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('look only')->assertDontSee('data-send');
     $invite($stranger->email, 'edit');
     expect($this->rig->mayEdit($stranger))->toBeTrue()->and($this->rig->members()->count())->toBe(3);
-    $invite('nobody@hidden-wire.test', 'edit')->assertSessionHasErrors(['email' => 'Nobody has an account with nobody@hidden-wire.test here.']);
+    $invite('nobody@hidden-wire.test', 'edit')
+        ->assertSessionHasErrors(['email' => 'Nobody has an account with nobody@hidden-wire.test here.']);
     $invite($this->people['owner']->email, 'edit')->assertSessionHasErrors(['email' => 'The rig is yours already.']);
     $invite($stranger->email, 'own')->assertSessionHasErrors('role');
 });
 
 it('tells an open page who else is here and what they have done', function () {
-    $pulse = fn (string $who, int $revision, string $view = 'wiring') => ($this->as)($who)->postJson("/rigs/{$this->rig->id}/pulse", ['revision' => $revision, 'view' => $view]);
+    $pulse = fn (string $who, int $revision, string $view = 'wiring') => ($this->as)($who)
+        ->postJson("/rigs/{$this->rig->id}/pulse", ['revision' => $revision, 'view' => $view]);
     $pulse('owner', 1)->assertExactJson(['revision' => 1, 'here' => [], 'since' => []]);
     ($this->as)('editor')->post("/rigs/{$this->rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-07', 'revision' => 1]);
     $pulse('editor', 2, 'stock');
-    $pulse('owner', 1)->assertExactJson(['revision' => 2, 'here' => [['name' => $this->people['editor']->name, 'view' => 'stock']], 'since' => [['who' => $this->people['editor']->name, 'what' => 'Unplugged W-07']]]);
+    $pulse('owner', 1)->assertExactJson(['revision' => 2, 'here' => [['name' => $this->people['editor']->name, 'view' => 'stock']],
+        'since' => [['who' => $this->people['editor']->name, 'what' => 'Unplugged W-07']]]);
     $this->travel(30)->seconds();
     $pulse('owner', 2)->assertExactJson(['revision' => 2, 'here' => [], 'since' => []]);
 });
 
 describe('pictures', function () {
     beforeEach(function () {
-        $this->attach = fn (UploadedFile|string|null $file, array $more = []) => ($this->as)('owner')->from('/here')->post("/rigs/{$this->rig->id}/pictures", $more + ['unit' => 'mixer', 'picture' => $file, 'caption' => 'Top left']);
+        $this->attach = fn (UploadedFile|string|null $file, array $more = []) => ($this->as)('owner')->from('/here')
+            ->post("/rigs/{$this->rig->id}/pictures", $more + ['unit' => 'mixer', 'picture' => $file, 'caption' => 'Top left']);
     });
 
-    it('are read by their content, made small, and kept outside the web root under a name of our own', function (string $type, string $name) {
-        ($this->attach)(UploadedFile::fake()->createWithContent($name, pictureOf(3200, 800, $type)))->assertSessionHas('said');
-        $picture = $this->rig->pictures()->sole();
-        $kept = (string) Storage::disk('local')->get($picture->path());
-        expect([$picture->width, $picture->height, $picture->caption])->toBe([1600, 400, 'Top left'])->and(getimagesizefromstring($kept)[2] ?? null)->toBe(IMAGETYPE_JPEG)
-            ->and($picture->path())->toMatch('#^pictures/\d+/[a-z0-9]{40}\.jpg$#')->and(Storage::disk('local')->path($picture->path()))->not->toContain('/public/');
-        $answer = ($this->as)('viewer')->get("/rigs/{$this->rig->id}/pictures/{$picture->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
-        expect($answer->streamedContent())->toBe($kept);
-    })->with([['png', 'panel.png'], ['jpeg', 'panel.jpg'], ['webp', '../../public/panel.php'], ['png', 'panel.svg']]);
+    it('are read by their content, made small, and kept outside the web root under a name of our own',
+        function (string $type, string $name) {
+            ($this->attach)(UploadedFile::fake()->createWithContent($name, pictureOf(3200, 800, $type)))->assertSessionHas('said');
+            $picture = $this->rig->pictures()->sole();
+            $kept = (string) Storage::disk('local')->get($picture->path());
+            expect([$picture->width, $picture->height, $picture->caption])->toBe([1600, 400, 'Top left'])
+                ->and(getimagesizefromstring($kept)[2] ?? null)->toBe(IMAGETYPE_JPEG)
+                ->and($picture->path())->toMatch('#^pictures/\d+/[a-z0-9]{40}\.jpg$#')->and(Storage::disk('local')->path($picture->path()))
+                ->not->toContain('/public/');
+            $answer = ($this->as)('viewer')->get("/rigs/{$this->rig->id}/pictures/{$picture->id}")->assertOk()
+                ->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
+            expect($answer->streamedContent())->toBe($kept);
+        })->with([['png', 'panel.png'], ['jpeg', 'panel.jpg'], ['webp', '../../public/panel.php'], ['png', 'panel.svg']]);
 
     it('that are none are refused, whatever they are called', function (string $content, string $name, string $says) {
         ($this->attach)(UploadedFile::fake()->createWithContent($name, $content))->assertSessionHasErrors('picture');
-        expect(session('errors')->first('picture'))->toContain($says)->and(Storage::disk('local')->allFiles())->toBe([])->and($this->rig->pictures()->count())->toBe(0);
+        expect(session('errors')->first('picture'))->toContain($says)->and(Storage::disk('local')->allFiles())->toBe([])
+            ->and($this->rig->pictures()->count())->toBe(0);
     })->with([
-        'a script' => ['<?php echo 1;', 'panel.png', 'no JPEG, PNG or WebP'], 'a drawing with scripts' => ['<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>', 'panel.svg', 'no JPEG, PNG or WebP'],
-        'another kind of picture' => [fn () => pictureOf(4, 4, 'gif'), 'panel.gif', 'no JPEG, PNG or WebP'], 'a torn one' => [fn () => substr(pictureOf(400, 400), 0, 60), 'panel.png', 'damaged'],
-        'too large' => [fn () => pictureOf(4, 4).str_repeat('x', Pictures::MAX_BYTES), 'panel.png', 'larger than 8 MB'], 'empty' => ['', 'panel.png', 'no JPEG, PNG or WebP'],
+        'a script' => ['<?php echo 1;', 'panel.png', 'no JPEG, PNG or WebP'],
+        'a drawing with scripts' => ['<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>', 'panel.svg',
+            'no JPEG, PNG or WebP'],
+        'another kind of picture' => [fn () => pictureOf(4, 4, 'gif'), 'panel.gif', 'no JPEG, PNG or WebP'],
+        'a torn one' => [fn () => substr(pictureOf(400, 400), 0, 60), 'panel.png', 'damaged'],
+        'too large' => [fn () => pictureOf(4, 4).str_repeat('x', Pictures::MAX_BYTES), 'panel.png', 'larger than 8 MB'],
+        'empty' => ['', 'panel.png', 'no JPEG, PNG or WebP'],
     ]);
 
     it('that unpack to too many pixels are refused before they are unpacked', function () {
         // A PNG head that claims 60,000 by 60,000 pixels.
         $head = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 60000, 60000, 8, 2, 0, 0, 0);
-        ($this->attach)(UploadedFile::fake()->createWithContent('huge.png', $head.pack('N', crc32(substr($head, 12)))))->assertSessionHasErrors(['picture' => 'The picture has too many pixels: 50 million at most.']);
+        ($this->attach)(UploadedFile::fake()->createWithContent('huge.png', $head.pack('N', crc32(substr($head, 12)))))
+            ->assertSessionHasErrors(['picture' => 'The picture has too many pixels: 50 million at most.']);
     });
 
     it('belong to a unit and a rig, and go with the rig', function () {
@@ -145,7 +163,8 @@ describe('pictures', function () {
         $picture = $this->rig->pictures()->sole();
         $other = app(ImportRig::class)($this->people['owner'], shipped('rigs/penny-slot.json'));
         ($this->as)('owner')->get("/rigs/{$other->id}/pictures/{$picture->id}")->assertNotFound();
-        ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?select=unit:mixer")->assertSee("/pictures/{$picture->id}")->assertSee('Top left');
+        ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?select=unit:mixer")->assertSee("/pictures/{$picture->id}")
+            ->assertSee('Top left');
         ($this->as)('owner')->delete("/rigs/{$this->rig->id}/pictures/{$picture->id}");
         expect(Storage::disk('local')->allFiles())->toBe([]);
         ($this->attach)(UploadedFile::fake()->createWithContent('p.png', pictureOf(4, 4)));
@@ -158,10 +177,15 @@ describe('own models', function () {
     beforeEach(function () {
         $this->fields = [
             'name' => 'Bench box', 'family' => 'mixer', 'summary' => 'Two lines into one.', 'base' => '',
-            'points' => [['label' => 'Line A', 'kind' => 'strip', 'channels' => '2', 'fader' => '1', 'mute' => '1'], ['label' => 'Line B', 'kind' => 'strip', 'channels' => '2'], ['label' => 'Sum', 'kind' => 'bus', 'channels' => '2', 'gain' => '1'], ['label' => '', 'kind' => 'strip', 'channels' => '2']],
-            'lanes' => [['label' => 'A in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line A'], ['label' => 'B in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line B'], ['label' => 'Out', 'connector' => 'trs-3.5', 'way' => 'out', 'point' => 'Sum'],
+            'points' => [['label' => 'Line A', 'kind' => 'strip', 'channels' => '2', 'fader' => '1', 'mute' => '1'],
+                ['label' => 'Line B', 'kind' => 'strip', 'channels' => '2'], ['label' => 'Sum', 'kind' => 'bus', 'channels' => '2',
+                    'gain' => '1'], ['label' => '', 'kind' => 'strip', 'channels' => '2']],
+            'lanes' => [['label' => 'A in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line A'],
+                ['label' => 'B in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line B'], ['label' => 'Out',
+                    'connector' => 'trs-3.5', 'way' => 'out', 'point' => 'Sum'],
                 ['label' => 'USB', 'connector' => 'usb-c', 'way' => 'out', 'point' => 'Sum', 'device' => 'recording']],
-            'routes' => [['from' => 'Line A', 'to' => 'Sum', 'on' => '1', 'can_on' => '1', 'can_db' => '1'], ['from' => 'Line B', 'to' => 'Sum', 'on' => '1']],
+            'routes' => [['from' => 'Line A', 'to' => 'Sum', 'on' => '1', 'can_on' => '1', 'can_db' => '1'],
+                ['from' => 'Line B', 'to' => 'Sum', 'on' => '1']],
         ];
         $this->send = fn (array $fields, string $who = 'owner') => ($this->as)($who)->post('/models', $fields);
     });
@@ -170,11 +194,14 @@ describe('own models', function () {
         ($this->as)('owner')->post('/models/drawing', $this->fields)->assertOk()->assertSee('Bench box')->assertSee('<svg', false);
         ($this->send)($this->fields)->assertRedirect('/models');
         $model = OwnModel::query()->sole()->model();
-        expect($model?->id)->toBe('bench-box')->and(array_keys($model->points))->toBe(['line-a', 'line-b', 'sum'])->and($model->points['line-a']->mute)->toBeFalse()->and($model->points['line-a']->gain)->toBeNull()
-            ->and($model->sockets['usb']->link?->value)->toBe('device')->and($model->sockets['usb']->lanes['out']->device?->systemName)->toBe('Bench box Sum')->and(array_keys($model->routes))->toBe(['line-a>sum', 'line-b>sum'])
+        expect($model?->id)->toBe('bench-box')->and(array_keys($model->points))->toBe(['line-a', 'line-b', 'sum'])
+            ->and($model->points['line-a']->mute)->toBeFalse()->and($model->points['line-a']->gain)->toBeNull()
+            ->and($model->sockets['usb']->link?->value)->toBe('device')->and($model->sockets['usb']->lanes['out']->device?->systemName)
+            ->toBe('Bench box Sum')->and(array_keys($model->routes))->toBe(['line-a>sum', 'line-b>sum'])
             ->and($model->routes['line-b>sum']->can)->toBe([]);
         ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?q=bench")->assertSee('Bench box');
-        ($this->as)('owner')->post("/rigs/{$this->rig->id}/edits", ['edit' => 'add-unit', 'model' => 'bench-box', 'place' => 'hall', 'revision' => 1])->assertSessionHasNoErrors();
+        ($this->as)('owner')->post("/rigs/{$this->rig->id}/edits",
+            ['edit' => 'add-unit', 'model' => 'bench-box', 'place' => 'hall', 'revision' => 1])->assertSessionHasNoErrors();
         expect(RigFromRows::rig($this->rig->fresh())->models['bench-box']->name)->toBe('Bench box');
     });
 
@@ -200,7 +227,8 @@ describe('own models', function () {
             $value = $field->getAttribute('value');
             if ($field->nodeName === 'select') {
                 $option = (new DOMXPath($document))->query('.//option[@selected]', $field)->item(0);
-                $value = $option === null ? '' : ($option->hasAttribute('value') ? $option->getAttribute('value') : trim($option->textContent));
+                $value = $option === null ? ''
+                    : ($option->hasAttribute('value') ? $option->getAttribute('value') : trim($option->textContent));
             }
             parse_str(rawurlencode($name).'='.rawurlencode($value), $one);
             $fields = array_replace_recursive($fields, $one);
@@ -220,7 +248,8 @@ describe('own models', function () {
             ($this->as)($who)->put("/models/{$own->id}", $this->fields)->assertStatus($status);
             ($this->as)($who)->delete("/models/{$own->id}")->assertStatus($status);
         }
-        ($this->as)('owner')->put("/models/{$own->id}", ['name' => 'Bench box two', 'base' => 'bench-box'] + $this->fields)->assertRedirect('/models');
+        ($this->as)('owner')->put("/models/{$own->id}", ['name' => 'Bench box two', 'base' => 'bench-box'] + $this->fields)
+            ->assertRedirect('/models');
         expect($own->fresh()->model()?->name)->toBe('Bench box two')->and($own->fresh()->key)->toBe('bench-box');
         ($this->as)('owner')->delete("/models/{$own->id}")->assertRedirect('/models');
         expect(OwnModel::query()->count())->toBe(0);

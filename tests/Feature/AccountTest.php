@@ -17,7 +17,8 @@ it('begins an account, signs it in, and refuses what would not do', function () 
     $this->assertAuthenticated();
     expect(Hash::check('long enough', User::query()->sole()->password))->toBeTrue();
     auth()->logout();
-    foreach ([['email' => 'ana@hidden-wire.test'], ['password' => 'short', 'password_confirmation' => 'short'], ['password_confirmation' => 'other'], ['name' => ''], ['email' => 'no address']] as $wrong) {
+    foreach ([['email' => 'ana@hidden-wire.test'], ['password' => 'short', 'password_confirmation' => 'short'],
+        ['password_confirmation' => 'other'], ['name' => ''], ['email' => 'no address']] as $wrong) {
         $this->post('/register', $wrong + ['email' => 'ben@hidden-wire.test'] + $fields)->assertSessionHasErrors();
     }
     expect(User::query()->count())->toBe(1);
@@ -27,7 +28,8 @@ it('can be closed to newcomers', function () {
     config(['app.registration' => false]);
     $this->get('/sign-in')->assertOk()->assertDontSee('Begin an account');
     $this->get('/register')->assertNotFound();
-    $this->post('/register', ['name' => 'Ana', 'email' => 'ana@hidden-wire.test', 'password' => 'long enough', 'password_confirmation' => 'long enough'])->assertNotFound();
+    $this->post('/register', ['name' => 'Ana', 'email' => 'ana@hidden-wire.test', 'password' => 'long enough',
+        'password_confirmation' => 'long enough'])->assertNotFound();
     expect(User::query()->count())->toBe(0);
 });
 
@@ -37,17 +39,25 @@ describe('an account', function () {
         config(['session.driver' => 'database']);
         $this->user = User::factory()->create();
         $this->post('/sign-in', ['email' => $this->user->email, 'password' => 'password'])->assertRedirect('/');
-        $this->session = fn (string $id, ?int $user) => DB::table('sessions')->insert(['id' => $id, 'user_id' => $user, 'payload' => '', 'last_activity' => time()]);
+        $this->session = fn (string $id, ?int $user) => DB::table('sessions')
+            ->insert(['id' => $id, 'user_id' => $user, 'payload' => '', 'last_activity' => time()]);
         $other = User::factory()->create();
         ($this->session)('elsewhere', $this->user->id);
         ($this->session)('somebody', $other->id);
     });
 
     it('changes its password with the old one, and every other session ends', function () {
-        $this->put('/account/password', ['current' => 'wrong', 'password' => 'a new password', 'password_confirmation' => 'a new password'])->assertSessionHasErrorsIn('password', 'current');
-        $this->put('/account/password', ['current' => 'password', 'password' => 'short', 'password_confirmation' => 'short'])->assertSessionHasErrorsIn('password', 'password');
-        $this->put('/account/password', ['current' => 'password', 'password' => 'a new password', 'password_confirmation' => 'a new password'])->assertSessionHas('said');
-        expect(Hash::check('a new password', $this->user->fresh()->password))->toBeTrue()->and(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()->and(DB::table('sessions')->where('id', 'somebody')->exists())->toBeTrue();
+        $this->put('/account/password',
+            ['current' => 'wrong', 'password' => 'a new password', 'password_confirmation' => 'a new password'])
+            ->assertSessionHasErrorsIn('password', 'current');
+        $this->put('/account/password', ['current' => 'password', 'password' => 'short', 'password_confirmation' => 'short'])
+            ->assertSessionHasErrorsIn('password', 'password');
+        $this->put('/account/password',
+            ['current' => 'password', 'password' => 'a new password', 'password_confirmation' => 'a new password'])
+            ->assertSessionHas('said');
+        expect(Hash::check('a new password', $this->user->fresh()->password))->toBeTrue()
+            ->and(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
+            ->and(DB::table('sessions')->where('id', 'somebody')->exists())->toBeTrue();
         $this->get('/account')->assertOk();
     });
 
@@ -55,7 +65,8 @@ describe('an account', function () {
         $this->post('/account/sign-out-everywhere', ['current' => 'wrong'])->assertSessionHasErrorsIn('everywhere', 'current');
         expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeTrue();
         $this->post('/account/sign-out-everywhere', ['current' => 'password'])->assertSessionHas('said');
-        expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()->and(DB::table('sessions')->where('id', 'somebody')->exists())->toBeTrue();
+        expect(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
+            ->and(DB::table('sessions')->where('id', 'somebody')->exists())->toBeTrue();
         $this->get('/account')->assertOk()->assertSee('Sign out everywhere else');
     });
 
@@ -66,10 +77,12 @@ describe('an account', function () {
         $zip = new ZipArchive;
         $path = $answer->baseResponse->getFile()->getPathname();
         expect($zip->open($path))->toBeTrue();
-        $documents = array_filter(array_map(fn (int $i) => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1)), fn (string $name) => str_ends_with($name, 'rig.json'));
+        $documents = array_filter(array_map(fn (int $i) => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1)),
+            fn (string $name) => str_ends_with($name, 'rig.json'));
         expect(array_values($documents))->toHaveCount(2);
         $text = (string) $zip->getFromName(array_values($documents)[0]);
-        expect($text)->toBe(shipped('rigs/night-relay.json'))->and((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text);
+        expect($text)->toBe(shipped('rigs/night-relay.json'))->and((new DocumentWriter)->write((new DocumentReader)->read($text)))
+            ->toBe($text);
         unlink($path);
     });
 
@@ -81,7 +94,8 @@ describe('an account', function () {
         $this->delete('/account', ['current' => 'wrong'])->assertSessionHasErrorsIn('deletion', 'current');
         $this->delete('/account', ['current' => 'password'])->assertRedirect('/sign-in');
         $this->assertGuest();
-        expect(User::query()->find($this->user->id))->toBeNull()->and(Rig::query()->pluck('id')->all())->toBe([$others->id])->and($others->members()->count())->toBe(0)->and($others->revisions()->first()->user_id)->toBeNull()
+        expect(User::query()->find($this->user->id))->toBeNull()->and(Rig::query()->pluck('id')->all())->toBe([$others->id])
+            ->and($others->members()->count())->toBe(0)->and($others->revisions()->first()->user_id)->toBeNull()
             ->and(DB::table('sessions')->where('user_id', $this->user->id)->count())->toBe(0);
     });
 });

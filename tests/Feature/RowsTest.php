@@ -44,7 +44,8 @@ use HiddenWire\Core\Rig\Want;
 function someEdit(CoreRig $rig): ?RigEdit
 {
     $one = fn (array $things) => $things === [] ? null : array_keys($things)[mt_rand(0, count($things) - 1)];
-    [$unit, $place, $cable, $source, $listener, $situation] = array_map($one, [$rig->units, $rig->places, $rig->cables, $rig->sources, $rig->listeners, $rig->situations]);
+    [$unit, $place, $cable, $source, $listener, $situation] = array_map($one,
+        [$rig->units, $rig->places, $rig->cables, $rig->sources, $rig->listeners, $rig->situations]);
     $models = CatalogueFiles::catalogue()->models;
     $model = $models[$one($models)];
     $faders = $unit === null ? [] : array_filter($rig->modelOf($unit)->points, fn ($point) => $point->fader !== null);
@@ -68,8 +69,11 @@ function someEdit(CoreRig $rig): ?RigEdit
         15 => new ClearChange((string) $situation),
         16 => $unit === null ? null : new Rename(Thing::Unit, $unit, 'Name '.mt_rand(1, 99)),
         17 => $source === null ? null : new Rename(Thing::Source, $source, 'Name '.mt_rand(1, 99)),
-        18 => $faders === [] ? null : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)), new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
-        default => $source === null || $listener === null ? null : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
+        18 => $faders === [] ? null
+            : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)),
+                new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        default => $source === null || $listener === null ? null
+            : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };
 }
 
@@ -93,7 +97,9 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
         }
         $now = Rig::query()->findOrFail($rig->id);
         $document = $now->revisions()->where('number', $now->at)->sole()->document;
-        expect((new DocumentWriter)->write(RigFromRows::rig($now)))->toBe($document)->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
+        expect((new DocumentWriter)->write(RigFromRows::rig($now)))->toBe($document)
+            ->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
     }
     expect($made)->toBeGreaterThan(12);
-})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/console-party.json', 'starters/two-mixes.json'])->with([3, 17, 2026]);
+})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/console-party.json', 'starters/two-mixes.json'])
+    ->with([3, 17, 2026]);

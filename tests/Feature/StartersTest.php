@@ -43,7 +43,8 @@ it('has the layouts of the starters up to date', function (string $id) {
     $starters = new Starters;
     $rig = $starters->rig($id);
     $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables);
-    expect($starters->layout($id)['structure'] ?? null)->toBe($map->structure(), 'run php artisan rig:layout --starters')->and(Geometry::of($starters->layout($id)['geometry'] ?? null, $map))->not->toBeNull();
+    expect($starters->layout($id)['structure'] ?? null)->toBe($map->structure(), 'run php artisan rig:layout --starters')
+        ->and(Geometry::of($starters->layout($id)['geometry'] ?? null, $map))->not->toBeNull();
 })->with(fn () => starterIds());
 
 /** @param  array{float, float, float, float}  $a */
@@ -59,7 +60,9 @@ it('draws every shipped rig at every depth with nothing on top of anything, legi
     foreach (MapDepth::cases() as $depth) {
         $maps[$depth->value] = new MapGraph($graph, $depth);
     }
-    $laid = json_decode(Process::path(base_path())->timeout(120)->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))->run(['node', 'resources/js/layout/headless.js'])->output(), true);
+    $laid = json_decode(Process::path(base_path())->timeout(120)
+        ->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))
+        ->run(['node', 'resources/js/layout/headless.js'])->output(), true);
     foreach ($maps as $depth => $map) {
         $geometry = Geometry::of($laid[$depth], $map);
         expect($geometry)->not->toBeNull();
@@ -148,7 +151,8 @@ it('finds models by name, use, socket and family', function (string $query, stri
 it('compares two situations on the page', function () {
     $user = User::factory()->create();
     $rig = app(App\Actions\ImportRig::class)($user, shipped('rigs/night-relay.json'));
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?situation=break&against=on-air")->assertOk()->assertSee('From On air to Break')->assertSee('Desk mixer: Mic 1 → Main off')->assertSee('was heard, is silent now');
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?situation=break&against=on-air")->assertOk()->assertSee('From On air to Break')
+        ->assertSee('Desk mixer: Mic 1 → Main off')->assertSee('was heard, is silent now');
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?against=none")->assertOk()->assertDontSee('From ');
 });
 

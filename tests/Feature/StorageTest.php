@@ -32,12 +32,14 @@ it('makes a first revision with the whole document, who and what', function () {
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'), 'Imported from slot.json');
     $revision = $rig->revisions()->sole();
-    expect($revision->number)->toBe(1)->and($revision->user_id)->toBe($user->id)->and($revision->what)->toBe('Imported from slot.json')->and($revision->document)->toBe(shipped('rigs/penny-slot.json'));
+    expect($revision->number)->toBe(1)->and($revision->user_id)->toBe($user->id)->and($revision->what)->toBe('Imported from slot.json')
+        ->and($revision->document)->toBe(shipped('rigs/penny-slot.json'));
 });
 
 it('stores nothing of a document that it refuses', function () {
     $user = User::factory()->create();
-    expect(fn () => app(ImportRig::class)($user, str_replace('"headset/usb"', '"headset/usx"', shipped('rigs/penny-slot.json'))))->toThrow(InvalidDocument::class);
+    expect(fn () => app(ImportRig::class)($user, str_replace('"headset/usb"', '"headset/usx"', shipped('rigs/penny-slot.json'))))
+        ->toThrow(InvalidDocument::class);
     expect(Rig::query()->count())->toBe(0)->and(Unit::query()->count())->toBe(0);
 });
 
@@ -103,10 +105,12 @@ it('lets one rig that can\'t be read stop nothing else, says what is wrong, and 
     // What an older version let in: a control character in a name.
     DB::table('places')->where('rig_id', $broken->id)->limit(1)->update(['name' => "Desk\x07"]);
     Cache::flush();
-    $this->actingAs($user)->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read', false)->assertSee('Bring back revision 1');
+    $this->actingAs($user)->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read', false)
+        ->assertSee('Bring back revision 1');
     expect(Artisan::call('rig:layout'))->toBe(0);
     $this->get("/rigs/{$broken->id}/document")->assertOk();
-    $this->post("/rigs/{$broken->id}/recover")->assertRedirect('/')->assertSessionHas('said', "{$broken->name} is back: Recovered revision 1.");
+    $this->post("/rigs/{$broken->id}/recover")->assertRedirect('/')
+        ->assertSessionHas('said', "{$broken->name} is back: Recovered revision 1.");
     $this->get("/rigs/{$broken->id}/wishes")->assertOk();
     $this->get('/')->assertDontSee('This rig can\'t be read', false);
 });

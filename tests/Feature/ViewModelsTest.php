@@ -40,24 +40,33 @@ function relayHearing(?string $situation = null): Hearing
 it('tells a way as a person follows it: cables between units, what happens inside a unit as one step', function () {
     $hearing = relayHearing();
     $strip = new WayStrip($hearing->pair('rally', 'archive'), $hearing, null);
-    expect(array_map(fn ($step) => $step->title, $strip->ways[0]))->toBe(['Rally game', 'Rally sound', 'W-05', 'Optical splitter', 'W-07', 'Desk mixer', 'W-17', 'Desk programme', 'Broadcast program']);
+    expect(array_map(fn ($step) => $step->title, $strip->ways[0]))
+        ->toBe(['Rally game', 'Rally sound', 'W-05', 'Optical splitter', 'W-07', 'Desk mixer', 'W-17', 'Desk programme',
+            'Broadcast program']);
     $mixer = $strip->ways[0][5];
-    expect($mixer->inside)->toBe([['name' => 'Optical', 'fader' => '−6.0'], ['name' => 'Main', 'fader' => '0.0'], ['name' => 'To computer', 'fader' => null]])
-        ->and($mixer->changes)->toBeTrue()->and($mixer->select)->toBe('unit:mixer')->and($strip->ways[0][4]->select)->toBe('cable:w-07')->and($strip->ways[0][4]->inside)->toBe([]);
+    expect($mixer->inside)->toBe([['name' => 'Optical', 'fader' => '−6.0'], ['name' => 'Main', 'fader' => '0.0'],
+        ['name' => 'To computer', 'fader' => null]])
+        ->and($mixer->changes)->toBeTrue()->and($mixer->select)->toBe('unit:mixer')->and($strip->ways[0][4]->select)->toBe('cable:w-07')
+        ->and($strip->ways[0][4]->inside)->toBe([]);
 });
 
 it('says each verdict in a sentence', function (string $source, string $listener, string $says) {
     expect(WayStrip::say(relayHearing()->pair($source, $listener)))->toBe($says);
 })->with([
-    ['voice', 'viewers', 'is heard as wished'], ['voice', 'team', 'is not heard, as wished'], ['chime', 'viewers', 'does not arrive'], ['music', 'archive', 'is heard and must not be'],
-    ['rally', 'viewers', 'arrives twice, 110.5 ms apart: an audible echo'], ['console', 'clip', 'is heard on the left side only'], ['crew', 'team', 'is not heard; no wish is set'],
+    ['voice', 'viewers', 'is heard as wished'], ['voice', 'team', 'is not heard, as wished'], ['chime', 'viewers',
+        'does not arrive'], ['music', 'archive', 'is heard and must not be'],
+    ['rally', 'viewers', 'arrives twice, 110.5 ms apart: an audible echo'], ['console', 'clip',
+        'is heard on the left side only'], ['crew', 'team', 'is not heard; no wish is set'],
 ]);
 
 it('shows at each depth what that depth is for', function () {
     $graph = relayHearing()->graph;
-    $units = fn (MapDepth $depth) => array_map(fn ($plate) => $plate->unit, array_merge(...array_values((new MapGraph($graph, $depth))->plates)));
-    expect($units(MapDepth::Cables))->not->toContain('broadcast')->toContain('cast-pc')->and($units(MapDepth::Inside))->toContain('broadcast')->toHaveCount(38);
-    $kinds = fn (MapDepth $depth) => array_count_values(array_map(fn ($edge) => strstr($edge->id, ':', true), (new MapGraph($graph, $depth))->edges));
+    $units = fn (MapDepth $depth) => array_map(fn ($plate) => $plate->unit,
+        array_merge(...array_values((new MapGraph($graph, $depth))->plates)));
+    expect($units(MapDepth::Cables))->not->toContain('broadcast')->toContain('cast-pc')->and($units(MapDepth::Inside))
+        ->toContain('broadcast')->toHaveCount(38);
+    $kinds = fn (MapDepth $depth) => array_count_values(array_map(fn ($edge) => strstr($edge->id, ':', true),
+        (new MapGraph($graph, $depth))->edges));
     expect($kinds(MapDepth::Cables))->toBe(['cable' => 34])->and($kinds(MapDepth::Inside))->toBe(['cable' => 34, 'pick' => 24]);
     $ports = fn (MapDepth $depth) => array_sum(array_map(fn ($plates) => array_sum(array_map(fn ($plate) => count($plate->left) + count($plate->right), $plates)), (new MapGraph($graph, $depth))->plates));
     expect($ports(MapDepth::Everything))->toBeGreaterThan($ports(MapDepth::Inside));
@@ -66,7 +75,8 @@ it('shows at each depth what that depth is for', function () {
 it('closes a computer at the Cables depth and hangs its call on the box', function () {
     $map = new MapGraph(relayHearing()->graph, MapDepth::Cables);
     $computer = array_values(array_filter($map->plates['cast'], fn ($plate) => $plate->unit === 'cast-pc'))[0];
-    expect($computer->caption)->toBe('7 programs · 14 devices')->and(array_map(fn ($port) => $port->label, $computer->right))->toContain('Call program');
+    expect($computer->caption)->toBe('7 programs · 14 devices')->and(array_map(fn ($port) => $port->label, $computer->right))
+        ->toContain('Call program');
 });
 
 it('keeps the structure\'s hash while only levels change, and changes it with a cable', function () {
@@ -86,13 +96,18 @@ it('marks with a pen the lines that a sound passes, and where it ends', function
     $rig = $starters->rig('line-return');
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation()));
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('line-return')['geometry'], $map), ['coral' => $hearing->pair('voice', 'track')->arrivals(), 'sky' => $hearing->pair('caller', 'me')->arrivals()]);
-    expect($drawing->edgePens)->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Sky], 'cable:w-03' => [Pen::Sky], 'cable:w-02' => [Pen::Sky]])
-        ->and($drawing->ends)->toBe(['pc/line-in' => [Pen::Coral], 'phones/plug' => [Pen::Sky]])->and($drawing->isHighlighted())->toBeTrue();
+    $drawing = new MapDrawing($map, Geometry::of($starters->layout('line-return')['geometry'], $map),
+        ['coral' => $hearing->pair('voice', 'track')->arrivals(), 'sky' => $hearing->pair('caller', 'me')->arrivals()]);
+    expect($drawing->edgePens)
+        ->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Sky], 'cable:w-03' => [Pen::Sky],
+            'cable:w-02' => [Pen::Sky]])
+        ->and($drawing->ends)->toBe(['pc/line-in' => [Pen::Coral], 'phones/plug' => [Pen::Sky]])->and($drawing->isHighlighted())
+        ->toBeTrue();
 });
 
 it('rounds corners and keeps ends', function () {
-    expect(MapDrawing::path([[0, 0], [40, 0], [40, 30]], 6))->toBe('M0,0 L34,0 Q40,0 40,6 L40,30')->and(MapDrawing::path([[5, 5]]))->toBe('');
+    expect(MapDrawing::path([[0, 0], [40, 0], [40, 30]], 6))->toBe('M0,0 L34,0 Q40,0 40,6 L40,30')->and(MapDrawing::path([[5, 5]]))
+        ->toBe('');
 });
 
 it('draws a thin line inside a plate clear of the labels, a pen from edge to edge', function () {
@@ -112,19 +127,24 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     $hearing = relayHearing();
     $sheet = new Sheet($hearing);
     $rig = $hearing->graph->rig;
-    expect($sheet->carries('w-07', true))->toHaveKey('rally')->and($sheet->carries('w-07', true)['rally'])->toContain('Archive', 'Presenter')
+    expect($sheet->carries('w-07', true))->toHaveKey('rally')->and($sheet->carries('w-07', true)['rally'])
+        ->toContain('Archive', 'Presenter')
         ->and($sheet->carries('w-23', true))->toBe([]);
     $controls = collect($sheet->controls($rig->units['mixer']))->keyBy(fn (array $row) => $row['point']->id);
     $parts = collect($controls['ch-1']['control']->parts)->keyBy('field');
     expect($parts->keys()->all())->toBe(['gain', 'fader', 'mute'])->and($parts['gain']->value)->toBe(25)
-        ->and([$parts['fader']->value, $parts['fader']->scale->from, $parts['fader']->scale->to, $parts['fader']->scale->unit])->toBe([0, -90, 10, 'dB'])
+        ->and([$parts['fader']->value, $parts['fader']->scale->from, $parts['fader']->scale->to, $parts['fader']->scale->unit])
+        ->toBe([0, -90, 10, 'dB'])
         ->and([$parts['mute']->isOn, $parts['mute']->does])->toBe([false, 'Mute']);
     $mixes = collect($sheet->mixes($rig->units['mixer']))->keyBy('bus');
-    expect(collect($mixes['Main']['feeds'])->where('on', true)->pluck('from')->all())->toBe(['Mic 1', 'Mic 2', 'Line 3/4', 'Line 5/6', 'Optical']);
+    expect(collect($mixes['Main']['feeds'])->where('on', true)->pluck('from')->all())
+        ->toBe(['Mic 1', 'Mic 2', 'Line 3/4', 'Line 5/6', 'Optical']);
     $sockets = collect($sheet->sockets($rig->units['card']))->keyBy('socket');
-    expect($sockets['Analog in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')->and($sockets['USB']['cables'][0]['label'])->toBe('W-16');
+    expect($sockets['Analog in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')
+        ->and($sockets['USB']['cables'][0]['label'])->toBe('W-16');
     $program = collect($sheet->controls($rig->units['chimes']))->first(fn (array $row) => $row['point']->id === 'sound');
-    expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/virtual-1')->and($program['says'])->toBe('now Broadcast monitor');
+    expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/virtual-1')
+        ->and($program['says'])->toBe('now Broadcast monitor');
 });
 
 it('writes what is chosen into every address, and nothing that is usual', function () {
@@ -132,13 +152,17 @@ it('writes what is chosen into every address, and nothing that is usual', functi
     $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
     $page = fn (array $query) => new RigPage($rig, 'wiring', Request::create('/', 'GET', $query));
     expect($page([])->url())->toEndWith("/rigs/{$rig->id}/wiring");
-    $chosen = $page(['situation' => 'break', 'depth' => 'inside', 'pens' => 'music', 'pair' => 'rally:viewers', 'select' => 'cable:w-07', 'focus' => '1']);
+    $chosen = $page(['situation' => 'break', 'depth' => 'inside', 'pens' => 'music', 'pair' => 'rally:viewers', 'select' => 'cable:w-07',
+        'focus' => '1']);
     parse_str((string) parse_url($chosen->url(), PHP_URL_QUERY), $query);
-    expect($query)->toBe(['situation' => 'break', 'depth' => 'inside', 'pens' => 'music,rally', 'pair' => 'rally:viewers', 'focus' => '1', 'select' => 'cable:w-07']);
-    expect($chosen->url(['situation' => 'on-air', 'depth' => 'cables', 'pair' => null, 'focus' => null, 'select' => null, 'pens' => null]))->toEndWith('/wiring');
+    expect($query)->toBe(['situation' => 'break', 'depth' => 'inside', 'pens' => 'music,rally', 'pair' => 'rally:viewers', 'focus' => '1',
+        'select' => 'cable:w-07']);
+    expect($chosen->url(['situation' => 'on-air', 'depth' => 'cables', 'pair' => null, 'focus' => null, 'select' => null,
+        'pens' => null]))->toEndWith('/wiring');
     // The pen of a chosen pair marks that pair's ways, another pen all ways of its sound.
     $marked = $chosen->highlighted();
-    expect($marked['mint'])->toHaveCount(2)->and(count($marked['lemon']))->toBeGreaterThan(2)->and($chosen->penOf('music'))->toBe(Pen::Lemon);
+    expect($marked['mint'])->toHaveCount(2)->and(count($marked['lemon']))->toBeGreaterThan(2)->and($chosen->penOf('music'))
+        ->toBe(Pen::Lemon);
 });
 
 it('takes a geometry only if it fits, whatever a browser sends', function (mixed $data) {
@@ -146,8 +170,10 @@ it('takes a geometry only if it fits, whatever a browser sends', function (mixed
     $rig = $starters->rig('simplest-headset');
     expect(Geometry::of($data, new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables)))->toBeNull();
 })->with([
-    [null], ['text'], [[]], [['width' => -1, 'height' => 1, 'boxes' => [], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => 'x', 'edges' => []]],
-    [['width' => 1, 'height' => 1, 'boxes' => ['place:desk' => [1, 2, 3]], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => ['place:desk' => ['a' => 1, 'b' => 2, 'c' => 3, 'd' => 4]], 'edges' => []]],
+    [null], ['text'], [[]], [['width' => -1, 'height' => 1, 'boxes' => [], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => 'x',
+        'edges' => []]],
+    [['width' => 1, 'height' => 1, 'boxes' => ['place:desk' => [1, 2, 3]], 'edges' => []]], [['width' => 1, 'height' => 1,
+        'boxes' => ['place:desk' => ['a' => 1, 'b' => 2, 'c' => 3, 'd' => 4]], 'edges' => []]],
 ]);
 
 describe('the views in which a rig is built', function () {
@@ -165,8 +191,10 @@ describe('the views in which a rig is built', function () {
     it('reads each output\'s recipe aloud, with what is left out and who listens', function () {
         $mixer = collect(Recipes::all(($this->page)()))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
         $aloud = collect($mixer->recipes)->mapWithKeys(fn (Recipe $recipe) => [$recipe->output->id => $recipe->aloud()]);
-        expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and Arcade hall listen.')
-            ->and($aloud['aux-1'])->toBe('Aux 1 gets Mic 1, Mic 2 and Computer at −4.0 dB. Left out: Line 3/4, Line 5/6 and Optical. Driver listens.');
+        expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and '
+            .'Arcade hall listen.')
+            ->and($aloud['aux-1'])->toBe('Aux 1 gets Mic 1, Mic 2 and Computer at −4.0 dB. Left out: Line 3/4, Line 5/6 and Optical. '
+                .'Driver listens.');
         $off = collect(Recipes::all(($this->page)(['situation' => 'off'])))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
         expect(collect($off->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'main')->aloud())->toEndWith('It is muted.');
         $inputs = array_map(fn ($point) => $point->label, $mixer->inputs());
@@ -178,36 +206,45 @@ describe('the views in which a rig is built', function () {
         $graph = (new GraphBuilder($rig))->build($rig->situation());
         $recipes = new Recipes($rig->units['fx'], $graph, new Passage($graph));
         $programme = collect($recipes->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'programme');
-        expect($programme->in()[0]->from)->toBe('Microphone through gate, compressor')->and($programme->in()[0]->instead)->toBe(['Microphone'])
+        expect($programme->in()[0]->from)->toBe('Microphone through gate, compressor')->and($programme->in()[0]->instead)
+            ->toBe(['Microphone'])
             ->and($programme->aloud())->toContain('Left out: Microphone.');
     });
 
     it('lists a computer\'s devices with socket colour and users, and its programs in their order', function () {
         $computers = collect(Computer::all(($this->page)([], 'computers')))->keyBy(fn (Computer $one) => $one->unit->id);
         $devices = collect($computers['sim-pc']->devices)->keyBy(fn (array $row) => (string) $row['device']->ref);
-        expect($devices['sim-pc/line-out/out'])->toMatchArray(['colour' => 'green', 'users' => ['Microphone repeater: Out']])->and($devices['sim-pc/optical/out']['users'])->toBe(['Rally game: Game sound', 'Picture repeater: In'])
-            ->and(array_map(fn (array $entry) => $entry['unit']->id, $computers['sim-pc']->programs))->toBe(['game', 'voice-relay', 'mic-relay', 'picture-relay']);
+        expect($devices['sim-pc/line-out/out'])->toMatchArray(['colour' => 'green', 'users' => ['Microphone repeater: Out']])
+            ->and($devices['sim-pc/optical/out']['users'])->toBe(['Rally game: Game sound', 'Picture repeater: In'])
+            ->and(array_map(fn (array $entry) => $entry['unit']->id, $computers['sim-pc']->programs))
+            ->toBe(['game', 'voice-relay', 'mic-relay', 'picture-relay']);
     });
 
     it('says what is on each track, and what is streamed', function () {
         $cast = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'broadcast');
         $tracks = collect($cast->tracks)->keyBy(fn (array $track) => $track['point']->id);
-        expect(array_map(fn ($source) => $source->name, $tracks['track-1']['sources']))->toContain('Presenter voice', 'Music')->and(collect($tracks['track-1']['goals'])->first(fn ($goal) => $goal->from === 'Stream')->now->on)->toBeTrue()
-            ->and($cast->between($cast->inputs[0]['point'], $tracks['track-1']['point'])?->on)->toBeTrue()->and($cast->inputs[0]['device'])->toBe('Desk programme');
+        expect(array_map(fn ($source) => $source->name, $tracks['track-1']['sources']))->toContain('Presenter voice', 'Music')
+            ->and(collect($tracks['track-1']['goals'])->first(fn ($goal) => $goal->from === 'Stream')->now->on)->toBeTrue()
+            ->and($cast->between($cast->inputs[0]['point'], $tracks['track-1']['point'])?->on)->toBeTrue()
+            ->and($cast->inputs[0]['device'])->toBe('Desk programme');
         $clips = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'clips');
         expect($clips->tracks[0]['point']->label)->not->toBe('');
     });
 
     it('lights the sockets that take the other end, and says why the others don\'t', function () {
         $joins = ($this->page)(['select' => 'socket:cast-pc/line-out', 'with' => 'card/hdmi-in'], 'wiring')->joins;
-        expect($joins->stands('card/analog'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')->and($joins->says('mixer/line-3-4'))->toContain('has W-11 in it')
-            ->and($joins->stands('card/hdmi-in'))->toBe('blocked')->and($joins->says('card/hdmi-in'))->toBe('no cable has 3.5 mm TRS at one end and HDMI at the other')
+        expect($joins->stands('card/analog'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')
+            ->and($joins->says('mixer/line-3-4'))->toContain('has W-11 in it')
+            ->and($joins->stands('card/hdmi-in'))->toBe('blocked')->and($joins->says('card/hdmi-in'))
+            ->toBe('no cable has 3.5 mm TRS at one end and HDMI at the other')
             ->and($joins->stands('cast-pc/line-out'))->toBe('here')->and($joins->says('cast-pc/line-in'))->toBe('it is on the same unit');
     });
 
     it('finds anything by a few letters', function (string $text, string $first, string $kind) {
         expect((new Finder(($this->page)([], 'find')))->find($text)[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
-    })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme', 'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'], ['invite', 'Invite somebody', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
+    })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme',
+        'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'],
+        ['invite', 'Invite somebody', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
 
     it('finds nothing where nothing is called that', function () {
         expect((new Finder(($this->page)([], 'find')))->find('no such thing at all'))->toBe([]);
@@ -216,5 +253,7 @@ describe('the views in which a rig is built', function () {
     it('searches the models by text, family and the socket that is needed', function (array $query, array $some) {
         $stock = new Stock(($this->page)($query, 'stock'), CatalogueFiles::catalogue()->models);
         expect(array_keys($stock->found))->toContain(...$some)->and(count($stock->found))->toBeLessThan(count($stock->models));
-    })->with([[['q' => 'isolator stereo'], ['isolator-stereo']], [['family' => 'splitter'], ['hdmi-splitter', 'optical-splitter']], [['has' => 'optical'], ['eight-input-desk', 'optical-splitter']], [['family' => 'mixer', 'has' => 'optical'], ['eight-input-desk']]]);
+    })->with([[['q' => 'isolator stereo'], ['isolator-stereo']], [['family' => 'splitter'],
+        ['hdmi-splitter', 'optical-splitter']], [['has' => 'optical'], ['eight-input-desk', 'optical-splitter']],
+        [['family' => 'mixer', 'has' => 'optical'], ['eight-input-desk']]]);
 });

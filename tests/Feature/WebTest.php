@@ -51,7 +51,8 @@ it('lets only an owner at a rig; for a stranger it does not exist, a guest has t
     $this->actingAs(owner())->call($method, $path)->assertNotFound();
     $answer = $this->actingAs($user)->call($method, $path);
     expect($answer->baseResponse->getStatusCode())->not->toBeIn([403, 404, 500]);
-})->with([['GET', '/rigs/ID/wiring'], ['GET', '/rigs/ID/wishes'], ['GET', '/rigs/ID/document'], ['PUT', '/rigs/ID/layout'], ['DELETE', '/rigs/ID']]);
+})->with([['GET', '/rigs/ID/wiring'], ['GET', '/rigs/ID/wishes'], ['GET', '/rigs/ID/document'], ['PUT', '/rigs/ID/layout'], ['DELETE',
+    '/rigs/ID']]);
 
 it('shows a user\'s own rigs only', function () {
     $user = owner();
@@ -76,16 +77,19 @@ it('writes no inline script or style into a page', function () {
 
 it('imports a document and gives it back byte for byte', function () {
     $user = owner();
-    $answer = $this->actingAs($user)->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('booth.json', shipped('rigs/ticket-booth.json'))]);
+    $answer = $this->actingAs($user)
+        ->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('booth.json', shipped('rigs/ticket-booth.json'))]);
     $rig = $user->rigs()->sole();
     $answer->assertRedirect("/rigs/{$rig->id}/wiring");
     expect($rig->revisions()->sole()->what)->toBe('Imported from booth.json');
-    expect($this->actingAs($user)->get("/rigs/{$rig->id}/document")->assertOk()->assertDownload('ticket-booth-talk.json')->streamedContent())->toBe(shipped('rigs/ticket-booth.json'));
+    expect($this->actingAs($user)->get("/rigs/{$rig->id}/document")->assertOk()->assertDownload('ticket-booth-talk.json')
+        ->streamedContent())->toBe(shipped('rigs/ticket-booth.json'));
 });
 
 it('answers a bad file with every error and changes nothing', function (string $content, array $says) {
     $user = owner();
-    $answer = $this->actingAs($user)->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('bad.json', $content)])->assertStatus(422);
+    $answer = $this->actingAs($user)->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('bad.json', $content)])
+        ->assertStatus(422);
     foreach ($says as $text) {
         $answer->assertSee($text);
     }
@@ -94,8 +98,10 @@ it('answers a bad file with every error and changes nothing', function (string $
     'no JSON' => ['hello', ['no JSON']],
     'not UTF-8' => ["\xff\xfe{}", ['not UTF-8']],
     'deep' => [str_repeat('{"a":', 3000), ['deeper']],
-    'two offences' => [fn () => str_replace(['"headset/usb"', '"must-not"'], ['"headset/none"', '"never"'], shipped('rigs/penny-slot.json')), ['/cables/0/from', '/wishes/6/want']],
-    'markup in a name is shown, not run' => ['{"format": "hidden-wire/rig", "version": 1, "name": "x", "situations": [], "<script>alert(1)</script>": 1}', ['/<script>alert(1)<~1script>']],
+    'two offences' => [fn () => str_replace(['"headset/usb"', '"must-not"'], ['"headset/none"', '"never"'],
+        shipped('rigs/penny-slot.json')), ['/cables/0/from', '/wishes/6/want']],
+    'markup in a name is shown, not run' => ['{"format": "hidden-wire/rig", "version": 1, "name": "x", "situations": [], '
+        .'"<script>alert(1)</script>": 1}', ['/<script>alert(1)<~1script>']],
 ]);
 
 it('asks for a file where none was sent', function () {
@@ -110,7 +116,8 @@ it('never answers 500 to an injured upload', function () {
     for ($i = 0; $i < 150; $i++) {
         $at = mt_rand(0, strlen($text) - 1);
         $bad = substr($text, 0, $at).chr(mt_rand(0, 255)).substr($text, $at + mt_rand(0, 3));
-        expect($this->actingAs($user)->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('bad.json', $bad)])->status())->toBeIn([302, 422]);
+        expect($this->actingAs($user)->post('/rigs', ['document' => UploadedFile::fake()->createWithContent('bad.json', $bad)])->status())
+            ->toBeIn([302, 422]);
     }
 });
 
@@ -120,22 +127,27 @@ it('shows any address of a rig, whatever it asks for', function (string $query) 
     foreach (['wiring', 'wishes'] as $view) {
         $this->actingAs($user)->get("/rigs/{$rig->id}/{$view}?{$query}")->assertOk();
     }
-})->with(['', 'situation=break', 'situation=none', 'situation[]=x', 'depth=everything', 'depth=<b>', 'pens=rally,voice,,none,rally,music,chime,ring,driver,visitor', 'pair=rally:viewers&focus=1', 'pair=rally', 'pair=:', 'select=unit:mixer', 'select=cable:w-07', 'select=unit:none', 'select=x', 'pair=chime:presenter&situation=off']);
+})->with(['', 'situation=break', 'situation=none', 'situation[]=x', 'depth=everything', 'depth=<b>',
+    'pens=rally,voice,,none,rally,music,chime,ring,driver,visitor', 'pair=rally:viewers&focus=1', 'pair=rally', 'pair=:',
+    'select=unit:mixer', 'select=cable:w-07', 'select=unit:none', 'select=x', 'pair=chime:presenter&situation=off']);
 
 it('says in the hearing table what the command line says', function () {
     $user = owner();
     $rig = rigOf($user);
     $page = $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
-    $page->assertSeeInOrder(['Rally engine at Viewers: arrives twice, 110.5 ms apart: an audible echo.', '−1.2', 'must hear', 'Donation chime at Viewers: does not arrive.'], false);
+    $page->assertSeeInOrder(['Rally engine at Viewers: arrives twice, 110.5 ms apart: an audible echo.', '−1.2', 'must hear',
+        'Donation chime at Viewers: does not arrive.'], false);
     $page->assertSee('On air: 11 not as wished');
 });
 
 it('looks for the causes after the page, and shows them with their cures from then on', function () {
     $user = owner();
     $rig = rigOf($user);
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')
+        ->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
     $this->get("/rigs/{$rig->id}/causes")->assertNoContent();
-    $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('4 causes for 30 cells')->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
+    $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('4 causes for 30 cells')
+        ->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
     $this->get("/rigs/{$rig->id}/wishes?try=2.1")->assertSee('Nothing is changed yet')->assertSee('4 cells of On air would change');
     expect($rig->fresh()->revision)->toBe(1);
 });
@@ -152,8 +164,11 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $content = RigFromRows::rig($rig);
     $map = new MapGraph((new GraphBuilder($content))->build($content->situation()), MapDepth::Cables);
     $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertSee('Laying the map out');
-    $geometry = json_decode(Process::path(base_path())->input((string) json_encode(['m' => $map->forLayout()]))->run(['node', 'resources/js/layout/headless.js'])->output(), true)['m'];
-    $send = fn (array $change) => $this->actingAs($user)->putJson("/rigs/{$rig->id}/layout", $change + ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(), 'geometry' => $geometry]);
+    $geometry = json_decode(Process::path(base_path())->input((string) json_encode(['m' => $map->forLayout()]))
+        ->run(['node', 'resources/js/layout/headless.js'])->output(), true)['m'];
+    $send = fn (array $change) => $this->actingAs($user)
+        ->putJson("/rigs/{$rig->id}/layout",
+            $change + ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(), 'geometry' => $geometry]);
     $send(['structure' => 'old'])->assertStatus(409);
     $send(['depth' => 'none'])->assertStatus(422);
     $send(['geometry' => ['width' => 1, 'height' => 1, 'boxes' => [], 'edges' => []]])->assertStatus(422);

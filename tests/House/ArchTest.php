@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 arch('the core knows no framework')
     ->expect('HiddenWire\Core')
-    ->not->toUse(['Illuminate', 'Laravel', 'Symfony', 'App', 'Carbon', 'config', 'app', 'env', 'request', 'now', 'base_path', 'resource_path']);
+    ->not->toUse(['Illuminate', 'Laravel', 'Symfony', 'App', 'Carbon', 'config', 'app', 'env', 'request', 'now', 'base_path',
+        'resource_path']);
 
 arch('the core does no input or output and reads no clock')
     ->expect('HiddenWire\Core')
-    ->not->toUse(['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date', 'rand', 'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']);
+    ->not->toUse(['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date', 'rand',
+        'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']);
 
 // The core has one direction: each room uses only those before it.
 foreach ($rooms = ['Quantity', 'Equipment', 'Rig', 'Document', 'Devices', 'Signal', 'Edit', 'Planning', 'History'] as $number => $room) {
@@ -27,3 +29,18 @@ arch('views compute nothing: view models do not touch requests but for the page\
     ->expect('App\ViewModels')->not->toUse(['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Auth']);
 
 arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
+
+it('has no line past 140 characters', function () {
+    $long = [];
+    foreach (['core', 'app', 'config', 'database', 'routes'] as $room) {
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}", FilesystemIterator::SKIP_DOTS));
+        foreach ($files as $file) {
+            foreach ($file->getExtension() === 'php' ? (array) file($file->getPathname()) : [] as $number => $line) {
+                if (mb_strlen(rtrim((string) $line)) > 140) {
+                    $long[] = "{$file->getPathname()}:".($number + 1);
+                }
+            }
+        }
+    }
+    expect($long)->toBe([]);
+});

@@ -16,8 +16,10 @@ final class Draft
 {
     /** @var array<string, mixed> */
     private array $data = [
-        'format' => 'hidden-wire/rig', 'version' => 1, 'name' => 'Draft', 'places' => [['id' => 'desk', 'kind' => 'desk', 'name' => 'Desk']], 'models' => [], 'units' => [], 'cables' => [],
-        'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [], 'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]],
+        'format' => 'hidden-wire/rig', 'version' => 1, 'name' => 'Draft',
+        'places' => [['id' => 'desk', 'kind' => 'desk', 'name' => 'Desk']], 'models' => [], 'units' => [], 'cables' => [],
+        'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [],
+        'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]],
     ];
 
     public static function rig(): self
@@ -33,7 +35,8 @@ final class Draft
             $made[] = ['id' => $id, 'kind' => 'bus', 'channels' => $channels];
         }
 
-        return self::rig()->unit('u', ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)])
+        return self::rig()->unit('u',
+            ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)])
             ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must');
     }
 
@@ -62,24 +65,29 @@ final class Draft
      */
     public function unit(string $id, string|array $model, string $place = 'desk', array $settings = []): self
     {
-        $name = is_string($model) ? $model : (isset($model['name']) ? 'model-'.strtolower(str_replace(' ', '-', $model['name'])) : "model-of-{$id}");
+        $name = is_string($model) ? $model
+            : (isset($model['name']) ? 'model-'.strtolower(str_replace(' ', '-', $model['name'])) : "model-of-{$id}");
         $this->data['models'][$name] ??= is_array($model) ? $model + ['name' => $id, 'family' => 'mixer']
             : (array) json_decode((string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$model}.json"), true);
 
-        return $this->add('units', ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? [] : ['settings' => $settings]));
+        return $this->add('units',
+            ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? []
+            : ['settings' => $settings]));
     }
 
     /** A unit that only makes a sound of some width at one socket. */
     public function tone(string $id, int $channels = 2, string $connector = 'trs-3.5', bool $balanced = false): self
     {
-        return $this->unit($id, ['sockets' => [['id' => 'out', 'label' => 'Out', 'connector' => $connector, 'signal' => 'consumer-line', 'balanced' => $balanced, 'lanes' => [['id' => 'out', 'way' => 'out', 'point' => 'tone']]]],
+        return $this->unit($id, ['sockets' => [['id' => 'out', 'label' => 'Out', 'connector' => $connector, 'signal' => 'consumer-line',
+            'balanced' => $balanced, 'lanes' => [['id' => 'out', 'way' => 'out', 'point' => 'tone']]]],
             'points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => $channels]]])->source($id, "{$id}/tone");
     }
 
     /** A unit that only listens at one socket. */
     public function ear(string $id, int $channels = 2, string $connector = 'trs-3.5', bool $balanced = false): self
     {
-        return $this->unit($id, ['sockets' => [['id' => 'in', 'label' => 'In', 'connector' => $connector, 'signal' => 'consumer-line', 'balanced' => $balanced, 'lanes' => [['id' => 'in', 'way' => 'in', 'point' => 'ear']]]],
+        return $this->unit($id, ['sockets' => [['id' => 'in', 'label' => 'In', 'connector' => $connector, 'signal' => 'consumer-line',
+            'balanced' => $balanced, 'lanes' => [['id' => 'in', 'way' => 'in', 'point' => 'ear']]]],
             'points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => $channels]]])->listener($id, "{$id}/ear");
     }
 
@@ -99,7 +107,8 @@ final class Draft
     /** Takes the cable out that is in a socket. */
     public function unplug(string $socket): self
     {
-        $this->data['cables'] = array_values(array_filter($this->data['cables'], fn (array $cable) => $cable['from'] !== $socket && $cable['to'] !== $socket));
+        $this->data['cables'] = array_values(array_filter($this->data['cables'], fn (array $cable) => $cable['from'] !== $socket
+            && $cable['to'] !== $socket));
 
         return $this;
     }
@@ -119,7 +128,8 @@ final class Draft
     /** Gives a device's settings other roles. @param  list<string>  $roles */
     public function roles(string $device, array $roles): self
     {
-        $this->data['devices'] = array_map(fn (array $one) => $one['device'] === $device ? ['roles' => $roles] + $one : $one, $this->data['devices']);
+        $this->data['devices'] = array_map(fn (array $one) => $one['device'] === $device ? ['roles' => $roles] + $one : $one,
+            $this->data['devices']);
 
         return $this;
     }
@@ -127,7 +137,8 @@ final class Draft
     /** @param  callable(array<string, mixed>): array<string, mixed>  $change */
     private function cables(string $socket, callable $change): self
     {
-        $this->data['cables'] = array_map(fn (array $cable) => $cable['from'] === $socket || $cable['to'] === $socket ? $change($cable) : $cable, $this->data['cables']);
+        $this->data['cables'] = array_map(fn (array $cable) => $cable['from'] === $socket || $cable['to'] === $socket ? $change($cable)
+            : $cable, $this->data['cables']);
 
         return $this;
     }
@@ -148,7 +159,10 @@ final class Draft
     /** @param  string|array{string, float}  ...$origins */
     public function source(string $id, string|array ...$origins): self
     {
-        return $this->add('sources', ['id' => $id, 'name' => ucfirst($id), 'kind' => 'voice', 'origins' => array_map(fn ($origin) => is_string($origin) ? ['at' => $origin] : ['at' => $origin[0], 'db' => $origin[1]], $origins)]);
+        return $this->add('sources',
+            ['id' => $id, 'name' => ucfirst($id), 'kind' => 'voice',
+                'origins' => array_map(fn ($origin) => is_string($origin) ? ['at' => $origin] : ['at' => $origin[0], 'db' => $origin[1]],
+                    $origins)]);
     }
 
     public function listener(string $id, string ...$at): self
@@ -159,13 +173,16 @@ final class Draft
     /** @param  list<string>  $situations */
     public function wish(string $source, string $listener, string $want, array $situations = []): self
     {
-        return $this->add('wishes', ['source' => $source, 'listener' => $listener, 'want' => $want] + ($situations === [] ? [] : ['situations' => $situations]));
+        return $this->add('wishes',
+            ['source' => $source, 'listener' => $listener, 'want' => $want] + ($situations === [] ? [] : ['situations' => $situations]));
     }
 
     /** @param  array<string, array<string, mixed>>  $changes  what is set, by what it is set at */
     public function situation(string $id, array $changes): self
     {
-        return $this->add('situations', ['id' => $id, 'name' => ucfirst($id), 'changes' => array_map(fn ($at, $set) => ['at' => $at, 'set' => $set], array_keys($changes), $changes)]);
+        return $this->add('situations',
+            ['id' => $id, 'name' => ucfirst($id),
+                'changes' => array_map(fn ($at, $set) => ['at' => $at, 'set' => $set], array_keys($changes), $changes)]);
     }
 
     /** @param  array<string, mixed>  $settings */
@@ -199,9 +216,12 @@ final class Draft
     public function text(): string
     {
         // A point may be called "0": maps are written as maps.
-        $units = array_map(fn (array $unit) => (isset($unit['settings']) ? ['settings' => (object) array_map(fn (mixed $map) => (object) $map, (array) $unit['settings'])] : []) + $unit, $this->data['units']);
+        $units = array_map(fn (array $unit) => (isset($unit['settings'])
+            ? ['settings' => (object) array_map(fn (mixed $map) => (object) $map, (array) $unit['settings'])] : []) + $unit,
+            $this->data['units']);
 
-        return (string) json_encode(['models' => (object) $this->data['models'], 'units' => $units] + $this->data, JSON_PRESERVE_ZERO_FRACTION);
+        return (string) json_encode(['models' => (object) $this->data['models'], 'units' => $units] + $this->data,
+            JSON_PRESERVE_ZERO_FRACTION);
     }
 
     public function make(): Rig
@@ -213,7 +233,8 @@ final class Draft
     {
         $rig = $this->make();
 
-        return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new \InvalidArgumentException("No situation {$situation}")));
+        return new Hearing((new GraphBuilder($rig))
+            ->build($rig->situation($situation) ?? throw new \InvalidArgumentException("No situation {$situation}")));
     }
 
     public function pair(string $source, string $listener, ?string $situation = null): HeardPair

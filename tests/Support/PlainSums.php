@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 /**
- * Who hears what, how loud and how late, by a second method that shares no code with the engine: the document's plain data become channels and factors between them, and
- * amplitudes are pushed along these, round by round, until what is left is below -80 dB. Written from the format's description (docs/format/).
+ * Who hears what, how loud and how late, by a second method that shares no code with the engine: the document's plain data become
+ * channels and factors between them, and
+ * amplitudes are pushed along these, round by round, until what is left is below -80 dB. Written from the format's description
+ * (docs/format/).
  */
 final class PlainSums
 {
@@ -15,14 +17,18 @@ final class PlainSums
 
     private const CONDUCTORS = [
         'ts' => 1, 'rca' => 1, 'xlr' => 2, 'trs' => 2, 'rca-pair' => 2, 'speaker' => 2, 'trrs' => 3,
-        'ts-6.35' => 1, 'ts-3.5' => 1, 'xlr-f' => 2, 'xlr-m' => 2, 'combo-f' => 2, 'trs-6.35' => 2, 'trs-3.5' => 2, 'binding-post' => 2, 'trrs-3.5' => 3,
+        'ts-6.35' => 1, 'ts-3.5' => 1, 'xlr-f' => 2, 'xlr-m' => 2, 'combo-f' => 2, 'trs-6.35' => 2, 'trs-3.5' => 2, 'binding-post' => 2,
+        'trrs-3.5' => 3,
     ];
 
     /** What a socket carries where it does not say. */
     private const USUAL = [
-        'xlr-f' => 'microphone', 'xlr-m' => 'microphone', 'combo-f' => 'microphone', 'ts-6.35' => 'professional-line', 'trs-6.35' => 'professional-line', 'ts-3.5' => 'consumer-line',
-        'trs-3.5' => 'consumer-line', 'rca' => 'consumer-line', 'rca-pair' => 'consumer-line', 'trrs-3.5' => 'headphone', 'binding-post' => 'loudspeaker', 'optical' => 'optical',
-        'coaxial' => 'coaxial', 'usb-a' => 'usb', 'usb-b' => 'usb', 'usb-c' => 'usb', 'micro-usb' => 'usb', 'hdmi' => 'picture', 'displayport' => 'picture', 'midi-5' => 'midi',
+        'xlr-f' => 'microphone', 'xlr-m' => 'microphone', 'combo-f' => 'microphone', 'ts-6.35' => 'professional-line',
+        'trs-6.35' => 'professional-line', 'ts-3.5' => 'consumer-line',
+        'trs-3.5' => 'consumer-line', 'rca' => 'consumer-line', 'rca-pair' => 'consumer-line', 'trrs-3.5' => 'headphone',
+        'binding-post' => 'loudspeaker', 'optical' => 'optical',
+        'coaxial' => 'coaxial', 'usb-a' => 'usb', 'usb-b' => 'usb', 'usb-c' => 'usb', 'micro-usb' => 'usb', 'hdmi' => 'picture',
+        'displayport' => 'picture', 'midi-5' => 'midi',
         'rj45' => 'network', 'session' => 'network', 'bluetooth' => 'radio', 'card-slot' => 'card',
     ];
 
@@ -30,8 +36,10 @@ final class PlainSums
 
     /** What runs in a lead. */
     private const CARRIES = [
-        'xlr' => ['analog'], 'ts' => ['analog'], 'trs' => ['analog'], 'trrs' => ['analog'], 'rca-pair' => ['analog'], 'speaker' => ['analog'], 'rca' => ['analog', 'coaxial'],
-        'coaxial' => ['analog', 'coaxial'], 'optical' => ['optical'], 'usb' => ['usb'], 'hdmi' => ['picture'], 'displayport' => ['picture'], 'midi' => ['midi'], 'network' => ['network'],
+        'xlr' => ['analog'], 'ts' => ['analog'], 'trs' => ['analog'], 'trrs' => ['analog'], 'rca-pair' => ['analog'],
+        'speaker' => ['analog'], 'rca' => ['analog', 'coaxial'],
+        'coaxial' => ['analog', 'coaxial'], 'optical' => ['optical'], 'usb' => ['usb'], 'hdmi' => ['picture'],
+        'displayport' => ['picture'], 'midi' => ['midi'], 'network' => ['network'],
         'wireless' => ['radio'], 'captive' => ['analog', 'usb', 'picture'],
     ];
 
@@ -60,7 +68,8 @@ final class PlainSums
         $this->situation = $situations[$situation ?? array_key_first($situations)];
         $absent = $this->situation['absent'] ?? [];
         $this->units = array_filter(array_column($data['units'], null, 'id'), fn (array $unit) => ! in_array($unit['id'], $absent, true));
-        $this->cables = array_values(array_filter($data['cables'], fn (array $cable) => ! in_array($cable['id'], $this->situation['pulled'] ?? [], true)
+        $this->cables = array_values(array_filter($data['cables'],
+            fn (array $cable) => ! in_array($cable['id'], $this->situation['pulled'] ?? [], true)
             && isset($this->units[explode('/', $cable['from'])[0]], $this->units[explode('/', $cable['to'])[0]])));
         $this->picks = array_column($data['picks'], null, 'at');
         foreach ($this->units as $id => $unit) {
@@ -94,9 +103,11 @@ final class PlainSums
         $best = null;
         foreach (array_column($this->data['sources'], 'origins', 'id')[$source] as $origin) {
             foreach (range(1, $this->width($origin['at'])) as $part) {
-                foreach ($this->spread("{$origin['at']} in {$part}", 10 ** (($origin['db'] ?? 0) / 20), (int) round(1000 * ($origin['delay_ms'] ?? 0)), $ears) as $taps) {
+                foreach ($this->spread("{$origin['at']} in {$part}", 10 ** (($origin['db'] ?? 0) / 20),
+                    (int) round(1000 * ($origin['delay_ms'] ?? 0)), $ears) as $taps) {
                     foreach (self::merged($taps) as [$time, $amplitude]) {
-                        if ($best === null || abs($amplitude) > $best[0] * 1.0001 || (abs($amplitude) > $best[0] * 0.9999 && $time < $best[1])) {
+                        if ($best === null || abs($amplitude) > $best[0] * 1.0001
+                            || (abs($amplitude) > $best[0] * 0.9999 && $time < $best[1])) {
                             $best = [abs($amplitude), $time];
                         }
                     }
@@ -208,12 +219,15 @@ final class PlainSums
             $key = "{$route['from']}>{$route['to']}";
             $set = $this->set["{$id}/{$key}"] ?? [];
             $group = $route['group'] ?? null;
-            if (! ($group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $route['on'] ?? true : $chosen[$group] === ($route['choice'] ?? $key))) {
+            if (! ($group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $route['on'] ?? true
+                : $chosen[$group] === ($route['choice'] ?? $key))) {
                 continue;
             }
             $stage = ['input' => 'in', 'pre-fader' => 'mid', 'post-fader' => 'out'][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
-            foreach (self::map($route['map'] ?? null, $this->width("{$id}/{$route['from']}"), $this->width("{$id}/{$route['to']}")) as [$a, $b, $factor]) {
-                $this->link("{$id}/{$route['from']} {$stage} {$a}", "{$id}/{$route['to']} in {$b}", $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
+            foreach (self::map($route['map'] ?? null, $this->width("{$id}/{$route['from']}"),
+                $this->width("{$id}/{$route['to']}")) as [$a, $b, $factor]) {
+                $this->link("{$id}/{$route['from']} {$stage} {$a}", "{$id}/{$route['to']} in {$b}",
+                    $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
             }
         }
     }
@@ -232,7 +246,8 @@ final class PlainSums
         foreach ($set['auto_mute'] ?? true ? $model['auto_mutes'] ?? [] : [] as $rule) {
             foreach ($rule['mutes'] === $point['id'] ? $rule['while_open'] : [] as $open) {
                 $other = $this->set["{$id}/{$open}"] ?? [];
-                $isShut = isset($points[$open]['fader']) && ($other['fader'] ?? $points[$open]['fader']['db']) == $points[$open]['fader']['from'];
+                $isShut = isset($points[$open]['fader'])
+                    && ($other['fader'] ?? $points[$open]['fader']['db']) == $points[$open]['fader']['from'];
                 if (! ($other['mute'] ?? $points[$open]['mute'] ?? false) && ! $isShut) {
                     return true;
                 }
@@ -252,7 +267,8 @@ final class PlainSums
     {
         $chosen = [];
         $routes = array_combine(array_map(fn (array $route) => "{$route['from']}>{$route['to']}", $routes), $routes);
-        $words = array_map(fn (string|int $key) => [(string) $key, $this->units[$id]['settings']['routes'][$key]], array_keys($this->units[$id]['settings']['routes'] ?? []));
+        $words = array_map(fn (string|int $key) => [(string) $key, $this->units[$id]['settings']['routes'][$key]],
+            array_keys($this->units[$id]['settings']['routes'] ?? []));
         foreach ($this->situation['changes'] as ['at' => $at, 'set' => $set]) {
             $words = str_starts_with($at, "{$id}/") ? [...$words, [substr($at, strlen($id) + 1), $set]] : $words;
         }
@@ -263,7 +279,8 @@ final class PlainSums
             if ($group === null || ! isset($set['on'])) {
                 continue;
             }
-            $usual = array_values(array_filter($routes, fn (array $one) => ($one['group'] ?? null) === $group && ($one['on'] ?? true)))[0] ?? null;
+            $usual = array_values(array_filter($routes, fn (array $one) => ($one['group'] ?? null) === $group && ($one['on'] ?? true)))[0]
+                ?? null;
             $now = $chosen[$group] ?? ($usual === null ? '' : $usual['choice'] ?? "{$usual['from']}>{$usual['to']}");
             if ($set['on']) {
                 $chosen[$group] = $choice;
@@ -295,12 +312,14 @@ final class PlainSums
         foreach ([$ends, array_reverse($ends)] as [$out, $in]) {
             $outs = array_filter($this->socket($out)['lanes'], fn (array $lane) => $lane['way'] === 'out');
             $ins = array_filter($this->socket($in)['lanes'], fn (array $lane) => $lane['way'] === 'in');
-            $signal = fn (string $at, array $lane): string => $lane['signal'] ?? $this->socket($at)['signal'] ?? self::USUAL[$this->socket($at)['connector']];
+            $signal = fn (string $at, array $lane): string => $lane['signal'] ?? $this->socket($at)['signal']
+                ?? self::USUAL[$this->socket($at)['connector']];
             foreach (['signal', 'medium'] as $by) {
                 foreach ($outs as $o => $give) {
                     foreach ($ins as $i => $take) {
                         [$a, $b] = [$signal($out, $give), $signal($in, $take)];
-                        if (! isset($outs[$o]) || ! in_array(self::medium($a), self::CARRIES[$cable['type']], true) || ($by === 'signal' ? $a !== $b : self::medium($a) !== self::medium($b))) {
+                        if (! isset($outs[$o]) || ! in_array(self::medium($a), self::CARRIES[$cable['type']], true)
+                            || ($by === 'signal' ? $a !== $b : self::medium($a) !== self::medium($b))) {
                             continue;
                         }
                         $joined[] = [$out, $give, $in, $take];
@@ -325,7 +344,8 @@ final class PlainSums
             [$outSocket, $inSocket] = [$this->socket($out), $this->socket($in)];
             $map = self::map(null, count($a), count($b));
             if (isset(self::CONDUCTORS[$outSocket['connector']], self::CONDUCTORS[$inSocket['connector']])) {
-                $isTwo = min(self::CONDUCTORS[$cable['type']] ?? 9, self::CONDUCTORS[$outSocket['connector']], self::CONDUCTORS[$inSocket['connector']]) > 1;
+                $isTwo = min(self::CONDUCTORS[$cable['type']] ?? 9, self::CONDUCTORS[$outSocket['connector']],
+                    self::CONDUCTORS[$inSocket['connector']]) > 1;
                 $map = self::map(match (true) {
                     $inSocket['balanced'] ?? false => count($a) > 1 && $isTwo ? 'difference' : 'to-both',
                     count($b) === 1 => 'left',
@@ -335,7 +355,8 @@ final class PlainSums
                 }, count($a), count($b));
             }
             foreach ($map as [$x, $y, $factor]) {
-                $this->link("{$from} out {$a[$x - 1]}", "{$to} in {$b[$y - 1]}", $factor, ['network' => 60, 'wireless' => 180][$cable['type']] ?? 0);
+                $this->link("{$from} out {$a[$x - 1]}", "{$to} in {$b[$y - 1]}", $factor,
+                    ['network' => 60, 'wireless' => 180][$cable['type']] ?? 0);
             }
         }
     }
@@ -346,7 +367,8 @@ final class PlainSums
             $model = $this->model($id);
             foreach ($model['points'] as $point) {
                 $pick = $this->picks["{$id}/{$point['id']}"] ?? null;
-                $host = array_values(array_filter($this->units, fn (array $one) => $one['place'] === $unit['place'] && in_array($this->model($one['id'])['family'], ['computer', 'tablet'], true)))[0] ?? null;
+                $host = array_values(array_filter($this->units, fn (array $one) => $one['place'] === $unit['place']
+                    && in_array($this->model($one['id'])['family'], ['computer', 'tablet'], true)))[0] ?? null;
                 if (! isset($point['picks']) || $pick === null || $host === null) {
                     continue;
                 }
@@ -375,7 +397,8 @@ final class PlainSums
                     $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
                     $isPlayback
                         ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
-                        : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}", "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
+                        : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}",
+                            "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
                 }
             }
         }
@@ -403,11 +426,13 @@ final class PlainSums
                 $moved["{$one['computer']} {$one['direction']} {$one['role']}"] = $one['device'];
             }
             foreach ($pick['default'] === 'call' ? ['call', $direction] : [$direction] as $role) {
-                $settings = array_filter($held, fn (array $one) => in_array($role, $one['roles'] ?? [], true) && ($devices[$one['device']]['direction'] ?? null) === $direction);
+                $settings = array_filter($held, fn (array $one) => in_array($role, $one['roles'] ?? [], true)
+                    && ($devices[$one['device']]['direction'] ?? null) === $direction);
                 $ref ??= $moved["{$host} {$direction} {$role}"] ?? array_values($settings)[0]['device'] ?? null;
             }
         }
-        $isOff = array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host && $one['device'] === $ref && ($one['enabled'] ?? true) === false) !== [];
+        $isOff = array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host && $one['device'] === $ref
+            && ($one['enabled'] ?? true) === false) !== [];
 
         return $ref === null || $isOff ? null : $devices[$ref] ?? null;
     }
@@ -421,13 +446,17 @@ final class PlainSums
         }
         $devices = [];
         $add = function (string $at, array $offer, string $point, ?array $channels, float $air) use (&$devices): void {
-            $devices[$at] ??= ['at' => $at, 'direction' => $offer['direction'], 'latency_ms' => $offer['latency_ms'] ?? 10, 'point' => $point, 'channels' => $channels ?? range(1, $this->width($point)), 'air_ms' => $air];
+            $devices[$at] ??= ['at' => $at, 'direction' => $offer['direction'], 'latency_ms' => $offer['latency_ms'] ?? 10,
+                'point' => $point, 'channels' => $channels ?? range(1, $this->width($point)), 'air_ms' => $air];
         };
         foreach ($model['sockets'] as $socket) {
             foreach ($socket['lanes'] as $lane) {
-                $reaches = array_filter($this->cables, fn (array $cable) => in_array("{$host}/{$socket['id']}", [$cable['from'], $cable['to']], true) && $this->lanes($cable) !== []);
+                $reaches = array_filter($this->cables,
+                    fn (array $cable) => in_array("{$host}/{$socket['id']}", [$cable['from'], $cable['to']], true)
+                    && $this->lanes($cable) !== []);
                 if (isset($lane['device']) && (! str_contains($lane['device']['system_name'], '{partner}') || $reaches !== [])) {
-                    $add("{$host}/{$socket['id']}/{$lane['id']}", $lane['device'], "{$host}/{$lane['point']}", $lane['channels'] ?? null, 0.0);
+                    $add("{$host}/{$socket['id']}/{$lane['id']}", $lane['device'], "{$host}/{$lane['point']}", $lane['channels'] ?? null,
+                        0.0);
                 }
             }
         }
@@ -449,7 +478,10 @@ final class PlainSums
         return $devices;
     }
 
-    /** @return list<array{string, string, float}> unit and socket of what hangs on a unit's bus sockets, through hubs, and the time by radio */
+    /**
+     * @return list<array{string, string, float}> unit and socket of what hangs on a unit's bus sockets, through hubs, and the time by
+     *     radio
+     */
     private function behind(string $unit, string $link, int $depth = 0): array
     {
         $found = [];
@@ -485,13 +517,16 @@ final class PlainSums
         }
         foreach ($this->units as $from => $speaker) {
             foreach ($this->units as $to => $microphone) {
-                if ($this->model($from)['family'] !== 'loudspeaker' || ! in_array($this->model($to)['family'], ['microphone', 'headset', 'webcam'], true) || $speaker['place'] !== $microphone['place']) {
+                if ($this->model($from)['family'] !== 'loudspeaker'
+                    || ! in_array($this->model($to)['family'], ['microphone', 'headset', 'webcam'], true)
+                    || $speaker['place'] !== $microphone['place']) {
                     continue;
                 }
                 foreach ($this->model($from)['points'] as $ear) {
                     foreach ($this->model($to)['points'] as $origin) {
                         if ($ear['kind'] === 'ear' && $origin['kind'] === 'origin') {
-                            $paths["{$from}/{$ear['id']} {$to}/{$origin['id']}"] ??= ["{$from}/{$ear['id']}", "{$to}/{$origin['id']}", -30, 2.915];
+                            $paths["{$from}/{$ear['id']} {$to}/{$origin['id']}"] ??= ["{$from}/{$ear['id']}", "{$to}/{$origin['id']}",
+                                -30, 2.915];
                         }
                     }
                 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 /**
- * What a rig does to a sound, by a second method that shares no code with the engine: every channel of every stage is an unknown, every link a complex factor at one frequency,
- * and (I - A(f)) x = b is solved by elimination. Knows units of points and routes and the analog cables between them, read from the document's plain data.
+ * What a rig does to a sound, by a second method that shares no code with the engine: every channel of every stage is an unknown, every
+ * link a complex factor at one frequency,
+ * and (I - A(f)) x = b is solved by elimination. Knows units of points and routes and the analog cables between them, read from the
+ * document's plain data.
  */
 final class TransferFunctions
 {
@@ -24,11 +26,13 @@ final class TransferFunctions
             foreach ($model['points'] as $point) {
                 $set = $unit['settings']['points'][$point['id']] ?? [];
                 for ($c = 1; $c <= $point['channels']; $c++) {
-                    [$in, $mid, $out] = array_map(fn (string $stage) => $this->unknown("{$unit['id']}/{$point['id']} {$stage} {$c}"), ['in', 'mid', 'out']);
+                    [$in, $mid, $out] = array_map(fn (string $stage) => $this->unknown("{$unit['id']}/{$point['id']} {$stage} {$c}"),
+                        ['in', 'mid', 'out']);
                     $gain = ($set['mute'] ?? false) ? 0.0 : 10 ** (($set['gain'] ?? 0) / 20);
                     if (($set['mono'] ?? false) && $point['channels'] === 2) {
                         foreach ([1, 2] as $other) {
-                            $this->links[] = [$this->unknown("{$unit['id']}/{$point['id']} in {$other}"), $mid, $gain / 2, $set['delay_ms'] ?? 0.0];
+                            $this->links[] = [$this->unknown("{$unit['id']}/{$point['id']} in {$other}"), $mid, $gain / 2,
+                                $set['delay_ms'] ?? 0.0];
                         }
                     } else {
                         $this->links[] = [$in, $mid, $gain, $set['delay_ms'] ?? 0.0];
@@ -44,13 +48,16 @@ final class TransferFunctions
                 }
                 $stage = ['input' => 'in', 'pre-fader' => 'mid', 'post-fader' => 'out'][$route['tap'] ?? 'post-fader'];
                 foreach (self::matrix($route['map'] ?? null, $widths[$route['from']], $widths[$route['to']]) as [$a, $b, $factor]) {
-                    $this->links[] = [$this->unknown("{$unit['id']}/{$route['from']} {$stage} {$a}"), $this->unknown("{$unit['id']}/{$route['to']} in {$b}"), $factor * 10 ** (($route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0.0];
+                    $this->links[] = [$this->unknown("{$unit['id']}/{$route['from']} {$stage} {$a}"),
+                        $this->unknown("{$unit['id']}/{$route['to']} in {$b}"), $factor * 10 ** (($route['db']
+                        ?? 0) / 20), $route['delay_ms'] ?? 0.0];
                 }
             }
         }
         foreach ($data['cables'] as $cable) {
             [$from, $to] = [$this->socket($cable['from']), $this->socket($cable['to'])];
-            // Three contacts at both ends and in the lead: a stereo line; a mono one reaches the tip, a lead of one conductor carries the tip.
+            // Three contacts at both ends and in the lead: a stereo line; a mono one reaches the tip, a lead of one conductor carries the
+            // tip.
             foreach (min($from[1], $to[1]) === 2 && $cable['type'] === 'trs' ? [1, 2] : [1] as $c) {
                 $this->links[] = [$this->unknown("{$from[0]} out {$c}"), $this->unknown("{$to[0]} in {$c}"), 1.0, 0.0];
             }
@@ -76,7 +83,8 @@ final class TransferFunctions
         if ($count > 1 && mt_rand(0, 2) === 0) {
             $draft->cable('trs', 'u-'.($count - 1).'/back', 'u-0/return');
         }
-        $draft->source('s', 'u-0/p0', ...($count === 1 ? [] : [['u-'.($count - 1).'/p0', -(float) mt_rand(0, 18)]]))->listener('l', 'u-'.($count - 1).'/p7', 'u-0/p6')->wish('s', 'l', 'must');
+        $draft->source('s', 'u-0/p0', ...($count === 1 ? [] : [['u-'.($count - 1).'/p0', -(float) mt_rand(0, 18)]]))
+            ->listener('l', 'u-'.($count - 1).'/p7', 'u-0/p6')->wish('s', 'l', 'must');
         $data = [];
         $draft->with(function (array $all) use (&$data) {
             return $data = $all;
@@ -86,7 +94,8 @@ final class TransferFunctions
     }
 
     /**
-     * Holds the engine's response against this at random frequencies: within 0.01 dB where the sound is not in a notch; in one, where a hundredth of a decibel is less than what
+     * Holds the engine's response against this at random frequencies: within 0.01 dB where the sound is not in a notch; in one, where a
+     * hundredth of a decibel is less than what
      * lies below the end of the response at -80 dB, within that.
      *
      * @param  array<string, mixed>  $data
@@ -134,7 +143,8 @@ final class TransferFunctions
                             $size = hypot($re, $im);
                             $error = hypot($re - $sumRe, $im - $sumIm);
                             $allowed = max((10 ** (0.01 / 20) - 1) * $size, 1e-3 * max($sizes, 0.3));
-                            expect($error)->toBeLessThanOrEqual($allowed, $named("{$origin['at']} {$part} to {$ear} {$channel} at {$hertz} Hz: {$size} by algebra, error {$error}"));
+                            expect($error)->toBeLessThanOrEqual($allowed,
+                                $named("{$origin['at']} {$part} to {$ear} {$channel} at {$hertz} Hz: {$size} by algebra, error {$error}"));
                         }
                     }
                 }
@@ -214,9 +224,13 @@ final class TransferFunctions
         $widths = array_map(fn () => mt_rand(1, 2), range(0, 7));
         $points = $set = [];
         foreach ($widths as $i => $width) {
-            $points[] = ['id' => "p{$i}", 'kind' => $i === 0 ? 'origin' : ($i > 5 ? 'ear' : 'strip'), 'channels' => $width, 'gain' => ['from' => -40, 'to' => 20], 'fader' => ['from' => -90, 'to' => 10], 'mute' => false, 'mono' => false, 'delay_to_ms' => 500];
-            $set["p{$i}"] = array_filter(['gain' => mt_rand(0, 2) === 0 ? mt_rand(-60, 60) / 10 : null, 'fader' => mt_rand(0, 2) === 0 ? mt_rand(-120, 30) / 10 : null, 'mono' => $width === 2 && mt_rand(0, 4) === 0 ? true : null,
-                'mute' => mt_rand(0, 24) === 0 ? true : null, 'delay_ms' => mt_rand(0, 3) === 0 ? mt_rand(0, 40_000) / 1000 : null], fn (mixed $one) => $one !== null);
+            $points[] = ['id' => "p{$i}", 'kind' => $i === 0 ? 'origin' : ($i > 5 ? 'ear' : 'strip'), 'channels' => $width,
+                'gain' => ['from' => -40, 'to' => 20], 'fader' => ['from' => -90, 'to' => 10], 'mute' => false, 'mono' => false,
+                'delay_to_ms' => 500];
+            $set["p{$i}"] = array_filter(['gain' => mt_rand(0, 2) === 0 ? mt_rand(-60, 60) / 10 : null, 'fader' => mt_rand(0, 2) === 0
+                ? mt_rand(-120, 30) / 10 : null, 'mono' => $width === 2 && mt_rand(0, 4) === 0 ? true : null,
+                'mute' => mt_rand(0, 24) === 0 ? true : null, 'delay_ms' => mt_rand(0, 3) === 0 ? mt_rand(0, 40_000) / 1000 : null],
+                fn (mixed $one) => $one !== null);
         }
         $routes = $switched = [];
         foreach (range(1, mt_rand(6, 13)) as $_) {
@@ -224,18 +238,25 @@ final class TransferFunctions
             if ($from === $to || isset($routes["{$from}>{$to}"])) {
                 continue;
             }
-            $maps = [null, null, ...($widths[$from] === 2 ? ['average', 'left', 'right', 'difference', ...($widths[$to] === 2 ? ['swap'] : [])] : ($widths[$to] === 2 ? ['split-polarity', 'to-left', 'to-right', 'to-both'] : []))];
+            $maps = [null, null, ...($widths[$from] === 2
+                ? ['average', 'left', 'right', 'difference', ...($widths[$to] === 2 ? ['swap'] : [])]
+                : ($widths[$to] === 2 ? ['split-polarity', 'to-left', 'to-right', 'to-both'] : []))];
             $map = $maps[array_rand($maps)];
             // Back against the usual direction at a level that does not howl.
-            $routes["{$from}>{$to}"] = array_filter(['from' => "p{$from}", 'to' => "p{$to}", 'db' => $to < $from ? -mt_rand(90, 300) / 10 : mt_rand(-120, 20) / 10, 'tap' => ['input', 'pre-fader', 'post-fader'][mt_rand(0, 2)],
-                'map' => $map, 'delay_ms' => mt_rand(0, 2) === 0 ? mt_rand(0, 30_000) / 1000 : null, 'can' => ['on']], fn (mixed $one) => $one !== null);
+            $routes["{$from}>{$to}"] = array_filter(['from' => "p{$from}", 'to' => "p{$to}", 'db' => $to < $from ? -mt_rand(90, 300) / 10
+                : mt_rand(-120, 20) / 10, 'tap' => ['input', 'pre-fader', 'post-fader'][mt_rand(0, 2)],
+                'map' => $map, 'delay_ms' => mt_rand(0, 2) === 0 ? mt_rand(0, 30_000) / 1000 : null, 'can' => ['on']],
+                fn (mixed $one) => $one !== null);
             if (mt_rand(0, 14) === 0) {
                 $switched["p{$from}>p{$to}"] = ['on' => false];
             }
         }
-        $socket = fn (string $id, string $way, string $point) => ['id' => $id, 'label' => $id, 'connector' => 'trs-3.5', 'lanes' => [['id' => 'l', 'way' => $way, 'point' => $point]]];
+        $socket = fn (string $id, string $way, string $point) => ['id' => $id, 'label' => $id, 'connector' => 'trs-3.5',
+            'lanes' => [['id' => 'l', 'way' => $way, 'point' => $point]]];
 
-        return [['points' => $points, 'routes' => array_values($routes), 'sockets' => [$socket('in', 'in', 'p1'), $socket('return', 'in', 'p2'), $socket('out', 'out', 'p5'), $socket('back', 'out', 'p4')]], array_filter(['points' => array_filter($set), 'routes' => $switched])];
+        return [['points' => $points, 'routes' => array_values($routes),
+            'sockets' => [$socket('in', 'in', 'p1'), $socket('return', 'in', 'p2'), $socket('out', 'out', 'p5'),
+                $socket('back', 'out', 'p4')]], array_filter(['points' => array_filter($set), 'routes' => $switched])];
     }
 
     private function unknown(string $name): int

@@ -13,7 +13,11 @@ final class CompareSituations extends Command
 {
     use ReadsRigFile;
 
-    protected $signature = 'rig:compare {file : A rig document} {--from= : A situation\'s id; the base where it is left out} {--to= : A situation\'s id} {--json : JSON instead of text}';
+    protected $signature = 'rig:compare
+        {file : A rig document}
+        {--from= : A situation\'s id; the base where it is left out}
+        {--to= : A situation\'s id}
+        {--json : JSON instead of text}';
 
     protected $description = 'Say what changes from one situation to another: what a hand has to do, and for whom what is heard changes';
 
@@ -45,7 +49,8 @@ final class CompareSituations extends Command
         }
         foreach ($difference->pairs as $pair) {
             $heard = fn ($one): string => $one->arrivals() === [] ? 'not heard' : 'heard';
-            $this->line("  {$pair['before']->source->name} at {$pair['before']->listener->name}: {$heard($pair['before'])}, {$pair['before']->verdict->value} → {$heard($pair['after'])}, {$pair['after']->verdict->value}");
+            $this->line("  {$pair['before']->source->name} at {$pair['before']->listener->name}: {$heard($pair['before'])}, "
+                ."{$pair['before']->verdict->value} → {$heard($pair['after'])}, {$pair['after']->verdict->value}");
         }
 
         return self::SUCCESS;

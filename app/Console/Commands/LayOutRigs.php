@@ -20,7 +20,10 @@ use Illuminate\Support\Facades\Process;
 /** Lays maps out ahead of time, with the same module under Node that the browser's worker runs. */
 final class LayOutRigs extends Command
 {
-    protected $signature = 'rig:layout {rig? : A rig\'s number; all where it is left out} {--missing : Only maps without a layout for their present structure} {--starters : The shipped starters instead, into their own files}';
+    protected $signature = 'rig:layout
+        {rig? : A rig\'s number; all where it is left out}
+        {--missing : Only maps without a layout for their present structure}
+        {--starters : The shipped starters instead, into their own files}';
 
     protected $description = 'Lay out the maps of the stored rigs';
 
@@ -113,13 +116,16 @@ final class LayOutRigs extends Command
         if ($maps === []) {
             return [];
         }
-        $run = Process::path(base_path())->timeout(300)->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))->run(['node', 'resources/js/layout/headless.js']);
+        $run = Process::path(base_path())->timeout(300)
+            ->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))
+            ->run(['node', 'resources/js/layout/headless.js']);
         if (! $run->successful()) {
             throw new \RuntimeException("{$name}: ".trim($run->errorOutput()));
         }
         $laid = [];
         foreach ((array) json_decode($run->output(), true) as $depth => $data) {
-            $laid[$depth] = Geometry::of($data, $maps[$depth]) ?? throw new \RuntimeException("{$name}: the layout of the depth {$depth} does not fit its map.");
+            $laid[$depth] = Geometry::of($data, $maps[$depth])
+                ?? throw new \RuntimeException("{$name}: the layout of the depth {$depth} does not fit its map.");
         }
 
         return $laid;

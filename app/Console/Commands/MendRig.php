@@ -17,7 +17,11 @@ final class MendRig extends Command
     use ReadsRigFile;
     use TellsCauses;
 
-    protected $signature = 'rig:mend {file : A rig document} {--cause= : Number of the cause, from 1} {--cure= : Number of its cure, from 1; the first where it is left out} {--all : The first cure of every cause, as far as they go together}
+    protected $signature = 'rig:mend
+        {file : A rig document}
+        {--cause= : Number of the cause, from 1}
+        {--cure= : Number of its cure, from 1; the first where it is left out}
+        {--all : The first cure of every cause, as far as they go together}
         {--o|output= : Where to write the mended document}';
 
     protected $description = 'Say what is the matter with a rig; make a cure, or all of them, and write the mended document';
@@ -59,7 +63,8 @@ final class MendRig extends Command
     {
         $mending = new Mending($hearings, $diagnosis->causes());
         if ($mending->cures === []) {
-            $this->components->error($diagnosis->cells() === [] ? 'All is as wished: there is nothing to mend.' : 'There is no cure for any of the causes.');
+            $this->components->error($diagnosis->cells() === [] ? 'All is as wished: there is nothing to mend.'
+                : 'There is no cure for any of the causes.');
 
             return null;
         }
@@ -77,13 +82,15 @@ final class MendRig extends Command
         $which = (string) ($this->option('cure') ?? '1');
         $cause = ctype_digit($number) ? $causes[(int) $number - 1] ?? null : null;
         if ($cause === null) {
-            $this->components->error("There is no cause {$number}: ".($causes === [] ? 'all is as wished.' : 'this document has 1 to '.count($causes).'.'));
+            $this->components->error("There is no cause {$number}: "
+                .($causes === [] ? 'all is as wished.' : 'this document has 1 to '.count($causes).'.'));
 
             return null;
         }
         $cure = ctype_digit($which) ? $cause->cures[(int) $which - 1] ?? null : null;
         if ($cure === null) {
-            $this->components->error("Cause {$number} has no cure {$which}: ".($cause->cures === [] ? ($cause->why ?? 'it has none').'' : 'it has 1 to '.count($cause->cures).'.'));
+            $this->components->error("Cause {$number} has no cure {$which}: "
+                .($cause->cures === [] ? ($cause->why ?? 'it has none').'' : 'it has 1 to '.count($cause->cures).'.'));
 
             return null;
         }

@@ -16,7 +16,10 @@ final class ReportRig extends Command
     use ReadsRigFile;
     use TellsCauses;
 
-    protected $signature = 'rig:report {file : A rig document} {--situation= : A situation\'s id; the base situation where it is left out} {--json : JSON instead of a table}
+    protected $signature = 'rig:report
+        {file : A rig document}
+        {--situation= : A situation\'s id; the base situation where it is left out}
+        {--json : JSON instead of a table}
         {--response : With the taps of each pair: delay in ms and signed amplitude (JSON only)}';
 
     protected $description = 'Say who hears what, by which ways, in one situation, and what causes what is not as wished in all of them';
@@ -51,7 +54,9 @@ final class ReportRig extends Command
             array_map($this->row(...), iterator_to_array($hearing->all(), false)),
         );
         foreach ($hearing->loops() as $loop) {
-            $this->line("Loop, {$loop->gain->text()} dB round".($loop->isBound ? ' at most' : '').($loop->howls() ? ', howls' : ($loop->rings() ? ', rings' : '')).': '.implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
+            $this->line("Loop, {$loop->gain->text()} dB round".($loop->isBound ? ' at most' : '')
+                .($loop->howls() ? ', howls' : ($loop->rings() ? ', rings' : '')).': '
+                .implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
         }
         $this->tellCauses($rig, $diagnosis);
 
@@ -67,7 +72,8 @@ final class ReportRig extends Command
         );
         $legs = $pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs());
 
-        return [$pair->source->name, $pair->listener->name, $pair->wish->want->value ?? '', $pair->verdict->value, $pair->isHeard() ? "{$pair->level()?->text()} dB · {$pair->delay()?->text()} ms · {$pair->channels()}{$legs}" : '',
+        return [$pair->source->name, $pair->listener->name, $pair->wish->want->value ?? '', $pair->verdict->value, $pair->isHeard()
+            ? "{$pair->level()?->text()} dB · {$pair->delay()?->text()} ms · {$pair->channels()}{$legs}" : '',
             implode("\n", $arrivals).($pair->isCapped() ? "\nand more" : '')];
     }
 }

@@ -20,18 +20,21 @@ trait TellsCauses
 
             return;
         }
-        $this->line(count($causes).' '.(count($causes) === 1 ? 'cause' : 'causes').' for '.$cells.' '.($cells === 1 ? 'cell' : 'cells').', all situations together:');
+        $this->line(count($causes).' '.(count($causes) === 1 ? 'cause' : 'causes').' for '.$cells.' '.($cells === 1 ? 'cell' : 'cells')
+            .', all situations together:');
         foreach ($causes as $number => $cause) {
             $this->line('  '.($number + 1).". {$cause->sentence}");
             $this->line('     '.implode(
                 '; ',
                 array_map(
-                    fn (Cell $cell) => "{$rig->sources[$cell->source]->name} at {$rig->listeners[$cell->listener]->name} ({$rig->situations[$cell->situation]->name})",
+                    fn (Cell $cell) => "{$rig->sources[$cell->source]->name} at {$rig->listeners[$cell->listener]->name} "
+                        ."({$rig->situations[$cell->situation]->name})",
                     array_slice($cause->cells, 0, 6),
                 ),
             ).(count($cause->cells) > 6 ? ' and '.(count($cause->cells) - 6).' more' : ''));
             foreach ($cause->cures as $which => $cure) {
-                $this->line('     '.($number + 1).'.'.($which + 1)." {$cure->sentence}".($cure->costs === [] ? '' : ' (but '.implode('; ', array_slice($cure->costs, 0, 3)).')'));
+                $this->line('     '.($number + 1).'.'.($which + 1)." {$cure->sentence}"
+                    .($cure->costs === [] ? '' : ' (but '.implode('; ', array_slice($cure->costs, 0, 3)).')'));
             }
             if ($cause->why !== null) {
                 $this->line("     {$cause->why}");

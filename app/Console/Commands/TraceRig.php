@@ -21,7 +21,12 @@ final class TraceRig extends Command
 {
     use ReadsRigFile;
 
-    protected $signature = 'rig:trace {file : A rig document} {--from= : A source\'s id} {--to= : A listener\'s id} {--situation= : A situation\'s id} {--json : JSON instead of text}';
+    protected $signature = 'rig:trace
+        {file : A rig document}
+        {--from= : A source\'s id}
+        {--to= : A listener\'s id}
+        {--situation= : A situation\'s id}
+        {--json : JSON instead of text}';
 
     protected $description = 'Follow one sound to one listener: every way hop by hop, or how far it gets and what is the matter';
 
@@ -73,9 +78,11 @@ final class TraceRig extends Command
     /** @param  list<Cause>  $causes */
     private function tell(HeardPair $pair, Names $names, array $causes, ?Reach $reach): void
     {
-        $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}".($pair->doubling === null ? '' : ', '.$pair->doubling->text()).($pair->loss === null ? '' : ", {$pair->loss->words()}"));
+        $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}"
+            .($pair->doubling === null ? '' : ', '.$pair->doubling->text()).($pair->loss === null ? '' : ", {$pair->loss->words()}"));
         if ($pair->isHeard()) {
-            $this->line("In sum: {$pair->level()?->text()} dB, {$pair->delay()?->text()} ms, {$pair->channels()}".($pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs())));
+            $this->line("In sum: {$pair->level()?->text()} dB, {$pair->delay()?->text()} ms, {$pair->channels()}"
+                .($pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs())));
         }
         foreach ($pair->arrivals() as $number => $arrival) {
             $this->line('');

@@ -45,7 +45,8 @@ final class MemberController
         ]);
         $user = User::query()->where('email', mb_strtolower($fields['email']))->first();
         if ($user === null || $user->id === $rig->user_id) {
-            return back()->withErrors(['email' => $user === null ? "Nobody has an account with {$fields['email']} here." : 'The rig is yours already.'])->withInput();
+            return back()->withErrors(['email' => $user === null ? "Nobody has an account with {$fields['email']} here."
+                : 'The rig is yours already.'])->withInput();
         }
         $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
 

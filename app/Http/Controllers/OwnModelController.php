@@ -150,7 +150,10 @@ final class OwnModelController
         return ['name' => $text('name'), 'family' => $text('family'), 'summary' => $text('summary')];
     }
 
-    /** @return array{points: list<array<string, string>>, lanes: list<array<string, string>>, routes: list<array<string, string>>} the rows that say anything */
+    /**
+     * @return array{points: list<array<string, string>>, lanes: list<array<string, string>>, routes: list<array<string, string>>} the
+     *     rows that say anything
+     */
     private function rows(Request $request): array
     {
         $read = function (string $table) use ($request): array {

@@ -201,7 +201,8 @@ final class RigController
     private function shelf(Request $request): array
     {
         return [
-            'cards' => $this->user($request)->visibleRigs()->with('layouts', 'user')->latest('updated_at')->latest('id')->get()->map(fn (Rig $rig) => new RigCard($rig)),
+            'cards' => $this->user($request)->visibleRigs()->with('layouts', 'user')->latest('updated_at')->latest('id')->get()
+                ->map(fn (Rig $rig) => new RigCard($rig)),
             'starters' => StarterCard::all(app(Starters::class)),
         ];
     }

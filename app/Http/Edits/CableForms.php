@@ -147,7 +147,8 @@ final class CableForms
     {
         $set = self::described($row, $cable);
 
-        return [$set->label, $set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->label, $cable->type, $cable->lengthM, $cable->colour, $cable->owned]
+        return [$set->label, $set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->label, $cable->type, $cable->lengthM,
+            $cable->colour, $cable->owned]
             ? null
             : $set;
     }

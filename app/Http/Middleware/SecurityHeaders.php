@@ -11,7 +11,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** Everything that a page runs or shows ships with the application: the policy says so, and no script stands in a page. */
 final class SecurityHeaders
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; worker-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; "
+    private const POLICY = "default-src 'none'; script-src 'self'; worker-src 'self'; style-src 'self'; img-src 'self' data:; "
+        ."font-src 'self'; "
+        ."connect-src 'self'; "
         ."form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 
     /** @param  Closure(Request): Response  $next */

@@ -25,7 +25,8 @@ final class SignInRequest extends FormRequest
     {
         $key = 'sign-in|'.sha1(mb_strtolower($this->string('email')->toString()).'|'.$this->ip());
         if (RateLimiter::tooManyAttempts($key, self::ATTEMPTS)) {
-            throw ValidationException::withMessages(['email' => 'Too many attempts. Try again in '.RateLimiter::availableIn($key).' seconds.'])->status(429);
+            throw ValidationException::withMessages(['email' => 'Too many attempts. Try again in '.RateLimiter::availableIn($key)
+                .' seconds.'])->status(429);
         }
         if (! Auth::attempt($this->only('email', 'password'), $this->boolean('remember'))) {
             RateLimiter::hit($key);

@@ -16,6 +16,7 @@ final class UnitPointSetting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['mute' => 'boolean', 'mono' => 'boolean', 'auto_mute' => 'boolean', 'delay_ms' => 'float', 'gain' => 'float', 'fader' => 'float'];
+        return ['mute' => 'boolean', 'mono' => 'boolean', 'auto_mute' => 'boolean', 'delay_ms' => 'float', 'gain' => 'float',
+            'fader' => 'float'];
     }
 }

@@ -56,13 +56,15 @@ final class Devices implements Remedy
     {
         $pick = $trouble->graph->state->pick($at->unit, $at->point);
         $direction = $pick->tap ?? $point->picks;
-        $isBetween = $trouble->lacks() && ($point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at));
+        $isBetween = $trouble->lacks()
+            && ($point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at));
         if ($pick === null || $direction === null || (! $isBetween && ! $isOnWay)) {
             return;
         }
         $device = $trouble->graph->devices->resolve($host->id, $pick, $direction);
         if ($device !== null && $device->isConnected && ! $device->isEnabled() && $isBetween) {
-            yield new Candidate("enable {$device->computer} {$device->ref}", "{$device->name()} is disabled on {$host->name}", "Enable {$device->name()} on {$host->name}",
+            yield new Candidate("enable {$device->computer} {$device->ref}", "{$device->name()} is disabled on {$host->name}",
+                "Enable {$device->name()} on {$host->name}",
                 [new EnableDevice($device->computer, $device->ref, true)], Cost::ENABLE, [$device->ref]);
         }
         if ($pick->default === null) {
@@ -95,7 +97,8 @@ final class Devices implements Remedy
             $now === null ? "{$host->name} has no {$what}" : "The {$what} of {$host->name} is {$now->name()}",
             "Make {$device->name()} the {$what} of {$host->name}".($isMoved ? " in {$situation->name}" : ''),
             [$isMoved
-                ? new SetSituationDefault($situation->id, $host->id, $device->direction, $role, in_array($role, $set->roles, true) ? null : $device->ref)
+                ? new SetSituationDefault($situation->id, $host->id, $device->direction, $role, in_array($role, $set->roles, true) ? null
+                    : $device->ref)
                 : new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
             Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0), [$device->ref]);
     }

@@ -26,11 +26,14 @@ final class Leads implements Remedy
         $free = $trouble->free();
         foreach ($trouble->lacks() ? $trouble->rig->cables : [] as $cable) {
             $fits = Mating::cable($trouble->rig->socket($cable->from), $trouble->rig->socket($cable->to));
-            $isBetween = ($free->gives($cable->from) && $free->takes($cable->to)) || ($free->gives($cable->to) && $free->takes($cable->from));
+            $isBetween = ($free->gives($cable->from) && $free->takes($cable->to))
+                || ($free->gives($cable->to) && $free->takes($cable->from));
             if ($fits !== null && $fits !== $cable->type && $cable->type !== CableType::Captive && $isBetween) {
-                yield new Candidate("lead {$cable->id} {$fits->value}", "{$cable->label} is the wrong lead: {$cable->type->words()} where {$fits->words()} is needed",
+                yield new Candidate("lead {$cable->id} {$fits->value}",
+                    "{$cable->label} is the wrong lead: {$cable->type->words()} where {$fits->words()} is needed",
                     "Replace {$cable->label} with {$fits->article()} {$fits->words()} lead",
-                    [new SetCable($cable->id, $cable->label, $fits, $cable->lengthM, $cable->colour, $cable->owned)], Cost::PLAIN, [new CableRef($cable->id)]);
+                    [new SetCable($cable->id, $cable->label, $fits, $cable->lengthM, $cable->colour,
+                        $cable->owned)], Cost::PLAIN, [new CableRef($cable->id)]);
             }
         }
     }

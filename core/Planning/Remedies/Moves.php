@@ -56,7 +56,8 @@ final readonly class Moves implements Remedy
                     if ($free->isOfHost($to)) {
                         $hosts[$to->unit] = true;
                     }
-                    $isPlain = $moves->unit === $to->unit && $trouble->rig->modelOf($to->unit)->family->isHost() && $free->socket($to)->link === null && $free->isDangling($to);
+                    $isPlain = $moves->unit === $to->unit && $trouble->rig->modelOf($to->unit)->family->isHost()
+                        && $free->socket($to)->link === null && $free->isDangling($to);
                     if ($isPlain === $this->onlyPlain) {
                         yield from $this->move($trouble, $cable, $isFrom, $moves, $to);
                     }
@@ -98,8 +99,10 @@ final readonly class Moves implements Remedy
     {
         // A plug in the neighbouring socket of one unit is the likely mistake.
         $more = ($moves->unit === $to->unit ? 0 : 200) + ($this->wasThere($trouble->earlier, $cable, $isFrom, $to) ? Cost::KNOWN * 3 : 0);
-        yield new Candidate("move {$cable->id} {$isFrom} {$to}", "{$cable->label} is in {$trouble->partOf($moves)}", "Move {$cable->label} from {$trouble->partOf($moves)} to {$trouble->partOf($to)}",
-            [new Replug($cable->id, $isFrom, $to)], ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more, [new CableRef($cable->id), $to]);
+        yield new Candidate("move {$cable->id} {$isFrom} {$to}", "{$cable->label} is in {$trouble->partOf($moves)}",
+            "Move {$cable->label} from {$trouble->partOf($moves)} to {$trouble->partOf($to)}",
+            [new Replug($cable->id, $isFrom, $to)], ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more, [new CableRef($cable->id),
+                $to]);
     }
 
     /** @param  list<Rig>  $earlier */
@@ -125,23 +128,33 @@ final readonly class Moves implements Remedy
         foreach ($this->endsByUnit($trouble, $free) as $unit => $ends) {
             $asked = array_filter(
                 $ends,
-                fn (array $end) => isset($onWays[$end[0]->id]) || ($trouble->lacks() && ($free->gives($end[3]) || $free->takes($end[3]) || $free->gives($end[2]) || $free->takes($end[2]))),
+                fn (array $end) => isset($onWays[$end[0]->id])
+                    || ($trouble->lacks() && ($free->gives($end[3]) || $free->takes($end[3]) || $free->gives($end[2])
+                    || $free->takes($end[2]))),
             );
             foreach ($asked as $i => [$one, $isFrom, $endOne, $stayOne]) {
                 foreach (array_slice($ends, $i + 1) as [$other, $isOtherFrom, $endOther, $stayOther]) {
-                    $isAsked = isset($onWays[$one->id]) || isset($onWays[$other->id]) || ($trouble->lacks() && ($joins($stayOne, $endOther) || $joins($stayOther, $endOne)));
-                    if ($one === $other || ! $isAsked || Mating::cable($free->socket($stayOne), $free->socket($endOther)) === null || Mating::cable($free->socket($stayOther), $free->socket($endOne)) === null) {
+                    $isAsked = isset($onWays[$one->id]) || isset($onWays[$other->id])
+                        || ($trouble->lacks() && ($joins($stayOne, $endOther) || $joins($stayOther, $endOne)));
+                    if ($one === $other || ! $isAsked || Mating::cable($free->socket($stayOne), $free->socket($endOther)) === null
+                        || Mating::cable($free->socket($stayOther), $free->socket($endOne)) === null) {
                         continue;
                     }
                     $name = $trouble->rig->units[$unit]->name;
-                    yield new Candidate("exchange {$one->id} {$isFrom} {$other->id} {$isOtherFrom}", "{$one->label} and {$other->label} are in each other's socket at {$name}", "Exchange {$one->label} and {$other->label} at {$name}",
-                        [new ExchangeEnds($one->id, $isFrom, $other->id, $isOtherFrom)], Cost::EXCHANGE, [new CableRef($one->id), new CableRef($other->id)]);
+                    yield new Candidate("exchange {$one->id} {$isFrom} {$other->id} {$isOtherFrom}",
+                        "{$one->label} and {$other->label} are in each other's socket at {$name}", "Exchange {$one->label} and "
+                        ."{$other->label} at {$name}",
+                        [new ExchangeEnds($one->id, $isFrom, $other->id, $isOtherFrom)], Cost::EXCHANGE, [new CableRef($one->id),
+                            new CableRef($other->id)]);
                 }
             }
         }
     }
 
-    /** @return array<array-key, list<array{Cable, bool, SocketRef, SocketRef}>> by unit: the ends of audio cables in it, whether it is the from end, its socket, the socket at the other end */
+    /**
+     * @return array<array-key, list<array{Cable, bool, SocketRef, SocketRef}>> by unit: the ends of audio cables in it, whether it is the
+     *     from end, its socket, the socket at the other end
+     */
     private function endsByUnit(Trouble $trouble, FreeSockets $free): array
     {
         $ends = [];

@@ -120,11 +120,15 @@ final class Picks implements Remedy
         $isKnown = $this->wasBefore($trouble, $pick);
         $isAlike = $device !== null && $this->isAlike($trouble, $at, $device);
         // Only to be rid of something, nobody takes just any other device.
-        $cost = ($isOnWay && ! $isKnown && ! $isAlike ? Cost::ANY_OTHER : 0) + ($now === null ? Cost::FIRST_PICK : Cost::PICK) + ($pick->tap === null || $now?->tap !== null ? 0 : Cost::TAP) + ($pick->channels === null ? 0 : count($pick->channels) * Cost::CHANNELS)
-            + ($now !== null && (string) $now->device === (string) $pick->device && $now->channels !== null && $pick->channels === null ? -Cost::CHANNELS : 0)
+        $cost = ($isOnWay && ! $isKnown && ! $isAlike ? Cost::ANY_OTHER : 0) + ($now === null ? Cost::FIRST_PICK
+            : Cost::PICK) + ($pick->tap === null || $now?->tap !== null ? 0 : Cost::TAP) + ($pick->channels === null ? 0
+            : count($pick->channels) * Cost::CHANNELS)
+            + ($now !== null && (string) $now->device === (string) $pick->device && $now->channels !== null && $pick->channels === null
+                ? -Cost::CHANNELS : 0)
             + ($isKnown ? Cost::KNOWN : 0) + ($isAlike ? Cost::ALIKE : 0);
         foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
-            yield new Candidate("pick {$at} {$pick->words()} {$situation}", $this->isNow($trouble, $name, $now, $pick), "Set {$trouble->partOf($at)} to {$choice}{$channels}{$trouble->where($situation)}",
+            yield new Candidate("pick {$at} {$pick->words()} {$situation}", $this->isNow($trouble, $name, $now, $pick),
+                "Set {$trouble->partOf($at)} to {$choice}{$channels}{$trouble->where($situation)}",
                 [new SetPick($at, $pick, $situation)], $cost + $more, [$at, ...($pick->device === null ? [] : [$pick->device])]);
         }
     }

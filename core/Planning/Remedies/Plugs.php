@@ -52,7 +52,9 @@ final readonly class Plugs implements Remedy
             // Any free socket of a computer or a hub does: one of each is enough.
             $tried = [];
             foreach (array_filter($free->all, $free->isOfHost(...)) as $host) {
-                if ($host->unit !== $device->unit && $free->belongs($device, $host) && Mating::cable($free->socket($host), $free->socket($device)) !== null && ($this->before($trouble, $host, $device) !== null || ! isset($tried[$host->unit]))) {
+                if ($host->unit !== $device->unit && $free->belongs($device, $host)
+                    && Mating::cable($free->socket($host), $free->socket($device)) !== null
+                    && ($this->before($trouble, $host, $device) !== null || ! isset($tried[$host->unit]))) {
                     $tried[$host->unit] = true;
                     yield from $this->plug($trouble, $device, $host, Cost::PLAIN);
                 }
@@ -74,7 +76,8 @@ final readonly class Plugs implements Remedy
             $cable === null
                 ? "Plug {$trouble->partOf($from)} into {$trouble->partOf($to)}"
                 : "Plug {$cable->label} of {$trouble->rig->units[$from->unit]->name} into {$trouble->partOf($to)} again",
-            [new Plug($from, $to, $cable?->label)], $cost + ($before === null ? 0 : Cost::KNOWN), $cable === null ? [$from, $to] : [new CableRef($cable->id), $from, $to]);
+            [new Plug($from, $to, $cable?->label)], $cost + ($before === null ? 0 : Cost::KNOWN), $cable === null ? [$from, $to]
+                : [new CableRef($cable->id), $from, $to]);
     }
 
     /**

@@ -59,7 +59,8 @@ final class Switches implements Remedy
             // The unit's own rule: what keeps it mute has to be muted instead.
             $open = new PointRef($at->unit, $keeper->id);
             foreach ($keeper->mute === null ? [] : $trouble->placesOf($open, 'mute') as $more => $situation) {
-                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is on", "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
+                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is on",
+                    "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
                     [new SetPoint($open, new PointSettings(mute: true), $situation)], Cost::SWITCH + $more, [$at, $open]);
             }
             foreach ($trouble->placesOf($at, 'autoMute') as $more => $situation) {
@@ -76,7 +77,8 @@ final class Switches implements Remedy
             return;
         }
         foreach ($trouble->placesOf($at, 'mute') as $more => $situation) {
-            yield new Candidate("mute {$at} {$mute} {$situation}", $mute ? "{$name} is not muted" : "{$name} is muted", ($mute ? "Mute {$part}" : "Unmute {$part}").$trouble->where($situation),
+            yield new Candidate("mute {$at} {$mute} {$situation}", $mute ? "{$name} is not muted" : "{$name} is muted",
+                ($mute ? "Mute {$part}" : "Unmute {$part}").$trouble->where($situation),
                 [new SetPoint($at, new PointSettings(mute: $mute), $situation)], Cost::SWITCH + $more, [$at]);
         }
     }
@@ -94,7 +96,8 @@ final class Switches implements Remedy
                 $isSelector
                     ? $this->isElsewhere($trouble, $at, $route)
                     : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
-                ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}" : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
+                ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}"
+                    : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
                 [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
         }
     }
@@ -109,10 +112,12 @@ final class Switches implements Remedy
                 continue;
             }
             if ($other->to === $route->to && $model->isPlayedTo($other->from) && ! $model->isPlayedTo($route->from)) {
-                return "The loopback of {$model->points[$other->from]->label} takes the place of {$model->points[$route->from]->label} on {$unit}";
+                return "The loopback of {$model->points[$other->from]->label} takes the place of {$model->points[$route->from]->label} "
+                    ."on {$unit}";
             }
 
-            return "{$unit} is switched to {$trouble->names->route(new RouteRef($at->unit, (string) $key))}, not to {$trouble->names->route($at)}";
+            return "{$unit} is switched to {$trouble->names->route(new RouteRef($at->unit, (string) $key))}, not to "
+                ."{$trouble->names->route($at)}";
         }
 
         return "{$unit} is not switched to {$trouble->names->route($at)}";
