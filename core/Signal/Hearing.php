@@ -33,8 +33,14 @@ final class Hearing
 
     private readonly Effort $effort;
 
-    /** @var array<array-key, array<array-key, HeardPair>> by source, by listener */
+    /** @var array<array-key, array<array-key, HeardPair>> those to whom anything comes, by source, by listener */
     private array $pairs = [];
+
+    /** @var array<array-key, array<array-key, HeardPair>> those to whom nothing comes, as far as they were asked for: most of a large rig */
+    private array $silent = [];
+
+    /** @var array<string, array<string, Wish>> by source, by listener */
+    private readonly array $wishes;
 
     /** @var array<array-key, array<string, list<int>>> channels of each ear, by listener, by point */
     private array $ears = [];
@@ -75,7 +81,7 @@ final class Hearing
             }
         }
         $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
-        $wishes = $this->wishes();
+        $this->wishes = $this->wishes();
         $touched = $before === null ? null : $this->touched($before);
         foreach ($graph->rig->sources as $source) {
             if ($sources !== null && ! in_array($source->id, $sources, true)) {
@@ -84,30 +90,26 @@ final class Hearing
             if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source
                 && ! $this->begins($source, $touched)) {
                 $this->pairs[$source->id] = $before->pairs[$source->id];
+                $this->silent[$source->id] = $before->silent[$source->id] ?? [];
 
                 continue;
             }
             $spreads = $this->spreads($source);
-            $wanted = $wishes[$source->id] ?? [];
-            $come = $this->comeTo($spreads);
             $row = [];
-            foreach ($graph->rig->listeners as $id => $listener) {
-                $wish = $wanted[$id] ?? null;
-                $row[$id] = isset($come[$id]) ? $this->judge($source, $listener, $wish, $spreads)
-                    : new HeardPair(
-                        $source,
-                        $listener,
-                        $wish,
-                        $this->verdictOfSilence($wish),
-                        $this->nothing,
-                        null,
-                        null,
-                        $this->find,
-                        false,
-                    );
+            foreach (array_intersect_key($graph->rig->listeners, $this->comeTo($spreads)) as $id => $listener) {
+                $row[$id] = $this->judge($source, $listener, $this->wishes[$source->id][$id] ?? null, $spreads);
             }
             $this->pairs[$source->id] = $row;
         }
+    }
+
+    /** The pair of a source and a listener to whom nothing of it comes. */
+    private function silence(Source $source, Listener $listener): HeardPair
+    {
+        $wish = $this->wishes[$source->id][$listener->id] ?? null;
+
+        return $this->silent[$source->id][$listener->id]
+            ??= new HeardPair($source, $listener, $wish, self::verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
     }
 
     /**
@@ -149,8 +151,12 @@ final class Hearing
     /** @throws \OutOfBoundsException when the rig has no such source or listener */
     public function pair(string $source, string $listener): HeardPair
     {
-        return $this->pairs[$source][$listener]
-            ?? throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
+        $rig = $this->graph->rig;
+        if (! isset($this->pairs[$source], $rig->listeners[$listener])) {
+            throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
+        }
+
+        return $this->pairs[$source][$listener] ?? $this->silence($rig->sources[$source], $rig->listeners[$listener]);
     }
 
     /** How much work it was, in taps moved: what another hearing of a rig like this will take. */
@@ -168,8 +174,22 @@ final class Hearing
     /** @return \Generator<int, HeardPair> sources in the rig's order, for each the listeners in theirs */
     public function all(): \Generator
     {
-        foreach ($this->pairs as $pairs) {
-            yield from array_values($pairs);
+        foreach ($this->rows() as [$source, , $pairs]) {
+            foreach ($this->graph->rig->listeners as $id => $listener) {
+                yield $pairs[$id] ?? $this->silence($source, $listener);
+            }
+        }
+    }
+
+    /**
+     * Each source with its wishes and the pairs of those to whom anything of it comes at all, by listener.
+     *
+     * @return \Generator<int, array{Source, array<array-key, Wish>, array<array-key, HeardPair>}>
+     */
+    public function rows(): \Generator
+    {
+        foreach ($this->pairs as $id => $row) {
+            yield [$this->graph->rig->sources[$id], $this->wishes[$id] ?? [], $row];
         }
     }
 
@@ -219,9 +239,10 @@ final class Hearing
     public function note(): HearingNote
     {
         $pairs = [];
-        foreach ($this->pairs as $source => $row) {
-            foreach ($row as $listener => $pair) {
-                $pairs[$source][$listener] = [$pair->verdict->value, $pair->level()?->value()];
+        foreach ($this->rows() as [$source, $wishes, $row]) {
+            foreach ($this->graph->rig->listeners as $id => $_) {
+                $verdict = ($row[$id] ?? null)->verdict ?? self::verdictOfSilence($wishes[$id] ?? null);
+                $pairs[$source->id][$id] = [$verdict->value, ($row[$id] ?? null)?->level()?->value()];
             }
         }
 
@@ -232,8 +253,10 @@ final class Hearing
     public function counts(): array
     {
         $counts = array_fill_keys(array_map(fn (Verdict $verdict) => $verdict->value, Verdict::cases()), 0);
-        foreach ($this->all() as $pair) {
-            $counts[$pair->verdict->value]++;
+        foreach ($this->rows() as [, $wishes, $row]) {
+            foreach ($this->graph->rig->listeners as $id => $_) {
+                $counts[(($row[$id] ?? null)->verdict ?? self::verdictOfSilence($wishes[$id] ?? null))->value]++;
+            }
         }
 
         return $counts;
@@ -286,7 +309,7 @@ final class Hearing
                 $source,
                 $listener,
                 $wish,
-                $sum->isUncertain() ? Verdict::Uncounted : $this->verdictOfSilence($wish),
+                $sum->isUncertain() ? Verdict::Uncounted : self::verdictOfSilence($wish),
                 $sum,
                 null,
                 null,
@@ -316,7 +339,7 @@ final class Hearing
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
     }
 
-    private function verdictOfSilence(?Wish $wish): Verdict
+    public static function verdictOfSilence(?Wish $wish): Verdict
     {
         return match ($wish?->want) {
             null => Verdict::Silent,

@@ -67,37 +67,48 @@ final class Report
      */
     public function pairs(Hearing $hearing, bool $withResponse = false): \Generator
     {
-        foreach ($hearing->all() as $pair) {
-            if (! $pair->isReached && ! $pair->sum->isUncertain()) {
-                $silent = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
-                $silent['source'] = $pair->source->id;
-                $silent['listener'] = $pair->listener->id;
-                $silent['wish'] = $pair->wish?->want->value;
-                $silent['verdict'] = $pair->verdict->value;
-                yield $silent;
+        $nothing = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
+        foreach ($hearing->rows() as [$source, $wishes, $pairs]) {
+            $nothing['source'] = $source->id;
+            foreach ($hearing->graph->rig->listeners as $id => $listener) {
+                $pair = $pairs[$id] ?? null;
+                if ($pair !== null && ($pair->isReached || $pair->sum->isUncertain())) {
+                    yield $this->pair($hearing, $pair, $withResponse);
+                    $pair->forgetWays();
 
-                continue;
+                    continue;
+                }
+                $silent = $nothing;
+                $silent['listener'] = $listener->id;
+                $silent['wish'] = ($wishes[$id] ?? null)?->want->value;
+                $silent['verdict'] = ($pair->verdict ?? Hearing::verdictOfSilence($wishes[$id] ?? null))->value;
+                yield $silent;
             }
-            $arrivals = [];
-            foreach ($pair->arrivals() as $arrival) {
-                $arrivals[] = $this->arrival($arrival);
-            }
-            yield [
-                'source' => $pair->source->id,
-                'listener' => $pair->listener->id,
-                'wish' => $pair->wish?->want->value,
-                'verdict' => $pair->verdict->value,
-                'level_db' => $pair->level()?->number(),
-                'delay_ms' => $pair->delay()?->number(),
-                'channels' => $pair->channels(),
-                'legs' => $pair->legs(),
-                'lost' => $pair->loss?->value,
-                'doubling' => $this->doubling($pair->doubling),
-                'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
-                'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
-            ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
-            $pair->forgetWays();
         }
+    }
+
+    /** @return array<string, mixed> */
+    private function pair(Hearing $hearing, HeardPair $pair, bool $withResponse): array
+    {
+        $arrivals = [];
+        foreach ($pair->arrivals() as $arrival) {
+            $arrivals[] = $this->arrival($arrival);
+        }
+
+        return [
+            'source' => $pair->source->id,
+            'listener' => $pair->listener->id,
+            'wish' => $pair->wish?->want->value,
+            'verdict' => $pair->verdict->value,
+            'level_db' => $pair->level()?->number(),
+            'delay_ms' => $pair->delay()?->number(),
+            'channels' => $pair->channels(),
+            'legs' => $pair->legs(),
+            'lost' => $pair->loss?->value,
+            'doubling' => $this->doubling($pair->doubling),
+            'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
+            'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
+        ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
     }
 
     /** @return array<string, mixed> */

@@ -51,13 +51,21 @@ final readonly class Trail
         $hops = $this->origin === null ? [] : [$this->origin];
         $level = $this->origin->level ?? Decibels::zero();
         $time = $this->origin->time ?? Milliseconds::zero();
+        [$none, $atOnce] = [Decibels::zero(), Milliseconds::zero()];
         foreach (array_reverse($steps) as $step) {
             $link = $step->link;
             assert($link !== null, 'Steps have a link each');
-            $gain = Decibels::of($step->gainDb);
-            $delay = Milliseconds::of($link->delayMs);
-            $level = $level->plus($gain);
-            $time = $time->plus($delay);
+            // Most steps change nothing: what stands before them stands after them.
+            $gain = $none;
+            if ($step->gainDb !== 0.0) {
+                $gain = Decibels::of($step->gainDb);
+                $level = $level->plus($gain);
+            }
+            $delay = $atOnce;
+            if ($link->delayMs !== 0.0) {
+                $delay = Milliseconds::of($link->delayMs);
+                $time = $time->plus($delay);
+            }
             $hops[] = new Hop(
                 $link->kind,
                 $link->at,

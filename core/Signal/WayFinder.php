@@ -157,7 +157,7 @@ final class WayFinder
     private function along(Way $way, Link $link): ?array
     {
         $first = $this->graph->first[$link->to];
-        $gain = 10 ** ($link->gainDb / 20);
+        $gain = $link->gainDb === 0.0 ? 1.0 : 10 ** ($link->gainDb / 20);
         $next = $passed = [];
         $leaving = 0;
         foreach ($link->map as [$a, $b, $factor]) {
