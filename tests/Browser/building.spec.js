@@ -107,7 +107,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     test.setTimeout(180000);
     await signIn(page);
     // From here on nothing but keys.
-    const { press, to, write, choose, push } = keyboard(page);
+    const { press, to, write, choose, push, letGo } = keyboard(page);
     const done = (words) => expect(said(page)).toContainText(words);
     await write('Name of the new rig', NAME);
     await press('Enter');
@@ -128,7 +128,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     }
     for (const [model, place, name] of [['trrs-headset', 'Desk', 'Headset'], ['laptop', 'Laptop', 'Laptop'], ['game', 'Laptop', 'Game'], ['broadcast-program-small', 'Laptop', 'Broadcast program']]) {
         await write('Model', model);
-        await press('Escape');
+        await letGo();
         await to('Model');
         await choose('Place', place);
         await write('Name', name);
@@ -137,7 +137,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     }
 
     // Find the headset, plug it from its sheet, say what the cable is.
-    await press('Escape');
+    await letGo();
     await press('/');
     await page.keyboard.type('headset unit');
     await expect(page.locator('[data-found] a').first()).toContainText('Headset');
@@ -162,7 +162,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await done('W-01: captive cable, 1.2 m');
 
     // The first Escape leaves the field.
-    await press('Escape');
+    await letGo();
     await press('4');
     await page.waitForURL(/computers/);
     for (const [system, given, name, role] of [[/^Headphones/, /^Name given to Headphones/, 'Headset', 'playback'], [/^Headset Microphone/, /^Name given to Headset Microphone/, 'Headset mic', 'recording']]) {
@@ -181,7 +181,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
         await done(`${point} uses`);
     }
 
-    await press('Escape');
+    await letGo();
     await press('1');
     await page.waitForURL(/wishes/);
     for (const [word, name, kind, where] of [['sound', 'Voice', 'voice', 'Headset: Capsule'], ['sound', 'Game', 'game', 'Game: Game sound'], ['listener', 'Me', 'headphones', 'Headset: Ears'], ['listener', 'Viewers', 'stream', 'Broadcast program: Stream']]) {
@@ -191,13 +191,13 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
         await push(`Add the ${word}`);
         await done(`New ${word}: ${name}`);
     }
-    await press('Escape');
+    await letGo();
     await press('s');
     await page.waitForURL(/situations/);
     await write('Name of the new situation', 'Pause');
     await press('Enter');
     await done('New situation: Pause');
-    await press('Escape');
+    await letGo();
     await press('1');
     await page.waitForURL(/wishes/);
     const wish = async (source, listener, key, words) => {
@@ -220,7 +220,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await choose(/^in /, 'Pause only');
     await push(/^Must not/);
     await done('Voice must not be heard by Viewers in Pause');
-    await press('Escape');
+    await letGo();
     await press('6');
     await page.waitForURL(/tracks/);
     await push('Mute Source 1');

@@ -80,5 +80,14 @@ export const keyboard = (page) => {
         await to(button);
         await press('Enter');
     };
-    return { press, to, write, choose, push };
+    /** Escape: leaves a field, or lets go of what is chosen, which is another page. */
+    const letGo = async () => {
+        const leads = await page.evaluate(() => !document.activeElement?.matches('input, textarea, select')
+            && document.querySelector('[data-menu][open]') === null && document.querySelector('[data-key-close]') !== null);
+        const gone = leads ? page.waitForEvent('framenavigated') : null;
+        await press('Escape');
+        await gone;
+        await page.waitForLoadState('load');
+    };
+    return { press, to, write, choose, push, letGo };
 };

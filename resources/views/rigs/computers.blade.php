@@ -34,11 +34,19 @@
                         @empty
                             <p class="quiet">Nothing that is plugged in gives it a device yet.</p>
                         @endforelse
-                        @foreach ($computer->defaults as $default)
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'default', 'computer' => $unit->id, 'direction' => $default['direction'], 'role' => $default['role']]">
-                                <label>{{ $default['label'] }} <select name="device" data-auto><option value="">as in the base</option>@foreach ($default['choices'] as $ref => $name) <option value="{{ $ref }}" @selected($default['now'] === (string) $ref)>{{ $name }}</option> @endforeach</select></label>
-                            </x-edit>
-                        @endforeach
+                        @if ($computer->defaults !== [])
+                            <div class="moved-defaults">
+                                <h3>Defaults in {{ $page->situation->name }}</h3>
+                                <table class="facts"><tbody>
+                                    @foreach ($computer->defaults as $default)
+                                        <tr><th scope="row">{{ ucfirst($default['direction']) }}<small>{{ $default['role'] === 'call' ? 'in calls' : 'except calls' }}</small></th><td>
+                                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'default', 'computer' => $unit->id, 'direction' => $default['direction'], 'role' => $default['role']]">
+                                                <select name="device" data-auto aria-label="{{ $default['label'] }}"><option value="">as in the base</option>@foreach ($default['choices'] as $ref => $name) <option value="{{ $ref }}" @selected($default['now'] === (string) $ref)>{{ $name }}</option> @endforeach</select>
+                                            </x-edit></td></tr>
+                                    @endforeach
+                                </tbody></table>
+                            </div>
+                        @endif
                     </div>
                     <div class="programs">
                         <h3>Programs, in the order of their start</h3>
