@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\History;
 
+use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
@@ -31,7 +35,9 @@ final readonly class RigDifference
             'Cables' => $this->cables(),
             'Routes and settings' => $this->settings(),
             'Devices and picks' => [...$this->devices(), ...$this->picks()],
-            'Sounds, listeners and wishes' => [...$this->things('sources'), ...$this->things('listeners'), ...$this->wishes()],
+            'Sounds, listeners and wishes' => [
+                ...$this->things('sources'), ...$this->things('listeners'), ...$this->places(), ...$this->wishes(),
+            ],
             'Situations' => [...$this->things('situations'), ...$this->situations()],
         ]);
     }
@@ -212,8 +218,11 @@ final readonly class RigDifference
         $lines = [];
         foreach ($was + $is as $key => $device) {
             if (($was[$key] ?? null) != ($is[$key] ?? null)) {
-                $computer = $this->after->units[$device->computer]->name ?? $device->computer;
-                $lines[] = "the settings of {$device->device} on {$computer} ".(isset($is[$key]) ? 'changed' : 'are gone');
+                $rig = isset($was[$key]) ? $this->before : $this->after;
+                $lines[] = isset($is[$key]) && isset($this->before->units[$device->computer], $this->before->units[$device->device->unit])
+                    ? (new SetDevice($is[$key]))->words($this->before)
+                    : "{$rig->units[$device->computer]->name}: ".(new Names($rig))->of($device->device)
+                        .(isset($is[$key]) ? ' has settings of its own' : ' has no settings of its own any more');
             }
         }
 
@@ -256,17 +265,92 @@ final readonly class RigDifference
         return $lines;
     }
 
-    /** @return list<string> */
+    /** @return list<string> what a situation sets otherwise that it did not before, and what it leaves as in the base again */
     private function situations(): array
     {
         $lines = [];
         foreach (array_intersect_key($this->after->situations, $this->before->situations) as $id => $situation) {
-            if ($situation->changes != $this->before->situations[$id]->changes) {
-                $lines[] = "{$situation->name} changes ".count($situation->changes).' settings (before: '
-                    .count($this->before->situations[$id]->changes).')';
+            [$was, $is] = [$this->said($this->before, $this->before->situations[$id]), $this->said($this->after, $situation)];
+            foreach ($is as $key => $words) {
+                $lines[] = ($was[$key] ?? null) === $words ? null : "{$situation->name}: {$words}";
+            }
+            foreach (array_diff_key($was, $is) as $words) {
+                $lines[] = "{$situation->name}: no longer {$words}";
             }
         }
 
-        return $lines;
+        return array_values(array_filter($lines));
+    }
+
+    /** @return array<string, string> all that a situation sets otherwise, in words, by what it is about */
+    private function said(Rig $rig, Situation $situation): array
+    {
+        $names = new Names($rig);
+        $said = [];
+        foreach ($situation->changes as $change) {
+            $isPick = $change->set instanceof Pick;
+            $words = ($isPick ? 'uses ' : '').$change->set->words();
+            $said["{$change->at} ".($isPick ? 'pick' : 'set')] = "{$names->of($change->at)} {$words}";
+        }
+        foreach ($situation->absent as $unit) {
+            $said["absent {$unit}"] = $rig->units[$unit]->name.($rig->modelOf($unit)->isProgram() ? ' not running' : ' not there');
+        }
+        foreach ($situation->pulled as $cable) {
+            $said["pulled {$cable}"] = "{$rig->cables[$cable]->label} out";
+        }
+        foreach ($situation->defaults as $default) {
+            $said["default {$default->slot()}"] = $default->words($rig);
+        }
+
+        return $said;
+    }
+
+    /** @return list<string> where sounds begin, where listeners are, and what goes through the air */
+    private function places(): array
+    {
+        $origins = fn (Rig $rig, Source $source): string => $this->joined(array_map(
+            fn (Origin $origin) => (new Names($rig))->of($origin->at)
+                .($origin->db->number() === 0 ? '' : " at {$origin->db->text()} dB")
+                .($origin->delay === null ? '' : ", {$origin->delay->text()} ms late"),
+            $source->origins,
+        ));
+        $ears = fn (Rig $rig, Listener $one): string => $this->joined(array_map((new Names($rig))->of(...), $one->at));
+        $lines = [];
+        foreach (array_intersect_key($this->after->sources, $this->before->sources) as $id => $source) {
+            $is = $origins($this->after, $source);
+            $lines[] = $is === $origins($this->before, $this->before->sources[$id]) ? null : "{$source->name} begins at {$is}";
+        }
+        foreach (array_intersect_key($this->after->listeners, $this->before->listeners) as $id => $listener) {
+            $is = $ears($this->after, $listener);
+            $lines[] = $is === $ears($this->before, $this->before->listeners[$id]) ? null : "{$listener->name} listens at {$is}";
+        }
+        [$was, $is] = [$this->air($this->before), $this->air($this->after)];
+        foreach ($is as $path => $words) {
+            $lines[] = ($was[$path] ?? null) === $words ? null : $words;
+        }
+        foreach (array_keys(array_diff_key($was, $is)) as $path) {
+            $lines[] = "{$path}: as in any room";
+        }
+
+        return array_values(array_filter($lines));
+    }
+
+    /** @return array<string, string> each path through the air in words, by its ends */
+    private function air(Rig $rig): array
+    {
+        $names = new Names($rig);
+        $paths = [];
+        foreach ($rig->air as $path) {
+            $ends = "{$names->of($path->from)} through the air to {$names->of($path->to)}";
+            $paths[$ends] = "{$ends}: {$path->db->text()} dB".($path->delay === null ? '' : ", {$path->delay->text()} ms");
+        }
+
+        return $paths;
+    }
+
+    /** @param  array<array-key, string>  $things */
+    private function joined(array $things): string
+    {
+        return $things === [] ? 'nothing' : implode(' and ', $things);
     }
 }

@@ -36,7 +36,7 @@ final class Hearing
     /** @var array<array-key, array<array-key, HeardPair>> those to whom anything comes, by source, by listener */
     private array $pairs = [];
 
-    /** @var array<array-key, array<array-key, HeardPair>> those to whom nothing comes, as far as they were asked for: most of a large rig */
+    /** @var array<array-key, array<array-key, HeardPair>> those to whom nothing comes, once asked for */
     private array $silent = [];
 
     /** @var array<string, array<string, Wish>> by source, by listener */

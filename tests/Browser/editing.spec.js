@@ -27,7 +27,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     await strip.getByRole('button', { name: 'Do it' }).click();
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
     await page.keyboard.press('u');
-    await expect(said(page)).toContainText('Undone: Broadcast program: Source 2 open');
+    await expect(said(page)).toContainText('Undone: Broadcast program: Source 2 unmuted');
     await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
     await page.keyboard.press('r');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();

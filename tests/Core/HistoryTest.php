@@ -22,14 +22,17 @@ use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetAbsent;
 use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Quantity\Decibels;
@@ -40,6 +43,7 @@ use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
@@ -75,11 +79,11 @@ dataset('changes', [
     'a mute' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true)), ['units/mixer/points/ch-1'],
         'Routes and settings', 'Desk mixer: Mic 1 muted'],
     'a fader in a situation' => [new SetPoint(new PointRef('mixer', 'main'), new PointSettings(fader: Decibels::of(-3)), 'off'),
-        ['situations/off/mixer/main'], 'Situations', 'Off changes 7 settings (before: 7)'],
+        ['situations/off/mixer/main'], 'Situations', 'Off: Desk mixer · Main fader −3.0 dB, muted'],
     'a pick' => [new SetPick(new PointRef('browser', 'sound'), new Pick(new PointRef('browser', 'sound'), null, SystemDefault::System)),
         ['picks/browser/sound'], 'Devices and picks', 'Browser: Pages uses the system default'],
     'a device off' => [new EnableDevice('cast-pc', DeviceRef::lane('card', 'usb', 'rec'), false), ['devices/cast-pc card/usb/rec'],
-        'Devices and picks', 'the settings of card/usb/rec on Broadcast computer changed'],
+        'Devices and picks', 'Broadcast computer: Capture Card Audio disabled'],
     'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units',
         'Webcam moved from Presenter\'s desk to Arcade hall'],
     'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
@@ -96,9 +100,16 @@ dataset('changes', [
     'a sound' => [new AddSource('Kettle', SourceKind::Other, null), ['sources/kettle'], 'Sounds, listeners and wishes', 'Kettle is new'],
     'a listener' => [new AddListener('Choir', ListenerKind::Headphones, null), ['listeners/choir'], 'Sounds, listeners and wishes',
         'Choir is new'],
+    'a program that does not run in a situation' => [new SetAbsent('off', 'browser', true), ['situations/off'], 'Situations',
+        'Off: Browser not running'],
+    'a default in a situation' => [
+        new SetSituationDefault('off', 'cast-pc', Direction::Recording, Role::Recording, DeviceRef::lane('card', 'usb', 'rec')),
+        ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture Card Audio'],
+    'where a sound begins' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)), ['sources/voice'],
+        'Sounds, listeners and wishes', 'Presenter voice begins at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],
     'a situation cleared' => [new ClearChange('break', 'broadcast/source-3'), ['situations/break/broadcast/source-3'], 'Situations',
-        'Break changes 5 settings (before: 6)'],
+        'Break: no longer Broadcast program · Source 3 muted'],
 ]);
 
 it('touches the elements that it is about, and no other', function (RigEdit $edit, array $elements) {
