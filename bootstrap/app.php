@@ -3,9 +3,13 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\SecurityHeaders;
+use App\Models\Rig;
+use HiddenWire\Core\Document\InvalidDocument;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -18,5 +22,17 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn () => route('rigs.index'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        //
+        // A stored rig that can't be read any more says so, and shows the way back.
+        $exceptions->dontReport(InvalidDocument::class);
+        $exceptions->render(function (InvalidDocument $e, Request $request): ?Response {
+            $rig = $request->route('rig');
+            if (! $rig instanceof Rig) {
+                return null;
+            }
+            $rig->refresh();
+
+            return $request->expectsJson()
+                ? response()->json(['message' => "This rig can't be read: {$rig->trouble}"], 422)
+                : response()->view('rigs.unreadable', ['rig' => $rig, 'canEdit' => $request->user()?->can('update', $rig) ?? false], 422);
+        });
     })->create();

@@ -41,6 +41,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         Route::delete('/{own}', 'destroy')->whereNumber('own')->name('.destroy');
     });
 
+    Route::post('/invitations/{invitation}', [MemberController::class, 'accept'])->whereNumber('invitation')->name('invitations.accept');
+    Route::delete('/invitations/{invitation}', [MemberController::class, 'decline'])->whereNumber('invitation')
+        ->name('invitations.decline');
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
     Route::prefix('/rigs')->name('rigs.')->group(function () {
         Route::middleware('throttle:30,1')->controller(RigController::class)->group(function () {
@@ -48,6 +51,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::post('/blank', 'create')->name('create');
             Route::post('/starter', 'start')->name('start');
         });
+        Route::get('/standings', [RigController::class, 'standings'])->name('standings');
         Route::prefix('/{rig}')->whereNumber('rig')->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
@@ -59,7 +63,6 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::post('/recover', [RigController::class, 'recover'])->name('recover');
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
-            Route::get('/joins', [WiringController::class, 'joins'])->name('joins');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:60,1')->name('layout');
             Route::get('/find', FindController::class)->name('find');
             Route::controller(EditController::class)->group(function () {
@@ -72,6 +75,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             });
             Route::controller(MemberController::class)->group(function () {
                 Route::get('/people', 'index')->name('people');
+                Route::delete('/people', 'leave')->name('leave');
                 Route::post('/people', 'store')->middleware('throttle:20,1')->name('people.store');
                 Route::delete('/people/{member}', 'destroy')->whereNumber('member')->scopeBindings()->name('people.destroy');
                 Route::post('/pulse', 'pulse')->name('pulse');

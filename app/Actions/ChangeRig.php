@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigRows;
+use App\Rigs\Standing;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -63,7 +64,7 @@ final class ChangeRig
     {
         return DB::transaction(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
-            $now = $fresh->revisions()->where('number', $fresh->at)->sole();
+            $now = $fresh->revisions()->select(['parent', 'what'])->where('number', $fresh->at)->sole();
             if ($now->parent === null) {
                 return null;
             }
@@ -82,7 +83,7 @@ final class ChangeRig
     {
         return DB::transaction(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
-            $next = $fresh->revisions()->where('parent', $fresh->at)->latest('number')->first();
+            $next = $fresh->revisions()->select(['number', 'what'])->where('parent', $fresh->at)->latest('number')->first();
             if ($next === null) {
                 return null;
             }
@@ -163,6 +164,7 @@ final class ChangeRig
             'user_id' => $by->id,
             'what' => mb_strimwidth($what, 0, 400, '…'),
             'document' => $document,
+            ...Standing::columns($changed),
         ]);
         $this->put($rig, $stored, $changed, $number);
     }
@@ -176,7 +178,7 @@ final class ChangeRig
     private function put(Rig $rig, CoreRig $stored, CoreRig $changed, int $number): void
     {
         RigRows::store($rig->id, $changed, $stored);
-        $rig->update(['name' => $changed->name, 'summary' => $changed->summary, 'revision' => $rig->revision + 1, 'at' => $number]);
+        $rig->enter($changed, $number);
         DB::afterCommit(fn () => StoredRig::keep($rig, $changed));
     }
 }

@@ -7,9 +7,11 @@ namespace App\Actions;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigRows;
+use App\Rigs\Standing;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Document\Json;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a rig document in as a new rig of a user: rows and first revision in one transaction, or nothing. */
@@ -19,15 +21,25 @@ final class ImportRig
     public function __invoke(User $owner, string $document, string $what = 'Imported'): Rig
     {
         $content = (new DocumentReader)->read($document);
+        $canonical = (new DocumentWriter)->write($content);
+        if (strlen($canonical) > Json::MAX_BYTES) {
+            throw InvalidDocument::whole(sprintf(
+                'In canonical form, with its indents, this document has %.1f MB; up to %.1f MB are kept. Split the rig in two.',
+                strlen($canonical) / 1e6,
+                Json::MAX_BYTES / 1e6,
+            ));
+        }
 
-        return DB::transaction(function () use ($owner, $content, $what): Rig {
-            $rig = $owner->rigs()->create(['name' => $content->name, 'summary' => $content->summary, 'revision' => 1, 'at' => 1]);
+        return DB::transaction(function () use ($owner, $content, $canonical, $what): Rig {
+            $rig = $owner->rigs()->make();
+            $rig->enter($content, 1);
             RigRows::store($rig->id, $content);
             $rig->revisions()->create([
                 'number' => 1,
                 'user_id' => $owner->id,
                 'what' => $what,
-                'document' => (new DocumentWriter)->write($content),
+                'document' => $canonical,
+                ...Standing::columns($content),
             ]);
 
             return $rig;

@@ -18,8 +18,14 @@ final readonly class OpenStarter
 
     public function __invoke(User $owner, string $id): Rig
     {
-        $rig = ($this->import)($owner, $this->starters->text($id), "Opened from the starter {$id}");
-        $layout = $this->starters->layout($id);
+        return $this->open($owner, $id, $this->starters, "Opened from the starter {$id}");
+    }
+
+    /** Any rig that ships. */
+    public function open(User $owner, string $id, Starters $shipped, string $what): Rig
+    {
+        $rig = ($this->import)($owner, $shipped->text($id), $what);
+        $layout = $shipped->layout($id);
         if ($layout !== null) {
             $rig->layouts()->create(['depth' => MapDepth::Cables->value, ...$layout]);
         }

@@ -6,21 +6,29 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * Somebody whom a rig's owner lets in.
  *
  * @property int $user_id
  * @property MemberRole $role
+ * @property Carbon|null $accepted_at  null while the invitation waits
  */
 final class Member extends Model
 {
-    protected $fillable = ['user_id', 'role'];
+    protected $fillable = ['user_id', 'role', 'accepted_at'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['role' => MemberRole::class];
+        return ['role' => MemberRole::class, 'accepted_at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Rig, $this> */
+    public function rig(): BelongsTo
+    {
+        return $this->belongsTo(Rig::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -18,11 +19,14 @@ use Illuminate\Support\Carbon;
  * @property string $summary
  * @property int $revision  counts every change of state
  * @property int $at  number of the revision whose state it is in
+ * @property string $state  a name of its own for every state that the rig is ever in
+ * @property string|null $trouble  why it can't be read
+ * @property int|null $readable  number of the last revision that can be read, where the rig can't
  * @property Carbon $updated_at
  */
 final class Rig extends Model
 {
-    protected $fillable = ['name', 'summary', 'revision', 'at'];
+    protected $fillable = ['name', 'summary', 'revision', 'at', 'state', 'trouble', 'readable'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
@@ -54,10 +58,26 @@ final class Rig extends Model
         return $this->hasMany(Picture::class);
     }
 
+    /** From now on it is in the state of a revision. Every time has a name of its own, so that nothing kept ready is taken for another. */
+    public function enter(CoreRig $content, int $number): void
+    {
+        $this->fill([
+            'name' => $content->name,
+            'summary' => $content->summary,
+            'revision' => $this->revision + 1,
+            'at' => $number,
+            'state' => bin2hex(random_bytes(16)),
+            'trouble' => null,
+            'readable' => null,
+        ])->save();
+    }
+
     /** What a user may do here: true to edit, false to look only, null for nothing at all. */
     public function mayEdit(User $user): ?bool
     {
-        $role = $this->user_id === $user->id ? MemberRole::Edit : $this->members()->where('user_id', $user->id)->first()?->role;
+        $role = $this->user_id === $user->id
+            ? MemberRole::Edit
+            : $this->members()->where('user_id', $user->id)->whereNotNull('accepted_at')->first()?->role;
 
         return $role === null ? null : $role === MemberRole::Edit;
     }

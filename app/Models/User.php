@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Somebody who signs in.
@@ -39,13 +40,24 @@ final class User extends Authenticatable
         return $this->hasMany(OwnModel::class);
     }
 
-    /** @return Builder<Rig> their own rigs and those that they are let into */
+    /**
+     * Their own rigs, and those of others to which they have accepted an invitation: by the indexes of owners and of members, never by
+     * looking through all rigs.
+     *
+     * @return Builder<Rig>
+     */
     public function visibleRigs(): Builder
     {
-        return Rig::query()->where(fn (Builder $query) => $query->where('user_id', $this->id)->orWhereHas(
-            'members',
-            fn (Builder $members) => $members->where('user_id', $this->id),
-        ));
+        $mine = DB::table('rigs')->select('id')->where('user_id', $this->id)
+            ->union(DB::table('members')->select('rig_id')->where('user_id', $this->id)->whereNotNull('accepted_at'));
+
+        return Rig::query()->select('rigs.*')->joinSub($mine, 'mine', 'mine.id', '=', 'rigs.id');
+    }
+
+    /** @return Builder<Member> invitations that they have not answered */
+    public function invitations(): Builder
+    {
+        return Member::query()->where('user_id', $this->id)->whereNull('accepted_at');
     }
 
     /** @return HasMany<Rig, $this> */

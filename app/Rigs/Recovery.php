@@ -8,6 +8,7 @@ use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Support\Facades\DB;
@@ -46,13 +47,24 @@ final class Recovery
                 'user_id' => $by->id,
                 'what' => "Recovered revision {$last->number}",
                 'document' => $last->document,
+                ...Standing::columns($content),
             ]);
             RigRows::store($fresh->id, $content);
-            $fresh->update(['name' => $content->name, 'summary' => $content->summary, 'revision' => $fresh->revision + 1, 'at' => $number]);
+            $fresh->enter($content, $number);
             DB::afterCommit(fn () => StoredRig::keep($fresh, $content));
 
             return $revision;
         });
+    }
+
+    /** A rig's document, also of one that can't be read: as it was kept last. Null where there is none. */
+    public static function document(Rig $rig): ?string
+    {
+        try {
+            return (new DocumentWriter)->write(StoredRig::load($rig));
+        } catch (InvalidDocument) {
+            return $rig->revisions()->latest('number')->first()?->document;
+        }
     }
 
     /** Null where the document can't be read any more. */

@@ -8,7 +8,6 @@ use App\Models\OwnModel;
 use App\Models\Picture;
 use App\Models\Rig;
 use App\Models\User;
-use HiddenWire\Core\Document\DocumentWriter;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
@@ -47,7 +46,7 @@ final class RigArchive
     private function rig(\ZipArchive $zip, Rig $rig): void
     {
         $folder = "rigs/{$rig->id}-".(Str::slug($rig->name) ?: 'rig');
-        $zip->addFromString("{$folder}/rig.json", (new DocumentWriter)->write(StoredRig::load($rig)));
+        $zip->addFromString("{$folder}/rig.json", (string) Recovery::document($rig));
         foreach ($rig->pictures as $picture) {
             /** @var Picture $picture */
             $data = Storage::disk('local')->get($picture->path());

@@ -7,13 +7,24 @@ namespace App\Rigs;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Rig\Rig;
 
-/** The rigs that ship to start from: a document each in resources/starters, and the layout of its map beside it. */
-final class Starters
+/** The rigs that ship: a document each in a folder of resources, and the layout of its map beside it. */
+final readonly class Starters
 {
+    /** @param  string  $folder  of resources: starters, or rigs for those of the demo */
+    public function __construct(private string $folder = 'starters')
+    {
+    }
+
     /** @return list<string> */
     public function ids(): array
     {
-        return array_map(fn (string $file) => basename($file, '.json'), glob(resource_path('starters/*.json')) ?: []);
+        return array_map(fn (string $file) => basename($file, '.json'), glob(resource_path("{$this->folder}/*.json")) ?: []);
+    }
+
+    /** Changes when any of them does. */
+    public function stamp(): string
+    {
+        return CoreBuild::of([...(glob(resource_path("{$this->folder}/*.json")) ?: []), ...(glob(resource_path("{$this->folder}/layouts/*.json")) ?: [])]);
     }
 
     public function has(string $id): bool
@@ -23,7 +34,7 @@ final class Starters
 
     public function text(string $id): string
     {
-        return (string) file_get_contents(resource_path("starters/{$id}.json"));
+        return (string) file_get_contents(resource_path("{$this->folder}/{$id}.json"));
     }
 
     public function rig(string $id): Rig
@@ -34,7 +45,7 @@ final class Starters
     /** @return array{structure: string, geometry: array<string, mixed>}|null */
     public function layout(string $id): ?array
     {
-        $file = resource_path("starters/layouts/{$id}.json");
+        $file = resource_path("{$this->folder}/layouts/{$id}.json");
 
         return is_file($file) ? json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR) : null;
     }
@@ -42,7 +53,7 @@ final class Starters
     public function keepLayout(string $id, string $structure, Geometry $geometry): void
     {
         file_put_contents(
-            resource_path("starters/layouts/{$id}.json"),
+            resource_path("{$this->folder}/layouts/{$id}.json"),
             json_encode(['structure' => $structure, 'geometry' => $geometry->data()], JSON_THROW_ON_ERROR)."\n",
         );
     }

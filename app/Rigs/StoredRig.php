@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rigs;
 
 use App\Models\Rig;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\Cache;
@@ -21,38 +22,48 @@ final class StoredRig
     /** @var \WeakMap<Connection, string>|null the identity of each connection's database */
     private static ?\WeakMap $identities = null;
 
-    /** @var array{string, int, CoreRig}|null the last one: key, revision, content */
+    /** @var array{string, CoreRig}|null the last one: name of its state, content */
     private static ?array $last = null;
 
+    /** @throws InvalidDocument when its rows are no rig; the record is marked so */
     public static function load(Rig $rig): CoreRig
     {
-        if (self::$last !== null && [self::$last[0], self::$last[1]] === [self::key($rig), $rig->revision]) {
-            return self::$last[2];
+        $state = self::stateOf($rig);
+        if (self::$last !== null && self::$last[0] === $state) {
+            return self::$last[1];
         }
         $kept = Cache::get(self::key($rig));
-        if (is_array($kept) && $kept['revision'] === $rig->revision && $kept['build'] === CoreBuild::stamp()
-            && $kept['rig'] instanceof CoreRig) {
-            self::$last = [self::key($rig), $rig->revision, $kept['rig']];
+        if (is_array($kept) && ($kept['state'] ?? null) === $state && $kept['rig'] instanceof CoreRig) {
+            self::$last = [$state, $kept['rig']];
 
             return $kept['rig'];
         }
-        $made = RigFromRows::rig($rig);
+        try {
+            $made = RigFromRows::rig($rig);
+        } catch (InvalidDocument $e) {
+            Standing::mark($rig, $e);
+
+            throw $e;
+        }
         self::keep($rig, $made);
 
         return $made;
     }
 
-    /** Keeps a rig ready for the revision that its record is at: what its rows hold. */
+    /** Keeps a rig ready for the state that its record is in: what its rows hold. */
     public static function keep(Rig $rig, CoreRig $content): void
     {
-        self::$last = [self::key($rig), $rig->revision, $content];
-        Cache::put(self::key($rig), ['revision' => $rig->revision, 'build' => CoreBuild::stamp(), 'rig' => $content], self::SECONDS);
+        self::$last = [self::stateOf($rig), $content];
+        Cache::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
     }
 
-    /** Names the state that a rig's record is at: what is derived from it can be kept under this name. */
+    /**
+     * Names the state that a rig's record is in, with the build of the core: what is derived from it can be kept under this name. A restored
+     * backup has states of its own again, whatever the numbers of its revisions.
+     */
     public static function stateOf(Rig $rig): string
     {
-        return self::key($rig).":{$rig->revision}:".CoreBuild::stamp();
+        return self::key($rig).":{$rig->revision}:{$rig->state}:".CoreBuild::stamp();
     }
 
     /** The cache may be shared by databases, and outlive one: a database made afresh has another identity. */

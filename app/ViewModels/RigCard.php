@@ -4,43 +4,25 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Models\Revision;
 use App\Models\Rig;
-use App\Rigs\Recovery;
-use App\Rigs\StoredRig;
-use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Rig\Rig as CoreRig;
-use HiddenWire\Core\Signal\GraphBuilder;
-use HiddenWire\Core\Signal\Hearing;
+use App\Rigs\Standing;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Signal\Verdict;
 
-/** A rig on the Rigs page: a small drawing and how it stands in its base situation. */
+/** A rig on the Rigs page: a small drawing and how it stands in its base situation, all of it from what is kept with its revision. */
 final readonly class RigCard
 {
-    /** Null where it can't be read. */
-    public ?CoreRig $content;
-
-    /** @var array<string, int> */
+    /** @var array<string, int> pairs by verdict; empty where nobody has counted */
     public array $counts;
 
-    /** Why it can't be read; null where it can. */
-    public ?string $trouble;
+    /** Whether it has been counted by this build of the core. */
+    public bool $isKnown;
 
-    /** The number of the last revision that can be read, where the rig itself can't. */
-    public ?int $lastReadable;
-
-    public function __construct(public Rig $rig)
+    public function __construct(public Rig $rig, private ?Revision $standing)
     {
-        try {
-            $content = StoredRig::load($rig);
-            $trouble = null;
-        } catch (InvalidDocument $e) {
-            $content = null;
-            $trouble = "{$e->problems[0]->pointer}: {$e->problems[0]->message}";
-        }
-        $this->content = $content;
-        $this->trouble = $trouble;
-        $this->lastReadable = $trouble === null ? null : Recovery::lastReadable($rig)?->number;
-        $this->counts = $content === null ? [] : (new Hearing((new GraphBuilder($content))->build($content->base())))->counts();
+        $this->counts = $standing->counts ?? [];
+        $this->isKnown = $rig->trouble !== null || Standing::isKnown($standing);
     }
 
     /**
@@ -53,7 +35,7 @@ final readonly class RigCard
          * @var array{width: float, height: float, boxes: array<string, array{float, float, float, float}>, edges: array<string,
          *     array{points: list<array{float, float}>}>}|null $geometry
          */
-        $geometry = $this->rig->layouts->firstWhere('depth', MapDepth::Cables->value)?->geometry;
+        $geometry = $this->rig->layouts->first()?->geometry;
 
         return $geometry;
     }
@@ -61,12 +43,9 @@ final readonly class RigCard
     /** How much there is in it, in words. */
     public function counted(): string
     {
-        return $this->content === null
+        return $this->standing?->units === null
             ? ''
-            : trans_choice('{0} no unit|{1} :count unit|[2,*] :count units', count($this->content->units)).' · '.trans_choice(
-                '{0} no cable|{1} :count cable|[2,*] :count cables',
-                count($this->content->cables),
-            );
+            : Count::of($this->standing->units, 'unit').' · '.Count::of($this->standing->cables ?? 0, 'cable');
     }
 
     public function atOdds(): int

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Rigs\Starters;
+use Illuminate\Support\Facades\Cache;
 
 /** A starter on the Rigs page. */
 final readonly class StarterCard
 {
+    private const SECONDS = 86400;
+
     /** @param  array<string, mixed>|null  $drawing  geometry of its map */
     public function __construct(
         public string $id,
@@ -22,6 +25,12 @@ final readonly class StarterCard
 
     /** @return list<self> */
     public static function all(Starters $starters): array
+    {
+        return Cache::remember("starters:{$starters->stamp()}", self::SECONDS, fn () => self::read($starters));
+    }
+
+    /** @return list<self> */
+    private static function read(Starters $starters): array
     {
         return array_map(function (string $id) use ($starters): self {
             // Of a shipped document, which tests read as a whole, its head is enough here.

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\ImportRig;
+use App\Actions\OpenStarter;
 use App\Models\User;
+use App\Rigs\Starters;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\Hash;
 
@@ -18,14 +19,14 @@ final class DatabaseSeeder extends Seeder
 
     private const RIGS = ['ticket-booth', 'penny-slot', 'night-relay'];
 
-    public function run(ImportRig $import): void
+    public function run(OpenStarter $open): void
     {
         $demo = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Demo', 'password' => Hash::make(self::PASSWORD)]);
         if (! $demo->wasRecentlyCreated) {
             return;
         }
         foreach (self::RIGS as $name) {
-            $import($demo, (string) file_get_contents(resource_path("rigs/{$name}.json")), 'Seeded as the demo');
+            $open->open($demo, $name, new Starters('rigs'), 'Seeded as the demo');
         }
     }
 }

@@ -13,6 +13,7 @@ import './map.js';
 import './layout/lay-out.js';
 import './send.js';
 import './causes.js';
+import './standings.js';
 import './pulse.js';
 import './find.js';
 import './paste.js';

@@ -89,7 +89,7 @@ describe('an account', function () {
     it('is deleted with its rigs, and with nobody else\'s', function () {
         app(ImportRig::class)($this->user, shipped('rigs/penny-slot.json'));
         $others = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
-        $others->members()->create(['user_id' => $this->user->id, 'role' => 'edit']);
+        $others->members()->create(['user_id' => $this->user->id, 'role' => 'edit', 'accepted_at' => now()]);
         $others->revisions()->first()->update(['user_id' => $this->user->id]);
         $this->delete('/account', ['current' => 'wrong'])->assertSessionHasErrorsIn('deletion', 'current');
         $this->delete('/account', ['current' => 'password'])->assertRedirect('/sign-in');

@@ -43,7 +43,7 @@ it('has the layouts of the starters up to date', function (string $id) {
     $starters = new Starters;
     $rig = $starters->rig($id);
     $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables);
-    expect($starters->layout($id)['structure'] ?? null)->toBe($map->structure(), 'run php artisan rig:layout --starters')
+    expect($starters->layout($id)['structure'] ?? null)->toBe($map->structure(), 'run php artisan rig:layout --shipped')
         ->and(Geometry::of($starters->layout($id)['geometry'] ?? null, $map))->not->toBeNull();
 })->with(fn () => starterIds());
 

@@ -105,7 +105,8 @@ it('lets one rig that can\'t be read stop nothing else, says what is wrong, and 
     // What an older version let in: a control character in a name.
     DB::table('places')->where('rig_id', $broken->id)->limit(1)->update(['name' => "Desk\x07"]);
     Cache::flush();
-    $this->actingAs($user)->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read', false)
+    $this->actingAs($user)->get("/rigs/{$broken->id}/wishes")->assertStatus(422);
+    $this->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read', false)
         ->assertSee('Bring back revision 1');
     expect(Artisan::call('rig:layout'))->toBe(0);
     $this->get("/rigs/{$broken->id}/document")->assertOk();

@@ -43,7 +43,7 @@ it('shows every view of every shipped rig: each field has a name of its own, no 
         $owner = User::factory()->create();
         $viewer = User::factory()->create();
         $rig = app(ImportRig::class)($owner, (string) file_get_contents($file));
-        $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view']);
+        $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view', 'accepted_at' => now()]);
         foreach (viewsOf($rig->fresh()) as $view) {
             $page = taken((string) $this->actingAs($owner)->get($view)->assertOk()->getContent());
             $unnamed = [];

@@ -23,14 +23,14 @@ final class LayOutRigs extends Command
     protected $signature = 'rig:layout
         {rig? : A rig\'s number; all where it is left out}
         {--missing : Only maps without a layout for their present structure}
-        {--starters : The shipped starters instead, into their own files}';
+        {--shipped : The starters and the demo\'s rigs as they ship, into their own files}';
 
     protected $description = 'Lay out the maps of the stored rigs';
 
-    public function handle(Starters $starters): int
+    public function handle(): int
     {
         try {
-            $laidOut = $this->option('starters') ? $this->starters($starters) : $this->stored();
+            $laidOut = $this->option('shipped') ? $this->shipped() : $this->stored();
         } catch (\RuntimeException $e) {
             $this->components->error($e->getMessage());
 
@@ -76,14 +76,16 @@ final class LayOutRigs extends Command
         return count($laidOut);
     }
 
-    private function starters(Starters $starters): int
+    private function shipped(): int
     {
         $laidOut = 0;
-        foreach ($starters->ids() as $id) {
-            $maps = $this->mapsOf($starters->rig($id), [MapDepth::Cables]);
-            foreach ($this->layOut($id, $maps) as $depth => $geometry) {
-                $starters->keepLayout($id, $maps[$depth]->structure(), $geometry);
-                $laidOut++;
+        foreach ([new Starters, new Starters('rigs')] as $shipped) {
+            foreach ($shipped->ids() as $id) {
+                $maps = $this->mapsOf($shipped->rig($id), [MapDepth::Cables]);
+                foreach ($this->layOut($id, $maps) as $depth => $geometry) {
+                    $shipped->keepLayout($id, $maps[$depth]->structure(), $geometry);
+                    $laidOut++;
+                }
             }
         }
 

@@ -43,14 +43,47 @@ final class MemberController
             'email' => ['required', 'string', 'email', 'max:190'],
             'role' => ['required', Rule::enum(MemberRole::class)],
         ]);
-        $user = User::query()->where('email', mb_strtolower($fields['email']))->first();
-        if ($user === null || $user->id === $rig->user_id) {
-            return back()->withErrors(['email' => $user === null ? "Nobody has an account with {$fields['email']} here."
-                : 'The rig is yours already.'])->withInput();
+        $email = mb_strtolower($fields['email']);
+        if ($email === $rig->user?->email) {
+            return back()->withErrors(['email' => 'This rig is yours already.'])->withInput();
         }
-        $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
+        $user = User::query()->where('email', $email)->first();
+        $member = $user === null ? null : $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
 
-        return back()->with('said', "{$user->name} may ".($fields['role'] === 'edit' ? 'edit' : 'look at').' this rig now.');
+        // Whether somebody has an account here is nobody else's business, unless they are in the rig already.
+        return back()->with('said', $user !== null && $member?->accepted_at !== null
+            ? "{$user->name} may ".($fields['role'] === 'edit' ? 'edit' : 'look at').' this rig now.'
+            : "Invited. If {$email} has an account here, the invitation waits in their list of rigs.");
+    }
+
+    /** Takes an invitation up: from now on the rig is in the list. */
+    public function accept(Request $request, int $invitation): RedirectResponse
+    {
+        $member = $this->invitation($request, $invitation);
+        $member->update(['accepted_at' => now()]);
+
+        return redirect()->route('rigs.index')->with('said', "{$member->rig?->name} is in your list.");
+    }
+
+    public function decline(Request $request, int $invitation): RedirectResponse
+    {
+        $this->invitation($request, $invitation)->delete();
+
+        return redirect()->route('rigs.index')->with('said', 'Invitation declined.');
+    }
+
+    /** Leaves a rig of somebody else. */
+    public function leave(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('view', $rig);
+        $rig->members()->where('user_id', ($request->user() ?? abort(401))->id)->delete();
+
+        return redirect()->route('rigs.index')->with('said', "You have left {$rig->name}.");
+    }
+
+    private function invitation(Request $request, int $id): Member
+    {
+        return ($request->user() ?? abort(401))->invitations()->with('rig')->whereKey($id)->first() ?? abort(404);
     }
 
     public function destroy(Rig $rig, Member $member): RedirectResponse

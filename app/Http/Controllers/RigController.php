@@ -13,23 +13,23 @@ use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
 use App\Rigs\Pictures;
 use App\Rigs\Recovery;
+use App\Rigs\Standing;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\CableTable;
 use App\ViewModels\Computer;
 use App\ViewModels\Recipes;
-use App\ViewModels\RigCard;
 use App\ViewModels\RigPage;
-use App\ViewModels\StarterCard;
+use App\ViewModels\Shelf;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
 use App\ViewModels\Tracks;
-use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -41,9 +41,12 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** A user's rigs: the cards, documents in and out, and the views of one. */
 final class RigController
 {
+    /** How long rigs of the list are heard in one answer. */
+    private const HEARING_S = 1;
+
     public function index(Request $request): View
     {
-        return view('rigs.index', $this->shelf($request));
+        return view('rigs.index', ['shelf' => $this->shelf($request)]);
     }
 
     public function store(Request $request, ImportRig $import): RedirectResponse|Response
@@ -63,10 +66,26 @@ final class RigController
                 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120),
             );
         } catch (InvalidDocument $e) {
-            return response()->view('rigs.index', [...$this->shelf($request), 'problems' => $e->problems], 422);
+            return response()->view('rigs.index', ['shelf' => $this->shelf($request), 'problems' => $e->problems], 422);
         }
 
         return redirect()->route('rigs.wiring', $rig);
+    }
+
+    /** Hears rigs of the shown page of the list that nobody has counted yet, for a second or so; the page asks again for the rest. */
+    public function standings(Request $request): JsonResponse
+    {
+        $until = hrtime(true) + self::HEARING_S * 1_000_000_000;
+        $rigs = $this->user($request)->visibleRigs()->latest('rigs.updated_at')->latest('rigs.id')->paginate(Shelf::PER_PAGE)->items();
+        $standings = Shelf::standings($rigs);
+        $left = 0;
+        foreach ($rigs as $rig) {
+            if ($rig->trouble === null && ! Standing::isKnown($standings[$rig->id] ?? null)) {
+                hrtime(true) < $until ? Standing::learn($rig) : $left++;
+            }
+        }
+
+        return response()->json(['left' => $left]);
     }
 
     public function start(Request $request, OpenStarter $open, Starters $starters): RedirectResponse
@@ -144,12 +163,7 @@ final class RigController
     public function document(Rig $rig): StreamedResponse
     {
         Gate::authorize('view', $rig);
-        try {
-            $document = (new DocumentWriter)->write(StoredRig::load($rig));
-        } catch (InvalidDocument) {
-            // What can't be read is given as it was kept last.
-            $document = $rig->revisions()->latest('number')->first()->document ?? abort(404);
-        }
+        $document = Recovery::document($rig) ?? abort(404);
 
         return response()->streamDownload(
             fn () => print($document),
@@ -197,14 +211,9 @@ final class RigController
         return view($view, ['page' => $page, ...($more === null ? [] : $more($page))]);
     }
 
-    /** @return array<string, mixed> the cards of the user's rigs, and those of the starters */
-    private function shelf(Request $request): array
+    private function shelf(Request $request): Shelf
     {
-        return [
-            'cards' => $this->user($request)->visibleRigs()->with('layouts', 'user')->latest('updated_at')->latest('id')->get()
-                ->map(fn (Rig $rig) => new RigCard($rig)),
-            'starters' => StarterCard::all(app(Starters::class)),
-        ];
+        return new Shelf($this->user($request), app(Starters::class));
     }
 
     private function user(Request $request): User

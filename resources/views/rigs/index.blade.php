@@ -18,33 +18,45 @@
                 @if (count($problems) > 40) <p>and {{ count($problems) - 40 }} more; <code>php artisan rig:validate</code> lists them all.</p> @endif
             </section>
         @endisset
-        <div class="cards">
-            @foreach ($cards as $card)
-                <article class="card-rig">
+        @foreach ($shelf->invitations as $invitation)
+            <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
+                <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->value === 'edit' ? 'edit it' : 'look at it' }}.</p>
+                <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
+                <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete') <button class="do" type="submit">Decline</button></form>
+            </div>
+        @endforeach
+        <div class="cards" @if ($shelf->isIncomplete()) data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
+            @foreach ($shelf->cards as $card)
+                <article class="card-rig" data-rig="{{ $card->rig->id }}">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
                         <x-small-map :map="$card->drawing()" />
                         <h2>{{ $card->rig->name }}</h2>
                     </a>
                     <p>{{ $card->rig->summary }}</p>
                     <p class="card-facts">
-                        @if ($card->trouble !== null)
-                            <span class="fact says-muted">This rig can't be read: {{ $card->trouble }}</span>
+                        @if ($card->rig->trouble !== null)
+                            <span class="fact says-muted">This rig can't be read: {{ $card->rig->trouble }}</span>
+                        @elseif ($card->counts === [])
+                            <span class="quiet">not counted yet</span>
                         @elseif ($card->atOdds() === 0)
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
                             @foreach (['missing', 'leak', 'doubled', 'one-sided', 'loop', 'uncounted'] as $verdict)
-                                @if ($card->counts[$verdict] > 0)
+                                @if (($card->counts[$verdict] ?? 0) > 0)
                                     <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" /> {{ $card->counts[$verdict] }} {{ $verdict }}</span>
                                 @endif
                             @endforeach
                         @endif
                     </p>
                     <div class="card-foot">
-                        <span>{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
-                        @if ($card->lastReadable !== null)
-                        <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf <button class="do" type="submit">Bring back revision {{ $card->lastReadable }}</button></form>
+                        @if ($card->rig->readable !== null)
+                        <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf <button class="do" type="submit">Bring back revision {{ $card->rig->readable }}</button></form>
+                        @endif
+                        @if ($card->rig->user_id !== auth()->id())
+                        <form method="post" action="{{ route('rigs.leave', $card->rig->id) }}" data-confirm="Leave {{ $card->rig->name }}? Its owner can invite you again.">@csrf @method('delete') <button class="do" type="submit">Leave<span class="visually-hidden"> {{ $card->rig->name }}</span></button></form>
                         @endif
                         @if ($card->rig->user_id === auth()->id())
                         <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}" data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
@@ -73,11 +85,19 @@
                 </form>
             </article>
         </div>
+        @if ($shelf->rigs->hasPages())
+            <nav class="pages" aria-label="Pages of rigs">
+                @if (! $shelf->rigs->onFirstPage()) <a href="{{ $shelf->rigs->previousPageUrl() }}" rel="prev">Newer</a> @endif
+                <span>Page {{ $shelf->rigs->currentPage() }} of {{ $shelf->rigs->lastPage() }}, {{ $shelf->rigs->total() }} rigs</span>
+                @if ($shelf->rigs->hasMorePages()) <a href="{{ $shelf->rigs->nextPageUrl() }}" rel="next">Older</a> @endif
+            </nav>
+        @endif
+        @if ($shelf->starters !== [])
         <section class="starters" aria-labelledby="starters-title">
             <h2 id="starters-title">Start from a ready rig</h2>
             <p class="quiet">Each is complete, with sounds, listeners, wishes and situations, and opens as a copy of your own.</p>
             <div class="cards">
-                @foreach ($starters as $starter)
+                @foreach ($shelf->starters as $starter)
                     <article class="card-rig card-starter">
                         <x-small-map :map="$starter->drawing" />
                         <h3>{{ $starter->name }}</h3>
@@ -92,6 +112,7 @@
                 @endforeach
             </div>
         </section>
+        @endif
     </main>
     <x-keys />
 </x-page>

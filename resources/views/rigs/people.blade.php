@@ -5,7 +5,7 @@
         <ul class="members">
             <li><strong>{{ $owner->name }}</strong> <span class="quiet">owner</span></li>
             @foreach ($members as $member)
-                <li><strong>{{ $member->user->name }}</strong> <span class="quiet">{{ $member->user->email }}, may {{ $member->role->value === 'edit' ? 'edit' : 'look' }}</span>
+                <li><strong>{{ $member->user->name }}</strong> <span class="quiet">{{ $member->user->email }}, may {{ $member->role->value === 'edit' ? 'edit' : 'look' }}{{ $member->accepted_at === null ? ', invited, not accepted yet' : '' }}</span>
                     @if ($isOwner) <form method="post" action="{{ route('rigs.people.destroy', [$page->record->id, $member->id]) }}">@csrf @method('delete')<button class="do" type="submit">Take away<span class="visually-hidden"> {{ $member->user->name }}</span></button></form> @endif
                 </li>
             @endforeach

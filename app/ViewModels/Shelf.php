@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Member;
+use App\Models\Revision;
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\Starters;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Pagination\LengthAwarePaginator;
+
+/** The Rigs page: a person's rigs, a page of them at a time, invitations that wait, and the starters. */
+final readonly class Shelf
+{
+    public const PER_PAGE = 24;
+
+    /** @var LengthAwarePaginator<int, Rig> */
+    public LengthAwarePaginator $rigs;
+
+    /** @var list<RigCard> */
+    public array $cards;
+
+    /** @var Collection<int, Member> */
+    public Collection $invitations;
+
+    /** @var list<StarterCard> */
+    public array $starters;
+
+    public function __construct(User $user, Starters $starters)
+    {
+        $this->rigs = $user->visibleRigs()
+            ->with(['user:id,name', 'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)])
+            ->latest('rigs.updated_at')->latest('rigs.id')->paginate(self::PER_PAGE);
+        $standings = self::standings($this->rigs->getCollection()->all());
+        $this->cards = array_map(fn (Rig $rig) => new RigCard($rig, $standings[$rig->id] ?? null), array_values($this->rigs->items()));
+        $this->invitations = $user->invitations()->with('rig:id,name,user_id', 'rig.user:id,name')->latest('id')->limit(20)->get();
+        $this->starters = $this->rigs->onFirstPage() ? StarterCard::all($starters) : [];
+    }
+
+    /** Whether the page has to ask for the counts of some. */
+    public function isIncomplete(): bool
+    {
+        return array_filter($this->cards, fn (RigCard $card) => ! $card->isKnown) !== [];
+    }
+
+    /**
+     * @param  array<array-key, Rig>  $rigs
+     * @return array<int, Revision> the revisions that they are at, without documents, by rig
+     */
+    public static function standings(array $rigs): array
+    {
+        if ($rigs === []) {
+            return [];
+        }
+        $pairs = array_map(fn (Rig $rig) => [$rig->id, $rig->at], array_values($rigs));
+
+        return Revision::query()->select(['rig_id', 'number', 'counts', 'units', 'cables', 'build'])
+            ->whereRaw('(rig_id, number) IN ('.implode(', ', array_fill(0, count($pairs), '(?, ?)')).')', array_merge(...$pairs))
+            ->get()->keyBy('rig_id')->all();
+    }
+}

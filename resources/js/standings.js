@@ -1,0 +1,19 @@
+// Has rigs counted that nobody has counted yet, a second's worth at a time, and puts what is found into their cards.
+const list = document.querySelector('[data-standings]');
+
+const count = async () => {
+    const answer = await fetch(list.dataset.standings, { headers: { Accept: 'application/json' } }).catch(() => null);
+    if (!answer?.ok) return;
+    const { left } = await answer.json();
+    const page = await fetch(window.location.href).then((now) => now.text());
+    const next = new DOMParser().parseFromString(page, 'text/html');
+    for (const card of document.querySelectorAll('[data-rig]')) {
+        for (const part of ['.card-facts', '.card-count']) {
+            const found = next.querySelector(`[data-rig="${card.dataset.rig}"] ${part}`);
+            if (found) card.querySelector(part)?.replaceWith(found);
+        }
+    }
+    if (left > 0) await count();
+};
+
+if (list) count();
