@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -18,7 +19,8 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->append(SecurityHeaders::class);
+        $middleware->prepend(KnownHost::class);
+        $middleware->prepend(SecurityHeaders::class);
         $middleware->redirectUsersTo(fn () => route('rigs.index'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -59,6 +59,12 @@ return [
     |
     */
 
+    /* The names that this server answers to. */
+    'hosts' => array_map(trim(...), explode(',', strtolower((string) env('APP_HOSTS', '127.0.0.1,localhost,[::1]')))),
+
+    /* Whether the demo account may be used from other machines too. */
+    'demo' => (bool) env('APP_DEMO', false),
+
     'url' => env('APP_URL', 'http://localhost'),
 
     /*

@@ -8,6 +8,7 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\OwnModelController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SessionController;
@@ -18,24 +19,30 @@ Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
     Route::get('/register', [AccountController::class, 'create'])->name('register');
-    Route::post('/register', [AccountController::class, 'store'])->middleware('throttle:10,1');
+    Route::post('/register', [AccountController::class, 'store'])->middleware('throttle:registration');
+    Route::controller(PasswordController::class)->group(function () {
+        Route::get('/forgotten', 'create')->name('password.request');
+        Route::post('/forgotten', 'store')->middleware('throttle:reset');
+        Route::get('/new-password/{token}', 'edit')->name('password.reset');
+        Route::post('/new-password', 'update')->middleware('throttle:reset')->name('password.store');
+    });
 });
 
 Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
     Route::controller(AccountController::class)->prefix('/account')->name('account')->group(function () {
         Route::get('/', 'show');
-        Route::put('/password', 'password')->middleware('throttle:10,1')->name('.password');
-        Route::post('/sign-out-everywhere', 'signOutEverywhere')->middleware('throttle:10,1')->name('.everywhere');
-        Route::get('/export', 'export')->middleware('throttle:10,1')->name('.export');
-        Route::delete('/', 'destroy')->middleware('throttle:10,1')->name('.destroy');
+        Route::put('/password', 'password')->middleware('throttle:account')->name('.password');
+        Route::post('/sign-out-everywhere', 'signOutEverywhere')->middleware('throttle:account')->name('.everywhere');
+        Route::get('/export', 'export')->middleware('throttle:export')->name('.export');
+        Route::delete('/', 'destroy')->middleware('throttle:account')->name('.destroy');
     });
     Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
     Route::controller(OwnModelController::class)->prefix('/models')->name('models')->group(function () {
         Route::get('/', 'index');
         Route::get('/new', 'create')->name('.create');
-        Route::post('/', 'store')->middleware('throttle:60,1')->name('.store');
-        Route::post('/drawing', 'drawing')->middleware('throttle:240,1')->name('.drawing');
+        Route::post('/', 'store')->middleware('throttle:own-models')->name('.store');
+        Route::post('/drawing', 'drawing')->middleware('throttle:model-drawing')->name('.drawing');
         Route::get('/{own}', 'edit')->whereNumber('own')->name('.edit');
         Route::put('/{own}', 'update')->whereNumber('own')->name('.update');
         Route::delete('/{own}', 'destroy')->whereNumber('own')->name('.destroy');
@@ -46,7 +53,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         ->name('invitations.decline');
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
     Route::prefix('/rigs')->name('rigs.')->group(function () {
-        Route::middleware('throttle:30,1')->controller(RigController::class)->group(function () {
+        Route::middleware('throttle:import')->controller(RigController::class)->group(function () {
             Route::post('/', 'store')->name('store');
             Route::post('/blank', 'create')->name('create');
             Route::post('/starter', 'start')->name('start');
@@ -63,7 +70,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::post('/recover', [RigController::class, 'recover'])->name('recover');
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
-            Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:60,1')->name('layout');
+            Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/find', FindController::class)->name('find');
             Route::controller(EditController::class)->group(function () {
                 Route::post('/edits', 'store')->name('edit');
@@ -76,12 +83,12 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(MemberController::class)->group(function () {
                 Route::get('/people', 'index')->name('people');
                 Route::delete('/people', 'leave')->name('leave');
-                Route::post('/people', 'store')->middleware('throttle:20,1')->name('people.store');
+                Route::post('/people', 'store')->middleware('throttle:invitations')->name('people.store');
                 Route::delete('/people/{member}', 'destroy')->whereNumber('member')->scopeBindings()->name('people.destroy');
                 Route::post('/pulse', 'pulse')->name('pulse');
             });
             Route::controller(PictureController::class)->scopeBindings()->group(function () {
-                Route::post('/pictures', 'store')->middleware('throttle:60,1')->name('pictures.store');
+                Route::post('/pictures', 'store')->middleware('throttle:pictures')->name('pictures.store');
                 Route::get('/pictures/{picture}', 'show')->whereNumber('picture')->name('pictures.show');
                 Route::delete('/pictures/{picture}', 'destroy')->whereNumber('picture')->name('pictures.destroy');
             });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Throttles;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\AliasLoader;
@@ -15,6 +16,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         // A query in a loop, or a column that a query left out, is an error here and not a slow page or a silent null.
         Model::shouldBeStrict();
+        Throttles::define();
         // Forms go by the same lengths and ranges as the format.
         AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }

@@ -20,6 +20,9 @@ final readonly class Geometry
 
     private const MOST_POINTS = 400;
 
+    /** Pixels by which a layout may be rounded. */
+    private const SLACK = 1.0;
+
     /**
      * @param  array<string, Box>  $boxes  by `place:…` and `unit:…`
      * @param  array<string, Line>  $lines  by edge
@@ -36,14 +39,24 @@ final readonly class Geometry
             return null;
         }
         $boxes = $lines = [];
-        foreach ($map->plates as $place => $plates) {
-            foreach ($plates === [] ? [] : ["place:{$place}", ...array_map(fn ($plate) => "unit:{$plate->unit}", $plates)] as $id) {
-                $box = self::box($data['boxes'][$id] ?? null);
-                if ($box === null) {
-                    return null;
-                }
-                $boxes[$id] = $box;
+        $whole = [0.0, 0.0, (float) $data['width'], (float) $data['height']];
+        $places = [];
+        foreach (array_filter($map->plates) as $place => $plates) {
+            $around = self::boxIn($data['boxes']["place:{$place}"] ?? null, $whole);
+            $inside = $around === null ? [] : array_map(
+                fn ($plate) => self::boxIn($data['boxes']["unit:{$plate->unit}"] ?? null, $around),
+                $plates,
+            );
+            if ($around === null || in_array(null, $inside, true) || self::overlap($inside)) {
+                return null;
             }
+            $boxes["place:{$place}"] = $places[] = $around;
+            foreach ($plates as $i => $plate) {
+                $boxes["unit:{$plate->unit}"] = $inside[$i];
+            }
+        }
+        if (self::overlap($places)) {
+            return null;
         }
         foreach ($map->edges as $edge) {
             $line = $data['edges'][$edge->id] ?? null;
@@ -74,6 +87,42 @@ final readonly class Geometry
     private static function box(mixed $values): ?array
     {
         return self::areNumbers($values, 4) ? array_map(floatval(...), $values) : null;
+    }
+
+    /**
+     * @param  Box  $around
+     * @return Box|null null where it is none, has no size, or is not inside the other
+     */
+    private static function boxIn(mixed $values, array $around): ?array
+    {
+        $box = self::box($values);
+        if ($box === null || $box[2] <= 0 || $box[3] <= 0) {
+            return null;
+        }
+        $isInside = $box[0] >= $around[0] - self::SLACK && $box[1] >= $around[1] - self::SLACK
+            && $box[0] + $box[2] <= $around[0] + $around[2] + self::SLACK && $box[1] + $box[3] <= $around[1] + $around[3] + self::SLACK;
+
+        return $isInside ? $box : null;
+    }
+
+    /**
+     * Whether any two stand on each other.
+     *
+     * @param  array<array-key, Box|null>  $boxes
+     */
+    private static function overlap(array $boxes): bool
+    {
+        $boxes = array_values(array_filter($boxes));
+        usort($boxes, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        foreach ($boxes as $i => [$x, $y, $width, $height]) {
+            for ($j = $i + 1; isset($boxes[$j]) && $boxes[$j][0] < $x + $width - self::SLACK; $j++) {
+                if ($boxes[$j][1] < $y + $height - self::SLACK && $y < $boxes[$j][1] + $boxes[$j][3] - self::SLACK) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return array{float, float}|null */

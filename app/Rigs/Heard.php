@@ -20,17 +20,25 @@ final class Heard
 {
     private const SECONDS = 3600;
 
-    /** @var \WeakMap<Rig, array<string, Hearing>>|null */
-    private static ?\WeakMap $hearings = null;
+    /** Rigs whose hearings are at hand: that of before a change, and that of after it. */
+    private const RIGS = 2;
+
+    /** @var list<array{Rig, array<array-key, Hearing>}> the latest first */
+    private static array $known = [];
 
     public static function in(Rig $rig, Situation $situation): Hearing
     {
-        self::$hearings ??= new \WeakMap;
-        $known = self::$hearings[$rig] ?? [];
-        $known[$situation->id] ??= new Hearing((new GraphBuilder($rig))->build($situation));
-        self::$hearings[$rig] = $known;
+        $of = [];
+        foreach (self::$known as $i => [$other, $hearings]) {
+            if ($other === $rig) {
+                $of = $hearings;
+                unset(self::$known[$i]);
+            }
+        }
+        $of[$situation->id] ??= new Hearing((new GraphBuilder($rig))->build($situation));
+        self::$known = array_values(array_slice([[$rig, $of], ...self::$known], 0, self::RIGS));
 
-        return $known[$situation->id];
+        return $of[$situation->id];
     }
 
     /** What is noted of a stored rig's hearing, from when a page showed it; null where none did. */

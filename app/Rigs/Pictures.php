@@ -7,6 +7,7 @@ namespace App\Rigs;
 use App\Models\Picture;
 use App\Models\Rig;
 use App\Models\User;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
@@ -18,8 +19,13 @@ final class Pictures
 {
     public const MAX_BYTES = 8 * 1024 * 1024;
 
-    /** More pixels than any camera on a desk has; a picture that unpacks to more is refused before it is unpacked. */
-    private const MAX_PIXELS = 50_000_000;
+    /** What one picture may take while it is read, in pixels of four bytes; more is refused before it is unpacked. */
+    private const MAX_PIXELS = 40_000_000;
+
+    private const MEMORY = '512M';
+
+    /** How long one person's picture keeps their next one waiting, at the most. */
+    private const SECONDS = 30;
 
     private const LONGEST_SIDE = 1600;
 
@@ -32,6 +38,24 @@ final class Pictures
      */
     public function keep(Rig $rig, string $unit, User $by, string $bytes, string $caption): Picture
     {
+        // One at a time for each person: reading takes memory.
+        $lock = Cache::lock("picture:{$by->id}", self::SECONDS);
+        if (! $lock->get()) {
+            throw new UnreadablePicture('Another picture of yours is being read. Try again in a moment.');
+        }
+        try {
+            return $this->kept($rig, $unit, $by, $bytes, $caption);
+        } finally {
+            $lock->release();
+        }
+    }
+
+    private function kept(Rig $rig, string $unit, User $by, string $bytes, string $caption): Picture
+    {
+        $limit = ini_parse_quantity((string) ini_get('memory_limit'));
+        if ($limit > 0 && $limit < ini_parse_quantity(self::MEMORY)) {
+            ini_set('memory_limit', self::MEMORY);
+        }
         $image = $this->read($bytes);
         [$width, $height] = [imagesx($image), imagesy($image)];
         $scale = min(1, self::LONGEST_SIDE / max($width, $height));
@@ -39,6 +63,8 @@ final class Pictures
         // What is transparent becomes white, not black.
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
         imagecopyresampled($small, $image, 0, 0, 0, 0, imagesx($small), imagesy($small), $width, $height);
+        unset($image);
+        $small = $this->upright($small, $bytes);
         ob_start();
         imagejpeg($small, null, self::QUALITY);
         $jpeg = (string) ob_get_clean();
@@ -68,6 +94,28 @@ final class Pictures
         Storage::disk('local')->deleteDirectory("pictures/{$rig}");
     }
 
+    /** Turned as the camera says that it was held (EXIF orientation 1 to 8). */
+    private function upright(\GdImage $image, string $bytes): \GdImage
+    {
+        $stream = fopen('php://memory', 'r+b');
+        if ($stream === false) {
+            return $image;
+        }
+        fwrite($stream, $bytes);
+        rewind($stream);
+        $exif = str_starts_with($bytes, "\xFF\xD8") ? @exif_read_data($stream) : false;
+        fclose($stream);
+        $held = is_array($exif) && is_numeric($exif['Orientation'] ?? null) ? (int) $exif['Orientation'] : 1;
+        if (in_array($held, [2, 4, 5, 7], true)) {
+            imageflip($image, in_array($held, [4, 5], true) ? IMG_FLIP_VERTICAL : IMG_FLIP_HORIZONTAL);
+        }
+        $turn = match ($held) {
+            3 => 180, 5, 6 => 270, 7, 8 => 90, default => 0,
+        };
+
+        return $turn === 0 ? $image : (imagerotate($image, $turn, 0) ?: $image);
+    }
+
     /** @throws UnreadablePicture */
     private function read(string $bytes): \GdImage
     {
@@ -78,9 +126,11 @@ final class Pictures
             throw new UnreadablePicture('This is no JPEG, PNG or WebP picture.');
         }
         if ($size[0] * $size[1] > self::MAX_PIXELS || $size[0] < 1 || $size[1] < 1) {
-            throw new UnreadablePicture('The picture has too many pixels: 50 million at most.');
+            throw new UnreadablePicture('The picture has too many pixels: 40 million at most.');
         }
-        $image = @imagecreatefromstring($bytes);
+        // Half a JPEG is read as a picture with a grey end: its end mark has to come after its last scan.
+        $isWhole = $size[2] !== IMAGETYPE_JPEG || strrpos($bytes, "\xFF\xD9") > strrpos($bytes, "\xFF\xDA");
+        $image = $isWhole ? @imagecreatefromstring($bytes) : false;
 
         return $image instanceof \GdImage ? $image : throw new UnreadablePicture('The picture is damaged; it can\'t be read.');
     }

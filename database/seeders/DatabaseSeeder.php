@@ -21,6 +21,11 @@ final class DatabaseSeeder extends Seeder
 
     public function run(OpenStarter $open): void
     {
+        // Everybody knows its password: on a server that others reach it exists by choice only (APP_DEMO).
+        $host = parse_url((string) config('app.url'), PHP_URL_HOST);
+        if (! config('app.demo') && ! in_array($host, ['127.0.0.1', 'localhost', '[::1]'], true)) {
+            return;
+        }
         $demo = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Demo', 'password' => Hash::make(self::PASSWORD)]);
         if (! $demo->wasRecentlyCreated) {
             return;

@@ -152,7 +152,7 @@ describe('pictures', function () {
         // A PNG head that claims 60,000 by 60,000 pixels.
         $head = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 60000, 60000, 8, 2, 0, 0, 0);
         ($this->attach)(UploadedFile::fake()->createWithContent('huge.png', $head.pack('N', crc32(substr($head, 12)))))
-            ->assertSessionHasErrors(['picture' => 'The picture has too many pixels: 50 million at most.']);
+            ->assertSessionHasErrors(['picture' => 'The picture has too many pixels: 40 million at most.']);
     });
 
     it('belong to a unit and a rig, and go with the rig', function () {

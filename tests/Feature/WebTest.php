@@ -174,6 +174,23 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $send(['geometry' => ['width' => 1, 'height' => 1, 'boxes' => [], 'edges' => []]])->assertStatus(422);
     $send(['geometry' => array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [0 => 'x']]])])->assertStatus(422);
     $send(['geometry' => array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [0 => 1e12]]])])->assertStatus(422);
+    // Plates outside of their place, upon each other, or of no size.
+    [$x, $y, $width, $height] = $geometry['boxes']['unit:pc'];
+    $send(['geometry' => array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [0 => 0]]])])->assertStatus(422);
+    $send(['geometry' => array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [2 => 0]]])])->assertStatus(422);
+    $other = collect($map->plates)->first(fn (array $plates) => count($plates) > 1);
+    $on = ["unit:{$other[0]->unit}" => $geometry['boxes']["unit:{$other[1]->unit}"]];
+    $send(['geometry' => array_replace_recursive($geometry, ['boxes' => $on])])->assertStatus(422);
+    // Who may only look gets the drawing, and nothing is kept.
+    $viewer = User::factory()->create();
+    $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view', 'accepted_at' => now()]);
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->actingAs($viewer)->putJson("/rigs/{$rig->id}/layout", ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(),
+        'geometry' => $geometry])->assertOk()->assertJsonPath('drawing', fn (string $html) => str_contains($html, 'W-01'));
+    expect($rig->layouts()->count())->toBe(0);
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
     $send([])->assertOk();
     $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertDontSee('Laying the map out')->assertSee('W-01');
     $rig->layouts()->update(['structure' => str_repeat('0', 40)]);

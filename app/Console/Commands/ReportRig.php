@@ -45,6 +45,7 @@ final class ReportRig extends Command
                 $report->pairs($hearing, (bool) $this->option('response')),
                 [...$report->besides($hearing), 'causes' => $causes, 'untried' => $diagnosis->untried],
             );
+            gc_enable();
 
             return self::SUCCESS;
         }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\DeleteAccount;
 use App\Models\User;
 use App\Rigs\RigArchive;
+use App\Rules\Uncommon;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,7 +32,7 @@ final class AccountController
         $fields = $request->validate([
             'name' => ['required', 'string', 'max:60'],
             'email' => ['required', 'string', 'lowercase', 'email', 'max:190', 'unique:users,email'],
-            'password' => ['required', 'confirmed', Password::min(10), 'max:200'],
+            'password' => self::passwordRules([$request->input('name'), $request->input('email')]),
         ]);
         $user = User::query()->create($fields);
         Auth::login($user);
@@ -49,7 +50,7 @@ final class AccountController
     {
         $fields = $request->validateWithBag(
             'password',
-            ['current' => ['required', 'current_password'], 'password' => ['required', 'confirmed', Password::min(10), 'max:200']],
+            ['current' => ['required', 'current_password'], 'password' => self::passwordRules([$this->user($request)->name, $this->user($request)->email])],
         );
         $user = $this->user($request);
         $user->update(['password' => $fields['password']]);
@@ -89,6 +90,15 @@ final class AccountController
         $request->session()->regenerateToken();
 
         return redirect()->route('login')->with('said', 'The account and all its rigs are deleted.');
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $own  the person's name and address
+     * @return list<mixed>
+     */
+    public static function passwordRules(array $own): array
+    {
+        return ['required', 'string', 'confirmed', Password::min(10), 'max:200', new Uncommon(array_values(array_filter($own, is_string(...))))];
     }
 
     /** Whether anybody may begin an account here. */

@@ -52,8 +52,23 @@ final class WiringController
         if ($geometry === null) {
             return response()->json(['message' => 'This layout does not fit the map.'], 422);
         }
+        if (Gate::denies('update', $rig)) {
+            // Who may only look sees the map, and keeps nothing.
+            return response()->json(['drawing' => $this->drawing($request, $rig, $depth, $geometry)]);
+        }
         $rig->layouts()->updateOrCreate(['depth' => $depth->value], ['structure' => $map->structure(), 'geometry' => $geometry->data()]);
 
         return response()->json(['message' => 'Kept.']);
+    }
+
+    private function drawing(Request $request, Rig $rig, MapDepth $depth, Geometry $geometry): string
+    {
+        $query = parse_url((string) $request->header('X-Page', ''), PHP_URL_QUERY);
+        $shown = Request::create(is_string($query) ? "/?{$query}" : '/');
+        $shown->setUserResolver($request->getUserResolver());
+        $page = new RigPage($rig, 'wiring', $shown);
+        $drawing = new MapDrawing(new MapGraph($page->hearing->graph, $depth), $geometry, $page->highlighted());
+
+        return view('rigs.drawing', ['page' => $page, 'drawing' => $drawing])->render();
     }
 }

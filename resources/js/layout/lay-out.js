@@ -1,6 +1,6 @@
 // Lays a map out in a worker, so that the page's own thread stays free, and gives the geometry to the server, which draws.
 import { refresh } from '../send.js';
-import { onWake } from '../wake.js';
+import { onWake, wake } from '../wake.js';
 
 const start = (place, signal) => {
     const says = place.querySelector('[data-layout-says]');
@@ -16,10 +16,14 @@ const start = (place, signal) => {
     const keep = async (geometry) => {
         const answer = await fetch(to, {
             method: 'PUT',
-            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content },
+            headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-Page': window.location.href, 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content },
             body: JSON.stringify({ structure, depth, situation, geometry }),
         });
-        if (answer.ok && !signal.aborted) refresh().catch(() => end('The layout is kept. Load the page again to see it.'));
+        const { drawing } = answer.ok ? await answer.clone().json() : {};
+        if (drawing && !signal.aborted) {
+            place.outerHTML = drawing;
+            wake();
+        } else if (answer.ok && !signal.aborted) refresh().catch(() => end('The layout is kept. Load the page again to see it.'));
         else if (answer.ok || signal.aborted) return;
         else end(`The layout could not be kept: ${(await answer.json().catch(() => ({}))).message ?? answer.status}`);
     };
