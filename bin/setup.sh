@@ -7,7 +7,7 @@ RUN="$ROOT/storage/run"
 DATA="$ROOT/storage/mariadb"
 LOG="$RUN/setup.log"
 SOCKET="/tmp/hidden-wire-$(printf %s "$ROOT" | cksum | cut -d' ' -f1).sock"
-PIDFILE="$RUN/mariadb.pid"
+PIDFILE="$DATA/mariadb.pid"
 STARTED_DATABASE=""
 mkdir -p "$RUN"
 : > "$LOG"
@@ -120,37 +120,71 @@ database_runs() {
     [ -f "$PIDFILE" ] && kill -0 "$(cat "$PIDFILE")" 2> /dev/null && mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1
 }
 
-# The project's own MariaDB, on loopback, with its own data folder, port and socket.
+# is_script PID: one of the project's scripts runs under this number.
+is_script() { [ -n "${1:-}" ] && kill -0 "$1" 2> /dev/null && tr '\0' ' ' < "/proc/$1/cmdline" 2> /dev/null | grep -q 'bin/'; }
+
+# lesser_account NAME: the account that a server may run as instead of root, where there is one that reaches this folder.
+lesser_account() {
+    if [ "$(id -u)" = 0 ] && id "$1" > /dev/null 2>&1 && command -v setpriv > /dev/null \
+        && setpriv --reuid="$1" --regid="$1" --init-groups test -r "$ROOT/composer.json" 2> /dev/null; then
+        printf %s "$1"
+    else
+        id -un
+    fi
+}
+
+# The project's own MariaDB, on loopback, with its own data folder, port and socket, and not as root where that can be.
 ensure_database_server() {
     ensure_env
     local account
-    account=$(id -un)
+    account=$(lesser_account mysql)
     if [ ! -d "$DATA/mysql" ]; then
         rm -rf "$DATA"
         mkdir -p "$DATA"
+        chown "$account" "$DATA"
         step "Making the database folder" mariadb-install-db --no-defaults --user="$account" --datadir="$DATA" \
-            --auth-root-authentication-method=socket --auth-root-socket-user="$account" --skip-test-db
+            --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db
     fi
+    # A server that an earlier version of this script started keeps its number elsewhere.
+    [ -f "$PIDFILE" ] || { [ -f "$RUN/mariadb.pid" ] && PIDFILE="$RUN/mariadb.pid"; }
     if database_runs; then
         DB_PORT=$(cat "$RUN/mariadb.port")
+        # Nobody stops it any more who started it: so we do, when we are done.
+        is_script "$(cat "$RUN/mariadb.owner" 2> /dev/null)" || adopt_database
     else
-        DB_PORT=$(free_port "$(env_value DB_PORT)")
-        rm -f "$SOCKET"
-        say "Starting MariaDB on 127.0.0.1:$DB_PORT"
-        setsid mariadbd --no-defaults --user="$account" --datadir="$DATA" --socket="$SOCKET" --pid-file="$PIDFILE" \
-            --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-flush-log-at-trx-commit=1 \
-            --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --sql-mode=TRADITIONAL \
-            >> "$RUN/mariadb.log" 2>&1 < /dev/null &
-        STARTED_DATABASE=$!
-        printf %s "$DB_PORT" > "$RUN/mariadb.port"
-        local waited=0
-        until mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1; do
-            sleep 0.2
-            waited=$((waited + 1))
-            kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ] || fail "Starting MariaDB" "See $RUN/mariadb.log"
-        done
+        PIDFILE="$DATA/mariadb.pid"
+        rm -f "$RUN/mariadb.pid"
+        start_database "$account"
     fi
     export DB_PORT
+    # What is run by hand later finds the port too.
+    [ "$(env_value DB_PORT)" = "$DB_PORT" ] || sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" .env
+}
+
+adopt_database() {
+    STARTED_DATABASE=$(cat "$PIDFILE")
+    printf %s "$$" > "$RUN/mariadb.owner"
+}
+
+# start_database ACCOUNT
+start_database() {
+    DB_PORT=${DB_PORT_FIXED:-$(free_port "$(env_value DB_PORT)")}
+    rm -f "$SOCKET"
+    [ "$(stat -c %U "$DATA")" = "$1" ] && [ "$(stat -c %U "$DATA/mysql")" = "$1" ] || chown -R "$1" "$DATA"
+    say "Starting MariaDB on 127.0.0.1:$DB_PORT"
+    setsid mariadbd --no-defaults --user="$1" --datadir="$DATA" --socket="$SOCKET" --pid-file="$PIDFILE" \
+        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-flush-log-at-trx-commit=1 \
+        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --sql-mode=TRADITIONAL \
+        >> "$RUN/mariadb.log" 2>&1 < /dev/null &
+    STARTED_DATABASE=$!
+    printf %s "$DB_PORT" > "$RUN/mariadb.port"
+    printf %s "$$" > "$RUN/mariadb.owner"
+    local waited=0
+    until mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1; do
+        sleep 0.2
+        waited=$((waited + 1))
+        kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ] || fail "Starting MariaDB" "See $RUN/mariadb.log"
+    done
 }
 
 # ensure_database NAME: the database and the one account that may use it and those whose names begin so, from this machine only.
@@ -168,22 +202,58 @@ SQL
 stop_database() {
     [ -n "$STARTED_DATABASE" ] || return 0
     kill "$STARTED_DATABASE" 2> /dev/null
-    wait "$STARTED_DATABASE" 2> /dev/null
+    local waited=0
+    while kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ]; do
+        sleep 0.1
+        waited=$((waited + 1))
+    done
     STARTED_DATABASE=""
-    rm -f "$SOCKET"
+    rm -f "$SOCKET" "$RUN/mariadb.owner"
 }
 
-# serve PORT: PHP's own server with several workers, in a process group of its own, its group in SERVER.
+# end_leftovers: ends servers whose script is gone (ended by force), and deletes their settings.
+end_leftovers() {
+    local file group owner
+    for file in "$RUN"/server-*.pid; do
+        [ -f "$file" ] || continue
+        read -r group owner < "$file"
+        is_script "$owner" && continue
+        if [ -n "$group" ] && tr '\0' ' ' < "/proc/$group/cmdline" 2> /dev/null | grep -q "$ROOT/bin/router.php"; then
+            say "Ending a web server that was left running"
+            kill -TERM -- "-$group" 2> /dev/null
+            sleep 0.5
+            kill -KILL -- "-$group" 2> /dev/null
+        fi
+        group=${file##*server-}
+        rm -f "$file" "$RUN/config-${group%.pid}.php" "$RUN/routes-${group%.pid}.php"
+    done
+    for file in "$RUN"/config-*.php "$RUN"/routes-*.php; do
+        group=${file##*-}
+        [ -f "$RUN/server-${group%.php}.pid" ] || rm -f "$file"
+    done
+}
+
+# serve PORT: PHP's own server with several workers, in a process group of its own, its group in SERVER, not as root where that can be.
 serve() {
-    local router=vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
-    # Settings and addresses are read once, for this server only: each start has its own.
-    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php")
+    end_leftovers
+    # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
+    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php") as=() account
     rm -f "$RUN/config-$1.php" "$RUN/routes-$1.php"
-    step "Reading the settings" env "${ready[@]}" php artisan config:cache
-    step "Reading the addresses" env "${ready[@]}" php artisan route:cache
-    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" php -d opcache.enable=1 -d variables_order=EGPCS \
-        -d post_max_size=12M -d upload_max_filesize=10M -S "127.0.0.1:$1" "../$router") >> "$RUN/server.log" 2>&1 < /dev/null &
+    SERVED_PORT=$1
+    step "Reading the settings" env "${ready[@]}" bash -c 'umask 077; php artisan config:cache && php artisan route:cache'
+    account=$(lesser_account www-data)
+    if [ "$account" != "$(id -un)" ]; then
+        # Some archives of libraries hold files that only their owner may read.
+        [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor
+        mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/logs storage/app/private
+        chown -R "$account" storage/framework storage/logs storage/app "$RUN/config-$1.php" "$RUN/routes-$1.php"
+        as=(setpriv --reuid="$account" --regid="$account" --init-groups)
+    fi
+    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" "${as[@]}" php -d opcache.enable=1 \
+        -d variables_order=EGPCS -d expose_php=0 -d post_max_size=12M -d upload_max_filesize=10M \
+        -S "127.0.0.1:$1" "$ROOT/bin/router.php") >> "$RUN/server.log" 2>&1 < /dev/null &
     SERVER=$!
+    printf '%s %s\n' "$SERVER" "$$" > "$RUN/server-$1.pid"
     local waited=0
     while port_free "$1"; do
         sleep 0.1
@@ -192,9 +262,27 @@ serve() {
     done
 }
 
+# watch_over: notices a database or web server that has died, a worker of it too, and starts it again. Ends when the script does.
+watch_over() {
+    local port=$SERVED_PORT
+    while sleep 1; do
+        if [ -n "$STARTED_DATABASE" ] && ! kill -0 "$STARTED_DATABASE" 2> /dev/null; then
+            say "The database has stopped; starting it again"
+            DB_PORT_FIXED=$DB_PORT start_database "$(lesser_account mysql)"
+        fi
+        if ! kill -0 "$SERVER" 2> /dev/null || [ "$(pgrep -c -g "$SERVER" php)" -le "${WORKERS:-4}" ]; then
+            say "The web server has lost a process; starting it again"
+            stop_server
+            serve "$port"
+        fi
+    done
+}
+
 stop_server() {
     [ -n "${SERVER:-}" ] || return 0
     kill -TERM -- "-$SERVER" 2> /dev/null
     wait "$SERVER" 2> /dev/null
+    kill -KILL -- "-$SERVER" 2> /dev/null
     SERVER=""
+    rm -f "$RUN/server-$SERVED_PORT.pid" "$RUN/config-$SERVED_PORT.php" "$RUN/routes-$SERVED_PORT.php"
 }

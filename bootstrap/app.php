@@ -2,13 +2,16 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -19,6 +22,8 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
+        $middleware->prepend(PlainInput::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->redirectUsersTo(fn () => route('rigs.index'));

@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-use Illuminate\Support\Str;
-
 return [
 
     /*
@@ -129,10 +127,8 @@ return [
     |
     */
 
-    'cookie' => env(
-        'SESSION_COOKIE',
-        Str::slug((string) env('APP_NAME', 'laravel')).'-session'
-    ),
+    // Two copies on one machine have cookies of their own names.
+    'cookie' => env('SESSION_COOKIE', 'hidden-wire-'.substr(hash('xxh128', base_path()), 0, 12)),
 
     /*
     |--------------------------------------------------------------------------

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\Recovery;
 use App\Rigs\RigRows;
 use App\Rigs\Standing;
 use App\Rigs\StoredRig;
@@ -107,7 +109,7 @@ final class ChangeRig
                 $fresh,
                 $by,
                 StoredRig::load($fresh),
-                (new DocumentReader)->readStored($old->document),
+                $this->content($old),
                 "Restored revision {$number}: {$old->what}",
             );
         });
@@ -130,9 +132,11 @@ final class ChangeRig
     private function apart(Rig $fresh, int $seen, ?int $seenAt, CoreRig $stored, CoreRig $changed): array
     {
         $meanwhile = $this->meanwhile($fresh, $seen);
-        $shown = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
+        $revision = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
+        // What the page showed may be too old to be read: then nobody can tell whether the two are apart.
+        $shown = $revision === null ? null : Recovery::read($revision);
         if ($shown === null || array_intersect(
-            Elements::changed((new DocumentReader)->readStored($shown->document), $stored),
+            Elements::changed($shown, $stored),
             Elements::changed($stored, $changed),
         ) !== []) {
             throw new StaleEdit($meanwhile);
@@ -169,10 +173,15 @@ final class ChangeRig
         $this->put($rig, $stored, $changed, $number);
     }
 
+    /** @throws UnreadableRevision */
+    private function content(Revision $revision): CoreRig
+    {
+        return Recovery::read($revision) ?? throw new UnreadableRevision($revision->number);
+    }
+
     private function goTo(Rig $rig, int $number): void
     {
-        $document = $rig->revisions()->where('number', $number)->sole()->document;
-        $this->put($rig, StoredRig::load($rig), (new DocumentReader)->readStored($document), $number);
+        $this->put($rig, StoredRig::load($rig), $this->content($rig->revisions()->where('number', $number)->sole()), $number);
     }
 
     private function put(Rig $rig, CoreRig $stored, CoreRig $changed, int $number): void

@@ -29,14 +29,16 @@ final class Heard
     public static function in(Rig $rig, Situation $situation): Hearing
     {
         $of = [];
-        foreach (self::$known as $i => [$other, $hearings]) {
+        $others = [];
+        foreach (self::$known as [$other, $hearings]) {
             if ($other === $rig) {
                 $of = $hearings;
-                unset(self::$known[$i]);
+            } elseif (count($others) < self::RIGS - 1) {
+                $others[] = [$other, $hearings];
             }
         }
         $of[$situation->id] ??= new Hearing((new GraphBuilder($rig))->build($situation));
-        self::$known = array_values(array_slice([[$rig, $of], ...self::$known], 0, self::RIGS));
+        self::$known = [[$rig, $of], ...$others];
 
         return $of[$situation->id];
     }

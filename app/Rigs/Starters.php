@@ -24,7 +24,8 @@ final readonly class Starters
     /** Changes when any of them does. */
     public function stamp(): string
     {
-        return CoreBuild::of([...(glob(resource_path("{$this->folder}/*.json")) ?: []), ...(glob(resource_path("{$this->folder}/layouts/*.json")) ?: [])]);
+        return CoreBuild::of([...(glob(resource_path("{$this->folder}/*.json")) ?: []),
+            ...(glob(resource_path("{$this->folder}/layouts/*.json")) ?: [])]);
     }
 
     public function has(string $id): bool

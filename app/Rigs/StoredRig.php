@@ -19,6 +19,9 @@ final class StoredRig
 {
     private const SECONDS = 86400;
 
+    /** Every so many times that something is kept, what is out of date goes. */
+    private const TIDY_EVERY = 500;
+
     /** @var \WeakMap<Connection, string>|null the identity of each connection's database */
     private static ?\WeakMap $identities = null;
 
@@ -54,11 +57,15 @@ final class StoredRig
     public static function keep(Rig $rig, CoreRig $content): void
     {
         self::$last = [self::stateOf($rig), $content];
+        if (random_int(1, self::TIDY_EVERY) === 1) {
+            defer(Kept::tidy(...));
+        }
         Cache::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
     }
 
     /**
-     * Names the state that a rig's record is in, with the build of the core: what is derived from it can be kept under this name. A restored
+     * Names the state that a rig's record is in, with the build of the core: what is derived from it can be kept under this name. A
+     * restored
      * backup has states of its own again, whatever the numbers of its revisions.
      */
     public static function stateOf(Rig $rig): string

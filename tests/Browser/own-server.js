@@ -50,7 +50,7 @@ export const ownServer = async () => {
     const env = { ...process.env, APP_ENV: 'local', APP_DEBUG: 'false', APP_URL: url, DB_PORT: String(databasePort), DB_DATABASE: 'relay', DB_USERNAME: 'relay', DB_PASSWORD: 'relay', SESSION_DRIVER: 'database', CACHE_STORE: 'array', PHP_CLI_SERVER_WORKERS: '2' };
     const artisan = (...args) => execFileSync('php', ['artisan', ...args], { env }).toString();
     artisan('migrate', '--force', '--seed');
-    const web = spawn('php', ['-S', `127.0.0.1:${webPort}`, '../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php'], { cwd: 'public', env, stdio: ['ignore', log, log], detached: true });
+    const web = spawn('php', ['-S', `127.0.0.1:${webPort}`, '../bin/router.php'], { cwd: 'public', env, stdio: ['ignore', log, log], detached: true });
     await until('The web server', () => fetch(`${url}/sign-in`).then((answer) => answer.ok, () => false));
     const end = (child, signal) => new Promise((resolve) => {
         if (child.exitCode !== null || child.signalCode !== null) return resolve();

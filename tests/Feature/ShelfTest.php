@@ -31,18 +31,21 @@ it('shows a page of rigs by what is kept with them, and reads none', function ()
     foreach (range(1, 60) as $i) {
         $id = DB::table('rigs')->insertGetId(['id' => null, 'name' => "Rig {$i}", 'updated_at' => now()->subDays($i)] + $row);
         DB::table('revisions')->insert([
-            'rig_id' => $id, 'number' => 1, 'what' => 'Copied', 'document' => 'never read', 'counts' => '{"ok": 3, "missing": 2}', 'units' => 4, 'cables' => 1, 'build' => 'x',
+            'rig_id' => $id, 'number' => 1, 'what' => 'Copied', 'document' => 'never read', 'counts' => '{"ok": 3, "missing": 2}',
+            'units' => 4, 'cables' => 1, 'build' => 'x',
         ]);
     }
     Cache::flush();
     DB::enableQueryLog();
-    $page = $this->actingAs($this->user)->get('/')->assertOk()->assertSee('Page 1 of 3, 61 rigs')->assertSee('2 missing')->assertSee('4 units · 1 cable');
+    $page = $this->actingAs($this->user)->get('/')->assertOk()->assertSee('Page 1 of 3, 61 rigs')->assertSee('2 missing')
+        ->assertSee('4 units · 1 cable');
     expect(substr_count((string) $page->getContent(), 'data-rig='))->toBe(Shelf::PER_PAGE)->and(count(DB::getQueryLog()))->toBeLessThan(12);
     $this->get('/?page=3')->assertOk()->assertSee('Page 3 of 3')->assertDontSee('Start from a ready rig');
 });
 
 it('finds a person\'s rigs by indexes', function () {
-    $others = array_map(fn (int $i) => ['name' => "Somebody {$i}", 'email' => "somebody-{$i}@example.test", 'password' => 'x'], range(1, 50));
+    $others = array_map(fn (int $i) => ['name' => "Somebody {$i}", 'email' => "somebody-{$i}@example.test", 'password' => 'x'],
+        range(1, 50));
     DB::table('users')->insert($others);
     $row = array_diff_key((array) DB::table('rigs')->find($this->rig->id), ['id' => 0]);
     foreach (DB::table('users')->where('email', 'like', 'somebody%')->pluck('id') as $owner) {
@@ -66,7 +69,8 @@ it('counts at the change what nobody has to count later, and later what was too 
     $this->actingAs($this->user)->get('/')->assertSee('not counted yet')->assertSee('data-standings');
     $this->getJson('/rigs/standings')->assertExactJson(['left' => 0]);
     $this->get('/')->assertDontSee('not counted yet')->assertDontSee('data-standings');
-    expect(array_sum($this->rig->revisions()->sole()->counts))->toBe(count(StoredRig::load($this->rig)->sources) * count(StoredRig::load($this->rig)->listeners));
+    expect(array_sum($this->rig->revisions()->sole()->counts))
+        ->toBe(count(StoredRig::load($this->rig)->sources) * count(StoredRig::load($this->rig)->listeners));
 });
 
 it('lets a blank rig be looked at and laid out', function () {
@@ -83,9 +87,11 @@ it('says on every page of a rig that it can\'t be read, in the list too, and bri
     Cache::flush();
     (new ReflectionProperty(StoredRig::class, 'last'))->setValue(null, null);
     foreach (['wishes', 'wiring', 'history', 'people', 'stock'] as $view) {
-        $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/{$view}")->assertStatus(422)->assertSee('control characters')->assertSee('Bring back revision 1');
+        $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/{$view}")->assertStatus(422)->assertSee('control characters')
+            ->assertSee('Bring back revision 1');
     }
-    $this->postJson("/rigs/{$this->rig->id}/edits", ['edit' => 'describe-rig', 'name' => 'x', 'revision' => 1])->assertStatus(422)->assertJsonPath('message', fn (string $says) => str_contains($says, 'can\'t be read'));
+    $this->postJson("/rigs/{$this->rig->id}/edits", ['edit' => 'describe-rig', 'name' => 'x', 'revision' => 1])->assertStatus(422)
+        ->assertJsonPath('message', fn (string $says) => str_contains($says, 'can\'t be read'));
     $this->get('/')->assertOk()->assertSee('This rig can\'t be read', false)->assertSee('Bring back revision 1');
     $this->get("/rigs/{$this->rig->id}/document")->assertOk();
     $this->get('/account/export')->assertOk();
@@ -108,7 +114,8 @@ it('names each state apart, though a restored backup counts its revisions anew',
 
 it('puts another\'s rig into the list when the invitation is accepted, and out when it is left', function () {
     $guest = User::factory()->create(['name' => 'Guest']);
-    ($this->as)($this->user)->post("/rigs/{$this->rig->id}/people", ['email' => $guest->email, 'role' => 'edit'])->assertSessionHas('said', fn (string $says) => str_contains($says, 'waits in their list'));
+    ($this->as)($this->user)->post("/rigs/{$this->rig->id}/people", ['email' => $guest->email, 'role' => 'edit'])
+        ->assertSessionHas('said', fn (string $says) => str_contains($says, 'waits in their list'));
     ($this->as)($guest)->get('/')->assertSee("{$this->user->name}")->assertSee('invites you to')->assertDontSee('data-rig=', false);
     $this->get("/rigs/{$this->rig->id}/wishes")->assertNotFound();
     $invitation = $guest->invitations()->sole();

@@ -186,8 +186,9 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view', 'accepted_at' => now()]);
     auth()->guard('web')->forgetUser();
     $this->flushSession();
-    $this->actingAs($viewer)->putJson("/rigs/{$rig->id}/layout", ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(),
-        'geometry' => $geometry])->assertOk()->assertJsonPath('drawing', fn (string $html) => str_contains($html, 'W-01'));
+    $this->actingAs($viewer)->putJson("/rigs/{$rig->id}/layout",
+        ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(),
+            'geometry' => $geometry])->assertOk()->assertJsonPath('drawing', fn (string $html) => str_contains($html, 'W-01'));
     expect($rig->layouts()->count())->toBe(0);
     auth()->guard('web')->forgetUser();
     $this->flushSession();

@@ -33,7 +33,8 @@ arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
 it('has no line past 140 characters', function () {
     $long = [];
     foreach (['core', 'app', 'config', 'database', 'routes'] as $room) {
-        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}", FilesystemIterator::SKIP_DOTS));
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS));
         foreach ($files as $file) {
             foreach ($file->getExtension() === 'php' ? (array) file($file->getPathname()) : [] as $number => $line) {
                 if (mb_strlen(rtrim((string) $line)) > 140) {

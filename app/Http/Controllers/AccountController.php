@@ -50,7 +50,8 @@ final class AccountController
     {
         $fields = $request->validateWithBag(
             'password',
-            ['current' => ['required', 'current_password'], 'password' => self::passwordRules([$this->user($request)->name, $this->user($request)->email])],
+            ['current' => ['required', 'current_password'],
+                'password' => self::passwordRules([$this->user($request)->name, $this->user($request)->email])],
         );
         $user = $this->user($request);
         $user->update(['password' => $fields['password']]);
@@ -98,7 +99,8 @@ final class AccountController
      */
     public static function passwordRules(array $own): array
     {
-        return ['required', 'string', 'confirmed', Password::min(10), 'max:200', new Uncommon(array_values(array_filter($own, is_string(...))))];
+        return ['required', 'string', 'confirmed', Password::min(10), 'max:200',
+            new Uncommon(array_values(array_filter($own, is_string(...))))];
     }
 
     /** Whether anybody may begin an account here. */

@@ -6,11 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
 use App\Actions\StaleEdit;
+use App\Actions\UnreadableRevision;
 use App\Http\Redrawing;
 use App\Http\Requests\EditRequest;
 use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\Recovery;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\History\RigDifference;
@@ -85,6 +87,11 @@ final readonly class EditController
         Gate::authorize('view', $rig);
         $revision = fn (int $which): Revision => $rig->revisions()->where('number', $which)->first() ?? abort(404);
         [$before, $after] = [$revision(min($number, $with)), $revision(max($number, $with))];
+        foreach ([$before, $after] as $one) {
+            if (Recovery::read($one) === null) {
+                return view('rigs.incomparable', ['page' => new RigPage($rig, 'history', $request), 'revision' => $one]);
+            }
+        }
         $read = fn (Revision $one): CoreRig => (new DocumentReader)->readStored($one->document);
 
         return view(
@@ -121,6 +128,8 @@ final readonly class EditController
             $said = $do();
         } catch (StaleEdit $e) {
             return $this->refusal($request, $e->getMessage(), 409);
+        } catch (UnreadableRevision $e) {
+            return $this->refusal($request, $e->getMessage(), 422);
         } catch (InvalidRig $e) {
             return $this->refusal(
                 $request,
@@ -134,10 +143,22 @@ final readonly class EditController
         if ($request->expectsJson()) {
             $request->session()->now('said', $said);
 
-            return response()->json(['said' => $said, 'page' => $this->redrawing->of($rig, $request->header('X-Page', ''), $request)]);
+            return response()->json(['said' => $said, 'page' => $this->drawn($request, $rig)]);
         }
 
         return back()->with('said', $said);
+    }
+
+    /** The page drawn anew. The change is made by now: where the drawing fails, the page asks for itself again. */
+    private function drawn(Request $request, Rig $rig): ?string
+    {
+        try {
+            return $this->redrawing->of($rig, (string) $request->header('X-Page', ''), $request);
+        } catch (\Throwable $e) {
+            report($e);
+
+            return null;
+        }
     }
 
     private function refusal(Request $request, string $message, int $status): JsonResponse|RedirectResponse

@@ -25,7 +25,8 @@ final class PasswordController
         Password::sendResetLink(['email' => mb_strtolower($fields['email'])]);
 
         // The same whether somebody has an account with this address or not.
-        return redirect()->route('login')->with('said', 'If there is an account with this address, a link is on its way. It works for an hour.');
+        return redirect()->route('login')
+            ->with('said', 'If there is an account with this address, a link is on its way. It works for an hour.');
     }
 
     public function edit(Request $request, string $token): View
@@ -47,7 +48,8 @@ final class PasswordController
 
         return $status === Password::PASSWORD_RESET
             ? redirect()->route('login')->with('said', 'The password is changed. Sign in with it.')
-            : back()->withErrors(['email' => 'This link no longer works, or it belongs to another address. Ask for a new one.'])->withInput();
+            : back()->withErrors(['email' => 'This link no longer works, or it belongs to another address. Ask for a new one.'])
+                ->withInput();
     }
 
     /** Sets a password and ends every session that knew the old one. */

@@ -4,7 +4,7 @@
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="csrf-token" content="{{ request()->hasSession() ? csrf_token() : '' }}">
     <title>{{ $title }} · Hidden Wire</title>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     @vite(['resources/scss/app.scss', 'resources/js/app.js'])

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Rigs\Kept;
+use HiddenWire\Core\Quantity\Count;
+use Illuminate\Console\Command;
+
+/** Lets go of what was kept ready and is out of date. */
+final class Tidy extends Command
+{
+    protected $signature = 'cache:tidy';
+
+    protected $description = 'Delete what was kept ready and is out of date';
+
+    public function handle(): int
+    {
+        $this->line(Count::of(Kept::tidy(), 'old entry', 'old entries').' deleted.');
+
+        return self::SUCCESS;
+    }
+}

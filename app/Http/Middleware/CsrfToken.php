@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
+
+/** Pages send the token that stands in them: a cookie with it, of a name that two copies on one machine would share, is not needed. */
+final class CsrfToken extends ValidateCsrfToken
+{
+    protected $addHttpCookie = false;
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rigs;
+
+/** The files of the cache. Laravel's file store deletes an entry when it is asked for after its time; one that nobody asks for stays. */
+final class Kept
+{
+    /**
+     * Deletes entries whose time is over.
+     *
+     * @return int how many
+     */
+    public static function tidy(): int
+    {
+        $folder = (string) config('cache.stores.disk.path');
+        if (! is_dir($folder)) {
+            return 0;
+        }
+        $deleted = 0;
+        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS));
+        foreach ($files as $file) {
+            assert($file instanceof \SplFileInfo);
+            // An entry begins with the second at which it ends, in ten digits.
+            $ends = $file->isFile() ? @file_get_contents($file->getPathname(), length: 10) : false;
+            if (is_string($ends) && ctype_digit($ends) && (int) $ends < time() && @unlink($file->getPathname())) {
+                $deleted++;
+            }
+        }
+
+        return $deleted;
+    }
+}
