@@ -15,6 +15,7 @@
             <div class="form-check"><input class="form-check-input" type="checkbox" id="remember" name="remember" value="1"><label class="form-check-label" for="remember">Stay signed in here</label></div>
             <button class="btn btn-ink" type="submit">Sign in</button>
         </form>
+        <p class="door-other"><a href="{{ route('password.request') }}">Forgotten your password?</a></p>
         @if (App\Http\Controllers\AccountController::isOpen()) <p class="door-other"><a href="{{ route('register') }}">Begin an account</a></p> @endif
     </main>
 </x-page>

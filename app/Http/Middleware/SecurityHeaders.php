@@ -25,7 +25,9 @@ final class SecurityHeaders
         if ($response instanceof RedirectResponse && parse_url($response->getTargetUrl(), PHP_URL_HOST) !== $request->getHost()) {
             $response->setTargetUrl($request->getSchemeAndHttpHost());
         }
-        header_remove('X-Powered-By');
+        if (! headers_sent()) {
+            header_remove('X-Powered-By');
+        }
         $response->headers->add([
             'Content-Security-Policy' => self::POLICY,
             'X-Content-Type-Options' => 'nosniff',

@@ -39,7 +39,8 @@ final class SignInRequest extends FormRequest
         }
         $user = User::query()->where('email', $email)->first();
         // An address that nobody has costs the same time as one that somebody has.
-        $isRight = Hash::check($this->string('password')->toString(), $user->password ?? Hash::make('nobody'));
+        $password = $this->string('password')->toString();
+        $isRight = $user === null ? Hash::make($password) === '' : Hash::check($password, $user->password);
         if ($user === null || ! $isRight || ! $this->isAllowed($user)) {
             foreach (array_keys($limits) as $key) {
                 RateLimiter::hit($key);

@@ -7,7 +7,7 @@
             @csrf
             @foreach ([['name', 'Name', 'text', 'name'], ['email', 'Email', 'email', 'username'], ['password', 'Password, 10 characters or more', 'password', 'new-password'], ['password_confirmation', 'The password again', 'password', 'new-password']] as [$field, $label, $type, $complete])
                 <label class="form-label" for="{{ $field }}">{{ $label }}</label>
-                <input class="form-control" id="{{ $field }}" name="{{ $field }}" type="{{ $type }}" autocomplete="{{ $complete }}" value="{{ $type === 'password' ? '' : old($field) }}" required @error($field) aria-describedby="{{ $field }}-wrong" aria-invalid="true" @enderror>
+                <input class="form-control" id="{{ $field }}" name="{{ $field }}" type="{{ $type }}" autocomplete="{{ $complete }}" value="{{ $type === 'password' ? '' : old($field) }}" required @if ($field === 'password') data-strength @endif @error($field) aria-describedby="{{ $field }}-wrong" aria-invalid="true" @enderror>
                 @error($field) <p class="trouble" id="{{ $field }}-wrong" role="alert">{{ $message }}</p> @enderror
             @endforeach
             <button class="btn btn-ink door-go" type="submit">Begin</button>

@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\Kept;
+use App\Rigs\Pictures;
+use App\Rigs\UnreadablePicture;
+use Database\Seeders\DatabaseSeeder;
+use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Storage;
+
+it('answers to its own names only, on every address', function () {
+    foreach (['/', '/sign-in', '/nothing/here', '/rigs/1/wishes'] as $path) {
+        $this->get("http://elsewhere.test{$path}")->assertStatus(400)->assertSee('APP_HOSTS');
+    }
+    config(['app.hosts' => ['rigs.example.test']]);
+    $this->get('http://rigs.example.test/sign-in')->assertOk();
+});
+
+it('has its own headers on every answer, and says nothing of what it runs on', function (string $method, string $path, int $status) {
+    $answer = $this->call($method, $path)->assertStatus($status);
+    foreach (['Content-Security-Policy', 'X-Content-Type-Options', 'X-Frame-Options', 'Referrer-Policy', 'Permissions-Policy'] as $header) {
+        $answer->assertHeader($header);
+    }
+    $answer->assertHeaderMissing('X-Powered-By');
+})->with([['GET', '/sign-in', 200], ['GET', '/nothing', 404], ['PUT', '/sign-in', 405], ['GET', '/', 302], ['GET', '/up', 200], ['GET', '/storage/x', 404]]);
+
+it('shows error pages of its own with a way on', function () {
+    $this->get('/nothing')->assertNotFound()->assertSee('There is nothing here')->assertSee('All rigs');
+    $this->put('/sign-in')->assertStatus(405)->assertSee('takes no such request');
+    $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
+    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/wishes")->assertNotFound()->assertSee('somebody who has not invited you');
+});
+
+it('leads nobody to another\'s address, whatever the browser says where it came from', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    $this->actingAs($user)->from('https://elsewhere.test/trap')->post("/rigs/{$rig->id}/edits", ['edit' => 'fly', 'revision' => 1])->assertRedirect('http://127.0.0.1:8390');
+});
+
+it('locks the account after five wrong passwords, from wherever they come, and tells when to come again', function () {
+    $user = User::factory()->create(['password' => 'a long password']);
+    foreach (range(1, 5) as $i) {
+        $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"])->post('/sign-in', ['email' => strtoupper($user->email), 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'Wrong email or password.']);
+    }
+    $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.9'])->post('/sign-in', ['email' => $user->email, 'password' => 'a long password'])
+        ->assertSessionHasErrors(['email' => 'Too many attempts. Try again in 60 seconds.']);
+    $this->travel(61)->seconds();
+    $this->post('/sign-in', ['email' => $user->email, 'password' => 'a long password'])->assertRedirect('/');
+});
+
+it('takes as long for an address that nobody has as for one that somebody has', function () {
+    config(['hashing.bcrypt.rounds' => 10]);
+    $user = User::factory()->create(['password' => Hash::make('a long password', ['rounds' => 10])]);
+    $time = function (string $email): float {
+        Cache::flush();
+        $best = INF;
+        foreach (range(1, 4) as $_) {
+            $start = hrtime(true);
+            $this->post('/sign-in', ['email' => $email, 'password' => 'wrong']);
+            $best = min($best, (hrtime(true) - $start) / 1e6);
+        }
+
+        return $best;
+    };
+    $this->post('/sign-in', ['email' => 'warm@example.test', 'password' => 'x']);
+    [$known, $unknown] = [$time($user->email), $time('nobody@example.test')];
+    // A check of a password is most of either.
+    expect($unknown)->toBeGreaterThan($known * 0.6)->toBeLessThan($known * 1.7);
+});
+
+it('tells addresses apart by their accents', function () {
+    User::factory()->create(['email' => 'rene@example.test', 'password' => 'a long password']);
+    $other = User::factory()->create(['email' => 'rené@example.test', 'password' => 'another password']);
+    $this->post('/sign-in', ['email' => 'rené@example.test', 'password' => 'a long password'])->assertSessionHasErrors('email');
+    $this->post('/sign-in', ['email' => 'rené@example.test', 'password' => 'another password'])->assertRedirect('/');
+    expect(auth()->id())->toBe($other->id);
+});
+
+it('lets the demo account in from this machine only, unless it is wanted otherwise', function () {
+    $this->seed(DatabaseSeeder::class);
+    $try = fn () => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD]);
+    $try()->assertSessionHasErrors('email');
+    config(['app.demo' => true]);
+    $try()->assertRedirect('/');
+    User::query()->delete();
+    config(['app.demo' => false, 'app.url' => 'https://rigs.example.test']);
+    $this->seed(DatabaseSeeder::class);
+    expect(User::query()->count())->toBe(0);
+});
+
+it('refuses passwords that everybody has, and one\'s own name', function (string $password, bool $isRefused) {
+    $answer = $this->post('/register', ['name' => 'Marigold', 'email' => 'marigold@example.test', 'password' => $password, 'password_confirmation' => $password]);
+    $isRefused ? $answer->assertSessionHasErrors('password') : $answer->assertSessionHasNoErrors();
+    expect(User::query()->count())->toBe($isRefused ? 0 : 1);
+})->with([
+    ['password123', true], ['Password1234!', true], ['qwertyuiop', true], ['1234567890', true], ['aaaaaaaaaaaa', true], ['ababababab', true], ['marigold-2026', true], ['short', true],
+    ['nine lamps in a pier', false], ['Tr4m-depot-rain', false],
+]);
+
+it('gives a new password by a link to the account\'s address, and says the same to everybody', function () {
+    Notification::fake();
+    $user = User::factory()->create();
+    DB::table('sessions')->insert(['id' => 'old', 'user_id' => $user->id, 'payload' => '', 'last_activity' => time()]);
+    $said = [];
+    foreach ([$user->email, 'nobody@example.test'] as $email) {
+        $this->post('/forgotten', ['email' => $email])->assertRedirect('/sign-in');
+        $said[] = session('said');
+    }
+    expect($said[0])->toBe($said[1])->not->toBeNull();
+    $token = null;
+    Notification::assertSentToTimes($user, ResetPassword::class, 1);
+    Notification::assertSentTo($user, ResetPassword::class, function (ResetPassword $mail) use (&$token) {
+        return (bool) ($token = $mail->token);
+    });
+    $this->get("/new-password/{$token}?email={$user->email}")->assertOk()->assertSee($user->email);
+    $set = fn (string $with) => $this->post('/new-password', ['token' => $with, 'email' => $user->email, 'password' => 'nine lamps in a pier', 'password_confirmation' => 'nine lamps in a pier']);
+    $set('another')->assertSessionHasErrors('email');
+    $set($token)->assertRedirect('/sign-in');
+    expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0);
+    $set($token)->assertSessionHasErrors('email');
+    $this->post('/sign-in', ['email' => $user->email, 'password' => 'nine lamps in a pier'])->assertRedirect('/');
+});
+
+it('gives a new password by command', function () {
+    $user = User::factory()->create();
+    expect(Artisan::call('account:password nobody@example.test'))->toBe(1)->and(Artisan::call("account:password {$user->email}"))->toBe(0);
+    preg_match('/: ([a-z0-9-]{20,})/', Artisan::output(), $found);
+    $this->post('/sign-in', ['email' => $user->email, 'password' => $found[1]])->assertRedirect('/');
+});
+
+it('limits registrations by network address, and says when to come again', function () {
+    foreach (range(1, 10) as $i) {
+        $this->post('/register', ['email' => "x{$i}"])->assertRedirect();
+    }
+    $this->post('/register', ['email' => 'x'])->assertStatus(429)->assertHeader('Retry-After')->assertSee('Try again in');
+    $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.8'])->post('/register', ['email' => 'x'])->assertRedirect();
+});
+
+it('counts each purpose on its own', function () {
+    $user = User::factory()->create();
+    foreach (range(1, 10) as $i) {
+        $this->actingAs($user)->get('/account/export')->assertOk();
+    }
+    $this->get('/account/export')->assertStatus(429);
+    $this->post('/rigs/blank', ['name' => 'Still here'])->assertRedirect();
+});
+
+it('answers, and makes one revision, though neither cache nor log can be written', function () {
+    $file = tempnam(sys_get_temp_dir(), 'full');
+    config(['cache.default' => 'file', 'cache.stores.disk.path' => "{$file}/cache", 'cache.stores.disk.lock_path' => "{$file}/cache", 'logging.default' => 'single', 'logging.channels.days.path' => "{$file}/log"]);
+    Cache::clearResolvedInstances();
+    app()->forgetInstance('cache');
+    app()->forgetInstance('cache.store');
+    app()->forgetInstance('log');
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    Log::error('to nowhere');
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
+    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1], ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])->assertOk()->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
+    expect($rig->revisions()->count())->toBe(2);
+    unlink($file);
+});
+
+it('has made the change though the page can\'t be drawn anew, and says so', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    view()->composer('rigs.wishes', fn () => throw new RuntimeException('No drawing today'));
+    $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1], ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])
+        ->assertOk()->assertJsonPath('page', null)->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
+    expect($rig->revisions()->count())->toBe(2);
+});
+
+it('deletes what was kept ready and is out of date', function () {
+    $folder = sys_get_temp_dir().'/kept-'.bin2hex(random_bytes(4));
+    config(['cache.stores.disk.path' => $folder]);
+    app()->forgetInstance('cache');
+    $store = app('cache')->store('disk');
+    $store->put('old', 'x', 1);
+    $store->put('new', 'y', 3600);
+    sleep(2);
+    expect(Kept::tidy())->toBe(1)->and($store->get('new'))->toBe('y');
+    (new Illuminate\Filesystem\Filesystem)->deleteDirectory($folder);
+});
+
+describe('pictures', function () {
+    beforeEach(function () {
+        Storage::fake('local');
+        $this->user = User::factory()->create();
+        $this->rig = app(ImportRig::class)($this->user, shipped('rigs/penny-slot.json'));
+        // Left half black, right half white; turned by its EXIF orientation.
+        $this->jpeg = function (int $orientation): string {
+            $image = imagecreatetruecolor(80, 40);
+            imagefilledrectangle($image, 40, 0, 79, 39, 0xFFFFFF);
+            ob_start();
+            imagejpeg($image, null, 95);
+            $jpeg = (string) ob_get_clean();
+            $exif = "Exif\0\0II*\0".pack('V', 8).pack('v', 1).pack('vvVvv', 0x0112, 3, 1, $orientation, 0).pack('V', 0);
+
+            return substr($jpeg, 0, 2)."\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+        };
+        $this->keep = fn (string $bytes) => app(Pictures::class)->keep($this->rig, 'pc', $this->user, $bytes, '');
+    });
+
+    it('stand upright as the camera says that it was held', function (int $orientation, array $size, array $white) {
+        $picture = ($this->keep)(($this->jpeg)($orientation));
+        $kept = imagecreatefromstring((string) Storage::disk('local')->get($picture->path()));
+        expect([$picture->width, $picture->height])->toBe($size)->and(imagecolorat($kept, ...$white) & 0xFF)->toBeGreaterThan(200);
+    })->with([
+        'as it is' => [1, [80, 40], [70, 20]], 'upside down' => [3, [80, 40], [10, 20]], 'to the right' => [6, [40, 80], [20, 70]], 'to the left' => [8, [40, 80], [20, 10]], 'mirrored' => [2, [80, 40], [10, 20]],
+    ]);
+
+    it('are refused where only half of them came', function () {
+        $whole = ($this->jpeg)(1);
+        expect(fn () => ($this->keep)(substr($whole, 0, (int) (strlen($whole) * 0.7))))->toThrow(UnreadablePicture::class, 'damaged')
+            ->and(($this->keep)($whole.'a maker\'s note behind the end')->width)->toBe(80);
+    });
+
+    it('are read one at a time for each person', function () {
+        $lock = Cache::lock("picture:{$this->user->id}", 30);
+        $lock->get();
+        expect(fn () => ($this->keep)(($this->jpeg)(1)))->toThrow(UnreadablePicture::class, 'Try again in a moment');
+        $lock->release();
+        expect(($this->keep)(($this->jpeg)(1))->width)->toBe(80);
+    });
+});
+
+it('says a document too large in canonical form, and compares with and goes back to nothing that can\'t be read', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
+    $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1])->assertOk();
+    $rig->revisions()->where('number', 1)->update(['document' => '{"format": "hidden-wire/rig", "version": 1}']);
+    $this->get("/rigs/{$rig->id}/history/1/2")->assertOk()->assertSee('Revision 1 can\'t be read any more', false);
+    $this->postJson("/rigs/{$rig->id}/revisions/1/restore", ['revision' => 2])->assertStatus(422)->assertJsonPath('message', 'Revision 1 can\'t be read any more, so it can\'t be brought back. Nothing is changed.');
+    $this->postJson("/rigs/{$rig->id}/undo", ['revision' => 2])->assertStatus(422);
+    // A page from before meets a change of now: nobody can tell whether they are apart.
+    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-02', 'revision' => 1, 'at_revision' => 1])->assertStatus(409);
+    $data = json_decode(shipped('rigs/penny-slot.json'), true);
+    // Points that take more than a line each grow by their indents.
+    $point = fn (string $id) => ['id' => $id, 'kind' => 'strip', 'label' => str_repeat('x', 40), 'channels' => 2, 'gain' => ['from' => -1, 'to' => 1, 'db' => 0], 'mute' => false, 'mono' => false];
+    for ($i = 0; $i < 9_000; $i++) {
+        $data['models']["m-{$i}"] = ['name' => 'x', 'family' => 'mixer', 'sockets' => [], 'points' => array_map($point, ['a', 'b', 'c', 'd']), 'routes' => []];
+    }
+    $large = (string) json_encode($data);
+    expect(strlen($large))->toBeLessThan(HiddenWire\Core\Document\Json::MAX_BYTES);
+    expect(fn () => app(ImportRig::class)($user, $large))->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'In canonical form');
+});

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Process;
+
+/** What a tool answers as JSON; null where it has no answer (no network, or a registry that does not offer it). @param  list<string>  $command @return array<string, mixed>|null */
+function answerOf(array $command): ?array
+{
+    $run = Process::path(base_path())->timeout(40)->env(['COMPOSER_ALLOW_SUPERUSER' => '1'])->run($command);
+    $answer = json_decode($run->output(), true);
+
+    return is_array($answer) && ! isset($answer['error'], $answer['message']) && ! isset($answer['statusCode']) ? $answer : null;
+}
+
+it('names an exact version of every library that is used directly', function () {
+    $composer = json_decode((string) file_get_contents(base_path('composer.json')), true);
+    $npm = json_decode((string) file_get_contents(base_path('package.json')), true);
+    $versions = array_filter([...$composer['require'], ...$composer['require-dev'], ...$npm['dependencies'] ?? [], ...$npm['devDependencies']],
+        fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'), ARRAY_FILTER_USE_KEY);
+    expect(count($versions))->toBeGreaterThan(15);
+    foreach ($versions as $name => $version) {
+        expect($version)->toMatch('/^\d+\.\d+\.\d+$/', (string) $name);
+    }
+    // Every extension that is used is named; what only tests use is not installed with the application.
+    expect(array_keys($composer['require']))->toContain('ext-dom', 'ext-exif', 'ext-gd', 'ext-intl', 'ext-mbstring', 'ext-pdo_mysql', 'ext-zip')->not->toContain('opis/json-schema');
+});
+
+it('uses no PHP library with a known advisory', function () {
+    $answer = answerOf(['composer', 'audit', '--format=json', '--no-interaction']);
+    $answer === null ? $this->markTestSkipped('The registry gave no answer about advisories.') : expect($answer['advisories'])->toBe([]);
+});
+
+it('uses no browser library with a known advisory', function () {
+    $answer = answerOf(['npm', 'audit', '--json', '--omit=dev']);
+    isset($answer['vulnerabilities']) ? expect($answer['vulnerabilities'])->toBe([]) : $this->markTestSkipped('The registry gave no answer about advisories.');
+});
+
+it('says which library has a newer release', function () {
+    $answer = answerOf(['composer', 'outdated', '--direct', '--minor-only', '--format=json', '--no-interaction']);
+    if ($answer === null || ! isset($answer['installed'])) {
+        $this->markTestSkipped('The registry gave no answer about releases.');
+    }
+    $newer = array_map(fn (array $one) => "{$one['name']} {$one['version']} → {$one['latest']}", $answer['installed']);
+    expect($newer)->toBeArray();
+    if ($newer !== []) {
+        // Newer is no fault: it is said, and nothing fails.
+        $this->markTestIncomplete('Newer releases: '.implode(', ', $newer));
+    }
+});
