@@ -123,3 +123,33 @@ test('no view has anything that axe finds', async ({ page, browser }) => {
     await guest.goto('/sign-in');
     await noViolations(guest);
 });
+
+test('after a change the keyboard is where the hand was, and what else is open, typed or chosen stays', async ({ page }) => {
+    const rig = await openStarter(page, 'One headset for two computers');
+    await page.goto(`/rigs/${rig}/tracks`);
+    const mutes = page.getByRole('button', { name: /^Mute / });
+    const name = await mutes.nth(0).textContent();
+    await mutes.nth(0).focus();
+    await page.keyboard.press('Enter');
+    await expect(said(page)).toContainText('muted');
+    // The same button, which says the opposite now, has the keyboard still.
+    await expect(page.getByRole('button', { name: name.replace('Mute', 'Unmute').trim() })).toBeFocused();
+
+    await page.goto(`/rigs/${rig}/computers`);
+    const device = page.locator('.device-row').first();
+    await device.locator('summary').click();
+    await device.locator('[name=name]').fill('Half typed');
+    await device.locator('[name=driver_mode]').selectOption('exclusive');
+    const other = page.locator('.start-order select').first();
+    await other.evaluate((select) => select.dispatchEvent(new Event('focus')));
+    // A change of something else is drawn into the page around all this.
+    await page.keyboard.press('Escape');
+    await page.locator('main').press('Control+z');
+    await expect(said(page)).toContainText('Undone:');
+    await expect(device).toHaveAttribute('open', '');
+    await expect(device.locator('[name=name]')).toHaveValue('Half typed');
+    await expect(device.locator('[name=driver_mode]')).toHaveValue('exclusive');
+    // What was done is said until it is put away.
+    await page.getByRole('button', { name: 'Put the message away' }).click();
+    await expect(said(page)).toHaveCount(0);
+});

@@ -14,7 +14,11 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await page.getByLabel('Email of their account').fill(email);
     await page.getByLabel('They may').selectOption('view');
     await page.getByRole('button', { name: 'Invite' }).click();
-    await expect(said(page)).toContainText('Ines may look at this rig now');
+    await expect(said(page)).toContainText('the invitation waits in their list of rigs');
+    await hers.goto('/');
+    await expect(hers.getByRole('group', { name: /^Invitation to/ })).toContainText('you may look at it');
+    await hers.getByRole('button', { name: 'Accept' }).click();
+    await expect(hers.locator(`[data-rig="${rig}"]`)).toBeVisible();
     await hers.goto(`/rigs/${rig}/recipes?select=unit:broadcast-program`);
     await expect(hers.getByText('look only')).toBeVisible();
     await expect(hers.getByLabel('Fader of Source 1, dB')).toBeDisabled();

@@ -1,6 +1,6 @@
 @props(['page'])
 @if ($page->causes === null)
-    <p class="lead-line causes-wait" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
+    <p class="lead-line causes-wait" x-data="causes" data-key="causes-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
     <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
 @elseif ($page->causes->causes !== [])
     <h2>{{ count($page->causes->causes) }} {{ Str::plural('cause', count($page->causes->causes)) }} for {{ $page->causes->cells }} {{ Str::plural('cell', $page->causes->cells) }}</h2>

@@ -1,4 +1,4 @@
-<dialog class="keys" data-keys aria-labelledby="keys-title">
+<dialog class="keys" data-keys aria-labelledby="keys-title" x-data="keyList" x-on:key-list.window="open">
     <h2 id="keys-title">Keys</h2>
     <dl>
         <dt><kbd>1</kbd> … <kbd>6</kbd></dt><dd>Wishes, Stock, Wiring, Computers, Recipes, Tracks</dd>
@@ -12,7 +12,7 @@
         <dt><kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd></dt><dd>earlier or later in the start order</dd>
         <dt><kbd>o</kbd></dt><dd>only the chosen way, or all again</dd>
         <dt><kbd>m</kbd> <kbd>y</kbd> <kbd>n</kbd> <kbd>x</kbd></dt><dd>must, may, must not, no wish, for the chosen cell</dd>
-        <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo</dd>
+        <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo (also <kbd>Ctrl</kbd> <kbd>Z</kbd>, <kbd>Ctrl</kbd> <kbd>Shift</kbd> <kbd>Z</kbd>)</dd>
         <dt><kbd>Esc</kbd></dt><dd>let go of what is chosen</dd>
         <dt><kbd>t</kbd></dt><dd>paper or night desk</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>

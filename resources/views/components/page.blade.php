@@ -7,9 +7,10 @@
     <meta name="csrf-token" content="{{ request()->hasSession() ? csrf_token() : '' }}">
     <title>{{ $title }} · Hidden Wire</title>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
+    <script src="/theme.js"></script>
     @vite(['resources/scss/app.scss', 'resources/js/app.js'])
 </head>
-<body {{ $attributes }}>
+<body {{ $attributes }} x-data="frame" x-on:submit="submit" x-on:change="change" x-on:click="click" x-on:keydown.window="key">
 {{ $slot }}
 </body>
 </html>

@@ -14,13 +14,14 @@
             @endforeach
         </nav>
         <div class="top-end">
-            <span class="here" data-here aria-live="polite"></span>
+            <span class="here" data-key="here" data-own x-data="pulse" x-text="here" aria-live="polite"></span>
             @if (! $page->canEdit) <span class="tag">look only</span> @endif
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
                 @if ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
             </a>
             <a class="plain find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)" aria-label="Find"><i class="bi bi-search" aria-hidden="true"></i></a>
             @if ($page->canEdit) <div class="undo"><x-undo :page="$page" /></div> @endif
+            <button type="button" class="plain keys-open" data-key-list title="Keys (?)" aria-label="Keys"><i class="bi bi-keyboard" aria-hidden="true"></i></button>
             <x-account />
         </div>
     </header>
@@ -39,14 +40,17 @@
     </nav>
     <main id="view" class="view" tabindex="-1">{{ $slot }}</main>
     {{ $strip ?? '' }}
-    @if ($errors->any()) <p class="message trouble" role="alert">{{ implode(' ', $errors->all()) }}</p>
-    @elseif (session('said')) <p class="message" role="status">{{ session('said') }}</p> @endif
-    <dialog class="finder" data-finder aria-label="Find">
-        <form method="get" action="{{ route('rigs.find', $page->record->id) }}" role="search">
+    <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message" x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }} <button type="button" class="plain" x-on:click="put" aria-label="Put the message away"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p>@endif</div>
+    @if ($errors->any()) <p class="message trouble" role="alert" x-data="message">{{ implode(' ', $errors->all()) }} <button type="button" class="plain" x-on:click="put" aria-label="Put the message away"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p> @endif
+    <dialog class="finder" aria-label="Find" x-data="finder" x-on:find.window="open" x-on:keydown.down="down" x-on:keydown.up="up">
+        <form method="get" action="{{ route('rigs.find', $page->record->id) }}" role="search" x-on:submit.stop="first">
             <label class="visually-hidden" for="find-text">Unit, socket, cable, device, sound, view or action</label>
-            <input id="find-text" class="form-control" type="search" name="q" autocomplete="off" placeholder="Unit, cable, device, sound, view …" aria-controls="found">
+            <input id="find-text" class="form-control" type="search" name="q" autocomplete="off" placeholder="Unit, cable, device, sound, view …" aria-controls="found" x-ref="text" x-on:input="typed">
         </form>
-        <ul id="found" class="found" data-found></ul>
+        <ul id="found" class="found" data-found x-ref="list" x-on:click="gone">
+            <template x-for="one in found"><li><a x-bind:href="one.url"><strong x-text="one.what"></strong> <small x-text="one.kind"></small></a></li></template>
+        </ul>
+        <p class="found-says" x-text="says" aria-live="polite"></p>
     </dialog>
     <x-keys />
 </x-page>

@@ -73,6 +73,6 @@
             @foreach ($strip->causes as $i => $cause) <x-cause :page="$page" :cause="$cause" :number="$i + 1" :cells="false" /> @endforeach
         </div>
     @elseif ($pair->verdict->isAtOdds() && $page->causes === null && $page->view === 'wiring')
-        <p class="strip-note" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the cause …</p>
+        <p class="strip-note" x-data="causes" data-key="causes-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the cause …</p>
     @endif
 </section>

@@ -14,7 +14,7 @@
         <div class="top-end"><x-account /></div>
     </header>
     <main class="model-page">
-        <form class="model-form" method="post" action="{{ $own === null ? route('models.store') : route('models.update', $own->id) }}" data-sketch="{{ route('models.drawing') }}">
+        <form class="model-form" method="post" action="{{ $own === null ? route('models.store') : route('models.update', $own->id) }}" x-data="sketch" x-on:input="typed" data-sketch="{{ route('models.drawing') }}">
             @csrf @if ($own !== null) @method('put') @endif
             <input type="hidden" name="base" value="{{ $base }}">
             <div class="model-head">

@@ -11,7 +11,7 @@
         <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length in metres, colour, owned (1 or 0). The empty rows at the end take new cables. All rows are changed in one step, or none.</p>
         <x-edit :page="$page" class="cable-form" :fields="['edit' => 'cables', 'situation' => '']">
             <div class="matrix-scroll" tabindex="0" role="region" aria-label="Cables">
-                <table class="rows cable-rows" data-paste>
+                <table class="rows cable-rows" x-data="table" x-on:paste="paste">
                     <thead><tr><th scope="col">Label</th><th scope="col">From</th><th scope="col">To</th><th scope="col">Type</th><th scope="col">m</th><th scope="col">Colour</th><th scope="col">Owned</th></tr></thead>
                     <tbody>
                         @foreach ($rows as $i => $row)

@@ -50,10 +50,10 @@
                     </div>
                     <div class="programs">
                         <h3>Programs, in the order of their start</h3>
-                        <ol class="start-order" data-order="{{ $unit->place }}">
+                        <ol class="start-order" data-order="{{ $unit->place }}" x-data="order" x-on:dragstart="take" x-on:dragover="over" x-on:dragend="drop" x-on:click="click" x-on:keydown="key">
                             @foreach ($computer->programs as $entry)
                                 @php $program = $entry['unit']; @endphp
-                                <li data-program="{{ $program->id }}" draggable="{{ $page->canEdit ? 'true' : 'false' }}">
+                                <li data-program="{{ $program->id }}" data-key="program-{{ $program->id }}" draggable="{{ $page->canEdit ? 'true' : 'false' }}">
                                     <div class="program-head">
                                         <span class="figures" title="Its turn at the start">{{ $program->start ?? '–' }}</span>
                                         <strong>{{ $program->name }}</strong>@if ($program->atLogin) <span class="tag">at login</span> @endif

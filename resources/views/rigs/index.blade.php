@@ -25,7 +25,7 @@
                 <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete') <button class="do" type="submit">Decline</button></form>
             </div>
         @endforeach
-        <div class="cards" @if ($shelf->isIncomplete()) data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
+        <div class="cards" x-data="standings" @if ($shelf->isIncomplete()) data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
             @foreach ($shelf->cards as $card)
                 <article class="card-rig" data-rig="{{ $card->rig->id }}">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">

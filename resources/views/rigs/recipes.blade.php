@@ -25,7 +25,7 @@
             @endif
             @if ($isMatrix)
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Matrix of {{ $shown->unit->name }}">
-                    <table class="matrix" data-grid>
+                    <table class="matrix" x-data="grid" x-on:keydown="move">
                         <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe) <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
                         <tbody>
                             @foreach ($shown->inputs() as $input)

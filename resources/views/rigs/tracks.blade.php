@@ -4,7 +4,7 @@
             <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
                 <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }} <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Tracks of {{ $program->unit->name }}">
-                    <table class="matrix track-table" data-grid>
+                    <table class="matrix track-table" x-data="grid" x-on:keydown="move">
                         <thead>
                             <tr>
                                 <th scope="col">What comes in</th>

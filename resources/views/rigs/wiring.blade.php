@@ -34,12 +34,12 @@
         </div>
         <div class="map-place">
             @if ($drawing === null)
-                <div class="laying" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
+                <div class="laying" x-data="layOut" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
                     @if ($page->rig->units === [])
                         <p>There is no unit in this rig yet: nothing to draw.</p>
                     @else
-                        <p role="status" data-layout-says>Laying the map out …</p>
-                        <button type="button" class="btn btn-sm btn-ink" data-layout-stop>Stop</button>
+                        <p role="status" data-layout-says x-text="says">Laying the map out …</p>
+                        <button type="button" class="btn btn-sm btn-ink" x-bind:hidden="isDone" x-on:click="stop">Stop</button>
                     @endif
                 </div>
             @else

@@ -11,7 +11,7 @@
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === []) <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No equipment is needed for that yet.</p> @endif
-            <table class="hearing" data-grid>
+            <table class="hearing" x-data="grid" x-on:keydown="move">
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
                     <tr>

@@ -1,6 +1,5 @@
 // Pan, zoom and fit of the map. The view is kept for each map while the tab is open, so that following a link does not lose the place.
 import panzoom from 'panzoom';
-import { onWake } from './wake.js';
 
 const FARTHEST = 0.12;
 const NEAREST = 4;
@@ -9,7 +8,8 @@ const MOVE = 70;
 
 const start = (frame, signal) => {
     const svg = frame.querySelector('svg');
-    const size = { width: svg.width.baseVal.value, height: svg.height.baseVal.value };
+    const sizeNow = () => ({ width: svg.width.baseVal.value, height: svg.height.baseVal.value });
+    let size = sizeNow();
     const key = `map-${frame.dataset.map}`;
     const view = panzoom(svg, {
         minZoom: FARTHEST,
@@ -66,7 +66,14 @@ const start = (frame, signal) => {
     }, true);
 
     const actions = { in: () => zoom(STEP), out: () => zoom(1 / STEP), fit };
-    for (const button of document.querySelectorAll('[data-zoom]')) button.addEventListener('click', () => actions[button.dataset.zoom]());
+    document.addEventListener('click', (event) => actions[event.target.closest?.('[data-zoom]')?.dataset.zoom]?.(), { signal });
+    // Another map in the same window.
+    document.addEventListener('redrawn', () => {
+        const now = sizeNow();
+        if (now.width === size.width && now.height === size.height) return;
+        size = now;
+        if (isFitted) fit();
+    }, { signal });
     const keys = { '+': actions.in, '=': actions.in, '-': actions.out, f: fit, 0: fit };
     const arrows = { ArrowLeft: [MOVE, 0], ArrowRight: [-MOVE, 0], ArrowUp: [0, MOVE], ArrowDown: [0, -MOVE] };
     document.addEventListener('keydown', (event) => {
@@ -94,6 +101,16 @@ const start = (frame, signal) => {
     frame.dataset.ready = 'yes';
 };
 
-onWake((signal) => {
-    for (const frame of document.querySelectorAll('[data-map]')) start(frame, signal);
-});
+export function map() {
+    return {
+        gone: new AbortController(),
+
+        init() {
+            start(this.$root, this.gone.signal);
+        },
+
+        destroy() {
+            this.gone.abort();
+        },
+    };
+}

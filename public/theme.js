@@ -1,0 +1,11 @@
+// Before the first paint: the theme that was chosen, else the system's.
+(() => {
+    let chosen = null;
+    try {
+        chosen = JSON.parse(localStorage.getItem('theme'));
+    } catch {
+        chosen = localStorage.getItem('theme');
+        localStorage.setItem('theme', JSON.stringify(chosen));
+    }
+    document.documentElement.dataset.bsTheme = chosen ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+})();

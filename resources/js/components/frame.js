@@ -1,0 +1,92 @@
+// The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
+import { send } from '../page/send.js';
+
+const follow = (selector) => document.querySelector(selector)?.click();
+const neighbour = (list, step) => {
+    const links = [...document.querySelectorAll(`${list} a`)];
+    const at = links.findIndex((link) => link.hasAttribute('aria-current'));
+    links[(at + step + links.length) % links.length]?.click();
+};
+const openMenu = () => document.querySelector('[data-menu][open]');
+const letGo = () => {
+    const menu = openMenu();
+    if (!menu) return follow('[data-key-close]');
+    menu.open = false;
+    menu.querySelector('summary').focus();
+};
+const hasModifier = ({ ctrlKey, metaKey, altKey }) => ctrlKey || metaKey || altKey;
+const say = (name) => window.dispatchEvent(new CustomEvent(name));
+
+const KEYS = {
+    '/': () => say('find'),
+    a: () => document.querySelector('main form:not(.visually-hidden) :is(input:not([type=hidden]), select, textarea)')?.focus(),
+    s: () => follow('.rail-end a[href*="/situations"]'),
+    c: () => follow('.rail-end a[href*="/cables"]'),
+    p: () => follow('.rail-end a[href*="/people"]'),
+    h: () => follow('.rail-end a[href*="/history"]'),
+    '[': () => neighbour('.situations', -1),
+    ']': () => neighbour('.situations', 1),
+    d: () => neighbour('.depths', 1),
+    o: () => follow('[data-key-focus]'),
+    u: () => follow('[data-key-undo]'),
+    r: () => follow('[data-key-redo]'),
+    t: () => window.Alpine.store('theme').turn(),
+    '?': () => say('key-list'),
+    Escape: letGo,
+};
+
+export function frame() {
+    return {
+        submit(event) {
+            const form = event.target;
+            if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) return event.preventDefault();
+            if (!form.matches('form[data-send]')) return;
+            event.preventDefault();
+            send(form, event.submitter);
+        },
+
+        // A number or choice that is set by itself is sent when it is left or chosen.
+        change({ target }) {
+            if (target.matches('[data-auto]') && target.reportValidity()) target.form?.requestSubmit();
+        },
+
+        click(event) {
+            const menu = openMenu();
+            if (menu && !menu.contains(event.target)) menu.open = false;
+            if (event.target.closest('[data-theme-switch]')) window.Alpine.store('theme').turn();
+            if (event.target.closest('[data-key-find]')) {
+                event.preventDefault();
+                say('find');
+            }
+            if (event.target.closest('[data-key-list]')) say('key-list');
+            this.plug(event);
+        },
+
+        // On the map a click on a socket that lights up plugs.
+        plug(event) {
+            const socket = event.target.closest('[data-plug]');
+            const form = document.querySelector('[data-plug-form]');
+            if (!socket || !form) return;
+            event.preventDefault();
+            form.elements.to.value = socket.dataset.plug;
+            form.requestSubmit();
+        },
+
+        key(event) {
+            if (document.querySelector('dialog[open]')) return;
+            if (event.target.matches?.('input, textarea, select')) {
+                // Escape leaves a field; the next one lets go of what is chosen.
+                if (event.key === 'Escape') event.target.blur();
+                return;
+            }
+            const isUndo = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
+            if (hasModifier(event) && !isUndo) return;
+            const button = /^[a-z1-9]$/.test(event.key)
+                ? document.querySelector(`[data-key-wish="${event.key}"], [data-key-step="${event.key}"]`) : null;
+            const action = isUndo ? KEYS[event.shiftKey ? 'r' : 'u'] : button ? () => button.click() : KEYS[event.key];
+            if (!action) return;
+            event.preventDefault();
+            action();
+        },
+    };
+}

@@ -1,0 +1,8 @@
+// The list of keys.
+export function keyList() {
+    return {
+        open() {
+            this.$root.showModal();
+        },
+    };
+}

@@ -1,0 +1,34 @@
+// An own model is drawn by the server while it is being written; rows grow as they are filled.
+import { addRow } from '../page/rows.js';
+
+const WAIT_MS = 250;
+
+export function sketch() {
+    return {
+        timer: null,
+        asked: 0,
+
+        typed(event) {
+            const row = event.target.closest('tr');
+            if (row && row === row.parentElement.lastElementChild && event.target.value) addRow(row.parentElement);
+            const named = [...this.$root.querySelectorAll('[data-rows=points] input[name$="[label]"]')].filter(({ value }) => value);
+            document.querySelector('#point-labels').replaceChildren(...named.map(({ value }) => new Option(value, value)));
+            clearTimeout(this.timer);
+            this.timer = setTimeout(() => this.draw(), WAIT_MS);
+        },
+
+        async draw() {
+            const number = ++this.asked;
+            const body = new FormData(this.$root);
+            body.delete('_method');
+            const answer = await fetch(this.$root.dataset.sketch, { method: 'POST', body, headers: { Accept: 'text/html' } }).catch(() => null);
+            if (!answer || number !== this.asked) return;
+            // What is still wrong stands beside the last drawing, which stays.
+            const html = new DOMParser().parseFromString(await answer.text(), 'text/html').body;
+            const drawing = document.querySelector('[data-sketched]');
+            drawing.querySelector('.trouble')?.remove();
+            if (answer.ok) drawing.replaceChildren(...html.childNodes);
+            else if (answer.status === 422) drawing.prepend(...html.childNodes);
+        },
+    };
+}

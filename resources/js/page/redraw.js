@@ -1,0 +1,80 @@
+// Puts another state of the page in place of this one. Morphing leaves whatever is alike where it is, so that focus, scroll, open dialogs,
+// what is half typed, and lists that nobody has touched stay as they are.
+const SAME_AS_BEFORE = ['revision', 'at_revision', '_token', 'mute', 'mono', 'auto_mute', 'on', 'back', 'want'];
+
+// How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
+const state = { drawings: 0, sending: 0 };
+
+// What tells an element apart from its neighbours: an id, a key, or for a form what it is about.
+const keyOf = (element) => {
+    if (element.id) return `#${element.id}`;
+    if (element.dataset?.key) return element.dataset.key;
+    if (!element.matches?.('form[data-send]')) return null;
+    const about = [...element.querySelectorAll('input[type=hidden]')].filter(({ name }) => !SAME_AS_BEFORE.includes(name));
+    return `${element.getAttribute('action')} ${about.map(({ name, value }) => `${name}=${value}`).join('&')}`;
+};
+
+const keepOpen = (from, to) => {
+    if (from.matches('details') && from.open) to.setAttribute('open', '');
+};
+// The map's own window and scale are the reader's; its size and its lines are the server's.
+const isOfReader = (from, to) => {
+    if (!from.matches('svg.map')) return false;
+    for (const name of ['class', 'width', 'height', 'viewBox']) from.setAttribute(name, to.getAttribute(name));
+    return true;
+};
+
+const updating = (from, to, childrenOnly, skip) => {
+    if (from.nodeType !== Node.ELEMENT_NODE) return;
+    // A message stays until it is put away or another comes.
+    const isStillSaid = from.matches('[data-messages]') && to.children.length === 0;
+    if (from.isEqualNode(to) || isStillSaid || from.matches('dialog, [data-own]')) skip();
+    else if (isOfReader(from, to)) childrenOnly();
+    else {
+        keepOpen(from, to);
+        if (from.dataset.ready) to.dataset.ready = from.dataset.ready;
+    }
+};
+
+// What the page itself has put somewhere, the server knows nothing of.
+const removing = (element, skip) => element.nodeType === Node.ELEMENT_NODE && element.hasAttribute('data-own') && skip();
+
+// Whoever stood on what has gone stands on what has come into its place.
+const standAgain = (was, neighbours) => {
+    if (was === document.activeElement || was === document.body) return;
+    const place = was.isConnected ? was : neighbours.find((one) => one.isConnected);
+    (place ?? document.querySelector('main#view'))?.focus({ preventScroll: true });
+};
+
+/** @param seen the drawing that the state was asked for from; @param sent the form whose change is in it */
+export const redraw = (html, sent = null, seen = state.drawings) => {
+    if (sent === null && (seen !== state.drawings || state.sending > 0)) return;
+    const next = new DOMParser().parseFromString(html, 'text/html');
+    if (!next.querySelector('main#view')) return window.location.reload();
+    state.drawings++;
+    // What was sent is no longer half typed: the server says now what stands there.
+    if (sent?.isConnected) sent.reset();
+    const was = document.activeElement ?? document.body;
+    const stops = window.Alpine === undefined ? [] : [...document.querySelectorAll('main#view :is(a[href], button, input:not([type=hidden]), select, textarea)')];
+    const at = stops.indexOf(was);
+    document.title = next.title;
+    window.Alpine.morph(document.body, next.body, { key: keyOf, updating, removing, lookahead: false });
+    standAgain(was, at < 0 ? [] : [...stops.slice(at + 1, at + 12), ...stops.slice(Math.max(0, at - 12), at).reverse()]);
+    document.dispatchEvent(new CustomEvent('redrawn'));
+};
+
+export const refresh = async (sent = null) => {
+    const seen = state.drawings;
+    const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } });
+    if (!answer.ok) throw new Error(String(answer.status));
+    redraw(await answer.text(), sent, seen);
+};
+
+export const whileSending = async (work) => {
+    state.sending++;
+    try {
+        return await work();
+    } finally {
+        state.sending--;
+    }
+};
