@@ -22,6 +22,6 @@ final readonly class CreateRig
     {
         $rig = new CoreRig(new RigParts($name, situations: [new Situation('on-air', 'On air')]));
 
-        return ($this->import)($owner, (new DocumentWriter)->write($rig), 'Begun');
+        return ($this->import)($owner, (new DocumentWriter)->write($rig), 'Created');
     }
 }

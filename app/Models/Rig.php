@@ -72,7 +72,7 @@ final class Rig extends Model
         ])->save();
     }
 
-    /** What a user may do here: true to edit, false to look only, null for nothing at all. */
+    /** What a user may do here: true to edit, false to view only, null for nothing at all. */
     public function mayEdit(User $user): ?bool
     {
         $role = $this->user_id === $user->id

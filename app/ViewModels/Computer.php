@@ -139,7 +139,7 @@ final readonly class Computer
             if ($device->direction === $point->picks) {
                 $choices[$ref] = $device->name();
             } elseif ($point->picks === Direction::Recording) {
-                $choices[$ref] = "what is sent to {$device->name()}";
+                $choices[$ref] = "loopback of {$device->name()}";
             }
         }
 

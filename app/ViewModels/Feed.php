@@ -39,7 +39,7 @@ final readonly class Feed
     public function tapWords(): string
     {
         return match ($this->now->tap) {
-            Tap::Input => 'before everything', Tap::PreFader => 'before the fader', Tap::PostFader => 'behind the fader',
+            Tap::Input => 'from the input', Tap::PreFader => 'pre-fader', Tap::PostFader => 'post-fader',
         };
     }
 

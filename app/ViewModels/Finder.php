@@ -85,9 +85,9 @@ final readonly class Finder
             'New place' => 'stock',
             'New sound' => 'wishes',
             'New listener' => 'wishes',
-            'Number the cables anew' => 'cables',
+            'Renumber the cables' => 'cables',
             'New situation' => 'situations',
-            'Invite somebody' => 'people',
+            'Invite someone' => 'people',
             'Compare revisions' => 'history',
         ] as $action => $view) {
             $add($action, 'action', $this->page->url([], $view));

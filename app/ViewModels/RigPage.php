@@ -11,6 +11,7 @@ use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
@@ -31,6 +32,8 @@ use Illuminate\Http\Request;
 final readonly class RigPage
 {
     public CoreRig $rig;
+
+    public Names $names;
 
     public Situation $situation;
 
@@ -80,6 +83,7 @@ final readonly class RigPage
         $user = $request->user();
         $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
+        $this->names = new Names($this->rig);
         $asked = $this->asked(...);
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');

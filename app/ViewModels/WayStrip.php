@@ -52,7 +52,7 @@ final readonly class WayStrip
     public static function wished(?Wish $wish): string
     {
         $want = match ($wish?->want) {
-            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
+            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not hear', null => '',
         };
 
         return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '']));
@@ -62,14 +62,14 @@ final readonly class WayStrip
     {
         return match ($pair->verdict) {
             Verdict::Ok => $pair->isHeard() ? 'is heard as wished'.self::legs($pair) : 'is not heard, as wished',
-            Verdict::Missing => $pair->cancelling() === null ? 'does not arrive' : 'cancels itself out: two copies with opposite polarity',
-            Verdict::Leak => 'is heard'.self::times($pair).' and must not be',
+            Verdict::Missing => $pair->cancelling() === null ? 'is not heard' : 'is cancelled: two copies with opposite polarity',
+            Verdict::Leak => 'is heard'.self::times($pair).', but must not be',
             Verdict::Doubled => 'arrives'.self::times($pair).', '.$pair->doubling?->text(),
-            Verdict::Loop => 'runs in a loop on its way',
+            Verdict::Loop => 'runs through a feedback loop',
             Verdict::OneSided => (string) $pair->loss?->words(),
             Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
             Verdict::Silent => 'is not heard; no wish is set',
-            Verdict::Uncounted => 'has too many ways to count'
+            Verdict::Uncounted => 'has too many signal paths to count'
                 .($pair->sum->restAtMost() === null ? '' : "; what was left out is at most {$pair->sum->restAtMost()->text()} dB"),
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
@@ -27,13 +28,13 @@ final readonly class ClearChange implements RigEdit
 
     public function words(Rig $rig): string
     {
-        $name = $rig->situations[$this->situation]->name;
+        $situation = $rig->situations[$this->situation];
+        foreach ($situation->changes as $change) {
+            if ((string) $change->at === $this->at) {
+                return "{$situation->name}: ".(new Names($rig))->of($change->at).' reset to base';
+            }
+        }
 
-        return $this->at === null
-            ? "{$name} changes nothing any more"
-            : "{$name} leaves {$rig->units[(string) strstr($this->at, '/', true)]->name} ".substr(
-                (string) strstr($this->at, '/'),
-                1,
-            ).' as in the base';
+        return "{$situation->name}: all reset to base";
     }
 }

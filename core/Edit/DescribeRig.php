@@ -20,6 +20,6 @@ final readonly class DescribeRig implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return $this->name === $rig->name ? 'The rig\'s summary changed' : "The rig is called {$this->name} now";
+        return $this->name === $rig->name ? 'The rig\'s summary changed' : "Rig renamed to {$this->name}";
     }
 }

@@ -36,7 +36,7 @@ final readonly class DescribeUnit implements RigEdit
     {
         $unit = $rig->units[$this->unit];
         $changed = array_filter([
-            $this->name === $unit->name ? '' : "is called {$this->name} now",
+            $this->name === $unit->name ? '' : "renamed to {$this->name}",
             $this->firmware === $unit->firmware ? '' : "firmware {$this->firmware}",
             $this->serial === $unit->serial ? '' : "serial number {$this->serial}",
             $this->notes === $unit->notes ? '' : 'notes',

@@ -29,6 +29,6 @@ final readonly class Rename implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "{$rig->{$this->thing->value}[$this->id]->name} is called {$this->name} now";
+        return "{$rig->{$this->thing->value}[$this->id]->name} renamed to {$this->name}";
     }
 }

@@ -21,6 +21,6 @@ final readonly class RenumberCables implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return count($rig->cables) === 1 ? 'The cable is numbered anew' : 'All '.count($rig->cables).' cables are numbered anew';
+        return count($rig->cables) === 1 ? 'The cable is renumbered' : 'All '.count($rig->cables).' cables are renumbered';
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
@@ -34,6 +35,6 @@ final readonly class SetPick implements RigEdit
     {
         $what = "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label}";
 
-        return "{$what} uses ".($this->pick?->words() ?? 'no device').Settings::where($rig, $this->pick === null ? null : $this->situation);
+        return "{$what} uses ".($this->pick?->words(new Names($rig)) ?? 'no device').Settings::where($rig, $this->pick === null ? null : $this->situation);
     }
 }

@@ -42,7 +42,7 @@ final readonly class SetSituationDefault implements RigEdit
         }
         $what = "the default {$this->direction->value} device".($this->role === Role::Call ? ' for calls' : '');
 
-        return "{$rig->units[$this->computer]->name}: {$what} as in the base{$where}";
+        return "{$rig->units[$this->computer]->name}: {$what} reset to base{$where}";
     }
 
     private function set(DeviceRef $device): SituationDefault

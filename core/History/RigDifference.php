@@ -83,7 +83,7 @@ final readonly class RigDifference
             if (! isset($was[$id])) {
                 $lines[] = "{$thing->name} is new";
             } elseif ($was[$id]->name !== $thing->name) {
-                $lines[] = "{$was[$id]->name} is called {$thing->name}";
+                $lines[] = "{$was[$id]->name} renamed to {$thing->name}";
             }
         }
 
@@ -196,7 +196,7 @@ final readonly class RigDifference
                 $this->after->modelOf($one->at->unit)->points[$one->at->point],
             )) {
                 $lines[] = "{$this->after->units[$one->at->unit]->name}: {$this->after->point($one->at)->label} uses "
-                    .($is?->words() ?? 'no device');
+                    .($is?->words(new Names($this->after)) ?? 'no device');
             }
         }
 
@@ -289,7 +289,7 @@ final readonly class RigDifference
         $said = [];
         foreach ($situation->changes as $change) {
             $isPick = $change->set instanceof Pick;
-            $words = ($isPick ? 'uses ' : '').$change->set->words();
+            $words = $change->set instanceof Pick ? 'uses '.$change->set->words($names) : $change->set->words();
             $said["{$change->at} ".($isPick ? 'pick' : 'set')] = "{$names->of($change->at)} {$words}";
         }
         foreach ($situation->absent as $unit) {

@@ -223,7 +223,7 @@ final class Gap
         $situation = $trouble->rig->isBase($trouble->cell->situation) ? null : $trouble->cell->situation;
         $change = new Candidate("pick {$at} {$device->ref}", $now === null ? "{$trouble->names->of($at)} has no device picked"
             : "{$trouble->names->of($at)} is not set to {$device->name()}",
-            "Set {$trouble->partOf($at)} to ".($isTap ? 'what is played to ' : '').$device->name(),
+            "Set {$trouble->partOf($at)} to ".($isTap ? 'the loopback of ' : '').$device->name(),
             [new SetPick($at, new Pick($at, $device->ref, tap: $isTap ? $device->direction : null), $situation)], ($now === null
                 ? Cost::FIRST_PICK : Cost::PICK) + ($isTap ? Cost::TAP : 0), [$at, $device->ref]);
         if ($direction === Direction::Playback) {

@@ -25,13 +25,21 @@ final readonly class Pick
     ) {
     }
 
-    /** What it chooses, in words. */
-    public function words(): string
+    /** What it chooses, in words: "Loopback of Desk return, channels 1 and 2". */
+    public function words(Names $names): string
     {
-        return match (true) {
-            $this->device === null => "the {$this->default?->value} default",
-            default => ($this->tap === null ? '' : 'what is sent to ').$this->device,
-        }.($this->channels === null ? '' : ', channels '.implode(' and ', $this->channels));
+        $what = $this->device === null
+            ? 'the '.($this->default === SystemDefault::Call ? 'call' : 'system').' default'
+            : ($this->tap === null ? '' : 'loopback of ').$names->of($this->device);
+        $channels = $this->channels ?? [];
+
+        return $what.($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels));
+    }
+
+    /** What it chooses, as a key: picks that choose the same have the same. */
+    public function choice(): string
+    {
+        return "{$this->device} {$this->default?->value} {$this->tap?->value} ".implode(',', $this->channels ?? []);
     }
 
     /** Whether another pick chooses the same. */

@@ -76,10 +76,10 @@ final readonly class Doubling
 
         return match ($this->kind()) {
             DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
-            DoublingKind::Cancels => 'at the same time with turned polarity: '.$this->depth()->text().' dB',
-            DoublingKind::Drifts => 'by two devices whose clocks drift: hollow, and changing all the time',
+            DoublingKind::Cancels => 'at the same time with opposite polarity: '.$this->depth()->text().' dB',
+            DoublingKind::Drifts => 'through two devices whose clocks drift: a comb filter that keeps changing',
             DoublingKind::Combs => $apart
-                .($this->isLegs ? 'the sound wanders to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
+                .($this->isLegs ? 'the stereo image shifts to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
             DoublingKind::Echo => $apart.'an audible echo',
         };
     }

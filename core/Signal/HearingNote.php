@@ -37,7 +37,7 @@ final readonly class HearingNote
                 $groups[($now === null ? 'lost for ' : 'new for ').$listener][] = $is->source->name;
             } elseif ($verdict !== $is->verdict->value) {
                 $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}"
-                    : "right now for {$listener}"][] = $is->source->name;
+                    : "now as wished for {$listener}"][] = $is->source->name;
             } elseif ($now !== null && abs($now - $level) >= self::NOTICED_DB) {
                 $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf(
                     '%s by %.1f dB',

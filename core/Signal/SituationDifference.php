@@ -54,7 +54,7 @@ final class SituationDifference
         }
         foreach ($was->defaults as $default) {
             if (array_filter($is->defaults, fn (SituationDefault $one) => $one->slot() === $default->slot()) === []) {
-                $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} as in the base";
+                $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} reset to base";
             }
         }
         foreach ([

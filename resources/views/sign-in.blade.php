@@ -16,6 +16,6 @@
             <button class="btn btn-ink" type="submit">Sign in</button>
         </form>
         <p class="door-other"><a href="{{ route('password.request') }}">Forgotten your password?</a></p>
-        @if (App\Http\Controllers\AccountController::isOpen()) <p class="door-other"><a href="{{ route('register') }}">Begin an account</a></p> @endif
+        @if (App\Http\Controllers\AccountController::isOpen()) <p class="door-other"><a href="{{ route('register') }}">Create account</a></p> @endif
     </main>
 </x-page>

@@ -9,14 +9,14 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     test.setTimeout(120000);
     await signIn(page);
     await page.getByLabel('Name of the new rig').fill(NAME);
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Create' }).click();
     const rig = rigOf(page);
     const rail = (view) => page.getByRole('navigation', { name: 'Steps of the work' }).getByRole('link', { name: view }).click();
 
     // What it is, where things are, what there is.
     await page.getByText('The rig itself').click();
     await page.getByLabel('What it is for').fill(SUMMARY);
-    await page.locator('form', { has: page.getByLabel('What it is for') }).getByRole('button', { name: 'Keep' }).click();
+    await page.locator('form', { has: page.getByLabel('What it is for') }).getByRole('button', { name: 'Save' }).click();
     await expect(said(page)).toContainText("The rig's summary changed");
     for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
         const form = page.locator('form', { hasText: 'Add the place' });
@@ -60,7 +60,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
         await row.getByRole('button').click();
         await expect(said(page)).toContainText(`renamed to ${name}, default for ${role} and call`);
     }
-    for (const [program, point, device] of [['Game', 'Game sound', 'the system default'], ['Broadcast program', 'Source 1', 'the system default'], ['Broadcast program', 'Source 2', 'what is sent to Headset']]) {
+    for (const [program, point, device] of [['Game', 'Game sound', 'the system default'], ['Broadcast program', 'Source 1', 'the system default'], ['Broadcast program', 'Source 2', 'loopback of Headset']]) {
         const item = page.locator('[data-program]', { hasText: program });
         await item.getByLabel(`Device for ${point}`).selectOption({ label: device });
         await item.getByRole('button', { name: `Use for ${point}` }).click();
@@ -116,10 +116,10 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
 
     await push('The rig itself');
     await write('What it is for', SUMMARY);
-    await push('Keep');
+    await push('Save');
     await done("The rig's summary changed");
     for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
-        await to('To the view');
+        await to('Skip to content');
         await to('Name');
         await write('Name', name);
         await choose('Kind', kind);
@@ -172,10 +172,10 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
             await to(`default for ${one}`);
             await press('Space');
         }
-        await push(/^Keep/);
+        await push(/^Save/);
         await done(`renamed to ${name}, default for ${role} and call`);
     }
-    for (const [point, device] of [['Game sound', 'the system default'], ['Source 1', 'the system default'], ['Source 2', 'what is sent to Headset']]) {
+    for (const [point, device] of [['Game sound', 'the system default'], ['Source 1', 'the system default'], ['Source 2', 'loopback of Headset']]) {
         await choose(`Device for ${point}`, device);
         await push(`Use for ${point}`);
         await done(`${point} uses`);

@@ -150,6 +150,6 @@ test('after a change the keyboard is where the hand was, and what else is open, 
     await expect(device.locator('[name=name]')).toHaveValue('Half typed');
     await expect(device.locator('[name=driver_mode]')).toHaveValue('exclusive');
     // What was done is said until it is put away.
-    await page.getByRole('button', { name: 'Put the message away' }).click();
+    await page.getByRole('button', { name: 'Dismiss' }).click();
     await expect(said(page)).toHaveCount(0);
 });

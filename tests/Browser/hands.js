@@ -31,7 +31,7 @@ export const newcomer = async (browser, name) => {
     await page.getByLabel('Email').fill(email);
     await page.getByLabel('Password, 10 characters or more').fill('a long password');
     await page.getByLabel('The password again').fill('a long password');
-    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Create' }).click();
     await expect(page.getByText(`Welcome, ${name}.`)).toBeVisible();
     return { page, email, context };
 };

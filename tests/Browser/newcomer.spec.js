@@ -31,7 +31,7 @@ test('a newcomer finds the doubled sound, follows it hop by hop, and switches th
     await expect(strip.locator('.way').nth(1)).toContainText('Optical fader −6.0');
 
     // On the map, only that way; a hop opens its sheet.
-    await strip.getByRole('link', { name: 'See it on the map' }).click();
+    await strip.getByRole('link', { name: 'Show on the map' }).click();
     await page.getByRole('link', { name: 'Only this way' }).click();
     await expect(page.locator('svg.map.fades')).toBeVisible();
     await page.getByRole('region', { name: 'Way strip' }).getByRole('link', { name: /Desk mixer/ }).click();
@@ -46,7 +46,7 @@ test('a newcomer finds the doubled sound, follows it hop by hop, and switches th
 test('a missing sound shows how far it gets, its cause, and the table as the cure would make it', async ({ page }) => {
     await openDemo(page);
     await page.getByRole('link', { name: 'Wishes' }).click();
-    await page.getByRole('link', { name: /Donation chime at Viewers: does not arrive/ }).click();
+    await page.getByRole('link', { name: /Donation chime at Viewers: is not heard/ }).click();
     const strip = page.getByRole('region', { name: 'Way strip' });
     await expect(strip).toContainText('It gets as far as');
     await expect(strip).toContainText('Set Chimes of Donation chimes to Chimes in', { timeout: 15000 });

@@ -20,7 +20,7 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await hers.getByRole('button', { name: 'Accept' }).click();
     await expect(hers.locator(`[data-rig="${rig}"]`)).toBeVisible();
     await hers.goto(`/rigs/${rig}/recipes?select=unit:broadcast-program`);
-    await expect(hers.getByText('look only')).toBeVisible();
+    await expect(hers.getByText('view only')).toBeVisible();
     await expect(hers.getByLabel('Fader of Source 1, dB')).toBeDisabled();
     await page.getByLabel('Email of their account').fill(email);
     await page.getByLabel('They may').selectOption('edit');
@@ -79,7 +79,7 @@ test('an own model is drawn as it is written, and a rig takes it in', async ({ p
     await expect(live.getByRole('alert')).toHaveCount(0);
     // The last row was filled: another stands ready.
     await expect(page.getByLabel('Socket of signal 3')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep the model' }).click();
+    await page.getByRole('button', { name: 'Save the model' }).click();
     await expect(page.getByRole('status')).toContainText('is kept');
 });
 
@@ -103,10 +103,10 @@ test('cables are pasted from a spreadsheet, changed in one step or not at all', 
         field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
     }, text);
     await paste('Label of new row 2', 'CAM-1\tWebcam · USB plug\tLaptop · USB 1\tusb\t1.8\tblack\t1\nCAM-2\tSecond webcam · USB plug\tLaptop · USB 9\tusb\t3\tgrey\t0\n');
-    await page.getByRole('button', { name: 'Change the cables' }).click();
+    await page.getByRole('button', { name: 'Save the cables' }).click();
     await expect(page.getByRole('alert')).toContainText('Not saved: Row 3: Choose the socket for the other end.');
     await page.getByLabel('To of new row 3', { exact: true }).fill('Laptop · USB 2');
-    await page.getByRole('button', { name: 'Change the cables' }).click();
+    await page.getByRole('button', { name: 'Save the cables' }).click();
     await expect(said(page)).toContainText('CAM-2');
     await expect(page.getByLabel('Label of CAM-2', { exact: true })).toHaveValue('CAM-2');
     await expect(page.getByLabel('CAM-2 is owned', { exact: true })).not.toBeChecked();
@@ -130,7 +130,7 @@ test('a picture is attached to a unit, and a unit is swapped after what would no
     await page.getByRole('button', { name: 'Attach' }).click();
     await expect(page.getByRole('img', { name: 'Volume wheel at six' })).toBeVisible();
     expect(await page.getByRole('img', { name: 'Volume wheel at six' }).evaluate((image) => image.complete && image.naturalWidth)).toBe(1280);
-    await page.getByLabel(/^Model in stead of/).selectOption({ label: 'Closed headphones' });
+    await page.getByLabel(/^New model for/).selectOption({ label: 'Closed headphones' });
     await page.getByRole('button', { name: 'See what would fit' }).click();
     await expect(page.getByText('This would not fit, and go:')).toBeVisible();
     await page.getByRole('button', { name: 'Swap to Closed headphones' }).click();

@@ -92,11 +92,11 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
     expect($edit->words(night()))->toBe($words)->and($holds($after))->toBeTrue()
         ->and((new DocumentWriter)->write($after))->not->toBe($before)->and((new DocumentWriter)->write(night()))->toBe($before);
 })->with([
-    'a place\'s name' => [new Rename(Thing::Place, 'hall', 'Great hall'), 'Arcade hall is called Great hall now',
+    'a place\'s name' => [new Rename(Thing::Place, 'hall', 'Great hall'), 'Arcade hall renamed to Great hall',
         fn (Rig $rig) => $rig->places['hall']->name === 'Great hall'],
-    'a situation\'s name' => [new Rename(Thing::Situation, 'off', 'Dark'), 'Off is called Dark now',
+    'a situation\'s name' => [new Rename(Thing::Situation, 'off', 'Dark'), 'Off renamed to Dark',
         fn (Rig $rig) => $rig->situations['off']->name === 'Dark' && count($rig->situations['off']->changes) === 7],
-    'the rig\'s name' => [new DescribeRig('Day relay', 'By day.'), 'The rig is called Day relay now',
+    'the rig\'s name' => [new DescribeRig('Day relay', 'By day.'), 'Rig renamed to Day relay',
         fn (Rig $rig) => $rig->name === 'Day relay' && $rig->summary === 'By day.'],
     'a unit\'s notes' => [new DescribeUnit('card', 'Capture card', '2.1', 'A-77', 'slot 3', ['cast-pc'], false),
         'Capture card: firmware 2.1, serial number A-77, notes, needs Broadcast computer',
@@ -124,9 +124,9 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => $rig->situations['interval']->changes == $rig->situations['break']->changes],
     'a situation away' => [new RemoveSituation('talk'), 'Removed the situation Off-air talk',
         fn (Rig $rig) => ! isset($rig->situations['talk'])],
-    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break leaves Broadcast program source-3 as in the base',
+    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Source 3 reset to base',
         fn (Rig $rig) => count($rig->situations['break']->changes) === 5],
-    'all changes back' => [new ClearChange('break'), 'Break changes nothing any more',
+    'all changes back' => [new ClearChange('break'), 'Break: all reset to base',
         fn (Rig $rig) => $rig->situations['break']->changes === []],
     'a device' => [new SetDevice(new DeviceSettings('cast-pc', DeviceRef::lane('mixer', 'usb', 'play'), 'Desk', roles: [Role::Playback],
         rateHz: 44100, bits: 16)), 'Broadcast computer: Desk return renamed to Desk, default for playback, 44100 Hz 16 bits',
@@ -344,7 +344,7 @@ describe('the difference of two revisions', function () {
         $lines = $difference->lines();
         expect($lines['Cables'])->toBe(['W-07 is out: it joined Out 2 of Optical splitter and Optical in of Desk mixer'])
             ->and($lines['Places and units'])
-            ->toContain('Capture card is called Grabber', 'Webcam moved from Presenter\'s desk to Arcade hall',
+            ->toContain('Capture card renamed to Grabber', 'Webcam moved from Presenter\'s desk to Arcade hall',
                 'Broadcast program starts as number 2')
             ->and($lines['Routes and settings'])->toContain('Desk mixer: Computer → Main on')->and($lines['Sounds, listeners and wishes'])
             ->toBe(['Presenter voice at Driver\'s team: may'])

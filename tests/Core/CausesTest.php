@@ -54,7 +54,7 @@ it('says every fault of the demo once, in the trade\'s words', function () {
     // 30 cells are not as wished in four situations; by hand they come down to four mistakes.
     expect(told(relayDraft()->make()))->toBe([
         ['W-28 is the wrong lead: RCA where stereo RCA is needed', ['Replace W-28 with a stereo RCA lead']],
-        ['Donation chimes · Chimes is left on the system default', ['Set Chimes of Donation chimes to Chimes in']],
+        ['Donation chimes · Chimes follows the system default', ['Set Chimes of Donation chimes to Chimes in']],
         ['Broadcast program · Source 2 → Track 2 is on', ['Switch off Source 2 → Track 2 of Broadcast program']],
         ['Broadcast program · Source 5 → Track 1 is on',
             ['Switch off Source 5 → Track 1 of Broadcast program', 'Mute Source 5 of Broadcast program',
@@ -75,7 +75,7 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
     'nothing picked' => [fn (Draft $d) => $d->with(fn (array $data) => ['picks' => []] + $data), 'Music has no device picked',
         'Set Music to Speakers (Onboard Audio)'],
     'a default that nobody has' => [fn (Draft $d) => $d->pick('music/sound', ['default' => 'system']),
-        'Music is left on the system default', 'Set Music to Speakers (Onboard Audio)'],
+        'Music follows the system default', 'Set Music to Speakers (Onboard Audio)'],
     'a disabled device' => [fn (Draft $d) => $d->device('pc', 'pc/line-out/out', ['enabled' => false]),
         'Speakers (Onboard Audio) is disabled on Pc', 'Enable Speakers (Onboard Audio) on Pc'],
     'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data),

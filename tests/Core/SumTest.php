@@ -67,7 +67,7 @@ it('takes left and right by two leads for one arrival, unless they come at diffe
             ->pair('s', 'l');
         expect($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text)->and($pair->channels())->toBe('both');
     })->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled,
-        'left and right 12.0 ms apart: the sound wanders to one side'],
+        'left and right 12.0 ms apart: the stereo image shifts to one side'],
         [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
 
 it('says what of a stereo sound is lost though both ears hear something', function (array $route, ?Loss $loss) {
@@ -100,8 +100,8 @@ it('never lets two devices with clocks of their own add at the same time', funct
     expect($draft->pick('cast/source-2', ['device' => 'mic-1/usb/rec'])->pair('voice', 'viewers')->doubling?->kind()->value)->toBe('adds');
 });
 
-it('pays a playback device\'s delay once where what is sent to it is taken', function () {
-    // The player pays the usual 10 ms of the device; whoever takes what is sent to it pays nothing more.
+it('pays a playback device\'s delay once where loopback of it is taken', function () {
+    // The player pays the usual 10 ms of the device; whoever takes loopback of it pays nothing more.
     $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('ears', 'usb-headset')->unit('music', 'music-player', 'room')
         ->unit('cast', 'broadcast-program', 'room')
         ->cable('usb', 'ears/usb', 'pc/usb-1')->pick('music/sound', ['device' => 'ears/usb/play'])

@@ -44,7 +44,7 @@ beforeEach(function () {
 });
 
 /*
- * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may look only, 404 does not exist for them; a guest is
+ * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may view only, 404 does not exist for them; a guest is
  * sent to sign in.
  */
 it('lets each person do what is theirs, and nothing else', function (string $method, string $path, array $fields, array $expected) {
@@ -95,7 +95,7 @@ it('invites by account, changes what they may do, and shows the rig among theirs
     $invite(strtoupper($stranger->email), 'view')->assertSessionHasNoErrors();
     ($this->as)('stranger')->post("/invitations/{$stranger->invitations()->sole()->id}")->assertRedirect('/');
     ($this->as)('stranger')->get('/')->assertSee('Night relay at the pier arcade');
-    ($this->as)('stranger')->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('look only')->assertDontSee('data-send');
+    ($this->as)('stranger')->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('view only')->assertDontSee('data-send');
     $invite($stranger->email, 'edit')->assertSessionHas('said', "{$stranger->name} may edit this rig now.");
     expect($this->rig->mayEdit($stranger))->toBeTrue()->and($this->rig->members()->count())->toBe(3);
     $invite($this->people['owner']->email, 'edit')->assertSessionHasErrors(['email' => 'This rig is yours already.']);

@@ -26,7 +26,7 @@ it('begins an account, signs it in, and refuses what would not do', function () 
 
 it('can be closed to newcomers', function () {
     config(['app.registration' => false]);
-    $this->get('/sign-in')->assertOk()->assertDontSee('Begin an account');
+    $this->get('/sign-in')->assertOk()->assertDontSee('Create account');
     $this->get('/register')->assertNotFound();
     $this->post('/register', ['name' => 'Ana', 'email' => 'ana@hidden-wire.test', 'password' => 'long enough',
         'password_confirmation' => 'long enough'])->assertNotFound();

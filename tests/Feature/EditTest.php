@@ -30,6 +30,8 @@ it('makes each kind of change, with a revision that says so in words, and rows t
         ($this->edit)($fields)->assertRedirect('/here')->assertSessionHasNoErrors();
         expect(session('said'))->toStartWith($words);
         $revision = $this->rig->revisions()->latest('number')->first();
+        // Names, never ids: "mixer/ch-1" is for documents.
+        expect($revision->what)->not->toMatch('#(^|[ (])[a-z][a-z0-9-]*/[a-z0-9-]+#');
         expect($revision->what)->toBe($words)->and($revision->number)->toBe(2)->and($revision->parent)->toBe(1)->and($revision->user_id)
             ->toBe($this->user->id)
             ->and(($this->stored)())->toBe($revision->document)->not->toBe(shipped('rigs/night-relay.json'))
@@ -54,11 +56,11 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'W-35: Line out · green of Broadcast computer to Analog in of Capture card'],
         'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
         'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/virtual-1'],
-            'Donation chimes: Chimes uses softmix/virtual-1'],
+            'Donation chimes: Chimes uses Chimes in'],
         'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''],
             'Donation chimes: Chimes uses no device'],
         'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'],
-            'Broadcast program: Source 7 uses what is sent to cast-pc/hdmi/sound'],
+            'Broadcast program: Source 7 uses loopback of Broadcast monitor'],
         'a place' => [['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk'], 'New place: Balcony'],
         'a unit' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare mic'],
             'New unit: Spare mic (Condenser microphone), Presenter\'s desk'],
@@ -73,9 +75,9 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'Arcade hall does not listen any more at Loudspeakers of Hall loudspeakers'],
         'a sound away' => [['edit' => 'remove-source', 'source' => 'ring'], 'Removed the sound Call ring'],
         'a listener away' => [['edit' => 'remove-listener', 'listener' => 'team'], 'Removed the listener Driver\'s team'],
-        'the rig\'s name' => [['edit' => 'describe-rig', 'name' => 'Day relay', 'summary' => 'By day.'], 'The rig is called Day relay now'],
+        'the rig\'s name' => [['edit' => 'describe-rig', 'name' => 'Day relay', 'summary' => 'By day.'], 'Rig renamed to Day relay'],
         'a place\'s name' => [['edit' => 'rename', 'thing' => 'places', 'id' => 'hall', 'name' => 'Great hall'],
-            'Arcade hall is called Great hall now'],
+            'Arcade hall renamed to Great hall'],
         'a place away' => [['edit' => 'remove-place', 'place' => 'corner'],
             'Removed Console corner, and with it Old console, Picture splitter, RCA adapter, Corner monitor'],
         'three units' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare', 'count' => '3'],
@@ -111,7 +113,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'roles' => ['recording'], 'rate_hz' => '48000', 'bits' => '16', 'driver_mode' => 'shared'],
             'Broadcast computer: Capture Card Audio renamed to Rally picture, default for recording, 48000 Hz 16 bits, shared driver mode'],
         'channels of a pick' => [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1'],
-            'Clip recorder: Input 1 uses mixer/usb/rec, channels 1'],
+            'Clip recorder: Input 1 uses Desk programme, channel 1'],
         'the start order' => [['edit' => 'start-order', 'place' => 'sim', 'programs' => 'mic-relay,game'],
             'Rally simulator starts Microphone repeater, Rally game'],
         'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'],
@@ -128,9 +130,9 @@ it('makes each kind of change, with a revision that says so in words, and rows t
         'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
         'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
         'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
-            'Break leaves Broadcast program source-3 as in the base'],
+            'Break: Broadcast program · Source 3 reset to base'],
         'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'],
-            'Donation chimes: Chimes uses softmix/virtual-1'],
+            'Donation chimes: Chimes uses Chimes in'],
         'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Source 2 → Track 2 of Broadcast program'],
             'Broadcast program: Source 2 → Track 2 off'],
     ]);
@@ -277,7 +279,7 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
         'no situation'],
     [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '60'], 'edit', 'lies outside'],
     [['edit' => 'point', 'unit' => 'mixer', 'point' => 'usb-out', 'mute' => '1'], 'edit', 'has no mute'],
-    [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1'], 'mute', 'Nothing is asked for'],
+    [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1'], 'mute', 'Nothing to change was sent'],
     [['edit' => 'route', 'unit' => 'booster', 'route' => 'in>out', 'on' => '0'], 'edit', 'The model fixes'],
     [['edit' => 'unplug', 'cable' => 'w-99'], 'cable', 'no cable'],
     [['edit' => 'place', 'name' => ' ', 'kind' => 'desk'], 'name', 'Give it a name'],
@@ -384,12 +386,12 @@ it('answers a page that sends by itself with the page drawn anew, and with no ot
     $answer = $this->actingAs($this->user)->withHeaders(['X-Page' => "http://localhost{$from}"])
         ->postJson("/rigs/{$this->rig->id}/edits",
             ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Big desk', 'revision' => 1])->assertOk();
-    expect($answer->json('said'))->toBe('Desk mixer is called Big desk now');
+    expect($answer->json('said'))->toBe('Desk mixer renamed to Big desk');
     $page = $answer->json('page');
     expect($page !== null)->toBe($isDrawn);
     if ($isDrawn) {
         // It is the page that the address gives, and says what was done.
-        expect($page)->toContain('</html>', 'Big desk', 'data-revision="2"', 'Desk mixer is called Big desk now');
+        expect($page)->toContain('</html>', 'Big desk', 'data-revision="2"', 'Desk mixer renamed to Big desk');
         $again = $this->actingAs($this->user)->get($from)->getContent();
         $bare = fn (string $html): string => (string) preg_replace(['#<p class="message".*?</p>#s',
             '#content="[^"]{40}"|value="[^"]{40}"#', '/\s+/'], ['', '', ' '], $html);

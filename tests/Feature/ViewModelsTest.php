@@ -54,7 +54,7 @@ it('says each verdict in a sentence', function (string $source, string $listener
     expect(WayStrip::say(relayHearing()->pair($source, $listener)))->toBe($says);
 })->with([
     ['voice', 'viewers', 'is heard as wished'], ['voice', 'team', 'is not heard, as wished'], ['chime', 'viewers',
-        'does not arrive'], ['music', 'archive', 'is heard and must not be'],
+        'is not heard'], ['music', 'archive', 'is heard, but must not be'],
     ['rally', 'viewers', 'arrives twice, 110.5 ms apart: an audible echo'], ['console', 'clip',
         'is heard on the left side only'], ['crew', 'team', 'is not heard; no wish is set'],
 ]);
@@ -244,7 +244,7 @@ describe('the views in which a rig is built', function () {
         expect((new Finder(($this->page)([], 'find')))->find($text)[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
     })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme',
         'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'],
-        ['invite', 'Invite somebody', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
+        ['invite', 'Invite someone', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
 
     it('finds nothing where nothing is called that', function () {
         expect((new Finder(($this->page)([], 'find')))->find('no such thing at all'))->toBe([]);

@@ -136,7 +136,7 @@ it('says in the hearing table what the command line says', function () {
     $rig = rigOf($user);
     $page = $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
     $page->assertSeeInOrder(['Rally engine at Viewers: arrives twice, 110.5 ms apart: an audible echo.', '−1.2', 'must hear',
-        'Donation chime at Viewers: does not arrive.'], false);
+        'Donation chime at Viewers: is not heard.'], false);
     $page->assertSee('On air: 11 not as wished');
 });
 

@@ -65,7 +65,7 @@ final readonly class EditController
         return $this->answer($request, $rig, function () use ($change, $rig, $request): string {
             $what = $change->redo($rig, $request->integer('revision'));
 
-            return $what === null ? 'There is nothing to redo.' : "Done again: {$what}";
+            return $what === null ? 'There is nothing to redo.' : "Redone: {$what}";
         });
     }
 

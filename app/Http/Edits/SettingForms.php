@@ -23,7 +23,7 @@ final class SettingForms
         $set = new RouteSettings($in->flag('on'), $in->decibels('db'), $in->choiceOrNone('tap', Tap::class));
 
         return $set->isEmpty()
-            ? $in->refuse('on', 'Nothing is asked for.')
+            ? $in->refuse('on', 'Nothing to change was sent.')
             : [new SetRoute(new RouteRef($unit, $key), $set, $in->override())];
     }
 
@@ -33,6 +33,6 @@ final class SettingForms
         $at = $in->pointOfUnit();
         $set = PointSettings::read($in);
 
-        return $set->isEmpty() ? $in->refuse('mute', 'Nothing is asked for.') : [new SetPoint($at, $set, $in->override())];
+        return $set->isEmpty() ? $in->refuse('mute', 'Nothing to change was sent.') : [new SetPoint($at, $set, $in->override())];
     }
 }

@@ -10,6 +10,8 @@ use HiddenWire\Core\Edit\RemoveSituation;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetAbsent;
 use HiddenWire\Core\Edit\SetPulled;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Pick;
 
 /** Changes of the situations themselves. What a situation sets otherwise is changed by working in it. */
 final class SituationForms
@@ -53,10 +55,16 @@ final class SituationForms
     /** @return list<RigEdit> */
     public static function clear(EditFields $in): array
     {
-        return [new ClearChange(
-            $in->known('which', $in->rig->situations),
-            $in->has('at') ? $in->text('at', 200) : null,
-            $in->flag('is_pick') ?? false,
-        )];
+        $which = $in->known('which', $in->rig->situations);
+        $at = $in->has('at') ? $in->text('at', 200) : null;
+        $isPick = $in->flag('is_pick') ?? false;
+        $isSet = array_filter(
+            $in->rig->situations[$which]->changes,
+            fn (Change $change) => (string) $change->at === $at && ($change->set instanceof Pick) === $isPick,
+        ) !== [];
+
+        return $at !== null && ! $isSet
+            ? $in->refuse('at', 'This situation changes nothing there.')
+            : [new ClearChange($which, $at, $isPick)];
     }
 }

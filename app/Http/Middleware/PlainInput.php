@@ -9,8 +9,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What a form sends is text, but for a few fields that are lists or tables. Anything else of another shape counts as not sent, and bytes that
- * are no text (invalid UTF-8, zeros) go, so that nothing behind has to expect them.
+ * What a form sends is text, but for a few fields that are lists or tables. Anything else of another shape counts as not sent, and bytes
+ * that are no text (invalid UTF-8, zeros) go, so that nothing behind has to expect them.
  */
 final class PlainInput
 {

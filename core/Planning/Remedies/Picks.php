@@ -113,7 +113,7 @@ final class Picks implements Remedy
         $name = $trouble->names->of($at);
         $choice = $device === null
             ? ($pick->default === SystemDefault::Call ? 'the call default' : 'the system default')
-            : ($pick->tap === null ? '' : 'what is played to ').$device->name();
+            : ($pick->tap === null ? '' : 'the loopback of ').$device->name();
         $channels = $pick->channels === null
             ? ''
             : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
@@ -127,7 +127,7 @@ final class Picks implements Remedy
                 ? -Cost::CHANNELS : 0)
             + ($isKnown ? Cost::KNOWN : 0) + ($isAlike ? Cost::ALIKE : 0);
         foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
-            yield new Candidate("pick {$at} {$pick->words()} {$situation}", $this->isNow($trouble, $name, $now, $pick),
+            yield new Candidate("pick {$at} {$pick->choice()} {$situation}", $this->isNow($trouble, $name, $now, $pick),
                 "Set {$trouble->partOf($at)} to {$choice}{$channels}{$trouble->where($situation)}",
                 [new SetPick($at, $pick, $situation)], $cost + $more, [$at, ...($pick->device === null ? [] : [$pick->device])]);
         }
@@ -156,7 +156,7 @@ final class Picks implements Remedy
             return "{$name} has no device picked";
         }
         if ($now->device === null) {
-            return "{$name} is left on the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
+            return "{$name} follows the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
         }
 
         if ((string) $now->device !== (string) $then->device || $now->tap !== $then->tap) {

@@ -1,6 +1,6 @@
-<x-page title="Begin an account" class="door">
+<x-page title="Create account" class="door">
     <main class="door-card">
-        <h1 class="visually-hidden">Begin an account</h1>
+        <h1 class="visually-hidden">Create account</h1>
         <x-brand />
         <p class="door-line">An account holds your rigs. Nobody else sees them until you invite them.</p>
         <form method="post" action="{{ route('register') }}" novalidate x-data="strength">
@@ -11,7 +11,7 @@
                 @if ($field === 'password') <p class="quiet" id="strength" x-text="says" aria-live="polite"></p> @endif
                 @error($field) <p class="trouble" id="{{ $field }}-wrong" role="alert">{{ $message }}</p> @enderror
             @endforeach
-            <button class="btn btn-ink door-go" type="submit">Begin</button>
+            <button class="btn btn-ink door-go" type="submit">Create account</button>
         </form>
         <p class="door-other"><a href="{{ route('login') }}">Sign in instead</a></p>
     </main>

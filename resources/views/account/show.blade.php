@@ -30,7 +30,7 @@
             </form>
         </section>
         <section class="account-part" aria-labelledby="end-title">
-            <h2 id="end-title">Take everything along, or end it</h2>
+            <h2 id="end-title">Export or delete</h2>
             <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a> as one archive. Each rig in it can be imported again.</p>
             <form method="post" action="{{ route('account.destroy') }}" data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
                 @csrf @method('delete')

@@ -1,5 +1,5 @@
 <div class="account">
-    <button type="button" class="plain" data-theme-switch title="Night desk or paper (t)" aria-label="Switch between the paper and the night desk theme"><i class="bi bi-moon" aria-hidden="true"></i></button>
+    <button type="button" class="plain" data-theme-switch title="Light or dark theme (t)" aria-label="Switch between light and dark theme"><i class="bi bi-moon" aria-hidden="true"></i></button>
     <a class="plain" href="{{ route('account') }}" title="Account of {{ auth()->user()?->name }}" aria-label="Account"><i class="bi bi-person" aria-hidden="true"></i></a>
     <form method="post" action="{{ route('logout') }}">
         @csrf

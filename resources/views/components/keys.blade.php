@@ -7,14 +7,14 @@
         <dt><kbd>a</kbd></dt><dd>to the first field of the view</dd>
         <dt><kbd>[</kbd> <kbd>]</kbd></dt><dd>situation before, situation after</dd>
         <dt><kbd>d</kbd></dt><dd>next depth of the map</dd>
-        <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>nearer, farther, all of it</dd>
+        <dt><kbd>+</kbd> <kbd>−</kbd> <kbd>f</kbd></dt><dd>zoom in, zoom out, fit</dd>
         <dt><kbd>arrows</kbd></dt><dd>move on the map, or from cell to cell</dd>
         <dt><kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd></dt><dd>earlier or later in the start order</dd>
-        <dt><kbd>o</kbd></dt><dd>only the chosen way, or all again</dd>
+        <dt><kbd>o</kbd></dt><dd>only the chosen signal path, or all</dd>
         <dt><kbd>m</kbd> <kbd>y</kbd> <kbd>n</kbd> <kbd>x</kbd></dt><dd>must, may, must not, no wish, for the chosen cell</dd>
         <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo (also <kbd>Ctrl</kbd> <kbd>Z</kbd>, <kbd>Ctrl</kbd> <kbd>Shift</kbd> <kbd>Z</kbd>)</dd>
-        <dt><kbd>Esc</kbd></dt><dd>let go of what is chosen</dd>
-        <dt><kbd>t</kbd></dt><dd>paper or night desk</dd>
+        <dt><kbd>Esc</kbd></dt><dd>clear the selection</dd>
+        <dt><kbd>t</kbd></dt><dd>light or dark theme</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>
     </dl>
     <form method="dialog"><button class="btn btn-sm btn-ink">Close</button></form>

@@ -4,7 +4,7 @@
     $odds = count($page->atOdds());
 @endphp
 <x-page :title="$page->rig->name" class="rig" data-rig="{{ $page->record->id }}" data-revision="{{ $page->record->revision }}" data-view="{{ $page->view }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
-    <a class="visually-hidden-focusable skip" href="#view">To the view</a>
+    <a class="visually-hidden-focusable skip" href="#view">Skip to content</a>
     <header class="top">
         <x-brand />
         <h1>{{ $page->rig->name }}</h1>
@@ -15,7 +15,7 @@
         </nav>
         <div class="top-end">
             <span class="here" data-key="here" data-own x-data="pulse" x-text="here" aria-live="polite"></span>
-            @if (! $page->canEdit) <span class="tag">look only</span> @endif
+            @if (! $page->canEdit) <span class="tag">view only</span> @endif
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
                 @if ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
             </a>
@@ -40,8 +40,8 @@
     </nav>
     <main id="view" class="view" tabindex="-1">{{ $slot }}</main>
     {{ $strip ?? '' }}
-    <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message" x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }} <button type="button" class="plain" x-on:click="put" aria-label="Put the message away"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p>@endif</div>
-    @if ($errors->any()) <p class="message trouble" role="alert" x-data="message">{{ implode(' ', $errors->all()) }} <button type="button" class="plain" x-on:click="put" aria-label="Put the message away"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p> @endif
+    <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message" x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }} <button type="button" class="plain" x-on:click="put" aria-label="Dismiss"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p>@endif</div>
+    @if ($errors->any()) <p class="message trouble" role="alert" x-data="message">{{ implode(' ', $errors->all()) }} <button type="button" class="plain" x-on:click="put" aria-label="Dismiss"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p> @endif
     <dialog class="finder" aria-label="Find" x-data="finder" x-on:find.window="open" x-on:keydown.down="down" x-on:keydown.up="up">
         <form method="get" action="{{ route('rigs.find', $page->record->id) }}" role="search" x-on:submit.stop="first">
             <label class="visually-hidden" for="find-text">Unit, socket, cable, device, sound, view or action</label>

@@ -24,7 +24,7 @@
                         <th scope="row">{{ $row['socket'] }}<small>{{ $row['words'] }}</small></th>
                         <td>@forelse ($row['cables'] as $end) <a href="{{ $page->url(['select' => "cable:{$end['id']}"]) }}"><span class="tag">{{ $end['label'] }}</span> {{ $end['to'] }}</a> @empty
                             @if ($row['takes'] === [])
-                                <span class="quiet">free; no free socket here takes its other end</span> <a href="{{ $page->connectUrl($row['ref']) }}">Connect<span class="visually-hidden"> {{ $row['socket'] }}</span> …</a>
+                                <span class="quiet">free; no free socket fits its other end</span> <a href="{{ $page->connectUrl($row['ref']) }}">Connect<span class="visually-hidden"> {{ $row['socket'] }}</span> …</a>
                             @else
                                 <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug', 'from' => $row['ref']]">
                                     <select name="to" required aria-label="Other end of {{ $row['socket'] }}">
@@ -110,10 +110,10 @@
         </div>
         @php $offers = $sheet->between($cable->from, $cable->to, auth()->user()); @endphp
         @if ($offers !== [])
-            <h3>Put into this cable</h3>
+            <h3>Insert into this cable</h3>
             <x-edit :page="$page" class="row-form" :fields="['edit' => 'between', 'from' => (string) $cable->from, 'to' => (string) $cable->to]">
-                <select name="model" aria-label="What to put into {{ $cable->label }}">@foreach ($offers as $offer) <option value="{{ $offer->model->id }}">{{ $offer->model->name }}</option> @endforeach</select>
-                <button type="submit" class="do">Put it in</button>
+                <select name="model" aria-label="What to insert into {{ $cable->label }}">@foreach ($offers as $offer) <option value="{{ $offer->model->id }}">{{ $offer->model->name }}</option> @endforeach</select>
+                <button type="submit" class="do">Insert</button>
             </x-edit>
         @endif
     @else
@@ -136,7 +136,7 @@
                 @empty <p class="quiet">Nothing in the catalogue stands between the two.</p> @endforelse
             </div>
         @endif
-        <h3>Takes the other end</h3>
+        <h3>Fits the other end</h3>
         <ul class="plain-list joins">
             @forelse ($sheet->cablesAt($here) === [] ? $joins->fits : [] as $ref => $name)
                 <li><x-edit :page="$page" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => $ref]"><button type="submit" class="do">{{ $name }}</button></x-edit></li>
@@ -146,13 +146,13 @@
             <h3>Fits, but is taken</h3>
             <ul class="plain-list joins">@foreach ($joins->taken as $ref => $says) <li><a href="{{ $page->url(['with' => $ref]) }}">{{ $says }}</a></li> @endforeach</ul>
         @endif
-        <details class="stock-more" data-keep><summary>What else, and why not</summary>
+        <details class="stock-more" data-keep><summary>Other sockets, and why not</summary>
             <ul class="plain-list joins">@foreach ($joins->obstacles as $ref => $why) @if (! str_starts_with($ref, "{$here->unit}/")) <li><a href="{{ $page->url(['with' => $ref]) }}">{{ $sheet->socketName(...explode('/', $ref)) }}</a> <small class="quiet">{{ $why }}</small></li> @endif @endforeach</ul>
         </details>
         <x-edit :page="$page" class="visually-hidden" :fields="['edit' => 'plug', 'from' => (string) $here]" data-plug-form><input type="hidden" name="to" value=""></x-edit>
     @endif
     @if ($page->selectedSocket === null)
-    <h3>Passes here now</h3>
+    <h3>Signals here now</h3>
     @if ($carries === [])
         <p class="quiet">No sound that anybody hears.</p>
     @else

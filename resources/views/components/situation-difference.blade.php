@@ -3,7 +3,7 @@
 @if ($page->difference !== null)
     <p class="lead-line">From {{ $page->difference->before->graph->state->situation->name }} to {{ $page->situation->name }}:</p>
     <ul class="changes">
-        @forelse ($page->difference->changes as $change) <li>{{ $change }}</li> @empty <li>nothing is set otherwise</li> @endforelse
+        @forelse ($page->difference->changes as $change) <li>{{ $change }}</li> @empty <li>nothing differs</li> @endforelse
     </ul>
     <ul class="heard-changes">
         @foreach ($page->difference->pairs as $pair)

@@ -12,9 +12,9 @@
                     <a data-key-focus href="{{ $page->url(['focus' => $page->focus ? null : '1']) }}" @if ($page->focus) aria-current="true" @endif>{{ $page->focus ? 'Show all' : 'Only this way' }}</a>
                 @endif
             @else
-                <a href="{{ $page->url([], 'wiring') }}">See it on the map</a>
+                <a href="{{ $page->url([], 'wiring') }}">Show on the map</a>
             @endif
-            <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens, [$pair->source->id]))]) }}" aria-label="Let go of this way"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
+            <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens, [$pair->source->id]))]) }}" aria-label="Close this signal path"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
         </span>
     </div>
     @if ($page->view === 'wishes')
@@ -54,7 +54,7 @@
                         <a href="{{ $page->url(['select' => $step->select], 'wiring') }}">
                             <span class="step-title">{{ $step->title }}</span>
                             @if ($step->inside !== [])
-                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs" title="This fader governs it"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
+                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs" title="This fader sets the level"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
                             @endif
                             @if ($figures !== []) <span class="figures">{{ implode(' · ', $figures) }}</span> @endif
                         </a>

@@ -64,7 +64,7 @@
                 </tbody>
             </table>
             <datalist id="point-labels">@foreach ($rows['points'] as $row) <option value="{{ $row['label'] ?? '' }}"></option> @endforeach</datalist>
-            <button class="btn btn-ink" type="submit">Keep the model</button>
+            <button class="btn btn-ink" type="submit">Save the model</button>
         </form>
         <section class="model-live" aria-label="The model as it is written" aria-live="polite" data-sketched>
             @if ($problems !== []) @include('models.problems', ['problems' => $problems]) @elseif ($drawing !== null) <x-model-drawing :drawing="$drawing" /> @else <p class="quiet">It is drawn here as you type.</p> @endif

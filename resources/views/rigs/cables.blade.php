@@ -6,7 +6,7 @@
     <div class="page cables-page">
         <div class="recipes-head">
             <h2>Cable table</h2>
-            <x-edit :page="$page" :fields="['edit' => 'renumber', 'situation' => '']"><button class="do" type="submit">Number all anew, W-01 …</button></x-edit>
+            <x-edit :page="$page" :fields="['edit' => 'renumber', 'situation' => '']"><button class="do" type="submit">Renumber all cables</button></x-edit>
         </div>
         <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length in metres, colour, owned (1 or 0). The empty rows at the end take new cables. All rows are changed in one step, or none.</p>
         <x-edit :page="$page" class="cable-form" :fields="['edit' => 'cables', 'situation' => '']">
@@ -30,7 +30,7 @@
                 </table>
             </div>
             <datalist id="sockets">@foreach ($table->sockets() as $name) <option value="{{ $name }}"></option> @endforeach</datalist>
-            <div class="form-foot"><button class="btn btn-sm btn-ink" type="submit">Change the cables</button></div>
+            <div class="form-foot"><button class="btn btn-sm btn-ink" type="submit">Save the cables</button></div>
         </x-edit>
     </div>
 </x-rig-frame>

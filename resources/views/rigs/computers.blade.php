@@ -28,7 +28,7 @@
                                     <label>Rate, Hz <input type="number" name="rate_hz" min="{{ Bounds::RATE_HZ[0] }}" max="{{ Bounds::RATE_HZ[1] }}" step="1" value="{{ $set?->rateHz }}"></label>
                                     <label>Bits <input type="number" name="bits" min="{{ Bounds::BITS[0] }}" max="{{ Bounds::BITS[1] }}" value="{{ $set?->bits }}"></label>
                                     <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
-                                    <button class="do" type="submit">Keep<span class="visually-hidden"> {{ $device->name() }}</span></button>
+                                    <button class="do" type="submit">Save<span class="visually-hidden"> {{ $device->name() }}</span></button>
                                 </x-edit>
                             </details>
                         @empty
@@ -55,7 +55,7 @@
                                 @php $program = $entry['unit']; @endphp
                                 <li data-program="{{ $program->id }}" data-key="program-{{ $program->id }}" draggable="{{ $page->canEdit ? 'true' : 'false' }}">
                                     <div class="program-head">
-                                        <span class="figures" title="Its turn at the start">{{ $program->start ?? '–' }}</span>
+                                        <span class="figures" title="Start order">{{ $program->start ?? '–' }}</span>
                                         <strong>{{ $program->name }}</strong>@if ($program->atLogin) <span class="tag">at login</span> @endif
                                         @if ($page->canEdit) <span class="program-move"><button type="button" class="plain" data-move="-1" aria-label="{{ $program->name }} earlier" title="Earlier (Alt ↑)"><i class="bi bi-chevron-up" aria-hidden="true"></i></button><button type="button" class="plain" data-move="1" aria-label="{{ $program->name }} later" title="Later (Alt ↓)"><i class="bi bi-chevron-down" aria-hidden="true"></i></button></span> @endif
                                     </div>
@@ -68,7 +68,7 @@
                                             <x-edit :page="$page" class="needs-form" :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name, 'firmware' => $program->firmware, 'serial' => $program->serial, 'notes' => $program->notes, 'with_running' => '1']">
                                                 <label class="tick"><input type="checkbox" name="at_login" value="1" @checked($program->atLogin)> starts at login</label>
                                                 <label>Works only with <select name="needs[]" multiple size="4" aria-label="What {{ $program->name }} needs">@foreach ($page->rig->units as $other) @if ($other->id !== $program->id) <option value="{{ $other->id }}" @selected(in_array($other->id, $program->needs, true))>{{ $other->name }}</option> @endif @endforeach</select></label>
-                                                <button class="do" type="submit">Keep</button>
+                                                <button class="do" type="submit">Save</button>
                                             </x-edit>
                                         </details>
                                     @endif

@@ -68,14 +68,14 @@
                 </article>
             @endforeach
             <article class="card-rig card-new">
-                <h2>Begin a rig</h2>
+                <h2>New rig</h2>
                 <form class="begin" method="post" action="{{ route('rigs.create') }}">
                     @csrf
                     <label class="visually-hidden" for="begin-name">Name of the new rig</label>
                     <input class="form-control" id="begin-name" name="name" maxlength="{{ Bounds::NAME }}" required placeholder="Its name">
-                    <button class="btn btn-ink" type="submit">Begin</button>
+                    <button class="btn btn-ink" type="submit">Create</button>
                 </form>
-                <h2>Bring a rig in</h2>
+                <h2>Import a rig</h2>
                 <p>A rig document is one JSON file with everything in it. It is checked as a whole: it comes in complete, or not at all.</p>
                 <form method="post" action="{{ route('rigs.store') }}" enctype="multipart/form-data">
                     @csrf

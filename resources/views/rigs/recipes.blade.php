@@ -54,7 +54,7 @@
                                             @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
                                             @if ($feed->canTap)
                                                 <x-edit :page="$page" class="set" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{ $recipe->output->label }}">@foreach (['input' => 'before everything', 'pre-fader' => 'before the fader', 'post-fader' => 'behind the fader'] as $tap => $words) <option value="{{ $tap }}" @selected($feed->now->tap->value === $tap)>{{ $words }}</option> @endforeach</select></x-edit>
-                                            @else <small class="quiet">{{ $feed->isLinked() ? 'moves with its fader' : $feed->tapWords() }}</small> @endif
+                                            @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small> @endif
                                             @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '0']"><button class="do" type="submit">Leave out<span class="visually-hidden"> {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
                                         </span>
                                     </li>

@@ -7,7 +7,7 @@
     <div class="page situations-page">
         <section aria-labelledby="situations-title">
             <h2 id="situations-title">Situations</h2>
-            <p class="quiet">The first is the base. Every other says what it sets otherwise: switch to it at the top, work in any view, and what you set holds there only.</p>
+            <p class="quiet">The first is the base. Every other lists what differs from it: choose it at the top, work in any view, and what you change applies there only.</p>
             @foreach ($page->rig->situations as $situation)
                 <article class="situation @if ($situation === $page->situation) shown @endif">
                     <h3>{{ $situation->name }} @if ($situation->id === $base) <span class="tag">base</span> @endif @if ($situation === $page->situation) <span class="tag">shown</span> @endif</h3>
@@ -18,25 +18,25 @@
                                 $model = $page->rig->modelOf($unit);
                                 $route = $change->at instanceof PointRef ? null : $model->routes[$change->at->key];
                                 $what = $route === null ? $page->rig->point($change->at)->label : "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}";
-                                $says = ($change->set instanceof Pick ? 'uses ' : '').$change->set->words();
+                                $says = $change->set instanceof Pick ? 'uses '.$change->set->words($page->names) : $change->set->words();
                             @endphp
                             <li><span>{{ $unit->name }}: {{ $what }} <strong>{{ $says }}</strong></span>
-                                <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id, 'at' => (string) $change->at, 'is_pick' => $change->set instanceof Pick ? '1' : '0']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $unit->name }} {{ $what }}</span></button></x-edit></li>
+                                <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id, 'at' => (string) $change->at, 'is_pick' => $change->set instanceof Pick ? '1' : '0']"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $unit->name }} {{ $what }}</span></button></x-edit></li>
                         @endforeach
                         @foreach ($situation->absent as $id)
                             @php $unit = $page->rig->units[$id]; @endphp
                             <li><span>{{ $unit->name }} <strong>{{ $page->rig->modelOf($unit)->isProgram() ? 'does not run' : 'is not there' }}</strong></span>
-                                <x-edit :page="$page" :fields="['edit' => 'absent', 'which' => $situation->id, 'unit' => $id, 'back' => '1']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $unit->name }}</span></button></x-edit></li>
+                                <x-edit :page="$page" :fields="['edit' => 'absent', 'which' => $situation->id, 'unit' => $id, 'back' => '1']"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $unit->name }}</span></button></x-edit></li>
                         @endforeach
                         @foreach ($situation->pulled as $id)
                             <li><span>{{ $page->rig->cables[$id]->label }} <strong>is out</strong></span>
-                                <x-edit :page="$page" :fields="['edit' => 'pulled', 'which' => $situation->id, 'cable' => $id, 'back' => '1']"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $page->rig->cables[$id]->label }}</span></button></x-edit></li>
+                                <x-edit :page="$page" :fields="['edit' => 'pulled', 'which' => $situation->id, 'cable' => $id, 'back' => '1']"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $page->rig->cables[$id]->label }}</span></button></x-edit></li>
                         @endforeach
                         @foreach ($situation->defaults as $default)
                             <li><span>{{ $default->words($page->rig) }}</span>
-                                <x-edit :page="$page" :fields="['edit' => 'default', 'situation' => $situation->id, 'computer' => $default->computer, 'direction' => $default->direction->value, 'role' => $default->role->value]"><button class="do" type="submit">As in the base<span class="visually-hidden">: {{ $default->what() }}</span></button></x-edit></li>
+                                <x-edit :page="$page" :fields="['edit' => 'default', 'situation' => $situation->id, 'computer' => $default->computer, 'direction' => $default->direction->value, 'role' => $default->role->value]"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $default->what() }}</span></button></x-edit></li>
                         @endforeach
-                        @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'how everything stands' : 'sets nothing otherwise yet' }}</li> @endif
+                        @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'the base state' : 'changes nothing yet' }}</li> @endif
                     </ul>
                     @if ($situation->id !== $base)
                         <div class="situation-tools leave-out">
@@ -48,7 +48,7 @@
                         @if ($situation !== $page->situation) <a href="{{ $page->url(['situation' => $situation->id]) }}">Work in it</a> @endif
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'situations', 'id' => $situation->id]"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $situation->name }}" aria-label="Name of {{ $situation->name }}"><button class="do" type="submit">Rename</button></x-edit>
                         @if ($situation->id !== $base)
-                            @if (count($situation->changes) > 1) <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id]"><button class="do" type="submit">Clear all<span class="visually-hidden"> of {{ $situation->name }}</span></button></x-edit> @endif
+                            @if (count($situation->changes) > 1) <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id]"><button class="do" type="submit">Reset all to base<span class="visually-hidden"> of {{ $situation->name }}</span></button></x-edit> @endif
                             <x-edit :page="$page" :fields="['edit' => 'remove-situation', 'which' => $situation->id]"><button class="do" type="submit">Remove<span class="visually-hidden"> {{ $situation->name }}</span></button></x-edit>
                         @endif
                     </div>

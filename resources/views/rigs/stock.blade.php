@@ -45,17 +45,17 @@
                     <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->firmware }}"></label>
                     <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
                     <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
-                    <button class="btn btn-sm btn-ink" type="submit">Keep</button>
+                    <button class="btn btn-sm btn-ink" type="submit">Save</button>
                 </x-edit>
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
                     <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place) <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option> @endforeach</select>
                     <button class="do" type="submit">Move</button>
                 </x-edit>
-                <h3>Another model in its stead</h3>
+                <h3>Swap the model</h3>
                 <form class="row-form" method="get" action="{{ route('rigs.stock', $page->record->id) }}">
                     <input type="hidden" name="select" value="unit:{{ $unit->id }}">
-                    <select name="swap" aria-label="Model in stead of {{ $model->name }}">@foreach ($stock->successors() as $id => $name) <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
+                    <select name="swap" aria-label="New model for {{ $model->name }}">@foreach ($stock->successors() as $id => $name) <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
                     <button class="do" type="submit">See what would fit</button>
                 </form>
                 @if ($stock->swap !== null)
@@ -136,7 +136,7 @@
                     <x-edit :page="$page" :fields="['edit' => 'describe-rig', 'situation' => '']">
                         <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $page->rig->name }}"></label>
                         <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
-                        <button class="btn btn-sm btn-ink" type="submit">Keep</button>
+                        <button class="btn btn-sm btn-ink" type="submit">Save</button>
                     </x-edit>
                 </details>
             @endif

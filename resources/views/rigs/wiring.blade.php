@@ -14,8 +14,8 @@
             </nav>
             <div class="pens" aria-label="Highlighter pens">
                 @foreach ($page->pens as $pen => $source)
-                    <a class="pen-name pen-{{ $pen }}" href="{{ $page->penUrl($source) }}" title="Put this pen down">
-                        <svg class="mark" viewBox="-9 -9 18 18" width="11" height="11" aria-hidden="true"><path d="{{ Pen::from($pen)->mark() }}"/></svg>{{ $page->rig->sources[$source]->name }}<span class="visually-hidden">, put down</span>
+                    <a class="pen-name pen-{{ $pen }}" href="{{ $page->penUrl($source) }}" title="Stop highlighting">
+                        <svg class="mark" viewBox="-9 -9 18 18" width="11" height="11" aria-hidden="true"><path d="{{ Pen::from($pen)->mark() }}"/></svg>{{ $page->rig->sources[$source]->name }}<span class="visually-hidden">, stop highlighting</span>
                     </a>
                 @endforeach
                 @if (count($page->pens) < count(Pen::cases()))

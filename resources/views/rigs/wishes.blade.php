@@ -26,7 +26,7 @@
                         @php $pen = $page->penOf($source->id); @endphp
                         <tr>
                             <th scope="row">
-                                <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif title="Take a pen to {{ $source->name }}">{{ $source->name }}</a>
+                                <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif title="Highlight {{ $source->name }}">{{ $source->name }}</a>
                                 <small>{{ $source->kind->value }}</small>
                             </th>
                             @foreach ($page->rig->listeners as $listener)
