@@ -35,6 +35,7 @@ final readonly class SetPick implements RigEdit
     {
         $what = "{$rig->units[$this->at->unit]->name}: {$rig->point($this->at)->label}";
 
-        return "{$what} uses ".($this->pick?->words(new Names($rig)) ?? 'no device').Settings::where($rig, $this->pick === null ? null : $this->situation);
+        return "{$what} uses ".($this->pick?->words(new Names($rig)) ?? 'no device')
+            .Settings::where($rig, $this->pick === null ? null : $this->situation);
     }
 }

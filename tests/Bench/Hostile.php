@@ -29,12 +29,17 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Draft;
 
-/** What a malicious or unlucky person sends: injured documents, forms of any content, malformed requests, and valid rigs made to take long. */
+/**
+ * What a malicious or unlucky person sends: injured documents, forms of any content, malformed requests, and valid rigs made to take
+ * long.
+ */
 final class Hostile
 {
     private const TEXTS = [
-        '', '0', '007', '-1', '1,1', '1e309', '99999999999999999999', 'NaN', "tab\tand\nline", "bell\x07", "nul\x00", "e\u{301} combined", "\u{202E}backwards", '😀', '../../x', 'a/b/c',
-        '<script>alert(1)</script>', "'; DROP TABLE rigs; --", '{{ 7 * 7 }}', '*', '>', 'x>y', 'unit:mixer', "\xFF\xFE broken", '1.0005', '−3', '3,5', ' ', 'Ünïcödé', 'W-01',
+        '', '0', '007', '-1', '1,1', '1e309', '99999999999999999999', 'NaN', "tab\tand\nline", "bell\x07", "nul\x00", "e\u{301} combined",
+        "\u{202E}backwards", '😀', '../../x', 'a/b/c',
+        '<script>alert(1)</script>', "'; DROP TABLE rigs; --", '{{ 7 * 7 }}', '*', '>', 'x>y', 'unit:mixer', "\xFF\xFE broken", '1.0005',
+        '−3', '3,5', ' ', 'Ünïcödé', 'W-01',
     ];
 
     /** @var array<string, int> */
@@ -51,14 +56,16 @@ final class Hostile
     /** Injured documents: a rig that can be heard and written, or an error that says where. */
     public function documents(int $number): void
     {
-        $texts = array_map(fn (string $name) => (string) file_get_contents(resource_path("rigs/{$name}.json")), ['penny-slot', 'ticket-booth']);
+        $texts = array_map(fn (string $name) => (string) file_get_contents(resource_path("rigs/{$name}.json")),
+            ['penny-slot', 'ticket-booth']);
         for ($i = 0; $i < $number; $i++) {
             $text = $this->injured($texts[$i % 2]);
             try {
                 $rig = (new DocumentReader)->read($text);
                 new Hearing((new GraphBuilder($rig))->build($rig->base()));
                 $written = (new DocumentWriter)->write($rig);
-                $this->count((new DocumentWriter)->write((new DocumentReader)->read($written)) === $written ? 'documents read' : $this->fail("document {$i} of seed {$this->seed} changes when it is written"));
+                $this->count((new DocumentWriter)->write((new DocumentReader)->read($written)) === $written ? 'documents read'
+                    : $this->fail("document {$i} of seed {$this->seed} changes when it is written"));
             } catch (InvalidDocument) {
                 $this->count('documents refused');
             } catch (\Throwable $e) {
@@ -67,7 +74,10 @@ final class Hostile
         }
     }
 
-    /** Forms of any content, one after another on the same rig: whatever is answered with success reads back from rows and document, and goes back and forth. */
+    /**
+     * Forms of any content, one after another on the same rig: whatever is answered with success reads back from rows and document, and
+     * goes back and forth.
+     */
     public function forms(int $number, User $user): void
     {
         foreach (['rigs/night-relay', 'starters/two-connections', 'starters/panel', 'starters/matrix-and-loopback'] as $file) {
@@ -85,18 +95,21 @@ final class Hostile
     public function requests(int $number, User $user, Rig $rig): void
     {
         app()->instance('request', Request::create('/'));
-        $routes = array_values(array_filter(iterator_to_array(app('router')->getRoutes()), fn ($route) => ! str_contains($route->uri(), 'export')));
+        $routes = array_values(array_filter(iterator_to_array(app('router')->getRoutes()),
+            fn ($route) => ! str_contains($route->uri(), 'export')));
         for ($i = 0; $i < $number; $i++) {
             $route = $routes[mt_rand(0, count($routes) - 1)];
             $before = $rig->revisions()->count();
             $method = $route->methods()[0];
-            $uri = '/'.preg_replace_callback('/\{(\w+)\??\}/', fn (array $m) => $m[1] === 'rig' && mt_rand(0, 4) > 0 ? (string) $rig->id : rawurlencode((string) $this->scalar()), $route->uri());
+            $uri = '/'.preg_replace_callback('/\{(\w+)\??\}/', fn (array $m) => $m[1] === 'rig' && mt_rand(0, 4) > 0 ? (string) $rig->id
+                : rawurlencode((string) $this->scalar()), $route->uri());
             $fields = $this->fields();
             if (parse_url($uri) === false) {
                 continue;
             }
             $request = Request::create($uri, $method, $fields, [], [], [
-                'HTTP_HOST' => '127.0.0.1', 'HTTP_ACCEPT' => mt_rand(0, 1) === 0 ? 'application/json' : 'text/html', 'HTTP_REFERER' => mt_rand(0, 3) === 0 ? 'https://elsewhere.test/' : 'http://127.0.0.1/',
+                'HTTP_HOST' => '127.0.0.1', 'HTTP_ACCEPT' => mt_rand(0, 1) === 0 ? 'application/json' : 'text/html',
+                'HTTP_REFERER' => mt_rand(0, 3) === 0 ? 'https://elsewhere.test/' : 'http://127.0.0.1/',
                 'HTTP_X_PAGE' => (string) $this->scalar(), 'HTTP_IF_NONE_MATCH' => (string) $this->scalar(),
             ], mt_rand(0, 5) === 0 ? '{"broken": ' : null);
             if (mt_rand(0, 8) > 0) {
@@ -106,7 +119,9 @@ final class Hostile
             }
             $answer = app(Kernel::class)->handle($request);
             if ($answer->getStatusCode() >= 500) {
-                $this->count($this->fail("{$method} {$uri} ".json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)." of seed {$this->seed}: {$answer->getStatusCode()} ".(($answer->exception ?? null)?->getMessage() ?? '')));
+                $this->count($this->fail("{$method} {$uri} "
+                    .json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)
+                    ." of seed {$this->seed}: {$answer->getStatusCode()} ".(($answer->exception ?? null)?->getMessage() ?? '')));
             } elseif ($answer->getStatusCode() >= 400 && $rig->revisions()->count() !== $before) {
                 $this->count($this->fail("{$method} {$uri} of seed {$this->seed} is refused and has made a revision"));
             } elseif ($answer->isRedirection() && parse_url((string) $answer->headers->get('Location'), PHP_URL_HOST) !== '127.0.0.1') {
@@ -168,7 +183,8 @@ final class Hostile
         $fields = $this->plausible($before);
         $change = app(ChangeRig::class);
         try {
-            $made = $change->make($record, $user, fn (CoreRig $rig) => EditForms::edits($fields['edit'], new EditFields($fields, $rig, $user, $record)), $record->revision);
+            $made = $change->make($record, $user,
+                fn (CoreRig $rig) => EditForms::edits($fields['edit'], new EditFields($fields, $rig, $user, $record)), $record->revision);
         } catch (ValidationException|InvalidRig|StaleEdit|UnreadableRevision) {
             $this->count('forms refused');
 
@@ -201,9 +217,11 @@ final class Hostile
                 $copy->delete();
             }
             $wrong = array_keys(array_filter($is, fn (bool $holds) => ! $holds));
-            $this->count($wrong === [] ? 'forms made' : $this->fail("form {$number} of seed {$this->seed} ".$this->shown($fields).': not the same: '.implode(', ', $wrong)));
+            $this->count($wrong === [] ? 'forms made'
+                : $this->fail("form {$number} of seed {$this->seed} ".$this->shown($fields).': not the same: '.implode(', ', $wrong)));
         } catch (\Throwable $e) {
-            $this->count($this->fail("after form {$number} of seed {$this->seed} ".$this->shown($fields).': '.$e::class.": {$e->getMessage()}"));
+            $this->count($this->fail("after form {$number} of seed {$this->seed} ".$this->shown($fields).': '.$e::class
+                .": {$e->getMessage()}"));
         }
     }
 
@@ -229,22 +247,40 @@ final class Hostile
         $words = EditForms::words();
         $fields = [
             // Removals come less often, so that the rig stays one.
-            'edit' => $this->one(mt_rand(0, 3) > 0 ? array_values(array_filter($words, fn (string $word) => ! str_starts_with($word, 'remove') && $word !== 'add-unit')) : $words),
-            'unit' => $unit, 'point' => $this->one(array_keys($model->points ?? [])), 'route' => $this->one(array_keys($model->routes ?? [])), 'computer' => $this->one(array_keys($rig->units)),
-            'cable' => $this->one(array_keys($rig->cables)), 'source' => $this->one([...array_keys($rig->sources), '*']), 'listener' => $this->one([...array_keys($rig->listeners), '*']),
-            'situation' => $this->one([...array_keys($rig->situations), '']), 'which' => $this->one(array_keys($rig->situations)), 'copy_of' => $this->one([...array_keys($rig->situations), '']),
-            'place' => $this->one(array_keys($rig->places)), 'model' => $this->one(array_keys(CatalogueFiles::catalogue()->models)), 'name' => $this->text(), 'summary' => $this->text(), 'notes' => $this->text(),
-            'firmware' => $this->text(), 'serial' => $this->text(), 'label' => $this->text(), 'colour' => $this->text(), 'length' => $this->number(), 'owned' => $this->one(['0', '1']),
-            'type' => $this->one(['xlr', 'trs', 'ts', 'usb', 'optical', 'captive', 'x']), 'end' => $this->one(['from', 'to']), 'from' => $this->one($sockets), 'to' => $this->one($sockets),
-            'device' => $this->one([...$devices, 'system', 'call', '']), 'channels' => $this->one(['', '1', '1, 2', '2,1', '1,1', '99999999999', 'x']), 'roles' => [$this->one(['playback', 'recording', 'call'])],
-            'role' => $this->one(['playback', 'recording', 'call']), 'direction' => $this->one(['playback', 'recording']), 'enabled' => $this->one(['0', '1']), 'rate_hz' => $this->number(), 'bits' => $this->number(),
-            'driver_mode' => $this->one(['', 'shared', 'exclusive']), 'gain' => $this->number(), 'fader' => $this->number(), 'mute' => $this->one(['', '0', '1']), 'mono' => $this->one(['', '0', '1']),
-            'auto_mute' => $this->one(['', '0', '1']), 'delay_ms' => $this->number(), 'on' => $this->one(['', '0', '1']), 'db' => $this->number(), 'tap' => $this->one(['', 'pre-fader', 'post-fader', 'input']),
-            'want' => $this->one(['must', 'may', 'must-not', 'none']), 'own_level' => $this->one(['0', '1']), 'alone' => $this->one(['0', '1']), 'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote']),
-            'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']), 'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
-            'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)), 'back' => $this->one(['', '1']), 'is_pick' => $this->one(['0', '1']),
+            'edit' => $this->one(mt_rand(0, 3) > 0
+                ? array_values(array_filter($words, fn (string $word) => ! str_starts_with($word, 'remove') && $word !== 'add-unit'))
+                : $words),
+            'unit' => $unit, 'point' => $this->one(array_keys($model->points ?? [])),
+            'route' => $this->one(array_keys($model->routes ?? [])), 'computer' => $this->one(array_keys($rig->units)),
+            'cable' => $this->one(array_keys($rig->cables)), 'source' => $this->one([...array_keys($rig->sources), '*']),
+            'listener' => $this->one([...array_keys($rig->listeners), '*']),
+            'situation' => $this->one([...array_keys($rig->situations), '']), 'which' => $this->one(array_keys($rig->situations)),
+            'copy_of' => $this->one([...array_keys($rig->situations), '']),
+            'place' => $this->one(array_keys($rig->places)), 'model' => $this->one(array_keys(CatalogueFiles::catalogue()->models)),
+            'name' => $this->text(), 'summary' => $this->text(), 'notes' => $this->text(),
+            'firmware' => $this->text(), 'serial' => $this->text(), 'label' => $this->text(), 'colour' => $this->text(),
+            'length' => $this->number(), 'owned' => $this->one(['0', '1']),
+            'type' => $this->one(['xlr', 'trs', 'ts', 'usb', 'optical', 'captive', 'x']), 'end' => $this->one(['from', 'to']),
+            'from' => $this->one($sockets), 'to' => $this->one($sockets),
+            'device' => $this->one([...$devices, 'system', 'call', '']),
+            'channels' => $this->one(['', '1', '1, 2', '2,1', '1,1', '99999999999', 'x']),
+            'roles' => [$this->one(['playback', 'recording', 'call'])],
+            'role' => $this->one(['playback', 'recording', 'call']), 'direction' => $this->one(['playback', 'recording']),
+            'enabled' => $this->one(['0', '1']), 'rate_hz' => $this->number(), 'bits' => $this->number(),
+            'driver_mode' => $this->one(['', 'shared', 'exclusive']), 'gain' => $this->number(), 'fader' => $this->number(),
+            'mute' => $this->one(['', '0', '1']), 'mono' => $this->one(['', '0', '1']),
+            'auto_mute' => $this->one(['', '0', '1']), 'delay_ms' => $this->number(), 'on' => $this->one(['', '0', '1']),
+            'db' => $this->number(), 'tap' => $this->one(['', 'pre-fader', 'post-fader', 'input']),
+            'want' => $this->one(['must', 'may', 'must-not', 'none']), 'own_level' => $this->one(['0', '1']),
+            'alone' => $this->one(['0', '1']),
+            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote']),
+            'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']),
+            'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
+            'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)),
+            'back' => $this->one(['', '1']), 'is_pick' => $this->one(['0', '1']),
             'cure' => '1.1', 'sentence' => 'x', 'start' => $this->number(), 'at_login' => $this->one(['0', '1']),
-            'cables' => [['cable' => $this->one(array_keys($rig->cables)), 'label' => $this->text(), 'type' => 'usb', 'from' => '', 'to' => '', 'length' => $this->number(), 'colour' => $this->text(), 'owned' => '1']],
+            'cables' => [['cable' => $this->one(array_keys($rig->cables)), 'label' => $this->text(), 'type' => 'usb', 'from' => '',
+                'to' => '', 'length' => $this->number(), 'colour' => $this->text(), 'owned' => '1']],
         ];
         foreach (array_keys($fields) as $key) {
             if ($key !== 'edit' && mt_rand(0, 11) === 0) {
@@ -258,8 +294,10 @@ final class Hostile
     /** @return array<string, mixed> fields of any name and shape */
     private function fields(): array
     {
-        $names = ['edit', 'revision', 'at_revision', 'situation', 'unit', 'name', 'email', 'password', 'password_confirmation', 'current', 'role', 'depth', 'structure', 'geometry', 'starter', 'document', 'picture', 'caption',
-            'view', 'q', 'pair', 'pens', 'select', 'page', 'points', 'lanes', 'routes', 'summary', 'family', 'token', 'remember', 'try', 'causes', 'as', 'from', 'with', 'against', 'focus', '_method'];
+        $names = ['edit', 'revision', 'at_revision', 'situation', 'unit', 'name', 'email', 'password', 'password_confirmation', 'current',
+            'role', 'depth', 'structure', 'geometry', 'starter', 'document', 'picture', 'caption',
+            'view', 'q', 'pair', 'pens', 'select', 'page', 'points', 'lanes', 'routes', 'summary', 'family', 'token', 'remember', 'try',
+            'causes', 'as', 'from', 'with', 'against', 'focus', '_method'];
         $fields = [];
         foreach ((array) array_rand(array_flip($names), mt_rand(1, 9)) as $name) {
             $fields[$name] = match (mt_rand(0, 4)) {
@@ -306,15 +344,18 @@ final class Hostile
     private function injured(string $text): string
     {
         $at = mt_rand(0, strlen($text) - 1);
-        $values = ['null', 'true', '-1', '1e308', '""', '[]', '{}', '"x/y"', '99999999999999999999', '"\u0000"', '"0"', '[[1]]', '"é"', '0.1234567'];
+        $values = ['null', 'true', '-1', '1e308', '""', '[]', '{}', '"x/y"', '99999999999999999999', '"\u0000"', '"0"', '[[1]]', '"é"',
+            '0.1234567'];
 
         return match (mt_rand(0, 5)) {
             0 => substr($text, 0, $at),
             1 => substr($text, 0, $at).chr(mt_rand(0, 255)).substr($text, $at + 1),
             2 => substr($text, 0, $at).substr($text, $at, 60).substr($text, $at),
-            3 => (string) preg_replace_callback('/: ("[^"]*"|-?\d+(\.\d+)?|true|false)/', fn ($m) => mt_rand(0, 150) === 0 ? ': '.$values[array_rand($values)] : $m[0], $text),
+            3 => (string) preg_replace_callback('/: ("[^"]*"|-?\d+(\.\d+)?|true|false)/', fn ($m) => mt_rand(0, 150) === 0 ? ': '
+                .$values[array_rand($values)] : $m[0], $text),
             4 => (string) preg_replace_callback('/-?\d+/', fn ($m) => mt_rand(0, 60) === 0 ? (string) mt_rand(-200, 200) : $m[0], $text),
-            default => (string) preg_replace_callback('/"([a-z0-9-]+)"/', fn ($m) => mt_rand(0, 200) === 0 ? '"'.mt_rand(0, 3).'"' : $m[0], $text),
+            default => (string) preg_replace_callback('/"([a-z0-9-]+)"/', fn ($m) => mt_rand(0, 200) === 0 ? '"'.mt_rand(0, 3).'"'
+                : $m[0], $text),
         };
     }
 
@@ -330,22 +371,27 @@ final class Hostile
                 for ($i = 1; $i <= 40; $i++) {
                     $points[] = $point("b-{$i}", 'bus', 2);
                     for ($j = 1; $j <= 40; $j++) {
-                        $routes = $i === $j ? $routes : [...$routes, ['from' => "b-{$i}", 'to' => "b-{$j}", 'db' => -40, 'delay_ms' => ($i * 41 + $j) % 29 / 7 > 3 ? 1.5 : 0.5]];
+                        $routes = $i === $j ? $routes
+                            : [...$routes, ['from' => "b-{$i}", 'to' => "b-{$j}", 'db' => -40, 'delay_ms' => ($i * 41 + $j) % 29 / 7 > 3
+                            ? 1.5 : 0.5]];
                     }
                 }
 
-                return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must')->text();
+                return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')
+                    ->wish('s', 'l', 'must')->text();
             },
             'two ways each through 40 stages of other delays' => function () use ($point): string {
                 $points = [$point('tone', 'origin'), $point('ear', 'ear')];
                 $routes = [['from' => 'tone', 'to' => 'p-0']];
                 for ($i = 0; $i < 40; $i++) {
                     array_push($points, $point("p-{$i}", 'bus'), $point("q-{$i}", 'bus'));
-                    array_push($routes, ['from' => "p-{$i}", 'to' => "q-{$i}", 'db' => -6, 'delay_ms' => 1 + $i * 0.37], ['from' => "p-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1), 'db' => -6]);
+                    array_push($routes, ['from' => "p-{$i}", 'to' => "q-{$i}", 'db' => -6, 'delay_ms' => 1 + $i * 0.37],
+                        ['from' => "p-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1), 'db' => -6]);
                     $routes[] = ['from' => "q-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1)];
                 }
 
-                return Draft::rig()->unit('u', ['points' => $points, 'routes' => array_values(array_unique($routes, SORT_REGULAR))])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must')->text();
+                return Draft::rig()->unit('u', ['points' => $points, 'routes' => array_values(array_unique($routes, SORT_REGULAR))])
+                    ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must')->text();
             },
             'maps of 32 by 32 channels between 100 points' => function () use ($point): string {
                 $map = [];
@@ -361,10 +407,12 @@ final class Hostile
                     $routes[] = ['from' => "p-{$i}", 'to' => $i === 99 ? 'ear' : 'p-'.($i + 1), 'map' => $map, 'db' => -31];
                 }
 
-                return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must')->text();
+                return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')->listener('l', 'u/ear')
+                    ->wish('s', 'l', 'must')->text();
             },
             '3,000 sources at 3,000 listeners' => function () use ($point): string {
-                $draft = Draft::rig()->unit('u', ['points' => [$point('tone', 'origin'), $point('ear', 'ear')], 'routes' => [['from' => 'tone', 'to' => 'ear']]]);
+                $draft = Draft::rig()->unit('u',
+                    ['points' => [$point('tone', 'origin'), $point('ear', 'ear')], 'routes' => [['from' => 'tone', 'to' => 'ear']]]);
                 $data = [];
                 $draft->with(function (array $all) use (&$data) {
                     return $data = $all;
@@ -385,12 +433,14 @@ final class Hostile
                     $listeners[] = ['id' => "l-{$i}", 'name' => "L {$i}", 'kind' => 'headphones', 'at' => ["u/e-{$i}"]];
                 }
 
-                return Draft::rig()->unit('u', ['points' => [...$points, $point('mix', 'bus')], 'routes' => $routes])->with(fn (array $d) => ['sources' => $sources, 'listeners' => $listeners] + $d)->text();
+                return Draft::rig()->unit('u', ['points' => [...$points, $point('mix', 'bus')], 'routes' => $routes])
+                    ->with(fn (array $d) => ['sources' => $sources, 'listeners' => $listeners] + $d)->text();
             },
             '4.8 MB of empty models' => function (): string {
                 $models = [];
                 for ($i = 0; $i < 30_000; $i++) {
-                    $models["m-{$i}"] = ['name' => str_repeat('x', 60), 'family' => 'mixer', 'sockets' => [], 'points' => [], 'routes' => []];
+                    $models["m-{$i}"] = ['name' => str_repeat('x', 60), 'family' => 'mixer', 'sockets' => [], 'points' => [],
+                        'routes' => []];
                 }
 
                 return Draft::rig()->with(fn (array $d) => ['models' => $models] + $d)->text();
@@ -414,6 +464,7 @@ final class Hostile
     /** @param  array<string, mixed>  $fields */
     private function shown(array $fields): string
     {
-        return substr((string) json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE), 0, 900);
+        return substr((string) json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE),
+            0, 900);
     }
 }

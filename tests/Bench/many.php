@@ -14,7 +14,8 @@ $rig = DB::table('rigs')->where('name', 'Night relay at the pier arcade')->first
 $revision = (array) DB::table('revisions')->where('rig_id', $rig->id)->where('number', $rig->at)->first();
 $user = $rig->user_id;
 foreach (array_chunk(range(1, 2000), 500) as $chunk) {
-    DB::table('rigs')->insert(array_map(fn (int $i) => ['id' => null, 'name' => "Rig {$i}", 'at' => 1, 'revision' => 1, 'updated_at' => now()->subDays($i)] + (array) $rig, $chunk));
+    DB::table('rigs')->insert(array_map(fn (int $i) => ['id' => null, 'name' => "Rig {$i}", 'at' => 1, 'revision' => 1,
+        'updated_at' => now()->subDays($i)] + (array) $rig, $chunk));
 }
 DB::statement(<<<'SQL'
     INSERT INTO revisions (rig_id, number, user_id, what, document, counts, units, cables, build)
@@ -22,6 +23,7 @@ DB::statement(<<<'SQL'
     SQL, [$revision['counts'], $revision['build'], $user]);
 $number = (int) $rig->at;
 foreach (array_chunk(range($number + 1, $number + 5000), 25) as $chunk) {
-    DB::table('revisions')->insert(array_map(fn (int $i) => ['id' => null, 'number' => $i, 'parent' => $i - 1, 'what' => "Change {$i}"] + $revision, $chunk));
+    DB::table('revisions')->insert(array_map(fn (int $i) => ['id' => null, 'number' => $i, 'parent' => $i - 1,
+        'what' => "Change {$i}"] + $revision, $chunk));
 }
 DB::table('rigs')->where('id', $rig->id)->update(['at' => $number + 5000, 'revision' => (int) $rig->revision + 5000]);

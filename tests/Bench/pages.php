@@ -73,7 +73,8 @@ foreach (['A fader, recipes redrawn' => ['recipes?select=unit:mixer',
 // Two thousand rigs, five thousand revisions (many.php): nothing on a page grows with them.
 passthru('php '.escapeshellarg(__DIR__.'/many.php'), $failed);
 $failed === 0 || exit("  The many rigs could not be made.\n");
-foreach (['List of 2,000 rigs' => '/', 'Its last page' => '/?page=80', 'History of 5,000' => "/rigs/{$id}/history", 'Wishes after 5,000' => "/rigs/{$id}/wishes"] as $name => $path) {
+foreach (['List of 2,000 rigs' => '/', 'Its last page' => '/?page=80', 'History of 5,000' => "/rigs/{$id}/history",
+    'Wishes after 5,000' => "/rigs/{$id}/wishes"] as $name => $path) {
     $times = [];
     for ($i = 0; $i < 23; $i++) {
         [$code, , $ms] = $fetch($path);

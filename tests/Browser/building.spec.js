@@ -46,7 +46,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await page.goto(`/rigs/${rig}/wiring?select=cable:w-01`);
     await page.getByRole('combobox', { name: /^Type/ }).selectOption('captive');
     await page.getByLabel('Length, m').fill('1.2');
-    await page.getByRole('button', { name: 'Keep W-01' }).click();
+    await page.getByRole('button', { name: 'Save W-01' }).click();
     await expect(said(page)).toContainText('W-01: captive cable, 1.2 m');
 
     // Devices and picks.

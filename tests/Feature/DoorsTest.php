@@ -31,25 +31,30 @@ it('has its own headers on every answer, and says nothing of what it runs on', f
         $answer->assertHeader($header);
     }
     $answer->assertHeaderMissing('X-Powered-By');
-})->with([['GET', '/sign-in', 200], ['GET', '/nothing', 404], ['PUT', '/sign-in', 405], ['GET', '/', 302], ['GET', '/up', 200], ['GET', '/storage/x', 404]]);
+})->with([['GET', '/sign-in', 200], ['GET', '/nothing', 404], ['PUT', '/sign-in', 405], ['GET', '/', 302], ['GET', '/up', 200],
+    ['GET', '/storage/x', 404]]);
 
 it('shows error pages of its own with a way on', function () {
     $this->get('/nothing')->assertNotFound()->assertSee('There is nothing here')->assertSee('All rigs');
     $this->put('/sign-in')->assertStatus(405)->assertSee('takes no such request');
     $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
-    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/wishes")->assertNotFound()->assertSee('somebody who has not invited you');
+    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/wishes")->assertNotFound()
+        ->assertSee('somebody who has not invited you');
 });
 
 it('leads nobody to another\'s address, whatever the browser says where it came from', function () {
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
-    $this->actingAs($user)->from('https://elsewhere.test/trap')->post("/rigs/{$rig->id}/edits", ['edit' => 'fly', 'revision' => 1])->assertRedirect('http://127.0.0.1:8390');
+    $this->actingAs($user)->from('https://elsewhere.test/trap')->post("/rigs/{$rig->id}/edits", ['edit' => 'fly', 'revision' => 1])
+        ->assertRedirect('http://127.0.0.1:8390');
 });
 
 it('locks the account after five wrong passwords, from wherever they come, and tells when to come again', function () {
     $user = User::factory()->create(['password' => 'a long password']);
     foreach (range(1, 5) as $i) {
-        $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"])->post('/sign-in', ['email' => strtoupper($user->email), 'password' => 'wrong'])->assertSessionHasErrors(['email' => 'Wrong email or password.']);
+        $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"])
+            ->post('/sign-in', ['email' => strtoupper($user->email), 'password' => 'wrong'])
+            ->assertSessionHasErrors(['email' => 'Wrong email or password.']);
     }
     $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.9'])->post('/sign-in', ['email' => $user->email, 'password' => 'a long password'])
         ->assertSessionHasErrors(['email' => 'Too many attempts. Try again in 60 seconds.']);
@@ -87,7 +92,8 @@ it('tells addresses apart by their accents', function () {
 
 it('lets the demo account in from this machine only, unless it is wanted otherwise', function () {
     $this->seed(DatabaseSeeder::class);
-    $try = fn () => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD]);
+    $try = fn () => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])
+        ->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD]);
     $try()->assertSessionHasErrors('email');
     config(['app.demo' => true]);
     $try()->assertRedirect('/');
@@ -98,11 +104,13 @@ it('lets the demo account in from this machine only, unless it is wanted otherwi
 });
 
 it('refuses passwords that everybody has, and one\'s own name', function (string $password, bool $isRefused) {
-    $answer = $this->post('/register', ['name' => 'Marigold', 'email' => 'marigold@example.test', 'password' => $password, 'password_confirmation' => $password]);
+    $answer = $this->post('/register',
+        ['name' => 'Marigold', 'email' => 'marigold@example.test', 'password' => $password, 'password_confirmation' => $password]);
     $isRefused ? $answer->assertSessionHasErrors('password') : $answer->assertSessionHasNoErrors();
     expect(User::query()->count())->toBe($isRefused ? 0 : 1);
 })->with([
-    ['password123', true], ['Password1234!', true], ['qwertyuiop', true], ['1234567890', true], ['aaaaaaaaaaaa', true], ['ababababab', true], ['marigold-2026', true], ['short', true],
+    ['password123', true], ['Password1234!', true], ['qwertyuiop', true], ['1234567890', true], ['aaaaaaaaaaaa', true],
+    ['ababababab', true], ['marigold-2026', true], ['short', true],
     ['nine lamps in a pier', false], ['Tr4m-depot-rain', false],
 ]);
 
@@ -122,7 +130,9 @@ it('gives a new password by a link to the account\'s address, and says the same 
         return (bool) ($token = $mail->token);
     });
     $this->get("/new-password/{$token}?email={$user->email}")->assertOk()->assertSee($user->email);
-    $set = fn (string $with) => $this->post('/new-password', ['token' => $with, 'email' => $user->email, 'password' => 'nine lamps in a pier', 'password_confirmation' => 'nine lamps in a pier']);
+    $set = fn (string $with) => $this->post('/new-password',
+        ['token' => $with, 'email' => $user->email, 'password' => 'nine lamps in a pier',
+            'password_confirmation' => 'nine lamps in a pier']);
     $set('another')->assertSessionHasErrors('email');
     $set($token)->assertRedirect('/sign-in');
     expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0);
@@ -156,7 +166,8 @@ it('counts each purpose on its own', function () {
 
 it('answers, and makes one revision, though neither cache nor log can be written', function () {
     $file = tempnam(sys_get_temp_dir(), 'full');
-    config(['cache.default' => 'file', 'cache.stores.disk.path' => "{$file}/cache", 'cache.stores.disk.lock_path' => "{$file}/cache", 'logging.default' => 'single', 'logging.channels.days.path' => "{$file}/log"]);
+    config(['cache.default' => 'file', 'cache.stores.disk.path' => "{$file}/cache", 'cache.stores.disk.lock_path' => "{$file}/cache",
+        'logging.default' => 'single', 'logging.channels.days.path' => "{$file}/log"]);
     Cache::clearResolvedInstances();
     app()->forgetInstance('cache');
     app()->forgetInstance('cache.store');
@@ -165,7 +176,9 @@ it('answers, and makes one revision, though neither cache nor log can be written
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
     Log::error('to nowhere');
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
-    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1], ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])->assertOk()->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
+    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
+        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])->assertOk()
+        ->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
     expect($rig->revisions()->count())->toBe(2);
     unlink($file);
 });
@@ -174,7 +187,8 @@ it('has made the change though the page can\'t be drawn anew, and says so', func
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
     view()->composer('rigs.wishes', fn () => throw new RuntimeException('No drawing today'));
-    $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1], ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])
+    $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
+        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])
         ->assertOk()->assertJsonPath('page', null)->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
     expect($rig->revisions()->count())->toBe(2);
 });
@@ -215,7 +229,8 @@ describe('pictures', function () {
         $kept = imagecreatefromstring((string) Storage::disk('local')->get($picture->path()));
         expect([$picture->width, $picture->height])->toBe($size)->and(imagecolorat($kept, ...$white) & 0xFF)->toBeGreaterThan(200);
     })->with([
-        'as it is' => [1, [80, 40], [70, 20]], 'upside down' => [3, [80, 40], [10, 20]], 'to the right' => [6, [40, 80], [20, 70]], 'to the left' => [8, [40, 80], [20, 10]], 'mirrored' => [2, [80, 40], [10, 20]],
+        'as it is' => [1, [80, 40], [70, 20]], 'upside down' => [3, [80, 40], [10, 20]], 'to the right' => [6, [40, 80], [20, 70]],
+        'to the left' => [8, [40, 80], [20, 10]], 'mirrored' => [2, [80, 40], [10, 20]],
     ]);
 
     it('are refused where only half of them came', function () {
@@ -239,15 +254,19 @@ it('says a document too large in canonical form, and compares with and goes back
     $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1])->assertOk();
     $rig->revisions()->where('number', 1)->update(['document' => '{"format": "hidden-wire/rig", "version": 1}']);
     $this->get("/rigs/{$rig->id}/history/1/2")->assertOk()->assertSee('Revision 1 can\'t be read any more', false);
-    $this->postJson("/rigs/{$rig->id}/revisions/1/restore", ['revision' => 2])->assertStatus(422)->assertJsonPath('message', 'Revision 1 can\'t be read any more, so it can\'t be brought back. Nothing is changed.');
+    $this->postJson("/rigs/{$rig->id}/revisions/1/restore", ['revision' => 2])->assertStatus(422)
+        ->assertJsonPath('message', 'Revision 1 can\'t be read any more, so it can\'t be brought back. Nothing is changed.');
     $this->postJson("/rigs/{$rig->id}/undo", ['revision' => 2])->assertStatus(422);
     // A page from before meets a change of now: nobody can tell whether they are apart.
-    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-02', 'revision' => 1, 'at_revision' => 1])->assertStatus(409);
+    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-02', 'revision' => 1, 'at_revision' => 1])
+        ->assertStatus(409);
     $data = json_decode(shipped('rigs/penny-slot.json'), true);
     // Points that take more than a line each grow by their indents.
-    $point = fn (string $id) => ['id' => $id, 'kind' => 'strip', 'label' => str_repeat('x', 40), 'channels' => 2, 'gain' => ['from' => -1, 'to' => 1, 'db' => 0], 'mute' => false, 'mono' => false];
+    $point = fn (string $id) => ['id' => $id, 'kind' => 'strip', 'label' => str_repeat('x', 40), 'channels' => 2,
+        'gain' => ['from' => -1, 'to' => 1, 'db' => 0], 'mute' => false, 'mono' => false];
     for ($i = 0; $i < 9_000; $i++) {
-        $data['models']["m-{$i}"] = ['name' => 'x', 'family' => 'mixer', 'sockets' => [], 'points' => array_map($point, ['a', 'b', 'c', 'd']), 'routes' => []];
+        $data['models']["m-{$i}"] = ['name' => 'x', 'family' => 'mixer', 'sockets' => [],
+            'points' => array_map($point, ['a', 'b', 'c', 'd']), 'routes' => []];
     }
     $large = (string) json_encode($data);
     expect(strlen($large))->toBeLessThan(HiddenWire\Core\Document\Json::MAX_BYTES);

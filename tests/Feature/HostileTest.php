@@ -15,7 +15,8 @@ beforeEach(function () {
 
 it('reads or refuses whatever document', function () {
     ($hostile = new Hostile($this->seed))->documents(400);
-    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['documents read'] ?? 0)->toBeGreaterThan(4)->and($hostile->counts['documents refused'])->toBeGreaterThan(100);
+    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['documents read'] ?? 0)->toBeGreaterThan(4)
+        ->and($hostile->counts['documents refused'])->toBeGreaterThan(100);
 });
 
 it('keeps nothing by whatever forms that does not read back, undo and redo', function () {
@@ -33,6 +34,8 @@ it('answers whatever request', function () {
 it('hears, within bounds, rigs that are made to take long', function () {
     $hostile = new Hostile($this->seed);
     $measured = $hostile->rigs();
-    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($measured['3,000 sources at 3,000 listeners'][2])->toContain('9,000,000 cells')
-        ->and($measured['a matrix of 40 by 40 with feedback'][2])->toBe('heard')->and($measured['4.8 MB of empty models'][2])->toBe('heard');
+    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($measured['3,000 sources at 3,000 listeners'][2])
+        ->toContain('9,000,000 cells')
+        ->and($measured['a matrix of 40 by 40 with feedback'][2])->toBe('heard')->and($measured['4.8 MB of empty models'][2])
+        ->toBe('heard');
 });

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 use Illuminate\Support\Facades\Process;
 
-/** What a tool answers as JSON; null where it has no answer (no network, or a registry that does not offer it). @param  list<string>  $command @return array<string, mixed>|null */
+/**
+ * What a tool answers as JSON; null where it has no answer (no network, or a registry that does not offer it). @param  list<string>
+ * $command @return array<string, mixed>|null
+ */
 function answerOf(array $command): ?array
 {
     $run = Process::path(base_path())->timeout(40)->env(['COMPOSER_ALLOW_SUPERUSER' => '1'])->run($command);
@@ -16,14 +19,17 @@ function answerOf(array $command): ?array
 it('names an exact version of every library that is used directly', function () {
     $composer = json_decode((string) file_get_contents(base_path('composer.json')), true);
     $npm = json_decode((string) file_get_contents(base_path('package.json')), true);
-    $versions = array_filter([...$composer['require'], ...$composer['require-dev'], ...$npm['dependencies'] ?? [], ...$npm['devDependencies']],
+    $versions = array_filter([...$composer['require'], ...$composer['require-dev'], ...$npm['dependencies'] ?? [],
+        ...$npm['devDependencies']],
         fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'), ARRAY_FILTER_USE_KEY);
     expect(count($versions))->toBeGreaterThan(15);
     foreach ($versions as $name => $version) {
         expect($version)->toMatch('/^\d+\.\d+\.\d+$/', (string) $name);
     }
     // Every extension that is used is named; what only tests use is not installed with the application.
-    expect(array_keys($composer['require']))->toContain('ext-dom', 'ext-exif', 'ext-gd', 'ext-intl', 'ext-mbstring', 'ext-pdo_mysql', 'ext-zip')->not->toContain('opis/json-schema');
+    expect(array_keys($composer['require']))
+        ->toContain('ext-dom', 'ext-exif', 'ext-gd', 'ext-intl', 'ext-mbstring', 'ext-pdo_mysql', 'ext-zip')
+        ->not->toContain('opis/json-schema');
 });
 
 it('uses no PHP library with a known advisory', function () {
@@ -33,7 +39,8 @@ it('uses no PHP library with a known advisory', function () {
 
 it('uses no browser library with a known advisory', function () {
     $answer = answerOf(['npm', 'audit', '--json', '--omit=dev']);
-    isset($answer['vulnerabilities']) ? expect($answer['vulnerabilities'])->toBe([]) : $this->markTestSkipped('The registry gave no answer about advisories.');
+    isset($answer['vulnerabilities']) ? expect($answer['vulnerabilities'])->toBe([])
+        : $this->markTestSkipped('The registry gave no answer about advisories.');
 });
 
 it('says which library has a newer release', function () {

@@ -49,7 +49,8 @@ it('has no line past 140 characters', function () {
 it('says real plurals to people', function () {
     $found = [];
     foreach (['core', 'app', 'resources/views', 'resources/js', 'resources/catalogue', 'resources/starters', 'resources/rigs'] as $room) {
-        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}", FilesystemIterator::SKIP_DOTS));
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS));
         foreach ($files as $file) {
             if (preg_match('/\w\(s\)/', (string) file_get_contents($file->getPathname())) === 1) {
                 $found[] = $file->getPathname();

@@ -102,7 +102,7 @@
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
             <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
             <label>It is <select name="owned"><option value="1">owned</option><option value="0" @selected(! $cable->owned)>to buy</option></select></label>
-            <button type="submit" class="do">Keep<span class="visually-hidden"> {{ $cable->label }}</span></button>
+            <button type="submit" class="do">Save<span class="visually-hidden"> {{ $cable->label }}</span></button>
         </x-edit>
         <div class="sheet-tools">
             <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
