@@ -123,6 +123,12 @@ final readonly class RigPage
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
     }
 
+    /** Of the browser's tab: the view, then the rig. */
+    public function title(): string
+    {
+        return (Step::tryFrom($this->view)?->label() ?? ucfirst($this->view))." · {$this->rig->name}";
+    }
+
     /** Causes that are known, or that are asked for by an address of a page without scripts, or by a preview. */
     private function look(Record $record): ?FoundCauses
     {

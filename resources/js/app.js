@@ -31,6 +31,7 @@ Alpine.plugin(focus);
 Alpine.plugin(morph);
 Alpine.plugin(persist);
 Alpine.store('theme', theme(Alpine));
+Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = { causes, finder, frame, grid, keyList, layOut, map, message, order, pulse, sketch, standings, strength, table };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

@@ -153,3 +153,21 @@ test('after a change the keyboard is where the hand was, and what else is open, 
     await page.getByRole('button', { name: 'Dismiss' }).click();
     await expect(said(page)).toHaveCount(0);
 });
+
+test('a wish made in another situation holds there, keys without Ctrl can be turned off, and Ctrl+Z undoes', async ({ page }) => {
+    const rig = await openStarter(page, 'The simplest: a headset');
+    await page.goto(`/rigs/${rig}/wishes?situation=pause&pair=voice:me`);
+    await expect(page).toHaveTitle(/^Wishes · The simplest: a headset/);
+    await page.locator('main').press('m');
+    await expect(said(page)).toContainText('Voice must be heard by Me in Pause');
+    await page.getByRole('button', { name: 'Keys', exact: true }).click();
+    await page.getByLabel('Keys without Ctrl or Alt').uncheck();
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.locator('main').press('x');
+    await page.locator('main').press('6');
+    await expect(page).toHaveURL(/wishes/);
+    await page.locator('main').press('Control+z');
+    await expect(said(page)).toContainText('Undone: Voice must be heard by Me in Pause');
+    await page.locator('main').press('Control+Shift+z');
+    await expect(said(page)).toContainText('Redone: Voice must be heard by Me in Pause');
+});

@@ -81,6 +81,7 @@ export function frame() {
             }
             const isUndo = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
             if (hasModifier(event) && !isUndo) return;
+            if (!isUndo && event.key !== 'Escape' && !window.Alpine.store('keys').isOn) return;
             const button = /^[a-z1-9]$/.test(event.key)
                 ? document.querySelector(`[data-key-wish="${event.key}"], [data-key-step="${event.key}"]`) : null;
             const action = isUndo ? KEYS[event.shiftKey ? 'r' : 'u'] : button ? () => button.click() : KEYS[event.key];

@@ -17,5 +17,6 @@
         <dt><kbd>t</kbd></dt><dd>light or dark theme</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>
     </dl>
+    <label class="tick"><input type="checkbox" x-bind:checked="isOn" x-on:change="turn"> Keys without Ctrl or Alt</label>
     <form method="dialog"><button class="btn btn-sm btn-ink">Close</button></form>
 </dialog>

@@ -3,7 +3,7 @@
     use App\ViewModels\Step;
     $odds = count($page->atOdds());
 @endphp
-<x-page :title="$page->rig->name" class="rig" data-rig="{{ $page->record->id }}" data-revision="{{ $page->record->revision }}" data-view="{{ $page->view }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
+<x-page :title="$page->title()" class="rig" data-rig="{{ $page->record->id }}" data-revision="{{ $page->record->revision }}" data-view="{{ $page->view }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
     <a class="visually-hidden-focusable skip" href="#view">Skip to content</a>
     <header class="top">
         <x-brand />
@@ -17,7 +17,7 @@
             <span class="here" data-key="here" data-own x-data="pulse" x-text="here" aria-live="polite"></span>
             @if (! $page->canEdit) <span class="tag">view only</span> @endif
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
-                @if ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
+                @if ($page->rig->wishes === []) No wishes yet @elseif ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
             </a>
             <a class="plain find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)" aria-label="Find"><i class="bi bi-search" aria-hidden="true"></i></a>
             @if ($page->canEdit) <div class="undo"><x-undo :page="$page" /></div> @endif

@@ -20,7 +20,8 @@
     @if ($page->view === 'wishes')
         @php
             $wanted = $pair->wish?->want->value ?? 'none';
-            $isOwn = $pair->wish !== null && $pair->wish->situations !== [];
+            // In another situation than the base a wish is meant for that situation, unless the person says otherwise.
+            $isOwn = ! $page->rig->isBase($page->situation->id) || ($pair->wish !== null && $pair->wish->situations !== []);
         @endphp
         <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => '']">
             <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
