@@ -52,7 +52,7 @@ final readonly class WayStrip
     public static function wished(?Wish $wish): string
     {
         $want = match ($wish?->want) {
-            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not hear', null => '',
+            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
         };
 
         return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '']));

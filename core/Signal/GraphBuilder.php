@@ -447,7 +447,7 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Tap of {$device->name()}"
+            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Loopback of {$device->name()}"
                 : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 
