@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\Compress;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\PlainInput;
@@ -24,6 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
         $middleware->prepend(PlainInput::class);
+        $middleware->prepend(Compress::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->redirectUsersTo(fn () => route('rigs.index'));

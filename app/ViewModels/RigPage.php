@@ -9,6 +9,7 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
@@ -18,6 +19,7 @@ use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
@@ -121,6 +123,17 @@ final readonly class RigPage
         $this->selectedSocket = $kind === 'socket' ? $this->socketNamed($id) : null;
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
+    }
+
+    /** @return list<array{Wish, string}> wishes that hold in a situation only, in words */
+    public function wishesOf(Situation $situation): array
+    {
+        $own = array_filter($this->rig->wishes, fn (Wish $wish) => in_array($situation->id, $wish->situations, true));
+
+        return array_values(array_map(
+            fn (Wish $wish) => [$wish, (new SetWish($wish->source, $wish->listener, $wish->want, null))->words($this->rig)],
+            $own,
+        ));
     }
 
     /** Of the browser's tab: the view, then the rig. */

@@ -272,3 +272,14 @@ it('says a document too large in canonical form, and compares with and goes back
     expect(strlen($large))->toBeLessThan(HiddenWire\Core\Document\Json::MAX_BYTES);
     expect(fn () => app(ImportRig::class)($user, $large))->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'In canonical form');
 });
+
+it('sends a page compressed to whoever takes it so: a second page costs less than 30 kB', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
+    foreach (['wishes', 'wiring', 'stock', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'history'] as $view) {
+        $plain = $this->actingAs($user)->get("/rigs/{$rig->id}/{$view}", ['Accept-Encoding' => ''])->assertHeaderMissing('Content-Encoding');
+        $small = $this->get("/rigs/{$rig->id}/{$view}", ['Accept-Encoding' => 'gzip'])->assertHeader('Content-Encoding', 'gzip');
+        expect(strlen((string) $small->baseResponse->getContent()))->toBeLessThan(30_000, $view)
+            ->and(strlen((string) gzdecode((string) $small->baseResponse->getContent())))->toBeGreaterThan(strlen((string) $plain->getContent()) - 2000);
+    }
+});

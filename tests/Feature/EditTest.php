@@ -291,6 +291,7 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'plug', 'from' => 'mixer/optical', 'to' => 'card/analog'], 'edit', 'has W-07 in it'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'corner-monitor/hdmi-2'], 'edit', 'No cable has'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => ''], 'to', 'Choose the socket'],
+    [['edit' => 'add-source', 'name' => 'Music', 'kind' => 'music'], 'name', 'There is a Music already. Is this "Music 2"?'],
     [['edit' => 'cure', 'cure' => '9.1', 'sentence' => 'Anything'], 'edit', 'Look at the causes again'],
     [['edit' => 'cure', 'cure' => 'x', 'sentence' => ''], 'edit', 'Look at the causes again'],
     [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'length' => 'long'], 'length', 'has to be a number from 0.01 to 1000'],

@@ -12,9 +12,14 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -56,6 +61,21 @@ final readonly class EditFields implements Readings
     public function name(int $most = Bounds::SHORT_NAME): string
     {
         return $this->text('name', $most) ?: $this->refuse('name', 'Give it a name.');
+    }
+
+    /**
+     * A name for something new: two of one name in one list can't be told apart.
+     *
+     * @param  array<array-key, Place|Source|Listener|Situation>  $things  those that are there
+     */
+    public function newName(array $things, int $most = Bounds::SHORT_NAME): string
+    {
+        $name = $this->name($most);
+        $taken = array_map(fn (Place|Source|Listener|Situation $one) => $one->name, array_values($things));
+
+        return in_array($name, $taken, true)
+            ? $this->refuse('name', "There is a {$name} already. Is this \"".Naming::next($name, $taken).'"?')
+            : $name;
     }
 
     /** @param  array<string, mixed>  $things */

@@ -53,14 +53,14 @@ final class WishForms
     /** @return list<RigEdit> */
     public static function addSource(EditFields $in): array
     {
-        return [new AddSource($in->name(), $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other, $in->pointOrNone('at'))];
+        return [new AddSource($in->newName($in->rig->sources), $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other, $in->pointOrNone('at'))];
     }
 
     /** @return list<RigEdit> */
     public static function addListener(EditFields $in): array
     {
         return [new AddListener(
-            $in->name(),
+            $in->newName($in->rig->listeners),
             $in->choiceOrNone('kind', ListenerKind::class) ?? ListenerKind::Headphones,
             $in->pointOrNone('at'),
         )];

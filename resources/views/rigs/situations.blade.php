@@ -36,7 +36,11 @@
                             <li><span>{{ $default->words($page->rig) }}</span>
                                 <x-edit :page="$page" :fields="['edit' => 'default', 'situation' => $situation->id, 'computer' => $default->computer, 'direction' => $default->direction->value, 'role' => $default->role->value]"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $default->what() }}</span></button></x-edit></li>
                         @endforeach
-                        @if ($situation->isLikeBase()) <li class="quiet">{{ $situation->id === $base ? 'the base state' : 'changes nothing yet' }}</li> @endif
+                        @foreach ($page->wishesOf($situation) as [$wish, $says])
+                            <li><span>{{ $says }}</span>
+                                <x-edit :page="$page" :fields="['edit' => 'wish', 'source' => $wish->source, 'listener' => $wish->listener, 'want' => 'none', 'situation' => $situation->id]"><button class="do" type="submit">Reset to base<span class="visually-hidden">: {{ $says }}</span></button></x-edit></li>
+                        @endforeach
+                        @if ($situation->isLikeBase() && $page->wishesOf($situation) === []) <li class="quiet">{{ $situation->id === $base ? 'the base state' : 'changes nothing yet' }}</li> @endif
                     </ul>
                     @if ($situation->id !== $base)
                         <div class="situation-tools leave-out">
