@@ -14,7 +14,7 @@ final readonly class Finder
     }
 
     /**
-     * Every word has to be in it; what begins with the text comes first.
+     * Every word has to be in it, typing mistakes and all; fewest mistakes first, then what begins with the text.
      *
      * @return list<array{what: string, kind: string, url: string}>
      */
@@ -24,17 +24,20 @@ final readonly class Finder
         $ranked = [];
         foreach ($this->everything() as $i => $one) {
             $in = mb_strtolower("{$one['what']} {$one['kind']} {$one['also']}");
+            $mistakes = 0;
             foreach ($words as $word) {
-                if (! str_contains($in, $word)) {
+                $of = Likeness::mistakes($word, $in);
+                if ($of === null) {
                     continue 2;
                 }
+                $mistakes += $of;
             }
             $begins = $words !== [] && str_starts_with(mb_strtolower($one['what']), implode(' ', $words)) ? 0 : 1;
-            $ranked[] = [$begins, $i, ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']]];
+            $ranked[] = [$mistakes, $begins, $i, ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']]];
         }
         sort($ranked);
 
-        return array_slice(array_map(fn (array $one) => $one[2], $ranked), 0, self::MOST);
+        return array_slice(array_map(fn (array $one) => $one[3], $ranked), 0, self::MOST);
     }
 
     /** @return list<array{what: string, kind: string, also: string, url: string}> */
@@ -91,6 +94,10 @@ final readonly class Finder
             'Compare revisions' => 'history',
         ] as $action => $view) {
             $add($action, 'action', $this->page->url([], $view));
+        }
+        // These press a button of the page.
+        foreach (['Undo' => '#undo', 'Redo' => '#redo', 'Keys' => '#keys', 'Light or dark theme' => '#theme'] as $action => $anchor) {
+            $add($action, 'action', $anchor);
         }
         foreach ($rig->units as $unit) {
             foreach ($rig->modelOf($unit)->sockets as $socket) {

@@ -53,7 +53,8 @@ final readonly class Stock
     }
 
     /**
-     * Whether a model has all words of a text in its name, use or sockets, and is of a family and has a connector where one is asked for.
+     * Whether a model has all words of a text in its name, use or sockets, typing mistakes and all, and is of a family and has a
+     * connector where one is asked for.
      */
     public static function answers(EquipmentModel $model, string $text, ?Family $family, ?Connector $connector): bool
     {
@@ -66,7 +67,7 @@ final readonly class Stock
             array_map(fn ($socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets),
         ));
         foreach (preg_split('/\s+/', $text, flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            if (! str_contains($all, $word)) {
+            if (Likeness::mistakes($word, $all) === null) {
                 return false;
             }
         }

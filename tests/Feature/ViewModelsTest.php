@@ -244,6 +244,7 @@ describe('the views in which a rig is built', function () {
         expect((new Finder(($this->page)([], 'find')))->find($text)[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
     })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme',
         'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'],
+        ['dsek mixr', 'Desk mixer', 'unit'], ['presentr voise', 'Presenter voice', 'sound'], ['undo', 'Undo', 'action'],
         ['invite', 'Invite someone', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
 
     it('finds nothing where nothing is called that', function () {
@@ -253,7 +254,12 @@ describe('the views in which a rig is built', function () {
     it('searches the models by text, family and the socket that is needed', function (array $query, array $some) {
         $stock = new Stock(($this->page)($query, 'stock'), CatalogueFiles::catalogue()->models);
         expect(array_keys($stock->found))->toContain(...$some)->and(count($stock->found))->toBeLessThan(count($stock->models));
-    })->with([[['q' => 'isolator stereo'], ['isolator-stereo']], [['family' => 'splitter'],
+    })->with([[['q' => 'isolator stereo'], ['isolator-stereo']], [['q' => 'dynamc mic'], ['dynamic-microphone']], [['family' => 'splitter'],
         ['hdmi-splitter', 'optical-splitter']], [['has' => 'optical'], ['eight-input-desk', 'optical-splitter']],
         [['family' => 'mixer', 'has' => 'optical'], ['eight-input-desk']]]);
 });
+
+it('forgives a typing mistake in a word of four letters, two in one of seven, none in a shorter', function (string $word, ?int $mistakes) {
+    expect(App\ViewModels\Likeness::mistakes($word, 'dynamic microphone, handheld · xlr'))->toBe($mistakes);
+})->with([['dynamic', 0], ['dynamc', 1], ['micropone', 1], ['mcrphone', 2], ['handh', 0], ['hanhd', 1], ['hxnhd', null], ['xrl', null], ['xlr', 0],
+    ['headset', null]]);

@@ -19,7 +19,8 @@ final class SituationForms
     /** @return list<RigEdit> */
     public static function add(EditFields $in): array
     {
-        return [new AddSituation($in->newName($in->rig->situations), $in->has('copy_of') ? $in->known('copy_of', $in->rig->situations) : null)];
+        return [new AddSituation($in->newName($in->rig->situations), $in->has('copy_of') ? $in->known('copy_of', $in->rig->situations)
+            : null)];
     }
 
     /** @return list<RigEdit> */

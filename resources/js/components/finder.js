@@ -1,6 +1,15 @@
 // The finder: a few letters, arrows, Enter.
 const WAIT_MS = 90;
 
+// What presses a button of the page, instead of leading somewhere.
+const press = (selector) => () => document.querySelector(selector)?.click();
+const ACTIONS = {
+    '#undo': press('[data-key-undo]'),
+    '#redo': press('[data-key-redo]'),
+    '#keys': press('[data-key-list]'),
+    '#theme': press('[data-theme-switch]'),
+};
+
 export function finder() {
     return {
         found: [],
@@ -47,7 +56,13 @@ export function finder() {
 
         // A link into the view that is shown already changes nothing but the address: the finder closes all the same.
         gone(event) {
-            if (event.target.closest('a')) this.$root.close();
+            const link = event.target.closest('a');
+            if (!link) return;
+            this.$root.close();
+            const action = ACTIONS[link.getAttribute('href')];
+            if (!action) return;
+            event.preventDefault();
+            action();
         },
     };
 }
