@@ -14,7 +14,8 @@ final readonly class Finder
     }
 
     /**
-     * Every word has to be in it, typing mistakes and all; fewest mistakes first, then what begins with the text.
+     * Every word has to be in it, typing mistakes and all; fewest mistakes first, then what begins with the text,
+     * then what has the words in its own name.
      *
      * @return list<array{what: string, kind: string, url: string}>
      */
@@ -24,20 +25,22 @@ final readonly class Finder
         $ranked = [];
         foreach ($this->everything() as $i => $one) {
             $in = mb_strtolower("{$one['what']} {$one['kind']} {$one['also']}");
-            $mistakes = 0;
+            $name = mb_strtolower($one['what']);
+            [$mistakes, $elsewhere] = [0, 0];
             foreach ($words as $word) {
                 $of = Likeness::mistakes($word, $in);
                 if ($of === null) {
                     continue 2;
                 }
                 $mistakes += $of;
+                $elsewhere += Likeness::mistakes($word, $name) === $of ? 0 : 1;
             }
-            $begins = $words !== [] && str_starts_with(mb_strtolower($one['what']), implode(' ', $words)) ? 0 : 1;
-            $ranked[] = [$mistakes, $begins, $i, ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']]];
+            $begins = $words !== [] && str_starts_with($name, implode(' ', $words)) ? 0 : 1;
+            $ranked[] = [$mistakes, $begins, $elsewhere, $i, ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']]];
         }
         sort($ranked);
 
-        return array_slice(array_map(fn (array $one) => $one[3], $ranked), 0, self::MOST);
+        return array_slice(array_map(fn (array $one) => $one[4], $ranked), 0, self::MOST);
     }
 
     /** @return list<array{what: string, kind: string, also: string, url: string}> */

@@ -34,7 +34,7 @@ final class Likeness
         $words = $most === 0 || $length > self::LONGEST ? [] : (preg_split('/[^\p{L}\d]+/u', $text, flags: PREG_SPLIT_NO_EMPTY) ?: []);
         foreach ($words as $one) {
             // As much of it as was typed: whoever types "headp" means what begins so.
-            foreach ([$length - 1, $length, $length + 1] as $far) {
+            foreach (range($length - $most, $length + $most) as $far) {
                 $mistakes = levenshtein($word, substr($one, 0, $far));
                 $least = $mistakes <= $most ? min($least ?? $mistakes, $mistakes) : $least;
             }
