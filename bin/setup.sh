@@ -166,7 +166,7 @@ adopt_database() {
     printf %s "$$" > "$RUN/mariadb.owner"
 }
 
-# start_database ACCOUNT
+# start_database ACCOUNT [TRY]
 start_database() {
     DB_PORT=${DB_PORT_FIXED:-$(free_port "$(env_value DB_PORT)")}
     rm -f "$SOCKET"
@@ -183,7 +183,15 @@ start_database() {
     until mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1; do
         sleep 0.2
         waited=$((waited + 1))
-        kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ] || fail "Starting MariaDB" "See $RUN/mariadb.log"
+        if ! kill -0 "$STARTED_DATABASE" 2> /dev/null; then
+            # Somebody else took the port since it was found free: the next one, three times.
+            if [ -z "${DB_PORT_FIXED:-}" ] && [ "${2:-1}" -lt 3 ] && tail -n 4 "$RUN/mariadb.log" | grep -q 'Address already in use'; then
+                start_database "$1" $((${2:-1} + 1))
+                return
+            fi
+            fail "Starting MariaDB" "See $RUN/mariadb.log"
+        fi
+        [ $waited -lt 150 ] || fail "Starting MariaDB" "It does not answer. See $RUN/mariadb.log"
     done
 }
 
