@@ -42,7 +42,7 @@ final class PasswordController
             'password' => AccountController::passwordRules([$request->input('email')]),
         ]);
         $status = Password::reset(
-            ['email' => mb_strtolower($fields['email']), ...$fields],
+            [...$fields, 'email' => mb_strtolower($fields['email'])],
             fn (User $user, string $password) => self::change($user, $password),
         );
 
