@@ -25,7 +25,6 @@ final readonly class SetPulled implements RigEdit
 
     public function words(Rig $rig): string
     {
-
         return "{$rig->cables[$this->cable]->label} is ".($this->isPulled ? 'out' : 'plugged')
             ." in {$rig->situations[$this->situation]->name}";
     }

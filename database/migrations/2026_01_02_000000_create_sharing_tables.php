@@ -6,8 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/* What surrounds a rig's content and is no part of its document: who may work on it, who is looking now, pictures of how things are '
-    .'set; and a person's own equipment models. */
+/*
+ * What surrounds a rig's content and is no part of its document: who may work on it, who is looking now, pictures of how things are set;
+ * and a person's own equipment models.
+ */
 return new class extends Migration
 {
     public function up(): void
