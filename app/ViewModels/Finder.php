@@ -21,7 +21,7 @@ final readonly class Finder
      */
     public function find(string $text): array
     {
-        $words = preg_split('/\s+/', mb_strtolower(trim(mb_scrub($text))), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = Likeness::words($text);
         $ranked = [];
         foreach ($this->everything() as $i => $one) {
             $in = mb_strtolower("{$one['what']} {$one['kind']} {$one['also']}");

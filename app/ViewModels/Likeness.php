@@ -15,6 +15,17 @@ final class Likeness
     /** A longer word is looked for as it stands. */
     private const LONGEST = 40;
 
+    /** Nobody finds anything by more words than this: the rest is passed over. */
+    private const MOST_WORDS = 12;
+
+    /** @return list<string> the words that somebody looks for, in small letters */
+    public static function words(string $text): array
+    {
+        $words = preg_split('/\s+/', mb_strtolower(mb_scrub($text)), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return array_slice(array_values(array_unique($words)), 0, self::MOST_WORDS);
+    }
+
     /**
      * @param  string  $word  in small letters
      * @param  string  $text  in small letters
@@ -26,13 +37,15 @@ final class Likeness
             return 0;
         }
         $length = strlen($word);
-        $most = $length >= self::TWO_MISTAKES ? 2 : ($length >= self::ONE_MISTAKE ? 1 : 0);
-        $least = null;
-        if ($most > 0 && self::isTurned($word, $text)) {
+        if ($length < self::ONE_MISTAKE || $length > self::LONGEST) {
+            return null;
+        }
+        if (self::isTurned($word, $text)) {
             return 1;
         }
-        $words = $most === 0 || $length > self::LONGEST ? [] : (preg_split('/[^\p{L}\d]+/u', $text, flags: PREG_SPLIT_NO_EMPTY) ?: []);
-        foreach ($words as $one) {
+        $most = $length >= self::TWO_MISTAKES ? 2 : 1;
+        $least = null;
+        foreach (preg_split('/[^\p{L}\d]+/u', $text, flags: PREG_SPLIT_NO_EMPTY) ?: [] as $one) {
             // As much of it as was typed: whoever types "headp" means what begins so.
             foreach (range($length - $most, $length + $most) as $far) {
                 $mistakes = levenshtein($word, substr($one, 0, $far));

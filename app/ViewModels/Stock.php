@@ -66,7 +66,7 @@ final readonly class Stock
             ' ',
             array_map(fn ($socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets),
         ));
-        foreach (preg_split('/\s+/', $text, flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+        foreach (Likeness::words($text) as $word) {
             if (Likeness::mistakes($word, $all) === null) {
                 return false;
             }
