@@ -31,6 +31,14 @@ enum SignalKind: string
         };
     }
 
+    /** Whether a socket of the one kind is meant for the other: headphones belong into a headphone output, a microphone into a preamplifier. */
+    public function suits(self $other): bool
+    {
+        $lines = [self::ConsumerLine, self::ProfessionalLine];
+
+        return $this === $other || (in_array($this, $lines, true) && in_array($other, $lines, true));
+    }
+
     public function isAnalog(): bool
     {
         return $this->medium() === 'analog';

@@ -36,8 +36,10 @@ final readonly class Candidate
     /** Both changes together. */
     public function with(self $other): self
     {
-        return new self("{$this->key} + {$other->key}", "{$this->cause}, and ".lcfirst($other->cause), "{$this->cure}, and "
-            .lcfirst($other->cure),
+        // A cause may begin with a name, which keeps its capital; a cure begins with what to do.
+        $cause = preg_replace_callback('/^(Nothing|The) /', fn (array $word) => lcfirst($word[0]), $other->cause);
+
+        return new self("{$this->key} + {$other->key}", "{$this->cause}, and {$cause}", "{$this->cure}, and ".lcfirst($other->cure),
             [...$this->edits, ...$other->edits], $this->cost + $other->cost, [...$this->about, ...$other->about]);
     }
 }

@@ -46,6 +46,9 @@ final class Cost
 
     public const PLUG = 2800;
 
+    /** A plug that fits, but is meant for another kind of signal: headphones in a line output. */
+    public const OTHER_SIGNAL = 150;
+
     public const REPLUG = 3000;
 
     public const UNPLUG = 3100;

@@ -88,6 +88,20 @@ final class FreeSockets
         return $host !== null && ($this->trouble->graph->devices->of($host->id)[(string) $device]->isConnected ?? false);
     }
 
+    /** What it costs more that two sockets that fit are meant for different kinds of signal. */
+    public function strangeness(SocketRef $from, SocketRef $to): int
+    {
+        foreach ($this->socket($from)->lanesGoing(Way::Out) as $out) {
+            foreach ($this->socket($to)->lanesGoing(Way::In) as $in) {
+                if ($out->signal->suits($in->signal)) {
+                    return 0;
+                }
+            }
+        }
+
+        return Cost::OTHER_SIGNAL;
+    }
+
     public function socket(SocketRef $at): Socket
     {
         return $this->trouble->rig->socket($at);

@@ -113,11 +113,13 @@ final class Gap
     private function cheapest(array $banned): array
     {
         $cost = $cameBy = $done = [];
+        // Of equal ways the one that was come upon first: first sockets before second ones.
         $queue = new \SplPriorityQueue;
+        $number = 0;
         foreach ($this->trouble->pair->source->origins as $origin) {
             foreach ($this->graph->channelsOf($this->graph->entry($origin->at)) as $channel) {
                 $cost[$channel] = 0;
-                $queue->insert($channel, 0);
+                $queue->insert($channel, [0, --$number]);
             }
         }
         $ears = [];
@@ -140,7 +142,7 @@ final class Gap
                     if ($from === $channel && (! isset($cost[$to]) || $cost[$to] > $cost[$channel] + $price)) {
                         $cost[$to] = $cost[$channel] + $price;
                         $cameBy[$to] = [$channel, $change];
-                        $queue->insert($to, -$cost[$to]);
+                        $queue->insert($to, [-$cost[$to], --$number]);
                     }
                 }
             }
@@ -260,7 +262,7 @@ final class Gap
                     "Nothing is plugged into {$this->trouble->names->of($from)}",
                     "Plug {$this->trouble->partOf($from)} into {$this->trouble->partOf($to)}",
                     [new Plug($from, $to)],
-                    Cost::PLUG,
+                    Cost::PLUG + $free->strangeness($from, $to),
                     [$from, $to],
                 );
                 foreach ($outs as $out) {

@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
+use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\HeardPair;
 use Tests\Bench\Faults;
@@ -82,7 +84,7 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
         'Nothing is plugged into Pc · Line out · green', 'Plug Line out · green of Pc into In of Boxes'],
     'two things at once' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true])
         ->set('music', 'points', 'sound',
-            ['mute' => true]), 'Music is muted, and boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
+            ['mute' => true]), 'Music is muted, and Boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
 ]);
 
 it('names a pulled computer lead, and the label that it had before',
@@ -154,7 +156,7 @@ it('names a lead in the wrong socket, and two that are exchanged', function () {
 });
 
 it('never lets a caller\'s cure hurt anybody: the own return is cut in the call\'s mix', function () {
-    $draft = starterDraft('two-connections')->set('desk', 'routes', 'call-1>to-call-1', ['on' => true]);
+    $draft = starterDraft('two-connections')->set('desk', 'routes', 'pair-1b>to-1b', ['on' => true]);
     expect(told($draft->make())[0])
         ->toBe(['Desk · Computer 1 call → To computer 1 call is on', ['Switch off Computer 1 call → To computer 1 call of Desk']]);
 });
@@ -179,7 +181,7 @@ it('stops two ways with two changes where it takes two', function () {
         'routes' => [['from' => 'tone', 'to' => 'a'], ['from' => 'tone', 'to' => 'b'], ['from' => 'a', 'to' => 'ear'],
             ['from' => 'b', 'to' => 'ear']]];
     expect(told(Draft::rig()->unit('u', $model)->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make()))
-        ->toBe([['U · a is not muted, and u · b is not muted', ['Mute a of U, and mute b of U']]]);
+        ->toBe([['U · a is not muted, and U · b is not muted', ['Mute a of U, and mute b of U']]]);
 });
 
 it('never cures through the air', function () {
@@ -248,8 +250,8 @@ it('is bounded: fifty-six parallel ways with seven switches each, as many points
 const PLANTED = [
     'before-any-fader' => ['cast/source-2', 'headset/usb/play'],
     'console-party' => ['console/game>headset', 'mic/usb/rec'],
-    'knobs-and-software' => ['mix/chat>chat-mic', 'soft/ears'],
-    'line-return' => ['mix/chat>line-out', 'pc/line-in'],
+    'knobs-and-software' => ['mix/pair-3>voice', 'soft/ears'],
+    'line-return' => ['mix/pair-3>line-out', 'pc/line-in'],
     'main-and-alternate' => ['desk/ch-5-6>main', 'y-a/right'],
     'matrix-and-loopback' => ['face/pair-7-8>usb-out', 'rep/in'],
     'one-headset' => ['amp/optical', 'mirror/out'],
@@ -264,7 +266,7 @@ const PLANTED = [
     'two-computers-console' => ['cam/mic', 'mixer/ch-3-4>main'],
     'two-computers-optical' => ['conv/optical>usb-out', 'music/sound'],
     'two-computers-picture' => ['soft/room', 'card/hdmi>usb-out'],
-    'two-connections' => ['desk/call-1>to-call-1', 'cast/source-1'],
+    'two-connections' => ['desk/pair-1b>to-1b', 'cast/source-1'],
     'two-mixes' => ['fx/virtual-1>call', 'fx/microphone'],
     'two-usb-microphones' => ['rec/in-1', 'soft/input-2'],
     'two-xlr-tracks' => ['rec/in-2', 'rec/in-1'],
@@ -282,3 +284,24 @@ it('names what was planted as the cause, and mends it', function (string $name, 
         expect($named)->toContain($about[$number])->and((new Mending($hearings, $causes))->left)->toBe(0);
     }
 })->with(array_map(fn (string $name) => [$name, PLANTED[$name]], array_keys(PLANTED)));
+
+it('joins a microphone and headphones by the desk that stands there, in the sockets meant for them', function (string $desk, string $in, string $out) {
+    $rig = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', $desk)->unit('phones', 'closed-headphones')
+        ->source('voice', 'mic/capsule')->listener('me', 'phones/ear')->wish('voice', 'me', 'must')->make();
+    $cured = array_reduce(causesOf($rig)[0]->cures[0]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
+    $leads = array_map(fn (Cable $cable) => "{$cable->from} {$cable->to}", array_values($cured->cables));
+    expect($leads)->toBe(["mic/out desk/{$in}", "desk/{$out} phones/plug"]);
+})->with([
+    ['eight-input-desk', 'mic-1', 'phones'],
+    ['usb-fader-mixer', 'mic', 'headset'],
+    ['desk-main-alternate', 'mic-1', 'phones'],
+    ['two-channel-interface', 'in-1', 'phones'],
+    ['matrix-interface', 'in-1', 'phones-1'],
+    ['usb-mixer-four-pairs', 'mic-1', 'headphones'],
+]);
+
+it('never makes up a cable from a microphone to headphones where there is no desk', function () {
+    $rig = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('phones', 'closed-headphones')
+        ->source('voice', 'mic/capsule')->listener('me', 'phones/ear')->wish('voice', 'me', 'must')->make();
+    expect(causesOf($rig))->toHaveCount(1)->and(causesOf($rig)[0]->cures)->toBe([]);
+});

@@ -32,9 +32,9 @@ it('lists a computer\'s own sockets', function () {
 it('lists what hangs on USB, through hubs and extensions', function () {
     $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('ext', 'usb-extension')->unit('desk-2', 'desk-two-computers')
         ->cable('usb', 'pc/usb-1', 'hub/up')->cable('usb', 'hub/port-2', 'ext/up')->cable('usb', 'ext/port-1', 'desk-2/usb-1'));
-    expect($devices)->toHaveKeys(['desk-2/usb-1/main-play', 'desk-2/usb-1/call-play', 'desk-2/usb-1/main-rec', 'desk-2/usb-1/call-rec'])
-        ->and(array_column($devices['desk-2/usb-1/main-play']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
-        ->and($devices['desk-2/usb-1/main-play']->systemName)->toBe('Desk Main')
+    expect($devices)->toHaveKeys(['desk-2/usb-1/play-a', 'desk-2/usb-1/play-b', 'desk-2/usb-1/rec-a', 'desk-2/usb-1/rec-b'])
+        ->and(array_column($devices['desk-2/usb-1/play-a']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
+        ->and($devices['desk-2/usb-1/play-a']->systemName)->toBe('Desk 1A')
         ->and($devices)->not->toHaveKey('desk-2/usb-2/play');
 });
 

@@ -43,7 +43,8 @@ final readonly class Plugs implements Remedy
                         $trouble,
                         $from,
                         $to,
-                        ($isPlain ? Cost::PLAIN : Cost::PLUG) + $this->lonely($trouble, $from) + $this->lonely($trouble, $to),
+                        ($isPlain ? Cost::PLAIN : Cost::PLUG) + $this->lonely($trouble, $from) + $this->lonely($trouble, $to)
+                            + $free->strangeness($from, $to),
                     );
                 }
             }

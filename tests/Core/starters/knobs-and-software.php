@@ -7,12 +7,12 @@ use Tests\Support\Draft;
 return [
     'faders' => [
         'm' => 'mix/mic',
-        'g' => 'mix/game',
-        's' => 'mix/system',
-        'k' => 'mix/chat',
+        'g' => 'mix/pair-2',
+        's' => 'mix/pair-1',
+        'k' => 'mix/pair-3',
         'P' => 'mix/phones',
-        'S' => 'mix/stream-mix',
-        'C' => 'mix/chat-mic',
+        'S' => 'mix/programme',
+        'C' => 'mix/voice',
         'c' => 'cast/source-1',
         'G' => 'game/sound',
         'U' => 'music/sound',
@@ -38,7 +38,7 @@ return [
     ],
     'mistakes' => [
         'a route on that should be off: the chat goes back to the call' => [
-            fn (Draft $d) => $d->set('mix', 'routes', 'chat>chat-mic', ['on' => true]),
+            fn (Draft $d) => $d->set('mix', 'routes', 'pair-3>voice', ['on' => true]),
             ['caller caller-ear' => 'L1m:KkC/0/160'],
         ],
         'a wrong pick: the software mixer plays to the green socket' => [

@@ -7,12 +7,12 @@ use Tests\Support\Draft;
 return [
     'faders' => [
         'm' => 'mix/mic',
-        'g' => 'mix/game',
-        's' => 'mix/system',
-        'k' => 'mix/chat',
+        'g' => 'mix/pair-2',
+        's' => 'mix/pair-1',
+        'k' => 'mix/pair-3',
         'P' => 'mix/phones',
-        'S' => 'mix/stream-mix',
-        'C' => 'mix/chat-mic',
+        'S' => 'mix/programme',
+        'C' => 'mix/voice',
         'L' => 'mix/line-out',
         'c' => 'cast/source-1',
         'G' => 'game/sound',
@@ -34,7 +34,7 @@ return [
     ],
     'mistakes' => [
         'a route on that should be off: the callers on the line output' => [
-            fn (Draft $d) => $d->set('mix', 'routes', 'chat>line-out', ['on' => true]),
+            fn (Draft $d) => $d->set('mix', 'routes', 'pair-3>line-out', ['on' => true]),
             ['caller track' => 'L1b:KkL/0/90'],
         ],
         'a cable in the wrong socket: pink instead of blue' => [

@@ -8,15 +8,15 @@ return [
     'faders' => [
         'a' => 'desk/mic-1',
         'b' => 'desk/mic-2',
-        'g' => 'desk/main-2',
-        'm' => 'desk/main-1',
-        'k' => 'desk/call-1',
+        'g' => 'desk/pair-2',
+        'm' => 'desk/pair-1a',
+        'k' => 'desk/pair-1b',
         'P' => 'desk/phones-1',
         'Q' => 'desk/phones-2',
         'S' => 'desk/speakers',
-        'T' => 'desk/to-main-1',
-        'C' => 'desk/to-call-1',
-        'D' => 'desk/to-main-2',
+        'T' => 'desk/to-1a',
+        'C' => 'desk/to-1b',
+        'D' => 'desk/to-2',
         'r' => 'speakers/cone',
         'c' => 'cast/source-1',
         'd' => 'cast/source-2',
@@ -42,11 +42,11 @@ return [
     ],
     'mistakes' => [
         'a route on that should be off: the caller hears themselves' => [
-            fn (Draft $d) => $d->set('desk', 'routes', 'call-1>to-call-1', ['on' => true]),
+            fn (Draft $d) => $d->set('desk', 'routes', 'pair-1b>to-1b', ['on' => true]),
             ['caller caller-ear' => 'L1m:KkC/0/160'],
         ],
         'a wrong pick: the broadcast program takes the call device' => [
-            fn (Draft $d) => $d->pick('cast/source-1', ['device' => 'desk/usb-1/call-rec']),
+            fn (Draft $d) => $d->pick('cast/source-1', ['device' => 'desk/usb-1/rec-b']),
             [
                 'host viewers' => '1b:aCc/0/10', 'cohost viewers' => '1b:bCc/0/10', 'game viewers' => '1b:GgCc/0/20',
                 'caller viewers' => 'M0',
