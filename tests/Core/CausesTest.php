@@ -158,7 +158,7 @@ it('names a lead in the wrong socket, and two that are exchanged', function () {
 it('never lets a caller\'s cure hurt anybody: the own return is cut in the call\'s mix', function () {
     $draft = starterDraft('two-connections')->set('desk', 'routes', 'pair-1b>to-1b', ['on' => true]);
     expect(told($draft->make())[0])
-        ->toBe(['Desk · Computer 1B → To computer 1B is on', ['Switch off Computer 1 call → To computer 1 call of Desk']]);
+        ->toBe(['Desk · Computer 1B → To computer 1B is on', ['Switch off Computer 1B → To computer 1B of Desk']]);
 });
 
 it('says from where on two sounds are one, where no change parts them', function () {
