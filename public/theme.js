@@ -7,5 +7,6 @@
         chosen = localStorage.getItem('theme');
         localStorage.setItem('theme', JSON.stringify(chosen));
     }
+    document.documentElement.classList.add('scripted');
     document.documentElement.dataset.bsTheme = chosen ?? (window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
 })();

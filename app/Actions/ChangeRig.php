@@ -53,7 +53,7 @@ final class ChangeRig
                 $this->record($fresh, $by, $stored, $changed, $what);
             }
 
-            return new Made($from, $stored, $changed, $what, $meanwhile);
+            return new Made($from, $fresh, $stored, $changed, $what, $meanwhile);
         });
     }
 

@@ -73,6 +73,12 @@ final readonly class RigPage
     /** Whether what the pair's ways do not pass is faded. */
     public bool $focus;
 
+    /** Where a new wish holds: in all situations, or only in the one that is shown. */
+    public WishScope $scope;
+
+    /** What a click on a cell wishes; null where it chooses the cell. */
+    public ?Brush $brush;
+
     /** Whether whoever looks may change it. */
     public bool $canEdit;
 
@@ -90,6 +96,8 @@ final readonly class RigPage
         $situation = $this->rig->situation($asked('situation') === '' ? null : $asked('situation')) ?? $this->rig->situation();
         assert($situation !== null, 'A rig has a base situation');
         $this->situation = $situation;
+        $this->scope = WishScope::tryFrom($asked('scope')) ?? ($this->rig->isBase($situation->id) ? WishScope::All : WishScope::Here);
+        $this->brush = $this->canEdit && $view === 'wishes' ? Brush::tryFrom($asked('brush')) : null;
         $this->hearing = Heard::in($this->rig, $situation);
         Heard::note($record, $situation, $this->hearing);
         $this->causes = in_array($view, ['wishes', 'wiring'], true) ? $this->look($record) : null;
@@ -136,6 +144,12 @@ final readonly class RigPage
         ));
     }
 
+    /** The situation that a wish made on this page holds in; empty for all. */
+    public function scopeSituation(): string
+    {
+        return $this->scope === WishScope::Here ? $this->situation->id : '';
+    }
+
     /** Of the browser's tab: the view, then the rig. */
     public function title(): string
     {
@@ -159,7 +173,7 @@ final readonly class RigPage
     /**
      * The address of a view with what is chosen now, and changes on top; null takes a choice back.
      *
-     * @param  array<string, string|null>  $changes  by `situation`, `depth`, `pens`, `pair`, `select`, `focus`, `against`
+     * @param  array<string, string|null>  $changes  by `situation`, `depth`, `pens`, `pair`, `select`, `focus`, `against`, `scope`, `brush`
      */
     public function url(array $changes = [], ?string $view = null): string
     {
@@ -169,6 +183,8 @@ final readonly class RigPage
             'pens' => $this->pens === [] ? null : implode(',', $this->pens),
             'pair' => $this->pair === null ? null : $this->pair->source->id.':'.$this->pair->listener->id,
             'focus' => $this->focus ? '1' : null,
+            'scope' => WishScope::tryFrom($this->asked('scope'))?->value,
+            'brush' => in_array($view, [null, 'wishes'], true) ? $this->brush?->value : null,
             'against' => $this->difference?->before->graph->state->situation->id,
             'select' => match (true) {
                 $this->selectedUnit !== null => "unit:{$this->selectedUnit}",

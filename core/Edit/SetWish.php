@@ -6,7 +6,6 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Want;
-use HiddenWire\Core\Rig\Wish;
 
 /**
  * Says what is wanted for one pair, a whole row or a whole column. Without a situation it holds in all, and wishes that named one for
@@ -26,62 +25,29 @@ final readonly class SetWish implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        $wishes = $rig->wishes;
+        $pairs = [];
         foreach ($this->source === null ? array_keys($rig->sources) : [$this->source] as $source) {
             foreach ($this->listener === null ? array_keys($rig->listeners) : [$this->listener] as $listener) {
-                $wishes = $this->set($wishes, (string) $source, (string) $listener);
+                $pairs[] = [(string) $source, (string) $listener];
             }
         }
 
-        return new Rig($rig->parts()->with(wishes: $wishes));
+        return (new SetWishes($pairs, $this->want, $this->situation))->applyTo($rig);
     }
 
     public function words(Rig $rig): string
     {
-        $source = $this->source === null ? 'Every sound' : $rig->sources[$this->source]->name;
-        $listener = $this->listener === null ? 'every listener' : $rig->listeners[$this->listener]->name;
-        $where = $this->situation === null ? '' : ' in '.$rig->situations[$this->situation]->name;
+        $source = $this->source === null ? null : $rig->sources[$this->source]->name;
+        $listener = $this->listener === null ? null : $rig->listeners[$this->listener]->name;
+        $where = $this->situation === null ? '' : " in {$rig->situations[$this->situation]->name}";
+        $every = [$source ?? 'Every sound', $listener ?? 'every listener'];
+        $any = [$source ?? 'any sound', $listener ?? 'any listener'];
 
         return match ($this->want) {
-            Want::Must => "{$source} must be heard by {$listener}{$where}",
-            Want::May => "{$source} may be heard by {$listener}{$where}",
-            Want::MustNot => "{$source} must not be heard by {$listener}{$where}",
-            null => "No wish for {$source} at {$listener}{$where}",
+            Want::Must => "{$every[0]} must be heard by {$every[1]}{$where}",
+            Want::May => "{$every[0]} may be heard by {$every[1]}{$where}",
+            Want::MustNot => $source === null ? "No sound may be heard by {$any[1]}{$where}" : "{$source} must not be heard by {$any[1]}{$where}",
+            null => "No wish for {$any[0]} at {$any[1]}{$where}",
         };
-    }
-
-    /**
-     * @param  list<Wish>  $wishes
-     * @return list<Wish>
-     */
-    private function set(array $wishes, string $source, string $listener): array
-    {
-        $kept = [];
-        $isSet = false;
-        foreach ($wishes as $wish) {
-            if ($wish->source !== $source || $wish->listener !== $listener) {
-                $kept[] = $wish;
-
-                continue;
-            }
-            if ($this->situation === null) {
-                // What else was said of the pair (its own level, alone) stays with it.
-                if ($wish->situations === [] && $this->want !== null) {
-                    $kept[] = new Wish($source, $listener, $this->want, $wish->ownLevel, $wish->alone);
-                    $isSet = true;
-                }
-
-                continue;
-            }
-            $others = array_values(array_diff($wish->situations, [$this->situation]));
-            if ($wish->situations === [] || $others !== []) {
-                $kept[] = new Wish($source, $listener, $wish->want, $wish->ownLevel, $wish->alone, $others);
-            }
-        }
-        if (! $isSet && $this->want !== null) {
-            $kept[] = new Wish($source, $listener, $this->want, situations: $this->situation === null ? [] : [$this->situation]);
-        }
-
-        return $kept;
     }
 }

@@ -18,6 +18,20 @@ final readonly class HearingNote
     {
     }
 
+    /** @return list<HeardPair> what another hearing has that is not as wished and was, or was not there */
+    public function newAtOdds(Hearing $after): array
+    {
+        $new = [];
+        foreach ($after->all() as $is) {
+            $was = $this->pairs[$is->source->id][$is->listener->id][0] ?? null;
+            if ($is->verdict->isAtOdds() && ($was === null || ! Verdict::from($was)->isAtOdds())) {
+                $new[] = $is;
+            }
+        }
+
+        return $new;
+    }
+
     /**
      * For whom what is heard changes up to another hearing, in words: "lost for Viewers: Music".
      *

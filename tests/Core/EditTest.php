@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Naming;
@@ -40,7 +42,7 @@ it('says in words what is done', function (RigEdit $edit, string $words) {
 })->with([
     [new SetWish('voice', 'viewers', Want::MustNot), 'Presenter voice must not be heard by Viewers'],
     [new SetWish('voice', null, Want::May, 'break'), 'Presenter voice may be heard by every listener in Break'],
-    [new SetWish(null, 'clip', null), 'No wish for Every sound at Clip, no talk'],
+    [new SetWish(null, 'clip', null), 'No wish for any sound at Clip, no talk'],
     [new SetRoute(new RouteRef('mixer', 'ch-1>main'), new RouteSettings(on: false, db: Decibels::of(-3))),
         'Desk mixer: Mic 1 → Main off, at −3.0 dB'],
     [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true), 'off'), 'Desk mixer: Mic 1 muted in Off'],
@@ -122,3 +124,24 @@ it('gives ids that are free and plain', function (string $name, array $taken, st
     expect(Naming::id($name, $taken))->toBe($id);
 })->with([['Old console', [], 'old-console'], ['Old console', ['old-console', 'old-console-2'], 'old-console-3'], ['Übermikro №5', [],
     'ubermikro-no5'], ['***', [], 'thing'], [str_repeat('x', 90), [], str_repeat('x', 56)]]);
+
+it('paints cells of any shape with one wish, in all situations or one, and keeps what else was said of them', function () {
+    $rig = (new MarkWish('voice', 'viewers', ownLevel: true, alone: false))->applyTo(relay());
+    $cells = [['voice', 'viewers'], ['ring', 'team'], ['voice', 'team']];
+    $everywhere = (new SetWishes($cells, Want::May))->applyTo($rig);
+    foreach ($cells as [$source, $listener]) {
+        expect(heard($everywhere, 'break')->pair($source, $listener)->wish?->want)->toBe(Want::May);
+    }
+    expect(heard($everywhere)->pair('voice', 'viewers')->wish?->ownLevel)->toBeTrue();
+
+    $there = (new SetWishes($cells, Want::MustNot, 'talk'))->applyTo($everywhere);
+    $again = (new SetWishes($cells, null, 'talk'))->applyTo($there);
+    expect(heard($there, 'talk')->pair('ring', 'team')->wish?->want)->toBe(Want::MustNot)
+        ->and(heard($there)->pair('ring', 'team')->wish?->want)->toBe(Want::May)
+        ->and($again->wishes)->toEqual($everywhere->wishes);
+    expect((new SetWishes($cells, Want::May))->words($rig))->toBe('May hear: 3 cells')
+        ->and((new SetWishes($cells, null, 'talk'))->words($rig))->toBe('No wish: 3 cells in Off-air talk')
+        ->and((new SetWishes([['voice', 'team']], Want::Must))->words($rig))->toBe('Presenter voice must be heard by Driver\'s team')
+        ->and((new SetWishes(array_map(fn ($id) => [$id, 'team'], array_keys($rig->sources)), Want::Must))->words($rig))
+        ->toBe('Every sound must be heard by Driver\'s team');
+});

@@ -45,7 +45,10 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'situation' => 'off'],
             'Presenter voice may be heard by Viewers in Off'],
         'a row' => [['edit' => 'wish', 'source' => 'ring', 'listener' => '*', 'want' => 'must-not'],
-            'Call ring must not be heard by every listener'],
+            'Call ring must not be heard by any listener'],
+        'a column' => [['edit' => 'wish', 'source' => '*', 'listener' => 'team', 'want' => 'must-not'], 'No sound may be heard by Driver\'s team'],
+        'painted cells' => [['edit' => 'wishes', 'cells' => 'voice:team,ring:team,music:clip', 'want' => 'may', 'situation' => 'break'],
+            'May hear: 3 cells in Break'],
         'a route' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'on-air'],
             'Desk mixer: Computer → Main on'],
         'a route in a situation' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'break'],
@@ -275,6 +278,8 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
 })->with([
     [['edit' => 'fly'], 'edit', 'invalid'],
     [['edit' => 'wish', 'source' => 'nobody', 'listener' => 'viewers', 'want' => 'must'], 'source', 'no source "nobody"'],
+    [['edit' => 'wishes', 'cells' => 'voice:viewers,voice:nobody', 'want' => 'must'], 'cells', 'not in the rig any more'],
+    [['edit' => 'wishes', 'cells' => '', 'want' => 'must'], 'cells', 'Choose the cells first'],
     [['edit' => 'wish', 'source' => 'voice', 'listener' => 'viewers', 'want' => 'must', 'situation' => 'lunch'], 'situation',
         'no situation'],
     [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '60'], 'edit', 'lies outside'],
@@ -405,3 +410,18 @@ it('answers a page that sends by itself with the page drawn anew, and with no ot
     'another rig' => ['/rigs/999999/stock', false], 'no view' => ['/rigs/ID/nothing', false], 'no page' => ['/account', false],
     'nonsense' => ['', false],
 ]);
+
+it('says what a change breaks in situations that the page does not show', function () {
+    $rig = app(ImportRig::class)($this->user, shipped('starters/simplest-headset.json'));
+    $make = fn (string $shown, array $fields) => $this->actingAs($this->user)
+        ->postJson("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'on-air'],
+            ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation={$shown}"])->assertOk()->json('said');
+    // The game's source is muted in the base; the pause is shown, and has no mute of its own there.
+    expect($make('pause', ['edit' => 'point', 'unit' => 'broadcast-program', 'point' => 'source-2', 'mute' => '1']))
+        ->toContain('Lost for Viewers: Game.')->toContain('Not as wished now in On air: Game at Viewers.');
+    // Already broken, so not told again; and nothing is told of what is as it was.
+    expect($make('pause', ['edit' => 'point', 'unit' => 'broadcast-program', 'point' => 'source-2', 'fader' => '-3']))
+        ->not->toContain('Not as wished now');
+    expect($make('on-air', ['edit' => 'wish', 'source' => 'game', 'listener' => 'me', 'want' => 'must-not', 'situation' => '']))
+        ->toContain('Not as wished now in Pause: Game at Me.');
+});

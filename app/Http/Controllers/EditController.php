@@ -44,7 +44,16 @@ final readonly class EditController
             $request->integer('revision'),
             $request->filled('at_revision') ? $request->integer('at_revision') : null,
         )
-            ->told($request->filled('situation') ? $request->string('situation')->toString() : null));
+            ->told($this->shown($request)));
+    }
+
+    /** The situation that the page shows from which a change came; where that is not known, the one that the change holds in. */
+    private function shown(Request $request): ?string
+    {
+        parse_str((string) parse_url((string) $request->header('X-Page', ''), PHP_URL_QUERY), $query);
+        $shown = $query['situation'] ?? $request->input('situation');
+
+        return is_string($shown) && $shown !== '' ? $shown : null;
     }
 
     public function undo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse

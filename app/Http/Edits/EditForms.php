@@ -12,6 +12,7 @@ final class EditForms
     /** @var array<string, callable(EditFields): list<RigEdit>> */
     private const FORMS = [
         'wish' => [WishForms::class, 'wish'],
+        'wishes' => [WishForms::class, 'wishes'],
         'mark-wish' => [WishForms::class, 'mark'],
         'add-source' => [WishForms::class, 'addSource'],
         'add-listener' => [WishForms::class, 'addListener'],

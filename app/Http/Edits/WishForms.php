@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
@@ -29,14 +30,37 @@ final class WishForms
     /** @return list<RigEdit> */
     public static function wish(EditFields $in): array
     {
-        $want = $in->text('want', 10) === 'none' ? null : $in->choice('want', Want::class, 'Choose must, may, must not, or none.');
-
         return [new SetWish(
             $in->oneOrAll('source', $in->rig->sources),
             $in->oneOrAll('listener', $in->rig->listeners),
-            $want,
+            self::want($in),
             $in->situation(),
         )];
+    }
+
+    /**
+     * One wish for any number of cells, `source:listener` each.
+     *
+     * @return list<RigEdit>
+     */
+    public static function wishes(EditFields $in): array
+    {
+        $cells = [];
+        foreach ($in->list('cells') as $cell) {
+            [$source, $listener] = [...explode(':', $cell, 2), ''];
+            isset($in->rig->sources[$source], $in->rig->listeners[$listener])
+                || $in->refuse('cells', 'A sound or listener of these cells is not in the rig any more. Reload the page.');
+            $cells[$cell] = [$source, $listener];
+        }
+
+        return $cells === []
+            ? $in->refuse('cells', 'Choose the cells first.')
+            : [new SetWishes(array_values($cells), self::want($in), $in->situation())];
+    }
+
+    private static function want(EditFields $in): ?Want
+    {
+        return $in->text('want', 10) === 'none' ? null : $in->choice('want', Want::class, 'Choose must, may, must not, or none.');
     }
 
     /** @return list<RigEdit> */

@@ -1,5 +1,6 @@
 // The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
 import { send } from '../page/send.js';
+import { comeBack, isWithin, visit } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
@@ -60,6 +61,19 @@ export function frame() {
             }
             if (event.target.closest('[data-key-list]')) say('key-list');
             this.plug(event);
+            this.follow(event);
+        },
+
+        // A link to another state of this view needs no new page.
+        follow(event) {
+            const link = event.target.closest('a[href]');
+            if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
+            event.preventDefault();
+            visit(link.href);
+        },
+
+        back() {
+            comeBack();
         },
 
         // On the map a click on a socket that lights up plugs.

@@ -1,22 +1,162 @@
-// Arrow keys in a table of links.
+// The hearing table: arrows go from cell to cell, a key or a brush sets wishes. What is painted shows at once; it is sent in the order in
+// which it was painted, one request after the other.
+import { send } from '../page/send.js';
+
 const STEPS = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
+const WANTS = { m: 'must', y: 'may', n: 'must-not', x: 'none' };
+const SAYS = { must: 'must hear', may: 'may hear', 'must-not': 'must not', none: '' };
 
 export function grid() {
     return {
-        // A cell that was chosen by key has the keyboard again after the page has come back.
+        marked: [],
+        anchor: null,
+        stroke: null,
+        waiting: [],
+        isSending: false,
+
+        // A cell that was chosen has the keyboard when the page comes.
         init() {
-            this.$root.querySelector('td.chosen a')?.focus({ preventScroll: false });
+            if (document.activeElement === document.body) this.$root.querySelector('td.chosen a')?.focus();
         },
 
-        move(event) {
-            const step = STEPS[event.key];
-            const cell = event.target.closest('td, tbody th');
-            if (!step || !cell) return;
-            const row = this.$root.tBodies[0].rows[cell.parentElement.sectionRowIndex + step[0]];
-            const link = row?.cells[cell.cellIndex + step[1]]?.querySelector('a, button');
-            if (!link) return;
+        // The cells that an element stands for: itself, or a row or column by its head.
+        cellsAt(element) {
+            const { cell, row, column } = element?.closest('[data-cell], [data-row], [data-column]')?.dataset ?? {};
+            if (cell) return [cell];
+            const all = [...this.$root.querySelectorAll('[data-cell]')].map((one) => one.dataset.cell);
+            if (row) return all.filter((one) => one.startsWith(`${row}:`));
+            return column ? all.filter((one) => one.endsWith(`:${column}`)) : [];
+        },
+
+        find(cell) {
+            return this.$root.querySelector(`[data-cell="${CSS.escape(cell)}"]`);
+        },
+
+        mark(cells) {
+            this.marked = cells;
+            this.remark();
+        },
+
+        remark() {
+            for (const one of this.$root.querySelectorAll('[data-cell]')) one.classList.toggle('marked', this.marked.includes(one.dataset.cell));
+        },
+
+        key(event) {
+            if (event.ctrlKey || event.metaKey || event.altKey) return;
+            if (STEPS[event.key]) this.step(event);
+            else if (WANTS[event.key] && this.$store.keys.isOn) this.byKey(event);
+            else if (event.key === 'Escape' && this.marked.length > 0) {
+                event.stopPropagation();
+                this.mark([]);
+            }
+        },
+
+        step(event) {
+            const [down, right] = STEPS[event.key];
+            const from = event.target.closest('td, th');
+            const to = this.$root.rows[(from?.parentElement.rowIndex ?? -9) + down]?.cells[from.cellIndex + right];
+            const stop = to?.querySelector('a, button');
+            if (!stop) return;
             event.preventDefault();
-            link.focus();
+            stop.focus();
+            if (!event.shiftKey) {
+                this.anchor = null;
+                this.mark([]);
+            } else if (from.dataset.cell && to.dataset.cell) {
+                this.anchor ??= from;
+                this.mark(this.between(this.anchor, to));
+            }
+        },
+
+        // Every cell of the rectangle that two are corners of.
+        between(one, other) {
+            const span = (a, b) => [Math.min(a, b), Math.max(a, b)];
+            const [top, bottom] = span(one.parentElement.rowIndex, other.parentElement.rowIndex);
+            const [left, right] = span(one.cellIndex, other.cellIndex);
+            const rows = [...this.$root.rows].slice(top, bottom + 1);
+            return rows.flatMap((row) => [...row.cells].slice(left, right + 1).map((cell) => cell.dataset.cell)).filter(Boolean);
+        },
+
+        byKey(event) {
+            const cells = this.marked.length > 0 ? this.marked : this.cellsAt(event.target);
+            if (!this.canPaint() || cells.length === 0) return;
+            event.preventDefault();
+            event.stopPropagation();
+            this.paint(cells, WANTS[event.key]);
+        },
+
+        canPaint() {
+            return document.querySelector('form[data-paint]') !== null;
+        },
+
+        click(event) {
+            const { brush } = this.$root.dataset;
+            const cells = this.cellsAt(event.target);
+            if (cells.length === 0 || event.ctrlKey || event.metaKey || event.shiftKey) return;
+            if (brush) {
+                event.preventDefault();
+                // What was drawn over is painted when the pointer is lifted.
+                if (event.detail === 0 || event.pointerType === 'touch' || cells.length > 1) this.paint(cells, brush);
+            } else if (event.target.closest('[data-column]')) this.mark(cells);
+        },
+
+        press(event) {
+            const { brush } = this.$root.dataset;
+            const cell = event.target.closest('[data-cell]');
+            if (!brush || !cell || event.button !== 0 || event.pointerType === 'touch') return;
+            this.stroke = [];
+            this.over(event);
+        },
+
+        // A stroke is no dragging of a link.
+        hold(event) {
+            if (this.$root.dataset.brush) event.preventDefault();
+        },
+
+        over(event) {
+            const cell = event.target.closest('[data-cell]')?.dataset.cell;
+            if (this.stroke === null || !cell || this.stroke.includes(cell)) return;
+            this.stroke.push(cell);
+            this.show(cell, this.$root.dataset.brush);
+        },
+
+        lift() {
+            if (this.stroke?.length > 0) this.paint(this.stroke, this.$root.dataset.brush);
+            this.stroke = null;
+        },
+
+        show(cell, want) {
+            const place = this.find(cell);
+            place.dataset.pending = want;
+            const says = place.querySelector('.want');
+            if (says) says.textContent = SAYS[want];
+        },
+
+        paint(cells, want) {
+            for (const cell of cells) this.show(cell, want);
+            const last = this.waiting.at(-1);
+            if (last?.want === want) last.cells = [...new Set([...last.cells, ...cells])];
+            else this.waiting.push({ want, cells: [...cells] });
+            this.flush();
+        },
+
+        async flush() {
+            if (this.isSending) return;
+            this.isSending = true;
+            try {
+                while (this.waiting.length > 0) {
+                    const { want, cells } = this.waiting.shift();
+                    const form = document.querySelector('form[data-paint]');
+                    if (!form) return;
+                    form.elements.want.value = want;
+                    form.elements.cells.value = cells.join(',');
+                    await send(form);
+                    // What is painted meanwhile is shown again over the page as it was sent.
+                    for (const later of this.waiting) for (const cell of later.cells) this.show(cell, later.want);
+                }
+            } finally {
+                this.isSending = false;
+            }
         },
     };
 }

@@ -78,3 +78,12 @@ export const whileSending = async (work) => {
         state.sending--;
     }
 };
+
+export const shown = () => state.drawings;
+
+const WAIT_MS = 30;
+
+// Once no change is on its way.
+export const settled = async () => {
+    while (state.sending > 0) await new Promise((done) => setTimeout(done, WAIT_MS));
+};

@@ -8,7 +8,7 @@
     $fades = $page->focus && $drawing->isHighlighted();
     $width = fn (array $pens, int $i): int => 9 + 7 * (count($pens) - 1 - $i);
 @endphp
-<div class="map-window" x-data="map" data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
+<div class="map-window" x-data="map" data-key="map-{{ $map->depth->value }}" data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
 <svg class="map @if ($fades) fades @endif" width="{{ $geometry->width }}" height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
     @foreach ($map->plates as $place => $plates)
         @if ($plates !== [])

@@ -20,10 +20,8 @@
     @if ($page->view === 'wishes')
         @php
             $wanted = $pair->wish?->want->value ?? 'none';
-            // In another situation than the base a wish is meant for that situation, unless the person says otherwise.
-            $isOwn = ! $page->rig->isBase($page->situation->id) || ($pair->wish !== null && $pair->wish->situations !== []);
         @endphp
-        <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => '']">
+        <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => $page->scopeSituation()]">
             <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
                 @foreach (['must' => ['Must hear', 'm'], 'may' => ['May hear', 'y'], 'must-not' => ['Must not', 'n'], 'none' => ['No wish', 'x']] as $want => [$words, $key])
                     <button type="submit" name="want" value="{{ $want }}" data-key-wish="{{ $key }}" aria-pressed="{{ $want === $wanted ? 'true' : 'false' }}">{{ $words }} <kbd aria-hidden="true">{{ $key }}</kbd></button>
@@ -31,7 +29,7 @@
             </span>
             <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option value="*">every sound</option></select></label>
             <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option value="*">every listener</option></select></label>
-            <label>in <select name="situation"><option value="" @selected(! $isOwn)>all situations</option>@foreach ($page->rig->situations as $situation) @if ($situation->id === $page->situation->id) <option value="{{ $situation->id }}" @selected($isOwn)>{{ $situation->name }} only</option> @endif @endforeach</select></label>
+            <span class="quiet">in {{ $page->scopeSituation() === '' ? 'all situations' : "{$page->situation->name} only" }}@if ($pair->wish !== null && $pair->wish->situations !== []); now a wish of {{ $page->situation->name }} only @endif</span>
         </x-edit>
         @if ($pair->wish !== null)
             <x-edit :page="$page" class="wish-form wish-marks" :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">

@@ -34,7 +34,7 @@
         </div>
         <div class="map-place">
             @if ($drawing === null)
-                <div class="laying" x-data="layOut" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
+                <div class="laying" x-data="layOut" data-key="laying-{{ $map->structure() }}" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
                     @if ($page->rig->units === [])
                         <p>There is no unit in this rig yet: nothing to draw.</p>
                     @else

@@ -3,7 +3,9 @@
     use HiddenWire\Core\Rig\ListenerKind;
     use HiddenWire\Core\Rig\SourceKind;
     use HiddenWire\Core\Signal\Verdict;
+    use App\ViewModels\Brush;
     use App\ViewModels\WayStrip;
+    use App\ViewModels\WishScope;
     $strip = $page->strip();
     $odds = $page->atOdds();
 @endphp
@@ -11,13 +13,30 @@
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === []) <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No equipment is needed for that yet.</p> @endif
-            <table class="hearing" x-data="grid" x-on:keydown="move">
+            @if ($page->canEdit && $page->rig->sources !== [] && $page->rig->listeners !== [])
+            <div class="painter" role="toolbar" aria-label="Wishes">
+                <span class="brushes">
+                    <span class="quiet">A click on a cell</span>
+                    <a href="{{ $page->url(['brush' => null]) }}" @if ($page->brush === null) aria-current="true" @endif>chooses it</a>
+                    @foreach (Brush::cases() as $brush)
+                        <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}" @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }} <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
+                    @endforeach
+                </span>
+                <span class="scopes">
+                    <span class="quiet">Wishes hold in</span>
+                    <a href="{{ $page->url(['scope' => 'all']) }}" @if ($page->scope === WishScope::All) aria-current="true" @endif>all situations</a>
+                    <a href="{{ $page->url(['scope' => 'here']) }}" @if ($page->scope === WishScope::Here) aria-current="true" @endif>{{ $page->situation->name }} only</a>
+                </span>
+                <x-edit :page="$page" class="visually-hidden" data-paint :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells" value=""><input type="hidden" name="want" value=""></x-edit>
+            </div>
+            @endif
+            <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}" x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold" x-on:pointerup.window="lift" x-on:redrawn.document="remark">
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
                     <tr>
                         <th scope="col">Sounds</th>
                         @foreach ($page->rig->listeners as $listener)
-                            <th scope="col">{{ $listener->name }}<small>{{ $listener->kind->value }}</small></th>
+                            <th scope="col" data-column="{{ $listener->id }}"><button type="button" class="column" title="The whole column of {{ $listener->name }}: m, y, n or x sets the wish">{{ $listener->name }}</button><small>{{ $listener->kind->value }}</small></th>
                         @endforeach
                     </tr>
                 </thead>
@@ -25,7 +44,7 @@
                     @foreach ($page->rig->sources as $source)
                         @php $pen = $page->penOf($source->id); @endphp
                         <tr>
-                            <th scope="row">
+                            <th scope="row" data-row="{{ $source->id }}">
                                 <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif title="Highlight {{ $source->name }}">{{ $source->name }}</a>
                                 <small>{{ $source->kind->value }}</small>
                             </th>
@@ -38,7 +57,7 @@
                                     $level = $shown->level()?->text() ?? '';
                                     $want = WayStrip::wished($pair->wish);
                                 @endphp
-                                <td class="@if ($shown->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif @if ($changes) changed @endif">
+                                <td data-cell="{{ $source->id }}:{{ $listener->id }}" class="@if ($shown->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif @if ($changes) changed @endif">
                                     <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
                                        @if ($isChosen) aria-current="true" @endif>
                                         <x-verdict :verdict="$shown->verdict" :silent="! $shown->isHeard()" />
