@@ -37,7 +37,12 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         Route::get('/export', 'export')->middleware('throttle:export')->name('.export');
         Route::delete('/', 'destroy')->middleware('throttle:account')->name('.destroy');
     });
-    Route::get('/catalogue', [CatalogueController::class, 'index'])->name('catalogue');
+    Route::controller(CatalogueController::class)->prefix('/catalogue')->name('catalogue')->group(function () {
+        Route::get('/', 'index');
+        Route::post('/', 'add')->name('.add');
+        Route::get('/search', 'search')->name('.search');
+        Route::get('/{model}/drawing', 'drawing')->name('.drawing');
+    });
     Route::controller(OwnModelController::class)->prefix('/models')->name('models')->group(function () {
         Route::get('/', 'index');
         Route::get('/new', 'create')->name('.create');

@@ -41,38 +41,12 @@ final readonly class Stock
         $this->family = Family::tryFrom($asked('family'));
         $this->connector = Connector::tryFrom($asked('has'));
         $this->isSearching = $this->text !== '' || $this->family !== null || $this->connector !== null;
-        $this->found = array_filter(
-            $models,
-            fn (EquipmentModel $model) => self::answers($model, $this->text, $this->family, $this->connector),
-        );
+        $this->found = (new ModelSearch($models))->find($this->text, $this->family, $this->connector);
         $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
         $other = $models[$asked('swap')] ?? null;
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model
             ? null
             : new SwapUnit($this->chosen->id, $other);
-    }
-
-    /**
-     * Whether a model has all words of a text in its name, use or sockets, typing mistakes and all, and is of a family and has a
-     * connector where one is asked for.
-     */
-    public static function answers(EquipmentModel $model, string $text, ?Family $family, ?Connector $connector): bool
-    {
-        $connectors = array_map(fn ($socket) => $socket->connector, array_values($model->sockets));
-        if (($family !== null && $model->family !== $family) || ($connector !== null && ! in_array($connector, $connectors, true))) {
-            return false;
-        }
-        $all = mb_strtolower("{$model->id} {$model->name} {$model->summary} {$model->family->value} ".implode(
-            ' ',
-            array_map(fn ($socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets),
-        ));
-        foreach (Likeness::words($text) as $word) {
-            if (Likeness::mistakes($word, $all) === null) {
-                return false;
-            }
-        }
-
-        return true;
     }
 
     /** @return list<Unit> */

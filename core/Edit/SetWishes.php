@@ -49,7 +49,10 @@ final readonly class SetWishes implements RigEdit
                 unset($open[$key]);
             }
         }
-        foreach ($this->want === null ? [] : $open as $key => [$source, $listener]) {
+        if ($this->want === null) {
+            return new Rig($rig->parts()->with(wishes: $kept));
+        }
+        foreach ($open as $key => [$source, $listener]) {
             $was = $before[$key] ?? null;
             $kept[] = new Wish(
                 $source,

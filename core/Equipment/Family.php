@@ -36,6 +36,12 @@ enum Family: string
     case VirtualCable = 'virtual-cable';
     case Repeater = 'repeater';
 
+    /** For a list or a sentence. */
+    public function words(): string
+    {
+        return str_replace('-', ' ', $this->value);
+    }
+
     /** Programs run on a computer and have no case. */
     public function isProgram(): bool
     {

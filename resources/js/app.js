@@ -18,8 +18,10 @@ import { keyList } from './components/key-list.js';
 import { layOut } from './components/lay-out.js';
 import { map } from './components/map.js';
 import { message } from './components/message.js';
+import { modelField } from './components/model-field.js';
 import { order } from './components/order.js';
 import { pulse } from './components/pulse.js';
+import { several } from './components/several.js';
 import { sketch } from './components/sketch.js';
 import { standings } from './components/standings.js';
 import { strength } from './components/strength.js';
@@ -32,6 +34,8 @@ Alpine.plugin(morph);
 Alpine.plugin(persist);
 Alpine.store('theme', theme(Alpine));
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
-const components = { causes, finder, frame, grid, keyList, layOut, map, message, order, pulse, sketch, standings, strength, table };
+const components = {
+    causes, finder, frame, grid, keyList, layOut, map, message, modelField, order, pulse, several, sketch, standings, strength, table,
+};
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

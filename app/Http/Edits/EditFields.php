@@ -7,6 +7,7 @@ namespace App\Http\Edits;
 use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\ViewModels\ModelSearch;
 use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Bounds;
@@ -148,10 +149,20 @@ final readonly class EditFields implements Readings
             : $this->refuse($key, 'Choose the socket for the other end.');
     }
 
-    /** A model of the catalogue, or one of the user's own. */
+    /** A model of the catalogue, or one of the user's own: by its id, or as somebody has typed it. */
     public function model(): EquipmentModel
     {
-        return CatalogueFiles::with($this->user)[$this->known('model', CatalogueFiles::with($this->user))];
+        $models = CatalogueFiles::with($this->user);
+        if ($this->has('model') || ! $this->has('model_name')) {
+            return $models[$this->known('model', $models)];
+        }
+        $search = new ModelSearch($models);
+        $name = $this->text('model_name', Bounds::NAME);
+        $found = array_map(fn (EquipmentModel $model) => $model->name, array_values($search->find($name)));
+
+        return $search->named($name) ?? $this->refuse('model_name', $found === []
+            ? "No model is called \"{$name}\". Search by its use or a socket, or make a model of your own."
+            : 'Several models answer to that: '.implode(', ', array_slice($found, 0, 5)).(count($found) > 5 ? ' …' : '').'. Choose one.');
     }
 
     /**

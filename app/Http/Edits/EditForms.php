@@ -30,6 +30,7 @@ final class EditForms
         'copy-unit' => [StockForms::class, 'copyUnit'],
         'move-unit' => [StockForms::class, 'moveUnit'],
         'describe-unit' => [StockForms::class, 'describeUnit'],
+        'units' => [StockForms::class, 'units'],
         'swap-unit' => [StockForms::class, 'swapUnit'],
         'remove-unit' => [StockForms::class, 'removeUnit'],
         'plug' => [CableForms::class, 'plug'],

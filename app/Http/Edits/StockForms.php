@@ -81,6 +81,31 @@ final class StockForms
         return [new MoveUnit($in->unit(), $in->known('place', $in->rig->places))];
     }
 
+    /**
+     * The same for several units: moved, copied, removed.
+     *
+     * @return list<RigEdit>
+     */
+    public static function units(EditFields $in): array
+    {
+        $units = array_values(array_unique($in->list('units')));
+        foreach ($units as $unit) {
+            isset($in->rig->units[$unit]) || $in->refuse('units', 'One of these units is not in the rig any more. Choose again.');
+        }
+        if ($units === []) {
+            $in->refuse('units', 'Choose the units first.');
+        }
+        $do = $in->text('do', 10);
+        $place = $do === 'move' ? $in->known('place', $in->rig->places) : '';
+
+        return array_map(fn (string $unit): RigEdit => match ($do) {
+            'move' => new MoveUnit($unit, $place),
+            'copy' => new CopyUnit($unit),
+            'remove' => new RemoveUnit($unit),
+            default => $in->refuse('do', 'Choose whether to move, copy or remove them.'),
+        }, $units);
+    }
+
     /** @return list<RigEdit> */
     public static function describeUnit(EditFields $in): array
     {

@@ -8,14 +8,15 @@
 @endphp
 <x-rig-frame :page="$page">
     <div class="stock">
-        <section class="stock-places" aria-label="Units by place">
+        <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally">
             @forelse ($places as $place)
                 <article class="stock-place" id="place-{{ $place->id }}">
-                    <h2>{{ $place->name }} <small>{{ $place->kind->value }}</small></h2>
+                    <h2>@if ($page->canEdit && $stock->unitsIn($place) !== []) <input type="checkbox" class="with-scripts" data-all data-own aria-label="All units of {{ $place->name }}"> @endif <span>{{ $place->name }}</span> <small>{{ $place->kind->value }}</small></h2>
                     <ul>
                         @foreach ($stock->unitsIn($place) as $one)
                             @php $goes = $stock->goesWith($one); @endphp
                             <li @if ($one === $unit) class="chosen" @endif>
+                                @if ($page->canEdit) <input type="checkbox" name="units[]" value="{{ $one->id }}" form="several" aria-label="Choose {{ $one->name }}"> @endif
                                 <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" @if ($one === $unit) aria-current="true" @endif><strong>{{ $one->name }}</strong> <small>{{ $page->rig->modelOf($one)->name }}</small></a>
                                 <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $one->id]"><button class="plain" type="submit" title="Another of these, set the same" aria-label="Copy {{ $one->name }}"><i class="bi bi-copy" aria-hidden="true"></i></button></x-edit>
                                 <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $one->id]"><button class="plain" type="submit" @if ($goes !== '') title="With it go {{ $goes }}; undo brings all back" @endif aria-label="Remove {{ $one->name }}{{ $goes === '' ? '' : ", and with it {$goes}" }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
@@ -33,6 +34,16 @@
             @empty
                 <p class="quiet">There is no place yet. Begin with where things are: a desk, a computer, a console.</p>
             @endforelse
+            @if ($page->canEdit && $page->rig->units !== [])
+                <x-edit :page="$page" id="several" class="several" x-bind:data-none="isNone" :fields="['edit' => 'units', 'situation' => '']">
+                    <span class="with-scripts" x-text="says" role="status"></span>
+                    <select name="place" aria-label="Place to move the chosen units to">@foreach ($places as $place) <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
+                    <button class="do" type="submit" name="do" value="move">Move there</button>
+                    <button class="do" type="submit" name="do" value="copy">Copy</button>
+                    <button class="do" type="submit" name="do" value="remove">Remove</button>
+                    <button class="do with-scripts" type="button" x-on:click="clear">Choose none</button>
+                </x-edit>
+            @endif
         </section>
         <aside class="stock-add" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
             @if ($unit !== null)
@@ -103,8 +114,7 @@
                 @if ($places !== [])
                     <h2>New unit</h2>
                     <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
-                        <label>Model <input class="form-control" name="model" list="models" required placeholder="its name or id" autocomplete="off"></label>
-                        <datalist id="models">@foreach ($stock->models as $id => $one) <option value="{{ $id }}">{{ $one->name }}</option> @endforeach</datalist>
+                        <x-model-field />
                         <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place) <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option> @endforeach</select></label>
                         <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
                         <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" placeholder="as the model"></label>
