@@ -18,14 +18,14 @@ final readonly class CableTable
     }
 
     /**
-     * @return list<array{cable: string, label: string, from: string, to: string, type: string, length: string, colour: string,
-     *     owned: bool}>
+     * @return array<int, array{cable: string, label: string, from: string, to: string, type: string, length: string, colour: string,
+     *     owned: bool}> by the number of the row
      */
     public function rows(): array
     {
         $rows = [];
-        foreach ($this->rig->cables as $cable) {
-            $rows[] = [
+        foreach (array_values($this->rig->cables) as $number => $cable) {
+            $rows[$number] = [
                 'cable' => $cable->id,
                 'label' => $cable->label,
                 'from' => CableForms::socketName($this->rig, $cable->from->unit, $cable->from->socket),
@@ -36,15 +36,9 @@ final readonly class CableTable
                 'owned' => $cable->owned,
             ];
         }
+        $new = ['cable' => '', 'label' => '', 'from' => '', 'to' => '', 'type' => '', 'length' => '', 'colour' => '', 'owned' => true];
 
-        return [
-            ...$rows,
-            ...array_fill(
-                0,
-                self::NEW_ROWS,
-                ['cable' => '', 'label' => '', 'from' => '', 'to' => '', 'type' => '', 'length' => '', 'colour' => '', 'owned' => true],
-            ),
-        ];
+        return $rows + array_fill(CableForms::NEW_ROWS + 1, self::NEW_ROWS, $new);
     }
 
     /** @return list<string> every socket of the rig, as the table names it */

@@ -48,12 +48,12 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     // So does what she has chosen from a list and not sent.
     await hers.goto(`/rigs/${rig}/wishes`);
     await hers.getByRole('link', { name: /^Voice at Viewers:/ }).first().click();
-    const scope = hers.locator('.wish-form select[name=situation]');
-    await scope.selectOption({ label: 'On air only' });
+    const whole = hers.locator('.wish-form select[name=listener]');
+    await whole.selectOption({ label: 'every listener' });
     await page.getByLabel('Fader of Source 2, dB').fill('-9');
     await page.getByLabel('Fader of Source 2, dB').press('Enter');
     await expect(said(hers)).toContainText('Source 2 fader −9.0 dB');
-    await expect(scope.locator('option:checked')).toHaveText('On air only');
+    await expect(whole.locator('option:checked')).toHaveText('every listener');
 
     // Compare what was with what is.
     await page.goto(`/rigs/${rig}/history`);
@@ -102,10 +102,10 @@ test('cables are pasted from a spreadsheet, changed in one step or not at all', 
         data.setData('text/plain', content);
         field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
     }, text);
-    await paste('Label of new row 2', 'CAM-1\tWebcam · USB plug\tLaptop · USB 1\tusb\t1.8\tblack\t1\nCAM-2\tSecond webcam · USB plug\tLaptop · USB 9\tusb\t3\tgrey\t0\n');
+    await paste('Label of new row 1', 'CAM-1\tWebcam · USB plug\tLaptop · USB 1\tusb\t1.8\tblack\t1\nCAM-2\tSecond webcam · USB plug\tLaptop · USB 9\tusb\t3\tgrey\t0\n');
     await page.getByRole('button', { name: 'Save the cables' }).click();
-    await expect(page.getByRole('alert')).toContainText('Not saved: Row 3: Choose the socket for the other end.');
-    await page.getByLabel('To of new row 3', { exact: true }).fill('Laptop · USB 2');
+    await expect(page.getByRole('alert')).toContainText('Not saved: New row 2, To: Choose the socket for the other end.');
+    await page.getByLabel('To of new row 2', { exact: true }).fill('Laptop · USB 2');
     await page.getByRole('button', { name: 'Save the cables' }).click();
     await expect(said(page)).toContainText('CAM-2');
     await expect(page.getByLabel('Label of CAM-2', { exact: true })).toHaveValue('CAM-2');

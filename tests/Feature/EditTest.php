@@ -312,9 +312,9 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'cure', 'cure' => 'x', 'sentence' => ''], 'edit', 'Look at the causes again'],
     [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'length' => 'long'], 'length', 'has to be a number from 0.01 to 1000'],
     [['edit' => 'cable', 'cable' => 'w-07', 'label' => str_repeat('W', 21)], 'label', '20 characters at most'],
-    [['edit' => 'cables', 'cables' => [2 => ['cable' => 'w-04', 'from' => 'Desk mixer · Phones', 'to' => 'nowhere']]], 'cables',
-        'Row 3: Choose the socket'],
-    [['edit' => 'cables', 'cables' => [['cable' => 'w-04', 'from' => 'mixer/phones', 'to' => 'mixer/aux-1']]], 'cables', 'Row 1: '],
+    [['edit' => 'cables', 'cables' => [2 => ['cable' => 'w-04', 'from' => 'Desk mixer · Phones', 'to' => 'nowhere']]], 'cables.2.to',
+        'W-04, To: Choose the socket'],
+    [['edit' => 'cables', 'cables' => [['cable' => 'w-04', 'from' => 'mixer/phones', 'to' => 'mixer/aux-1']]], 'cables.0.to', 'W-04, To: '],
     [['edit' => 'cables', 'cables' => []], 'cables', 'No row changes anything'],
     [['edit' => 'between', 'from' => 'mixer/phones', 'to' => 'headphones/plug', 'model' => 'webcam'], 'model', 'does not fit between'],
     [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1, x'], 'channels',
@@ -435,4 +435,43 @@ it('says what a change breaks in situations that the page does not show', functi
         ->not->toContain('Not as wished now');
     expect($make('on-air', ['edit' => 'wish', 'source' => 'game', 'listener' => 'me', 'want' => 'must-not', 'situation' => '']))
         ->toContain('Not as wished now in Pause: Game at Me.');
+});
+
+it('says everything that is wrong in the cable table at once, by row and column, and changes nothing', function () {
+    $errors = $this->actingAs($this->user)->postJson("/rigs/{$this->rig->id}/edits", [
+        'edit' => 'cables', 'revision' => $this->rig->fresh()->revision, 'cables' => [
+            0 => ['cable' => 'w-23', 'label' => 'W-23', 'from' => 'extension/port-1', 'to' => 'webcam/usb', 'type' => 'hdmi'],
+            1 => ['cable' => 'w-07', 'out' => '1'],
+            2 => ['cable' => 'w-04', 'label' => 'W-04', 'from' => 'Desk mixer · Phones', 'to' => 'Headphones · Plug', 'length' => 'long'],
+            100_002 => ['cable' => '', 'from' => 'mixer/main', 'to' => 'nowhere'],
+        ]])->assertUnprocessable()->json('errors');
+    expect(array_keys($errors))->toBe(['cables.0.from', 'cables.2.length', 'cables.100002.to'])
+        ->and($errors['cables.0.from'][0])->toStartWith('W-23, From: An HDMI lead does not go into')->toEndWith('These two take a USB lead.')
+        ->and($errors['cables.2.length'][0])->toStartWith('W-04, Length: ')
+        ->and($errors['cables.100002.to'][0])->toStartWith('New row 2, To: ')
+        ->and($this->rig->fresh()->revision)->toBe(1);
+});
+
+it('takes cables out before it plugs new ones, in one step of the cable table', function () {
+    $lead = RigFromRows::rig($this->rig)->cables['w-23'];
+    ($this->edit)(['edit' => 'cables', 'cables' => [
+        100_001 => ['cable' => '', 'label' => 'CAM', 'from' => (string) $lead->from, 'to' => (string) $lead->to],
+        3 => ['cable' => 'w-23', 'out' => '1'],
+    ]])->assertSessionHasNoErrors();
+    $cables = RigFromRows::rig($this->rig->fresh())->cables;
+    expect(array_map(fn ($cable) => $cable->label, array_values(array_filter($cables, fn ($cable) => (string) $cable->to === 'webcam/usb'))))
+        ->toBe(['CAM']);
+});
+
+it('forgets the channels of the device before when another is picked', function () {
+    $pick = fn (string $device, string $channels) => ($this->edit)(['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => $device,
+        'channels' => $channels])->assertSessionHasNoErrors();
+    $now = fn () => array_values(array_filter(RigFromRows::rig($this->rig->fresh())->picks, fn ($pick) => (string) $pick->at === 'clips/in-1'))[0];
+    $pick('mixer/usb/rec', '2');
+    expect($now()->channels)->toBe([2]);
+    // The form sends the channels field along as it stood.
+    $pick('system', '2');
+    expect($now()->channels)->toBeNull();
+    $pick('system', '1');
+    expect($now()->channels)->toBe([1]);
 });

@@ -16,6 +16,7 @@ use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use Illuminate\Validation\ValidationException;
@@ -23,6 +24,9 @@ use Illuminate\Validation\ValidationException;
 /** Changes of what is plugged into what. */
 final class CableForms
 {
+    /** Rows of the cable table from this number on are new ones, the first of them 1. */
+    public const NEW_ROWS = 100_000;
+
     /** @return list<RigEdit> */
     public static function plug(EditFields $in): array
     {
@@ -75,45 +79,83 @@ final class CableForms
     }
 
     /**
-     * The cable table: a row that names a cable changes it, a row without one plugs a new one; rows that change nothing are passed over.
+     * The cable table: a row that names a cable changes it or takes it out, a row without one plugs a new one; rows that change nothing are
+     * passed over. All or nothing: what is wrong is said of every row, at its field.
      *
      * @return list<RigEdit>
      */
     public static function cables(EditFields $in): array
     {
-        $edits = [];
+        $edits = $errors = [];
         $rig = $in->rig;
-        foreach ($in->rows('cables') as $number => $row) {
-            if (! $row->has('cable') && ! $row->has('from') && ! $row->has('to')) {
-                continue;
-            }
+        // What comes out first makes room for what goes in.
+        $rows = array_filter($in->rows('cables'), fn (EditFields $row) => $row->has('cable') || $row->has('from') || $row->has('to'));
+        uasort($rows, fn (EditFields $a, EditFields $b) => ($b->flag('out') === true) <=> ($a->flag('out') === true));
+        foreach ($rows as $number => $row) {
             try {
                 foreach (self::row($row->against($rig)) as $edit) {
-                    $edits[] = $edit;
                     $rig = $edit->applyTo($rig);
+                    $edits[] = $edit;
                 }
             } catch (InvalidRig $e) {
-                $in->refuse('cables', 'Row '.($number + 1).': '.$e->problems[0]->message);
+                $errors[$number][self::fieldOf($e->problems[0])] = $e->problems[0]->message;
             } catch (ValidationException $e) {
-                $in->refuse('cables', 'Row '.($number + 1).': '.$e->validator->errors()->first());
+                $errors[$number] = array_map(fn (array $messages) => $messages[0], $e->errors());
             }
+        }
+        if ($errors !== []) {
+            ksort($errors);
+            $in->refuseAll(self::told($errors, $rows));
         }
 
         return $edits === [] ? $in->refuse('cables', 'No row changes anything.') : $edits;
     }
 
+    /**
+     * @param  array<int, array<string, string>>  $errors  by row, by field
+     * @param  array<int, EditFields>  $rows
+     * @return array<string, string> by the name of the field, with the row and column in words
+     */
+    private static function told(array $errors, array $rows): array
+    {
+        $columns = ['label' => 'Label', 'from' => 'From', 'to' => 'To', 'type' => 'Type', 'length' => 'Length', 'colour' => 'Colour'];
+        $told = [];
+        foreach ($errors as $number => $fields) {
+            $cable = $rows[$number]->rig->cables[$rows[$number]->text('cable', Bounds::NAME)] ?? null;
+            $row = $cable === null ? 'New row '.($number % self::NEW_ROWS) : $cable->label;
+            foreach ($fields as $field => $message) {
+                $told["cables.{$number}.{$field}"] = "{$row}, ".($columns[$field] ?? 'the row').": {$message}";
+            }
+        }
+
+        return $told;
+    }
+
+    /** The column that a problem of a cable is in. */
+    private static function fieldOf(Problem $problem): string
+    {
+        $last = substr((string) strrchr($problem->pointer, '/'), 1);
+
+        return match ($last) {
+            'label', 'from', 'to', 'type' => $last, 'length_m' => 'length', default => 'to',
+        };
+    }
+
     /** @return list<RigEdit> */
     private static function row(EditFields $row): array
     {
+        $cable = $row->has('cable') ? $row->rig->cables[$row->known('cable', $row->rig->cables)] : null;
+        if ($row->flag('out') === true) {
+            return $cable === null ? [] : [new Unplug($cable->id)];
+        }
         [$from, $to] = [self::socketNamed($row, 'from'), self::socketNamed($row, 'to')];
-        if (! $row->has('cable')) {
+        if ($cable === null) {
             $plug = new Plug($from, $to);
             $after = $plug->applyTo($row->rig);
             $new = $after->cables[array_key_last($after->cables)];
 
             return array_filter([$plug, self::changing($row, $new)]);
         }
-        $cable = $row->rig->cables[$row->known('cable', $row->rig->cables)];
 
         return array_values(array_filter([
             (string) $from === (string) $cable->from ? null : new Replug($cable->id, true, $from),

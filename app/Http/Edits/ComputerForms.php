@@ -16,7 +16,9 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\Wiring;
 
@@ -68,13 +70,7 @@ final class ComputerForms
         if ($choice === '' || $host === null || $picks === null) {
             return [new SetPick($at, null)];
         }
-        $channels = array_map(
-            fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse(
-                'channels',
-                'Channels are numbers from 1, with commas between them.',
-            ),
-            array_map(trim(...), $in->list('channels')),
-        ) ?: null;
+        $channels = self::channels($in, $at, $choice);
         if (SystemDefault::tryFrom($choice) !== null) {
             return [new SetPick($at, new Pick($at, null, SystemDefault::from($choice), $channels), $in->override())];
         }
@@ -85,6 +81,27 @@ final class ComputerForms
             new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction),
             $in->override(),
         )];
+    }
+
+    /**
+     * The channels that a form names; those that were read of another device don't go with a new one.
+     *
+     * @return list<int>|null null for all
+     */
+    private static function channels(EditFields $in, PointRef $at, string $choice): ?array
+    {
+        $channels = array_map(
+            fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse(
+                'channels',
+                'Channels are numbers from 1, with commas between them.',
+            ),
+            array_map(trim(...), $in->list('channels')),
+        );
+        $situation = $in->rig->situation($in->override()) ?? $in->rig->base();
+        $now = (new State($in->rig, $situation))->pick($at->unit, $at->point);
+        $isAnother = $now !== null && $choice !== (string) ($now->device ?? $now->default?->value);
+
+        return $channels === [] || ($isAnother && $channels === $now->channels) ? null : $channels;
     }
 
     /** @return list<RigEdit> */

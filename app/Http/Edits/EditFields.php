@@ -271,6 +271,16 @@ final readonly class EditFields implements Readings
         throw ValidationException::withMessages([$key => $message]);
     }
 
+    /**
+     * @param  array<string, string>  $messages  by field
+     *
+     * @throws ValidationException always
+     */
+    public function refuseAll(array $messages): never
+    {
+        throw ValidationException::withMessages($messages);
+    }
+
     private function raw(string $key): string
     {
         $value = $this->fields[$key] ?? '';

@@ -1,5 +1,6 @@
 // The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
 import { send } from '../page/send.js';
+import { anyUnsaved, mark } from '../page/unsaved.js';
 import { comeBack, isWithin, visit } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
@@ -46,9 +47,25 @@ export function frame() {
             send(form, event.submitter);
         },
 
-        // A number or choice that is set by itself is sent when it is left or chosen.
+        // A number or choice that is set by itself is sent when it is left or chosen. By keys a list is gone through one by one: what it
+        // comes to is sent by Enter, or when the list is left.
         change({ target }) {
-            if (target.matches('[data-auto]') && target.reportValidity()) target.form?.requestSubmit();
+            if (!target.matches('[data-auto]')) return;
+            if (target.matches('select[data-by-key]')) target.dataset.waits = '';
+            else this.set(target);
+        },
+
+        set(field) {
+            delete field.dataset.waits;
+            if (field.reportValidity()) field.form?.requestSubmit();
+        },
+
+        left({ target }) {
+            if (target.matches?.('select[data-waits]')) this.set(target);
+        },
+
+        pressed({ target }) {
+            if (target.dataset) delete target.dataset.byKey;
         },
 
         click(event) {
@@ -76,6 +93,15 @@ export function frame() {
             comeBack();
         },
 
+        input() {
+            mark();
+        },
+
+        // Leaving with something unsaved is asked about.
+        leave(event) {
+            if (anyUnsaved()) event.preventDefault();
+        },
+
         // On the map a click on a socket that lights up plugs.
         plug(event) {
             const socket = event.target.closest('[data-plug]');
@@ -88,6 +114,13 @@ export function frame() {
 
         key(event) {
             if (document.querySelector('dialog[open]')) return;
+            if (event.target.matches?.('select[data-auto]')) {
+                if (event.key === 'Enter' && event.target.matches('[data-waits]')) {
+                    event.preventDefault();
+                    return this.set(event.target);
+                }
+                event.target.dataset.byKey = '';
+            }
             if (event.target.matches?.('input, textarea, select')) {
                 // Escape leaves a field; the next one lets go of what is chosen.
                 if (event.key === 'Escape') event.target.blur();

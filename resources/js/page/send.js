@@ -23,6 +23,51 @@ const complain = (form, text) => {
     }
 };
 
+// The field that an error is about: "cables.3.to" is the field cables[3][to].
+const fieldOf = (form, key) => {
+    const [first, ...rest] = key.split('.');
+    const name = first + rest.map((part) => `[${part}]`).join('');
+    const fields = [...form.elements].filter((one) => [name, `${name}[]`].includes(one.name) && one.type !== 'hidden');
+    return fields[0] ?? null;
+};
+
+const clear = (form) => {
+    for (const note of form.querySelectorAll('.field-trouble')) note.remove();
+    for (const field of form.querySelectorAll('[aria-invalid]')) {
+        field.removeAttribute('aria-invalid');
+        field.removeAttribute('aria-describedby');
+    }
+};
+
+// Each error stands at its field; the first one gets the keyboard.
+const markAll = (form, errors) => {
+    const marked = Object.entries(errors).flatMap(([key, [text]]) => {
+        const field = fieldOf(form, key);
+        if (!field) return [];
+        const note = document.createElement('small');
+        note.className = 'field-trouble';
+        note.id = `trouble-${key.replace(/\W+/g, '-')}`;
+        note.dataset.own = '';
+        note.textContent = text;
+        field.after(note);
+        field.setAttribute('aria-invalid', 'true');
+        field.setAttribute('aria-describedby', note.id);
+        return [field];
+    });
+    marked[0]?.focus();
+    return marked.length;
+};
+
+const refuse = (form, said) => {
+    const errors = said?.errors ?? {};
+    const count = Object.keys(errors).length;
+    const marked = markAll(form, errors);
+    const more = count > 1 ? ` ${count - 1} more ${count === 2 ? 'error is' : 'errors are'} marked.` : '';
+    const first = count > 0 ? Object.values(errors)[0][0] : said?.message;
+    complain(form, first ? `Not saved: ${first}${more}` : NOT_SAVED);
+    if (marked > 0) form.querySelector('[aria-invalid]').scrollIntoView({ block: 'nearest' });
+};
+
 const ask = async (form, submitter) => {
     const body = new FormData(form, submitter);
     try {
@@ -35,11 +80,14 @@ const ask = async (form, submitter) => {
 export const send = async (form, submitter) => {
     if (form.getAttribute('aria-busy') === 'true') return;
     form.setAttribute('aria-busy', 'true');
+    clear(form);
     const answer = await whileSending(() => ask(form, submitter));
     form.removeAttribute('aria-busy');
     if (answer === null) return complain(form, NOT_SAVED);
     if (answer.ok) {
         document.querySelector('.form-trouble')?.remove();
+        // Rows that the page put in itself were sent with the rest.
+        for (const row of form.querySelectorAll('tr[data-own]')) row.remove();
         try {
             const { page } = await answer.json();
             if (page) redraw(page, form);
@@ -50,7 +98,6 @@ export const send = async (form, submitter) => {
     } else if (answer.status === 401 || answer.status === 419) {
         complain(form, 'Not saved: you are signed out. Sign in in another tab, then send it again; what you entered is still here.');
     } else {
-        const said = answer.status < 500 ? await answer.json().catch(() => null) : null;
-        complain(form, said?.message ? `Not saved: ${said.message}` : NOT_SAVED);
+        refuse(form, answer.status < 500 ? await answer.json().catch(() => null) : null);
     }
 };

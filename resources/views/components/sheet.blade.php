@@ -96,7 +96,7 @@
                 </td></tr>
             @endforeach
         </table>
-        <x-edit :page="$page" class="cable-sheet" :fields="['edit' => 'cable', 'cable' => $cable->id]">
+        <x-edit :page="$page" class="cable-sheet" data-save :fields="['edit' => 'cable', 'cable' => $cable->id]">
             <label>Label <input name="label" maxlength="{{ Bounds::LABEL }}" required value="{{ $cable->label }}"></label>
             <label>Type <select name="type">@foreach (CableType::cases() as $type) <option @selected($type === $cable->type)>{{ $type->value }}</option> @endforeach</select></label>
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>

@@ -21,7 +21,7 @@
                                     <span>@foreach ($device->roles as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
                                 </summary>
-                                <x-edit :page="$page" class="device-form" :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
+                                <x-edit :page="$page" class="device-form" data-save :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
                                     <label>Name given to {{ $device->systemName }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
                                     @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
@@ -65,7 +65,7 @@
                                     </tbody></table>
                                     @if ($page->canEdit)
                                         <details class="stock-more" data-keep><summary>What it needs<span class="visually-hidden">: {{ $program->name }}</span></summary>
-                                            <x-edit :page="$page" class="needs-form" :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name, 'firmware' => $program->firmware, 'serial' => $program->serial, 'notes' => $program->notes, 'with_running' => '1']">
+                                            <x-edit :page="$page" class="needs-form" data-save :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name, 'firmware' => $program->firmware, 'serial' => $program->serial, 'notes' => $program->notes, 'with_running' => '1']">
                                                 <label class="tick"><input type="checkbox" name="at_login" value="1" @checked($program->atLogin)> starts at login</label>
                                                 <label>Works only with <select name="needs[]" multiple size="4" aria-label="What {{ $program->name }} needs">@foreach ($page->rig->units as $other) @if ($other->id !== $program->id) <option value="{{ $other->id }}" @selected(in_array($other->id, $program->needs, true))>{{ $other->name }}</option> @endif @endforeach</select></label>
                                                 <button class="do" type="submit">Save</button>

@@ -51,7 +51,7 @@
                 <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
                 <h2>{{ $unit->name }}</h2>
                 <p class="sheet-sub">{{ $model->name }} · <a href="{{ $page->url([], 'wiring') }}">see it on the map</a></p>
-                <x-edit :page="$page" :fields="['edit' => 'describe-unit', 'unit' => $unit->id]">
+                <x-edit :page="$page"  data-save :fields="['edit' => 'describe-unit', 'unit' => $unit->id]">
                     <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $unit->name }}"></label>
                     <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->firmware }}"></label>
                     <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
@@ -143,7 +143,7 @@
                 @endif
                 <details class="stock-part">
                     <summary><h2>The rig itself</h2></summary>
-                    <x-edit :page="$page" :fields="['edit' => 'describe-rig', 'situation' => '']">
+                    <x-edit :page="$page"  data-save :fields="['edit' => 'describe-rig', 'situation' => '']">
                         <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $page->rig->name }}"></label>
                         <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
                         <button class="btn btn-sm btn-ink" type="submit">Save</button>
