@@ -4,7 +4,8 @@ export default defineConfig({
     testDir: 'tests/Browser',
     outputDir: 'storage/run/playwright',
     reporter: [['list'], ['json', { outputFile: 'storage/run/playwright.json' }]],
-    workers: 1,
+    // One a core; each test works on rigs of its own.
+    workers: 2,
     // A slow machine is no failure.
     timeout: 90000,
     expect: { timeout: 20000 },

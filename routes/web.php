@@ -76,6 +76,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
+            Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');
             Route::controller(EditController::class)->group(function () {
                 Route::post('/edits', 'store')->name('edit');

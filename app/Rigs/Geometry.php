@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rigs;
 
 use App\ViewModels\MapGraph;
+use App\ViewModels\MapPlate;
 
 /**
  * Where everything stands on a map. It comes from a browser's worker, so it is taken only when it holds a place for each box and each line
@@ -19,6 +20,9 @@ final readonly class Geometry
     private const FARTHEST = 200_000;
 
     private const MOST_POINTS = 400;
+
+    /** Pixels: the grid that lines run on. */
+    private const GRID = 8.0;
 
     /** Pixels by which a layout may be rounded. */
     private const SLACK = 1.0;
@@ -70,6 +74,79 @@ final readonly class Geometry
         }
 
         return new self((float) $data['width'], (float) $data['height'], $boxes, $lines);
+    }
+
+    /**
+     * The geometry of an earlier structure for this map, where every plate has kept its size: all stays where it is, and a line that is new
+     * runs straight until the lines are laid out again. Null where a box is missing or has grown.
+     */
+    public static function adapted(mixed $data, MapGraph $map): ?self
+    {
+        $ports = [];
+        foreach (is_array($data) && is_array($data['boxes'] ?? null) && is_array($data['edges'] ?? null) ? $map->plates : [] as $plates) {
+            foreach ($plates as $plate) {
+                $box = self::box($data['boxes']["unit:{$plate->unit}"] ?? null);
+                $spare = $box === null ? -1 : $box[2] - $plate->width();
+                if ($box === null || abs($box[3] - $plate->height()) > self::SLACK || $spare < -self::SLACK || $spare > self::GRID) {
+                    return null;
+                }
+                foreach ([[$plate->left, $box[0]], [$plate->right, $box[0] + $box[2]]] as [$side, $x]) {
+                    foreach ($side as $row => $port) {
+                        $ports[$port->id] = [$x, $box[1] + MapPlate::rowAt($row), $port->isOut];
+                    }
+                }
+            }
+        }
+        $lines = [];
+        foreach ($map->edges as $edge) {
+            [$from, $to] = [$ports[$edge->from] ?? null, $ports[$edge->to] ?? null];
+            if ($from === null || $to === null) {
+                return null;
+            }
+            $before = is_array($data) ? $data['edges'][$edge->id] ?? null : null;
+            $lines[$edge->id] = self::joins($before, $from, $to) ? $before : ['points' => self::straight($from, $to), 'label' => null];
+        }
+
+        return is_array($data) ? self::of(['edges' => $lines] + $data, $map) : null;
+    }
+
+    /**
+     * Whether a line still runs from one port to another.
+     *
+     * @param  array{float, float, bool}  $from
+     * @param  array{float, float, bool}  $to
+     */
+    private static function joins(mixed $line, array $from, array $to): bool
+    {
+        $points = is_array($line) && is_array($line['points'] ?? null) ? array_values($line['points']) : [];
+        $isAt = fn (mixed $point, array $port): bool => self::areNumbers($point, 2)
+            && abs($point[0] - $port[0]) <= self::GRID && abs($point[1] - $port[1]) <= self::GRID;
+
+        return $points !== [] && $isAt($points[0], $from) && $isAt($points[count($points) - 1], $to);
+    }
+
+    /**
+     * By right angles, out of the one port and into the other.
+     *
+     * @param  array{float, float, bool}  $from
+     * @param  array{float, float, bool}  $to
+     * @return list<array{float, float}>
+     */
+    private static function straight(array $from, array $to): array
+    {
+        $out = $from[0] + ($from[2] ? 2 : -2) * self::GRID;
+        $in = $to[0] + ($to[2] ? 2 : -2) * self::GRID;
+        $middle = ($from[1] + $to[1]) / 2;
+
+        return $from[2] && ! $to[2] && $in > $out
+            ? [[$from[0], $from[1]], [$out, $from[1]], [$out, $to[1]], [$to[0], $to[1]]]
+            : [[$from[0], $from[1]], [$out, $from[1]], [$out, $middle], [$in, $middle], [$in, $to[1]], [$to[0], $to[1]]];
+    }
+
+    /** @return array{width: float, height: float, boxes: array<string, Box>} where everything stands, without the lines */
+    public function standing(): array
+    {
+        return ['width' => $this->width, 'height' => $this->height, 'boxes' => $this->boxes];
     }
 
     /** @return array<string, mixed> as it is kept */

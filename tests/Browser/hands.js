@@ -13,6 +13,14 @@ export const signIn = async (page, email = 'demo@hidden-wire.test', password = '
 
 export const rigOf = (page) => new URL(page.url()).pathname.split('/')[2];
 
+/** A rig of the list, on whichever page of it. */
+export const openRig = async (page, name) => {
+    const link = page.getByRole('link', { name, exact: true }).first();
+    for (let number = 2; !(await link.isVisible()) && number < 9; number++) await page.goto(`/?page=${number}`);
+    await link.click();
+    await page.waitForURL(/\/rigs\/\d+/);
+};
+
 /** Opens a copy of a starter, so that the demo stays as it is. */
 export const openStarter = async (page, name) => {
     await signIn(page);

@@ -129,7 +129,7 @@ test('a picture is attached to a unit, and a unit is swapped after what would no
     await page.getByLabel('What it shows').fill('Volume wheel at six');
     await page.getByRole('button', { name: 'Attach' }).click();
     await expect(page.getByRole('img', { name: 'Volume wheel at six' })).toBeVisible();
-    expect(await page.getByRole('img', { name: 'Volume wheel at six' }).evaluate((image) => image.complete && image.naturalWidth)).toBe(1280);
+    await expect.poll(() => page.getByRole('img', { name: 'Volume wheel at six' }).evaluate((image) => image.complete && image.naturalWidth)).toBe(1280);
     await page.getByLabel(/^New model for/).selectOption({ label: 'Closed headphones' });
     await page.getByRole('button', { name: 'See what would fit' }).click();
     await expect(page.getByText('This would not fit, and go:')).toBeVisible();

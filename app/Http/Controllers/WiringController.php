@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Redrawing;
 use App\Models\Rig;
 use App\Rigs\Geometry;
 use App\Rigs\StoredRig;
@@ -14,25 +15,56 @@ use App\ViewModels\RigPage;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 /** The map: drawn where its layout is known, else given to the browser's worker to lay out first. */
-final class WiringController
+final readonly class WiringController
 {
+    public function __construct(private Redrawing $redrawing)
+    {
+    }
+
     public function show(Request $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
         $page = new RigPage($rig, 'wiring', $request);
         $map = new MapGraph($page->hearing->graph, $page->depth);
         $layout = $rig->layouts()->where('depth', $page->depth->value)->first();
-        $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
+        $isKnown = $layout !== null && $layout->structure === $map->structure();
+        $geometry = $isKnown ? Geometry::of($layout->geometry, $map) : Geometry::adapted($layout?->geometry, $map);
 
         return view('rigs.wiring', [
             'page' => $page,
             'map' => $map,
+            // What the page's worker has to lay out: everything, or only the lines, while the map is shown.
+            'task' => $geometry !== null && ($isKnown || ! $page->canEdit) ? null : $this->task($page, $map, $geometry),
             'drawing' => $geometry === null ? null : new MapDrawing($map, $geometry, $page->highlighted()),
         ]);
+    }
+
+    /** Forgets how the map is laid out at a depth: it is laid out anew when it is shown. */
+    public function forget(Request $request, Rig $rig): JsonResponse|RedirectResponse
+    {
+        Gate::authorize('update', $rig);
+        $rig->layouts()->where('depth', $request->string('depth')->toString())->delete();
+
+        return $request->expectsJson()
+            ? response()->json(['said' => 'The map is laid out anew.', 'page' => $this->redrawing->of($rig, (string) $request->header('X-Page', ''), $request)])
+            : back();
+    }
+
+    /** @return array<string, mixed> */
+    private function task(RigPage $page, MapGraph $map, ?Geometry $standing): array
+    {
+        return [
+            'structure' => $map->structure(),
+            'depth' => $page->depth->value,
+            'situation' => $page->situation->id,
+            'graph' => $map->forLayout() + ($standing === null ? [] : ['kept' => $standing->standing()]),
+            'to' => route('rigs.layout', $page->record->id),
+        ];
     }
 
     public function layout(Request $request, Rig $rig): JsonResponse

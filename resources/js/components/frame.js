@@ -1,7 +1,7 @@
 // The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
-import { comeBack, isWithin, visit } from '../page/visit.js';
+import { addressOf, comeBack, isWithin, visit } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
@@ -86,7 +86,7 @@ export function frame() {
             const link = event.target.closest('a[href]');
             if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
             event.preventDefault();
-            visit(link.href);
+            visit(addressOf(link).href);
         },
 
         back() {
@@ -106,7 +106,7 @@ export function frame() {
         plug(event) {
             const socket = event.target.closest('[data-plug]');
             const form = document.querySelector('[data-plug-form]');
-            if (!socket || !form) return;
+            if (!socket || !form || event.defaultPrevented) return;
             event.preventDefault();
             form.elements.to.value = socket.dataset.plug;
             form.requestSubmit();

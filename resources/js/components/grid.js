@@ -100,6 +100,12 @@ export function grid() {
             } else if (event.target.closest('[data-column]')) this.mark(cells);
         },
 
+        // A brush is in the hand as soon as it is taken, not only when the page has come back.
+        take(event) {
+            const brush = event.target.closest('.painter [data-brush]');
+            if (brush) this.$root.dataset.brush = brush.dataset.brush;
+        },
+
         press(event) {
             const { brush } = this.$root.dataset;
             const cell = event.target.closest('[data-cell]');

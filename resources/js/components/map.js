@@ -1,10 +1,15 @@
 // Pan, zoom and fit of the map. The view is kept for each map while the tab is open, so that following a link does not lose the place.
 import panzoom from 'panzoom';
+import { drawPlugs } from '../page/plugging.js';
 
 const FARTHEST = 0.12;
 const NEAREST = 4;
 const STEP = 1.25;
 const MOVE = 70;
+// Below this size on screen the smaller texts can't be read: they are left out, and names are drawn larger. Below the second, names too
+// would be unreadable or too large for their plates: the map then starts at one place.
+const READABLE = 1;
+const OVERVIEW = 0.6;
 
 const start = (frame, signal) => {
     const svg = frame.querySelector('svg');
@@ -19,7 +24,15 @@ const start = (frame, signal) => {
         filterKey: () => true,
         onTouch: () => false,
         beforeWheel: () => false,
+        // A cable is drawn from a socket; the map stays.
+        beforeMouseDown: (event) => frame.dataset.plugs !== undefined && event.target.closest('[data-port]') !== null,
     });
+    const rescale = () => {
+        const { scale } = view.getTransform();
+        svg.classList.toggle('far', scale < READABLE);
+        svg.style.setProperty('--scale', Math.max(scale, OVERVIEW).toFixed(3));
+    };
+    view.on('transform', rescale);
 
     const place = ({ x, y, scale }) => {
         view.zoomAbs(0, 0, scale);
@@ -34,6 +47,44 @@ const start = (frame, signal) => {
         sessionStorage.removeItem(key);
         isFitted = true;
     };
+    const boxOf = (id) => frame.querySelector(`[data-place="${CSS.escape(id)}"] rect`)?.getBBox();
+    // One place fills the window, as far as it stays readable.
+    const fill = (id) => {
+        const box = boxOf(id);
+        if (!box) return;
+        const { width, height } = frame.getBoundingClientRect();
+        const scale = Math.max(READABLE, Math.min(1.6, (width - 24) / box.width, (height - 24) / box.height));
+        const middle = (window_, start, length) => (length * scale > window_ - 16 ? 8 - start * scale : (window_ - length * scale) / 2 - start * scale);
+        place({ x: middle(width, box.x, box.width), y: middle(height, box.y, box.height), scale });
+        keep();
+    };
+    const placeOfChoice = () => {
+        const chosen = frame.querySelector('.plate.selected .plate-body, .port-here .port-reach')?.getBBox();
+        const isAround = (one) => {
+            const box = one.querySelector('rect').getBBox();
+            return chosen && chosen.x >= box.x && chosen.x <= box.x + box.width && chosen.y >= box.y && chosen.y <= box.y + box.height;
+        };
+        const places = [...frame.querySelectorAll('[data-place]')];
+        return (places.find(isAround) ?? places[0])?.dataset.place;
+    };
+    // At first sight: the whole where it can be read, else the place of what is chosen.
+    const first = () => {
+        fit();
+        if (view.getTransform().scale < OVERVIEW) fill(placeOfChoice());
+    };
+    // What was chosen elsewhere is brought into the window.
+    let revealed = null;
+    const reveal = () => {
+        const chosen = frame.querySelector('.plate.selected .plate-body, .port-here .port-reach, .line.selected .reach');
+        const key_ = chosen?.closest('a')?.getAttribute('data-unit') ?? chosen?.closest('[data-port]')?.dataset.port ?? null;
+        if (!chosen || key_ === revealed) return;
+        revealed = key_;
+        const box = chosen.getBoundingClientRect();
+        const around = frame.getBoundingClientRect();
+        const x = box.left < around.left ? around.left - box.left + 30 : Math.min(0, around.right - box.right - 30);
+        const y = box.top < around.top ? around.top - box.top + 30 : Math.min(0, around.bottom - box.bottom - 30);
+        if (x !== 0 || y !== 0) move(x, y);
+    };
     const zoom = (by) => {
         const { width, height } = frame.getBoundingClientRect();
         view.zoomTo(width / 2, height / 2, by);
@@ -44,13 +95,16 @@ const start = (frame, signal) => {
         view.moveTo(now.x + x, now.y + y);
     };
 
-    const kept = sessionStorage.getItem(key);
-    if (kept) place(JSON.parse(kept));
-    else fit();
     const keep = () => {
         isFitted = false;
         sessionStorage.setItem(key, JSON.stringify({ ...view.getTransform() }));
     };
+    const kept = sessionStorage.getItem(key);
+    if (kept) place(JSON.parse(kept));
+    else first();
+    rescale();
+    reveal();
+    drawPlugs(frame, signal);
     view.on('panend', keep);
     frame.addEventListener('wheel', keep);
     new ResizeObserver(() => isFitted && fit()).observe(frame);
@@ -66,9 +120,14 @@ const start = (frame, signal) => {
     }, true);
 
     const actions = { in: () => zoom(STEP), out: () => zoom(1 / STEP), fit };
-    document.addEventListener('click', (event) => actions[event.target.closest?.('[data-zoom]')?.dataset.zoom]?.(), { signal });
+    document.addEventListener('click', (event) => {
+        actions[event.target.closest?.('[data-zoom]')?.dataset.zoom]?.();
+        fill(event.target.closest?.('[data-zoom-place]')?.dataset.zoomPlace ?? '');
+    }, { signal });
     // Another map in the same window.
     document.addEventListener('redrawn', () => {
+        rescale();
+        reveal();
         const now = sizeNow();
         if (now.width === size.width && now.height === size.height) return;
         size = now;

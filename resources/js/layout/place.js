@@ -116,6 +116,19 @@ function costOf(shelf, edges, ports) {
     return lines / Math.max(1, edges.length) * 0.7 + scale * 2;
 }
 
+/** The same, where everything stands already: only the lines are new. */
+export function keepAll(structure, kept) {
+    const ports = {};
+    for (const place of structure.places) {
+        const plates = place.plates.map((plate) => {
+            const [x, y, width] = kept.boxes[`unit:${plate.id}`];
+            return { id: plate.id, x, y, width };
+        });
+        Object.assign(ports, portsOf({ id: place.id, plates }, place));
+    }
+    return { ...kept, ports };
+}
+
 /** Boxes of places and plates, and every port's spot, in pixels. */
 export async function placeAll(structure, elk) {
     const places = [];

@@ -65,13 +65,18 @@ const refuse = (form, said) => {
     const more = count > 1 ? ` ${count - 1} more ${count === 2 ? 'error is' : 'errors are'} marked.` : '';
     const first = count > 0 ? Object.values(errors)[0][0] : said?.message;
     complain(form, first ? `Not saved: ${first}${more}` : NOT_SAVED);
+    // What stands at its field already is only heard once more.
+    document.querySelector('.form-trouble').classList.toggle('visually-hidden', marked === 1 && count === 1);
     if (marked > 0) form.querySelector('[aria-invalid]').scrollIntoView({ block: 'nearest' });
 };
+
+// A form may say what the page shows once its change is made; else it shows what it does now.
+const next = (form) => new URL(form.dataset.then ?? window.location.href, window.location.href).href;
 
 const ask = async (form, submitter) => {
     const body = new FormData(form, submitter);
     try {
-        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': window.location.href } });
+        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': next(form) } });
     } catch {
         return null;
     }
@@ -90,6 +95,7 @@ export const send = async (form, submitter) => {
         for (const row of form.querySelectorAll('tr[data-own]')) row.remove();
         try {
             const { page } = await answer.json();
+            if (next(form) !== window.location.href) window.history.replaceState(null, '', next(form));
             if (page) redraw(page, form);
             else await refresh(form);
         } catch {

@@ -31,8 +31,14 @@ export const visit = async (address, isNew = true) => {
     }
 };
 
+/** The address of a link, in HTML or in a drawing. */
+export const addressOf = (link) => new URL(link.getAttribute('href'), window.location.href);
+
 /** Whether a link leads to another state of the view that is shown. */
-export const isWithin = (link) => document.body.dataset.rig !== undefined && !link.hasAttribute('download') && !link.target
-    && link.origin === window.location.origin && link.pathname === window.location.pathname && link.hash === '';
+export const isWithin = (link) => {
+    const { origin, pathname, hash } = addressOf(link);
+    return document.body.dataset.rig !== undefined && !link.hasAttribute('download') && !link.hasAttribute('target')
+        && origin === window.location.origin && pathname === window.location.pathname && hash === '';
+};
 
 export const comeBack = () => visit(window.location.href, false);

@@ -8,12 +8,12 @@
     $fades = $page->focus && $drawing->isHighlighted();
     $width = fn (array $pens, int $i): int => 9 + 7 * (count($pens) - 1 - $i);
 @endphp
-<div class="map-window" x-data="map" data-key="map-{{ $map->depth->value }}" data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
+<div class="map-window" x-data="map" data-key="map-{{ $map->depth->value }}" @if ($page->canEdit && $map->depth->showsFreeSockets()) data-plugs @endif data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
 <svg class="map @if ($fades) fades @endif" width="{{ $geometry->width }}" height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
     @foreach ($map->plates as $place => $plates)
         @if ($plates !== [])
             @php [$x, $y, $w, $h] = $geometry->boxes["place:{$place}"]; @endphp
-            <g class="place">
+            <g class="place" data-place="{{ $place }}">
                 <rect x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="6"/>
                 <text class="place-name" x="{{ $x + 12 }}" y="{{ $y + 21 }}">{{ $page->rig->places[$place]->name }}</text>
                 <text class="place-kind" x="{{ $x + $w - 12 }}" y="{{ $y + 20 }}" text-anchor="end">{{ $page->rig->places[$place]->kind->value }}</text>
@@ -72,7 +72,7 @@
                     @else
                         {{-- A socket is picked up by a click; while one is, the others say whether they take the other end. --}}
                         @php $stands = $page->joins?->stands($port->id); @endphp
-                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" href="{{ $stands === null ? $page->connectUrl($port->id) : $page->url($stands === 'here' ? ['select' => null] : ['with' => $port->id]) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
+                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" data-port="{{ $port->id }}" href="{{ $stands === null ? $page->connectUrl($port->id) : $page->url($stands === 'here' ? ['select' => null] : ['with' => $port->id]) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
                             <title>{{ $port->label }}{{ $stands === null ? ': connect it' : ': '.$page->joins->says($port->id) }}</title>
                             <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - TextWidth::of($port->label, 11.5) : $px - 7 }}" y="{{ $py - 8 }}" width="{{ TextWidth::of($port->label, 11.5) + 19 }}" height="16" rx="3"/>
                             <x-port :port="$port" :x="$px" :y="$py" />

@@ -129,7 +129,7 @@
             <div class="swap" role="status">
                 <p><strong>{{ $joins->name($with) }}</strong>: {{ $joins->says((string) $with) }}.</p>
                 @if ($joins->stands((string) $with) === 'fits' && $sheet->cablesAt($here) === [])
-                    <x-edit :page="$page" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => (string) $with]"><button type="submit" class="do">Plug</button></x-edit>
+                    <x-edit :page="$page" :data-then="$page->url(['select' => null, 'with' => null])" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => (string) $with]"><button type="submit" class="do">Plug</button></x-edit>
                 @endif
                 @forelse ($offers as $offer)
                     <x-edit :page="$page" :fields="['edit' => 'between', 'from' => (string) $here, 'to' => (string) $with, 'model' => $offer->model->id]"><button type="submit" class="do">Put {{ $offer->model->name }} between</button> <small class="quiet">{{ $offer->model->summary }}</small></x-edit>
@@ -139,7 +139,7 @@
         <h3>Fits the other end</h3>
         <ul class="plain-list joins">
             @forelse ($sheet->cablesAt($here) === [] ? $joins->fits : [] as $ref => $name)
-                <li><x-edit :page="$page" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => $ref]"><button type="submit" class="do">{{ $name }}</button></x-edit></li>
+                <li><x-edit :page="$page" :data-then="$page->url(['select' => null, 'with' => null])" :fields="['edit' => 'plug', 'from' => (string) $here, 'to' => $ref]"><button type="submit" class="do">{{ $name }}</button></x-edit></li>
             @empty <li class="quiet">{{ $sheet->cablesAt($here) === [] ? 'No free socket does.' : 'It is taken: unplug it first, or split it.' }}</li> @endforelse
         </ul>
         @if ($joins->taken !== [])
@@ -149,7 +149,6 @@
         <details class="stock-more" data-keep><summary>Other sockets, and why not</summary>
             <ul class="plain-list joins">@foreach ($joins->obstacles as $ref => $why) @if (! str_starts_with($ref, "{$here->unit}/")) <li><a href="{{ $page->url(['with' => $ref]) }}">{{ $sheet->socketName(...explode('/', $ref)) }}</a> <small class="quiet">{{ $why }}</small></li> @endif @endforeach</ul>
         </details>
-        <x-edit :page="$page" class="visually-hidden" :fields="['edit' => 'plug', 'from' => (string) $here]" data-plug-form><input type="hidden" name="to" value=""></x-edit>
     @endif
     @if ($page->selectedSocket === null)
     <h3>Signals here now</h3>

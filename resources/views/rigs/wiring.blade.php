@@ -32,9 +32,13 @@
                 @endif
             </div>
         </div>
+        <nav class="places" aria-label="Places on the map">
+            <button type="button" data-zoom="fit">Whole map</button>
+            @foreach ($map->plates as $place => $plates) @if ($plates !== []) <button type="button" data-zoom-place="{{ $place }}">{{ $page->rig->places[$place]->name }}</button> @endif @endforeach
+        </nav>
         <div class="map-place">
             @if ($drawing === null)
-                <div class="laying" x-data="layOut" data-key="laying-{{ $map->structure() }}" data-layout="{{ json_encode(['structure' => $map->structure(), 'depth' => $page->depth->value, 'situation' => $page->situation->id, 'graph' => $map->forLayout(), 'to' => route('rigs.layout', $page->record->id)], JSON_UNESCAPED_SLASHES) }}">
+                <div class="laying" x-data="layOut" data-key="laying-{{ $map->structure() }}" data-layout="{{ json_encode($task, JSON_UNESCAPED_SLASHES) }}">
                     @if ($page->rig->units === [])
                         <p>There is no unit in this rig yet: nothing to draw.</p>
                     @else
@@ -44,6 +48,7 @@
                 </div>
             @else
                 @include('rigs.drawing')
+                @if ($task !== null) <div hidden x-data="layOut" data-key="lines-{{ $map->structure() }}" data-layout="{{ json_encode($task, JSON_UNESCAPED_SLASHES) }}"></div> @endif
             @endif
             <details class="wire-legend">
                 <summary>Lines</summary>
@@ -55,6 +60,9 @@
                 </ul>
             </details>
         </div>
+        @if ($page->canEdit)
+            <x-edit :page="$page" class="visually-hidden" :fields="['edit' => 'plug']" data-plug-form :data-then="$page->url(['select' => null, 'with' => null])"><input type="hidden" name="from" value="{{ $page->selectedSocket }}"><input type="hidden" name="to" value=""></x-edit>
+        @endif
         @if ($hasSheet) <x-sheet :page="$page" /> @endif
     </div>
     <x-slot:strip>@if ($strip !== null) <x-way-strip :page="$page" :strip="$strip" /> @endif</x-slot:strip>

@@ -17,7 +17,7 @@
             <div class="painter" role="toolbar" aria-label="Wishes">
                 <span class="brushes">
                     <span class="quiet">A click on a cell</span>
-                    <a href="{{ $page->url(['brush' => null]) }}" @if ($page->brush === null) aria-current="true" @endif>chooses it</a>
+                    <a href="{{ $page->url(['brush' => null]) }}" data-brush="" @if ($page->brush === null) aria-current="true" @endif>chooses it</a>
                     @foreach (Brush::cases() as $brush)
                         <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}" @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }} <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
                     @endforeach
@@ -30,7 +30,7 @@
                 <x-edit :page="$page" class="visually-hidden" data-paint :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells" value=""><input type="hidden" name="want" value=""></x-edit>
             </div>
             @endif
-            <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}" x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold" x-on:pointerup.window="lift" x-on:redrawn.document="remark">
+            <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}" x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold" x-on:pointerup.window="lift" x-on:redrawn.document="remark" x-on:click.document="take">
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
                     <tr>
