@@ -7,12 +7,12 @@ export default defineConfig({
     // One a core; each test works on rigs of its own.
     workers: 2,
     // A slow machine is no failure.
-    timeout: 90000,
-    expect: { timeout: 20000 },
+    timeout: 360000,
+    expect: { timeout: 40000 },
     use: {
         baseURL: process.env.APP_URL,
-        actionTimeout: 20000,
-        navigationTimeout: 20000,
+        actionTimeout: 40000,
+        navigationTimeout: 40000,
         viewport: { width: 1280, height: 800 },
         launchOptions: {
             executablePath: '/usr/bin/chromium',

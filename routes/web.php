@@ -15,6 +15,9 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
+// What an address numbers fits a column of the database.
+Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture'], '\d{1,15}'));
+
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
@@ -48,13 +51,13 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         Route::get('/new', 'create')->name('.create');
         Route::post('/', 'store')->middleware('throttle:own-models')->name('.store');
         Route::post('/drawing', 'drawing')->middleware('throttle:model-drawing')->name('.drawing');
-        Route::get('/{own}', 'edit')->whereNumber('own')->name('.edit');
-        Route::put('/{own}', 'update')->whereNumber('own')->name('.update');
-        Route::delete('/{own}', 'destroy')->whereNumber('own')->name('.destroy');
+        Route::get('/{own}', 'edit')->name('.edit');
+        Route::put('/{own}', 'update')->name('.update');
+        Route::delete('/{own}', 'destroy')->name('.destroy');
     });
 
-    Route::post('/invitations/{invitation}', [MemberController::class, 'accept'])->whereNumber('invitation')->name('invitations.accept');
-    Route::delete('/invitations/{invitation}', [MemberController::class, 'decline'])->whereNumber('invitation')
+    Route::post('/invitations/{invitation}', [MemberController::class, 'accept'])->name('invitations.accept');
+    Route::delete('/invitations/{invitation}', [MemberController::class, 'decline'])
         ->name('invitations.decline');
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
     Route::prefix('/rigs')->name('rigs.')->group(function () {
@@ -64,7 +67,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::post('/starter', 'start')->name('start');
         });
         Route::get('/standings', [RigController::class, 'standings'])->name('standings');
-        Route::prefix('/{rig}')->whereNumber('rig')->group(function () {
+        Route::prefix('/{rig}')->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
                 Route::delete('/', 'destroy')->name('destroy');
@@ -83,20 +86,20 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/undo', 'undo')->name('undo');
                 Route::post('/redo', 'redo')->name('redo');
                 Route::get('/history', 'history')->name('history');
-                Route::get('/history/{number}/{with}', 'compare')->whereNumber(['number', 'with'])->name('compare');
-                Route::post('/revisions/{number}/restore', 'restore')->whereNumber('number')->name('restore');
+                Route::get('/history/{number}/{with}', 'compare')->name('compare');
+                Route::post('/revisions/{number}/restore', 'restore')->name('restore');
             });
             Route::controller(MemberController::class)->group(function () {
                 Route::get('/people', 'index')->name('people');
                 Route::delete('/people', 'leave')->name('leave');
                 Route::post('/people', 'store')->middleware('throttle:invitations')->name('people.store');
-                Route::delete('/people/{member}', 'destroy')->whereNumber('member')->scopeBindings()->name('people.destroy');
+                Route::delete('/people/{member}', 'destroy')->scopeBindings()->name('people.destroy');
                 Route::post('/pulse', 'pulse')->name('pulse');
             });
             Route::controller(PictureController::class)->scopeBindings()->group(function () {
                 Route::post('/pictures', 'store')->middleware('throttle:pictures')->name('pictures.store');
-                Route::get('/pictures/{picture}', 'show')->whereNumber('picture')->name('pictures.show');
-                Route::delete('/pictures/{picture}', 'destroy')->whereNumber('picture')->name('pictures.destroy');
+                Route::get('/pictures/{picture}', 'show')->name('pictures.show');
+                Route::delete('/pictures/{picture}', 'destroy')->name('pictures.destroy');
             });
         });
     });

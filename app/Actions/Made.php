@@ -25,8 +25,14 @@ final readonly class Made
      * @param  Record  $to  as it is after it
      * @param  list<string>  $meanwhile  in words, the latest first; empty where nobody had
      */
-    public function __construct(private Record $from, private Record $to, public Rig $before, public Rig $after, public string $words, public array $meanwhile)
-    {
+    public function __construct(
+        private Record $from,
+        private Record $to,
+        public Rig $before,
+        public Rig $after,
+        public string $words,
+        public array $meanwhile,
+    ) {
     }
 
     /** What was done, for whom the hearing changes in a situation, and what happened meanwhile. */
@@ -77,7 +83,10 @@ final readonly class Made
             Heard::note($this->to, $situation, $hearing);
             $new = $this->note($was)->newAtOdds($hearing);
             if ($new !== []) {
-                $names = array_map(fn (HeardPair $pair) => "{$pair->source->name} at {$pair->listener->name}", array_slice($new, 0, self::NAMED));
+                $names = array_map(
+                    fn (HeardPair $pair) => "{$pair->source->name} at {$pair->listener->name}",
+                    array_slice($new, 0, self::NAMED),
+                );
                 $more = count($new) - count($names);
                 $told[] = "{$situation->name}: ".implode(', ', $names).($more > 0 ? " and {$more} more" : '');
             }

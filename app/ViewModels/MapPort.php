@@ -7,6 +7,8 @@ namespace App\ViewModels;
 /** A socket, a device or a program's in or out on the edge of a plate. */
 final readonly class MapPort
 {
+    public const FONT_SIZE = 11.5;
+
     /**
      * @param  string  $id  `unit/socket`, `unit/point` of a program, or `device computer reference`
      * @param  bool  $isOut  on the right edge
@@ -19,5 +21,11 @@ final readonly class MapPort
         public string $kind,
         public bool $isFree = false,
     ) {
+    }
+
+    /** Pixels that its label takes on the map. */
+    public function labelWidth(): float
+    {
+        return TextWidth::of($this->label, self::FONT_SIZE);
     }
 }

@@ -43,7 +43,8 @@ final readonly class ModelSearch
     public function named(string $name): ?EquipmentModel
     {
         $wanted = mb_strtolower(trim($name));
-        $same = array_filter($this->models, fn (EquipmentModel $model) => in_array($wanted, [mb_strtolower($model->name), $model->id], true));
+        $isIt = fn (EquipmentModel $model): bool => in_array($wanted, [mb_strtolower($model->name), $model->id], true);
+        $same = array_filter($this->models, $isIt);
         $found = $same === [] ? $this->find($name) : $same;
 
         return $wanted !== '' && count($found) === 1 ? reset($found) : null;

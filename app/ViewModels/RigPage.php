@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Rig as Record;
+use App\Models\User;
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
@@ -79,6 +80,9 @@ final readonly class RigPage
     /** What a click on a cell wishes; null where it chooses the cell. */
     public ?Brush $brush;
 
+    /** Who looks. */
+    public ?User $user;
+
     /** Whether whoever looks may change it. */
     public bool $canEdit;
 
@@ -88,7 +92,7 @@ final readonly class RigPage
     public function __construct(public Record $record, public string $view, Request $request)
     {
         $this->query = array_filter($request->query(), is_string(...));
-        $user = $request->user();
+        $user = $this->user = $request->user();
         $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
         $this->names = new Names($this->rig);
@@ -319,6 +323,16 @@ final readonly class RigPage
         [$unit, $socket] = [...explode('/', $ref, 2), ''];
 
         return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->sockets[$socket]) ? new SocketRef($unit, $socket) : null;
+    }
+
+    public function sheet(): Sheet
+    {
+        return new Sheet(
+            $this->hearing,
+            $this->selectedUnit === null ? null : $this->rig->units[$this->selectedUnit],
+            $this->selectedCable === null ? null : $this->rig->cables[$this->selectedCable],
+            $this->user,
+        );
     }
 
     public function strip(): ?WayStrip

@@ -27,8 +27,16 @@ final readonly class Sheet
 
     private Wiring $wiring;
 
-    public function __construct(private Hearing $hearing)
-    {
+    /**
+     * @param  Unit|null  $unit  what is selected: a unit, a cable, or neither (then a socket)
+     * @param  User|null  $user  whose own models can be put in between, beside the catalogue's
+     */
+    public function __construct(
+        private Hearing $hearing,
+        public ?Unit $unit = null,
+        public ?Cable $cable = null,
+        private ?User $user = null,
+    ) {
         $this->rig = $hearing->graph->rig;
         $this->wiring = new Wiring($this->rig);
     }
@@ -136,9 +144,14 @@ final readonly class Sheet
         ));
     }
 
-    /** @return array<string, list<string>> names of the listeners that are reached through an element, by source */
-    public function carries(string $element, bool $isCable): array
+    /** @return array<string, list<string>> names of the listeners that are reached through what is selected, by source */
+    public function carries(): array
     {
+        $element = $this->unit->id ?? $this->cable->id ?? null;
+        if ($element === null) {
+            return [];
+        }
+        $isCable = $this->cable !== null;
         $carried = [];
         foreach ($this->hearing->all() as $pair) {
             foreach ($pair->arrivals() as $arrival) {
@@ -157,9 +170,11 @@ final readonly class Sheet
     }
 
     /** @return list<PutBetween> what can be put into a cable, or stand between two sockets */
-    public function between(SocketRef $from, SocketRef $to, User $user): array
+    public function between(SocketRef $from, SocketRef $to): array
     {
-        return (new Between($this->rig, Catalogue::holding(CatalogueFiles::with($user))))->offers($from, $to);
+        $models = $this->user === null ? [] : CatalogueFiles::with($this->user);
+
+        return (new Between($this->rig, Catalogue::holding($models)))->offers($from, $to);
     }
 
     /** @return array<string, string> where the one end of a cable could be plugged instead, the other end staying */

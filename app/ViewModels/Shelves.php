@@ -24,7 +24,8 @@ final readonly class Shelves
     {
         $rigs = $user->visibleRigs()->select(['rigs.id', 'rigs.name', 'rigs.user_id'])->whereNull('rigs.trouble')
             ->latest('rigs.updated_at')->limit(self::MOST)->get()->filter(fn (Rig $rig) => $rig->mayEdit($user) === true);
-        $places = Place::query()->whereIn('rig_id', $rigs->modelKeys())->orderBy('position')->get(['rig_id', 'key', 'name'])->groupBy('rig_id');
+        $places = Place::query()->whereIn('rig_id', $rigs->modelKeys())->orderBy('position')
+            ->get(['rig_id', 'key', 'name'])->groupBy('rig_id');
 
         return array_values($rigs->map(function (Rig $rig) use ($places): self {
             $own = [];

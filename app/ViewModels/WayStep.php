@@ -29,6 +29,15 @@ final readonly class WayStep
     ) {
     }
 
+    /** Level and time where they differ from those of the step before: "−6.0 dB · 10.0 ms"; empty where neither does. */
+    public function figures(?self $before): string
+    {
+        return implode(' · ', array_filter([
+            $this->level === $before?->level ? '' : "{$this->level} dB",
+            $this->time === ($before->time ?? '0.0') ? '' : "{$this->time} ms",
+        ]));
+    }
+
     /**
      * @param  non-empty-list<Hop>  $hops  of one step
      * @param  string  $unit  name of the unit where they are inside one, else empty

@@ -46,7 +46,9 @@ final readonly class SetWish implements RigEdit
         return match ($this->want) {
             Want::Must => "{$every[0]} must be heard by {$every[1]}{$where}",
             Want::May => "{$every[0]} may be heard by {$every[1]}{$where}",
-            Want::MustNot => $source === null ? "No sound may be heard by {$any[1]}{$where}" : "{$source} must not be heard by {$any[1]}{$where}",
+            Want::MustNot => $source === null
+                ? "No sound may be heard by {$any[1]}{$where}"
+                : "{$source} must not be heard by {$any[1]}{$where}",
             null => "No wish for {$any[0]} at {$any[1]}{$where}",
         };
     }

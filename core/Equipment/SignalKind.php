@@ -31,7 +31,7 @@ enum SignalKind: string
         };
     }
 
-    /** Whether a socket of the one kind is meant for the other: headphones belong into a headphone output, a microphone into a preamplifier. */
+    /** Whether a socket of the one kind is meant for the other: headphones for a headphone output, a microphone for a preamplifier. */
     public function suits(self $other): bool
     {
         $lines = [self::ConsumerLine, self::ProfessionalLine];

@@ -6,7 +6,6 @@ const STARTER = readFileSync('resources/starters/simplest-headset.json', 'utf8')
 const { name: NAME, summary: SUMMARY } = JSON.parse(STARTER);
 
 test('a starter\'s rig is built from an empty page by the interface alone, and is the same document', async ({ page }) => {
-    test.setTimeout(120000);
     await signIn(page);
     await page.getByLabel('Name of the new rig').fill(NAME);
     await page.getByRole('button', { name: 'Create' }).click();
@@ -37,7 +36,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     // Plug: pick a socket up on the map, the one that takes the other end lights up.
     await rail('Wiring');
     await page.getByRole('link', { name: 'Sockets' }).click();
-    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     await page.locator('.plate', { hasText: 'Laptop' }).locator('.port', { hasText: 'Headset' }).click();
     await expect(page.locator('.port-fits')).toHaveCount(1);
     await expect(page.locator('.port-blocked').first()).toBeVisible();
@@ -102,7 +101,6 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
 });
 
 test('the same rig is built by keyboard alone', async ({ page }) => {
-    test.setTimeout(180000);
     await signIn(page);
     // From here on nothing but keys.
     const { press, to, write, choose, push, letGo } = keyboard(page);

@@ -23,7 +23,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     await page.goto(`/rigs/${rig}/wishes?pair=game:viewers`);
     const strip = page.getByRole('region', { name: 'Way strip' });
     // The causes are looked for once the page is shown.
-    await expect(strip).toContainText('Unmute Source 2 of Broadcast program', { timeout: 15000 });
+    await expect(strip).toContainText('Unmute Source 2 of Broadcast program', { timeout: 60000 });
     await strip.getByRole('button', { name: 'Do it' }).click();
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
     await page.keyboard.press('u');

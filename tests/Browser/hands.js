@@ -25,7 +25,7 @@ export const openRig = async (page, name) => {
 export const openStarter = async (page, name) => {
     await signIn(page);
     await page.getByRole('button', { name: `Open a copy of ${name}` }).click();
-    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     return rigOf(page);
 };
 

@@ -5,7 +5,6 @@ import { ownServer } from './own-server.js';
 const DEMO = 'Night relay at the pier arcade';
 
 test('the database is killed between edits: the page says that nothing was saved and keeps the edit; afterwards the rig is the last acknowledged revision', async ({ browser }) => {
-    test.setTimeout(180000);
     const server = await ownServer();
     try {
         const context = await browser.newContext({ baseURL: server.url });

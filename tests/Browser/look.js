@@ -6,7 +6,7 @@ const SIZES = [[320, 640, 1], [390, 844, 1], [390, 844, 2], [640, 400, 1], [1280
 
 export const look = async (page, address, { inDark = false } = {}) => {
     await page.goto(address);
-    if (address.includes('/wiring')) await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    if (address.includes('/wiring')) await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     for (const [width, height, text] of SIZES) {
         await page.setViewportSize({ width, height });
         await page.evaluate((factor) => (document.documentElement.style.fontSize = factor === 1 ? '' : `${factor * 100}%`), text);

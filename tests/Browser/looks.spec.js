@@ -3,7 +3,6 @@ import { openRig, rigOf, signIn } from './hands.js';
 import { look } from './look.js';
 
 test('the largest views of a large rig, and the views beside a rig: nothing for axe to find, nothing out of the frame', async ({ page, browser }) => {
-    test.setTimeout(240000);
     await signIn(page);
     await openRig(page, 'Night relay at the pier arcade');
     const rig = rigOf(page);

@@ -3,7 +3,6 @@ import { noViolations, openStarter } from './hands.js';
 import { look } from './look.js';
 
 test('the views in which a rig is built: nothing for axe to find, nothing out of the frame', async ({ page }) => {
-    test.setTimeout(240000);
     const rig = await openStarter(page, 'The simplest: a headset');
     for (const view of ['stock', 'stock?select=unit:headset&swap=two-plug-headset', 'stock?q=usb', 'computers', 'recipes?select=unit:broadcast-program', 'recipes?select=unit:broadcast-program&as=matrix', 'tracks', 'situations?against=pause', 'cables', 'people', 'history', 'history/1/1', 'find?q=head']) {
         await look(page, `/rigs/${rig}/${view}`, { inDark: ['stock?q=usb', 'computers', 'recipes?select=unit:broadcast-program', 'tracks', 'situations?against=pause', 'cables'].includes(view) });

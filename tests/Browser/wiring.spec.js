@@ -21,7 +21,7 @@ const bench = async (page) => {
         await expect(said(page)).toContainText(said_);
     }
     await page.goto(`/rigs/${rig}/wiring?depth=sockets`);
-    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 20000 });
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     const loads = { number: 0 };
     page.on('load', () => loads.number++);
     return loads;
@@ -48,7 +48,7 @@ test('cables are drawn from socket to socket, one after the other, and the map s
     const after = await page.locator('[data-unit="eight-input-desk"] .plate-body').boundingBox();
     expect([Math.round(after.x), Math.round(after.y)]).toEqual([Math.round(before.x), Math.round(before.y)]);
     // The lines are laid out again behind it: every cable has its label back.
-    await expect(page.locator('svg.map .label')).toHaveCount(4, { timeout: 20000 });
+    await expect(page.locator('svg.map .label')).toHaveCount(4, { timeout: 60000 });
 });
 
 test('let go on a socket that does not fit, a cable is not made: the sheet says why, and what could stand between', async ({ page }) => {

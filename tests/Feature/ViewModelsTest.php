@@ -127,9 +127,9 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     $hearing = relayHearing();
     $sheet = new Sheet($hearing);
     $rig = $hearing->graph->rig;
-    expect($sheet->carries('w-07', true))->toHaveKey('rally')->and($sheet->carries('w-07', true)['rally'])
-        ->toContain('Archive', 'Presenter')
-        ->and($sheet->carries('w-23', true))->toBe([]);
+    $carries = fn (string $cable) => (new Sheet($hearing, cable: $rig->cables[$cable]))->carries();
+    expect($carries('w-07'))->toHaveKey('rally')->and($carries('w-07')['rally'])->toContain('Archive', 'Presenter')
+        ->and($carries('w-23'))->toBe([])->and($sheet->carries())->toBe([]);
     $controls = collect($sheet->controls($rig->units['mixer']))->keyBy(fn (array $row) => $row['point']->id);
     $parts = collect($controls['ch-1']['control']->parts)->keyBy('field');
     expect($parts->keys()->all())->toBe(['gain', 'fader', 'mute'])->and($parts['gain']->value)->toBe(25)

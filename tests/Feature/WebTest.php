@@ -194,8 +194,26 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $this->flushSession();
     $send([])->assertOk();
     $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertDontSee('Laying the map out')->assertSee('W-01');
-    $rig->layouts()->update(['structure' => str_repeat('0', 40)]);
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertSee('Laying the map out');
+    $as = function (User $who) {
+        auth()->guard('web')->forgetUser();
+        $this->flushSession();
+
+        return $this->actingAs($who);
+    };
+    // Laid out for another structure: where every plate has its size still, the map is shown, and the page lays the lines out again.
+    $rig->layouts()->update(['structure' => str_repeat('0', 40), 'geometry' => array_replace($geometry, ['edges' => []])]);
+    $as($user)->get("/rigs/{$rig->id}/wiring")->assertDontSee('Laying the map out')->assertSee('data-key="lines-', false)
+        ->assertSee('<path class="wire', false);
+    $as($viewer)->get("/rigs/{$rig->id}/wiring")->assertDontSee('data-key="lines-', false)->assertSee('<path class="wire', false);
+    // Where one has grown, or is not there, everything is.
+    $taller = array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [3 => $height + 16]]]);
+    foreach ([$taller, ['boxes' => array_diff_key($geometry['boxes'], ['unit:pc' => 1])] + $geometry, 'nothing'] as $unfit) {
+        $rig->layouts()->update(['geometry' => $unfit]);
+        $as($user)->get("/rigs/{$rig->id}/wiring")->assertSee('Laying the map out');
+    }
+    $as($viewer)->delete("/rigs/{$rig->id}/layout", ['depth' => 'cables'])->assertForbidden();
+    $as($user)->delete("/rigs/{$rig->id}/layout", ['depth' => 'cables'])->assertRedirect();
+    expect($rig->layouts()->count())->toBe(0);
 });
 
 it('counts queries: a page does not ask more of the database for a larger rig', function () {

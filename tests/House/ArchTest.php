@@ -28,6 +28,19 @@ arch('the core is final')->expect('HiddenWire\Core')->classes()->toBeFinal();
 arch('views compute nothing: view models do not touch requests but for the page\'s address')
     ->expect('App\ViewModels')->not->toUse(['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Auth']);
 
+it('computes nothing in views: nothing is made, asked of the database, or measured there', function () {
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/views',
+        FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach ((array) file($file->getPathname()) as $number => $line) {
+            if (preg_match('/\bnew [A-Z\\\\]|::query\(|\bDB::|->(get|first|paginate|exists)\(\)|TextWidth::|\busort\(/', (string) $line) === 1) {
+                $found[] = "{$file->getFilename()}:".($number + 1).': '.trim((string) $line);
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});
+
 arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
 
 it('has no line past 140 characters', function () {

@@ -51,7 +51,10 @@ final readonly class WiringController
         $rig->layouts()->where('depth', $request->string('depth')->toString())->delete();
 
         return $request->expectsJson()
-            ? response()->json(['said' => 'The map is laid out anew.', 'page' => $this->redrawing->of($rig, (string) $request->header('X-Page', ''), $request)])
+            ? response()->json([
+                'said' => 'The map is laid out anew.',
+                'page' => $this->redrawing->of($rig, (string) $request->header('X-Page', ''), $request),
+            ])
             : back();
     }
 

@@ -43,7 +43,8 @@ final class AddModelRequest extends FormRequest
     {
         $user = $this->user();
         $models = $user instanceof User ? CatalogueFiles::with($user) : [];
-        $model = $models[$this->string('model')->toString()] ?? throw ValidationException::withMessages(['model' => 'There is no such model.']);
+        $model = $models[$this->string('model')->toString()]
+            ?? throw ValidationException::withMessages(['model' => 'There is no such model.']);
         $place = $this->string('to')->after(':')->toString();
         if ($place === '' && $rig->places === []) {
             $desk = new AddPlace('Desk', PlaceKind::Desk);

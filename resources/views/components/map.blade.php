@@ -1,7 +1,6 @@
 @props(['page', 'drawing'])
 @php
     use App\ViewModels\MapDrawing;
-    use App\ViewModels\TextWidth;
     use HiddenWire\Core\Equipment\Realm;
     $map = $drawing->map;
     $geometry = $drawing->geometry;
@@ -74,7 +73,7 @@
                         @php $stands = $page->joins?->stands($port->id); @endphp
                         <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" data-port="{{ $port->id }}" href="{{ $stands === null ? $page->connectUrl($port->id) : $page->url($stands === 'here' ? ['select' => null] : ['with' => $port->id]) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
                             <title>{{ $port->label }}{{ $stands === null ? ': connect it' : ': '.$page->joins->says($port->id) }}</title>
-                            <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - TextWidth::of($port->label, 11.5) : $px - 7 }}" y="{{ $py - 8 }}" width="{{ TextWidth::of($port->label, 11.5) + 19 }}" height="16" rx="3"/>
+                            <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - $port->labelWidth() : $px - 7 }}" y="{{ $py - 8 }}" width="{{ $port->labelWidth() + 19 }}" height="16" rx="3"/>
                             <x-port :port="$port" :x="$px" :y="$py" />
                         </a>
                     @endif

@@ -1,11 +1,8 @@
 @props(['page'])
 @php
-    use App\ViewModels\Sheet;
     use HiddenWire\Core\Equipment\CableType;
-    $sheet = new Sheet($page->hearing);
-    $unit = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
-    $cable = $page->selectedCable === null ? null : $page->rig->cables[$page->selectedCable];
-    $carries = $unit !== null ? $sheet->carries($unit->id, false) : ($cable !== null ? $sheet->carries($cable->id, true) : []);
+    $sheet = $page->sheet();
+    [$unit, $cable, $carries] = [$sheet->unit, $sheet->cable, $sheet->carries()];
 @endphp
 <aside class="sheet" aria-label="Sheet">
     <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null, 'with' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
@@ -108,7 +105,7 @@
             <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
             <x-edit :page="$page" class="set" :fields="['edit' => 'replace', 'cable' => $cable->id]"><button type="submit" class="do" title="Another cable between the same sockets, with a label of its own">Replace it</button></x-edit>
         </div>
-        @php $offers = $sheet->between($cable->from, $cable->to, auth()->user()); @endphp
+        @php $offers = $sheet->between($cable->from, $cable->to); @endphp
         @if ($offers !== [])
             <h3>Insert into this cable</h3>
             <x-edit :page="$page" class="row-form" :fields="['edit' => 'between', 'from' => (string) $cable->from, 'to' => (string) $cable->to]">
@@ -125,7 +122,7 @@
         <h2>{{ $joins->name($here) }}</h2>
         <p class="sheet-sub">{{ $page->rig->socket($here)->connector->words() }}@foreach ($sheet->cablesAt($here) as $there) · <a href="{{ $page->url(['select' => "cable:{$there->id}"]) }}"><span class="tag">{{ $there->label }}</span> is in it</a>@endforeach</p>
         @if ($with !== null)
-            @php $offers = $sheet->between($here, $with, auth()->user()); @endphp
+            @php $offers = $sheet->between($here, $with); @endphp
             <div class="swap" role="status">
                 <p><strong>{{ $joins->name($with) }}</strong>: {{ $joins->says((string) $with) }}.</p>
                 @if ($joins->stands((string) $with) === 'fits' && $sheet->cablesAt($here) === [])

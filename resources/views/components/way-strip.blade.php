@@ -44,18 +44,14 @@
             <span class="way-number" aria-label="Way {{ $number + 1 }}">{{ $number + 1 }}</span>
             <ol class="way-steps">
                 @foreach ($steps as $number => $step)
-                    {{-- Figures where they change; a cable that changes nothing is its label only. --}}
-                    @php
-                        $before = $steps[$number - 1] ?? null;
-                        $figures = array_filter([$step->level === $before?->level ? '' : "{$step->level} dB", $step->time === ($before->time ?? '0.0') ? '' : "{$step->time} ms"]);
-                    @endphp
+                    @php $figures = $step->figures($steps[$number - 1] ?? null); @endphp
                     <li class="realm-{{ $step->realm->value }} @if ($step->changes) changes @endif">
                         <a href="{{ $page->url(['select' => $step->select], 'wiring') }}">
                             <span class="step-title">{{ $step->title }}</span>
                             @if ($step->inside !== [])
                                 <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs" title="This fader sets the level"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
                             @endif
-                            @if ($figures !== []) <span class="figures">{{ implode(' · ', $figures) }}</span> @endif
+                            @if ($figures !== '') <span class="figures">{{ $figures }}</span> @endif
                         </a>
                     </li>
                 @endforeach
