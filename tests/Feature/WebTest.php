@@ -207,7 +207,7 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $as($viewer)->get("/rigs/{$rig->id}/wiring")->assertDontSee('data-key="lines-', false)->assertSee('<path class="wire', false);
     // Where one has grown, or is not there, everything is.
     $taller = array_replace_recursive($geometry, ['boxes' => ['unit:pc' => [3 => $height + 16]]]);
-    foreach ([$taller, ['boxes' => array_diff_key($geometry['boxes'], ['unit:pc' => 1])] + $geometry, 'nothing'] as $unfit) {
+    foreach ([$taller, ['boxes' => array_diff_key($geometry['boxes'], ['unit:pc' => 1])] + $geometry, ['nothing' => 1]] as $unfit) {
         $rig->layouts()->update(['geometry' => $unfit]);
         $as($user)->get("/rigs/{$rig->id}/wiring")->assertSee('Laying the map out');
     }
