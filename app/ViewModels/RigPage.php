@@ -237,6 +237,19 @@ final readonly class RigPage
         return $pairs;
     }
 
+    /** How the situation stands, in words. Nothing is as wished where nothing is wished. */
+    public function standing(): string
+    {
+        $odds = count($this->atOdds());
+
+        return match (true) {
+            $odds > 0 => "{$odds} not as wished",
+            $this->rig->sources === [] || $this->rig->listeners === [] => 'no sounds or listeners yet',
+            $this->rig->wishes === [] => 'no wishes yet',
+            default => 'all as wished',
+        };
+    }
+
     /** @return array<value-of<Pen>, list<Arrival>> what each pen marks: the chosen pair's ways, or every way of its source */
     public function highlighted(): array
     {

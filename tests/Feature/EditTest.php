@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\CreateRig;
 use App\Actions\ImportRig;
 use App\Models\Rig;
 use App\Models\User;
@@ -337,6 +338,13 @@ it('begins a rig with nothing in it', function () {
         $this->actingAs($this->user)->get("/rigs/{$rig->id}/{$view}")->assertOk();
     }
     $this->actingAs($this->user)->post('/rigs/blank', ['name' => ''])->assertSessionHasErrors('name');
+});
+
+it('never says that all is as wished where nothing is wished', function () {
+    $rig = app(CreateRig::class)($this->user, 'Empty');
+    foreach (['wishes', 'stock', 'wiring'] as $view) {
+        $this->actingAs($this->user)->get("/rigs/{$rig->id}/{$view}")->assertDontSee('as wished')->assertSee('o sounds or listeners yet');
+    }
 });
 
 it('takes sounds, listeners and wishes before there is any equipment', function () {

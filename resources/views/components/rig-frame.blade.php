@@ -17,7 +17,7 @@
             <span class="here" data-key="here" data-own x-data="pulse" x-text="here" aria-live="polite"></span>
             @if (! $page->canEdit) <span class="tag">view only</span> @endif
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
-                @if ($page->rig->wishes === []) No wishes yet @elseif ($odds === 0) All as wished @else <strong>{{ $odds }}</strong> not as wished @endif
+                @if ($odds > 0) <strong>{{ $odds }}</strong> not as wished @else {{ ucfirst($page->standing()) }} @endif
             </a>
             <a class="plain find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)" aria-label="Find"><i class="bi bi-search" aria-hidden="true"></i></a>
             @if ($page->canEdit) <div class="undo"><x-undo :page="$page" /></div> @endif

@@ -133,7 +133,7 @@
                 <div class="preview-note" role="status"><strong>Preview.</strong> {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }} {{ Str::plural('cell', $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet. <a href="{{ $page->url(['try' => null]) }}">End preview</a></div>
             @endif
             <x-causes :page="$page" />
-            <h2 class="next">{{ $odds === [] ? "{$page->situation->name}: all as wished" : "{$page->situation->name}: ".count($odds).' not as wished' }}</h2>
+            <h2 class="next">{{ $page->situation->name }}: {{ $page->standing() }}</h2>
             <ul>
                 @foreach ($odds as $pair)
                     <li @if ($page->pair === $pair) class="chosen" @endif>
