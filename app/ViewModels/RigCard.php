@@ -48,6 +48,12 @@ final readonly class RigCard
             : Count::of($this->standing->units, 'unit').' · '.Count::of($this->standing->cables ?? 0, 'cable');
     }
 
+    /** Whether nothing is wished, so that nothing can be as wished or not. */
+    public function isWishless(): bool
+    {
+        return $this->atOdds() === 0 && ($this->counts[Verdict::Ok->value] ?? 0) === 0;
+    }
+
     public function atOdds(): int
     {
         return array_sum(array_map(

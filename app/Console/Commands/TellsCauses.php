@@ -16,7 +16,7 @@ trait TellsCauses
         $cells = count($diagnosis->cells());
         $causes = $diagnosis->causes();
         if ($cells === 0) {
-            $this->line('All as wished, in every situation.');
+            $this->line($rig->wishes === [] ? 'No wishes yet.' : 'All as wished, in every situation.');
 
             return;
         }

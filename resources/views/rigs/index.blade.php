@@ -38,6 +38,8 @@
                             <span class="fact says-muted">This rig can't be read: {{ $card->rig->trouble }}</span>
                         @elseif ($card->counts === [])
                             <span class="quiet">not counted yet</span>
+                        @elseif ($card->isWishless())
+                            <span class="quiet">no wishes yet</span>
                         @elseif ($card->atOdds() === 0)
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
