@@ -56,6 +56,9 @@ final readonly class RigPage
     /** The socket that a cable is to be plugged into. */
     public ?SocketRef $selectedSocket;
 
+    /** Whether a cable is being drawn from that socket: it lights up what fits, and opens no sheet. */
+    private bool $isDrawing;
+
     /** The socket that it is tried against. */
     public ?SocketRef $withSocket;
 
@@ -132,7 +135,8 @@ final readonly class RigPage
         [$kind, $id] = [...explode(':', $asked('select'), 2), ''];
         $this->selectedUnit = $kind === 'unit' && isset($this->rig->units[$id]) ? $id : null;
         $this->selectedCable = $kind === 'cable' && isset($this->rig->cables[$id]) ? $id : null;
-        $this->selectedSocket = $kind === 'socket' ? $this->socketNamed($id) : null;
+        $this->isDrawing = $asked('lit') !== '';
+        $this->selectedSocket = $this->isDrawing ? $this->socketNamed($asked('lit')) : ($kind === 'socket' ? $this->socketNamed($id) : null);
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
     }
@@ -193,7 +197,7 @@ final readonly class RigPage
             'select' => match (true) {
                 $this->selectedUnit !== null => "unit:{$this->selectedUnit}",
                 $this->selectedCable !== null => "cable:{$this->selectedCable}",
-                $this->selectedSocket !== null => "socket:{$this->selectedSocket}",
+                $this->selectedSocket !== null && ! $this->isDrawing => "socket:{$this->selectedSocket}",
                 default => null,
             },
         ];
@@ -328,7 +332,7 @@ final readonly class RigPage
     /** Whether anything is selected that has a sheet. */
     public function hasSheet(): bool
     {
-        return $this->selectedUnit !== null || $this->selectedCable !== null || $this->selectedSocket !== null;
+        return $this->selectedUnit !== null || $this->selectedCable !== null || ($this->selectedSocket !== null && ! $this->isDrawing);
     }
 
     private function socketNamed(string $ref): ?SocketRef

@@ -1,4 +1,5 @@
 // The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
+import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
 import { addressOf, comeBack, isWithin, visit } from '../page/visit.js';
@@ -79,6 +80,36 @@ export function frame() {
             if (event.target.closest('[data-key-list]')) say('key-list');
             this.plug(event);
             this.follow(event);
+        },
+
+        // A link to another state of this view needs no new page.
+        follow(event) {
+            const link = event.target.closest('a[href]');
+            if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
+            event.preventDefault();
+            visit(addressOf(link).href);
+        },
+
+        back() {
+            comeBack();
+        },
+
+        input() {
+            mark();
+        },
+
+        // Leaving with something unsaved is asked about.
+        leave(event) {
+            if (anyUnsaved()) event.preventDefault();
+        },
+
+        // On the map a click on a socket that lights up plugs.
+        plug(event) {
+            const socket = event.target.closest('[data-plug]');
+            const from = document.querySelector('.port-here');
+            if (!socket || !from || event.defaultPrevented) return;
+            event.preventDefault();
+            plug(from.dataset.port, socket.dataset.plug);
         },
 
         // A link to another state of this view needs no new page.

@@ -77,7 +77,7 @@ const start = (frame, signal) => {
     const reveal = () => {
         const chosen = frame.querySelector('.plate.selected .plate-body, .port-here .port-reach, .line.selected .reach');
         const key_ = chosen?.closest('a')?.getAttribute('data-unit') ?? chosen?.closest('[data-port]')?.dataset.port ?? null;
-        if (!chosen || key_ === revealed) return;
+        if (!chosen || key_ === revealed || frame.classList.contains('plugging')) return;
         revealed = key_;
         const box = chosen.getBoundingClientRect();
         const around = frame.getBoundingClientRect();

@@ -1,12 +1,22 @@
 // A cable is drawn from socket to socket on the map. While it is drawn the sockets that take its other end light up; let go on one that does
 // not, and the sheet says why and what could stand between.
-import { refresh } from './redraw.js';
-import { addressOf, visit } from './visit.js';
+import { refresh, settled } from './redraw.js';
+import { addressOf, stay, visit } from './visit.js';
 
 const FAR_ENOUGH = 6;
 const SVG = 'http://www.w3.org/2000/svg';
 
 const portAt = ({ clientX, clientY }) => document.elementFromPoint(clientX, clientY)?.closest('[data-port]') ?? null;
+
+/** Sends a plug, once the one before has come back. */
+export const plug = async (from, to) => {
+    await settled();
+    const form = document.querySelector('[data-plug-form]');
+    if (!form) return;
+    form.elements.from.value = from;
+    form.elements.to.value = to;
+    form.requestSubmit();
+};
 
 export const drawPlugs = (frame, signal) => {
     let drawn = null;
@@ -24,7 +34,9 @@ export const drawPlugs = (frame, signal) => {
         frame.querySelector('svg').append(line);
         drawn.line = line;
         frame.classList.add('plugging');
-        visit(drawn.href, false);
+        const lit = new URL(window.location.href);
+        lit.searchParams.set('lit', drawn.from);
+        visit(lit.href, false);
         extend(event);
     };
 
@@ -45,19 +57,24 @@ export const drawPlugs = (frame, signal) => {
     const drop = (event) => {
         const { from } = drawn;
         const port = portAt(event);
+        // What does not fit is known only once the page has come back for this socket.
+        const isKnown = frame.querySelector('.port-here')?.dataset.port === from;
+        stay();
         end();
-        const form = document.querySelector('[data-plug-form]');
-        if (!port || !form || port.dataset.port === from) return refresh().catch(() => null);
-        if (port.matches('.port-taken, .port-blocked')) return visit(addressOf(port).href);
-        form.elements.from.value = from;
-        form.elements.to.value = port.dataset.port;
-        form.requestSubmit();
+        if (!port || port.dataset.port === from) return refresh().catch(() => null);
+        if (isKnown && port.matches('.port-taken, .port-blocked')) {
+            const both = new URL(addressOf(port));
+            both.searchParams.set('select', `socket:${from}`);
+            both.searchParams.set('with', port.dataset.port);
+            return visit(both.href);
+        }
+        plug(from, port.dataset.port);
     };
 
     frame.addEventListener('pointerdown', (event) => {
         const port = event.target.closest('[data-port]');
         if (!port || event.button !== 0 || event.pointerType === 'touch' || frame.dataset.plugs === undefined) return;
-        drawn = { from: port.dataset.port, href: addressOf(port).href, at: spot(event), x: event.clientX, y: event.clientY, line: null };
+        drawn = { from: port.dataset.port, at: spot(event), x: event.clientX, y: event.clientY, line: null };
     }, { signal });
     frame.addEventListener('dragstart', (event) => event.preventDefault(), { signal });
     window.addEventListener('pointermove', (event) => {

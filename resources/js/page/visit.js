@@ -31,6 +31,12 @@ export const visit = async (address, isNew = true) => {
     }
 };
 
+/** What is being fetched is not wanted any more. */
+export const stay = () => {
+    latest.number++;
+    document.body.removeAttribute('aria-busy');
+};
+
 /** The address of a link, in HTML or in a drawing. */
 export const addressOf = (link) => new URL(link.getAttribute('href'), window.location.href);
 
