@@ -136,7 +136,8 @@ final readonly class RigPage
         $this->selectedUnit = $kind === 'unit' && isset($this->rig->units[$id]) ? $id : null;
         $this->selectedCable = $kind === 'cable' && isset($this->rig->cables[$id]) ? $id : null;
         $this->isDrawing = $asked('lit') !== '';
-        $this->selectedSocket = $this->isDrawing ? $this->socketNamed($asked('lit')) : ($kind === 'socket' ? $this->socketNamed($id) : null);
+        $socket = $kind === 'socket' ? $id : '';
+        $this->selectedSocket = $this->socketNamed($this->isDrawing ? $asked('lit') : $socket);
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
     }
