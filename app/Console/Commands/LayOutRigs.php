@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Rig;
-use App\Rigs\Geometry;
+use App\Rigs\NodeLayouts;
 use App\Rigs\RigFromRows;
 use App\Rigs\Starters;
 use App\ViewModels\MapDepth;
@@ -15,7 +15,6 @@ use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\Process;
 
 /** Lays maps out ahead of time, with the same module under Node that the browser's worker runs. */
 final class LayOutRigs extends Command
@@ -65,7 +64,7 @@ final class LayOutRigs extends Command
                 $maps[$depth] = $map;
             }
         }
-        $laidOut = $this->layOut($rig->name, $maps);
+        $laidOut = NodeLayouts::of($rig->name, $maps);
         foreach ($laidOut as $depth => $geometry) {
             $rig->layouts()->updateOrCreate(
                 ['depth' => $depth],
@@ -82,7 +81,7 @@ final class LayOutRigs extends Command
         foreach ([new Starters, new Starters('rigs')] as $shipped) {
             foreach ($shipped->ids() as $id) {
                 $maps = $this->mapsOf($shipped->rig($id), [MapDepth::Cables]);
-                foreach ($this->layOut($id, $maps) as $depth => $geometry) {
+                foreach (NodeLayouts::of($id, $maps) as $depth => $geometry) {
                     $shipped->keepLayout($id, $maps[$depth]->structure(), $geometry);
                     $laidOut++;
                 }
@@ -105,31 +104,5 @@ final class LayOutRigs extends Command
         }
 
         return $maps;
-    }
-
-    /**
-     * @param  array<string, MapGraph>  $maps
-     * @return array<string, Geometry> by depth
-     *
-     * @throws \RuntimeException when Node.js fails, or its answer does not fit the map
-     */
-    private function layOut(string $name, array $maps): array
-    {
-        if ($maps === []) {
-            return [];
-        }
-        $run = Process::path(base_path())->timeout(300)
-            ->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))
-            ->run(['node', 'resources/js/layout/headless.js']);
-        if (! $run->successful()) {
-            throw new \RuntimeException("{$name}: ".trim($run->errorOutput()));
-        }
-        $laid = [];
-        foreach ((array) json_decode($run->output(), true) as $depth => $data) {
-            $laid[$depth] = Geometry::of($data, $maps[$depth])
-                ?? throw new \RuntimeException("{$name}: the layout of the depth {$depth} does not fit its map.");
-        }
-
-        return $laid;
     }
 }

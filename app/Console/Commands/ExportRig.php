@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Exports\Drawings;
+use App\Exports\Exports;
+use App\Exports\NotInstalled;
+use App\Exports\Paper;
+use App\ViewModels\MapDepth;
+use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\Source;
+use Illuminate\Console\Command;
+
+/** Writes a rig document in any of the forms in which a rig leaves; no database is needed. */
+final class ExportRig extends Command
+{
+    use ReadsRigFile;
+
+    protected $signature = 'rig:export
+        {file : A rig document}
+        {--format=document : document, pdf, html, markdown, cables-csv, devices-csv, graphml, dot, svg or png}
+        {--o|output= : Where to write; the standard output where it is left out}
+        {--parts= : Of the book, with commas between; all where it is left out}
+        {--depth=cables : Of the map: cables, sockets, inside or everything}
+        {--paper=a4 : a4 or letter}';
+
+    protected $description = 'Write a rig as a book, a table, a graph or a map';
+
+    public function handle(): int
+    {
+        $depth = MapDepth::tryFrom((string) $this->option('depth'));
+        $paper = Paper::tryFrom((string) $this->option('paper'));
+        $parts = $this->option('parts') === null ? null : explode(',', (string) $this->option('parts'));
+        $unknown = array_diff($parts ?? [], array_keys(Parts::all()));
+        if ($depth === null || $paper === null || $unknown !== []) {
+            $this->components->error(match (true) {
+                $depth === null => 'The depth is cables, sockets, inside or everything.', $paper === null => 'The paper is a4 or letter.',
+                default => 'The book has no part "'.implode('", "', $unknown).'"; it has '.implode(', ', array_keys(Parts::all())).'.',
+            });
+
+            return self::FAILURE;
+        }
+        $rig = $this->rig($this->argument('file'));
+        if ($rig === null) {
+            return self::FAILURE;
+        }
+        $source = new Source($rig);
+        $all = Exports::all(new Drawings($source), $parts, $depth, $paper);
+        $exporter = $all[(string) $this->option('format')] ?? null;
+        if ($exporter === null) {
+            $this->components->error('There is no such format; there are '.implode(', ', array_keys($all)).'.');
+
+            return self::FAILURE;
+        }
+        try {
+            $written = $exporter->write($source);
+        } catch (NotInstalled|\RuntimeException $e) {
+            $this->components->error($e->getMessage());
+
+            return self::FAILURE;
+        }
+
+        return $this->put($written, $this->option('output'));
+    }
+
+    private function put(string $written, ?string $to): int
+    {
+        if ($to === null) {
+            $this->output->write($written, false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+
+            return self::SUCCESS;
+        }
+        if (@file_put_contents($to, $written) === false) {
+            $this->components->error("{$to} can't be written.");
+
+            return self::FAILURE;
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\ViewModels\MapDepth;
+use HiddenWire\Core\Book\Block;
+use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\Figure;
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Steps;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Export\Exporter;
+
+/** The book as PDF: contents with page numbers, wide tables and maps on sheets on their side, fonts embedded, text that can be searched. */
+final readonly class BookPdf implements Exporter
+{
+    /** @param  list<string>|null  $parts  null for all */
+    public function __construct(private Drawings $drawings, private ?array $parts, private Paper $paper)
+    {
+    }
+
+    public function key(): string
+    {
+        return 'pdf';
+    }
+
+    public function label(): string
+    {
+        return 'Book (PDF)';
+    }
+
+    public function extension(): string
+    {
+        return 'pdf';
+    }
+
+    public function mediaType(): string
+    {
+        return 'application/pdf';
+    }
+
+    public function write(Source $of): string
+    {
+        $book = new Book($of, $this->parts);
+        $sheets = new Sheets($this->paper, $book->title, $book->edition);
+        $this->cover($sheets, $book);
+        foreach ($book->chapters as ['part' => $part, 'blocks' => $blocks]) {
+            $this->chapter($sheets, $part->title(), $blocks);
+        }
+        $this->contents($sheets);
+
+        return $sheets->Output('', 'S');
+    }
+
+    private function cover(Sheets $sheets, Book $book): void
+    {
+        $sheets->AddPage('P');
+        $sheets->SetY($sheets->getPageHeight() * 0.36);
+        $sheets->SetFont(Sheets::FONT, 'B', 26);
+        $sheets->MultiCell($sheets->inside(), 0, $book->title, 0, 'L');
+        $sheets->SetFont(Sheets::FONT, '', 11);
+        $sheets->MultiCell($sheets->inside(), 0, $book->edition, 0, 'L');
+    }
+
+    /** After the cover; the library counts its pages when all others are known. */
+    private function contents(Sheets $sheets): void
+    {
+        $sheets->addTOCPage('P');
+        $sheets->SetFont(Sheets::FONT, 'B', 15);
+        $sheets->Cell(0, 10, 'Contents', 0, 1);
+        $sheets->SetFont(Sheets::FONT, '', 9);
+        $sheets->addTOC(2, Sheets::FONT, '.', 'Contents');
+        $sheets->endTOCPage();
+    }
+
+    /** @param  list<Block>  $blocks */
+    private function chapter(Sheets $sheets, string $title, array $blocks): void
+    {
+        $isBegun = false;
+        foreach ($blocks as $number => $block) {
+            $isWide = ($block instanceof Table && $block->isWide) || $block instanceof Figure
+                // A heading goes where what it is over goes.
+                || ($block instanceof Heading && ($blocks[$number + 1] ?? null) instanceof Table && $blocks[$number + 1]->isWide);
+            if (! $isBegun || $isWide === $sheets->isUpright()) {
+                $sheets->AddPage($isWide ? 'L' : 'P');
+            }
+            if (! $isBegun) {
+                $sheets->Bookmark($title, 0);
+                $sheets->SetFont(Sheets::FONT, 'B', 15);
+                $sheets->MultiCell($sheets->inside(), 0, $title, 0, 'L');
+                $sheets->Ln(2);
+                $isBegun = true;
+            }
+            $this->block($sheets, $block);
+        }
+    }
+
+    private function block(Sheets $sheets, Block $block): void
+    {
+        match (true) {
+            $block instanceof Heading => $this->heading($sheets, $block),
+            $block instanceof Text => $this->text($sheets, $block),
+            $block instanceof Steps => $this->steps($sheets, $block),
+            $block instanceof Table => $block->rows === [] ? null : (new TablePdf($sheets, $block))->write(),
+            $block instanceof Figure => (new MapPdf($sheets, $this->drawings->at(MapDepth::from($block->depth)), $block->caption))->write(),
+            default => throw new \LogicException('The PDF does not know '.$block::class.'.'),
+        };
+    }
+
+    private function heading(Sheets $sheets, Heading $heading): void
+    {
+        if ($sheets->left() < 30) {
+            $sheets->AddPage($sheets->isUpright() ? 'P' : 'L');
+        }
+        $sheets->Bookmark($heading->text, 1);
+        $sheets->Ln(2);
+        $sheets->SetFont(Sheets::FONT, 'B', 11);
+        $sheets->MultiCell($sheets->inside(), 0, $heading->text, 0, 'L');
+        $sheets->Ln(0.5);
+    }
+
+    private function text(Sheets $sheets, Text $text): void
+    {
+        $sheets->SetFont(Sheets::FONT, '', 9.5);
+        $sheets->MultiCell($sheets->inside(), 0, $text->text, 0, 'L');
+        $sheets->Ln(1.2);
+    }
+
+    private function steps(Sheets $sheets, Steps $steps): void
+    {
+        $sheets->SetFont(Sheets::FONT, '', 9.5);
+        foreach ($steps->steps as $step) {
+            $height = $sheets->getStringHeight($sheets->inside() - 8, $step);
+            if ($sheets->left() < $height) {
+                $sheets->AddPage($sheets->isUpright() ? 'P' : 'L');
+            }
+            $sheets->Rect($sheets->GetX() + 1, $sheets->GetY() + 0.9, 3.4, 3.4);
+            $sheets->SetX($sheets->GetX() + 7);
+            $sheets->MultiCell($sheets->inside() - 7, 0, $step, 0, 'L');
+        }
+        $sheets->Ln(1.5);
+    }
+}

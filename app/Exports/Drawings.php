@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Models\Rig as Record;
+use App\Rigs\Geometry;
+use App\Rigs\NodeLayouts;
+use App\ViewModels\MapDepth;
+use App\ViewModels\MapDrawing;
+use App\ViewModels\MapGraph;
+use HiddenWire\Core\Book\Source;
+
+/** The maps of a rig, laid out: as they were on the screen where that is kept, else laid out now. */
+final class Drawings
+{
+    /** @var array<string, MapScene> by depth */
+    private array $known = [];
+
+    /** @param  Record|null  $record  where the rig is stored, with its layouts */
+    public function __construct(private readonly Source $source, private readonly ?Record $record = null)
+    {
+    }
+
+    /** @throws \RuntimeException when the map has no layout and Node.js can't make one */
+    public function at(MapDepth $depth): MapScene
+    {
+        return $this->known[$depth->value] ??= $this->make($depth);
+    }
+
+    private function make(MapDepth $depth): MapScene
+    {
+        $map = new MapGraph($this->source->hearing()->graph, $depth);
+        $layout = $this->record?->layouts()->where('depth', $depth->value)->first();
+        $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
+        $geometry ??= NodeLayouts::of($this->source->rig->name, [$depth->value => $map])[$depth->value];
+
+        return new MapScene(new MapDrawing($map, $geometry, []), $this->source->rig);
+    }
+}

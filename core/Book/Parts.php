@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book;
+
+/** The parts of the book, in their order. A new one is a class and a line here. */
+final class Parts
+{
+    private const ALL = [
+        Parts\Cover::class,
+        Parts\WhoHearsWhat::class,
+        Parts\Ends::class,
+        Parts\Maps::class,
+        Parts\Units::class,
+        Parts\CableSchedule::class,
+        Parts\Shopping::class,
+        Parts\Computers::class,
+        Parts\Picks::class,
+        Parts\Mixes::class,
+        Parts\Settings::class,
+        Parts\Situations::class,
+        Parts\Feeds::class,
+        Parts\Tracks::class,
+        Parts\OwnReturns::class,
+        Parts\Findings::class,
+        Parts\ChangeLog::class,
+    ];
+
+    /** @return array<string, Part> by key */
+    public static function all(): array
+    {
+        $parts = array_map(fn (string $class): Part => new $class, self::ALL);
+
+        return array_combine(array_map(fn (Part $part) => $part->key(), $parts), $parts);
+    }
+
+    /**
+     * @param  list<string>|null  $keys  null for all; what is no part is passed over
+     * @return array<string, Part>
+     */
+    public static function of(?array $keys): array
+    {
+        return $keys === null ? self::all() : array_intersect_key(self::all(), array_flip($keys));
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Steps;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Unit;
+
+/** One sheet a computer: its devices as the system lists them, their names, defaults and formats, and what starts when. */
+final class Computers implements Part
+{
+    public function key(): string
+    {
+        return 'computers';
+    }
+
+    public function title(): string
+    {
+        return 'Computers';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $blocks = [];
+        foreach ($of->rig->units as $unit) {
+            if (! $of->rig->modelOf($unit)->family->isHost()) {
+                continue;
+            }
+            $devices = array_values($of->hearing()->graph->devices->of($unit->id));
+            $programs = array_values(array_filter(
+                $of->rig->units,
+                fn (Unit $one) => $one->place === $unit->place && $of->rig->modelOf($one)->isProgram(),
+            ));
+            usort($programs, fn (Unit $a, Unit $b) => ($a->start ?? PHP_INT_MAX) <=> ($b->start ?? PHP_INT_MAX));
+            $blocks[] = new Heading("{$unit->name}, {$of->rig->places[$unit->place]->name}");
+            $blocks[] = new Table(
+                ['Device', 'Name given to it', 'Way', 'Default for', 'Given by', 'Format', 'State'],
+                array_map(fn (Device $device) => $this->device($device, $of), $devices),
+                [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
+                isWide: true,
+            );
+            if ($programs !== []) {
+                $blocks[] = new Steps(array_map(fn (Unit $one) => "Start {$one->name}".($one->atLogin ? ' (starts by itself at login)' : '')
+                    .($one->needs === [] ? '' : '; it needs '.implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $one->needs)))
+                    .'.', $programs));
+            }
+        }
+
+        return $blocks;
+    }
+
+    /** @return list<string> */
+    private function device(Device $device, Source $of): array
+    {
+        $set = $device->settings;
+        $format = array_filter([
+            $set?->rateHz === null ? '' : "{$set->rateHz} Hz", $set?->bits === null ? '' : "{$set->bits} bit", $set?->driverMode->value ?? '',
+        ]);
+
+        return [
+            $device->systemName,
+            $set->name ?? '',
+            $device->direction->value.($device->channels === 2 ? '' : ", {$device->channels} channels"),
+            implode(', ', array_map(fn (Role $role) => $role === Role::Call ? 'calls' : $role->value, $device->roles)),
+            $of->rig->units[$device->ref->unit]->name,
+            implode(', ', $format),
+            ! $device->isConnected ? 'not connected' : ($device->isEnabled() ? 'enabled' : 'disabled'),
+        ];
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Rig\Situation;
+
+/** What the rig is for, and how it stands. */
+final class Cover implements Part
+{
+    public function key(): string
+    {
+        return 'cover';
+    }
+
+    public function title(): string
+    {
+        return 'About this rig';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $rig = $of->rig;
+        $stands = function (Situation $situation) use ($of): string {
+            $odds = 0;
+            foreach ($of->hearing($situation->id)->all() as $pair) {
+                $odds += $pair->verdict->isAtOdds() ? 1 : 0;
+            }
+
+            return match (true) {
+                $odds > 0 => "{$odds} not as wished", $of->rig->wishes === [] => 'no wishes yet', default => 'all as wished',
+            };
+        };
+
+        return [
+            ...($rig->summary === '' ? [] : [new Text($rig->summary)]),
+            new Table(['What', 'Count'], [
+                ['Places', (string) count($rig->places)],
+                ['Units and programs', (string) count($rig->units)],
+                ['Cables', (string) count($rig->cables)],
+                ['Sounds', (string) count($rig->sources)],
+                ['Listeners', (string) count($rig->listeners)],
+            ], [3, 1]),
+            new Table(['Situation', 'Stands'], array_values(array_map(
+                fn (Situation $one) => [$one->name, $stands($one)],
+                $rig->situations,
+            )), [3, 1]),
+        ];
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Rig\AirPath;
+
+/** Where each sound begins and each listener listens, and what goes through the air. */
+final class Ends implements Part
+{
+    public function key(): string
+    {
+        return 'ends';
+    }
+
+    public function title(): string
+    {
+        return 'Sounds and listeners';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $sounds = $listeners = [];
+        foreach ($of->rig->sources as $sound) {
+            foreach ($sound->origins === [] ? [null] : $sound->origins as $origin) {
+                $sounds[] = [
+                    $sound->name, $sound->kind->value, $origin === null ? '' : $of->names->of($origin->at),
+                    $origin === null ? '' : "{$origin->db->text()} dB",
+                ];
+            }
+        }
+        foreach ($of->rig->listeners as $listener) {
+            $at = array_map(fn ($ear) => $of->names->of($ear), $listener->at);
+            $listeners[] = [$listener->name, $listener->kind->value, implode(', ', $at)];
+        }
+        $air = array_map(fn (AirPath $path) => [
+            $of->names->of($path->from), $of->names->of($path->to), "{$path->db->text()} dB",
+        ], $of->rig->air);
+
+        return [
+            ...($sounds === [] ? [] : [new Table(['Sound', 'Kind', 'Begins at', 'Level'], $sounds, [1.5, 1, 2.5, 0.8])]),
+            ...($listeners === [] ? [] : [new Table(['Listener', 'Kind', 'Listens at'], $listeners, [1.5, 1, 3.3])]),
+            ...($air === [] ? [] : [new Heading('Through the air'), new Table(['From', 'To', 'Level'], $air, [2, 2, 1])]),
+        ];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Figure;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+
+/** The map of the cables, and of the insides. */
+final class Maps implements Part
+{
+    public function key(): string
+    {
+        return 'maps';
+    }
+
+    public function title(): string
+    {
+        return 'Maps';
+    }
+
+    public function blocks(Source $of): array
+    {
+        return $of->rig->units === [] ? [] : [
+            new Figure('cables', 'Cables between units'),
+            new Figure('inside', 'Programs, devices and what passes inside'),
+        ];
+    }
+}

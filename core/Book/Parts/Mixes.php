@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SignalGraph;
+
+/** One sheet a unit with an inside: what each of its outputs gets, in words. */
+final class Mixes implements Part
+{
+    public function key(): string
+    {
+        return 'mixes';
+    }
+
+    public function title(): string
+    {
+        return 'Mixes';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $graph = $of->hearing()->graph;
+        $passage = new Passage($graph);
+        $blocks = [];
+        foreach ($of->rig->units as $unit) {
+            $model = $of->rig->modelOf($unit);
+            $sentences = array_values(array_filter(array_map(
+                fn (Point $point) => $this->sentence($unit, $model, $point, $graph, $passage),
+                $model->points,
+            )));
+            if ($sentences !== []) {
+                $blocks[] = new Heading($unit->name);
+                array_push($blocks, ...array_map(fn (string $sentence) => new Text($sentence), $sentences));
+            }
+        }
+
+        return $blocks;
+    }
+
+    /** "Main gets Mic 1 and Line 3/4 at −6.0 dB. Left out: Computer. Viewers listen."; empty where nothing is mixed. */
+    private function sentence(Unit $unit, EquipmentModel $model, Point $output, SignalGraph $graph, Passage $passage): string
+    {
+        $feeds = array_filter($model->routes, fn (Route $route) => $route->to === $output->id);
+        if (count($feeds) < 2 && array_filter($feeds, fn (Route $route) => $route->can !== []) === []) {
+            return '';
+        }
+        $in = $out = [];
+        foreach ($feeds as $feed) {
+            $now = $graph->state->route($unit->id, $feed);
+            $from = $model->points[$feed->from]->label;
+            if ($now->on) {
+                $tap = match ($now->tap) {
+                    Tap::PostFader => '', Tap::PreFader => ' before its fader', Tap::Input => ' from its input',
+                };
+                $in[] = $from.($now->db->number() === 0 ? '' : " at {$now->db->text()} dB").$tap;
+            } else {
+                $out[] = $from;
+            }
+        }
+        $who = array_map(fn (Listener $one) => $one->name, $passage->listenersBehind("{$unit->id}/{$output->id}"));
+        // An output that nothing goes to and nobody listens behind is as if it were not there.
+        if ($in === [] && $who === []) {
+            return '';
+        }
+
+        return "{$output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'
+            .($out === [] ? '' : ' Left out: '.self::list($out).'.')
+            .($who === [] ? '' : ' '.self::list($who).(count($who) === 1 ? ' listens.' : ' listen.'));
+    }
+
+    /** @param  non-empty-list<string>  $things */
+    private static function list(array $things): string
+    {
+        $last = array_pop($things);
+
+        return $things === [] ? $last : implode(', ', $things)." and {$last}";
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Rig\Pick;
+
+/** Which device each program's ins and outs use. */
+final class Picks implements Part
+{
+    public function key(): string
+    {
+        return 'picks';
+    }
+
+    public function title(): string
+    {
+        return 'What programs use';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $rows = array_values(array_map(fn (Pick $pick) => self::row($pick, $of), $of->rig->picks));
+
+        return $rows === [] ? [] : [new Table(['Program', 'In or out', 'Device', 'Channels'], $rows, [1.5, 1.5, 2, 0.8])];
+    }
+
+    /** @return list<string> */
+    private static function row(Pick $pick, Source $of): array
+    {
+        $device = match (true) {
+            $pick->default !== null => "the {$pick->default->value} default", $pick->device === null => 'nothing',
+            default => ($pick->tap === null ? '' : 'loopback of ').$of->names->of($pick->device),
+        };
+
+        return [
+            $of->rig->units[$pick->at->unit]->name, $of->rig->point($pick->at)->label, $device,
+            $pick->channels === null ? 'all' : implode(', ', $pick->channels),
+        ];
+    }
+}

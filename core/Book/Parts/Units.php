@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Rig\Unit;
+
+/** What there is, place by place, with firmware, serial numbers and notes. */
+final class Units implements Part
+{
+    public function key(): string
+    {
+        return 'units';
+    }
+
+    public function title(): string
+    {
+        return 'Places and units';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $blocks = [];
+        foreach ($of->rig->places as $place) {
+            $units = array_filter($of->rig->units, fn (Unit $unit) => $unit->place === $place->id);
+            $blocks[] = new Heading("{$place->name} ({$place->kind->value})");
+            $blocks[] = new Table(
+                ['Unit', 'Model', 'Firmware', 'Serial number', 'Notes'],
+                array_values(array_map(fn (Unit $unit) => [
+                    $unit->name, $of->rig->modelOf($unit)->name, $unit->firmware, $unit->serial, $unit->notes,
+                ], $units)),
+                [1.4, 1.5, 0.8, 1, 2.3],
+            );
+        }
+
+        return $blocks;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Source as Sound;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Verdict;
+
+/** The hearing table of every situation: what each listener comes to of each sound, and what was wished. */
+final class WhoHearsWhat implements Part
+{
+    public function key(): string
+    {
+        return 'hearing';
+    }
+
+    public function title(): string
+    {
+        return 'Who hears what';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $rig = $of->rig;
+        if ($rig->sources === [] || $rig->listeners === []) {
+            return [];
+        }
+        $columns = ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $rig->listeners))];
+        $blocks = [];
+        foreach ($rig->situations as $situation) {
+            $hearing = $of->hearing($situation->id);
+            $blocks[] = new Heading($situation->name);
+            $blocks[] = new Table($columns, array_values(array_map(fn (Sound $sound) => $this->row($sound, $hearing), $rig->sources)),
+                [1.6, ...array_fill(0, count($rig->listeners), 1.0)], isWide: count($columns) > 5);
+        }
+
+        return $blocks;
+    }
+
+    /** @return list<string> */
+    private function row(Sound $sound, Hearing $hearing): array
+    {
+        return [$sound->name, ...array_values(array_map(
+            fn (Listener $listener) => self::cell($hearing->pair($sound->id, $listener->id)),
+            $hearing->graph->rig->listeners,
+        ))];
+    }
+
+    /** What a listener comes to with a sound: "−6.0 dB, must hear"; what is not as wished says so first. */
+    public static function cell(HeardPair $pair): string
+    {
+        $verdict = $pair->verdict->isAtOdds() ? mb_strtoupper($pair->verdict->value) : '';
+        $level = $pair->level() === null ? ($pair->verdict === Verdict::Missing ? '' : 'not heard') : "{$pair->level()->text()} dB";
+        $want = match ($pair->wish?->want) {
+            Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
+        };
+
+        return implode(', ', array_filter([$verdict, $level, $want]));
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book;
+
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Hearing;
+
+/** What a book is written from: the rig, what is heard of it, and what only its keeper knows (revision, history). */
+final class Source
+{
+    public readonly Names $names;
+
+    public readonly Wiring $wiring;
+
+    private readonly Hearings $hearings;
+
+    /** @var list<Cause>|null */
+    private ?array $causes = null;
+
+    /**
+     * @param  string  $edition  which state this is, for the cover and every foot: "Revision 12, 26 November 2026"
+     * @param  list<array{string, string, string}>  $changes  when, who and what, the latest first
+     */
+    public function __construct(public readonly Rig $rig, public readonly string $edition = '', public readonly array $changes = [])
+    {
+        $this->names = new Names($rig);
+        $this->wiring = new Wiring($rig);
+        $this->hearings = new Hearings($rig);
+    }
+
+    public function hearing(?string $situation = null): Hearing
+    {
+        return $this->hearings->in($situation ?? $this->rig->base()->id);
+    }
+
+    /** @return list<Cause> what is the matter, all situations together */
+    public function causes(): array
+    {
+        return $this->causes ??= (new Diagnosis($this->hearings))->causes();
+    }
+}
