@@ -91,6 +91,8 @@ final readonly class MapPdf
     private function put(float $x, float $y, float $width, float $height, float $scale, float $fromX, float $fromY): void
     {
         $sheets = $this->sheets;
+        $foot = $sheets->getBreakMargin();
+        $sheets->SetAutoPageBreak(false);
         $sheets->StartTransform();
         $sheets->Rect($x, $y, $width, $height, 'CNZ');
         foreach ($this->scene->shapes as $shape) {
@@ -103,6 +105,7 @@ final readonly class MapPdf
             }
         }
         $sheets->StopTransform();
+        $sheets->SetAutoPageBreak(true, $foot);
         $sheets->SetLineStyle(['width' => 0.2, 'dash' => 0, 'color' => [0]]);
         $sheets->SetTextColor(0);
     }
@@ -155,6 +158,12 @@ final readonly class MapPdf
         $x = $at[0] - match ($shape->anchor) {
             'start' => 0, 'middle' => $width / 2, 'end' => $width,
         };
+        if ($x < 1) {
+            // Left of the sheet: the library would take it for a distance from the right edge.
+            $this->sheets->setFontStretching();
+
+            return;
+        }
         $this->sheets->Text($x - 0.8, $at[1] - $points / self::POINTS_A_MM * 1.02 - 0.5, $shape->text);
         $this->sheets->setFontStretching();
     }

@@ -10,6 +10,9 @@ enum Paper: string
     case A4 = 'a4';
     case Letter = 'letter';
 
+    /** A narrow face with letters of most scripts, embedded as far as it is used. */
+    public const FONT = 'dejavusanscondensed';
+
     public function label(): string
     {
         return $this === self::A4 ? 'A4' : 'Letter';

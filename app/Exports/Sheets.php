@@ -9,16 +9,17 @@ final class Sheets extends \TCPDF
 {
     public const MARGIN = 14;
 
-    /** A narrow face with letters of most scripts, embedded as far as it is used. */
-    public const FONT = 'dejavusanscondensed';
+    public const FONT = Paper::FONT;
 
     private const FOOT = 15;
 
-    public function __construct(Paper $paper, private readonly string $title, private readonly string $edition)
+    public function __construct(Paper $paper, private readonly string $of, private readonly string $edition)
     {
         parent::__construct('P', 'mm', $paper->format(), true, 'UTF-8');
+        // No line of the library's own, which would need a font that is not embedded.
+        $this->tcpdflink = false;
         $this->SetCreator('Hidden Wire');
-        $this->SetTitle($title);
+        $this->SetTitle($of);
         $this->SetSubject($edition);
         $this->setFontSubsetting(true);
         $this->SetMargins(self::MARGIN, self::MARGIN, self::MARGIN);
@@ -35,7 +36,7 @@ final class Sheets extends \TCPDF
         $this->SetFont(self::FONT, '', 7.5);
         $this->SetTextColor(90);
         $width = $this->inside();
-        $this->Cell($width * 0.8, 5, "{$this->title} · {$this->edition}", 0, 0, 'L', false, '', 1);
+        $this->Cell($width * 0.8, 5, $this->edition === '' ? $this->of : "{$this->of} · {$this->edition}", 0, 0, 'L', false, '', 1);
         $this->Cell($width * 0.2, 5, $this->getAliasRightShift().$this->getAliasNumPage().' / '.$this->getAliasNbPages(), 0, 0, 'R');
         $this->SetTextColor(0);
     }
