@@ -47,6 +47,14 @@ ensure_packages() {
         grep -qix "${extension%%:*}" <<< "$modules" || want+=("php$version-${extension##*:}")
     done
     [ -x /usr/sbin/mariadbd ] || want+=(mariadb-server)
+    # Draws maps as PNG.
+    command -v rsvg-convert > /dev/null || want+=(librsvg2-bin)
+    if [ -n "${1:-}" ]; then
+        # Read what the tests have written: PDF, graphs, XML.
+        command -v pdftotext > /dev/null || want+=(poppler-utils)
+        command -v dot > /dev/null || want+=(graphviz)
+        command -v xmllint > /dev/null || want+=(libxml2-utils)
+    fi
     if [ "${1:-}" = with-browser ]; then
         [ -x /usr/bin/chromium ] || want+=(chromium)
     fi

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BookController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
@@ -66,6 +67,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::post('/blank', 'create')->name('create');
             Route::post('/starter', 'start')->name('start');
         });
+        // Where a failed import leaves the browser.
+        Route::get('/', [RigController::class, 'index']);
         Route::get('/standings', [RigController::class, 'standings'])->name('standings');
         Route::prefix('/{rig}')->group(function () {
             Route::controller(RigController::class)->group(function () {
@@ -79,6 +82,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
+            Route::get('/book', [BookController::class, 'show'])->name('book');
+            Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');
             Route::controller(EditController::class)->group(function () {

@@ -24,3 +24,15 @@ function shippedRigs(): array
 
     return $files;
 }
+
+/** How many times slower than usual this machine is now, by work of a known size; 1 where it is not. A limit of time is multiplied by it. */
+function slowness(): float
+{
+    $start = hrtime(true);
+    for ($i = 0, $sum = 0; $i < 3_000_000; $i++) {
+        $sum += $i % 7;
+    }
+
+    // About 30 ms where nothing else runs.
+    return max(1.0, (hrtime(true) - $start) / 1e6 / 40);
+}

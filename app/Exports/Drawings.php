@@ -34,7 +34,13 @@ final class Drawings
         $map = new MapGraph($this->source->hearing()->graph, $depth);
         $layout = $this->record?->layouts()->where('depth', $depth->value)->first();
         $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
-        $geometry ??= NodeLayouts::of($this->source->rig->name, [$depth->value => $map])[$depth->value];
+        if ($geometry === null) {
+            $geometry = NodeLayouts::of($this->source->rig->name, [$depth->value => $map])[$depth->value];
+            $this->record?->layouts()->updateOrCreate(
+                ['depth' => $depth->value],
+                ['structure' => $map->structure(), 'geometry' => $geometry->data()],
+            );
+        }
 
         return new MapScene(new MapDrawing($map, $geometry, []), $this->source->rig);
     }

@@ -110,12 +110,17 @@ final readonly class MapPdf
         $sheets->SetTextColor(0);
     }
 
-    /** @param  non-empty-list<array{float, float}>  $points */
+    /**
+     * Whether any of it may be seen in a window of the paper: a text reaches up to 60 mm from where it stands.
+     *
+     * @param  list<array{float, float}>  $points
+     */
     private function isNear(array $points, float $x, float $y, float $width, float $height): bool
     {
         [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
 
-        return max($xs) > $x - 60 && min($xs) < $x + $width + 60 && max($ys) > $y - 10 && min($ys) < $y + $height + 10;
+        return $xs !== [] && $ys !== [] && max($xs) > $x - 60 && min($xs) < $x + $width + 60 && max($ys) > $y - 10
+            && min($ys) < $y + $height + 10;
     }
 
     /** @param  list<array{float, float}>  $points  on the paper */

@@ -50,11 +50,11 @@ final readonly class TablePdf
     /** @param  list<string>  $cells */
     private function height(array $cells): float
     {
-        return max(array_map(
+        return max([0.0, ...array_map(
             fn (string $cell, float $width) => $this->sheets->getStringHeight($width, $cell === '' ? ' ' : $cell),
             $cells,
             $this->widths,
-        ));
+        )]);
     }
 
     /** @param  list<string>  $cells */

@@ -22,6 +22,7 @@ final class Throttles
         'pictures' => 60,
         'account' => 10,
         'export' => 10,
+        'documents' => 40,
     ];
 
     public static function define(): void

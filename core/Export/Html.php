@@ -27,7 +27,6 @@ final readonly class Html implements Exporter
         figure { margin: 0.5rem 0 1rem; overflow-x: auto; } figcaption { color: #555; } figure svg { max-width: none; }
         @page { size: A4; margin: 16mm 14mm 18mm; @bottom-right { content: counter(page) ' / ' counter(pages); } @bottom-left { content: string(edition); } }
         @page wide { size: A4 landscape; }
-        .letter { page: auto; }
         @media print { body { max-width: none; padding: 0; font-size: 10pt; } .wide { page: wide; } h2, h3 { break-after: avoid; } tr { break-inside: avoid; } thead { display: table-header-group; } .scroll, figure { overflow: visible; } figure svg { max-width: 100%; height: auto; } section { break-before: page; } section:first-of-type { break-before: auto; } }
         CSS;
 
@@ -92,7 +91,8 @@ final readonly class Html implements Exporter
             }
             if ($written !== '') {
                 $contents .= "<li><a href=\"#{$part->key()}\">".self::text($part->title())."</a></li>\n";
-                $sections .= "<section id=\"{$part->key()}\">\n<h2>".self::text($part->title())."</h2>\n{$written}</section>\n";
+                $isWide = array_filter($blocks, fn (Block $one) => $one instanceof Figure || ($one instanceof Table && $one->isWide)) !== [];
+                $sections .= "<section id=\"{$part->key()}\"".($isWide ? ' class="wide"' : '').'>'."\n<h2>".self::text($part->title())."</h2>\n{$written}</section>\n";
             }
         }
 
@@ -108,7 +108,7 @@ final readonly class Html implements Exporter
             $block instanceof Steps => $this->steps($block, $id),
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => isset($this->maps[$block->depth])
-                ? '<figure class="wide"><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n" : '',
+                ? '<figure><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n" : '',
             default => throw new \LogicException('HTML does not know '.$block::class.'.'),
         };
     }
@@ -130,7 +130,7 @@ final readonly class Html implements Exporter
             $row,
         ))."</tr>\n";
 
-        return '<div class="scroll'.($table->isWide ? ' wide' : '').'"><table><thead>'.$cells('th', $table->columns).'</thead><tbody>'
+        return '<div class="scroll"><table><thead>'.$cells('th', $table->columns).'</thead><tbody>'
             .implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
     }
 

@@ -10,6 +10,7 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Unit;
 
@@ -67,7 +68,7 @@ final class Computers implements Part
         return [
             $device->systemName,
             $set->name ?? '',
-            $device->direction->value.($device->channels === 2 ? '' : ", {$device->channels} channels"),
+            $device->direction->value.($device->channels === 2 ? '' : ', '.Count::of($device->channels, 'channel')),
             implode(', ', array_map(fn (Role $role) => $role === Role::Call ? 'calls' : $role->value, $device->roles)),
             $of->rig->units[$device->ref->unit]->name,
             implode(', ', $format),

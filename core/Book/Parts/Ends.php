@@ -36,7 +36,7 @@ final class Ends implements Part
         }
         foreach ($of->rig->listeners as $listener) {
             $at = array_map(fn ($ear) => $of->names->of($ear), $listener->at);
-            $listeners[] = [$listener->name, $listener->kind->value, implode(', ', $at)];
+            $listeners[] = [$listener->name, $listener->kind->value, implode('; ', $at)];
         }
         $air = array_map(fn (AirPath $path) => [
             $of->names->of($path->from), $of->names->of($path->to), "{$path->db->text()} dB",

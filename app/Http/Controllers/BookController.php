@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exports\BookHtml;
+use App\Exports\Drawings;
+use App\Exports\Exports;
+use App\Exports\NotInstalled;
+use App\Http\Requests\BookRequest;
+use App\Models\Rig;
+use App\ViewModels\BookPage;
+use App\ViewModels\RigPage;
+use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Rig\Naming;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+
+/** The rig book on the screen, and the rig in every form in which it leaves. */
+final class BookController
+{
+    public function show(BookRequest $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+        $source = BookPage::source($rig);
+        $parts = $request->parts();
+        $writer = (new BookHtml(new Drawings($source, $rig), $parts))->writer($source);
+
+        return view('rigs.book', [
+            'page' => new RigPage($rig, 'book', $request),
+            'book' => new BookPage($parts, $request->paper(), $request->depth()),
+            'written' => $writer->body(new Book($source, $parts)),
+        ]);
+    }
+
+    public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
+    {
+        Gate::authorize('view', $rig);
+        $source = BookPage::source($rig);
+        $all = Exports::all(new Drawings($source, $rig), $request->parts(), $request->depth(), $request->paper());
+        $exporter = $all[$format] ?? abort(404);
+        try {
+            $written = $exporter->write($source);
+        } catch (NotInstalled $e) {
+            return redirect()->route('rigs.book', $rig)->withErrors(['format' => $e->getMessage()]);
+        }
+        $name = Naming::id($rig->name, []).'.'.$exporter->extension();
+
+        return response($written, 200, [
+            'Content-Type' => $exporter->mediaType(), 'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+}

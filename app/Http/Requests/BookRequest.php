@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Exports\Paper;
+use App\ViewModels\MapDepth;
+use Illuminate\Foundation\Http\FormRequest;
+
+/** Which parts of the book on which paper, and the map at which depth. What is not known is passed over. */
+final class BookRequest extends FormRequest
+{
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [];
+    }
+
+    /** @return list<string>|null null for all */
+    public function parts(): ?array
+    {
+        $parts = $this->query('parts');
+
+        return is_array($parts) ? array_values(array_filter($parts, is_string(...))) : null;
+    }
+
+    public function paper(): Paper
+    {
+        return Paper::tryFrom($this->string('paper')->toString()) ?? Paper::A4;
+    }
+
+    public function depth(): MapDepth
+    {
+        return MapDepth::tryFrom($this->string('map')->toString()) ?? MapDepth::Cables;
+    }
+}

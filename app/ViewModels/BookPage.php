@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Exports\Drawings;
+use App\Exports\Exports;
+use App\Exports\Paper;
+use App\Models\Revision;
+use App\Models\Rig as Record;
+use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\Situation;
+
+/** What is picked for the book, and in which forms the rig can leave. */
+final readonly class BookPage
+{
+    /** Revisions that the change log goes back. */
+    private const CHANGES = 60;
+
+    /** @param  list<string>|null  $parts  null for all */
+    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth)
+    {
+    }
+
+    /** What the book of a stored rig is written from. */
+    public static function source(Record $record): Source
+    {
+        $revisions = $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'user_id', 'created_at'])->with('user:id,name')
+            ->latest('number')->limit(self::CHANGES)->get();
+        $now = $revisions->firstWhere('number', $record->at) ?? $revisions->first();
+
+        return new Source(
+            StoredRig::load($record),
+            "Revision {$record->at}".($now === null ? '' : ', '.$now->created_at->format('j F Y')),
+            array_values($revisions->map(fn (Revision $one) => [
+                $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', $one->what,
+            ])->all()),
+        );
+    }
+
+    /** @return array<string, string> titles of all parts, by key */
+    public function titles(): array
+    {
+        return array_map(fn (Part $part) => $part->title(), Parts::all());
+    }
+
+    public function has(string $part): bool
+    {
+        return $this->parts === null || in_array($part, $this->parts, true);
+    }
+
+    /** @return array<string, string> what the forms are called, by key */
+    public function forms(): array
+    {
+        $nothing = new Source(new Rig(new RigParts('', situations: [new Situation('base', 'Base')])));
+
+        return array_map(fn ($exporter) => $exporter->label(), Exports::all(new Drawings($nothing)));
+    }
+
+    /** @return array<string, string|list<string>> what is picked, for an address */
+    public function query(): array
+    {
+        return [...($this->parts === null ? [] : ['parts' => $this->parts]), 'paper' => $this->paper->value, 'map' => $this->depth->value];
+    }
+}

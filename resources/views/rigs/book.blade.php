@@ -1,0 +1,27 @@
+@php
+    use App\Exports\Paper;
+    use App\ViewModels\MapDepth;
+@endphp
+<x-rig-frame :page="$page">
+    <div class="book-desk">
+        <aside class="book-form" aria-label="The book">
+            <h2>Rig book</h2>
+            <form method="get" action="{{ route('rigs.book', $page->record->id) }}">
+                <fieldset>
+                    <legend>Parts</legend>
+                    @foreach ($book->titles() as $key => $title) <label class="tick"><input type="checkbox" name="parts[]" value="{{ $key }}" @checked($book->has($key))> {{ $title }}</label> @endforeach
+                </fieldset>
+                <label>Paper <select class="form-select" name="paper">@foreach (Paper::cases() as $paper) <option value="{{ $paper->value }}" @selected($paper === $book->paper)>{{ $paper->label() }}</option> @endforeach</select></label>
+                <label>Map in files <select class="form-select" name="map">@foreach (MapDepth::cases() as $depth) <option value="{{ $depth->value }}" @selected($depth === $book->depth)>{{ $depth->label() }}</option> @endforeach</select></label>
+                <button class="btn btn-sm btn-ink" type="submit">Show</button>
+            </form>
+            @if ($errors->any()) <p class="form-trouble" role="alert">{{ implode(' ', $errors->all()) }}</p> @endif
+            <h3>Download</h3>
+            <ul class="plain-list exports">
+                @foreach ($book->forms() as $key => $label) <li><a href="{{ route('rigs.export', ['rig' => $page->record->id, 'format' => $key, ...$book->query()]) }}" download>{{ $label }}</a></li> @endforeach
+            </ul>
+            <p class="quiet">This page prints as the book, too.</p>
+        </aside>
+        <article class="book paper-{{ $book->paper->value }}" tabindex="0" aria-label="Book of {{ $page->rig->name }}">{!! $written !!}</article>
+    </div>
+</x-rig-frame>

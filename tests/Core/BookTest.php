@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\Schedule;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Export\CableCsv;
+use HiddenWire\Core\Export\Csv;
+use HiddenWire\Core\Export\Html;
+use HiddenWire\Core\Export\Markdown;
+use HiddenWire\Core\Export\Network;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use Tests\Support\Draft;
+use Tests\Support\Rebuilt;
+
+function nightRelay(): Rig
+{
+    return (new DocumentReader)->read(shipped('rigs/night-relay.json'));
+}
+
+it('has every part for the demo, each under its own name, and none that is empty', function () {
+    $book = new Book(new Source(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']]));
+    $keys = array_map(fn (array $chapter) => $chapter['part']->key(), $book->chapters);
+    expect($keys)->toBe(array_keys(Parts::all()))->and(array_unique($keys))->toBe($keys)->and($book->title)->toBe('Night relay at the pier arcade');
+    foreach ($book->chapters as ['blocks' => $blocks]) {
+        foreach ($blocks as $block) {
+            $block instanceof Table && expect($block->widths === [] || count($block->widths) === count($block->columns))->toBeTrue();
+        }
+    }
+    expect(array_map(fn (array $one) => $one['part']->key(), (new Book(new Source(nightRelay()), ['cables', 'cover', 'nonsense']))->chapters))
+        ->toBe(['cover', 'cables']);
+});
+
+it('leaves out what an empty rig has nothing to say about', function () {
+    $empty = new Source(new Rig(new RigParts('Empty', situations: [new Situation('base', 'Base')])));
+    expect(array_map(fn (array $one) => $one['part']->key(), (new Book($empty))->chapters))->toBe(['cover', 'findings'])
+        ->and((new Markdown)->write($empty))->toContain('No wishes yet, so nothing can be open.');
+});
+
+it('says what each cable carries, on which channels, and what comes back', function () {
+    $rows = array_column((new Schedule(new Source(nightRelay())))->rows(), null, 'label');
+    // By hand from the rig: a microphone's lead; the stereo main out, parted by the Y-lead; the headset with its microphone.
+    expect($rows['W-02']['content'])->toBe('Presenter voice')
+        ->and($rows['W-32']['content'])->toEndWith(', left')->and($rows['W-33']['content'])->toEndWith(', right')
+        ->and($rows['W-09']['content'])->toContain('back: Driver voice')
+        ->and($rows['W-01']['from'])->toBe(['place' => 'Presenter\'s desk', 'unit' => 'Presenter mic', 'socket' => 'Out', 'connector' => 'XLR, male'])
+        ->and($rows['W-01']['type'])->toBe('XLR')->and(array_keys($rows)[9])->toBe('W-10');
+});
+
+it('writes CSV by the book: quoted, ended by CR LF, and no formula for a spreadsheet', function () {
+    expect(Csv::of(['A', 'B'], [['say "hi", twice', "two\nlines"], ['=1+1', -6.5], ['+49', '@x'], ['-dash', null]]))
+        ->toBe("A,B\r\n\"say \"\"hi\"\", twice\",\"two\nlines\"\r\n'=1+1,-6.5\r\n'+49,'@x\r\n'-dash,\r\n");
+});
+
+it('takes no mark in a name for a mark of Markdown or HTML', function () {
+    $rig = Draft::rig()->tone('a')->with(fn (array $data) => ['name' => '<b>*Rig*</b> | #1'] + $data)->make();
+    expect((new Markdown)->write(new Source($rig)))->toStartWith('# \<b\>\*Rig\*\</b\> \| \#1')
+        ->and((new Html)->write(new Source($rig)))->toContain('<h1>&lt;b&gt;*Rig*&lt;/b&gt; | #1</h1>')->not->toContain('<b>');
+});
+
+it('writes the signal graph by points and devices: what joins them, and whether it carries', function () {
+    $network = new Network((new GraphBuilder(nightRelay()))->build(nightRelay()->base()));
+    $edge = fn (string $from, string $to) => array_values(array_filter(
+        $network->edges,
+        fn (array $one) => $one['from'] === $from && $one['to'] === $to,
+    ))[0] ?? null;
+    expect($edge('presenter-mic/out', 'booster/in'))->toMatchArray(['kind' => 'cable', 'label' => 'W-01', 'carries' => true])
+        ->and($edge('mixer/ch-usb', 'mixer/main'))->toMatchArray(['kind' => 'route', 'carries' => false])
+        ->and(array_diff(array_column($network->edges, 'from'), array_keys($network->nodes)))->toBe([]);
+});
+
+it('is enough to rebuild the rig from an empty room: cable schedule and book alone give the same hearing', function (string $file) {
+    $rig = (new DocumentReader)->read(shipped($file));
+    $source = new Source($rig);
+    $again = Rebuilt::from((new CableCsv)->write($source), (new Markdown)->write($source));
+    $heard = function (Rig $rig): array {
+        $table = [];
+        foreach ((new Hearing((new GraphBuilder($rig))->build($rig->base())))->all() as $pair) {
+            $table["{$pair->source->name} at {$pair->listener->name}"] = [$pair->isHeard(), $pair->level()?->number(), $pair->delay()?->number(), count($pair->arrivals())];
+        }
+
+        return $table;
+    };
+    expect($heard($again))->toEqual($heard($rig));
+})->with(['rigs/night-relay.json', 'rigs/penny-slot.json', 'starters/two-connections.json', 'starters/one-headset.json']);

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Exports\Drawings;
+use App\Exports\Exports;
+use App\Models\User;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Document\DocumentReader;
+use Illuminate\Support\Facades\Process;
+use Tests\Bench\GeneratedRig;
+
+beforeEach(function () {
+    $this->relay = resource_path('rigs/night-relay.json');
+    $this->out = sys_get_temp_dir().'/hidden-wire-export-'.getmypid();
+    $this->export = function (string $format, array $more = []): string {
+        @unlink($this->out);
+        $this->artisan('rig:export', ['file' => $this->relay, '--format' => $format, '--output' => $this->out, ...$more])->assertSuccessful();
+
+        return (string) file_get_contents($this->out);
+    };
+    /** What a tool says of what was written. */
+    $this->tool = fn (string ...$command): string => tap(Process::run([...$command]), fn ($run) => expect($run->successful())->toBeTrue($run->errorOutput()))->output();
+});
+
+afterEach(fn () => @unlink($this->out));
+
+it('writes every form without a database', function () {
+    config(['database.connections.mariadb.port' => 1, 'database.default' => 'mariadb']);
+    expect(($this->export)('document'))->toBe(shipped('rigs/night-relay.json'));
+    expect(($this->export)('cables-csv'))->toContain("W-02,Presenter's desk,Line booster,Out,\"XLR, male\"")
+        ->and(substr_count(($this->export)('cables-csv'), "\r\n"))->toBe(35);
+    expect(($this->export)('devices-csv'))->toContain('Broadcast computer,Desk Mixer,Desk programme,recording,2,recording,Desk mixer,48000,24');
+    expect(($this->export)('markdown'))->toStartWith("# Night relay at the pier arcade\n")->toContain('## Cable schedule');
+});
+
+it('writes graphs that other programs read', function () {
+    ($this->export)('graphml');
+    ($this->tool)('xmllint', '--noout', $this->out);
+    $xml = new DOMDocument;
+    $xml->load($this->out);
+    $path = new DOMXPath($xml);
+    $path->registerNamespace('g', 'http://graphml.graphdrawing.org/xmlns');
+    // The structure that the published schema asks for: every edge joins two nodes, every datum has a key for its element.
+    $ids = array_map(fn ($node) => $node->nodeValue, iterator_to_array($path->query('/g:graphml/g:graph/g:node/@id')));
+    foreach ($path->query('/g:graphml/g:graph/g:edge') as $edge) {
+        expect($ids)->toContain($edge->getAttribute('source'), $edge->getAttribute('target'));
+    }
+    expect(array_unique($ids))->toBe($ids)
+        ->and($path->query('//g:node/g:data[not(@key = /g:graphml/g:key[@for="node"]/@id)]')->length)->toBe(0)
+        ->and($path->query('//g:edge/g:data[not(@key = /g:graphml/g:key[@for="edge"]/@id)]')->length)->toBe(0);
+    ($this->export)('dot');
+    expect(($this->tool)('dot', '-Tplain', $this->out))->toContain('presenter-mic/out');
+});
+
+it('draws the map as a picture that needs nothing beside it', function () {
+    $svg = ($this->export)('svg', ['--depth' => 'inside']);
+    ($this->tool)('xmllint', '--noout', $this->out);
+    expect($svg)->toContain('W-17')->toContain('Donation chimes')->not->toContain('href')->not->toContain('class=')->not->toContain('url(');
+    $png = ($this->export)('png');
+    [$width, $height] = getimagesizefromstring($png) ?: [0, 0];
+    expect($width)->toBeGreaterThan(2000)->and($height)->toBeGreaterThan(1000);
+});
+
+it('writes a book of one file that opens without a network', function () {
+    $html = ($this->export)('html');
+    expect($html)->toContain('<svg ')->toContain('<input type="checkbox"')->not->toMatch('#(src|href)="(?!\#)#')->not->toContain('@import')->not->toContain('url(');
+    foreach (['W-01', 'W-34', 'Donation chime', 'Settings to dial in'] as $said) {
+        expect($html)->toContain($said);
+    }
+});
+
+it('writes the book as PDF within ten seconds and 256 MiB: fonts embedded, every label found, nothing cut off', function (string $paper) {
+    $start = hrtime(true);
+    ($this->export)('pdf', ['--paper' => $paper]);
+    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(slowness() * 10)->and(memory_get_peak_usage() / 2 ** 20)->toBeLessThan(256 + 128);
+    $fonts = array_slice(explode("\n", trim(($this->tool)('pdffonts', $this->out))), 2);
+    expect($fonts)->not->toBe([]);
+    foreach ($fonts as $font) {
+        expect($font)->toMatch('/\s(yes)\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/');
+    }
+    $text = ($this->tool)('pdftotext', '-layout', $this->out, '-');
+    foreach ((new DocumentReader)->read(shipped('rigs/night-relay.json'))->cables as $cable) {
+        expect($text)->toContain($cable->label);
+    }
+    expect($text)->toContain('Contents')->toContain('What is open');
+    // Every word lies within its page, and within the margins but for the maps and feet.
+    preg_match_all('/<page width="([\d.]+)" height="([\d.]+)">(.*?)<\/page>/s', ($this->tool)('pdftotext', '-bbox', $this->out, '-'), $pages, PREG_SET_ORDER);
+    expect(count($pages))->toBeGreaterThan(15);
+    foreach ($pages as [, $width, $height, $words]) {
+        preg_match_all('/xMin="([-\d.]+)" yMin="([-\d.]+)" xMax="([-\d.]+)" yMax="([-\d.]+)"/', $words, $boxes, PREG_SET_ORDER);
+        foreach ($boxes as [, $left, $top, $right, $bottom]) {
+            expect($left >= 0 && $top >= 0 && $right <= (float) $width + 80 && $bottom <= (float) $height)->toBeTrue();
+        }
+    }
+})->with(['a4', 'letter']);
+
+it('exports a rig of a hundred units within a second each', function () {
+    $rig = (new DocumentReader)->read(GeneratedRig::text(100, 300));
+    $source = new Source($rig);
+    foreach (['document', 'cables-csv', 'devices-csv', 'graphml', 'dot'] as $format) {
+        $start = hrtime(true);
+        Exports::all(new Drawings($source))[$format]->write(new Source($rig));
+        expect([$format, (hrtime(true) - $start) / 1e9 < slowness()])->toBe([$format, true]);
+    }
+});
+
+it('says what is wrong with what it is asked for', function () {
+    $this->artisan('rig:export', ['file' => $this->relay, '--format' => 'stone'])->expectsOutputToContain('There is no such format')->assertFailed();
+    $this->artisan('rig:export', ['file' => $this->relay, '--parts' => 'cover,poem'])->expectsOutputToContain('no part "poem"')->assertFailed();
+    $this->artisan('rig:export', ['file' => $this->relay, '--depth' => 'abyss'])->expectsOutputToContain('The depth is')->assertFailed();
+    $this->artisan('rig:export', ['file' => '/nowhere.json'])->expectsOutputToContain('no file')->assertFailed();
+    $this->artisan('rig:export', ['file' => $this->relay, '--output' => '/nowhere/out'])->expectsOutputToContain('can\'t be written')->assertFailed();
+});
+
+it('shows the book and gives every form to those who may look, and to nobody else', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+    $this->actingAs($user)->get("/rigs/{$rig->id}/book")->assertOk()->assertSee('Cable schedule')->assertSee('Revision 1,')->assertSee('<svg ', false);
+    $this->get("/rigs/{$rig->id}/book?parts[]=cables&paper=letter")->assertOk()->assertSee('id="cables"', false)->assertDontSee('id="cover"', false)
+        ->assertSee('paper-letter');
+    foreach (['document' => 'application/json', 'cables-csv' => 'text/csv; charset=utf-8', 'graphml' => 'application/xml', 'pdf' => 'application/pdf',
+        'html' => 'text/html; charset=utf-8', 'svg' => 'image/svg+xml', 'png' => 'image/png'] as $format => $type) {
+        $this->get("/rigs/{$rig->id}/exports/{$format}?parts[]=cover")->assertOk()->assertHeader('Content-Type', $type)
+            ->assertHeader('Content-Disposition', 'attachment; filename="ticket-booth-talk.'.(['cables-csv' => 'csv', 'document' => 'json'][$format] ?? $format).'"');
+    }
+    $this->get("/rigs/{$rig->id}/exports/stone")->assertNotFound();
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    foreach (['book', 'exports/pdf'] as $address) {
+        $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/{$address}")->assertForbidden();
+    }
+});

@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Wiring;
+
+/**
+ * A rig built again by somebody who holds only its cable schedule (CSV) and its book (Markdown), and the catalogue: everything by the names
+ * that stand there. It shares no code with what writes the two.
+ */
+final class Rebuilt
+{
+    /** @var array<string, mixed> */
+    private array $data;
+
+    /** @var array<string, string> unit ids by name */
+    private array $units = [];
+
+    /** @var array<string, array<string, mixed>> models by id */
+    private array $models = [];
+
+    /** @var array<string, list<list<list<string>>>> tables by chapter and heading, rows without their heads */
+    private array $book;
+
+    public static function from(string $csv, string $markdown): Rig
+    {
+        $self = new self;
+        $self->book = self::read($markdown);
+        preg_match('/^# (.+)$/m', $markdown, $name);
+        $self->data = ['format' => 'hidden-wire/rig', 'version' => 1, 'name' => self::plain($name[1]), 'places' => [], 'models' => [],
+            'units' => [], 'cables' => [], 'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [],
+            'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]]];
+        $self->units();
+        $self->settings();
+        $self->cables($csv);
+        $self->ends();
+        $self->devices();
+
+        return $self->rig();
+    }
+
+    private function rig(): Rig
+    {
+        return (new DocumentReader)->read((string) json_encode($this->data));
+    }
+
+    private function units(): void
+    {
+        $catalogue = [];
+        foreach (glob(dirname(__DIR__, 2).'/resources/catalogue/*.json') ?: [] as $file) {
+            $model = (array) json_decode((string) file_get_contents($file), true);
+            $catalogue[$model['name']] = [basename($file, '.json'), $model];
+        }
+        foreach ($this->book['Places and units'] as $heading => $tables) {
+            preg_match('/^(.+) \(([a-z]+)\)$/', $heading, $place);
+            $id = Naming::id($place[1], array_column($this->data['places'], 'id'));
+            $this->data['places'][] = ['id' => $id, 'kind' => $place[2], 'name' => $place[1]];
+            foreach ($tables[0] as [$name, $model]) {
+                [$key, $made] = $catalogue[$model];
+                $this->models[$key] = $this->data['models'][$key] = $made;
+                $unit = Naming::id($name, array_values($this->units));
+                $this->units[$name] = $unit;
+                $this->data['units'][] = ['id' => $unit, 'model' => $key, 'place' => $id, 'name' => $name];
+            }
+        }
+    }
+
+    private function settings(): void
+    {
+        foreach ($this->book['Settings to dial in'] as $unit => $tables) {
+            foreach ($tables[0] as [$where, $what, $to]) {
+                $number = preg_match('/[−-]?[\d.]+/u', $to, $found) === 1 ? (float) str_replace('−', '-', $found[0]) : null;
+                if ($what === 'route') {
+                    [$from, $goal] = explode(' → ', $where);
+                    $key = $this->point($unit, $from).'>'.$this->point($unit, $goal);
+                    $set = array_filter([
+                        'on' => preg_match('/\bon\b/', $to) === 1 ? true : (preg_match('/\boff\b/', $to) === 1 ? false : null),
+                        'db' => preg_match('/at ([−-]?[\d.]+) dB/u', $to, $db) === 1 ? (float) str_replace('−', '-', $db[1]) : null,
+                        'tap' => preg_match('/taken ([a-z-]+)/', $to, $tap) === 1 ? $tap[1] : null,
+                    ], fn ($value) => $value !== null);
+                    $this->set($unit, 'routes', $key, $set);
+                } else {
+                    $this->set($unit, 'points', $this->point($unit, $where), match ($what) {
+                        'gain', 'fader' => [$what => $number], 'delay' => ['delay_ms' => $number],
+                        'mute' => ['mute' => ! str_contains($to, 'unmuted') && ! str_contains($to, 'not')], default => [],
+                    });
+                }
+            }
+        }
+    }
+
+    private function cables(string $csv): void
+    {
+        $lines = array_filter(explode("\r\n", $csv));
+        array_shift($lines);
+        foreach ($lines as $number => $line) {
+            [$label, , $from, $fromSocket, , , $to, $toSocket, , $type] = str_getcsv($line, ',', '"', '');
+            $types = ['stereo RCA' => 'rca-pair', 'loudspeaker' => 'speaker'];
+            $this->data['cables'][] = ['id' => 'c-'.($number + 1), 'label' => $label, 'type' => $types[$type] ?? strtolower($type),
+                'from' => $this->socket($from, $fromSocket), 'to' => $this->socket($to, $toSocket)];
+        }
+    }
+
+    private function ends(): void
+    {
+        $tables = $this->book['Sounds and listeners'];
+        foreach ($tables[''][0] as [$name, $kind, $at, $level]) {
+            $id = Naming::id($name, array_column($this->data['sources'], 'id'));
+            $known = array_search($name, array_column($this->data['sources'], 'name'), true);
+            $origin = ['at' => $this->ref($at), 'db' => (float) str_replace(['−', ' dB'], ['-', ''], $level)];
+            if ($known === false) {
+                $this->data['sources'][] = ['id' => $id, 'name' => $name, 'kind' => $kind, 'origins' => [$origin]];
+            } else {
+                $this->data['sources'][$known]['origins'][] = $origin;
+            }
+        }
+        foreach ($tables[''][1] as [$name, $kind, $at]) {
+            $this->data['listeners'][] = ['id' => Naming::id($name, array_column($this->data['listeners'], 'id')), 'name' => $name, 'kind' => $kind,
+                'at' => array_map($this->ref(...), explode('; ', $at))];
+        }
+        foreach ($tables['Through the air'][0] ?? [] as [$from, $to, $level]) {
+            $this->data['air'][] = ['from' => $this->ref($from), 'to' => $this->ref($to),
+                'db' => (float) str_replace(['−', ' dB'], ['-', ''], $level)];
+        }
+    }
+
+    private function devices(): void
+    {
+        $lists = new DeviceLists($this->rig(), new Wiring($this->rig()));
+        $find = fn (string $computer, callable $is): Device => array_values(array_filter($lists->of($computer), $is))[0];
+        $given = [];
+        foreach ($this->book['Computers'] as $heading => $tables) {
+            $computer = $this->units[explode(', ', $heading)[0]];
+            foreach ($tables[0] as [$system, $name, $way, $roles, $by, , $state]) {
+                $device = $find($computer, fn (Device $one) => $one->systemName === $system && $one->ref->unit === $this->units[$by]
+                    && str_starts_with($way, $one->direction->value));
+                $given["{$computer} {$device->direction->value} ".($name === '' ? $system : $name)] = $device;
+                $this->data['devices'][] = array_filter(['computer' => $computer, 'device' => (string) $device->ref, 'name' => $name,
+                    'roles' => array_map(fn (string $role) => $role === 'calls' ? 'call' : $role, array_values(array_filter(explode(', ', $roles))))])
+                    + ['enabled' => $state !== 'disabled'];
+            }
+        }
+        foreach ($this->book['What programs use'][''][0] as [$program, $point, $device, $channels]) {
+            $unit = $this->unit($program);
+            $computer = array_values(array_filter($this->data['units'], fn (array $one) => $one['place'] === $unit['place']
+                && in_array($this->models[$one['model']]['family'], ['computer', 'tablet'], true)))[0]['id'];
+            $at = "{$unit['id']}/{$this->point($program, $point)}";
+            $picks = array_column($this->models[$unit['model']]['points'], 'picks', 'id')[$this->point($program, $point)];
+            if (preg_match('/^the (\w+) default$/', $device, $default) === 1) {
+                $pick = ['at' => $at, 'default' => $default[1]];
+            } else {
+                $isTap = str_starts_with($device, 'loopback of ');
+                $way = $isTap ? 'playback' : $picks;
+                $pick = ['at' => $at, 'device' => (string) $given["{$computer} {$way} ".preg_replace('/^loopback of /', '', $device)]->ref]
+                    + ($isTap ? ['tap' => 'playback'] : []);
+            }
+            $this->data['picks'][] = $pick + ($channels === 'all' ? [] : ['channels' => array_map(intval(...), explode(', ', $channels))]);
+        }
+    }
+
+    /** @param  array<string, mixed>  $set */
+    private function set(string $unit, string $kind, string $key, array $set): void
+    {
+        foreach ($this->data['units'] as $i => $one) {
+            if ($one['id'] === $this->units[$unit]) {
+                $this->data['units'][$i]['settings'][$kind][$key] = $set + ($one['settings'][$kind][$key] ?? []);
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function unit(string $name): array
+    {
+        return array_values(array_filter($this->data['units'], fn (array $one) => $one['id'] === $this->units[$name]))[0];
+    }
+
+    private function point(string $unit, string $label): string
+    {
+        $points = $this->models[$this->unit($unit)['model']]['points'];
+
+        return array_column($points, 'id', 'label')[$label] ?? throw new \RuntimeException("{$unit} has no point called {$label}.");
+    }
+
+    private function socket(string $unit, string $label): string
+    {
+        $sockets = $this->models[$this->unit($unit)['model']]['sockets'];
+
+        return $this->units[$unit].'/'.array_column($sockets, 'id', 'label')[$label];
+    }
+
+    /** A point by "Unit · Point", or by the unit's name alone where the point is called like it. */
+    private function ref(string $name): string
+    {
+        [$unit, $label] = [...explode(' · ', $name, 2), $name];
+
+        return $this->units[$unit].'/'.$this->point($unit, str_contains($name, ' · ') ? $label : $unit);
+    }
+
+    /** @return array<string, array<string, list<list<list<string>>>>> */
+    private static function read(string $markdown): array
+    {
+        $book = [];
+        $chapter = $heading = '';
+        $table = null;
+        foreach (explode("\n", $markdown) as $line) {
+            if (preg_match('/^## (.+)$/', $line, $m) === 1) {
+                [$chapter, $heading, $table] = [$m[1], '', null];
+            } elseif (preg_match('/^### (.+)$/', $line, $m) === 1) {
+                [$heading, $table] = [self::plain($m[1]), null];
+            } elseif (str_starts_with($line, '| --- ')) {
+                continue;
+            } elseif (str_starts_with($line, '| ')) {
+                $cells = array_map(fn (string $cell) => self::plain(trim($cell)), preg_split('/(?<!\\\\)\|/', trim($line, '|')) ?: []);
+                if ($table === null) {
+                    $book[$chapter][$heading][] = [];
+                    $table = array_key_last($book[$chapter][$heading]);
+                } else {
+                    $book[$chapter][$heading][$table][] = $cells;
+                }
+            } else {
+                $table = null;
+            }
+        }
+
+        return $book;
+    }
+
+    private static function plain(string $text): string
+    {
+        return (string) preg_replace('/\\\\([\\\\`*_\[\]<>|#])/', '$1', $text);
+    }
+}
