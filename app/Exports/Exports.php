@@ -20,8 +20,12 @@ final class Exports
      * @param  list<string>|null  $parts  of the book; null for all
      * @return array<string, Exporter> by key
      */
-    public static function all(Drawings $drawings, ?array $parts = null, MapDepth $depth = MapDepth::Cables, Paper $paper = Paper::A4): array
-    {
+    public static function all(
+        Drawings $drawings,
+        ?array $parts = null,
+        MapDepth $depth = MapDepth::Cables,
+        Paper $paper = Paper::A4,
+    ): array {
         $all = [
             new DocumentFile,
             new BookPdf($drawings, $parts, $paper),

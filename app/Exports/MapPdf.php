@@ -62,7 +62,8 @@ final readonly class MapPdf
                 $column > 0 ? 'left: sheet '.$tile : '', $column < $columns - 1 ? 'right: sheet '.($tile + 2) : '',
                 $row > 0 ? 'above: sheet '.($tile + 1 - $columns) : '', $row < $rows - 1 ? 'below: sheet '.($tile + 1 + $columns) : '',
             ]);
-            $this->caption("{$this->caption}, sheet ".($tile + 1).' of '.($columns * $rows).($beside === [] ? '' : ' ('.implode(', ', $beside).')'));
+            $this->caption("{$this->caption}, sheet ".($tile + 1).' of '.($columns * $rows)
+                .($beside === [] ? '' : ' ('.implode(', ', $beside).')'));
             $at = $this->sheets->GetY() + 1;
             $this->put(Sheets::MARGIN, $at, $this->sheets->inside(), $full, self::SPREAD, $column * $stepX, $row * $stepY);
             $this->marks($at, $full);

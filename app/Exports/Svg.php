@@ -21,12 +21,14 @@ final class Svg
     private static function shape(Shape $shape): string
     {
         $points = implode(' ', array_map(fn (array $point) => "{$point[0]},{$point[1]}", $shape->points));
-        $look = ' fill="'.($shape->fill ?? 'none').'"'.($shape->stroke === null ? '' : " stroke=\"{$shape->stroke}\" stroke-width=\"{$shape->width}\"")
+        $look = ' fill="'.($shape->fill ?? 'none').'"'
+            .($shape->stroke === null ? '' : " stroke=\"{$shape->stroke}\" stroke-width=\"{$shape->width}\"")
             .($shape->dashes === [] ? '' : ' stroke-dasharray="'.implode(' ', $shape->dashes).'"');
         [$x, $y] = $shape->points[0];
 
         return match ($shape->kind) {
-            'box' => "<rect x=\"{$x}\" y=\"{$y}\" width=\"".($shape->points[1][0] - $x).'" height="'.($shape->points[1][1] - $y)."\"{$look}/>",
+            'box' => "<rect x=\"{$x}\" y=\"{$y}\" width=\"".($shape->points[1][0] - $x)
+                .'" height="'.($shape->points[1][1] - $y)."\"{$look}/>",
             'line' => "<polyline points=\"{$points}\"{$look} stroke-linejoin=\"round\"/>",
             'polygon' => "<polygon points=\"{$points}\"{$look}/>",
             'text' => "<text x=\"{$x}\" y=\"{$y}\" font-size=\"{$shape->size}\" text-anchor=\"{$shape->anchor}\""

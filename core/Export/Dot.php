@@ -38,7 +38,8 @@ final class Dot implements Exporter
         }
         $lines = ['digraph '.self::quoted($of->rig->name).' {', '  rankdir=LR;', '  node [shape=box];'];
         foreach (array_values($units) as $number => $nodes) {
-            array_push($lines, "  subgraph cluster_{$number} {", '    label='.self::quoted((string) array_keys($units)[$number]).';', ...$nodes, ...['  }']);
+            $label = self::quoted((string) array_keys($units)[$number]);
+            array_push($lines, "  subgraph cluster_{$number} {", "    label={$label};", ...[...$nodes, '  }']);
         }
         foreach ($network->edges as $edge) {
             $lines[] = '  '.self::quoted($edge['from']).' -> '.self::quoted($edge['to']).' [label='.self::quoted($edge['label'])

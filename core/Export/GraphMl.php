@@ -65,7 +65,8 @@ final class GraphMl implements Exporter
         $data = '';
         foreach (array_keys(self::KEYS[$for]) as $name) {
             $value = $values[$name];
-            $data .= "<data key=\"{$for}-{$name}\">".(is_bool($value) ? ($value ? 'true' : 'false') : self::text((string) $value)).'</data>';
+            $text = is_bool($value) ? ($value ? 'true' : 'false') : self::text((string) $value);
+            $data .= "<data key=\"{$for}-{$name}\">{$text}</data>";
         }
 
         return $data;

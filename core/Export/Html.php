@@ -18,16 +18,45 @@ final readonly class Html implements Exporter
 {
     private const STYLE = <<<'CSS'
         :root { color-scheme: light; }
-        body { font: 15px/1.4 Barlow, 'Segoe UI', system-ui, sans-serif; color: #1b1f24; background: #fff; margin: 0 auto; padding: 1.2rem; max-width: 62rem; }
-        h1 { font-size: 1.9rem; margin: 0; } h2 { font-size: 1.35rem; margin: 2.2rem 0 0.6rem; border-bottom: 2px solid; } h3 { font-size: 1.05rem; margin: 1.3rem 0 0.3rem; }
-        .edition { color: #555; margin: 0.2rem 0 1.4rem; } nav ol { columns: 2; padding-left: 1.4rem; } nav a { color: inherit; }
-        .scroll { overflow-x: auto; } table { border-collapse: collapse; width: 100%; font-size: 0.86rem; margin: 0.4rem 0 1rem; }
-        th, td { border: 1px solid #bbb; padding: 0.2rem 0.4rem; text-align: left; vertical-align: top; overflow-wrap: anywhere; min-width: 3.4em; } thead th { background: #efece4; }
-        .steps { list-style: none; padding: 0; } .steps label { display: flex; gap: 0.6rem; padding: 0.45rem 0; border-bottom: 1px solid #ddd; } .steps input { width: 1.3rem; height: 1.3rem; flex: none; }
-        figure { margin: 0.5rem 0 1rem; overflow-x: auto; } figcaption { color: #555; } figure svg { max-width: none; }
-        @page { size: A4; margin: 16mm 14mm 18mm; @bottom-right { content: counter(page) ' / ' counter(pages); } @bottom-left { content: string(edition); } }
+        body {
+            font: 15px/1.4 Barlow, 'Segoe UI', system-ui, sans-serif; color: #1b1f24; background: #fff;
+            margin: 0 auto; padding: 1.2rem; max-width: 62rem;
+        }
+        h1 { font-size: 1.9rem; margin: 0; }
+        h2 { font-size: 1.35rem; margin: 2.2rem 0 0.6rem; border-bottom: 2px solid; }
+        h3 { font-size: 1.05rem; margin: 1.3rem 0 0.3rem; }
+        .edition { color: #555; margin: 0.2rem 0 1.4rem; }
+        nav ol { columns: 2; padding-left: 1.4rem; }
+        nav a { color: inherit; }
+        .scroll { overflow-x: auto; }
+        table { border-collapse: collapse; width: 100%; font-size: 0.86rem; margin: 0.4rem 0 1rem; }
+        th, td {
+            border: 1px solid #bbb; padding: 0.2rem 0.4rem; text-align: left; vertical-align: top;
+            overflow-wrap: anywhere; min-width: 3.4em;
+        }
+        thead th { background: #efece4; }
+        .steps { list-style: none; padding: 0; }
+        .steps label { display: flex; gap: 0.6rem; padding: 0.45rem 0; border-bottom: 1px solid #ddd; }
+        .steps input { width: 1.3rem; height: 1.3rem; flex: none; }
+        figure { margin: 0.5rem 0 1rem; overflow-x: auto; }
+        figcaption { color: #555; }
+        figure svg { max-width: none; }
+        @page {
+            size: A4; margin: 16mm 14mm 18mm;
+            @bottom-right { content: counter(page) ' / ' counter(pages); }
+        }
         @page wide { size: A4 landscape; }
-        @media print { body { max-width: none; padding: 0; font-size: 10pt; } .wide { page: wide; } h2, h3 { break-after: avoid; } tr { break-inside: avoid; } thead { display: table-header-group; } .scroll, figure { overflow: visible; } figure svg { max-width: 100%; height: auto; } section { break-before: page; } section:first-of-type { break-before: auto; } }
+        @media print {
+            body { max-width: none; padding: 0; font-size: 10pt; }
+            .wide { page: wide; }
+            h2, h3 { break-after: avoid; }
+            tr { break-inside: avoid; }
+            thead { display: table-header-group; }
+            .scroll, figure { overflow: visible; }
+            figure svg { max-width: 100%; height: auto; }
+            section { break-before: page; }
+            section:first-of-type { break-before: auto; }
+        }
         CSS;
 
     /** Ticks are kept by the browser, for this book and this state of it. */
@@ -37,7 +66,10 @@ final readonly class Html implements Exporter
         try { kept = JSON.parse(localStorage.getItem(key)) ?? {}; } catch { }
         for (const box of document.querySelectorAll('.steps input')) {
             box.checked = kept[box.id] === true;
-            box.addEventListener('change', () => { kept[box.id] = box.checked; try { localStorage.setItem(key, JSON.stringify(kept)); } catch { } });
+            box.addEventListener('change', () => {
+                kept[box.id] = box.checked;
+                try { localStorage.setItem(key, JSON.stringify(kept)); } catch { }
+            });
         }
         JS;
 
@@ -75,8 +107,9 @@ final readonly class Html implements Exporter
         $title = self::text($book->title);
         $edition = self::text($book->edition);
 
-        return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n"
-            ."<title>{$title} · {$edition}</title>\n<style>\n".self::STYLE."\n</style>\n</head>\n<body>\n".$this->body($book)
+        return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n"
+            ."<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n<title>{$title} · {$edition}</title>\n"
+            ."<style>\n".self::STYLE."\n</style>\n</head>\n<body>\n".$this->body($book)
             ."<script>\n".self::SCRIPT."\n</script>\n</body>\n</html>\n";
     }
 
@@ -91,8 +124,9 @@ final readonly class Html implements Exporter
             }
             if ($written !== '') {
                 $contents .= "<li><a href=\"#{$part->key()}\">".self::text($part->title())."</a></li>\n";
-                $isWide = array_filter($blocks, fn (Block $one) => $one instanceof Figure || ($one instanceof Table && $one->isWide)) !== [];
-                $sections .= "<section id=\"{$part->key()}\"".($isWide ? ' class="wide"' : '').'>'."\n<h2>".self::text($part->title())."</h2>\n{$written}</section>\n";
+                $wide = array_filter($blocks, fn (Block $one) => $one instanceof Figure || ($one instanceof Table && $one->isWide));
+                $sections .= "<section id=\"{$part->key()}\"".($wide === [] ? '' : ' class="wide"').">\n<h2>"
+                    .self::text($part->title())."</h2>\n{$written}</section>\n";
             }
         }
 

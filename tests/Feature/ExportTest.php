@@ -129,6 +129,6 @@ it('shows the book and gives every form to those who may look, and to nobody els
     auth()->guard('web')->forgetUser();
     $this->flushSession();
     foreach (['book', 'exports/pdf'] as $address) {
-        $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/{$address}")->assertForbidden();
+        $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/{$address}")->assertNotFound();
     }
 });

@@ -49,7 +49,7 @@ final class Computers implements Part
             );
             if ($programs !== []) {
                 $blocks[] = new Steps(array_map(fn (Unit $one) => "Start {$one->name}".($one->atLogin ? ' (starts by itself at login)' : '')
-                    .($one->needs === [] ? '' : '; it needs '.implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $one->needs)))
+                    .($one->needs === [] ? '' : '; it needs '.$this->names($one->needs, $of))
                     .'.', $programs));
             }
         }
@@ -57,12 +57,20 @@ final class Computers implements Part
         return $blocks;
     }
 
+    /** @param  list<string>  $units */
+    private function names(array $units, Source $of): string
+    {
+        return implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $units));
+    }
+
     /** @return list<string> */
     private function device(Device $device, Source $of): array
     {
         $set = $device->settings;
         $format = array_filter([
-            $set?->rateHz === null ? '' : "{$set->rateHz} Hz", $set?->bits === null ? '' : "{$set->bits} bit", $set?->driverMode->value ?? '',
+            $set?->rateHz === null ? '' : "{$set->rateHz} Hz",
+            $set?->bits === null ? '' : "{$set->bits} bit",
+            $set?->driverMode->value ?? '',
         ]);
 
         return [

@@ -34,7 +34,11 @@ final class OwnReturns implements Part
             foreach ($of->rig->situations as $situation) {
                 $gets = $left = [];
                 foreach ($of->rig->sources as $sound) {
-                    $of->hearing($situation->id)->pair($sound->id, $listener->id)->isHeard() ? $gets[] = $sound->name : $left[] = $sound->name;
+                    if ($of->hearing($situation->id)->pair($sound->id, $listener->id)->isHeard()) {
+                        $gets[] = $sound->name;
+                    } else {
+                        $left[] = $sound->name;
+                    }
                 }
                 $rows[] = [$listener->name, $situation->name, implode(', ', $gets) ?: 'nothing', implode(', ', $left) ?: 'nothing'];
             }

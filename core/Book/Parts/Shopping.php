@@ -44,7 +44,13 @@ final class Shopping implements Part
             foreach ($lengths as $length => $by) {
                 $buy = $by['to buy'] ?? [];
                 $rows[] = [
-                    $type, (string) $length, (string) (count($by['owned'] ?? []) + count($buy)), (string) count($buy), implode(', ', $buy), '', '',
+                    $type,
+                    (string) $length,
+                    (string) (count($by['owned'] ?? []) + count($buy)),
+                    (string) count($buy),
+                    implode(', ', $buy),
+                    '',
+                    '',
                 ];
             }
         }
@@ -55,7 +61,8 @@ final class Shopping implements Part
                     fn (string $point) => $model->points[$point]->channels,
                     array_unique(array_map(fn ($route) => $route->to, array_values($model->routes))),
                 ));
-                $parts[$model->name] ??= [$model->name, $model->family === Family::Isolator ? Count::of($channels, 'channel') : '', 0, [], '', ''];
+                $wide = $model->family === Family::Isolator ? Count::of($channels, 'channel') : '';
+                $parts[$model->name] ??= [$model->name, $wide, 0, []];
                 $parts[$model->name][2]++;
                 $parts[$model->name][3][] = $unit->name;
             }
