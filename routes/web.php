@@ -13,11 +13,12 @@ use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\RigController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\ShareController;
 use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
 // What an address numbers fits a column of the database.
-Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture'], '\d{1,15}'));
+Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share'], '\d{1,15}'));
 
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
@@ -31,6 +32,9 @@ Route::middleware('guest')->group(function () {
         Route::post('/new-password', 'update')->middleware('throttle:reset')->name('password.store');
     });
 });
+
+// For whoever has the link, signed in or not.
+Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:shared')->name('shared');
 
 Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
@@ -100,6 +104,10 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/people', 'store')->middleware('throttle:invitations')->name('people.store');
                 Route::delete('/people/{member}', 'destroy')->scopeBindings()->name('people.destroy');
                 Route::post('/pulse', 'pulse')->name('pulse');
+            });
+            Route::controller(ShareController::class)->scopeBindings()->group(function () {
+                Route::post('/shares', 'store')->middleware('throttle:invitations')->name('shares.store');
+                Route::delete('/shares/{share}', 'destroy')->name('shares.destroy');
             });
             Route::controller(PictureController::class)->scopeBindings()->group(function () {
                 Route::post('/pictures', 'store')->middleware('throttle:pictures')->name('pictures.store');

@@ -18,6 +18,7 @@ final class Exports
 {
     /**
      * @param  list<string>|null  $parts  of the book; null for all
+     * @param  (\Closure(string): string)|null  $address  where the application shows what is selected, `cable:…` or `unit:…`
      * @return array<string, Exporter> by key
      */
     public static function all(
@@ -25,6 +26,8 @@ final class Exports
         ?array $parts = null,
         MapDepth $depth = MapDepth::Cables,
         Paper $paper = Paper::A4,
+        ?LabelStock $stock = null,
+        ?\Closure $address = null,
     ): array {
         $all = [
             new DocumentFile,
@@ -32,6 +35,7 @@ final class Exports
             new BookHtml($drawings, $parts),
             new Markdown($parts),
             new CableCsv,
+            new Labels($stock ?? LabelStock::of(''), $address),
             new DeviceCsv,
             new GraphMl,
             new Dot,

@@ -23,6 +23,7 @@ final class Throttles
         'account' => 10,
         'export' => 10,
         'documents' => 40,
+        'shared' => 30,
     ];
 
     public static function define(): void

@@ -82,6 +82,12 @@ final class Rig extends Model
         return $role === null ? null : $role === MemberRole::Edit;
     }
 
+    /** @return HasMany<Share, $this> */
+    public function shares(): HasMany
+    {
+        return $this->hasMany(Share::class);
+    }
+
     /** @return HasMany<Layout, $this> */
     public function layouts(): HasMany
     {

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Exports\Drawings;
 use App\Exports\Exports;
+use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\Revision;
 use App\Models\Rig as Record;
@@ -24,7 +25,7 @@ final readonly class BookPage
     private const CHANGES = 60;
 
     /** @param  list<string>|null  $parts  null for all */
-    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth)
+    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth, public LabelStock $stock)
     {
     }
 
@@ -50,6 +51,12 @@ final readonly class BookPage
         return array_map(fn (Part $part) => $part->title(), Parts::all());
     }
 
+    /** @return array<string, string> what sheets of labels are called, by key */
+    public function stocks(): array
+    {
+        return array_map(fn (LabelStock $one) => $one->name, LabelStock::all());
+    }
+
     public function has(string $part): bool
     {
         return $this->parts === null || in_array($part, $this->parts, true);
@@ -66,6 +73,6 @@ final readonly class BookPage
     /** @return array<string, string|list<string>> what is picked, for an address */
     public function query(): array
     {
-        return [...($this->parts === null ? [] : ['parts' => $this->parts]), 'paper' => $this->paper->value, 'map' => $this->depth->value];
+        return [...($this->parts === null ? [] : ['parts' => $this->parts]), 'paper' => $this->paper->value, 'map' => $this->depth->value, 'labels' => $this->stock->key];
     }
 }

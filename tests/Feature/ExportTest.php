@@ -5,6 +5,9 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Exports\Drawings;
 use App\Exports\Exports;
+use App\Exports\LabelStock;
+use App\Exports\Paper;
+use App\Models\Share;
 use App\Models\User;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
@@ -96,6 +99,20 @@ it('writes the book as PDF within ten seconds and 256 MiB: fonts embedded, every
     }
 })->with(['a4', 'letter']);
 
+it('prints a flag for both ends of every cable and a tag for every unit, on any stock of labels', function (string $stock) {
+    ($this->export)('labels', ['--labels' => $stock]);
+    $text = ($this->tool)('pdftotext', $this->out, '-');
+    $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
+    foreach ($rig->cables as $cable) {
+        expect(preg_match_all("/^{$cable->label}$/m", $text))->toBe(2);
+    }
+    expect($text)->toContain('Here: Line booster · Out')->toContain('Desk mixer');
+    $size = LabelStock::of($stock);
+    [$width, $height] = $size->paper === Paper::A4 ? [210, 297] : [215.9, 279.4];
+    [$x, $y] = $size->corner($size->columns * $size->rows - 1);
+    expect($x + $size->width)->toBeLessThanOrEqual($width + 0.01)->and($y + $size->height)->toBeLessThanOrEqual($height + 0.6);
+})->with(['a4-65', 'a4-24', 'letter-30']);
+
 it('exports a rig of a hundred units within a second each', function () {
     $rig = (new DocumentReader)->read(GeneratedRig::text(100, 300));
     $source = new Source($rig);
@@ -128,7 +145,48 @@ it('shows the book and gives every form to those who may look, and to nobody els
     $this->get("/rigs/{$rig->id}/exports/stone")->assertNotFound();
     auth()->guard('web')->forgetUser();
     $this->flushSession();
+    $stranger = User::factory()->create();
     foreach (['book', 'exports/pdf'] as $address) {
-        $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/{$address}")->assertNotFound();
+        $this->actingAs($stranger)->get("/rigs/{$rig->id}/{$address}")->assertNotFound();
     }
+});
+
+it('shows the book to whoever has the link, as long as it holds, and nothing else', function () {
+    $owner = User::factory()->create();
+    $rig = app(ImportRig::class)($owner, shipped('rigs/ticket-booth.json'));
+    $make = fn (int $days) => $this->actingAs($owner)->post("/rigs/{$rig->id}/shares", ['name' => 'The hall', 'days' => $days])
+        ->assertRedirect()->assertSessionHasNoErrors()->getSession()->get('link');
+    $link = $make(7);
+    $path = (string) parse_url($link, PHP_URL_PATH);
+    expect($path)->toMatch('#^/shared/[A-Za-z0-9]{40}$#')->and(Share::query()->sole()->digest)->not->toContain(basename($path));
+
+    $out = function () {
+        auth()->guard('web')->forgetUser();
+        $this->flushSession();
+    };
+    $out();
+    $this->get($path)->assertOk()->assertSee('Ticket booth talk')->assertSee('Cable schedule')->assertSee('<svg ', false)->assertHeader('X-Robots-Tag', 'noindex, nofollow')
+        ->assertDontSee($owner->name)->assertDontSee('<form', false)->assertDontSee("/rigs/{$rig->id}", false);
+    // It opens nothing but this one page.
+    foreach (["/rigs/{$rig->id}/book", "/rigs/{$rig->id}/exports/document", "/rigs/{$rig->id}/wishes"] as $address) {
+        $this->get($address)->assertRedirect('/sign-in');
+    }
+    $this->get('/shared/'.str_repeat('a', 40))->assertNotFound();
+    $this->get('/shared/short')->assertNotFound();
+    $this->travel(8)->days();
+    $this->get($path)->assertNotFound();
+    $this->travelBack();
+
+    // Only the owner makes and removes links; a removed one opens nothing.
+    $editor = User::factory()->create();
+    $rig->members()->create(['user_id' => $editor->id, 'role' => 'edit', 'accepted_at' => now()]);
+    $this->actingAs($editor)->post("/rigs/{$rig->id}/shares", ['name' => 'Mine', 'days' => 7])->assertForbidden();
+    $out();
+    $forever = (string) parse_url($make(0), PHP_URL_PATH);
+    $this->get($forever)->assertOk();
+    $share = Share::query()->latest('id')->first();
+    $other = app(ImportRig::class)($owner, shipped('rigs/penny-slot.json'));
+    $this->delete("/rigs/{$other->id}/shares/{$share->id}")->assertNotFound();
+    $this->delete("/rigs/{$rig->id}/shares/{$share->id}")->assertRedirect();
+    $this->get($forever)->assertNotFound();
 });

@@ -74,7 +74,7 @@ final class Rebuilt
 
     private function settings(): void
     {
-        foreach ($this->book['Settings to dial in'] as $unit => $tables) {
+        foreach ($this->book['Settings to dial in'] ?? [] as $unit => $tables) {
             foreach ($tables[0] as [$where, $what, $to]) {
                 $number = preg_match('/[−-]?[\d.]+/u', $to, $found) === 1 ? (float) str_replace('−', '-', $found[0]) : null;
                 if ($what === 'route') {

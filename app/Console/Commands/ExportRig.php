@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Exports\Drawings;
 use App\Exports\Exports;
+use App\Exports\LabelStock;
 use App\Exports\NotInstalled;
 use App\Exports\Paper;
 use App\ViewModels\MapDepth;
@@ -20,11 +21,12 @@ final class ExportRig extends Command
 
     protected $signature = 'rig:export
         {file : A rig document}
-        {--format=document : document, pdf, html, markdown, cables-csv, devices-csv, graphml, dot, svg or png}
+        {--format=document : document, pdf, html, markdown, labels, cables-csv, devices-csv, graphml, dot, svg or png}
         {--o|output= : Where to write; the standard output where it is left out}
         {--parts= : Of the book, with commas between; all where it is left out}
         {--depth=cables : Of the map: cables, sockets, inside or everything}
-        {--paper=a4 : a4 or letter}';
+        {--paper=a4 : a4 or letter}
+        {--labels= : The sheet of labels: a4-65, a4-24 or letter-30}';
 
     protected $description = 'Write a rig as a book, a table, a graph or a map';
 
@@ -47,7 +49,7 @@ final class ExportRig extends Command
             return self::FAILURE;
         }
         $source = new Source($rig);
-        $all = Exports::all(new Drawings($source), $parts, $depth, $paper);
+        $all = Exports::all(new Drawings($source), $parts, $depth, $paper, LabelStock::of((string) $this->option('labels')));
         $exporter = $all[(string) $this->option('format')] ?? null;
         if ($exporter === null) {
             $this->components->error('There is no such format; there are '.implode(', ', array_keys($all)).'.');

@@ -31,7 +31,7 @@ final class BookController
 
         return view('rigs.book', [
             'page' => new RigPage($rig, 'book', $request),
-            'book' => new BookPage($parts, $request->paper(), $request->depth()),
+            'book' => new BookPage($parts, $request->paper(), $request->depth(), $request->stock()),
             'written' => $writer->body(new Book($source, $parts)),
         ]);
     }
@@ -40,7 +40,14 @@ final class BookController
     {
         Gate::authorize('view', $rig);
         $source = BookPage::source($rig);
-        $all = Exports::all(new Drawings($source, $rig), $request->parts(), $request->depth(), $request->paper());
+        $all = Exports::all(
+            new Drawings($source, $rig),
+            $request->parts(),
+            $request->depth(),
+            $request->paper(),
+            $request->stock(),
+            fn (string $select): string => route('rigs.wiring', ['rig' => $rig->id, 'select' => $select]),
+        );
         $exporter = $all[$format] ?? abort(404);
         try {
             $written = $exporter->write($source);

@@ -32,6 +32,8 @@ final class MemberController
                 'page' => new RigPage($rig, 'people', $request),
                 'members' => $rig->members()->with('user:id,name,email')->orderBy('id')->get(),
                 'owner' => $rig->user,
+                'shares' => $rig->user_id === $request->user()?->id ? $rig->shares()->orderBy('id')->get() : [],
+                'days' => ShareController::DAYS,
             ],
         );
     }

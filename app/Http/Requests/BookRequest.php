@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\ViewModels\MapDepth;
 use Illuminate\Foundation\Http\FormRequest;
@@ -28,6 +29,11 @@ final class BookRequest extends FormRequest
     public function paper(): Paper
     {
         return Paper::tryFrom($this->string('paper')->toString()) ?? Paper::A4;
+    }
+
+    public function stock(): LabelStock
+    {
+        return LabelStock::of($this->string('labels')->toString());
     }
 
     public function depth(): MapDepth

@@ -18,6 +18,22 @@
                 <label>They may <select name="role"><option value="view">view only</option><option value="edit" @selected(old('role') === 'edit')>edit</option></select></label>
                 <button class="do" type="submit">Invite</button>
             </form>
+            <h3>Links for people without an account</h3>
+            <p class="quiet">Whoever has a link can read the book and the maps of this rig as it is then, and nothing else.</p>
+            @if (session('link')) <p><label>The link, shown only now <input class="form-control" readonly value="{{ session('link') }}"></label></p> @endif
+            <ul class="members">
+                @foreach ($shares as $share)
+                    <li><strong>{{ $share->name }}</strong> <span class="quiet">made {{ $share->created_at->toDateString() }}{{ $share->expires_at === null ? '' : ($share->hasExpired() ? ', expired' : ', until '.$share->expires_at->format('Y-m-d H:i')) }}</span>
+                        <form method="post" action="{{ route('rigs.shares.destroy', [$page->record->id, $share->id]) }}">@csrf @method('delete')<button class="do" type="submit">Remove<span class="visually-hidden"> the link for {{ $share->name }}</span></button></form>
+                    </li>
+                @endforeach
+            </ul>
+            <form class="row-form" method="post" action="{{ route('rigs.shares.store', $page->record->id) }}">
+                @csrf
+                <label>For whom <input name="name" required maxlength="{{ Bounds::SHORT_NAME }}"></label>
+                <label>It holds <select name="days">@foreach ($days as $number => $words) <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
+                <button class="do" type="submit">Make a link</button>
+            </form>
         @endif
         <p class="quiet">Two can work at the same time: each sees the other's changes within seconds. Changes that touch different things are joined; where both touch the same thing, the later one is told and nothing is overwritten.</p>
     </div>

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exports\BookHtml;
+use App\Exports\Drawings;
+use App\Models\Rig;
+use App\Models\Share;
+use App\ViewModels\BookPage;
+use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Quantity\Bounds;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** Links to a rig's book for people without an account: made and taken back by the owner, read by whoever has one. */
+final class ShareController
+{
+    /** Days that a link can hold; 0 for until it is taken back. */
+    public const DAYS = [1 => 'a day', 7 => 'a week', 30 => '30 days', 0 => 'until it is removed'];
+
+    /** Links that a rig can have at a time. */
+    private const MOST = 50;
+
+    public function store(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $fields = $request->validate([
+            'name' => ['required', 'string', 'max:'.Bounds::SHORT_NAME],
+            'days' => ['required', Rule::in(array_keys(self::DAYS))],
+        ]);
+        if ($rig->shares()->count() >= self::MOST) {
+            return back()->withErrors(['name' => 'A rig can have '.self::MOST.' links. Remove one first.'])->withInput();
+        }
+        $days = (int) $fields['days'];
+        [$secret, $share] = Share::withSecret($fields['name'], $days === 0 ? null : now()->addDays($days));
+        $rig->shares()->save($share);
+
+        return back()->with('said', "The link for {$share->name} is made. It is shown only now.")->with('link', route('shared', $secret));
+    }
+
+    public function destroy(Rig $rig, Share $share): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $share->delete();
+
+        return back()->with('said', "The link for {$share->name} opens nothing any more.");
+    }
+
+    /** The book, for whoever has the link. Who changed what is nobody else's business. */
+    public function show(string $secret): Response
+    {
+        $share = Share::of($secret) ?? abort(404);
+        $rig = $share->rig ?? abort(404);
+        $source = BookPage::source($rig);
+        $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
+        $writer = (new BookHtml(new Drawings($source), $parts))->writer($source);
+
+        return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($source, $parts))])
+            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store', 'Referrer-Policy' => 'no-referrer']);
+    }
+}
