@@ -97,6 +97,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/history', 'history')->name('history');
                 Route::get('/history/{number}/{with}', 'compare')->name('compare');
                 Route::post('/revisions/{number}/restore', 'restore')->name('restore');
+                Route::put('/revisions/{number}/name', 'name')->name('revision.name');
             });
             Route::controller(MemberController::class)->group(function () {
                 Route::get('/people', 'index')->name('people');

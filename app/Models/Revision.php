@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $parent  number of the revision that it was made from: where undoing leads
  * @property int|null $user_id
  * @property string $what
+ * @property string $name  given to it by a person; usually empty
  * @property string $document
  * @property array<string, int>|null $counts  pairs by verdict in the base situation; null where nobody has counted
  * @property int|null $units
@@ -27,7 +28,7 @@ final class Revision extends Model
 {
     public const UPDATED_AT = null;
 
-    protected $fillable = ['number', 'parent', 'user_id', 'what', 'document', 'counts', 'units', 'cables', 'build'];
+    protected $fillable = ['number', 'parent', 'user_id', 'what', 'name', 'document', 'counts', 'units', 'cables', 'build'];
 
     /** @return array<string, string> */
     protected function casts(): array

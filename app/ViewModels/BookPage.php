@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Actions\UnreadableRevision;
 use App\Exports\Drawings;
 use App\Exports\Exports;
 use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\Revision;
 use App\Models\Rig as Record;
+use App\Rigs\Recovery;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
@@ -24,25 +26,44 @@ final readonly class BookPage
     /** Revisions that the change log goes back. */
     private const CHANGES = 60;
 
-    /** @param  list<string>|null  $parts  null for all */
-    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth, public LabelStock $stock)
+    /**
+     * @param  list<string>|null  $parts  null for all
+     * @param  int|null  $revision  an earlier one; null for the rig as it is
+     */
+    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth, public LabelStock $stock, private ?int $revision)
     {
     }
 
-    /** What the book of a stored rig is written from. */
-    public static function source(Record $record): Source
+    /**
+     * What the book of a stored rig is written from.
+     *
+     * @param  int|null  $number  of an earlier revision; null for the rig as it is
+     *
+     * @throws UnreadableRevision when the revision can't be read any more
+     */
+    public static function source(Record $record, ?int $number = null): Source
     {
-        $revisions = $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'user_id', 'created_at'])->with('user:id,name')
+        $at = $number ?? $record->at;
+        $revisions = $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'name', 'user_id', 'created_at'])
+            ->with('user:id,name')->when($number !== null, fn ($query) => $query->where('number', '<=', $number))
             ->latest('number')->limit(self::CHANGES)->get();
-        $now = $revisions->firstWhere('number', $record->at) ?? $revisions->first();
+        $now = $revisions->firstWhere('number', $at) ?? $revisions->first();
+        $name = $now === null || $now->name === '' ? '' : ", {$now->name}";
 
         return new Source(
-            StoredRig::load($record),
-            "Revision {$record->at}".($now === null ? '' : ', '.$now->created_at->format('j F Y')),
+            $number === null ? StoredRig::load($record) : self::earlier($record, $number),
+            "Revision {$at}{$name}".($now === null ? '' : ', '.$now->created_at->format('j F Y')),
             array_values($revisions->map(fn (Revision $one) => [
-                $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', $one->what,
+                $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', ($one->name === '' ? '' : "{$one->name}: ").$one->what,
             ])->all()),
         );
+    }
+
+    private static function earlier(Record $record, int $number): Rig
+    {
+        $revision = $record->revisions()->where('number', $number)->first() ?? abort(404);
+
+        return Recovery::read($revision) ?? throw new UnreadableRevision($number);
     }
 
     /** @return array<string, string> titles of all parts, by key */
@@ -55,6 +76,11 @@ final readonly class BookPage
     public function stocks(): array
     {
         return array_map(fn (LabelStock $one) => $one->name, LabelStock::all());
+    }
+
+    public function revision(): ?int
+    {
+        return $this->revision;
     }
 
     public function has(string $part): bool
@@ -73,6 +99,10 @@ final readonly class BookPage
     /** @return array<string, string|list<string>> what is picked, for an address */
     public function query(): array
     {
-        return [...($this->parts === null ? [] : ['parts' => $this->parts]), 'paper' => $this->paper->value, 'map' => $this->depth->value, 'labels' => $this->stock->key];
+        return [
+            ...($this->parts === null ? [] : ['parts' => $this->parts]),
+            ...($this->revision === null ? [] : ['revision' => (string) $this->revision]),
+            'paper' => $this->paper->value, 'map' => $this->depth->value, 'labels' => $this->stock->key,
+        ];
     }
 }

@@ -104,9 +104,9 @@ it('prints a flag for both ends of every cable and a tag for every unit, on any 
     $text = ($this->tool)('pdftotext', $this->out, '-');
     $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
     foreach ($rig->cables as $cable) {
-        expect(preg_match_all("/^{$cable->label}$/m", $text))->toBe(2);
+        expect(preg_match_all("/\b{$cable->label}\b/", $text))->toBe(2);
     }
-    expect($text)->toContain('Here: Line booster · Out')->toContain('Desk mixer');
+    expect((string) preg_replace('/\s+/', ' ', $text))->toContain('Here: Line booster · Out')->toContain('Desk mixer');
     $size = LabelStock::of($stock);
     [$width, $height] = $size->paper === Paper::A4 ? [210, 297] : [215.9, 279.4];
     [$x, $y] = $size->corner($size->columns * $size->rows - 1);
@@ -189,4 +189,18 @@ it('shows the book to whoever has the link, as long as it holds, and nothing els
     $this->delete("/rigs/{$other->id}/shares/{$share->id}")->assertNotFound();
     $this->delete("/rigs/{$rig->id}/shares/{$share->id}")->assertRedirect();
     $this->get($forever)->assertNotFound();
+});
+
+it('names a revision, and writes the book of any one', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+    $this->actingAs($user)->post("/rigs/{$rig->id}/edits", ['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk', 'revision' => 1])->assertSessionHasNoErrors();
+    $this->put("/rigs/{$rig->id}/revisions/1/name", ['name' => 'as shown on the night'])->assertRedirect();
+    $this->get("/rigs/{$rig->id}/history")->assertSee('as shown on the night');
+    $this->get("/rigs/{$rig->id}/book?revision=1")->assertOk()->assertSee('Revision 1, as shown on the night,')->assertDontSee('Balcony (desk)');
+    $this->get("/rigs/{$rig->id}/book")->assertOk()->assertSee('Revision 2,')->assertSee('Balcony (desk)');
+    $this->get("/rigs/{$rig->id}/exports/markdown?revision=1")->assertOk()->assertDontSee('Balcony');
+    $this->get("/rigs/{$rig->id}/book?revision=77")->assertNotFound();
+    $this->put("/rigs/{$rig->id}/revisions/1/name", ['name' => str_repeat('x', 61)])->assertSessionHasErrors('name');
+    $this->put("/rigs/{$rig->id}/revisions/77/name", ['name' => 'x'])->assertNotFound();
 });

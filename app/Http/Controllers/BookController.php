@@ -25,13 +25,13 @@ final class BookController
     public function show(BookRequest $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
-        $source = BookPage::source($rig);
+        $source = BookPage::source($rig, $request->revision());
         $parts = $request->parts();
-        $writer = (new BookHtml(new Drawings($source, $rig), $parts))->writer($source);
+        $writer = (new BookHtml(new Drawings($source, $request->revision() === null ? $rig : null), $parts))->writer($source);
 
         return view('rigs.book', [
             'page' => new RigPage($rig, 'book', $request),
-            'book' => new BookPage($parts, $request->paper(), $request->depth(), $request->stock()),
+            'book' => new BookPage($parts, $request->paper(), $request->depth(), $request->stock(), $request->revision()),
             'written' => $writer->body(new Book($source, $parts)),
         ]);
     }
@@ -39,9 +39,9 @@ final class BookController
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
     {
         Gate::authorize('view', $rig);
-        $source = BookPage::source($rig);
+        $source = BookPage::source($rig, $request->revision());
         $all = Exports::all(
-            new Drawings($source, $rig),
+            new Drawings($source, $request->revision() === null ? $rig : null),
             $request->parts(),
             $request->depth(),
             $request->paper(),

@@ -16,6 +16,7 @@ use App\Rigs\Recovery;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig as CoreRig;
@@ -90,6 +91,17 @@ final readonly class EditController
         });
     }
 
+    /** Gives a revision a name to find it by: "as shown on the night". */
+    public function name(Request $request, Rig $rig, int $number): RedirectResponse
+    {
+        Gate::authorize('update', $rig);
+        $revision = $rig->revisions()->select(['id', 'rig_id', 'number'])->where('number', $number)->first() ?? abort(404);
+        $name = $request->validate(['name' => ['nullable', 'string', 'max:'.Bounds::SHORT_NAME]])['name'] ?? '';
+        $revision->update(['name' => $name]);
+
+        return back()->with('said', $name === '' ? "Revision {$number} has no name any more." : "Revision {$number} is called {$name}.");
+    }
+
     /** What changed from one revision to another. */
     public function compare(Request $request, Rig $rig, int $number, int $with): View
     {
@@ -121,7 +133,7 @@ final readonly class EditController
         return view('rigs.history', [
             'page' => new RigPage($rig, 'history', $request),
             'revisions' => $rig->revisions()
-                ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'created_at'])
+                ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'name', 'created_at'])
                 ->with('user:id,name')->latest('number')->paginate(50),
         ]);
     }

@@ -31,6 +31,14 @@ final class BookRequest extends FormRequest
         return Paper::tryFrom($this->string('paper')->toString()) ?? Paper::A4;
     }
 
+    /** An earlier revision; null for the rig as it is. */
+    public function revision(): ?int
+    {
+        $asked = $this->string('revision')->toString();
+
+        return preg_match('/^\d{1,15}$/', $asked) === 1 ? (int) $asked : null;
+    }
+
     public function stock(): LabelStock
     {
         return LabelStock::of($this->string('labels')->toString());

@@ -7,6 +7,7 @@
         <aside class="book-form" aria-label="The book">
             <h2>Rig book</h2>
             <form method="get" action="{{ route('rigs.book', $page->record->id) }}">
+                @if ($book->revision() !== null) <input type="hidden" name="revision" value="{{ $book->revision() }}"><p>Of revision {{ $book->revision() }}. <a href="{{ route('rigs.book', $page->record->id) }}">As it is now</a></p> @endif
                 <fieldset>
                     <legend>Parts</legend>
                     @foreach ($book->titles() as $key => $title) <label class="tick"><input type="checkbox" name="parts[]" value="{{ $key }}" @checked($book->has($key))> {{ $title }}</label> @endforeach
