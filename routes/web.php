@@ -34,7 +34,8 @@ Route::middleware('guest')->group(function () {
 });
 
 // For whoever has the link, signed in or not.
-Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:shared')->name('shared');
+Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret', '[A-Za-z0-9]{40}')
+    ->middleware('throttle:shared')->name('shared');
 
 Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
@@ -82,6 +83,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                     Route::get("/{$view}", $view)->name($view);
                 }
             });
+            Route::get('/import-cables', [RigController::class, 'importCables'])->name('import-cables');
+            Route::post('/import-cables', [RigController::class, 'importCables'])->middleware('throttle:import')
+                ->name('import-cables.read');
             Route::post('/recover', [RigController::class, 'recover'])->name('recover');
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');

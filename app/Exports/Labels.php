@@ -15,7 +15,10 @@ final readonly class Labels implements Exporter
 {
     private const PADDING = 1.6;
 
-    /** @param  (\Closure(string): string)|null  $address  of what is selected, `cable:…` or `unit:…`; without it the code holds the label only */
+    /**
+     * @param  (\Closure(string): string)|null  $address  of what is selected, `cable:…` or `unit:…`; without it the code holds the label
+     *     only
+     */
     public function __construct(private LabelStock $stock, private ?\Closure $address)
     {
     }

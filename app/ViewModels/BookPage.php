@@ -30,8 +30,13 @@ final readonly class BookPage
      * @param  list<string>|null  $parts  null for all
      * @param  int|null  $revision  an earlier one; null for the rig as it is
      */
-    public function __construct(private ?array $parts, public Paper $paper, public MapDepth $depth, public LabelStock $stock, private ?int $revision)
-    {
+    public function __construct(
+        private ?array $parts,
+        public Paper $paper,
+        public MapDepth $depth,
+        public LabelStock $stock,
+        private ?int $revision,
+    ) {
     }
 
     /**

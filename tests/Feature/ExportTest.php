@@ -9,8 +9,10 @@ use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\Share;
 use App\Models\User;
+use App\Rigs\RigFromRows;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
 use Tests\Bench\GeneratedRig;
 
@@ -203,4 +205,25 @@ it('names a revision, and writes the book of any one', function () {
     $this->get("/rigs/{$rig->id}/book?revision=77")->assertNotFound();
     $this->put("/rigs/{$rig->id}/revisions/1/name", ['name' => str_repeat('x', 61)])->assertSessionHasErrors('name');
     $this->put("/rigs/{$rig->id}/revisions/77/name", ['name' => 'x'])->assertNotFound();
+});
+
+it('takes a CSV file of cables in: columns are mapped, all is shown before, and what can be made is made in one step', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
+    $this->actingAs($user)->get("/rigs/{$rig->id}/import-cables")->assertOk()->assertDontSee('Which column is what');
+    $csv = "Name,A,B,C,D\nIN-1,Broadcast computer,Line out · green,Capture card,Analog in\nIN-2,Nobody,x,y,z\n";
+    $file = UploadedFile::fake()->createWithContent('cables.csv', $csv);
+    $this->post("/rigs/{$rig->id}/import-cables", ['file' => $file])->assertOk()->assertSee('Say which column is: From unit, From socket, To unit, To socket.');
+    $columns = ['label' => '0', 'from_unit' => '1', 'from_socket' => '2', 'to_unit' => '3', 'to_socket' => '4'];
+    $this->post("/rigs/{$rig->id}/import-cables", ['csv' => $csv, 'columns' => $columns])->assertOk()
+        ->assertSee('1 new, 0 changed, 0 as they are, 1 that can\'t be made.', false)->assertSee('The rig has no unit called "Nobody".');
+    expect($rig->fresh()->revision)->toBe(1);
+    $this->post("/rigs/{$rig->id}/edits", ['edit' => 'import-cables', 'csv' => $csv, 'columns' => $columns, 'revision' => 1])->assertSessionHasNoErrors();
+    expect($rig->fresh()->revision)->toBe(2)->and(collect(RigFromRows::rig($rig->fresh())->cables)->firstWhere('label', 'IN-1')?->to->unit)->toBe('card');
+    $this->post("/rigs/{$rig->id}/edits", ['edit' => 'import-cables', 'csv' => '', 'revision' => 2])->assertSessionHasErrors('csv');
+    $viewer = User::factory()->create();
+    $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view', 'accepted_at' => now()]);
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->actingAs($viewer)->post("/rigs/{$rig->id}/import-cables", ['csv' => $csv])->assertForbidden();
 });

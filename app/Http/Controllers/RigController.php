@@ -16,6 +16,7 @@ use App\Rigs\Recovery;
 use App\Rigs\Standing;
 use App\Rigs\Starters;
 use App\Rigs\StoredRig;
+use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
 use App\ViewModels\Computer;
 use App\ViewModels\Recipes;
@@ -27,6 +28,7 @@ use App\ViewModels\Tracks;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -144,6 +146,26 @@ final class RigController
     public function situations(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Situations);
+    }
+
+    /** A CSV file of cables: what it would make, before anything is made. */
+    public function importCables(Request $request, Rig $rig): View
+    {
+        Gate::authorize('update', $rig);
+        $file = $request->file('file');
+        $csv = $file instanceof UploadedFile && $file->isValid() && $file->getSize() <= CsvTable::MAX_BYTES * 2
+            ? $file->getContent() : $request->string('csv')->toString();
+        $columns = $request->input('columns');
+        $page = new RigPage($rig, 'import-cables', $request);
+
+        return view('rigs.import-cables', [
+            'page' => $page,
+            'import' => new CableImport(
+                $page->rig,
+                $csv,
+                is_array($columns) ? array_map(strval(...), array_filter($columns, is_scalar(...))) : [],
+            ),
+        ]);
     }
 
     public function cables(Request $request, Rig $rig): View

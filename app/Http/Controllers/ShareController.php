@@ -62,6 +62,6 @@ final class ShareController
         $writer = (new BookHtml(new Drawings($source), $parts))->writer($source);
 
         return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($source, $parts))])
-            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store', 'Referrer-Policy' => 'no-referrer']);
+            ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store']);
     }
 }

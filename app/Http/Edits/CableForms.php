@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use App\ViewModels\CableImport;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\RenumberCables;
@@ -12,6 +13,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Cable;
@@ -109,6 +111,22 @@ final class CableForms
         }
 
         return $edits === [] ? $in->refuse('cables', 'No row changes anything.') : $edits;
+    }
+
+    /**
+     * Cables from a CSV file, as the preview has shown: what can be made of it.
+     *
+     * @return list<RigEdit>
+     */
+    public static function import(EditFields $in): array
+    {
+        $import = new CableImport($in->rig, $in->text('csv', CsvTable::MAX_BYTES), $in->named('columns'));
+        if ($import->plan === null) {
+            $in->refuse('csv', $import->trouble === '' ? 'Choose a CSV file first.' : $import->trouble);
+        }
+        $edits = $import->plan->all();
+
+        return $edits === [] ? $in->refuse('csv', 'No row changes anything.') : $edits;
     }
 
     /**

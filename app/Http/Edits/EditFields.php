@@ -241,6 +241,17 @@ final readonly class EditFields implements Readings
         ));
     }
 
+    /** @return array<string, string> the values of a field that has several, each under a name */
+    public function named(string $key): array
+    {
+        $named = [];
+        foreach (is_array($this->fields[$key] ?? null) ? $this->fields[$key] : [] as $name => $value) {
+            $named[(string) $name] = is_scalar($value) ? (string) $value : '';
+        }
+
+        return $named;
+    }
+
     /** @return array<int, self> rows of a table, by their number in it */
     public function rows(string $key): array
     {

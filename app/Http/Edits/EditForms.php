@@ -40,6 +40,7 @@ final class EditForms
         'replace' => [CableForms::class, 'replace'],
         'cable' => [CableForms::class, 'cable'],
         'cables' => [CableForms::class, 'cables'],
+        'import-cables' => [CableForms::class, 'import'],
         'renumber' => [CableForms::class, 'renumber'],
         'device' => [ComputerForms::class, 'device'],
         'default' => [ComputerForms::class, 'default'],

@@ -8,6 +8,8 @@
         <div class="recipes-head">
             <h2>Cable table</h2>
             <x-edit :page="$page" :fields="['edit' => 'renumber', 'situation' => '']"><button class="do" type="submit">Renumber all cables</button></x-edit>
+            @if ($page->canEdit) <a href="{{ $page->url([], 'import-cables') }}">Import a CSV file</a> @endif
+            <a href="{{ route('rigs.export', [$page->record->id, 'cables-csv']) }}" download>Cable schedule as CSV</a>
         </div>
         <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length in metres, colour, owned (1 or 0). Empty rows take new cables. All rows are saved in one step, or none.</p>
         <x-edit :page="$page" class="cable-form" data-save x-data="table" x-on:redrawn.document="again" :fields="['edit' => 'cables', 'situation' => '']">

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Import;
+
+use HiddenWire\Core\Edit\Plug;
+use HiddenWire\Core\Edit\Replug;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetCable;
+use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
+
+/** A table of cables against a rig: row by row, what would be made of it and what can't. Units and sockets go by their names. */
+final class CablePlan
+{
+    /** @var list<PlannedCable> */
+    public readonly array $rows;
+
+    /** The rig as all that can be made would leave it. */
+    public readonly Rig $after;
+
+    /** @var array<string, list<string>> ids of units by name in small letters */
+    private array $units = [];
+
+    public function __construct(Rig $rig, CsvTable $table, private readonly CableMapping $mapping)
+    {
+        foreach ($rig->units as $unit) {
+            $this->units[mb_strtolower($unit->name)][] = $unit->id;
+        }
+        $rows = [];
+        foreach ($table->rows as $line => $row) {
+            try {
+                $edits = $this->edits($rig, $row);
+                $words = [];
+                $isNew = ($edits[0] ?? null) instanceof Plug;
+                foreach ($edits as $edit) {
+                    $words[] = $edit->words($rig);
+                    $rig = $edit->applyTo($rig);
+                }
+                $rows[] = $edits === [] ? new PlannedCable($line, 'same', 'Is there already, like this.')
+                    : new PlannedCable($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
+            } catch (InvalidRig $e) {
+                $rows[] = new PlannedCable($line, 'problem', $e->problems[0]->message);
+            }
+        }
+        $this->rows = $rows;
+        $this->after = $rig;
+    }
+
+    /** @return list<RigEdit> all that can be made */
+    public function all(): array
+    {
+        return array_merge(...array_map(fn (PlannedCable $row) => $row->edits, $this->rows));
+    }
+
+    public function count(string $outcome): int
+    {
+        return count(array_filter($this->rows, fn (PlannedCable $row) => $row->outcome === $outcome));
+    }
+
+    /**
+     * @param  list<string>  $row
+     * @return list<RigEdit>
+     *
+     * @throws InvalidRig where a name is not known, or a value is none
+     */
+    private function edits(Rig $rig, array $row): array
+    {
+        $from = $this->socket($rig, $row, 'from');
+        $to = $this->socket($rig, $row, 'to');
+        $label = mb_substr($this->mapping->of('label', $row), 0, Bounds::LABEL);
+        $known = $label === '' ? null : array_values(array_filter($rig->cables, fn (Cable $cable) => $cable->label === $label))[0] ?? null;
+        if ($known === null) {
+            $plug = new Plug($from, $to, $label === '' ? null : $label);
+            $made = $plug->applyTo($rig);
+            $cable = $made->cables[array_key_last($made->cables)];
+
+            return [$plug, ...$this->described($cable, $row)];
+        }
+        $isTurned = (string) $known->from === (string) $to && (string) $known->to === (string) $from;
+        [$a, $b] = $isTurned ? [$to, $from] : [$from, $to];
+
+        return [
+            ...((string) $known->from === (string) $a ? [] : [new Replug($known->id, true, $a)]),
+            ...((string) $known->to === (string) $b ? [] : [new Replug($known->id, false, $b)]),
+            ...$this->described($known, $row),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $row
+     * @return list<SetCable> none where nothing is otherwise
+     */
+    private function described(Cable $cable, array $row): array
+    {
+        $length = str_replace([',', ' m'], ['.', ''], $this->mapping->of('length', $row));
+        if ($length !== '' && (! is_numeric($length) || (float) $length < 0.01 || (float) $length > Bounds::LENGTH_M[1])) {
+            throw $this->wrong("The length \"{$length}\" is no number of metres.");
+        }
+        $owned = mb_strtolower($this->mapping->of('owned', $row));
+        $colour = $this->mapping->of('colour', $row);
+        $set = new SetCable(
+            $cable->id,
+            $cable->label,
+            $this->type($row) ?? $cable->type,
+            $length === '' ? $cable->lengthM : round((float) $length, 3),
+            $colour === '' ? $cable->colour : mb_substr($colour, 0, Bounds::COLOUR),
+            $owned === '' ? $cable->owned : in_array($owned, ['1', 'yes', 'y', 'true', 'owned'], true),
+        );
+
+        return [$set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->type, $cable->lengthM, $cable->colour, $cable->owned]
+            ? [] : [$set];
+    }
+
+    /** @param  list<string>  $row */
+    private function type(array $row): ?CableType
+    {
+        $said = mb_strtolower($this->mapping->of('type', $row));
+        foreach ($said === '' ? [] : CableType::cases() as $type) {
+            if (in_array($said, [$type->value, mb_strtolower($type->words())], true)) {
+                return $type;
+            }
+        }
+
+        return $said === '' ? null : throw $this->wrong("There is no cable type \"{$said}\".");
+    }
+
+    /** @param  list<string>  $row */
+    private function socket(Rig $rig, array $row, string $end): SocketRef
+    {
+        [$unit, $socket] = [$this->mapping->of("{$end}_unit", $row), $this->mapping->of("{$end}_socket", $row)];
+        $units = $this->units[mb_strtolower($unit)] ?? [];
+        $found = [];
+        foreach ($units as $id) {
+            foreach ($rig->modelOf($id)->sockets as $one) {
+                if (mb_strtolower($one->label) === mb_strtolower($socket)) {
+                    $found[] = new SocketRef($id, $one->id);
+                }
+            }
+        }
+
+        return match (true) {
+            count($found) === 1 => $found[0],
+            $units === [] => throw $this->wrong("The rig has no unit called \"{$unit}\"."),
+            $found === [] => throw $this->wrong("{$rig->units[$units[0]]->name} has no socket called \"{$socket}\"; it has "
+                .implode(', ', array_map(fn ($one) => $one->label, $rig->modelOf($units[0])->sockets)).'.'),
+            default => throw $this->wrong("Several units are called \"{$unit}\". Give them names of their own first."),
+        };
+    }
+
+    private function wrong(string $message): InvalidRig
+    {
+        return new InvalidRig([new Problem('/cables', $message)]);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Export\CableCsv;
+use HiddenWire\Core\Import\CableMapping;
+use HiddenWire\Core\Import\CablePlan;
+use HiddenWire\Core\Import\CsvTable;
+use HiddenWire\Core\Import\PlannedCable;
+use HiddenWire\Core\Import\UnreadableTable;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Rig;
+use Tests\Support\Draft;
+
+/** @return list<array{int, string, string}> line, outcome and words of each row */
+function planned(Rig $rig, string $csv): array
+{
+    $table = CsvTable::read($csv);
+
+    return array_map(fn (PlannedCable $row) => [$row->line, $row->outcome, $row->words],
+        (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows);
+}
+
+function bench(): Rig
+{
+    return Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', 'eight-input-desk')->unit('phones', 'closed-headphones')
+        ->cable('xlr', 'mic/out', 'desk/mic-1')->make();
+}
+
+it('reads tables as spreadsheets write them, and says what is wrong with the rest', function () {
+    $table = CsvTable::read("\u{FEFF}A;B\r\n\"one; \"\"two\"\"\r\nlines\";x\r\n\r\n'=1;y\n");
+    expect($table->columns)->toBe(['A', 'B'])->and($table->rows)->toBe([2 => ["one; \"two\"\r\nlines", 'x'], 5 => ['=1', 'y']]);
+    expect(CsvTable::read("A\tB\nx\ty")->rows)->toBe([2 => ['x', 'y']])
+        ->and(fn () => CsvTable::read("A,B\n\"open"))->toThrow(UnreadableTable::class, 'line 2 is never closed')
+        ->and(fn () => CsvTable::read("one\ntwo"))->toThrow(UnreadableTable::class, 'name the columns')
+        ->and(fn () => CsvTable::read("A,B\n\xFF"))->toThrow(UnreadableTable::class, 'not UTF-8')
+        ->and(fn () => CsvTable::read(str_repeat('a', CsvTable::MAX_BYTES + 1)))->toThrow(UnreadableTable::class, '1 MB');
+});
+
+it('plans new cables, changes, and tells problems by their line', function () {
+    $head = "Label,From unit,From socket,To unit,To socket,Type,Length,Owned\n";
+    $rows = planned(bench(), $head
+        ."W-1,Mic,Out,Desk,Mic 1,XLR,,\n"
+        ."W-1,Mic,Out,Desk,Mic 2,XLR,\"2,5\",no\n"
+        ."EARS,desk,phones,Phones,Plug,,3,yes\n"
+        ."X,Mic,Out,Kettle,Spout,,,\n"
+        ."Y,Mic,Elbow,Desk,Mic 1,,,\n"
+        ."Q,Desk,Aux 1,Phones,Plug,,,\n"
+        ."W-1,Mic,Out,Desk,Mic 2,rope,,\n"
+        ."W-1,Mic,Out,Desk,Mic 2,,long,\n");
+    expect(array_map(fn (array $row) => [$row[0], $row[1]], $rows))->toBe([
+        [2, 'same'], [3, 'changed'], [4, 'new'], [5, 'problem'], [6, 'problem'], [7, 'problem'], [8, 'problem'], [9, 'problem'],
+    ])
+        ->and($rows[2][2])->toStartWith('EARS: Phones of Desk to Plug of Phones')
+        ->and($rows[3][2])->toBe('The rig has no unit called "Kettle".')
+        ->and($rows[4][2])->toBe('Mic has no socket called "Elbow"; it has Out.')
+        ->and($rows[5][2])->toContain('EARS in it')
+        ->and($rows[6][2])->toBe('There is no cable type "rope".')
+        ->and($rows[7][2])->toBe('The length "long" is no number of metres.');
+});
+
+it('takes its own cable schedule in again: the same cables as went out', function () {
+    $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
+    $table = CsvTable::read((new CableCsv)->write(new Source($rig)));
+    expect(array_unique(array_column(planned($rig, (new CableCsv)->write(new Source($rig))), 1)))->toBe(['same']);
+    $bare = new Rig($rig->parts()->with(cables: [], situations: array_values(array_map(fn ($one) => $one->without([], array_keys($rig->cables)), $rig->situations))));
+    $plan = new CablePlan($bare, $table, CableMapping::guess($table->columns));
+    $plain = function (Rig $rig): array {
+        $cables = array_map(fn (Cable $one) => [$one->label, $one->type->value, (string) $one->from, (string) $one->to, $one->lengthM, $one->colour, $one->owned],
+            array_values($rig->cables));
+        sort($cables);
+
+        return $cables;
+    };
+    expect($plan->count('problem'))->toBe(0)->and($plain($plan->after))->toBe($plain($rig));
+});
