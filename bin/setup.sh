@@ -253,7 +253,8 @@ end_leftovers() {
 serve() {
     end_leftovers
     # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
-    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php") as=() account
+    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php"
+        QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null) as=() account
     rm -f "$RUN/config-$1.php" "$RUN/routes-$1.php"
     SERVED_PORT=$1
     step "Reading the settings" env "${ready[@]}" bash -c 'umask 077; php artisan config:cache && php artisan route:cache'
@@ -265,9 +266,12 @@ serve() {
         chown -R "$account" storage/framework storage/logs storage/app "$RUN/config-$1.php" "$RUN/routes-$1.php"
         as=(setpriv --reuid="$account" --regid="$account" --init-groups)
     fi
-    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" "${as[@]}" php -d opcache.enable=1 \
-        -d variables_order=EGPCS -d expose_php=0 -d post_max_size=12M -d upload_max_filesize=10M \
-        -S "127.0.0.1:$1" "$ROOT/bin/router.php") >> "$RUN/server.log" 2>&1 < /dev/null &
+    # Books are made by a worker of the same process group: it starts and ends with the server.
+    # shellcheck disable=SC2016
+    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" "${as[@]}" bash -c '
+        (cd .. && unset PHP_CLI_SERVER_WORKERS && exec php artisan queue:work database --sleep=1 --tries=1 --timeout=300) &
+        exec php -d opcache.enable=1 -d variables_order=EGPCS -d expose_php=0 -d post_max_size=12M -d upload_max_filesize=10M \
+            -S "127.0.0.1:$0" "$1/bin/router.php"' "$1" "$ROOT") >> "$RUN/server.log" 2>&1 < /dev/null &
     SERVER=$!
     printf '%s %s\n' "$SERVER" "$$" > "$RUN/server-$1.pid"
     local waited=0
@@ -286,7 +290,7 @@ watch_over() {
             say "The database has stopped; starting it again"
             DB_PORT_FIXED=$DB_PORT start_database "$(lesser_account mysql)"
         fi
-        if ! kill -0 "$SERVER" 2> /dev/null || [ "$(pgrep -c -g "$SERVER" php)" -le "${WORKERS:-4}" ]; then
+        if ! kill -0 "$SERVER" 2> /dev/null || [ "$(pgrep -c -g "$SERVER" php)" -le $((${WORKERS:-4} + 1)) ]; then
             say "The web server has lost a process; starting it again"
             stop_server
             serve "$port"

@@ -7,6 +7,7 @@ use App\Http\Controllers\BookController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\OwnModelController;
 use App\Http\Controllers\PasswordController;
@@ -18,7 +19,7 @@ use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
 // What an address numbers fits a column of the database.
-Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share'], '\d{1,15}'));
+Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share', 'book'], '\d{1,15}'));
 
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
@@ -91,6 +92,12 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/book', [BookController::class, 'show'])->name('book');
+            Route::controller(MadeBookController::class)->prefix('/books')->name('books')->scopeBindings()->group(function () {
+                Route::post('/', 'store')->middleware('throttle:export')->name('.store');
+                Route::get('/{book}', 'show')->name('.show');
+                Route::delete('/{book}', 'destroy')->name('.destroy');
+                Route::get('/{book}/file', 'file')->name('.file');
+            });
             Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');

@@ -47,8 +47,13 @@ final readonly class BookHtml implements Exporter
     {
         $maps = [];
         foreach ($this->parts === null || in_array('maps', $this->parts, true) ? [MapDepth::Cables, MapDepth::Inside] : [] as $depth) {
-            if ($of->rig->units !== []) {
+            if ($of->rig->units === []) {
+                continue;
+            }
+            try {
                 $maps[$depth->value] = Svg::of($this->drawings->at($depth), $depth->label());
+            } catch (TooLarge $e) {
+                $maps[$depth->value] = '<p>'.htmlspecialchars($e->getMessage()).'</p>';
             }
         }
 

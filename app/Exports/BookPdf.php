@@ -18,9 +18,16 @@ use HiddenWire\Core\Export\Exporter;
 /** The book as PDF: contents with page numbers, wide tables and maps on sheets on their side, fonts embedded, text that can be searched. */
 final readonly class BookPdf implements Exporter
 {
-    /** @param  list<string>|null  $parts  null for all */
-    public function __construct(private Drawings $drawings, private ?array $parts, private Paper $paper)
-    {
+    /**
+     * @param  list<string>|null  $parts  null for all
+     * @param  (\Closure(int, int): void)|null  $progress  told after each part how many of all are written; what it throws ends the writing
+     */
+    public function __construct(
+        private Drawings $drawings,
+        private ?array $parts,
+        private Paper $paper,
+        private ?\Closure $progress = null,
+    ) {
     }
 
     public function key(): string
@@ -48,8 +55,9 @@ final readonly class BookPdf implements Exporter
         $book = new Book($of, $this->parts);
         $sheets = new Sheets($this->paper, $book->title, $book->edition);
         $this->cover($sheets, $book);
-        foreach ($book->chapters as ['part' => $part, 'blocks' => $blocks]) {
+        foreach ($book->chapters as $number => ['part' => $part, 'blocks' => $blocks]) {
             $this->chapter($sheets, $part->title(), $blocks);
+            ($this->progress ?? fn () => null)($number + 1, count($book->chapters));
         }
         $this->contents($sheets);
 
@@ -106,9 +114,18 @@ final readonly class BookPdf implements Exporter
             $block instanceof Text => $this->text($sheets, $block),
             $block instanceof Steps => $this->steps($sheets, $block),
             $block instanceof Table => $block->rows === [] ? null : (new TablePdf($sheets, $block))->write(),
-            $block instanceof Figure => (new MapPdf($sheets, $this->drawings->at(MapDepth::from($block->depth)), $block->caption))->write(),
+            $block instanceof Figure => $this->figure($sheets, $block),
             default => throw new \LogicException('The PDF does not know '.$block::class.'.'),
         };
+    }
+
+    private function figure(Sheets $sheets, Figure $figure): void
+    {
+        try {
+            (new MapPdf($sheets, $this->drawings->at(MapDepth::from($figure->depth)), $figure->caption))->write();
+        } catch (TooLarge $e) {
+            $this->text($sheets, new Text("{$figure->caption}: {$e->getMessage()}"));
+        }
     }
 
     private function heading(Sheets $sheets, Heading $heading): void

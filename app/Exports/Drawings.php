@@ -15,6 +15,9 @@ use HiddenWire\Core\Book\Source;
 /** The maps of a rig, laid out: as they were on the screen where that is kept, else laid out now. */
 final class Drawings
 {
+    /** Units up to which a map is laid out while somebody waits. */
+    private const LAID_OUT_AT_ONCE = 160;
+
     /** @var array<string, MapScene> by depth */
     private array $known = [];
 
@@ -23,7 +26,10 @@ final class Drawings
     {
     }
 
-    /** @throws \RuntimeException when the map has no layout and Node.js can't make one */
+    /**
+     * @throws TooLarge when the map has no layout, and is too large to make one now
+     * @throws \RuntimeException when Node.js can't make one
+     */
     public function at(MapDepth $depth): MapScene
     {
         return $this->known[$depth->value] ??= $this->make($depth);
@@ -35,6 +41,10 @@ final class Drawings
         $layout = $this->record?->layouts()->where('depth', $depth->value)->first();
         $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
         if ($geometry === null) {
+            $units = count($this->source->rig->units);
+            if ($units > self::LAID_OUT_AT_ONCE) {
+                throw new TooLarge("A map of {$units} units takes minutes to lay out. Open it in the application once; then it is drawn here too.");
+            }
             $geometry = NodeLayouts::of($this->source->rig->name, [$depth->value => $map])[$depth->value];
             $this->record?->layouts()->updateOrCreate(
                 ['depth' => $depth->value],

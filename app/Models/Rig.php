@@ -82,6 +82,12 @@ final class Rig extends Model
         return $role === null ? null : $role === MemberRole::Edit;
     }
 
+    /** @return HasMany<MadeBook, $this> */
+    public function books(): HasMany
+    {
+        return $this->hasMany(MadeBook::class);
+    }
+
     /** @return HasMany<Share, $this> */
     public function shares(): HasMany
     {

@@ -11,11 +11,14 @@ use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\Revision;
 use App\Models\Rig as Record;
+use App\Rigs\Causes;
 use App\Rigs\Recovery;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
@@ -23,6 +26,9 @@ use HiddenWire\Core\Rig\Situation;
 /** What is picked for the book, and in which forms the rig can leave. */
 final readonly class BookPage
 {
+    /** Units up to which causes are looked for while somebody waits. */
+    private const LOOKED_AT_ONCE = 150;
+
     /** Revisions that the change log goes back. */
     private const CHANGES = 60;
 
@@ -43,10 +49,11 @@ final readonly class BookPage
      * What the book of a stored rig is written from.
      *
      * @param  int|null  $number  of an earlier revision; null for the rig as it is
+     * @param  bool  $isPatient  whether the causes of a large rig are looked for, too: nobody waits for the answer
      *
      * @throws UnreadableRevision when the revision can't be read any more
      */
-    public static function source(Record $record, ?int $number = null): Source
+    public static function source(Record $record, ?int $number = null, bool $isPatient = false): Source
     {
         $at = $number ?? $record->at;
         $revisions = $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'name', 'user_id', 'created_at'])
@@ -55,12 +62,20 @@ final readonly class BookPage
         $now = $revisions->firstWhere('number', $at) ?? $revisions->first();
         $name = $now === null || $now->name === '' ? '' : ", {$now->name}";
 
+        $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
+        $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
+        // Of the rig as it is they are kept once somebody has looked.
+        $known = fn (): ?array => $number === null
+            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->causes
+            : ($isLooked ? (new Diagnosis(new Hearings($rig)))->causes() : null);
+
         return new Source(
-            $number === null ? StoredRig::load($record) : self::earlier($record, $number),
+            $rig,
             "Revision {$at}{$name}".($now === null ? '' : ', '.$now->created_at->format('j F Y')),
             array_values($revisions->map(fn (Revision $one) => [
                 $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', ($one->name === '' ? '' : "{$one->name}: ").$one->what,
             ])->all()),
+            $known,
         );
     }
 
@@ -98,7 +113,8 @@ final readonly class BookPage
     {
         $nothing = new Source(new Rig(new RigParts('', situations: [new Situation('base', 'Base')])));
 
-        return array_map(fn ($exporter) => $exporter->label(), Exports::all(new Drawings($nothing)));
+        // The PDF is made in the background, with a button of its own.
+        return array_diff_key(array_map(fn ($exporter) => $exporter->label(), Exports::all(new Drawings($nothing))), ['pdf' => true]);
     }
 
     /** @return array<string, string|list<string>> what is picked, for an address */

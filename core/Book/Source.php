@@ -21,15 +21,18 @@ final class Source
 
     private readonly Hearings $hearings;
 
-    /** @var list<Cause>|null */
-    private ?array $causes = null;
-
     /**
      * @param  string  $edition  which state this is, for the cover and every foot: "Revision 12, 26 November 2026"
      * @param  list<array{string, string, string}>  $changes  when, who and what, the latest first
+     * @param  (\Closure(): (list<Cause>|null))|null  $causes  where the causes are known from, null where nobody has looked; without it
+     *     they are looked for, which can take half a minute for a rig of a thousand units
      */
-    public function __construct(public readonly Rig $rig, public readonly string $edition = '', public readonly array $changes = [])
-    {
+    public function __construct(
+        public readonly Rig $rig,
+        public readonly string $edition = '',
+        public readonly array $changes = [],
+        private readonly ?\Closure $causes = null,
+    ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);
         $this->hearings = new Hearings($rig);
@@ -40,9 +43,9 @@ final class Source
         return $this->hearings->in($situation ?? $this->rig->base()->id);
     }
 
-    /** @return list<Cause> what is the matter, all situations together */
-    public function causes(): array
+    /** @return list<Cause>|null what is the matter, all situations together; null where nobody has looked */
+    public function causes(): ?array
     {
-        return $this->causes ??= (new Diagnosis($this->hearings))->causes();
+        return $this->causes === null ? (new Diagnosis($this->hearings))->causes() : ($this->causes)();
     }
 }

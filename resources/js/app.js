@@ -16,6 +16,7 @@ import { frame } from './components/frame.js';
 import { grid } from './components/grid.js';
 import { keyList } from './components/key-list.js';
 import { layOut } from './components/lay-out.js';
+import { madeBook } from './components/made-book.js';
 import { map } from './components/map.js';
 import { message } from './components/message.js';
 import { modelField } from './components/model-field.js';
@@ -35,7 +36,7 @@ Alpine.plugin(persist);
 Alpine.store('theme', theme(Alpine));
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    causes, finder, frame, grid, keyList, layOut, map, message, modelField, order, pulse, several, sketch, standings, strength, table,
+    causes, finder, frame, grid, keyList, layOut, madeBook, map, message, modelField, order, pulse, several, sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

@@ -3,10 +3,14 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Exports\BookPdf;
 use App\Exports\Drawings;
 use App\Exports\Exports;
 use App\Exports\LabelStock;
 use App\Exports\Paper;
+use App\Jobs\MakeBook;
+use App\Jobs\Stopped;
+use App\Models\BookState;
 use App\Models\Share;
 use App\Models\User;
 use App\Rigs\RigFromRows;
@@ -14,6 +18,8 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
 use Tests\Bench\GeneratedRig;
 
 beforeEach(function () {
@@ -139,7 +145,7 @@ it('shows the book and gives every form to those who may look, and to nobody els
     $this->actingAs($user)->get("/rigs/{$rig->id}/book")->assertOk()->assertSee('Cable schedule')->assertSee('Revision 1,')->assertSee('<svg ', false);
     $this->get("/rigs/{$rig->id}/book?parts[]=cables&paper=letter")->assertOk()->assertSee('id="cables"', false)->assertDontSee('id="cover"', false)
         ->assertSee('paper-letter');
-    foreach (['document' => 'application/json', 'cables-csv' => 'text/csv; charset=utf-8', 'graphml' => 'application/xml', 'pdf' => 'application/pdf',
+    foreach (['document' => 'application/json', 'cables-csv' => 'text/csv; charset=utf-8', 'graphml' => 'application/xml',
         'html' => 'text/html; charset=utf-8', 'svg' => 'image/svg+xml', 'png' => 'image/png'] as $format => $type) {
         $this->get("/rigs/{$rig->id}/exports/{$format}?parts[]=cover")->assertOk()->assertHeader('Content-Type', $type)
             ->assertHeader('Content-Disposition', 'attachment; filename="ticket-booth-talk.'.(['cables-csv' => 'csv', 'document' => 'json'][$format] ?? $format).'"');
@@ -148,7 +154,7 @@ it('shows the book and gives every form to those who may look, and to nobody els
     auth()->guard('web')->forgetUser();
     $this->flushSession();
     $stranger = User::factory()->create();
-    foreach (['book', 'exports/pdf'] as $address) {
+    foreach (['book', 'exports/html'] as $address) {
         $this->actingAs($stranger)->get("/rigs/{$rig->id}/{$address}")->assertNotFound();
     }
 });
@@ -226,4 +232,45 @@ it('takes a CSV file of cables in: columns are mapped, all is shown before, and 
     auth()->guard('web')->forgetUser();
     $this->flushSession();
     $this->actingAs($viewer)->post("/rigs/{$rig->id}/import-cables", ['csv' => $csv])->assertForbidden();
+});
+
+it('makes the PDF in the background, for whoever asked, and stops when told', function () {
+    Storage::fake();
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+    $this->actingAs($user)->get("/rigs/{$rig->id}/exports/pdf")->assertNotFound();
+    $this->post("/rigs/{$rig->id}/books", ['parts' => ['cover', 'cables'], 'paper' => 'letter'])->assertRedirect()->assertSessionHasNoErrors();
+    $book = $rig->books()->sole();
+    expect($book->state)->toBe(BookState::Done)->and([$book->done, $book->of])->toBe([2, 2]);
+    $this->get("/rigs/{$rig->id}/books/{$book->id}")->assertOk()->assertJson(['isOpen' => false]);
+    expect($this->get("/rigs/{$rig->id}/books/{$book->id}/file")->assertOk()->assertHeader('Content-Type', 'application/pdf')->streamedContent())->toStartWith('%PDF-');
+    $this->get("/rigs/{$rig->id}/book")->assertSee('ready, ')->assertSee('Revision 1, ');
+
+    // One that waits can be stopped; it is not made then, and another can be asked for.
+    Queue::fake();
+    $this->post("/rigs/{$rig->id}/books")->assertRedirect();
+    $this->post("/rigs/{$rig->id}/books")->assertSessionHasErrors('book');
+    $waiting = $rig->books()->latest('id')->first();
+    $this->delete("/rigs/{$rig->id}/books/{$waiting->id}")->assertRedirect();
+    (new MakeBook($waiting->id))->handle();
+    expect($waiting->fresh()->state)->toBe(BookState::Stopped);
+    // One that is stopped while it is written ends after the part.
+    $this->post("/rigs/{$rig->id}/books")->assertSessionHasNoErrors();
+    $begun = $rig->books()->latest('id')->first();
+    $writer = new BookPdf(new Drawings(new Source($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))), ['cover', 'cables'], Paper::A4,
+        fn (int $done, int $of) => throw new Stopped);
+    expect(fn () => $writer->write(new Source($read)))->toThrow(Stopped::class);
+    (new MakeBook($begun->id))->failed(null);
+    expect($begun->fresh()->says())->toContain('took longer');
+
+    // It is of nobody else, not even of somebody who may look at the rig.
+    $other = User::factory()->create();
+    $rig->members()->create(['user_id' => $other->id, 'role' => 'view', 'accepted_at' => now()]);
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->actingAs($other)->get("/rigs/{$rig->id}/books/{$book->id}/file")->assertNotFound();
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->actingAs($user)->delete("/rigs/{$rig->id}/books/{$book->id}")->assertRedirect();
+    Storage::assertMissing($book->file());
 });

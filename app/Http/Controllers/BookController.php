@@ -8,6 +8,7 @@ use App\Exports\BookHtml;
 use App\Exports\Drawings;
 use App\Exports\Exports;
 use App\Exports\NotInstalled;
+use App\Exports\TooLarge;
 use App\Http\Requests\BookRequest;
 use App\Models\Rig;
 use App\ViewModels\BookPage;
@@ -31,6 +32,7 @@ final class BookController
 
         return view('rigs.book', [
             'page' => new RigPage($rig, 'book', $request),
+            'made' => $rig->books()->where('user_id', $request->user()?->id)->latest('id')->get(),
             'book' => new BookPage($parts, $request->paper(), $request->depth(), $request->stock(), $request->revision()),
             'written' => $writer->body(new Book($source, $parts)),
         ]);
@@ -48,10 +50,11 @@ final class BookController
             $request->stock(),
             fn (string $select): string => route('rigs.wiring', ['rig' => $rig->id, 'select' => $select]),
         );
-        $exporter = $all[$format] ?? abort(404);
+        // A book on paper can take a while: it is made in the background.
+        $exporter = $format === 'pdf' ? abort(404) : $all[$format] ?? abort(404);
         try {
             $written = $exporter->write($source);
-        } catch (NotInstalled $e) {
+        } catch (NotInstalled|TooLarge $e) {
             return redirect()->route('rigs.book', $rig)->withErrors(['format' => $e->getMessage()]);
         }
         $name = Naming::id($rig->name, []).'.'.$exporter->extension();

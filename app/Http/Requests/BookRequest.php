@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Exports\LabelStock;
 use App\Exports\Paper;
+use App\Models\Rig;
 use App\ViewModels\MapDepth;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -21,9 +22,20 @@ final class BookRequest extends FormRequest
     /** @return list<string>|null null for all */
     public function parts(): ?array
     {
-        $parts = $this->query('parts');
+        $parts = $this->input('parts');
 
         return is_array($parts) ? array_values(array_filter($parts, is_string(...))) : null;
+    }
+
+    /** The book's page with the same picks. */
+    public function back(): string
+    {
+        $rig = $this->route('rig');
+
+        return route('rigs.book', array_filter([
+            'rig' => $rig instanceof Rig ? $rig->id : $rig, 'parts' => $this->parts(), 'paper' => $this->paper()->value,
+            'revision' => $this->revision(),
+        ], fn (mixed $value) => $value !== null));
     }
 
     public function paper(): Paper

@@ -30,6 +30,9 @@ final class Findings implements Part
             return [new Text('No wishes yet, so nothing can be open.')];
         }
         $causes = $of->causes();
+        if ($causes === null) {
+            return [new Text('The causes have not been looked for since the last change. Open the wishes once, then write the book again.')];
+        }
 
         return $causes === [] ? [new Text('All as wished, in every situation.')] : [new Table(
             ['Cause', 'Touches', 'What mends it'],

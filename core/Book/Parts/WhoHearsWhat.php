@@ -8,6 +8,7 @@ use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source as Sound;
 use HiddenWire\Core\Rig\Want;
@@ -18,6 +19,9 @@ use HiddenWire\Core\Signal\Verdict;
 /** The hearing table of every situation: what each listener comes to of each sound, and what was wished. */
 final class WhoHearsWhat implements Part
 {
+    /** Cells of all tables together that go on paper. */
+    private const MOST = 6000;
+
     public function key(): string
     {
         return 'hearing';
@@ -33,6 +37,10 @@ final class WhoHearsWhat implements Part
         $rig = $of->rig;
         if ($rig->sources === [] || $rig->listeners === []) {
             return [];
+        }
+        $cells = count($rig->sources) * count($rig->listeners) * count($rig->situations);
+        if ($cells > self::MOST) {
+            return [new Text("The tables would have {$cells} cells, more than anybody reads on paper. The application shows them.")];
         }
         $columns = ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $rig->listeners))];
         $blocks = [];

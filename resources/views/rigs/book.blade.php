@@ -18,6 +18,21 @@
                 <button class="btn btn-sm btn-ink" type="submit">Show</button>
             </form>
             @if ($errors->any()) <p class="form-trouble" role="alert">{{ implode(' ', $errors->all()) }}</p> @endif
+            <h3>On paper</h3>
+            <form method="post" action="{{ route('rigs.books.store', $page->record->id) }}">
+                @csrf
+                @foreach ($book->query() as $name => $value) @foreach (is_array($value) ? $value : [$value] as $one) <input type="hidden" name="{{ $name }}{{ is_array($value) ? '[]' : '' }}" value="{{ $one }}"> @endforeach @endforeach
+                <button class="btn btn-sm btn-ink" type="submit">Make the PDF</button>
+            </form>
+            <ul class="plain-list made-books">
+                @foreach ($made as $one)
+                    <li data-key="book-{{ $one->id }}-{{ $one->state->value }}" @if ($one->state->isOpen()) x-data="madeBook" data-book="{{ route('rigs.books.show', [$page->record->id, $one->id]) }}" @endif>
+                        @if ($one->state === App\Models\BookState::Done) <a href="{{ route('rigs.books.file', [$page->record->id, $one->id]) }}" download>{{ $one->edition }}, {{ strtoupper($one->asked['paper']) }}</a> @else <strong>Book</strong> @endif
+                        <span class="quiet" role="status" @if ($one->state->isOpen()) x-ref="says" x-text="says" @endif>{{ $one->says() }}</span>
+                        <form method="post" action="{{ route('rigs.books.destroy', [$page->record->id, $one->id]) }}">@csrf @method('delete')<button class="do" type="submit">{{ $one->state->isOpen() ? 'Stop' : 'Remove' }}<span class="visually-hidden"> the book {{ $one->id }}</span></button></form>
+                    </li>
+                @endforeach
+            </ul>
             <h3>Download</h3>
             <ul class="plain-list exports">
                 @foreach ($book->forms() as $key => $label) <li><a href="{{ route('rigs.export', ['rig' => $page->record->id, 'format' => $key, ...$book->query()]) }}" download>{{ $label }}</a></li> @endforeach
