@@ -31,7 +31,7 @@ final class Findings implements Part
         }
         $causes = $of->causes();
         if ($causes === null) {
-            return [new Text('The causes have not been looked for since the last change. Open the wishes once, then write the book again.')];
+            return [new Text('The causes have not been looked for since the last change. Open the wishes, then write the book again.')];
         }
 
         return $causes === [] ? [new Text('All as wished, in every situation.')] : [new Table(
