@@ -8,7 +8,11 @@ use App\Models\Rig as Record;
 use App\Rigs\Heard;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wish;
+use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 
 /** A change that was made: the rig before and after it, what was done in words, and what somebody else had done since the page was made. */
@@ -73,15 +77,27 @@ final readonly class Made
         if (count($this->after->units) * count($this->after->situations) > self::HEARD_ELSEWHERE) {
             return [];
         }
-        $told = [];
+        $told = $kept = [];
+        $notes = Heard::besides($this->from);
+        $only = $this->onlyWishesOf();
+        $near = $is === null ? null : Heard::in($this->after, $is);
+        $builder = new GraphBuilder($this->after);
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
             if ($was === null || $situation->id === $is?->id) {
                 continue;
             }
-            $hearing = Heard::in($this->after, $situation);
-            Heard::note($this->to, $situation, $hearing);
-            $new = $this->note($was)->newAtOdds($hearing);
+            $note = $notes[$situation->id] ?? $this->note($was);
+            if ($only === []) {
+                $kept[$situation->id] = $note;
+
+                continue;
+            }
+            // What nothing is otherwise about than in the situation that is shown is taken over from there.
+            $graph = $builder->build($situation, $near?->graph);
+            $hearing = new Hearing($graph, $only, $only === null ? $near : null);
+            $kept[$situation->id] = $note->under($hearing->note());
+            $new = $note->newAtOdds($hearing);
             if ($new !== []) {
                 $names = array_map(
                     fn (HeardPair $pair) => "{$pair->source->name} at {$pair->listener->name}",
@@ -91,8 +107,30 @@ final readonly class Made
                 $told[] = "{$situation->name}: ".implode(', ', $names).($more > 0 ? " and {$more} more" : '');
             }
         }
+        Heard::keepBesides($this->to, $kept);
 
         return $told;
+    }
+
+    /** @return list<string>|null the sources whose wishes changed, where nothing else did; null where the sound may have changed */
+    private function onlyWishesOf(): ?array
+    {
+        [$was, $is] = [$this->before, $this->after];
+        // What a unit is called and noted changes no sound.
+        $plain = fn (Unit $unit): Unit => $unit->with(name: '', firmware: '', serial: '', notes: '');
+        $areSameUnits = $was->units === $is->units || array_map($plain, $was->units) == array_map($plain, $is->units);
+        $isSameSound = $was->models === $is->models && $areSameUnits && $was->cables === $is->cables
+            && $was->devices === $is->devices && $was->picks === $is->picks && $was->air === $is->air && $was->places === $is->places
+            && $was->sources === $is->sources && $was->listeners === $is->listeners && $was->situations === $is->situations;
+        if (! $isSameSound) {
+            return null;
+        }
+        $apart = fn (array $some, array $others): array => array_filter($some, fn (Wish $wish) => ! in_array($wish, $others, true));
+
+        return array_values(array_unique(array_map(
+            fn (Wish $wish) => $wish->source,
+            [...$apart($was->wishes, $is->wishes), ...$apart($is->wishes, $was->wishes)],
+        )));
     }
 
     private function note(Situation $situation): HearingNote

@@ -59,6 +59,22 @@ final class Heard
         }
     }
 
+    /** @return array<array-key, HearingNote> what is noted of the situations that the page of the last change did not show */
+    public static function besides(Record $at): array
+    {
+        $kept = Cache::get('besides:'.StoredRig::stateOf($at));
+
+        return is_array($kept) ? $kept : [];
+    }
+
+    /** @param  array<array-key, HearingNote>  $notes  by situation */
+    public static function keepBesides(Record $at, array $notes): void
+    {
+        if ($notes !== []) {
+            Cache::put('besides:'.StoredRig::stateOf($at), $notes, self::SECONDS);
+        }
+    }
+
     private static function key(Record $at, Situation $situation): string
     {
         return 'heard:'.StoredRig::stateOf($at).":{$situation->id}";

@@ -18,6 +18,12 @@ final readonly class HearingNote
     {
     }
 
+    /** This note, with the sources that another one has as they are there. */
+    public function under(self $later): self
+    {
+        return new self($later->pairs + $this->pairs);
+    }
+
     /** @return list<HeardPair> what another hearing has that is not as wished and was, or was not there */
     public function newAtOdds(Hearing $after): array
     {
