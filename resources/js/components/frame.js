@@ -112,37 +112,6 @@ export function frame() {
             plug(from.dataset.port, socket.dataset.plug);
         },
 
-        // A link to another state of this view needs no new page.
-        follow(event) {
-            const link = event.target.closest('a[href]');
-            if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
-            event.preventDefault();
-            visit(addressOf(link).href);
-        },
-
-        back() {
-            comeBack();
-        },
-
-        input() {
-            mark();
-        },
-
-        // Leaving with something unsaved is asked about.
-        leave(event) {
-            if (anyUnsaved()) event.preventDefault();
-        },
-
-        // On the map a click on a socket that lights up plugs.
-        plug(event) {
-            const socket = event.target.closest('[data-plug]');
-            const form = document.querySelector('[data-plug-form]');
-            if (!socket || !form || event.defaultPrevented) return;
-            event.preventDefault();
-            form.elements.to.value = socket.dataset.plug;
-            form.requestSubmit();
-        },
-
         key(event) {
             if (document.querySelector('dialog[open]')) return;
             if (event.target.matches?.('select[data-auto]')) {
