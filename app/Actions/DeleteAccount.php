@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Pictures;
@@ -22,12 +23,16 @@ final readonly class DeleteAccount
     public function __invoke(User $user): void
     {
         $rigs = array_map(fn (Rig $rig) => $rig->id, array_values($user->rigs()->get()->all()));
+        foreach (MadeBook::query()->where('user_id', $user->id)->get() as $book) {
+            $book->delete();
+        }
         DB::transaction(function () use ($user): void {
             DB::table('sessions')->where('user_id', $user->id)->delete();
             $user->delete();
         });
         foreach ($rigs as $rig) {
             $this->pictures->forget($rig);
+            MadeBook::forget($rig);
         }
     }
 }

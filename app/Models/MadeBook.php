@@ -37,6 +37,12 @@ final class MadeBook extends Model
         self::deleted(fn (self $book) => Storage::delete($book->file()));
     }
 
+    /** The files of a rig that is gone: its rows went with it. */
+    public static function forget(int $rig): void
+    {
+        Storage::deleteDirectory("books/{$rig}");
+    }
+
     /** @return BelongsTo<Rig, $this> */
     public function rig(): BelongsTo
     {

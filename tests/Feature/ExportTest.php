@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\DeleteAccount;
 use App\Actions\ImportRig;
 use App\Exports\BookPdf;
 use App\Exports\Drawings;
@@ -273,4 +274,12 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     $this->flushSession();
     $this->actingAs($user)->delete("/rigs/{$rig->id}/books/{$book->id}")->assertRedirect();
     Storage::assertMissing($book->file());
+    // Nothing of it stays when the rig goes, or whoever asked for it.
+    foreach (['rig', 'account'] as $gone) {
+        $one = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+        $kept = $one->books()->create(['user_id' => $user->id, 'asked' => ['parts' => null, 'paper' => 'a4', 'revision' => null], 'state' => BookState::Done]);
+        Storage::put($kept->file(), '%PDF-');
+        $gone === 'rig' ? $this->delete("/rigs/{$one->id}")->assertRedirect() : app(DeleteAccount::class)($user);
+        Storage::assertMissing($kept->file());
+    }
 });

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\CreateRig;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
+use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
@@ -199,6 +200,7 @@ final class RigController
         Gate::authorize('own', $rig);
         $rig->delete();
         $pictures->forget($rig->id);
+        MadeBook::forget($rig->id);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
     }
