@@ -23,7 +23,7 @@ function planned(Rig $rig, string $csv): array
         (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows);
 }
 
-function bench(): Rig
+function threeUnits(): Rig
 {
     return Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', 'eight-input-desk')->unit('phones', 'closed-headphones')
         ->cable('xlr', 'mic/out', 'desk/mic-1')->make();
@@ -41,7 +41,7 @@ it('reads tables as spreadsheets write them, and says what is wrong with the res
 
 it('plans new cables, changes, and tells problems by their line', function () {
     $head = "Label,From unit,From socket,To unit,To socket,Type,Length,Owned\n";
-    $rows = planned(bench(), $head
+    $rows = planned(threeUnits(), $head
         ."W-1,Mic,Out,Desk,Mic 1,XLR,,\n"
         ."W-1,Mic,Out,Desk,Mic 2,XLR,\"2,5\",no\n"
         ."EARS,desk,phones,Phones,Plug,,3,yes\n"
