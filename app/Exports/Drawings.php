@@ -43,7 +43,7 @@ final class Drawings
         if ($geometry === null) {
             $units = count($this->source->rig->units);
             if ($units > self::LAID_OUT_AT_ONCE) {
-                throw new TooLarge("A map of {$units} units takes minutes to lay out. Open it in the application; then it is drawn here too.");
+                throw new TooLarge("A map of {$units} units takes minutes to lay out. Open it in the application, then write this again.");
             }
             $geometry = NodeLayouts::of($this->source->rig->name, [$depth->value => $map])[$depth->value];
             $this->record?->layouts()->updateOrCreate(

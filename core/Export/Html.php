@@ -142,7 +142,8 @@ final readonly class Html implements Exporter
             $block instanceof Steps => $this->steps($block, $id),
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => isset($this->maps[$block->depth])
-                ? '<figure tabindex="0"><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n" : '',
+                ? '<figure tabindex="0"><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n"
+                : '',
             default => throw new \LogicException('HTML does not know '.$block::class.'.'),
         };
     }
@@ -164,8 +165,8 @@ final readonly class Html implements Exporter
             $row,
         ))."</tr>\n";
 
-        return '<div class="scroll" tabindex="0" role="group" aria-label="Table"><table><thead>'.$cells('th', $table->columns).'</thead><tbody>'
-            .implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
+        return '<div class="scroll" tabindex="0" role="group" aria-label="Table"><table><thead>'.$cells('th', $table->columns)
+            .'</thead><tbody>'.implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
     }
 
     private static function text(string $text): string
