@@ -81,6 +81,9 @@ return [
             'prefix_indexes' => true,
             'strict' => true,
             'engine' => null,
+            // A rig is locked by its own row. Locks on the gaps between rows, as the stricter default takes them, would only make those who
+            // begin rigs at the same time stand in each other's way.
+            'isolation_level' => 'READ COMMITTED',
             'options' => extension_loaded('pdo_mysql') ? array_filter([
                 (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_SSL_CA : PDO::MYSQL_ATTR_SSL_CA) => env('MYSQL_ATTR_SSL_CA'),
             ]) : [],

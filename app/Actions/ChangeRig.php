@@ -11,6 +11,7 @@ use App\Rigs\Recovery;
 use App\Rigs\RigRows;
 use App\Rigs\Standing;
 use App\Rigs\StoredRig;
+use App\Rigs\Together;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\RigEdit;
@@ -38,7 +39,7 @@ final class ChangeRig
      */
     public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null): Made
     {
-        return DB::transaction(function () use ($rig, $by, $edits, $seen, $seenAt): Made {
+        return Together::do(function () use ($rig, $by, $edits, $seen, $seenAt): Made {
             $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
             $from = clone $fresh;
             $stored = $changed = StoredRig::load($fresh);
@@ -64,7 +65,7 @@ final class ChangeRig
      */
     public function undo(Rig $rig, int $seen): ?string
     {
-        return DB::transaction(function () use ($rig, $seen): ?string {
+        return Together::do(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
             $now = $fresh->revisions()->select(['parent', 'what'])->where('number', $fresh->at)->sole();
             if ($now->parent === null) {
@@ -83,7 +84,7 @@ final class ChangeRig
      */
     public function redo(Rig $rig, int $seen): ?string
     {
-        return DB::transaction(function () use ($rig, $seen): ?string {
+        return Together::do(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
             $next = $fresh->revisions()->select(['number', 'what'])->where('parent', $fresh->at)->latest('number')->first();
             if ($next === null) {
@@ -102,7 +103,7 @@ final class ChangeRig
      */
     public function restore(Rig $rig, User $by, int $number, int $seen): void
     {
-        DB::transaction(function () use ($rig, $by, $number, $seen): void {
+        Together::do(function () use ($rig, $by, $number, $seen): void {
             $fresh = $this->locked($rig, $seen);
             $old = $fresh->revisions()->where('number', $number)->sole();
             $this->record(

@@ -8,11 +8,11 @@ use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigRows;
 use App\Rigs\Standing;
+use App\Rigs\Together;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
-use Illuminate\Support\Facades\DB;
 
 /** Takes a rig document in as a new rig of a user: rows and first revision in one transaction, or nothing. */
 final class ImportRig
@@ -30,7 +30,7 @@ final class ImportRig
             ));
         }
 
-        return DB::transaction(function () use ($owner, $content, $canonical, $what): Rig {
+        return Together::do(function () use ($owner, $content, $canonical, $what): Rig {
             $rig = $owner->rigs()->make();
             $rig->enter($content, 1);
             RigRows::store($rig->id, $content);

@@ -13,6 +13,12 @@ export function grid() {
         stroke: null,
         waiting: [],
         isSending: false,
+        // The brush that was just taken, until the page has come back with it.
+        hand: null,
+
+        get brush() {
+            return this.hand ?? this.$root.dataset.brush;
+        },
 
         // A cell that was chosen has the keyboard when the page comes.
         init() {
@@ -38,6 +44,8 @@ export function grid() {
         },
 
         remark() {
+            const shown = new URL(window.location.href).searchParams.get('brush') ?? '';
+            if (this.hand === shown) this.hand = null;
             for (const one of this.$root.querySelectorAll('[data-cell]')) one.classList.toggle('marked', this.marked.includes(one.dataset.cell));
         },
 
@@ -90,7 +98,7 @@ export function grid() {
         },
 
         click(event) {
-            const { brush } = this.$root.dataset;
+            const { brush } = this;
             const cells = this.cellsAt(event.target);
             if (cells.length === 0 || event.ctrlKey || event.metaKey || event.shiftKey) return;
             if (brush) {
@@ -103,11 +111,11 @@ export function grid() {
         // A brush is in the hand as soon as it is taken, not only when the page has come back.
         take(event) {
             const brush = event.target.closest('.painter [data-brush]');
-            if (brush) this.$root.dataset.brush = brush.dataset.brush;
+            if (brush) this.hand = brush.dataset.brush;
         },
 
         press(event) {
-            const { brush } = this.$root.dataset;
+            const { brush } = this;
             const cell = event.target.closest('[data-cell]');
             if (!brush || !cell || event.button !== 0 || event.pointerType === 'touch') return;
             this.stroke = [];
@@ -116,18 +124,18 @@ export function grid() {
 
         // A stroke is no dragging of a link.
         hold(event) {
-            if (this.$root.dataset.brush) event.preventDefault();
+            if (this.brush) event.preventDefault();
         },
 
         over(event) {
             const cell = event.target.closest('[data-cell]')?.dataset.cell;
             if (this.stroke === null || !cell || this.stroke.includes(cell)) return;
             this.stroke.push(cell);
-            this.show(cell, this.$root.dataset.brush);
+            this.show(cell, this.brush);
         },
 
         lift() {
-            if (this.stroke?.length > 0) this.paint(this.stroke, this.$root.dataset.brush);
+            if (this.stroke?.length > 0) this.paint(this.stroke, this.brush);
             this.stroke = null;
         },
 
