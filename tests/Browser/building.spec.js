@@ -89,8 +89,11 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await wish('Voice', 'Viewers', 'Must hear');
     await wish('Game', 'Me', 'Must hear');
     await wish('Game', 'Viewers', 'Must hear');
-    await page.getByRole('navigation', { name: 'Situation' }).getByRole('link', { name: 'Pause' }).click();
+    const pause = page.getByRole('navigation', { name: 'Situation' }).getByRole('link', { name: 'Pause' });
+    await pause.click();
+    await expect(pause).toHaveAttribute('aria-current', 'true');
     await wish('Voice', 'Viewers', 'Must not');
+    await expect(said(page)).toContainText('Voice must not be heard by Viewers in Pause');
     await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
     await rail('Tracks');
     await page.getByRole('button', { name: 'Mute Source 1' }).click();
