@@ -21,6 +21,9 @@ final readonly class Made
     /** Units times situations up to which a change is heard in the situations that the page does not show. */
     private const HEARD_ELSEWHERE = 1200;
 
+    /** Cells of all situations together up to which it is. */
+    private const CELLS_ELSEWHERE = 12_000;
+
     /** Cells named of another situation. */
     private const NAMED = 3;
 
@@ -74,7 +77,9 @@ final readonly class Made
     private function elsewhere(?string $shown): array
     {
         $is = $this->after->situation($shown) ?? $this->after->situation();
-        if (count($this->after->units) * count($this->after->situations) > self::HEARD_ELSEWHERE) {
+        $situations = count($this->after->situations);
+        if (count($this->after->units) * $situations > self::HEARD_ELSEWHERE
+            || count($this->after->sources) * count($this->after->listeners) * $situations > self::CELLS_ELSEWHERE) {
             return [];
         }
         $told = $kept = [];
@@ -125,11 +130,15 @@ final readonly class Made
         if (! $isSameSound) {
             return null;
         }
-        $apart = fn (array $some, array $others): array => array_filter($some, fn (Wish $wish) => ! in_array($wish, $others, true));
+        $ids = fn (array $wishes): array => array_fill_keys(array_map(spl_object_id(...), $wishes), true);
+        [$old, $new] = [$ids($was->wishes), $ids($is->wishes)];
 
         return array_values(array_unique(array_map(
             fn (Wish $wish) => $wish->source,
-            [...$apart($was->wishes, $is->wishes), ...$apart($is->wishes, $was->wishes)],
+            [
+                ...array_filter($was->wishes, fn (Wish $wish) => ! isset($new[spl_object_id($wish)])),
+                ...array_filter($is->wishes, fn (Wish $wish) => ! isset($old[spl_object_id($wish)])),
+            ],
         )));
     }
 
