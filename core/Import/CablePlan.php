@@ -19,6 +19,9 @@ use HiddenWire\Core\Rig\SocketRef;
 /** A table of cables against a rig: row by row, what would be made of it and what can't. Units and sockets go by their names. */
 final class CablePlan
 {
+    /** Units and cables looked at again, over all changes. */
+    private const MOST_WORK = 250_000;
+
     /** @var list<PlannedCable> */
     public readonly array $rows;
 
@@ -34,7 +37,14 @@ final class CablePlan
             $this->units[mb_strtolower($unit->name)][] = $unit->id;
         }
         $rows = [];
+        $spent = 0;
         foreach ($table->rows as $line => $row) {
+            // Each change looks at the whole rig again: what a file may cost has a limit.
+            if ($spent > self::MOST_WORK) {
+                $rows[] = new PlannedCable($line, 'problem', 'Too many at once for a rig of this size. Import the file again for the rest.');
+
+                continue;
+            }
             try {
                 $edits = $this->edits($rig, $row);
                 $words = [];
@@ -46,8 +56,10 @@ final class CablePlan
                 $rows[] = $edits === [] ? new PlannedCable($line, 'same', 'Is there already, like this.')
                     : new PlannedCable($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
             } catch (InvalidRig $e) {
+                $edits = [null];
                 $rows[] = new PlannedCable($line, 'problem', $e->problems[0]->message);
             }
+            $spent += $edits === [] ? 0 : count($rig->units) + count($rig->cables);
         }
         $this->rows = $rows;
         $this->after = $rig;

@@ -29,7 +29,6 @@ use App\ViewModels\Tracks;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -154,8 +153,8 @@ final class RigController
     {
         Gate::authorize('update', $rig);
         $file = $request->file('file');
-        $csv = $file instanceof UploadedFile && $file->isValid() && $file->getSize() <= CsvTable::MAX_BYTES * 2
-            ? $file->getContent() : $request->string('csv')->toString();
+        $csv = $file instanceof UploadedFile && $file->isValid() ? $file->getContent()
+            : $request->string('csv')->toString();
         $columns = $request->input('columns');
         $page = new RigPage($rig, 'import-cables', $request);
 
