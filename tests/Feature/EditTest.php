@@ -288,6 +288,7 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'wishes', 'cells' => 'voice:viewers,voice:nobody', 'want' => 'must'], 'cells', 'not in the rig any more'],
     [['edit' => 'wishes', 'cells' => '', 'want' => 'must'], 'cells', 'Choose the cells first'],
     [['edit' => 'units', 'do' => 'copy'], 'units', 'Choose the units first'],
+    [['edit' => 'units', 'do' => 'remove', 'units' => array_map(fn (int $i) => "u-{$i}", range(1, 101))], 'units', '100 units at most'],
     [['edit' => 'units', 'do' => 'copy', 'units' => ['mixer', 'nothing']], 'units', 'not in the rig any more'],
     [['edit' => 'units', 'do' => 'sell', 'units' => ['mixer']], 'do', 'move, copy or remove'],
     [['edit' => 'add-unit', 'model_name' => 'dynamic', 'place' => 'desk'], 'model_name', 'Several models answer to that'],

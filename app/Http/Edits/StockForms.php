@@ -25,6 +25,9 @@ final class StockForms
     /** How many units of a model can be added in one step. */
     private const SEVERAL = 24;
 
+    /** How many units can be moved, copied or removed in one step. */
+    private const CHOSEN = 100;
+
     /** @return list<RigEdit> */
     public static function describeRig(EditFields $in): array
     {
@@ -89,11 +92,11 @@ final class StockForms
     public static function units(EditFields $in): array
     {
         $units = array_values(array_unique($in->list('units')));
+        if ($units === [] || count($units) > self::CHOSEN) {
+            $in->refuse('units', $units === [] ? 'Choose the units first.' : 'Choose '.self::CHOSEN.' units at most at a time.');
+        }
         foreach ($units as $unit) {
             isset($in->rig->units[$unit]) || $in->refuse('units', 'One of these units is not in the rig any more. Choose again.');
-        }
-        if ($units === []) {
-            $in->refuse('units', 'Choose the units first.');
         }
         $do = $in->text('do', 10);
         $place = $do === 'move' ? $in->known('place', $in->rig->places) : '';
