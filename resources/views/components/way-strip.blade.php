@@ -23,8 +23,8 @@
         @endphp
         <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => $page->scopeSituation()]">
             <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
-                @foreach (['must' => ['Must hear', 'm'], 'may' => ['May hear', 'y'], 'must-not' => ['Must not', 'n'], 'none' => ['No wish', 'x']] as $want => [$words, $key])
-                    <button type="submit" name="want" value="{{ $want }}" data-key-wish="{{ $key }}" aria-pressed="{{ $want === $wanted ? 'true' : 'false' }}">{{ $words }} <kbd aria-hidden="true">{{ $key }}</kbd></button>
+                @foreach (App\ViewModels\Brush::cases() as $want)
+                    <button type="submit" name="want" value="{{ $want->value }}" data-key-wish="{{ $want->key() }}" aria-pressed="{{ $want->value === $wanted ? 'true' : 'false' }}">{{ $want->label() }} <kbd aria-hidden="true">{{ $want->key() }}</kbd></button>
                 @endforeach
             </span>
             <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option value="*">every sound</option></select></label>
