@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
+use App\Actions\StaleEdit;
 use App\Http\Requests\AddModelRequest;
 use App\Models\Rig;
 use App\Models\User;
@@ -14,6 +15,7 @@ use App\ViewModels\ModelSearch;
 use App\ViewModels\Shelves;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Rig\InvalidRig;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -66,7 +68,13 @@ final class CatalogueController
     {
         $rig = Rig::query()->findOrFail($request->rig());
         Gate::authorize('update', $rig);
-        $made = $change->make($rig, $this->user($request), $request->edits(...), $rig->revision, $rig->at);
+        try {
+            $made = $change->make($rig, $this->user($request), $request->edits(...), $rig->revision, $rig->at);
+        } catch (InvalidRig $e) {
+            return back()->withErrors(['to' => "This can't be done: {$e->problems[0]->message}"]);
+        } catch (StaleEdit $e) {
+            return back()->withErrors(['to' => $e->getMessage()]);
+        }
         $unit = array_key_last($made->after->units);
 
         return redirect()->route('rigs.stock', ['rig' => $rig->id, 'select' => "unit:{$unit}"])->with('said', $made->words);
