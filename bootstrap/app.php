@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\UnreadableRevision;
 use App\Http\Middleware\Compress;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
@@ -31,6 +32,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn () => route('rigs.index'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport(UnreadableRevision::class);
+        $exceptions->render(fn (UnreadableRevision $e, Request $request): Response => redirect()
+            ->route('rigs.history', $request->route('rig'))->withErrors(['edit' => $e->getMessage()]));
         // A stored rig that can't be read any more says so, and shows the way back.
         $exceptions->dontReport(InvalidDocument::class);
         $exceptions->render(function (InvalidDocument $e, Request $request): ?Response {

@@ -17,6 +17,7 @@ use App\Rigs\StoredRig;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
@@ -51,6 +52,7 @@ final readonly class BookPage
      * @param  int|null  $number  of an earlier revision; null for the rig as it is
      * @param  bool  $isPatient  whether the causes of a large rig are looked for, too: nobody waits for the answer
      *
+     * @throws InvalidDocument when the rig can't be read
      * @throws UnreadableRevision when the revision can't be read any more
      */
     public static function source(Record $record, ?int $number = null, bool $isPatient = false): Source

@@ -11,6 +11,7 @@ use App\Models\Share;
 use App\ViewModels\BookPage;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -57,9 +58,13 @@ final class ShareController
     {
         $share = Share::of($secret) ?? abort(404);
         $rig = $share->rig ?? abort(404);
-        $source = BookPage::source($rig);
+        try {
+            $source = BookPage::source($rig);
+        } catch (InvalidDocument) {
+            abort(404);
+        }
         $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
-        $writer = (new BookHtml(new Drawings($source), $parts))->writer($source);
+        $writer = (new BookHtml(new Drawings($source, $rig), $parts))->writer($source);
 
         return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($source, $parts))])
             ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store']);
