@@ -41,7 +41,7 @@ final class CablePlan
         foreach ($table->rows as $line => $row) {
             // Each change looks at the whole rig again: what a file may cost has a limit.
             if ($spent > self::MOST_WORK) {
-                $rows[] = new PlannedCable($line, 'problem', 'Too many at once for a rig of this size. Import the file again for the rest.');
+                $rows[] = new PlannedCable($line, 'problem', 'Too many at once. Import the file again for the rest.');
 
                 continue;
             }
