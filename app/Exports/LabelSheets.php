@@ -5,21 +5,15 @@ declare(strict_types=1);
 namespace App\Exports;
 
 /** Sheets of labels, filled row by row; nothing is printed besides. */
-final class LabelSheets extends \TCPDF
+final class LabelSheets extends Pages
 {
     private int $used = 0;
 
     public function __construct(private readonly LabelStock $stock, string $of)
     {
-        parent::__construct('P', 'mm', $stock->paper->format(), true, 'UTF-8');
-        // No line of the library's own, which would need a font that is not embedded.
-        $this->tcpdflink = false;
-        $this->SetCreator('Hidden Wire');
-        $this->SetTitle("{$of}, labels");
-        $this->setFontSubsetting(true);
+        parent::__construct($stock->paper, "{$of}, labels");
         $this->SetMargins(0, 0, 0);
         $this->SetAutoPageBreak(false);
-        $this->setPrintHeader(false);
         $this->setPrintFooter(false);
         $this->setCellPaddings(0, 0, 0, 0);
         $this->SetFont(Paper::FONT, '', 7);

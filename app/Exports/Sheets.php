@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 /** Sheets of paper with a foot on each: what it is of, and its page among all. Lengths in millimetres, sizes in points. */
-final class Sheets extends \TCPDF
+final class Sheets extends Pages
 {
     public const MARGIN = 14;
 
@@ -15,16 +15,10 @@ final class Sheets extends \TCPDF
 
     public function __construct(Paper $paper, private readonly string $of, private readonly string $edition)
     {
-        parent::__construct('P', 'mm', $paper->format(), true, 'UTF-8');
-        // No line of the library's own, which would need a font that is not embedded.
-        $this->tcpdflink = false;
-        $this->SetCreator('Hidden Wire');
-        $this->SetTitle($of);
+        parent::__construct($paper, $of);
         $this->SetSubject($edition);
-        $this->setFontSubsetting(true);
         $this->SetMargins(self::MARGIN, self::MARGIN, self::MARGIN);
         $this->SetAutoPageBreak(true, self::FOOT + 3);
-        $this->setPrintHeader(false);
         $this->setCellPaddings(0.8, 0.5, 0.8, 0.5);
         $this->SetFont(self::FONT, '', 9);
     }

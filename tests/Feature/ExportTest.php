@@ -301,3 +301,15 @@ it('leads back to the history where the revision of a book can\'t be read', func
     $rig->revisions()->where('number', 1)->update(['document' => '{}']);
     $this->get("/rigs/{$rig->id}/book?revision=1")->assertRedirect("/rigs/{$rig->id}/history");
 });
+
+it('embeds its face also where the PDF library was loaded before anything of ours', function () {
+    $made = Process::path(base_path())->run([PHP_BINARY, '-r', <<<'PHP'
+        define('PDF_FONT_NAME_MAIN', 'helvetica');
+        require 'vendor/autoload.php';
+        $sheets = new App\Exports\Sheets(App\Exports\Paper::A4, 'A rig', '');
+        $sheets->AddPage();
+        $sheets->Write(5, 'Some text');
+        echo $sheets->Output('', 'S');
+        PHP])->throw()->output();
+    expect(substr($made, 0, 5))->toBe('%PDF-')->and($made)->not->toContain('/Helvetica')->and(substr_count($made, '/FontFile2'))->toBe(1);
+});
