@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Exports\BookPdf;
-use App\Exports\Drawings;
+use App\Exports\Edition;
 use App\Exports\Paper;
 use App\Models\BookState;
 use App\Models\MadeBook;
-use App\ViewModels\BookPage;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Storage;
@@ -41,16 +40,16 @@ final class MakeBook implements ShouldQueue
         $book->update(['state' => BookState::Working]);
         try {
             $asked = $book->asked;
-            $source = BookPage::source($book->rig, $asked['revision'], isPatient: true);
+            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true);
             $writer = new BookPdf(
-                new Drawings($source, $asked['revision'] === null ? $book->rig : null),
+                $edition->drawings,
                 $asked['parts'],
                 Paper::from($asked['paper']),
                 fn (int $done, int $of) => $this->progress($book, $done, $of),
             );
-            $written = $writer->write($source);
+            $written = $writer->write($edition->source);
             Storage::put($book->file(), $written);
-            $book->update(['state' => BookState::Done, 'edition' => $source->edition, 'bytes' => strlen($written)]);
+            $book->update(['state' => BookState::Done, 'edition' => $edition->source->edition, 'bytes' => strlen($written)]);
         } catch (Stopped) {
             // Whoever stopped it has said so already.
         } catch (\Throwable $e) {

@@ -4,22 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use App\Actions\UnreadableRevision;
 use App\Exports\Drawings;
 use App\Exports\Exports;
 use App\Exports\LabelStock;
 use App\Exports\Paper;
-use App\Models\Revision;
-use App\Models\Rig as Record;
-use App\Rigs\Causes;
-use App\Rigs\Recovery;
-use App\Rigs\StoredRig;
+use App\Models\MadeBook;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Source;
-use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Planning\Diagnosis;
-use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
@@ -27,15 +19,11 @@ use HiddenWire\Core\Rig\Situation;
 /** What is picked for the book, and in which forms the rig can leave. */
 final readonly class BookPage
 {
-    /** Units up to which causes are looked for while somebody waits. */
-    private const LOOKED_AT_ONCE = 150;
-
-    /** Revisions that the change log goes back. */
-    private const CHANGES = 60;
-
     /**
      * @param  list<string>|null  $parts  null for all
      * @param  int|null  $revision  an earlier one; null for the rig as it is
+     * @param  list<MadeBook>  $made  books that whoever looks has had made, the latest first
+     * @param  string  $written  the book, as HTML
      */
     public function __construct(
         private ?array $parts,
@@ -43,49 +31,9 @@ final readonly class BookPage
         public MapDepth $depth,
         public LabelStock $stock,
         private ?int $revision,
+        public array $made,
+        public string $written,
     ) {
-    }
-
-    /**
-     * What the book of a stored rig is written from.
-     *
-     * @param  int|null  $number  of an earlier revision; null for the rig as it is
-     * @param  bool  $isPatient  whether the causes of a large rig are looked for, too: nobody waits for the answer
-     *
-     * @throws InvalidDocument when the rig can't be read
-     * @throws UnreadableRevision when the revision can't be read any more
-     */
-    public static function source(Record $record, ?int $number = null, bool $isPatient = false): Source
-    {
-        $at = $number ?? $record->at;
-        $revisions = $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'name', 'user_id', 'created_at'])
-            ->with('user:id,name')->when($number !== null, fn ($query) => $query->where('number', '<=', $number))
-            ->latest('number')->limit(self::CHANGES)->get();
-        $now = $revisions->firstWhere('number', $at) ?? $revisions->first();
-        $name = $now === null || $now->name === '' ? '' : ", {$now->name}";
-
-        $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
-        $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
-        // Of the rig as it is they are kept once somebody has looked.
-        $known = fn (): ?array => $number === null
-            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->causes
-            : ($isLooked ? (new Diagnosis(new Hearings($rig)))->causes() : null);
-
-        return new Source(
-            $rig,
-            "Revision {$at}{$name}".($now === null ? '' : ', '.$now->created_at->format('j F Y')),
-            array_values($revisions->map(fn (Revision $one) => [
-                $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', ($one->name === '' ? '' : "{$one->name}: ").$one->what,
-            ])->all()),
-            $known,
-        );
-    }
-
-    private static function earlier(Record $record, int $number): Rig
-    {
-        $revision = $record->revisions()->where('number', $number)->first() ?? abort(404);
-
-        return Recovery::read($revision) ?? throw new UnreadableRevision($number);
     }
 
     /** @return array<string, string> titles of all parts, by key */

@@ -9,8 +9,12 @@ final readonly class Finder
 {
     private const MOST = 30;
 
-    public function __construct(private RigPage $page)
+    /** @var list<array{what: string, kind: string, url: string}> */
+    public array $found;
+
+    public function __construct(private RigPage $page, public string $text)
     {
+        $this->found = $this->find($text);
     }
 
     /**
@@ -19,7 +23,7 @@ final readonly class Finder
      *
      * @return list<array{what: string, kind: string, url: string}>
      */
-    public function find(string $text): array
+    private function find(string $text): array
     {
         $words = Likeness::words($text);
         $ranked = [];

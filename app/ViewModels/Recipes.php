@@ -65,16 +65,6 @@ final readonly class Recipes
         return array_values(array_filter($all, fn (self $one) => $one->recipes !== []));
     }
 
-    /**
-     * The one whose unit is selected, else the first.
-     *
-     * @param  list<self>  $all
-     */
-    public static function chosen(RigPage $page, array $all): ?self
-    {
-        return array_values(array_filter($all, fn (self $one) => $one->unit->id === $page->selectedUnit))[0] ?? $all[0] ?? null;
-    }
-
     /** @return list<Point> the points that feed any output: the rows of the matrix */
     public function inputs(): array
     {

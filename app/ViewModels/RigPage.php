@@ -10,17 +10,11 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
-use HiddenWire\Core\Edit\SetWish;
-use HiddenWire\Core\Equipment\PointKind;
-use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
-use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
-use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wiring;
-use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
@@ -142,17 +136,6 @@ final readonly class RigPage
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
     }
 
-    /** @return list<array{Wish, string}> wishes that hold in a situation only, in words */
-    public function wishesOf(Situation $situation): array
-    {
-        $own = array_filter($this->rig->wishes, fn (Wish $wish) => in_array($situation->id, $wish->situations, true));
-
-        return array_values(array_map(
-            fn (Wish $wish) => [$wish, (new SetWish($wish->source, $wish->listener, $wish->want, null))->words($this->rig)],
-            $own,
-        ));
-    }
-
     /** The situation that a wish made on this page holds in; empty for all. */
     public function scopeSituation(): string
     {
@@ -271,51 +254,6 @@ final readonly class RigPage
         return $marked;
     }
 
-    /** @return array<string, string> what the points of a kind are called, by reference */
-    public function pointsOf(PointKind $kind): array
-    {
-        $points = [];
-        foreach ($this->rig->units as $unit) {
-            foreach ($this->rig->modelOf($unit)->points as $point) {
-                if ($point->kind === $kind) {
-                    $points["{$unit->id}/{$point->id}"] = "{$unit->name}: {$point->label}";
-                }
-            }
-        }
-
-        return $points;
-    }
-
-    /** @return array<string, string> sounds that most rigs have, by name, with their kind; those that this one has no sound of yet */
-    public function commonSounds(): array
-    {
-        $kinds = array_map(fn (Source $source) => $source->kind->value, array_values($this->rig->sources));
-
-        return array_filter(
-            [
-                'Voice' => 'voice',
-                'Game' => 'game',
-                'Music' => 'music',
-                'Alerts' => 'alerts',
-                'Caller' => 'caller',
-                'Console' => 'console',
-                'Browser' => 'browser',
-            ],
-            fn (string $kind) => ! in_array($kind, $kinds, true),
-        );
-    }
-
-    /** @return array<string, string> listeners that most rigs have, by name, with their kind; those that this one has none of yet */
-    public function commonListeners(): array
-    {
-        $kinds = array_map(fn (Listener $listener) => $listener->kind->value, array_values($this->rig->listeners));
-
-        return array_filter(
-            ['Me' => 'headphones', 'Room' => 'speakers', 'Viewers' => 'stream', 'Track' => 'track', 'Caller' => 'caller', 'Team' => 'team'],
-            fn (string $kind) => ! in_array($kind, $kinds, true),
-        );
-    }
-
     /** The address that takes up a socket to plug it, at a depth where the free sockets stand on the map. */
     public function connectUrl(string $socket): string
     {
@@ -323,11 +261,6 @@ final readonly class RigPage
             ['select' => "socket:{$socket}", 'depth' => $this->depth->showsFreeSockets() ? $this->depth->value : MapDepth::Sockets->value],
             'wiring',
         );
-    }
-
-    public function pointName(PointRef $at): string
-    {
-        return "{$this->rig->units[$at->unit]->name}: {$this->rig->point($at)->label}";
     }
 
     /** Whether anything is selected that has a sheet. */

@@ -9,6 +9,7 @@ use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Starters;
+use HiddenWire\Core\Rig\Problem;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Pagination\LengthAwarePaginator;
 
@@ -29,7 +30,8 @@ final readonly class Shelf
     /** @var list<StarterCard> */
     public array $starters;
 
-    public function __construct(User $user, Starters $starters)
+    /** @param  list<Problem>  $problems  why a document was not imported; none where none was refused */
+    public function __construct(User $user, Starters $starters, public array $problems = [])
     {
         $this->rigs = $user->visibleRigs()
             ->with(['user:id,name', 'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)])

@@ -241,14 +241,14 @@ describe('the views in which a rig is built', function () {
     });
 
     it('finds anything by a few letters', function (string $text, string $first, string $kind) {
-        expect((new Finder(($this->page)([], 'find')))->find($text)[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
+        expect((new Finder(($this->page)([], 'find'), $text))->found[0])->toMatchArray(['what' => $first, 'kind' => $kind]);
     })->with([['w-17', 'W-17', 'cable'], ['desk mix', 'Desk mixer', 'unit'], ['desk programme', 'Desk programme',
         'recording device'], ['presenter voice', 'Presenter voice', 'sound'], ['tracks', 'Tracks', 'view'],
         ['dsek mixr', 'Desk mixer', 'unit'], ['presentr voise', 'Presenter voice', 'sound'], ['undo', 'Undo', 'action'],
         ['invite', 'Invite someone', 'action'], ['optical in', 'Optical in of Desk mixer', 'socket']]);
 
     it('finds nothing where nothing is called that', function () {
-        expect((new Finder(($this->page)([], 'find')))->find('no such thing at all'))->toBe([]);
+        expect((new Finder(($this->page)([], 'find'), 'no such thing at all'))->found)->toBe([]);
     });
 
     it('searches the models by text, family and the socket that is needed', function (array $query, array $some) {

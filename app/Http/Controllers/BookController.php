@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exports\BookHtml;
-use App\Exports\Drawings;
+use App\Exports\Edition;
 use App\Exports\Exports;
 use App\Exports\NotInstalled;
 use App\Exports\TooLarge;
@@ -26,24 +26,30 @@ final class BookController
     public function show(BookRequest $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
-        $source = BookPage::source($rig, $request->revision());
+        $edition = Edition::of($rig, $request->revision());
         $parts = $request->parts();
-        $writer = (new BookHtml(new Drawings($source, $request->revision() === null ? $rig : null), $parts))->writer($source);
+        $writer = (new BookHtml($edition->drawings, $parts))->writer($edition->source);
 
         return view('rigs.book', [
             'page' => new RigPage($rig, 'book', $request),
-            'made' => $rig->books()->where('user_id', $request->user()?->id)->latest('id')->get(),
-            'book' => new BookPage($parts, $request->paper(), $request->depth(), $request->stock(), $request->revision()),
-            'written' => $writer->body(new Book($source, $parts)),
+            'book' => new BookPage(
+                $parts,
+                $request->paper(),
+                $request->depth(),
+                $request->stock(),
+                $request->revision(),
+                array_values($rig->books()->where('user_id', $request->user()?->id)->latest('id')->get()->all()),
+                $writer->body(new Book($edition->source, $parts)),
+            ),
         ]);
     }
 
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
     {
         Gate::authorize('view', $rig);
-        $source = BookPage::source($rig, $request->revision());
+        $edition = Edition::of($rig, $request->revision());
         $all = Exports::all(
-            new Drawings($source, $request->revision() === null ? $rig : null),
+            $edition->drawings,
             $request->parts(),
             $request->depth(),
             $request->paper(),
@@ -53,7 +59,7 @@ final class BookController
         // A book on paper can take a while: it is made in the background.
         $exporter = $format === 'pdf' ? abort(404) : $all[$format] ?? abort(404);
         try {
-            $written = $exporter->write($source);
+            $written = $exporter->write($edition->source);
         } catch (NotInstalled|TooLarge $e) {
             return redirect()->route('rigs.book', $rig)->withErrors(['format' => $e->getMessage()]);
         }

@@ -10,11 +10,11 @@ use App\Http\Requests\AddModelRequest;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\ViewModels\CatalogueShelf;
 use App\ViewModels\ModelDrawing;
 use App\ViewModels\ModelSearch;
 use App\ViewModels\Shelves;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Rig\InvalidRig;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -30,19 +30,12 @@ final class CatalogueController
 
     public function index(Request $request): View
     {
-        $models = CatalogueFiles::catalogue()->models;
-        $text = mb_strtolower(trim(is_string($request->query('q')) ? $request->query('q') : ''));
-        $family = Family::tryFrom(is_string($request->query('family')) ? $request->query('family') : '');
-        $chosen = $models[is_string($request->query('model')) ? $request->query('model') : ''] ?? null;
-
         return view('catalogue.index', [
-            'found' => (new ModelSearch($models))->find($text, $family),
-            'total' => count($models),
-            'text' => $text,
-            'family' => $family,
-            'chosen' => $chosen,
-            'drawing' => $chosen === null ? null : new ModelDrawing($chosen),
-            'shelves' => $chosen === null ? [] : Shelves::of($this->user($request)),
+            'catalogue' => new CatalogueShelf(
+                CatalogueFiles::catalogue()->models,
+                $request->query(),
+                Shelves::of($this->user($request)),
+            ),
         ]);
     }
 

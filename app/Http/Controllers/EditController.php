@@ -13,6 +13,8 @@ use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
+use App\ViewModels\Comparison;
+use App\ViewModels\RevisionList;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\History\RigDifference;
@@ -119,9 +121,7 @@ final readonly class EditController
             'rigs.compare',
             [
                 'page' => new RigPage($rig, 'history', $request),
-                'before' => $before,
-                'after' => $after,
-                'difference' => new RigDifference($read($before), $read($after)),
+                'comparison' => new Comparison($before, $after, new RigDifference($read($before), $read($after))),
             ],
         );
     }
@@ -132,9 +132,7 @@ final readonly class EditController
 
         return view('rigs.history', [
             'page' => new RigPage($rig, 'history', $request),
-            'revisions' => $rig->revisions()
-                ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'name', 'created_at'])
-                ->with('user:id,name')->latest('number')->paginate(50),
+            'list' => new RevisionList($rig),
         ]);
     }
 

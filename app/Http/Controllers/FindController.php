@@ -19,10 +19,10 @@ final class FindController
     {
         Gate::authorize('view', $rig);
         $page = new RigPage($rig, 'find', $request);
-        $found = (new Finder($page))->find($request->string('q')->toString());
+        $finder = new Finder($page, $request->string('q')->toString());
 
         return $request->expectsJson()
-            ? response()->json($found)
-            : view('rigs.find', ['page' => $page, 'found' => $found, 'q' => $request->string('q')->toString()]);
+            ? response()->json($finder->found)
+            : view('rigs.find', ['page' => $page, 'finder' => $finder]);
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Member;
 use App\Models\MemberRole;
 use App\Models\Rig;
 use App\Models\User;
+use App\ViewModels\People;
 use App\ViewModels\RigPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -30,10 +31,7 @@ final class MemberController
             'rigs.people',
             [
                 'page' => new RigPage($rig, 'people', $request),
-                'members' => $rig->members()->with('user:id,name,email')->orderBy('id')->get(),
-                'owner' => $rig->user,
-                'shares' => $rig->user_id === $request->user()?->id ? $rig->shares()->orderBy('id')->get() : [],
-                'days' => ShareController::DAYS,
+                'people' => new People($rig, $request->user(), ShareController::DAYS),
             ],
         );
     }

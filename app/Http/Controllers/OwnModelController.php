@@ -8,11 +8,12 @@ use App\Models\OwnModel;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\ViewModels\ModelDrawing;
+use App\ViewModels\OwnModelForm;
+use App\ViewModels\OwnModelList;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Document\ModelSketch;
-use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Naming;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -27,14 +28,14 @@ final class OwnModelController
 
     public function index(Request $request): View
     {
-        return view('models.index', ['models' => $this->user($request)->ownModels()->orderBy('key')->get()]);
+        return view('models.index', ['list' => new OwnModelList($this->user($request))]);
     }
 
     public function create(Request $request): View
     {
         $from = CatalogueFiles::with($this->user($request))[$request->string('from')->toString()] ?? null;
 
-        return $this->form(null, $from);
+        return view('models.form', ['form' => OwnModelForm::of(null, $from)]);
     }
 
     public function store(Request $request): RedirectResponse|Response
@@ -55,7 +56,7 @@ final class OwnModelController
     {
         abort_unless($own->user_id === $this->user($request)->id, 404);
 
-        return $this->form($own, $own->model());
+        return view('models.form', ['form' => OwnModelForm::of($own, $own->model())]);
     }
 
     public function update(Request $request, OwnModel $own): RedirectResponse|Response
@@ -97,35 +98,19 @@ final class OwnModelController
         } catch (InvalidDocument $e) {
             return response()->view(
                 'models.form',
-                [
-                    'own' => $own,
-                    'base' => $request->string('base')->toString(),
-                    'head' => $this->head($request),
-                    'rows' => $this->rows($request),
-                    'problems' => $e->problems,
-                    'drawing' => null,
-                ],
+                ['form' => new OwnModelForm(
+                    $own,
+                    $request->string('base')->toString(),
+                    $this->head($request),
+                    $this->rows($request),
+                    $e->problems,
+                )],
                 422,
             );
         }
         $store(Json::encode((new DocumentWriter)->model($model)));
 
         return redirect()->route('models')->with('said', "{$model->name} is kept. It stands in the stock's list of models now.");
-    }
-
-    private function form(?OwnModel $own, ?EquipmentModel $from): View
-    {
-        return view('models.form', [
-            'own' => $own, 'base' => $from === null ? '' : $from->id,
-            'head' => [
-                'name' => $from === null ? '' : $from->name.($own === null ? ', own' : ''),
-                'family' => $from->family->value ?? 'adapter',
-                'summary' => $from->summary ?? '',
-            ],
-            'rows' => $from === null ? ['points' => [], 'lanes' => [], 'routes' => []] : ModelSketch::rows($from),
-            'problems' => [],
-            'drawing' => $from === null ? null : new ModelDrawing($from),
-        ]);
     }
 
     private function sketch(Request $request): ModelSketch

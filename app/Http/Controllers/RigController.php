@@ -19,17 +19,19 @@ use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
-use App\ViewModels\Computer;
-use App\ViewModels\Recipes;
+use App\ViewModels\Computers;
+use App\ViewModels\RecipesPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\Shelf;
+use App\ViewModels\SituationCard;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
 use App\ViewModels\Tracks;
+use App\ViewModels\WishesPage;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Problem;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -68,7 +70,7 @@ final class RigController
                 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120),
             );
         } catch (InvalidDocument $e) {
-            return response()->view('rigs.index', ['shelf' => $this->shelf($request), 'problems' => $e->problems], 422);
+            return response()->view('rigs.index', ['shelf' => $this->shelf($request, $e->problems)], 422);
         }
 
         return redirect()->route('rigs.wiring', $rig);
@@ -121,21 +123,13 @@ final class RigController
             $request,
             $rig,
             Step::Computers,
-            fn (RigPage $page) => [
-                'computers' => Computer::all($page),
-                'models' => array_filter(CatalogueFiles::with($this->user($request)), fn (EquipmentModel $model) => $model->isProgram()),
-            ],
+            fn (RigPage $page) => ['list' => new Computers($page, CatalogueFiles::with($this->user($request)))],
         );
     }
 
     public function recipes(Request $request, Rig $rig): View
     {
-        return $this->step(
-            $request,
-            $rig,
-            Step::Recipes,
-            fn (RigPage $page) => ['units' => $units = Recipes::all($page), 'shown' => Recipes::chosen($page, $units)],
-        );
+        return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['recipes' => new RecipesPage($page)]);
     }
 
     public function tracks(Request $request, Rig $rig): View
@@ -145,7 +139,7 @@ final class RigController
 
     public function situations(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Situations);
+        return $this->step($request, $rig, Step::Situations, fn (RigPage $page) => ['cards' => SituationCard::all($page)]);
     }
 
     /** A CSV file of cables: what it would make, before anything is made. */
@@ -220,23 +214,24 @@ final class RigController
 
     public function wishes(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Wishes);
+        return $this->step($request, $rig, Step::Wishes, fn (RigPage $page) => ['table' => new WishesPage($page)]);
     }
 
-    /** @param  (callable(RigPage): array<string, mixed>)|null  $more  what the view shows beside the page */
-    private function step(Request $request, Rig $rig, Step $step, ?callable $more = null): View
+    /** @param  callable(RigPage): array<string, mixed>  $more  what the view shows beside the page */
+    private function step(Request $request, Rig $rig, Step $step, callable $more): View
     {
         Gate::authorize('view', $rig);
         $page = new RigPage($rig, $step->value, $request);
         /** @var view-string $view */
         $view = "rigs.{$step->value}";
 
-        return view($view, ['page' => $page, ...($more === null ? [] : $more($page))]);
+        return view($view, ['page' => $page, ...$more($page)]);
     }
 
-    private function shelf(Request $request): Shelf
+    /** @param  list<Problem>  $problems */
+    private function shelf(Request $request, array $problems = []): Shelf
     {
-        return new Shelf($this->user($request), app(Starters::class));
+        return new Shelf($this->user($request), app(Starters::class), $problems);
     }
 
     private function user(Request $request): User

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exports\BookHtml;
-use App\Exports\Drawings;
+use App\Exports\Edition;
 use App\Models\Rig;
 use App\Models\Share;
-use App\ViewModels\BookPage;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -59,14 +58,14 @@ final class ShareController
         $share = Share::of($secret) ?? abort(404);
         $rig = $share->rig ?? abort(404);
         try {
-            $source = BookPage::source($rig);
+            $edition = Edition::of($rig);
         } catch (InvalidDocument) {
             abort(404);
         }
         $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
-        $writer = (new BookHtml(new Drawings($source, $rig), $parts))->writer($source);
+        $writer = (new BookHtml($edition->drawings, $parts))->writer($edition->source);
 
-        return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($source, $parts))])
+        return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($edition->source, $parts))])
             ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store']);
     }
 }

@@ -11,6 +11,7 @@ use App\Rigs\StoredRig;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
+use App\ViewModels\MapPage;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Contracts\View\View;
@@ -30,17 +31,10 @@ final readonly class WiringController
     {
         Gate::authorize('view', $rig);
         $page = new RigPage($rig, 'wiring', $request);
-        $map = new MapGraph($page->hearing->graph, $page->depth);
-        $layout = $rig->layouts()->where('depth', $page->depth->value)->first();
-        $isKnown = $layout !== null && $layout->structure === $map->structure();
-        $geometry = $isKnown ? Geometry::of($layout->geometry, $map) : Geometry::adapted($layout?->geometry, $map);
 
         return view('rigs.wiring', [
             'page' => $page,
-            'map' => $map,
-            // What the page's worker has to lay out: everything, or only the lines, while the map is shown.
-            'task' => $geometry !== null && ($isKnown || ! $page->canEdit) ? null : $this->task($page, $map, $geometry),
-            'drawing' => $geometry === null ? null : new MapDrawing($map, $geometry, $page->highlighted()),
+            'wiring' => new MapPage($page, $rig->layouts()->where('depth', $page->depth->value)->first()),
         ]);
     }
 
@@ -56,18 +50,6 @@ final readonly class WiringController
                 'page' => $this->redrawing->of($rig, (string) $request->header('X-Page', ''), $request),
             ])
             : back();
-    }
-
-    /** @return array<string, mixed> */
-    private function task(RigPage $page, MapGraph $map, ?Geometry $standing): array
-    {
-        return [
-            'structure' => $map->structure(),
-            'depth' => $page->depth->value,
-            'situation' => $page->situation->id,
-            'graph' => $map->forLayout() + ($standing === null ? [] : ['kept' => $standing->standing()]),
-            'to' => route('rigs.layout', $page->record->id),
-        ];
     }
 
     public function layout(Request $request, Rig $rig): JsonResponse

@@ -1,6 +1,6 @@
 @php
     use HiddenWire\Core\Equipment\Family;
-    $link = fn (array $changes) => route('catalogue', array_filter([...['q' => $text, 'family' => $family?->value, 'model' => $chosen?->id], ...$changes]));
+    $chosen = $catalogue->chosen;
 @endphp
 <x-page title="Catalogue" class="shelf">
     <header class="top">
@@ -13,18 +13,18 @@
         <section class="catalogue-list" aria-label="Models">
             <form class="catalogue-search" method="get" action="{{ route('catalogue') }}" role="search">
                 <label class="visually-hidden" for="q">Search by name, use or socket</label>
-                <input class="form-control" id="q" name="q" type="search" value="{{ $text }}" placeholder="Name, use or socket">
+                <input class="form-control" id="q" name="q" type="search" value="{{ $catalogue->text }}" placeholder="Name, use or socket">
                 <label class="visually-hidden" for="family">Family</label>
                 <select class="form-select" id="family" name="family">
                     <option value="">All families</option>
-                    @foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $family)>{{ $case->words() }}</option> @endforeach
+                    @foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $catalogue->family)>{{ $case->words() }}</option> @endforeach
                 </select>
                 <button class="btn btn-ink" type="submit"><i class="bi bi-search" aria-hidden="true"></i><span class="visually-hidden">Search</span></button>
             </form>
-            <p class="quiet">{{ count($found) }} of {{ $total }} models</p>
+            <p class="quiet">{{ count($catalogue->found) }} of {{ $catalogue->total() }} models</p>
             <ul>
-                @forelse ($found as $model)
-                    <li><a href="{{ $link(['model' => $model->id]) }}" @if ($chosen === $model) aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ $model->family->words() }}</small></a></li>
+                @forelse ($catalogue->found as $model)
+                    <li><a href="{{ $catalogue->url($model) }}" @if ($chosen === $model) aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ $model->family->words() }}</small></a></li>
                 @empty
                     <li>Nothing has all of that. Search for less, or for another family.</li>
                 @endforelse
@@ -36,17 +36,17 @@
             @else
                 <h2>{{ $chosen->name }}</h2>
                 <p>{{ $chosen->summary }}</p>
-                @if ($shelves !== [])
+                @if ($catalogue->shelves !== [])
                     <form class="row-form add-to-rig" method="post" action="{{ route('catalogue.add') }}">
                         @csrf
                         <input type="hidden" name="model" value="{{ $chosen->id }}">
-                        <select name="to" aria-label="Rig and place">@foreach ($shelves as $shelf) <optgroup label="{{ $shelf->rig }}">@foreach ($shelf->places as $to => $place) <option value="{{ $to }}">{{ $place }}</option> @endforeach</optgroup> @endforeach</select>
+                        <select name="to" aria-label="Rig and place">@foreach ($catalogue->shelves as $shelf) <optgroup label="{{ $shelf->rig }}">@foreach ($shelf->places as $to => $place) <option value="{{ $to }}">{{ $place }}</option> @endforeach</optgroup> @endforeach</select>
                         <button class="btn btn-sm btn-ink" type="submit">Add to my rig</button>
                     </form>
                 @endif
                 @if ($errors->any()) <p class="form-trouble" role="alert">{{ implode(' ', $errors->all()) }}</p> @endif
                 <p><a href="{{ route('models.create', ['from' => $chosen->id]) }}">Make a model of your own from this one</a></p>
-                <x-model-drawing :drawing="$drawing" />
+                <x-model-drawing :drawing="$catalogue->drawing" />
                 <p class="quiet">Lines inside: what passes when it is new; dotted: what can be switched on.</p>
                 @if ($chosen->sockets !== [])
                     <h3>Sockets</h3>

@@ -25,7 +25,7 @@
                 <button class="btn btn-sm btn-ink" type="submit">Make the PDF</button>
             </form>
             <ul class="plain-list made-books">
-                @foreach ($made as $one)
+                @foreach ($book->made as $one)
                     <li data-key="book-{{ $one->id }}-{{ $one->state->value }}" @if ($one->state->isOpen()) x-data="madeBook" data-book="{{ route('rigs.books.show', [$page->record->id, $one->id]) }}" @endif>
                         @if ($one->state === App\Models\BookState::Done) <a href="{{ route('rigs.books.file', [$page->record->id, $one->id]) }}" download>{{ $one->edition }}, {{ strtoupper($one->asked['paper']) }}</a> @else <strong>Book</strong> @endif
                         <span class="quiet" role="status" @if ($one->state->isOpen()) x-ref="says" x-text="says" @endif>{{ $one->says() }}</span>
@@ -39,6 +39,6 @@
             </ul>
             <p class="quiet">This page prints as the book, too.</p>
         </aside>
-        <article class="book paper-{{ $book->paper->value }}" tabindex="0" aria-label="Book of {{ $page->rig->name }}">{!! $written !!}</article>
+        <article class="book paper-{{ $book->paper->value }}" tabindex="0" aria-label="Book of {{ $page->rig->name }}">{!! $book->written !!}</article>
     </div>
 </x-rig-frame>

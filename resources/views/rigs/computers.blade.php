@@ -4,7 +4,7 @@
 @endphp
 <x-rig-frame :page="$page">
     <div class="page computers">
-        @forelse ($computers as $computer)
+        @forelse ($list->computers as $computer)
             @php $unit = $computer->unit; @endphp
             <section class="computer" id="computer-{{ $unit->id }}" aria-labelledby="computer-{{ $unit->id }}-title">
                 <h2 id="computer-{{ $unit->id }}-title">{{ $unit->name }} <small>{{ $page->rig->places[$unit->place]->name }}</small></h2>
@@ -77,7 +77,7 @@
                         </ol>
                         <x-edit :page="$page" class="order-form visually-hidden" :fields="['edit' => 'start-order', 'place' => $unit->place, 'situation' => '']" data-order-form="{{ $unit->place }}"><input type="hidden" name="programs" value=""></x-edit>
                         <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'place' => $unit->place, 'situation' => '']">
-                            <select name="model" aria-label="Program for {{ $unit->name }}">@foreach ($models as $model) <option value="{{ $model->id }}">{{ $model->name }}</option> @endforeach</select>
+                            <select name="model" aria-label="Program for {{ $unit->name }}">@foreach ($list->programs as $model) <option value="{{ $model->id }}">{{ $model->name }}</option> @endforeach</select>
                             <input name="name" maxlength="{{ Bounds::NAME }}" placeholder="its name" aria-label="Name of the program for {{ $unit->name }}">
                             <button class="do" type="submit">Add the program</button>
                         </x-edit>

@@ -3,17 +3,17 @@
         <h2>History</h2>
         <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from; nothing is lost by it.</p>
         <ol class="revisions" reversed>
-            @foreach ($revisions as $revision)
-                <li @if ($revision->number === $page->record->at) class="now" aria-current="true" @endif>
+            @foreach ($list->revisions as $revision)
+                <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>
                     <span class="figures">{{ $revision->number }}</span>
-                    <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong> @endif{{ $revision->what }}@if ($revision->number === $page->record->at) <span class="tag">now</span>@endif</span>
-                    <span class="quiet">{{ $revision->user?->name ?? 'somebody' }}, {{ $revision->created_at->diffForHumans() }}</span>
+                    <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong> @endif{{ $revision->what }}@if ($list->isNow($revision)) <span class="tag">now</span>@endif</span>
+                    <span class="quiet">{{ $list->by($revision) }}</span>
                     <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id, 'revision' => $revision->number]) }}">Book<span class="visually-hidden"> of revision {{ $revision->number }}</span></a>
                         @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name<span class="visually-hidden"> revision {{ $revision->number }}</span></summary>
                             <form class="row-form" method="post" action="{{ route('rigs.revision.name', [$page->record->id, $revision->number]) }}">@csrf @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}" placeholder="as shown on the night" aria-label="Name of revision {{ $revision->number }}"><button class="do" type="submit">Save</button></form>
                         </details> @endif</span>
-                    @if ($revision->number !== $page->record->at) <a href="{{ route('rigs.compare', [$page->record->id, $revision->number, $page->record->at]) }}">Compare<span class="visually-hidden"> revision {{ $revision->number }} with now</span></a> @else <span></span> @endif
-                    @if ($revision->number !== $page->record->at && $page->canEdit)
+                    @if (! $list->isNow($revision)) <a href="{{ $list->compareUrl($revision) }}">Compare<span class="visually-hidden"> revision {{ $revision->number }} with now</span></a> @else <span></span> @endif
+                    @if (! $list->isNow($revision) && $page->canEdit)
                         <form method="post" data-send action="{{ route('rigs.restore', [$page->record->id, $revision->number]) }}">
                             @csrf
                             <input type="hidden" name="revision" value="{{ $page->record->revision }}">
@@ -23,6 +23,6 @@
                 </li>
             @endforeach
         </ol>
-        {{ $revisions->links('pagination::simple-bootstrap-5') }}
+        {{ $list->revisions->links('pagination::simple-bootstrap-5') }}
     </div>
 </x-rig-frame>

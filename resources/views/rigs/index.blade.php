@@ -7,17 +7,17 @@
     </header>
     <main class="shelf-main">
         @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
-        @isset($problems)
+        @if ($shelf->problems !== [])
             <section class="trouble" role="alert">
                 <h2>The document was not imported; nothing is changed.</h2>
                 <ol>
-                    @foreach (array_slice($problems, 0, 40) as $problem)
+                    @foreach (array_slice($shelf->problems, 0, 40) as $problem)
                         <li><code>{{ $problem->pointer === '' ? 'document' : $problem->pointer }}</code> {{ $problem->message }}</li>
                     @endforeach
                 </ol>
-                @if (count($problems) > 40) <p>and {{ count($problems) - 40 }} more; <code>php artisan rig:validate</code> lists them all.</p> @endif
+                @if (count($shelf->problems) > 40) <p>and {{ count($shelf->problems) - 40 }} more; <code>php artisan rig:validate</code> lists them all.</p> @endif
             </section>
-        @endisset
+        @endif
         @foreach ($shelf->invitations as $invitation)
             <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
                 <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->value === 'edit' ? 'edit it' : 'look at it' }}.</p>

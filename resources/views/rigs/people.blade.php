@@ -1,16 +1,15 @@
-@php $isOwner = $page->record->user_id === auth()->id(); @endphp
 <x-rig-frame :page="$page">
     <div class="page people">
         <h2>People</h2>
         <ul class="members">
-            <li><strong>{{ $owner->name }}</strong> <span class="quiet">owner</span></li>
-            @foreach ($members as $member)
-                <li><strong>{{ $member->user->name }}</strong> <span class="quiet">{{ $member->user->email }}, may {{ $member->role->value === 'edit' ? 'edit' : 'look' }}{{ $member->accepted_at === null ? ', invited, not accepted yet' : '' }}</span>
-                    @if ($isOwner) <form method="post" action="{{ route('rigs.people.destroy', [$page->record->id, $member->id]) }}">@csrf @method('delete')<button class="do" type="submit">Remove<span class="visually-hidden"> {{ $member->user->name }}</span></button></form> @endif
+            <li><strong>{{ $people->owner }}</strong> <span class="quiet">owner</span></li>
+            @foreach ($people->members as $member)
+                <li><strong>{{ $member->user->name }}</strong> <span class="quiet">{{ $member->user->email }}, {{ $people->standingOf($member) }}</span>
+                    @if ($people->isOwner) <form method="post" action="{{ route('rigs.people.destroy', [$page->record->id, $member->id]) }}">@csrf @method('delete')<button class="do" type="submit">Remove<span class="visually-hidden"> {{ $member->user->name }}</span></button></form> @endif
                 </li>
             @endforeach
         </ul>
-        @if ($isOwner)
+        @if ($people->isOwner)
             <h3>Invite someone</h3>
             <form class="row-form" method="post" action="{{ route('rigs.people.store', $page->record->id) }}">
                 @csrf
@@ -22,8 +21,8 @@
             <p class="quiet">Whoever has a link can read the book and the maps of this rig as it is then, and nothing else.</p>
             @if (session('link')) <p><label>The link, shown only now <input class="form-control" readonly value="{{ session('link') }}"></label></p> @endif
             <ul class="members">
-                @foreach ($shares as $share)
-                    <li><strong>{{ $share->name }}</strong> <span class="quiet">made {{ $share->created_at->toDateString() }}{{ $share->expires_at === null ? '' : ($share->hasExpired() ? ', expired' : ', until '.$share->expires_at->format('Y-m-d H:i')) }}</span>
+                @foreach ($people->shares as $share)
+                    <li><strong>{{ $share->name }}</strong> <span class="quiet">{{ $people->termOf($share) }}</span>
                         <form method="post" action="{{ route('rigs.shares.destroy', [$page->record->id, $share->id]) }}">@csrf @method('delete')<button class="do" type="submit">Remove<span class="visually-hidden"> the link for {{ $share->name }}</span></button></form>
                     </li>
                 @endforeach
@@ -31,7 +30,7 @@
             <form class="row-form" method="post" action="{{ route('rigs.shares.store', $page->record->id) }}">
                 @csrf
                 <label>For whom <input name="name" required maxlength="{{ Bounds::SHORT_NAME }}"></label>
-                <label>It holds <select name="days">@foreach ($days as $number => $words) <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
+                <label>It holds <select name="days">@foreach ($people->days as $number => $words) <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
                 <button class="do" type="submit">Make a link</button>
             </form>
         @endif

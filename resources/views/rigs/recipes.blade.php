@@ -1,5 +1,5 @@
 @php
-    $isMatrix = $page->asked('as') === 'matrix';
+    $shown = $recipes->shown;
 @endphp
 <x-rig-frame :page="$page">
     <div class="page recipes">
@@ -7,14 +7,14 @@
             <p class="quiet">No unit here has an inside that can be set. Mixers, interfaces, broadcast programs have; add one in <a href="{{ $page->url([], 'stock') }}">Stock</a>.</p>
         @else
             <nav class="units-nav" aria-label="Units">
-                @foreach ($units as $one) <a href="{{ $page->url(['select' => "unit:{$one->unit->id}"]) }}" @if ($one === $shown) aria-current="true" @endif>{{ $one->unit->name }}</a> @endforeach
+                @foreach ($recipes->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->unit->id}"]) }}" @if ($one === $shown) aria-current="true" @endif>{{ $one->unit->name }}</a> @endforeach
             </nav>
             <div class="recipes-head">
                 <h2>{{ $shown->unit->name }} <small>{{ $page->rig->modelOf($shown->unit)->name }}</small></h2>
                 @if (! $page->rig->isBase($page->situation->id)) <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
                 <nav class="depths" aria-label="Form">
-                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $isMatrix) aria-current="true" @endif>Cards</a>
-                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($isMatrix) aria-current="true" @endif>Matrix</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $recipes->isMatrix) aria-current="true" @endif>Cards</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix) aria-current="true" @endif>Matrix</a>
                 </nav>
             </div>
             @if ($shown->controls !== [])
@@ -23,7 +23,7 @@
                     <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span> <x-control :page="$page" :control="$control" /></li> @endforeach</ul>
                 </section>
             @endif
-            @if ($isMatrix)
+            @if ($recipes->isMatrix)
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Matrix of {{ $shown->unit->name }}">
                     <table class="matrix" x-data="grid" x-on:keydown="move">
                         <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe) <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>

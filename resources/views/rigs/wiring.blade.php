@@ -34,11 +34,11 @@
         </div>
         <nav class="places" aria-label="Places on the map">
             <button type="button" data-zoom="fit">Whole map</button>
-            @foreach ($map->plates as $place => $plates) @if ($plates !== []) <button type="button" data-zoom-place="{{ $place }}">{{ $page->rig->places[$place]->name }}</button> @endif @endforeach
+            @foreach ($wiring->map->plates as $place => $plates) @if ($plates !== []) <button type="button" data-zoom-place="{{ $place }}">{{ $page->rig->places[$place]->name }}</button> @endif @endforeach
         </nav>
         <div class="map-place">
-            @if ($drawing === null)
-                <div class="laying" x-data="layOut" data-key="laying-{{ $map->structure() }}" data-layout="{{ json_encode($task, JSON_UNESCAPED_SLASHES) }}">
+            @if ($wiring->drawing === null)
+                <div class="laying" x-data="layOut" data-key="laying-{{ $wiring->map->structure() }}" data-layout="{{ $wiring->taskText() }}">
                     @if ($page->rig->units === [])
                         <p>There is no unit in this rig yet: nothing to draw.</p>
                     @else
@@ -47,8 +47,8 @@
                     @endif
                 </div>
             @else
-                @include('rigs.drawing')
-                @if ($task !== null) <div hidden x-data="layOut" data-key="lines-{{ $map->structure() }}" data-layout="{{ json_encode($task, JSON_UNESCAPED_SLASHES) }}"></div> @endif
+                @include('rigs.drawing', ['drawing' => $wiring->drawing])
+                @if ($wiring->task !== null) <div hidden x-data="layOut" data-key="lines-{{ $wiring->map->structure() }}" data-layout="{{ $wiring->taskText() }}"></div> @endif
             @endif
             <details class="wire-legend">
                 <summary>Lines</summary>

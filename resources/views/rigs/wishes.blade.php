@@ -1,13 +1,10 @@
 @php
-    use HiddenWire\Core\Equipment\PointKind;
     use HiddenWire\Core\Rig\ListenerKind;
     use HiddenWire\Core\Rig\SourceKind;
     use HiddenWire\Core\Signal\Verdict;
     use App\ViewModels\Brush;
     use App\ViewModels\WayStrip;
     use App\ViewModels\WishScope;
-    $strip = $page->strip();
-    $odds = $page->atOdds();
 @endphp
 <x-rig-frame :page="$page">
     <div class="wishes">
@@ -73,17 +70,17 @@
             </table>
             @if ($page->canEdit)
             <div class="add-common">
-                @foreach (['sound' => ['add-source', $page->commonSounds()], 'listener' => ['add-listener', $page->commonListeners()]] as $word => [$edit, $common])
+                @foreach (['sound' => ['add-source', $table->commonSounds()], 'listener' => ['add-listener', $table->commonListeners()]] as $word => [$edit, $common])
                     @if ($common !== []) <span class="quiet">new {{ $word }}:</span> @endif
                     @foreach ($common as $name => $kind) <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new {{ $word }}</span></button></x-edit> @endforeach
                 @endforeach
             </div>
             <div class="add-row">
-                @foreach (['add-source' => ['sound', SourceKind::cases(), PointKind::Origin, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), PointKind::Ear, 'listens at']] as $edit => [$word, $kinds, $pointKind, $where])
+                @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'listens at']] as $edit => [$word, $kinds, $points, $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
                         <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}" aria-label="Name of the new {{ $word }}">
                         <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
-                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($page->pointsOf($pointKind) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
+                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($points as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                         <button class="do" type="submit">Add<span class="visually-hidden"> the {{ $word }}</span></button>
                     </x-edit>
                 @endforeach
@@ -97,10 +94,10 @@
                         <li>
                             <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}" aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($source->origins as $origin)
-                                <span class="end">begins at {{ $page->pointName($origin->at) }} <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'situation' => '']" name="db" label="Level of {{ $source->name }} at {{ $page->pointName($origin->at) }}" :value="$origin->db->number()" />
-                                <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $page->pointName($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                                <span class="end">begins at {{ $table->nameOf($origin->at) }} <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'situation' => '']" name="db" label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()" />
+                                <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $table->nameOf($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $source->name }} begins too"><option value="">begins at …</option>@foreach ($page->pointsOf(PointKind::Origin) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $source->name }} begins too"><option value="">begins at …</option>@foreach ($table->origins as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
                         </li>
                     @endforeach
@@ -108,9 +105,9 @@
                         <li>
                             <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $listener->name }}" aria-label="Name of the listener {{ $listener->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($listener->at as $ear)
-                                <span class="end">listens at {{ $page->pointName($ear) }} <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $listener->name }} does not listen at {{ $page->pointName($ear) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                                <span class="end">listens at {{ $table->nameOf($ear) }} <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $listener->name }} does not listen at {{ $table->nameOf($ear) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at …</option>@foreach ($page->pointsOf(PointKind::Ear) as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at …</option>@foreach ($table->ears as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the listener {{ $listener->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
                         </li>
                     @endforeach
@@ -135,7 +132,7 @@
             <x-causes :page="$page" />
             <h2 class="next">{{ $page->situation->name }}: {{ $page->standing() }}</h2>
             <ul>
-                @foreach ($odds as $pair)
+                @foreach ($table->odds as $pair)
                     <li @if ($page->pair === $pair) class="chosen" @endif>
                         <a href="{{ $page->url(['pair' => "{$pair->source->id}:{$pair->listener->id}"]) }}">
                             <x-verdict :verdict="$pair->verdict" />
@@ -155,5 +152,5 @@
             @endif
         </aside>
     </div>
-    <x-slot:strip>@if ($strip !== null) <x-way-strip :page="$page" :strip="$strip" /> @endif</x-slot:strip>
+    <x-slot:strip>@if ($table->strip !== null) <x-way-strip :page="$page" :strip="$table->strip" /> @endif</x-slot:strip>
 </x-rig-frame>

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Actions\UnreadableRevision;
+use App\Models\Revision;
+use App\Models\Rig as Record;
+use App\Rigs\Causes;
+use App\Rigs\Recovery;
+use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Rig;
+
+/** A stored rig at one of its revisions, as everything that leaves the application is written from it. */
+final readonly class Edition
+{
+    /** Units up to which causes are looked for while somebody waits. */
+    private const LOOKED_AT_ONCE = 150;
+
+    /** Revisions that the change log goes back. */
+    private const CHANGES = 60;
+
+    private function __construct(public Source $source, public Drawings $drawings)
+    {
+    }
+
+    /**
+     * @param  int|null  $number  of an earlier revision; null for the rig as it is
+     * @param  bool  $isPatient  whether the causes of a large rig are looked for, too: nobody waits for the answer
+     *
+     * @throws InvalidDocument when the rig can't be read
+     * @throws UnreadableRevision when the revision can't be read any more
+     */
+    public static function of(Record $record, ?int $number = null, bool $isPatient = false): self
+    {
+        $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
+        $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
+        // Of the rig as it is they are kept once somebody has looked.
+        $known = fn (): ?array => $number === null
+            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->causes
+            : ($isLooked ? (new Diagnosis(new Hearings($rig)))->causes() : null);
+        $at = $number ?? $record->at;
+        $changes = self::changes($record, $number);
+        $now = $changes[$at] ?? null;
+        $source = new Source(
+            $rig,
+            "Revision {$at}".($now === null || $now->name === '' ? '' : ", {$now->name}")
+                .($now === null ? '' : ', '.$now->created_at->format('j F Y')),
+            array_values(array_map(fn (Revision $one) => [
+                $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', ($one->name === '' ? '' : "{$one->name}: ").$one->what,
+            ], $changes)),
+            $known,
+        );
+
+        return new self($source, new Drawings($source, $number === null ? $record : null));
+    }
+
+    /** @return array<int, Revision> the revisions up to one, the latest first, by number */
+    private static function changes(Record $record, ?int $until): array
+    {
+        return $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'name', 'user_id', 'created_at'])
+            ->with('user:id,name')->when($until !== null, fn ($query) => $query->where('number', '<=', $until))
+            ->latest('number')->limit(self::CHANGES)->get()->keyBy('number')->all();
+    }
+
+    private static function earlier(Record $record, int $number): Rig
+    {
+        $revision = $record->revisions()->where('number', $number)->first() ?? abort(404);
+
+        return Recovery::read($revision) ?? throw new UnreadableRevision($number);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Revision;
+use App\Models\Rig as Record;
+use Illuminate\Pagination\LengthAwarePaginator;
+
+/** A rig's revisions, the latest first, a page of them at a time and without their documents. */
+final readonly class RevisionList
+{
+    private const PER_PAGE = 50;
+
+    /** @var LengthAwarePaginator<int, Revision> */
+    public LengthAwarePaginator $revisions;
+
+    public function __construct(private Record $record)
+    {
+        $this->revisions = $record->revisions()
+            ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'name', 'created_at'])
+            ->with('user:id,name')->latest('number')->paginate(self::PER_PAGE);
+    }
+
+    /** Whether the rig is as it was then. */
+    public function isNow(Revision $revision): bool
+    {
+        return $revision->number === $this->record->at;
+    }
+
+    /** Who made it, and how long ago. */
+    public function by(Revision $revision): string
+    {
+        return ($revision->user->name ?? 'somebody').', '.$revision->created_at->diffForHumans();
+    }
+
+    /** The address at which it is compared with the rig as it is. */
+    public function compareUrl(Revision $revision): string
+    {
+        return route('rigs.compare', [$this->record->id, $revision->number, $this->record->at]);
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Edit\SetWish;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wish;
+
+/** A situation as a list of what is not as in the base, each with the edit that takes it back. */
+final readonly class SituationCard
+{
+    public bool $isBase;
+
+    public bool $isShown;
+
+    /** @var list<array{what: string, says: string, fields: array<string, string>}> `fields` of the form that resets it */
+    public array $lines;
+
+    private function __construct(private RigPage $page, public Situation $situation)
+    {
+        $this->isBase = $page->rig->isBase($situation->id);
+        $this->isShown = $situation === $page->situation;
+        $this->lines = [...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->wishes()];
+    }
+
+    /** @return list<self> */
+    public static function all(RigPage $page): array
+    {
+        return array_map(fn (Situation $one) => new self($page, $one), array_values($page->rig->situations));
+    }
+
+    /** @return array<string, Unit> what is there, and could be left out */
+    public function present(): array
+    {
+        return array_diff_key($this->page->rig->units, array_flip($this->situation->absent));
+    }
+
+    /** @return array<string, string> labels of the cables that could be pulled, by id */
+    public function plugged(): array
+    {
+        return array_map(fn ($cable) => $cable->label, array_diff_key($this->page->rig->cables, array_flip($this->situation->pulled)));
+    }
+
+    /** Whether several changes can be taken back at once. */
+    public function canReset(): bool
+    {
+        return ! $this->isBase && count($this->situation->changes) > 1;
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function changes(): array
+    {
+        return array_values(array_map(fn (Change $change) => [
+            'what' => $this->page->rig->units[$change->at->unit]->name.': '.$this->whatOf($change),
+            'says' => $change->set instanceof Pick ? 'uses '.$change->set->words($this->page->names) : $change->set->words(),
+            'fields' => [
+                'edit' => 'clear-change', 'which' => $this->situation->id, 'at' => (string) $change->at,
+                'is_pick' => $change->set instanceof Pick ? '1' : '0',
+            ],
+        ], $this->situation->changes));
+    }
+
+    private function whatOf(Change $change): string
+    {
+        if ($change->at instanceof PointRef) {
+            return $this->page->rig->point($change->at)->label;
+        }
+        $model = $this->page->rig->modelOf($this->page->rig->units[$change->at->unit]);
+        $route = $model->routes[$change->at->key];
+
+        return "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}";
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function missing(): array
+    {
+        $which = $this->situation->id;
+        $units = array_map(fn (string $id) => [
+            'what' => $this->page->rig->units[$id]->name,
+            'says' => $this->page->rig->modelOf($this->page->rig->units[$id])->isProgram() ? 'does not run' : 'is not there',
+            'fields' => ['edit' => 'absent', 'which' => $which, 'unit' => $id, 'back' => '1'],
+        ], $this->situation->absent);
+        $cables = array_map(fn (string $id) => [
+            'what' => $this->page->rig->cables[$id]->label,
+            'says' => 'is out',
+            'fields' => ['edit' => 'pulled', 'which' => $which, 'cable' => $id, 'back' => '1'],
+        ], $this->situation->pulled);
+
+        return [...$units, ...$cables];
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function defaults(): array
+    {
+        return array_values(array_map(fn ($default) => [
+            'what' => $default->words($this->page->rig),
+            'says' => '',
+            'fields' => [
+                'edit' => 'default', 'situation' => $this->situation->id, 'computer' => $default->computer,
+                'direction' => $default->direction->value, 'role' => $default->role->value,
+            ],
+        ], $this->situation->defaults));
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> wishes that hold in this situation only */
+    private function wishes(): array
+    {
+        $own = array_filter($this->page->rig->wishes, fn (Wish $wish) => in_array($this->situation->id, $wish->situations, true));
+
+        return array_values(array_map(fn (Wish $wish) => [
+            'what' => (new SetWish($wish->source, $wish->listener, $wish->want, null))->words($this->page->rig),
+            'says' => '',
+            'fields' => [
+                'edit' => 'wish', 'source' => $wish->source, 'listener' => $wish->listener, 'want' => 'none',
+                'situation' => $this->situation->id,
+            ],
+        ], $own));
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
+use App\ViewModels\CatalogueShelf;
+use App\ViewModels\Comparison;
+use App\ViewModels\Computers;
+use App\ViewModels\MapPage;
+use App\ViewModels\OwnModelForm;
+use App\ViewModels\OwnModelList;
+use App\ViewModels\People;
+use App\ViewModels\RecipesPage;
+use App\ViewModels\RevisionList;
+use App\ViewModels\RigPage;
+use App\ViewModels\SituationCard;
+use App\ViewModels\WishesPage;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\History\RigDifference;
+use Illuminate\Http\Request;
+
+beforeEach(function () {
+    $this->owner = User::factory()->create(['name' => 'Ivo Tamm']);
+    $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $this->page = fn (string $view, array $query = [], ?User $who = null): RigPage => new RigPage(
+        $this->rig,
+        $view,
+        tap(Request::create('/', 'GET', $query), fn (Request $request) => $request->setUserResolver(fn () => $who ?? $this->owner)),
+    );
+});
+
+it('gives a view of a rig the page and one view model, and any other view one', function () {
+    $this->owner->ownModels()->create(['key' => 'own-splitter',
+        'document' => Json::encode((new DocumentWriter)->model(CatalogueFiles::catalogue()->models['optical-splitter']))]);
+    $id = $this->rig->id;
+    $given = function (string $address): array {
+        $view = $this->actingAs($this->owner)->get($address)->assertOk()->original;
+
+        return array_filter($view->getData(), fn (string $key) => ! in_array($key, ['errors', '__env', 'app'], true), ARRAY_FILTER_USE_KEY);
+    };
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'people', 'history', 'history/1/1',
+        'find?q=a', 'book', 'import-cables'] as $view) {
+        $data = $given("/rigs/{$id}/{$view}");
+        expect(array_key_first($data))->toBe('page')->and([$view, count($data)])->toBe([$view, 2]);
+        $more = array_values($data)[1];
+        $all = is_array($more) ? $more : [$more];
+        expect($all)->not->toBe([])->and([$view, array_unique(array_map(fn ($one) => (new ReflectionClass($one))->getNamespaceName(), $all))])
+            ->toBe([$view, ['App\ViewModels']]);
+    }
+    foreach (['/rigs', '/catalogue', '/models', '/models/new'] as $address) {
+        $data = array_values($given($address));
+        expect([$address, count($data)])->toBe([$address, 1])->and((new ReflectionClass($data[0]))->getNamespaceName())->toBe('App\ViewModels');
+    }
+});
+
+it('looks through the catalogue', function () {
+    $models = CatalogueFiles::catalogue()->models;
+    $all = new CatalogueShelf($models, [], []);
+    expect($all->total())->toBe(count($models))->and(array_keys($all->found))->toEqualCanonicalizing(array_keys($models))
+        ->and($all->chosen)->toBeNull()->and($all->drawing)->toBeNull();
+    $some = new CatalogueShelf($models, ['q' => ' Optical ', 'family' => 'splitter', 'model' => 'optical-splitter'], []);
+    expect(array_keys($some->found))->toBe(['optical-splitter'])->and($some->chosen)->toBe($models['optical-splitter'])
+        ->and($some->drawing)->not->toBeNull()
+        ->and($some->url($models['hdmi-splitter']))->toEndWith('/catalogue?q=optical&family=splitter&model=hdmi-splitter');
+    // Whatever an address says that is no text, or no model, is passed over.
+    $odd = new CatalogueShelf($models, ['q' => ['a'], 'family' => 'no such family', 'model' => ['x' => 'y']], []);
+    expect($odd->text)->toBe('')->and($odd->family)->toBeNull()->and($odd->chosen)->toBeNull();
+});
+
+it('lists the revisions, marks the one that the rig is at, and leads to what changed since another', function () {
+    $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits",
+        ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Night desk', 'revision' => 1])->assertRedirect();
+    $list = new RevisionList($this->rig->fresh());
+    $revisions = $list->revisions->items();
+    expect(array_map(fn ($one) => $one->number, $revisions))->toBe([2, 1])
+        ->and(array_map($list->isNow(...), $revisions))->toBe([true, false])
+        ->and($list->by($revisions[0]))->toStartWith('Ivo Tamm, ')
+        ->and($list->compareUrl($revisions[1]))->toEndWith("/rigs/{$this->rig->id}/history/1/2")
+        ->and($revisions[0]->getAttributes())->not->toHaveKey('document');
+});
+
+it('says who may come in; links only to the owner', function () {
+    $member = User::factory()->create();
+    $this->rig->members()->create(['user_id' => $member->id, 'role' => 'edit', 'accepted_at' => null]);
+    $this->rig->shares()->create(['name' => 'The stage crew', 'digest' => str_repeat('a', 64), 'expires_at' => null]);
+    $this->rig->shares()->create(['name' => 'Last year', 'digest' => str_repeat('b', 64), 'expires_at' => now()->subDay()]);
+    $owners = new People($this->rig->fresh(), $this->owner, [7 => 'a week']);
+    $today = now()->toDateString();
+    expect($owners->isOwner)->toBeTrue()->and($owners->owner)->toBe('Ivo Tamm')
+        ->and($owners->standingOf($owners->members[0]))->toBe('may edit, invited, not accepted yet')
+        ->and(array_map($owners->termOf(...), $owners->shares))->toBe(["made {$today}", "made {$today}, expired"]);
+    $members = new People($this->rig->fresh(), $member, []);
+    expect($members->isOwner)->toBeFalse()->and($members->shares)->toBe([])->and($members->members)->toHaveCount(1);
+});
+
+it('tells a situation by what is not as in the base, each line with the edit that takes it back', function () {
+    $cards = SituationCard::all(($this->page)('situations', ['situation' => 'break']));
+    $rig = ($this->page)('situations')->rig;
+    expect(array_map(fn ($card) => $card->situation->id, $cards))->toBe(array_keys($rig->situations))
+        ->and(array_map(fn ($card) => $card->isBase, $cards))->toBe([true, false, false, false])
+        ->and($cards[0]->lines)->toBe([])->and($cards[0]->canReset())->toBeFalse();
+    $shown = array_values(array_filter($cards, fn ($card) => $card->isShown));
+    expect($shown)->toHaveCount(1)->and($shown[0]->situation->id)->toBe('break');
+    $situation = $shown[0]->situation;
+    $own = array_filter($rig->wishes, fn ($wish) => in_array('break', $wish->situations, true));
+    expect($shown[0]->lines)->toHaveCount(count($situation->changes) + count($situation->absent) + count($situation->pulled)
+        + count($situation->defaults) + count($own));
+    // Every edit of a line is taken, and takes away that line and no other.
+    foreach ($shown[0]->lines as $line) {
+        $left = fn () => count(array_values(array_filter(SituationCard::all(($this->page)('situations')),
+            fn ($card) => $card->situation->id === 'break'))[0]->lines);
+        $before = $left();
+        $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits", [...$line['fields'], 'revision' => $this->rig->fresh()->revision])
+            ->assertSessionHasNoErrors();
+        $this->rig = $this->rig->fresh();
+        expect([$line['what'], $before - $left()])->toBe([$line['what'], 1]);
+    }
+});
+
+it('offers what most rigs have and this one has not, and where it can begin and be heard', function () {
+    $table = new WishesPage(($this->page)('wishes'));
+    $rig = ($this->page)('wishes')->rig;
+    $kinds = array_map(fn ($source) => $source->kind->value, array_values($rig->sources));
+    expect(array_intersect($table->commonSounds(), $kinds))->toBe([])
+        ->and($table->origins)->not->toBe([])->and($table->ears)->not->toBe([])
+        ->and($table->nameOf(array_values($rig->listeners)[0]->at[0]))->toBeIn($table->ears);
+    $empty = User::factory()->create();
+    $looking = new WishesPage(($this->page)('wishes', [], $empty));
+    expect($looking->origins)->toBe([])->and($looking->ears)->toBe([])->and($looking->odds)->toHaveCount(count($table->odds));
+});
+
+it('draws the map where its layout is known, has it laid out where not, and leaves that to whoever may keep it', function () {
+    $first = new MapPage(($this->page)('wiring'), null);
+    expect($first->drawing)->toBeNull()->and($first->task['depth'])->toBe('cables')->and(json_decode($first->taskText(), true))
+        ->toHaveKeys(['structure', 'graph', 'to'])->and($first->task['graph'])->not->toHaveKey('kept');
+});
+
+it('keeps rows for new parts ready in the form of an own model, and what was sent where it is wrong', function () {
+    $new = OwnModelForm::of(null, null);
+    expect($new->title())->toBe('New model')->and($new->action())->toEndWith('/models')->and($new->rows('points'))->toBe([[], []])
+        ->and($new->pointLabels())->toBe([]);
+    $model = CatalogueFiles::catalogue()->models['optical-splitter'];
+    $from = OwnModelForm::of(null, $model);
+    expect($from->head['name'])->toBe("{$model->name}, own")->and($from->base)->toBe('optical-splitter')
+        ->and(count($from->rows('points')))->toBe(count($model->points) + 2)
+        ->and($from->pointLabels())->toBe(array_map(fn ($point) => $point->label, array_values($model->points)));
+    $own = $this->owner->ownModels()->create(['key' => 'broken', 'document' => '{}']);
+    expect((new OwnModelList($this->owner))->models)->toBe([['id' => $own->id, 'name' => 'broken', 'summary' => '']]);
+});
+
+it('shows recipes of the selected unit, else of the first, and programs beside the computers', function () {
+    $recipes = new RecipesPage(($this->page)('recipes'));
+    expect($recipes->shown)->toBe($recipes->units[0])->and($recipes->isMatrix)->toBeFalse();
+    $mixer = new RecipesPage(($this->page)('recipes', ['select' => 'unit:mixer', 'as' => 'matrix']));
+    expect($mixer->shown?->unit->id)->toBe('mixer')->and($mixer->isMatrix)->toBeTrue();
+    $list = new Computers(($this->page)('computers'), CatalogueFiles::catalogue()->models);
+    expect(array_map(fn ($one) => $one->unit->id, $list->computers))->toContain('cast-pc', 'sim-pc')
+        ->and(array_filter($list->programs, fn ($model) => ! $model->isProgram()))->toBe([])->and($list->programs)->not->toBe([]);
+});
+
+it('compares two revisions: only situations in which anybody hears something else', function () {
+    $edit = fn (array $fields) => $this->actingAs($this->owner)
+        ->post("/rigs/{$this->rig->id}/edits", [...$fields, 'revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
+    $edit(['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Night desk']);
+    $edit(['edit' => 'unplug', 'cable' => 'w-17']);
+    $compared = function (int $a, int $b): Comparison {
+        [$before, $after] = array_map(fn (int $n) => $this->rig->revisions()->where('number', $n)->first(), [$a, $b]);
+        $read = fn ($one) => (new HiddenWire\Core\Document\DocumentReader)->readStored($one->document);
+
+        return new Comparison($before, $after, new RigDifference($read($before), $read($after)));
+    };
+    expect($compared(1, 2)->heard())->toBe([])->and($compared(1, 2)->words())->toContain(' → ')
+        ->and($compared(2, 3)->heard())->not->toBe([]);
+});
