@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
+use App\Models\Content\Acceptance;
 use App\Models\Content\AirPath;
 use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
@@ -17,6 +18,8 @@ use App\Models\Content\ModelRoute;
 use App\Models\Content\ModelSocket;
 use App\Models\Content\Pick;
 use App\Models\Content\Place;
+use App\Models\Content\Reason;
+use App\Models\Content\ShowStep;
 use App\Models\Content\Situation;
 use App\Models\Content\SituationChange;
 use App\Models\Content\Source;
@@ -76,6 +79,10 @@ final class RigFromRows
                 'needs' => array_map(fn ($need) => $need->needs, $needs[$row->key] ?? []),
                 'start' => $row->start,
                 'at_login' => $row->at_login,
+                'price' => $row->price,
+                'supplier' => $row->supplier,
+                'links' => array_map(fn (array $link) => (object) $link, $row->links ?? []),
+                'ready_s' => $row->ready_s,
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
                     'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
@@ -88,6 +95,7 @@ final class RigFromRows
                 'from' => "{$row->from_unit}/{$row->from_socket}",
                 'to' => "{$row->to_unit}/{$row->to_socket}",
                 'length_m' => $row->length_m, 'colour' => $row->colour, 'owned' => $row->owned, 'lanes' => $row->lanes,
+                'price' => $row->price, 'supplier' => $row->supplier,
             ]),
             'devices' => $this->each(DeviceSetting::class, fn ($row) => [
                 'computer' => $row->computer,
@@ -140,6 +148,15 @@ final class RigFromRows
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
                 'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
+            ]),
+            'reasons' => $this->each(Reason::class, fn ($row) => [
+                'about' => $row->about, 'why' => $row->why, 'leave_alone' => $row->leave_alone,
+            ]),
+            'steps' => $this->each(ShowStep::class, fn ($row) => [
+                'id' => $row->key, 'phase' => $row->phase, 'text' => $row->text, 'at_min' => $row->at_min, 'wait_s' => $row->wait_s,
+            ]),
+            'accepted' => $this->each(Acceptance::class, fn ($row) => [
+                'evidence' => $row->evidence, 'says' => $row->says, 'why' => $row->why,
             ]),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
+use App\Models\Content\Acceptance;
 use App\Models\Content\AirPath;
 use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
@@ -17,6 +18,8 @@ use App\Models\Content\ModelRoute;
 use App\Models\Content\ModelSocket;
 use App\Models\Content\Pick;
 use App\Models\Content\Place;
+use App\Models\Content\Reason;
+use App\Models\Content\ShowStep;
 use App\Models\Content\Situation;
 use App\Models\Content\SituationChange;
 use App\Models\Content\Source;
@@ -65,7 +68,7 @@ final class RigRows
         SourceOrigin::class,
         Listener::class,
         ListenerEar::class,
-        Situation::class, SituationChange::class, Wish::class, WishSituation::class,
+        Situation::class, SituationChange::class, Wish::class, WishSituation::class, Reason::class, ShowStep::class, Acceptance::class,
     ];
 
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
@@ -226,6 +229,10 @@ final class RigRows
                 'name' => $unit->name,
                 'firmware' => $unit->firmware,
                 'serial' => $unit->serial, 'notes' => $unit->notes, 'start' => $unit->start, 'at_login' => $unit->atLogin,
+                'price' => $unit->price,
+                'supplier' => $unit->supplier,
+                'links' => $unit->links === [] ? null : self::json($unit->links),
+                'ready_s' => $unit->readyS,
             ];
             foreach ($unit->needs as $i => $needed) {
                 $rows[UnitNeed::class][] = ['position' => $i, 'unit' => $unit->id, 'needs' => $needed];
@@ -271,6 +278,7 @@ final class RigRows
                 ...$into($cable->from->unit, 'socket', $cable->from->socket, 'from_'),
                 ...$into($cable->to->unit, 'socket', $cable->to->socket, 'to_'),
                 'length_m' => $cable->lengthM, 'colour' => $cable->colour, 'owned' => $cable->owned, 'lanes' => self::json($cable->lanes),
+                'price' => $cable->price, 'supplier' => $cable->supplier,
             ];
         }
         foreach ($rig->devices as $i => $device) {
@@ -370,8 +378,28 @@ final class RigRows
                 ];
             }
         }
+        self::papers($rig->papers, $rows);
 
         return $rows;
+    }
+
+    /** @param  Rows  $rows */
+    private static function papers(Core\Papers $papers, array &$rows): void
+    {
+        foreach (array_values($papers->reasons) as $i => $one) {
+            $rows[Reason::class][] = [
+                'position' => $i, 'about' => (string) $one->about, 'why' => $one->why, 'leave_alone' => $one->leaveAlone,
+            ];
+        }
+        foreach (array_values($papers->steps) as $i => $step) {
+            $rows[ShowStep::class][] = [
+                'position' => $i, 'key' => $step->id, 'phase' => $step->phase->value, 'text' => $step->text,
+                'at_min' => $step->atMin, 'wait_s' => $step->waitS,
+            ];
+        }
+        foreach (array_values($papers->accepted) as $i => $one) {
+            $rows[Acceptance::class][] = ['position' => $i, 'evidence' => $one->evidence, 'says' => $one->says, 'why' => $one->why];
+        }
     }
 
     /** @param  Rows  $rows */

@@ -12,6 +12,7 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
@@ -19,21 +20,27 @@ use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Papers;
+use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
@@ -45,19 +52,22 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
 /**
- * Reads a rig document, format version 1 (docs/format/). All or nothing: either a rig, or every offence with its JSON pointer.
+ * Reads a rig document, format version 1 or 2 (docs/format/). All or nothing: either a rig, or every offence with its JSON pointer.
  */
 final class DocumentReader
 {
     public const FORMAT = 'hidden-wire/rig';
 
-    public const VERSION = 1;
+    /** What is written; earlier ones are read, too. */
+    public const VERSION = 2;
 
     /** Problems past this many are cut off: nobody reads them, and a hostile file could make millions. */
     public const MAX_PROBLEMS = 200;
 
     /** @var \ArrayObject<int, Problem> */
     private \ArrayObject $problems;
+
+    private int $version = self::VERSION;
 
     /** @var array<string, list<string>> ids of elements that are there but could not be read */
     private array $unreadable = [];
@@ -117,12 +127,13 @@ final class DocumentReader
         if (($data->format ?? null) !== self::FORMAT) {
             throw new InvalidDocument([new Problem('/format', 'This is no rig document: "format" has to be "'.self::FORMAT.'".')]);
         }
-        if (($data->version ?? null) !== self::VERSION) {
+        if (! in_array($data->version ?? null, range(1, self::VERSION), true)) {
             throw new InvalidDocument([new Problem(
                 '/version',
-                'This version of the format is not known here: "version" has to be '.self::VERSION.'.',
+                'This version of the format is not known here: "version" has to be a whole number from 1 to '.self::VERSION.'.',
             )]);
         }
+        $this->version = $data->version;
         $document = new Fields($data, '', $this->problems);
         $document->raw('format');
         $document->raw('version');
@@ -141,6 +152,7 @@ final class DocumentReader
             $this->each($document, 'wishes', $this->wish(...)),
             $this->each($document, 'situations', $this->situation(...)),
             $isStored ? null : [],
+            $this->version < 2 ? new Papers : $this->papers($document),
         );
         $document->done();
         $problems = array_values($this->problems->getArrayCopy());
@@ -162,10 +174,10 @@ final class DocumentReader
      * @param  callable(Fields): (T|null)  $read
      * @return array<int, T> by position in the document
      */
-    private function each(Fields $of, string $key, callable $read): array
+    private function each(Fields $of, string $key, callable $read, int $most = 20000): array
     {
         $things = [];
-        foreach ($of->list($key) as $i => $data) {
+        foreach ($of->list($key, $most) as $i => $data) {
             $thing = $read($of->inside($data, $of->at($key).'/'.$i));
             if ($thing !== null) {
                 $things[$i] = $thing;
@@ -247,9 +259,76 @@ final class DocumentReader
             }
             $settings->done();
         }
+        [$price, $supplier] = $this->purchase($unit);
+        $links = $this->version < 2 ? [] : array_values($this->each($unit, 'links', $this->link(...), Bounds::LINKS));
+        $readyS = $this->version < 2 ? null : $unit->whole('ready_s', ...Bounds::WAIT_S);
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
-            ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes) : null;
+            ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
+                $price, $supplier, $links, $readyS) : null;
+    }
+
+    /** @return array{string, string} price and supplier */
+    private function purchase(Fields $of): array
+    {
+        return $this->version < 2 ? ['', ''] : [$of->text('price', Bounds::PRICE) ?? '', $of->text('supplier', Bounds::SUPPLIER) ?? ''];
+    }
+
+    private function link(Fields $link): ?Link
+    {
+        $label = $link->text('label', Bounds::NAME, needed: true);
+        $url = $link->text('url', Bounds::URL, needed: true);
+        if ($url !== null && ! Link::isAddress($url)) {
+            $url = $link->problem($link->at('url'), 'An address begins with http:// or https:// and has no spaces.');
+        }
+
+        return $link->done() && $label !== null && $url !== null ? new Link($label, $url) : null;
+    }
+
+    private function papers(Fields $document): Papers
+    {
+        return new Papers(
+            $this->each($document, 'reasons', $this->reason(...), Bounds::PAPERS),
+            $this->each($document, 'steps', $this->step(...), Bounds::PAPERS),
+            $this->each($document, 'accepted', $this->acceptance(...), Bounds::PAPERS),
+        );
+    }
+
+    private function reason(Fields $reason): ?Reason
+    {
+        $text = $reason->text('about', 300, needed: true);
+        $about = $text === null ? null : ElementRef::read($text)
+            ?? $reason->problem($reason->at('about'), 'This has to lead to an element, such as "units/mixer" or "cables/w-07".');
+        $why = $reason->text('why', Bounds::WHY) ?? '';
+        $leaveAlone = $reason->flag('leave_alone') ?? false;
+        if ($reason->isSound() && trim($why) === '' && ! $leaveAlone) {
+            $reason->problem($reason->at('why'), 'A reason says why, or "leave_alone", or both.');
+        }
+
+        return $reason->done() && $about !== null ? new Reason($about, $why, $leaveAlone) : null;
+    }
+
+    private function step(Fields $step): ?ShowStep
+    {
+        $id = $step->id('id');
+        $phase = $step->choice('phase', Phase::class);
+        $text = $step->text('text', Bounds::STEP, needed: true);
+        $atMin = $step->whole('at_min', ...Bounds::AT_MIN);
+        $waitS = $step->whole('wait_s', ...Bounds::WAIT_S) ?? 0;
+
+        return $step->done() && $id !== null && $phase !== null && $text !== null ? new ShowStep($id, $phase, $text, $atMin, $waitS) : null;
+    }
+
+    private function acceptance(Fields $one): ?Acceptance
+    {
+        $evidence = $one->text('evidence', 16, needed: true);
+        if ($evidence !== null && preg_match('/^[0-9a-f]{16}$/D', $evidence) !== 1) {
+            $one->problem($one->at('evidence'), 'This has to be 16 hexadecimal digits.');
+        }
+        $says = $one->text('says', Bounds::WHY, needed: true);
+        $why = $one->text('why', Bounds::WHY, needed: true);
+
+        return $one->done() && $evidence !== null && $says !== null && $why !== null ? new Acceptance($evidence, $says, $why) : null;
     }
 
     private function pointSettings(Fields $fields): PointSettings
@@ -292,8 +371,10 @@ final class DocumentReader
             }
         }
 
+        [$price, $supplier] = $this->purchase($cable);
+
         return $cable->done() && $id !== null && $label !== null && $type !== null && $from !== null && $to !== null
-            ? new Cable($id, $label, $type, $from, $to, $length, $colour, $owned, $lanes) : null;
+            ? new Cable($id, $label, $type, $from, $to, $length, $colour, $owned, $lanes, $price, $supplier) : null;
     }
 
     private function deviceSettings(Fields $device): ?DeviceSettings

@@ -15,19 +15,24 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\Source;
@@ -125,7 +130,27 @@ final class DocumentWriter
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
                 ]),
             ], array_values($rig->situations)),
+            ...$this->papers($rig->papers),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function papers(Papers $papers): array
+    {
+        return $this->filled([
+            'reasons' => array_values(array_map(
+                fn (Reason $one) => ['about' => (string) $one->about, ...$this->filled(['why' => $one->why, 'leave_alone' => $one->leaveAlone])],
+                $papers->reasons,
+            )),
+            'steps' => array_values(array_map(fn (ShowStep $step) => [
+                'id' => $step->id, 'phase' => $step->phase->value, 'text' => $step->text,
+                ...$this->known(['at_min' => $step->atMin, 'wait_s' => $step->waitS === 0 ? null : $step->waitS]),
+            ], $papers->steps)),
+            'accepted' => array_values(array_map(
+                fn (Acceptance $one) => ['evidence' => $one->evidence, 'says' => $one->says, 'why' => $one->why],
+                $papers->accepted,
+            )),
+        ]);
     }
 
     /**
@@ -246,7 +271,11 @@ final class DocumentWriter
                         $unit->routes,
                     )),
                 ]),
+                'price' => $unit->price,
+                'supplier' => $unit->supplier,
+                'links' => array_map(fn (Link $link) => ['label' => $link->label, 'url' => $link->url], $unit->links),
             ]),
+            ...$this->known(['ready_s' => $unit->readyS]),
         ];
     }
 
@@ -285,6 +314,7 @@ final class DocumentWriter
             ...$this->filled(['length_m' => $this->number($cable->lengthM), 'colour' => $cable->colour]),
             ...($cable->owned ? [] : ['owned' => false]),
             ...$this->known(['lanes' => $cable->lanes]),
+            ...$this->filled(['price' => $cable->price, 'supplier' => $cable->supplier]),
         ];
     }
 

@@ -8,12 +8,15 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 
 /**
- * What a person notes of a unit: its name, firmware version, serial number, notes; and of a program, whether it starts at login and what
- * it needs to work.
+ * What a person notes of a unit: its name, firmware version, serial number, notes, price, supplier, manuals, how long it takes to start;
+ * and of a program, whether it starts at login and what it needs to work.
  */
 final readonly class DescribeUnit implements RigEdit
 {
-    /** @param  list<string>|null  $needs  ids of units; null leaves them */
+    /**
+     * @param  list<string>|null  $needs  ids of units; null leaves them
+     * @param  Written|null  $written  what is written down besides; null leaves it
+     */
     public function __construct(
         public string $unit,
         public string $name,
@@ -22,14 +25,17 @@ final readonly class DescribeUnit implements RigEdit
         public string $notes = '',
         public ?array $needs = null,
         public ?bool $atLogin = null,
+        public ?Written $written = null,
     ) {
     }
 
     public function applyTo(Rig $rig): Rig
     {
-        return Settings::ofUnit($rig, $this->unit,
-            fn (Unit $unit) => $unit->with(name: $this->name, firmware: $this->firmware, serial: $this->serial, notes: $this->notes,
-                needs: $this->needs ?? $unit->needs, atLogin: $this->atLogin ?? $unit->atLogin));
+        return Settings::ofUnit($rig, $this->unit, fn (Unit $unit) => $unit->with(...[
+            ...['name' => $this->name, 'firmware' => $this->firmware, 'serial' => $this->serial, 'notes' => $this->notes],
+            ...['needs' => $this->needs ?? $unit->needs, 'atLogin' => $this->atLogin ?? $unit->atLogin],
+            ...($this->written === null ? [] : get_object_vars($this->written)),
+        ]));
     }
 
     public function words(Rig $rig): string
@@ -44,6 +50,7 @@ final readonly class DescribeUnit implements RigEdit
                 ? ''
                 : 'needs '.(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name ?? $id, $this->needs)) ?: 'nothing'),
             $this->atLogin === null || $this->atLogin === $unit->atLogin ? '' : ($this->atLogin ? 'starts at login' : 'is started by hand'),
+            ...($this->written?->changes($unit) ?? []),
         ]);
 
         return "{$unit->name}: ".(implode(', ', $changed) ?: 'nothing new');

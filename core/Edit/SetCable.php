@@ -10,10 +10,13 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
 
-/** What a cable is: its type, label, length, colour, and whether it is at hand or to buy. */
+/** What a cable is: its type, label, length, colour, price and supplier, and whether it is at hand or to buy. */
 final readonly class SetCable implements RigEdit
 {
-    /** @param  float|null  $lengthM  null where it is not known */
+    /**
+     * @param  float|null  $lengthM  null where it is not known
+     * @param  string|null  $price  null leaves it, and the supplier
+     */
     public function __construct(
         public string $cable,
         public string $label,
@@ -21,6 +24,8 @@ final readonly class SetCable implements RigEdit
         public ?float $lengthM,
         public string $colour,
         public bool $isOwned,
+        public ?string $price = null,
+        public string $supplier = '',
     ) {
     }
 
@@ -38,7 +43,8 @@ final readonly class SetCable implements RigEdit
 
         return new Rig($rig->parts()->changing('cables', $this->cable,
             fn (Cable $cable) => $cable->with(label: $this->label, type: $this->type, lengthM: $this->lengthM, colour: $this->colour,
-                owned: $this->isOwned, lanes: $this->type === $cable->type ? $cable->lanes : null)));
+                owned: $this->isOwned, lanes: $this->type === $cable->type ? $cable->lanes : null,
+                price: $this->price ?? $cable->price, supplier: $this->price === null ? $cable->supplier : $this->supplier)));
     }
 
     public function words(Rig $rig): string
@@ -50,6 +56,8 @@ final readonly class SetCable implements RigEdit
             $this->lengthM === $cable->lengthM ? '' : ($this->lengthM === null ? 'length not known' : "{$this->lengthM} m"),
             $this->colour === $cable->colour ? '' : ($this->colour === '' ? 'no colour' : $this->colour),
             $this->isOwned === $cable->owned ? '' : ($this->isOwned ? 'at hand' : 'to buy'),
+            $this->price === null || $this->price === $cable->price ? '' : ($this->price === '' ? 'no price' : "price {$this->price}"),
+            $this->price === null || $this->supplier === $cable->supplier ? '' : "supplier {$this->supplier}",
         ]);
 
         return "{$cable->label}: ".(implode(', ', $changed) ?: 'nothing new');

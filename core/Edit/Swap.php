@@ -68,6 +68,11 @@ final class Swap
         $held = $before->models[$model->id] ?? $model;
         $this->new = $held == $model ? $model : $model->with(id: Naming::id($model->id, array_keys($before->models)));
         $this->rig = $this->swapped();
+        foreach (count($before->papers->reasons) === count($this->rig->papers->reasons) ? [] : $before->papers->reasons as $reason) {
+            if ($this->rig->papers->reasonFor($reason->about) === null) {
+                $this->lose("the reason for {$reason->about->words($before)}");
+            }
+        }
         $this->losses = array_values(array_unique($this->lost));
     }
 

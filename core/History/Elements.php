@@ -47,9 +47,12 @@ final class Elements
             'picks' => ['at'],
             'air' => ['from', 'to'],
             'wishes' => ['source', 'listener', 'situations'],
+            'reasons' => ['about'],
+            'steps' => ['id'],
+            'accepted' => ['evidence'],
         ];
         foreach ($names as $collection => $keys) {
-            foreach ($data[$collection] as $thing) {
+            foreach ($data[$collection] ?? [] as $thing) {
                 $elements["{$collection}/".implode(
                     ' ',
                     array_map(fn (string $key) => implode(',', (array) ($thing[$key] ?? '')), $keys),

@@ -39,6 +39,7 @@ final readonly class RigDifference
                 ...$this->things('sources'), ...$this->things('listeners'), ...$this->places(), ...$this->wishes(),
             ],
             'Situations' => [...$this->things('situations'), ...$this->situations()],
+            'Reasons, run-down and accepted findings' => $this->papers(),
         ]);
     }
 
@@ -105,6 +106,10 @@ final readonly class RigDifference
             $lines[] = $was->firmware === $unit->firmware ? null : "{$unit->name} has firmware {$unit->firmware}";
             $lines[] = $was->serial === $unit->serial ? null : "{$unit->name} has the serial number {$unit->serial}";
             $lines[] = $was->notes === $unit->notes ? null : "the notes on {$unit->name} changed";
+            $lines[] = $was->price === $unit->price ? null : $unit->name.($unit->price === '' ? ' has no price any more' : " costs {$unit->price}");
+            $lines[] = $was->supplier === $unit->supplier ? null : $unit->name.($unit->supplier === '' ? ' has no supplier any more' : " comes from {$unit->supplier}");
+            $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
+            $lines[] = $was->readyS === $unit->readyS ? null : $unit->name.($unit->readyS === null ? ' has no time to start any more' : " takes {$unit->readyS} s to start");
             $lines[] = $was->start === $unit->start
                 ? null
                 : "{$unit->name} starts ".($unit->start === null ? 'out of turn' : "as number {$unit->start}");
@@ -138,7 +143,7 @@ final readonly class RigDifference
                     : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
             }
             $lines[] = $was->label === $cable->label ? null : "{$was->label} is labelled {$cable->label}";
-            $about = fn (Cable $one): array => [$one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes];
+            $about = fn (Cable $one): array => [$one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes, $one->price, $one->supplier];
             $lines[] = $about($was) === $about($cable)
                 ? null
                 : "{$cable->label} is a ".implode(
@@ -148,6 +153,8 @@ final readonly class RigDifference
                         $cable->lengthM === null ? '' : "{$cable->lengthM} m",
                         $cable->colour,
                         $cable->owned ? 'at hand' : 'to buy',
+                        $cable->price,
+                        $cable->supplier === '' ? '' : "from {$cable->supplier}",
                     ]),
                 );
         }
@@ -346,6 +353,31 @@ final readonly class RigDifference
         }
 
         return $paths;
+    }
+
+    /** @return list<string> */
+    private function papers(): array
+    {
+        $of = function (Rig $rig): array {
+            $said = [];
+            foreach ($rig->papers->reasons as $one) {
+                $said["reason {$one->about}"] = "{$one->about->words($rig)}: {$one->words()}";
+            }
+            foreach ($rig->papers->steps as $one) {
+                $said["step {$one->id}"] = "{$one->phase->label()}: {$one->words()}";
+            }
+            foreach ($rig->papers->accepted as $one) {
+                $said["accepted {$one->evidence}"] = "accepted: {$one->says} ({$one->why})";
+            }
+
+            return $said;
+        };
+        [$was, $is] = [$of($this->before), $of($this->after)];
+
+        return [
+            ...array_values(array_filter($is, fn (string $words, string $key) => ($was[$key] ?? null) !== $words, ARRAY_FILTER_USE_BOTH)),
+            ...array_values(array_map(fn (string $words) => "removed: {$words}", array_diff_key($was, $is))),
+        ];
     }
 
     /** @param  array<array-key, string>  $things */

@@ -34,6 +34,32 @@ final class Bounds
     /** Of the notes on a unit. */
     public const NOTES = 8000;
 
+    /** Of a price and of a supplier. */
+    public const PRICE = 40;
+
+    public const SUPPLIER = 120;
+
+    /** Of an address of a manual or driver. */
+    public const URL = 500;
+
+    /** Manuals and drivers of a unit. */
+    public const LINKS = 12;
+
+    /** Of the reason why something is as it is. */
+    public const WHY = 1000;
+
+    /** Of a step of the run-down. */
+    public const STEP = 300;
+
+    /** Reasons, steps, and accepted findings of a rig, each. */
+    public const PAPERS = 2000;
+
+    /** Seconds until a unit works, or to wait after a step. */
+    public const WAIT_S = [0, 3600];
+
+    /** Minutes from the beginning of a show. */
+    public const AT_MIN = [-1440, 1440];
+
     /** A program's number in the order of starting. */
     public const START = [1, 1000];
 

@@ -15,6 +15,7 @@ final readonly class Cable
     /**
      * @param  list<array{string, string}>|null  $lanes  pairs (lane of the from end, lane of the to end); null pairs them by kind and
      *     order
+     * @param  string  $price  as somebody wrote it: "4.90 EUR"
      */
     public function __construct(
         public string $id,
@@ -26,6 +27,8 @@ final readonly class Cable
         public string $colour = '',
         public bool $owned = true,
         public ?array $lanes = null,
+        public string $price = '',
+        public string $supplier = '',
     ) {
     }
 }

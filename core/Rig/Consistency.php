@@ -82,8 +82,37 @@ final class Consistency
         $this->soundsAndListeners();
         $this->wishes();
         $this->situations();
+        $this->papers();
 
         return $this->problems;
+    }
+
+    private function papers(): void
+    {
+        $seen = $ids = $evidence = [];
+        foreach ($this->parts->papers->reasons as $i => $reason) {
+            $about = (string) $reason->about;
+            if (isset($seen[$about])) {
+                $this->problem("/reasons/{$i}/about", "There is a reason for this already: /reasons/{$seen[$about]}.");
+            }
+            $seen[$about] = $i;
+            // What could not be read may be what it is about.
+            if ($this->unreadable === [] && ! $reason->about->isIn($this->parts)) {
+                $this->problem("/reasons/{$i}/about", "There is nothing at \"{$about}\".");
+            }
+        }
+        foreach ($this->parts->papers->steps as $i => $step) {
+            if (isset($ids[$step->id])) {
+                $this->problem("/steps/{$i}/id", "The id \"{$step->id}\" is taken by /steps/{$ids[$step->id]}; ids are unique among steps.");
+            }
+            $ids[$step->id] = $i;
+        }
+        foreach ($this->parts->papers->accepted as $i => $one) {
+            if (isset($evidence[$one->evidence])) {
+                $this->problem("/accepted/{$i}/evidence", "This finding is accepted already: /accepted/{$evidence[$one->evidence]}.");
+            }
+            $evidence[$one->evidence] = $i;
+        }
     }
 
     private function problem(string $pointer, string $message): void

@@ -45,6 +45,8 @@ final readonly class Rig
     /** @var non-empty-array<string, Situation> */
     public array $situations;
 
+    public Papers $papers;
+
     /** @var list<Problem> what is physically impossible and was let in before it was refused; empty for every new rig */
     public array $faults;
 
@@ -58,6 +60,9 @@ final readonly class Rig
     /** @throws InvalidRig with every offence */
     public function __construct(RigParts $parts)
     {
+        if ($parts->papers->isLoose) {
+            $parts = $parts->with(papers: $parts->papers->within($parts));
+        }
         $problems = (new Consistency($parts))->problems();
         $faults = array_values(array_filter(
             $problems,
@@ -99,6 +104,7 @@ final readonly class Rig
             $picks[(string) $pick->at] = $pick;
         }
         $this->picks = $picks;
+        $this->papers = $parts->papers;
     }
 
     public function modelOf(Unit|string $unit): EquipmentModel
@@ -144,7 +150,7 @@ final readonly class Rig
         return $id === null ? $this->base() : $this->situations[$id] ?? null;
     }
 
-    /** What it is made of: to make a changed rig from. */
+    /** What it is made of, to make a changed rig from: reasons about what is gone then go too. */
     public function parts(): RigParts
     {
         return new RigParts(
@@ -156,6 +162,7 @@ final readonly class Rig
             array_values($this->cables),
             $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
             $this->wishes, array_values($this->situations), array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
+            $this->papers->with(isLoose: true),
         );
     }
 

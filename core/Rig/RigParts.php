@@ -42,6 +42,7 @@ final readonly class RigParts
         public array $wishes = [],
         public array $situations = [],
         public ?array $tolerated = [],
+        public Papers $papers = new Papers,
     ) {
     }
 

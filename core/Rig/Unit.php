@@ -16,6 +16,9 @@ final readonly class Unit
      * @param  int|null  $start  its turn when the computer's programs are started, from 1
      * @param  array<string, PointSettings>  $points  by point id
      * @param  array<string, RouteSettings>  $routes  by route key
+     * @param  string  $price  of one, as somebody wrote it: "129.00 EUR"
+     * @param  list<Link>  $links  manuals, drivers
+     * @param  int|null  $readyS  seconds from its start until it works
      */
     public function __construct(
         public string $id,
@@ -30,6 +33,10 @@ final readonly class Unit
         public bool $atLogin = false,
         public array $points = [],
         public array $routes = [],
+        public string $price = '',
+        public string $supplier = '',
+        public array $links = [],
+        public ?int $readyS = null,
     ) {
     }
 }

@@ -12,11 +12,15 @@ function fitsSchema(mixed $document): bool
     static $validator = null;
     if ($validator === null) {
         $validator = new Validator;
-        $validator->resolver()?->registerFile('https://hidden-wire.test/format/rig-1.schema.json', dirname(__DIR__, 2)
-            .'/docs/format/rig-1.schema.json');
+        foreach ([1, 2] as $version) {
+            $validator->resolver()?->registerFile("https://hidden-wire.test/format/rig-{$version}.schema.json", dirname(__DIR__, 2)
+                ."/docs/format/rig-{$version}.schema.json");
+        }
     }
+    $version = $document->version ?? 2;
 
-    return $validator->validate($document, 'https://hidden-wire.test/format/rig-1.schema.json')->isValid();
+    return in_array($version, [1, 2], true)
+        && $validator->validate($document, "https://hidden-wire.test/format/rig-{$version}.schema.json")->isValid();
 }
 
 function isRead(string $text): bool

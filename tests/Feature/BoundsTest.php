@@ -6,7 +6,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Support\Facades\DB;
 
 it('has every length and range in the published schema as the reader has it', function () {
-    $schema = json_decode((string) file_get_contents(base_path('docs/format/rig-1.schema.json')), true);
+    $schema = json_decode((string) file_get_contents(base_path('docs/format/rig-2.schema.json')), true);
     $of = fn (string $part, string $property): array => ($part === '' ? $schema : $schema['$defs'][$part])['properties'][$property];
     $lengths = [
         ['', 'name', Bounds::NAME], ['', 'summary', Bounds::SUMMARY], ['place', 'name', Bounds::NAME], ['model', 'name',

@@ -10,6 +10,7 @@ use App\Rigs\CatalogueFiles;
 use App\Rigs\RigFromRows;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\AcceptFinding;
 use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\AddSource;
@@ -17,9 +18,11 @@ use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemovePlace;
+use HiddenWire\Core\Edit\RemoveShowStep;
 use HiddenWire\Core\Edit\RemoveSituation;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RemoveUnit;
@@ -27,16 +30,24 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetReason;
+use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Link;
+use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig as CoreRig;
+use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Want;
 
@@ -50,7 +61,9 @@ function someEdit(CoreRig $rig): ?RigEdit
     $model = $models[$one($models)];
     $faders = $unit === null ? [] : array_filter($rig->modelOf($unit)->points, fn ($point) => $point->fader !== null);
 
-    return match (mt_rand(0, 19)) {
+    $steps = $rig->papers->steps;
+
+    return match (mt_rand(0, 26)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -72,6 +85,16 @@ function someEdit(CoreRig $rig): ?RigEdit
         18 => $faders === [] ? null
             : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)),
                 new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        19 => $cable === null ? null : new SetReason(ElementRef::cable($cable), 'Since '.mt_rand(1, 99), mt_rand(0, 1) === 0),
+        20 => $faders === [] ? null
+            : new SetReason(ElementRef::read("units/{$unit}/points/".array_key_first($faders)), mt_rand(0, 2) === 0 ? '' : 'Loud', false),
+        21 => new SetShowStep(new ShowStep('step-'.mt_rand(1, 9), Phase::cases()[mt_rand(0, 4)], 'Do it', mt_rand(0, 1) === 0 ? null : -mt_rand(0, 60),
+            mt_rand(0, 40))),
+        22 => $steps === [] ? null : new MoveShowStep($steps[0]->id, mt_rand(0, 1) === 0),
+        23 => $steps === [] ? null : new RemoveShowStep($steps[0]->id),
+        24 => new AcceptFinding(new Acceptance(sprintf('%016x', mt_rand(0, 5)), 'It hums', 'Nobody minds')),
+        25 => $unit === null ? null : new DescribeUnit($unit, $rig->units[$unit]->name, written: new Written(mt_rand(1, 99).' EUR', 'A shop',
+            mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))], mt_rand(0, 1) === 0 ? null : mt_rand(0, 60))),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };
