@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BookController;
+use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
@@ -97,6 +98,11 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/{book}', 'show')->name('.show');
                 Route::delete('/{book}', 'destroy')->name('.destroy');
                 Route::get('/{book}/file', 'file')->name('.file');
+            });
+            Route::controller(CardController::class)->prefix('/cards')->group(function () {
+                Route::get('/', 'index')->name('cards');
+                Route::get('/{card}', 'show')->where('card', '[a-z0-9._/-]{1,80}')->name('card');
+                Route::post('/{card}', 'tick')->where('card', '[a-z0-9._/-]{1,80}')->middleware('throttle:ticks')->name('card.tick');
             });
             Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');

@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
@@ -18,6 +19,9 @@ use HiddenWire\Core\Export\Exporter;
 /** The book as PDF: contents with page numbers, wide tables and maps on sheets on their side, fonts embedded, text that can be searched. */
 final readonly class BookPdf implements Exporter
 {
+    /** The height of a picture at most, in millimetres: two on a sheet. */
+    private const PHOTO_HEIGHT = 105;
+
     /**
      * @param  list<string>|null  $parts  null for all
      * @param  (\Closure(int, int): void)|null  $progress  told after each part how many of all are written; what it throws ends the writing
@@ -115,6 +119,7 @@ final readonly class BookPdf implements Exporter
             $block instanceof Steps => $this->steps($sheets, $block),
             $block instanceof Table => $block->rows === [] ? null : (new TablePdf($sheets, $block))->write(),
             $block instanceof Figure => $this->figure($sheets, $block),
+            $block instanceof Photo => $this->photo($sheets, $block),
             default => throw new \LogicException('The PDF does not know '.$block::class.'.'),
         };
     }
@@ -126,6 +131,23 @@ final readonly class BookPdf implements Exporter
         } catch (TooLarge $e) {
             $this->text($sheets, new Text("{$figure->caption}: {$e->getMessage()}"));
         }
+    }
+
+    private function photo(Sheets $sheets, Photo $photo): void
+    {
+        $jpeg = ($photo->jpeg)();
+        if ($jpeg === '') {
+            return;
+        }
+        // As large as the sheet allows, and with its caption on the same sheet.
+        $scale = min($sheets->inside() / $photo->width, self::PHOTO_HEIGHT / $photo->height);
+        [$width, $height] = [$photo->width * $scale, $photo->height * $scale];
+        if ($sheets->left() < $height + 10) {
+            $sheets->AddPage($sheets->isUpright() ? 'P' : 'L');
+        }
+        $this->text($sheets, new Text($photo->caption));
+        $sheets->Image("@{$jpeg}", $sheets->GetX(), $sheets->GetY(), $width, $height, 'JPEG');
+        $sheets->SetY($sheets->GetY() + $height + 3);
     }
 
     private function heading(Sheets $sheets, Heading $heading): void

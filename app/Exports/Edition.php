@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Actions\UnreadableRevision;
+use App\Models\BookState;
 use App\Models\Revision;
 use App\Models\Rig as Record;
 use App\Rigs\Causes;
 use App\Rigs\Recovery;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\Photo;
+use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
+use Illuminate\Support\Facades\Storage;
 
 /** A stored rig at one of its revisions, as everything that leaves the application is written from it. */
 final readonly class Edition
@@ -36,7 +40,7 @@ final readonly class Edition
      * @throws InvalidDocument when the rig can't be read
      * @throws UnreadableRevision when the revision can't be read any more
      */
-    public static function of(Record $record, ?int $number = null, bool $isPatient = false): self
+    public static function of(Record $record, ?int $number = null, bool $isPatient = false, ScheduleOrder $order = ScheduleOrder::Label): self
     {
         $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
         $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
@@ -55,6 +59,9 @@ final readonly class Edition
                 $one->created_at->format('Y-m-d H:i'), $one->user->name ?? '', ($one->name === '' ? '' : "{$one->name}: ").$one->what,
             ], $changes)),
             $known,
+            self::photos($record),
+            self::sinceLast($record, $changes),
+            $order,
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));
@@ -66,6 +73,30 @@ final readonly class Edition
         return $record->revisions()->select(['id', 'rig_id', 'number', 'what', 'name', 'user_id', 'created_at'])
             ->with('user:id,name')->when($until !== null, fn ($query) => $query->where('number', '<=', $until))
             ->latest('number')->limit(self::CHANGES)->get()->keyBy('number')->all();
+    }
+
+    /** @return array<string, list<Photo>> by unit */
+    private static function photos(Record $record): array
+    {
+        $photos = [];
+        foreach ($record->pictures()->orderBy('id')->get() as $one) {
+            $photos[$one->unit][] = new Photo(
+                $one->caption === '' ? $one->created_at->format('j F Y') : "{$one->caption}, {$one->created_at->format('j F Y')}",
+                $one->width,
+                $one->height,
+                fn (): string => (string) Storage::disk('local')->get($one->path()),
+            );
+        }
+
+        return $photos;
+    }
+
+    /** @param  array<int, Revision>  $changes  the latest first, by number */
+    private static function sinceLast(Record $record, array $changes): ?int
+    {
+        $last = $record->books()->where('state', BookState::Done)->max('revision');
+
+        return $last === null ? null : count(array_filter(array_keys($changes), fn (int $number) => $number > $last));
     }
 
     private static function earlier(Record $record, int $number): Rig

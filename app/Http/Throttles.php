@@ -24,6 +24,7 @@ final class Throttles
         'export' => 10,
         'documents' => 40,
         'shared' => 30,
+        'ticks' => 120,
     ];
 
     public static function define(): void

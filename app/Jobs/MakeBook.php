@@ -9,6 +9,7 @@ use App\Exports\Edition;
 use App\Exports\Paper;
 use App\Models\BookState;
 use App\Models\MadeBook;
+use HiddenWire\Core\Book\ScheduleOrder;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Storage;
@@ -40,7 +41,7 @@ final class MakeBook implements ShouldQueue
         $book->update(['state' => BookState::Working]);
         try {
             $asked = $book->asked;
-            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true);
+            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: ScheduleOrder::tryFrom($asked['order'] ?? '') ?? ScheduleOrder::Label);
             $writer = new BookPdf(
                 $edition->drawings,
                 $asked['parts'],
@@ -49,7 +50,8 @@ final class MakeBook implements ShouldQueue
             );
             $written = $writer->write($edition->source);
             Storage::put($book->file(), $written);
-            $book->update(['state' => BookState::Done, 'edition' => $edition->source->edition, 'bytes' => strlen($written)]);
+            $book->update(['state' => BookState::Done, 'edition' => $edition->source->edition, 'bytes' => strlen($written),
+                'revision' => $asked['revision'] ?? $book->rig->at]);
         } catch (Stopped) {
             // Whoever stopped it has said so already.
         } catch (\Throwable $e) {

@@ -15,20 +15,21 @@ use Illuminate\Support\Facades\Storage;
  * @property int $id
  * @property int $rig_id
  * @property int $user_id
- * @property array{parts: list<string>|null, paper: string, revision: int|null} $asked
+ * @property array{parts: list<string>|null, paper: string, revision: int|null, order?: string} $asked
  * @property string $edition
  * @property BookState $state
  * @property string $trouble  why it failed
  * @property int $done  parts written
  * @property int $of  parts in all; 0 before anything is known
  * @property int $bytes
+ * @property int|null $revision  of which it is, once it is made
  * @property Carbon $created_at
  */
 final class MadeBook extends Model
 {
     protected $table = 'books';
 
-    protected $fillable = ['user_id', 'asked', 'edition', 'state', 'trouble', 'done', 'of', 'bytes'];
+    protected $fillable = ['user_id', 'asked', 'edition', 'state', 'trouble', 'done', 'of', 'bytes', 'revision'];
 
     protected $casts = ['asked' => 'array', 'state' => BookState::class];
 

@@ -11,6 +11,7 @@ use App\Exports\Paper;
 use App\Models\MadeBook;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
@@ -31,6 +32,7 @@ final readonly class BookPage
         public MapDepth $depth,
         public LabelStock $stock,
         private ?int $revision,
+        public ScheduleOrder $order,
         public array $made,
         public string $written,
     ) {
@@ -73,7 +75,7 @@ final readonly class BookPage
         return [
             ...($this->parts === null ? [] : ['parts' => $this->parts]),
             ...($this->revision === null ? [] : ['revision' => (string) $this->revision]),
-            'paper' => $this->paper->value, 'map' => $this->depth->value, 'labels' => $this->stock->key,
+            'paper' => $this->paper->value, 'map' => $this->depth->value, 'labels' => $this->stock->key, 'order' => $this->order->value,
         ];
     }
 }

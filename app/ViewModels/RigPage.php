@@ -10,6 +10,9 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
@@ -223,6 +226,29 @@ final readonly class RigPage
         usort($pairs, fn (HeardPair $a, HeardPair $b) => $weight($a) <=> $weight($b));
 
         return $pairs;
+    }
+
+    /** @return array<int, Cause> by their place among all: those that nobody has accepted */
+    public function openCauses(): array
+    {
+        return array_filter($this->causes->causes ?? [], fn (Cause $cause) => $this->rig->papers->acceptanceOf($cause->evidence()) === null);
+    }
+
+    /** @return array<int, Cause> */
+    public function acceptedCauses(): array
+    {
+        return array_diff_key($this->causes->causes ?? [], $this->openCauses());
+    }
+
+    /** "3 causes for 10 cells": of what nobody has accepted. */
+    public function causesTitle(): string
+    {
+        $cells = array_unique(array_merge([], ...array_map(
+            fn (Cause $cause) => array_map(fn (Cell $cell) => $cell->key(), $cause->cells),
+            array_values($this->openCauses()),
+        )));
+
+        return Count::of(count($this->openCauses()), 'cause').' for '.Count::of(count($cells), 'cell');
     }
 
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */

@@ -189,6 +189,30 @@ final readonly class Sheet
         return $this->wiring->at($at);
     }
 
+    /** @return array<string, string> what a reason can be given for here, by reference */
+    public function reasonable(): array
+    {
+        return match (true) {
+            $this->unit !== null => ReasonTargets::ofUnit($this->rig, $this->unit),
+            $this->cable !== null => ReasonTargets::ofCable($this->cable),
+            default => [],
+        };
+    }
+
+    /** @return array<string, string> reasons that are written down, by what they are about */
+    public function reasons(): array
+    {
+        $said = [];
+        foreach ($this->reasonable() as $ref => $name) {
+            $reason = $this->rig->papers->reasonFor($ref);
+            if ($reason !== null) {
+                $said[$name] = $reason->words();
+            }
+        }
+
+        return $said;
+    }
+
     public function socketName(string $unit, string $socket): string
     {
         return $this->rig->modelOf($unit)->sockets[$socket]->label.' of '.$this->rig->units[$unit]->name;

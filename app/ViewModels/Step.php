@@ -15,6 +15,7 @@ enum Step: string
     case Tracks = 'tracks';
     case Situations = 'situations';
     case Cables = 'cables';
+    case Cards = 'cards';
     case Book = 'book';
     case People = 'people';
     case History = 'history';

@@ -11,6 +11,7 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Unit;
 use Illuminate\Database\Eloquent\Collection;
@@ -47,6 +48,18 @@ final readonly class Stock
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model
             ? null
             : new SwapUnit($this->chosen->id, $other);
+    }
+
+    /** The chosen unit's manuals and drivers as a text to edit: one a line. */
+    public function linksText(): string
+    {
+        return implode("\n", array_map(fn (Link $link) => "{$link->label} {$link->url}", $this->chosen->links ?? []));
+    }
+
+    /** @return array<string, string> what of the chosen unit a reason can be given for, by reference */
+    public function reasonable(): array
+    {
+        return $this->chosen === null ? [] : ReasonTargets::ofUnit($this->page->rig, $this->chosen);
     }
 
     /** @return list<Unit> */

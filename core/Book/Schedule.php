@@ -15,16 +15,19 @@ final readonly class Schedule
 
     private CableContent $content;
 
+    private ScheduleOrder $order;
+
     public function __construct(Source $of)
     {
         $this->rig = $of->rig;
+        $this->order = $of->order;
         $this->content = new CableContent($of->hearing(), $of->wiring);
     }
 
     /**
-     * @return list<array{label: string, type: string, length_m: float|null, colour: string, owned: bool, content: string,
+     * @return list<array{label: string, type: string, length_m: float|null, colour: string, owned: bool, price: string, supplier: string, content: string,
      *     from: array{place: string, unit: string, socket: string, connector: string},
-     *     to: array{place: string, unit: string, socket: string, connector: string}}> by label, numbers by their value
+     *     to: array{place: string, unit: string, socket: string, connector: string}}> in the order asked for; labels by the value of their numbers
      */
     public function rows(): array
     {
@@ -34,11 +37,18 @@ final readonly class Schedule
             'length_m' => $cable->lengthM,
             'colour' => $cable->colour,
             'owned' => $cable->owned,
+            'price' => $cable->price,
+            'supplier' => $cable->supplier,
             'content' => $this->content->of($cable),
             'from' => $this->end($cable->from),
             'to' => $this->end($cable->to),
         ], $this->rig->cables));
-        usort($rows, fn (array $a, array $b) => strnatcasecmp($a['label'], $b['label']));
+        $key = fn (array $row): array => match ($this->order) {
+            ScheduleOrder::Label => [],
+            ScheduleOrder::Place => [$row['from']['place'], $row['from']['unit'], $row['from']['socket']],
+            ScheduleOrder::Run => [$row['from']['place'], $row['to']['place'], $row['from']['unit'], $row['to']['unit']],
+        };
+        usort($rows, fn (array $a, array $b) => $key($a) <=> $key($b) ?: strnatcasecmp($a['label'], $b['label']));
 
         return $rows;
     }

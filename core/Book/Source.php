@@ -24,6 +24,8 @@ final class Source
     /**
      * @param  string  $edition  which state this is, for the cover and every foot: "Revision 12, 26 November 2026"
      * @param  list<array{string, string, string}>  $changes  when, who and what, the latest first
+     * @param  array<string, list<Photo>>  $photos  pictures of settings, by unit
+     * @param  int|null  $sinceLast  how many of the changes were made after the last book; null where there was none
      * @param  (\Closure(): (list<Cause>|null))|null  $causes  where the causes are known from, null where nobody has looked; without it
      *     they are looked for, which can take half a minute for a rig of a thousand units
      */
@@ -32,6 +34,9 @@ final class Source
         public readonly string $edition = '',
         public readonly array $changes = [],
         private readonly ?\Closure $causes = null,
+        public readonly array $photos = [],
+        public readonly ?int $sinceLast = null,
+        public readonly ScheduleOrder $order = ScheduleOrder::Label,
     ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);

@@ -12,7 +12,7 @@ final class CableCsv implements Exporter
 {
     public const COLUMNS = [
         'Label', 'From place', 'From unit', 'From socket', 'From connector', 'To place', 'To unit', 'To socket', 'To connector', 'Type',
-        'Length (m)', 'Colour', 'Carries', 'Owned',
+        'Length (m)', 'Colour', 'Carries', 'Owned', 'Price', 'Supplier',
     ];
 
     public function key(): string
@@ -46,6 +46,8 @@ final class CableCsv implements Exporter
             $row['colour'],
             $row['content'],
             $row['owned'] ? 'yes' : 'no',
+            $row['price'],
+            $row['supplier'],
         ], (new Schedule($of))->rows()));
     }
 }

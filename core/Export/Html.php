@@ -8,6 +8,7 @@ use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
@@ -41,6 +42,7 @@ final readonly class Html implements Exporter
         figure { margin: 0.5rem 0 1rem; overflow-x: auto; }
         figcaption { color: #555; }
         figure svg { max-width: none; }
+        figure img { max-width: 100%; height: auto; }
         @page {
             size: A4; margin: 16mm 14mm 18mm;
             @bottom-right { content: counter(page) ' / ' counter(pages); }
@@ -144,8 +146,17 @@ final readonly class Html implements Exporter
             $block instanceof Figure => isset($this->maps[$block->depth])
                 ? '<figure tabindex="0"><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n"
                 : '',
+            $block instanceof Photo => $this->photo($block),
             default => throw new \LogicException('HTML does not know '.$block::class.'.'),
         };
+    }
+
+    private function photo(Photo $photo): string
+    {
+        $jpeg = ($photo->jpeg)();
+
+        return $jpeg === '' ? '' : '<figure><figcaption>'.self::text($photo->caption).'</figcaption><img alt="'.self::text($photo->caption)
+            ."\" width=\"{$photo->width}\" height=\"{$photo->height}\" src=\"data:image/jpeg;base64,".base64_encode($jpeg)."\"></figure>\n";
     }
 
     private function steps(Steps $steps, string $id): string

@@ -8,6 +8,7 @@ use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
@@ -61,6 +62,7 @@ final readonly class Markdown implements Exporter
             $block instanceof Steps => implode("\n", array_map(fn (string $step) => '- [ ] '.self::escaped($step), $block->steps))."\n",
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => '',
+            $block instanceof Photo => 'Picture: '.self::escaped($block->caption)."\n",
             default => throw new \LogicException('Markdown does not know '.$block::class.'.'),
         };
     }

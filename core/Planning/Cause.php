@@ -29,4 +29,15 @@ final readonly class Cause
         public ?string $why = null,
     ) {
     }
+
+    /** What it rests on, as 16 hexadecimal digits: other elements or other cells are other evidence, another name is not. */
+    public function evidence(): string
+    {
+        $about = array_map(strval(...), $this->about);
+        $cells = array_map(fn (Cell $cell) => $cell->key(), $this->cells);
+        sort($about);
+        sort($cells);
+
+        return substr(hash('sha256', implode(',', $about).'|'.implode(',', $cells)), 0, 16);
+    }
 }

@@ -13,6 +13,12 @@ enum Phase: string
     case Stop = 'stop';
     case Close = 'close';
 
+    /** Whether what somebody has written comes before what follows from the rig: before the first switch and the first button. */
+    public function hasWrittenFirst(): bool
+    {
+        return $this !== self::Open && $this !== self::Close;
+    }
+
     public function label(): string
     {
         return match ($this) {

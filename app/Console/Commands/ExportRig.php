@@ -11,6 +11,7 @@ use App\Exports\NotInstalled;
 use App\Exports\Paper;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Book\Source;
 use Illuminate\Console\Command;
 
@@ -26,6 +27,7 @@ final class ExportRig extends Command
         {--parts= : Of the book, with commas between; all where it is left out}
         {--depth=cables : Of the map: cables, sockets, inside or everything}
         {--paper=a4 : a4 or letter}
+        {--order=label : Of the cable schedule: label, place or run}
         {--labels= : The sheet of labels: a4-65, a4-24 or letter-30}';
 
     protected $description = 'Write a rig as a book, a table, a graph or a map';
@@ -48,7 +50,7 @@ final class ExportRig extends Command
         if ($rig === null) {
             return self::FAILURE;
         }
-        $source = new Source($rig);
+        $source = new Source($rig, order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label);
         $all = Exports::all(new Drawings($source), $parts, $depth, $paper, LabelStock::of((string) $this->option('labels')));
         $exporter = $all[(string) $this->option('format')] ?? null;
         if ($exporter === null) {

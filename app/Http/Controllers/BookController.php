@@ -26,7 +26,7 @@ final class BookController
     public function show(BookRequest $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
-        $edition = Edition::of($rig, $request->revision());
+        $edition = Edition::of($rig, $request->revision(), order: $request->order());
         $parts = $request->parts();
         $writer = (new BookHtml($edition->drawings, $parts))->writer($edition->source);
 
@@ -38,6 +38,7 @@ final class BookController
                 $request->depth(),
                 $request->stock(),
                 $request->revision(),
+                $request->order(),
                 array_values($rig->books()->where('user_id', $request->user()?->id)->latest('id')->get()->all()),
                 $writer->body(new Book($edition->source, $parts)),
             ),
@@ -47,7 +48,7 @@ final class BookController
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
     {
         Gate::authorize('view', $rig);
-        $edition = Edition::of($rig, $request->revision());
+        $edition = Edition::of($rig, $request->revision(), order: $request->order());
         $all = Exports::all(
             $edition->drawings,
             $request->parts(),

@@ -35,7 +35,8 @@ final class MadeBookController
         }
         $book = $rig->books()->create([
             'user_id' => $request->user()?->id,
-            'asked' => ['parts' => $request->parts(), 'paper' => $request->paper()->value, 'revision' => $request->revision()],
+            'asked' => ['parts' => $request->parts(), 'paper' => $request->paper()->value, 'revision' => $request->revision(),
+                'order' => $request->order()->value],
             'state' => BookState::Waiting,
         ]);
         MakeBook::dispatch($book->id);

@@ -230,6 +230,8 @@ final class CableForms
             self::length($in),
             $in->text('colour', Bounds::COLOUR),
             $in->flag('owned') ?? true,
+            $in->isSent('price') ? $in->text('price', Bounds::PRICE) : null,
+            $in->isSent('price') ? $in->text('supplier', Bounds::SUPPLIER) : '',
         );
     }
 }

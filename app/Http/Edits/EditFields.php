@@ -36,6 +36,12 @@ final readonly class EditFields implements Readings
     {
     }
 
+    /** Whether the field was sent, also where it is empty. */
+    public function isSent(string $key): bool
+    {
+        return array_key_exists($key, $this->fields);
+    }
+
     public function has(string $key): bool
     {
         return $this->raw($key) !== '';

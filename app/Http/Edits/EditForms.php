@@ -53,6 +53,12 @@ final class EditForms
         'absent' => [SituationForms::class, 'absent'],
         'pulled' => [SituationForms::class, 'pulled'],
         'clear-change' => [SituationForms::class, 'clear'],
+        'reason' => [PaperForms::class, 'reason'],
+        'show-step' => [PaperForms::class, 'step'],
+        'move-show-step' => [PaperForms::class, 'moveStep'],
+        'remove-show-step' => [PaperForms::class, 'removeStep'],
+        'accept' => [PaperForms::class, 'accept'],
+        'reopen' => [PaperForms::class, 'reopen'],
     ];
 
     /** @return list<string> */

@@ -16,7 +16,9 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
+use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\PlaceKind;
 
 /** Changes of what there is: places and units. */
@@ -125,7 +127,33 @@ final class StockForms
             $in->text('notes', Bounds::NOTES),
             $needs,
             $needs === null ? null : $in->flag('at_login') ?? false,
+            $in->isSent('price') ? new Written(
+                $in->text('price', Bounds::PRICE),
+                $in->text('supplier', Bounds::SUPPLIER),
+                self::links($in),
+                $in->whole('ready_s', ...Bounds::WAIT_S),
+            ) : null,
         )];
+    }
+
+    /** @return list<Link> one a line: what it is, then its address */
+    private static function links(EditFields $in): array
+    {
+        $links = [];
+        foreach (preg_split('/\R/u', $in->text('links', Bounds::LINKS * (Bounds::NAME + Bounds::URL + 2))) ?: [] as $line) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $words = preg_split('/\s+/u', trim($line)) ?: [];
+            $url = (string) array_pop($words);
+            $label = implode(' ', $words);
+            if (! Link::isAddress($url) || mb_strlen($url) > Bounds::URL || mb_strlen($label) > Bounds::NAME) {
+                $in->refuse('links', 'Each line is a name and an address: "Manual https://…". This is not: '.mb_strimwidth($line, 0, 80, '…'));
+            }
+            $links[] = new Link($label === '' ? 'Manual' : $label, $url);
+        }
+
+        return count($links) > Bounds::LINKS ? $in->refuse('links', 'A unit has '.Bounds::LINKS.' links at most.') : $links;
     }
 
     /** @return list<RigEdit> */

@@ -8,6 +8,7 @@ use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\Rig;
 use App\ViewModels\MapDepth;
+use HiddenWire\Core\Book\ScheduleOrder;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Which parts of the book on which paper, and the map at which depth. What is not known is passed over. */
@@ -34,7 +35,7 @@ final class BookRequest extends FormRequest
 
         return route('rigs.book', array_filter([
             'rig' => $rig instanceof Rig ? $rig->id : $rig, 'parts' => $this->parts(), 'paper' => $this->paper()->value,
-            'revision' => $this->revision(),
+            'revision' => $this->revision(), 'order' => $this->order()->value,
         ], fn (mixed $value) => $value !== null));
     }
 
@@ -49,6 +50,11 @@ final class BookRequest extends FormRequest
         $asked = $this->string('revision')->toString();
 
         return preg_match('/^\d{1,15}$/', $asked) === 1 ? (int) $asked : null;
+    }
+
+    public function order(): ScheduleOrder
+    {
+        return ScheduleOrder::tryFrom($this->string('order')->toString()) ?? ScheduleOrder::Label;
     }
 
     public function stock(): LabelStock

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\Cards\ComputerCard;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
@@ -35,11 +36,7 @@ final class Computers implements Part
                 continue;
             }
             $devices = array_values($of->hearing()->graph->devices->of($unit->id));
-            $programs = array_values(array_filter(
-                $of->rig->units,
-                fn (Unit $one) => $one->place === $unit->place && $of->rig->modelOf($one)->isProgram(),
-            ));
-            usort($programs, fn (Unit $a, Unit $b) => ($a->start ?? PHP_INT_MAX) <=> ($b->start ?? PHP_INT_MAX));
+            $programs = ComputerCard::programs($of, $unit);
             $blocks[] = new Heading("{$unit->name}, {$of->rig->places[$unit->place]->name}");
             $blocks[] = new Table(
                 ['Device', 'Name given to it', 'Way', 'Default for', 'Given by', 'Format', 'State'],
@@ -47,7 +44,9 @@ final class Computers implements Part
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
                 isWide: true,
             );
+            array_push($blocks, ...ComputerCard::card($of, "computer/{$unit->id}")->blocks($unit->name));
             if ($programs !== []) {
+                $blocks[] = new Heading("{$unit->name}: start");
                 $blocks[] = new Steps(array_map(fn (Unit $one) => "Start {$one->name}".($one->atLogin ? ' (starts by itself at login)' : '')
                     .($one->needs === [] ? '' : '; it needs '.$this->names($one->needs, $of))
                     .'.', $programs));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
@@ -34,14 +35,29 @@ final class Findings implements Part
             return [new Text('The causes have not been looked for since the last change. Open the wishes, then write the book again.')];
         }
 
-        return $causes === [] ? [new Text('All as wished, in every situation.')] : [new Table(
-            ['Cause', 'Touches', 'What mends it'],
-            array_map(fn (Cause $cause) => [
-                $cause->sentence,
-                Count::of(count($cause->cells), 'cell'),
-                $cause->cures === [] ? ($cause->why ?? '') : $cause->cures[0]->sentence,
-            ], $causes),
-            [2.2, 0.7, 2.2],
-        )];
+        $papers = $of->rig->papers;
+        $accepted = array_filter($causes, fn (Cause $cause) => $papers->acceptanceOf($cause->evidence()) !== null);
+        $open = array_values(array_udiff($causes, $accepted, fn (Cause $a, Cause $b) => spl_object_id($a) <=> spl_object_id($b)));
+
+        return [
+            $open === [] ? new Text($accepted === [] ? 'All as wished, in every situation.' : 'Nothing but what is accepted.') : new Table(
+                ['Cause', 'Touches', 'What mends it'],
+                array_map(fn (Cause $cause) => [
+                    $cause->sentence,
+                    Count::of(count($cause->cells), 'cell'),
+                    $cause->cures === [] ? ($cause->why ?? '') : $cause->cures[0]->sentence,
+                ], $open),
+                [2.2, 0.7, 2.2],
+            ),
+            ...($accepted === [] ? [] : [new Heading('Accepted'), new Table(
+                ['Cause', 'Touches', 'Why it may stay'],
+                array_values(array_map(fn (Cause $cause) => [
+                    $cause->sentence,
+                    Count::of(count($cause->cells), 'cell'),
+                    $papers->acceptanceOf($cause->evidence())->why ?? '',
+                ], $accepted)),
+                [2.2, 0.7, 2.2],
+            )]),
+        ];
     }
 }

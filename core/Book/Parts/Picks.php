@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Book\Parts;
 
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
-use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Pick;
 
 /** Which device each program's ins and outs use. */
@@ -30,25 +30,11 @@ final class Picks implements Part
         return $rows === [] ? [] : [new Table(['Program', 'In or out', 'Device', 'Channels'], $rows, [1.5, 1.5, 2, 0.8])];
     }
 
-    /** As the computer's list shows it. */
-    private static function named(string $program, DeviceRef $device, Source $of): string
-    {
-        $host = $of->rig->hostOf($of->rig->units[$program]->place);
-        $listed = $host === null ? null : $of->hearing()->graph->devices->of($host->id)[(string) $device] ?? null;
-
-        return $listed?->name() ?? $of->names->of($device);
-    }
-
     /** @return list<string> */
     private static function row(Pick $pick, Source $of): array
     {
-        $device = match (true) {
-            $pick->default !== null => "the {$pick->default->value} default", $pick->device === null => 'nothing',
-            default => ($pick->tap === null ? '' : 'loopback of ').self::named($pick->at->unit, $pick->device, $of),
-        };
-
         return [
-            $of->rig->units[$pick->at->unit]->name, $of->rig->point($pick->at)->label, $device,
+            $of->rig->units[$pick->at->unit]->name, $of->rig->point($pick->at)->label, PickWords::of($pick, $of),
             $pick->channels === null ? 'all' : implode(', ', $pick->channels),
         ];
     }

@@ -11,6 +11,9 @@ use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Price;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Unit;
 
 /** What has to be bought or found: cables by type and length, and the small parts between them. */
 final class Shopping implements Part
@@ -29,60 +32,128 @@ final class Shopping implements Part
 
     public function blocks(Source $of): array
     {
-        $cables = $parts = [];
-        foreach ($of->rig->cables as $cable) {
-            if ($cable->type === CableType::Captive || $cable->type === CableType::Wireless) {
-                continue;
-            }
+        [$cables, $parts, $others] = [$this->cables($of), $this->parts($of), $this->others($of)];
+        $prices = [
+            ...array_map(fn (Cable $cable) => $cable->price, $this->toBuy($of)),
+            ...array_map(fn (Unit $unit) => $unit->price, array_values($of->rig->units)),
+        ];
+        $totals = array_filter([
+            'Cables to buy' => Price::sum(array_map(fn (Cable $cable) => $cable->price, $this->toBuy($of))),
+            'Units and programs' => Price::sum(array_map(fn (Unit $unit) => $unit->price, array_values($of->rig->units))),
+            'All together' => Price::sum($prices),
+        ]);
+
+        return [
+            ...($cables === [] ? [] : [new Heading('Cables'), new Table(
+                ['Type', 'Length', 'In the rig', 'To buy', 'Labels to buy', 'Price', 'Supplier'],
+                $cables,
+                [1.2, 1.1, 0.7, 0.7, 2, 1, 1.3],
+            )]),
+            ...($parts === [] ? [] : [new Heading('Adapters, isolators and other small parts'), new Table(
+                ['Model', 'Channels', 'In the rig', 'Units', 'Price', 'Supplier'],
+                $parts,
+                [2, 1, 0.7, 2.4, 1, 1.3],
+            )]),
+            ...($others === [] ? [] : [new Heading('What else has a price'), new Table(
+                ['Unit', 'Model', 'Price', 'Supplier'],
+                $others,
+                [1.6, 2, 1, 1.3],
+            )]),
+            ...($totals === [] ? [] : [new Heading('Total'), new Table(['What', 'Sum'], array_map(
+                fn (string $what, string $sum) => [$what, $sum],
+                array_keys($totals),
+                array_values($totals),
+            ), [2, 3])]),
+        ];
+    }
+
+    /** @return list<Cable> those that are bought by the piece */
+    private function loose(Source $of): array
+    {
+        return array_values(array_filter(
+            $of->rig->cables,
+            fn (Cable $cable) => $cable->type !== CableType::Captive && $cable->type !== CableType::Wireless,
+        ));
+    }
+
+    /** @return list<Cable> */
+    private function toBuy(Source $of): array
+    {
+        return array_values(array_filter($this->loose($of), fn (Cable $cable) => ! $cable->owned));
+    }
+
+    /** @return list<list<string>> by type and length */
+    private function cables(Source $of): array
+    {
+        $by = [];
+        foreach ($this->loose($of) as $cable) {
             $length = $cable->lengthM === null ? 'length not known' : "{$cable->lengthM} m";
-            $cables[$cable->type->words()][$length][$cable->owned ? 'owned' : 'to buy'][] = $cable->label;
+            $by[$cable->type->words()][$length][] = $cable;
         }
+        ksort($by);
         $rows = [];
-        ksort($cables);
-        foreach ($cables as $type => $lengths) {
+        foreach ($by as $type => $lengths) {
             ksort($lengths, SORT_NATURAL);
-            foreach ($lengths as $length => $by) {
-                $buy = $by['to buy'] ?? [];
+            foreach ($lengths as $length => $cables) {
+                $buy = array_values(array_filter($cables, fn (Cable $cable) => ! $cable->owned));
                 $rows[] = [
                     $type,
                     (string) $length,
-                    (string) (count($by['owned'] ?? []) + count($buy)),
+                    (string) count($cables),
                     (string) count($buy),
-                    implode(', ', $buy),
-                    '',
-                    '',
+                    implode(', ', array_map(fn (Cable $cable) => $cable->label, $buy)),
+                    Price::sum(array_map(fn (Cable $cable) => $cable->price, $buy)),
+                    self::each(array_map(fn (Cable $cable) => $cable->supplier, $buy)),
                 ];
             }
         }
+
+        return $rows;
+    }
+
+    /** @return list<list<string>> by model */
+    private function parts(Source $of): array
+    {
+        $by = [];
         foreach ($of->rig->units as $unit) {
-            $model = $of->rig->modelOf($unit);
-            if (in_array($model->family, self::SMALL_PARTS, true)) {
-                $channels = array_sum(array_map(
-                    fn (string $point) => $model->points[$point]->channels,
-                    array_unique(array_map(fn ($route) => $route->to, array_values($model->routes))),
-                ));
-                $wide = $model->family === Family::Isolator ? Count::of($channels, 'channel') : '';
-                $parts[$model->name] ??= [$model->name, $wide, 0, []];
-                $parts[$model->name][2]++;
-                $parts[$model->name][3][] = $unit->name;
+            if (in_array($of->rig->modelOf($unit)->family, self::SMALL_PARTS, true)) {
+                $by[$unit->model][] = $unit;
             }
         }
-        $small = array_values(array_map(
-            fn (array $part) => [$part[0], $part[1], (string) $part[2], implode(', ', $part[3]), '', ''],
-            $parts,
-        ));
 
-        return [
-            ...($rows === [] ? [] : [new Heading('Cables'), new Table(
-                ['Type', 'Length', 'In the rig', 'To buy', 'Labels to buy', 'Price', 'Supplier'],
-                $rows,
-                [1.2, 1.1, 0.7, 0.7, 2, 0.8, 1.3],
-            )]),
-            ...($small === [] ? [] : [new Heading('Adapters, isolators and other small parts'), new Table(
-                ['Model', 'Channels', 'In the rig', 'Units', 'Price', 'Supplier'],
-                $small,
-                [2, 1, 0.7, 2.4, 0.8, 1.3],
-            )]),
-        ];
+        return array_values(array_map(function (array $units) use ($of): array {
+            $model = $of->rig->modelOf($units[0]);
+            $channels = array_sum(array_map(
+                fn (string $point) => $model->points[$point]->channels,
+                array_unique(array_map(fn ($route) => $route->to, array_values($model->routes))),
+            ));
+
+            return [
+                $model->name,
+                $model->family === Family::Isolator ? Count::of($channels, 'channel') : '',
+                (string) count($units),
+                implode(', ', array_map(fn (Unit $unit) => $unit->name, $units)),
+                Price::sum(array_map(fn (Unit $unit) => $unit->price, $units)),
+                self::each(array_map(fn (Unit $unit) => $unit->supplier, $units)),
+            ];
+        }, $by));
+    }
+
+    /** @return list<list<string>> units that are no small parts and have a price or supplier */
+    private function others(Source $of): array
+    {
+        $units = array_filter($of->rig->units, fn (Unit $unit) => $unit->price.$unit->supplier !== ''
+            && ! in_array($of->rig->modelOf($unit)->family, self::SMALL_PARTS, true));
+
+        return array_values(array_map(
+            fn (Unit $unit) => [$unit->name, $of->rig->modelOf($unit)->name, $unit->price, $unit->supplier],
+            $units,
+        ));
+    }
+
+    /** @param  list<string>  $texts */
+    private static function each(array $texts): string
+    {
+        return implode(', ', array_unique(array_filter($texts)));
     }
 }

@@ -43,6 +43,7 @@ export function frame() {
         submit(event) {
             const form = event.target;
             if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) return event.preventDefault();
+            if (form.action.endsWith('/logout')) navigator.serviceWorker?.controller?.postMessage('forget');
             if (!form.matches('form[data-send]')) return;
             event.preventDefault();
             send(form, event.submitter);

@@ -26,3 +26,8 @@
     </div>
 @endforeach
 @if ($cause->why !== null) <p class="cause-why">{{ $cause->why }}</p> @endif
+@if ($cells && $page->canEdit)
+    <details class="accept" data-keep><summary>Accept</summary>
+        <x-edit :page="$page" class="row-form" :fields="['edit' => 'accept', 'evidence' => $cause->evidence(), 'situation' => '']"><input name="why" required maxlength="{{ Bounds::WHY }}" placeholder="why it may stay" aria-label="Why this may stay: {{ $cause->sentence }}"><button type="submit" class="do">Accept<span class="visually-hidden">: {{ $cause->sentence }}</span></button></x-edit>
+    </details>
+@endif

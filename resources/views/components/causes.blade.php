@@ -3,16 +3,26 @@
     <p class="lead-line causes-wait" x-data="causes" data-key="causes-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
     <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
 @elseif ($page->causes->causes !== [])
-    <h2>{{ count($page->causes->causes) }} {{ Str::plural('cause', count($page->causes->causes)) }} for {{ $page->causes->cells }} {{ Str::plural('cell', $page->causes->cells) }}</h2>
+    <h2>{{ $page->causesTitle() }}</h2>
     <p class="lead-line">All situations together.
         @if ($page->canEdit && $page->causes->hasSeveralCures())
             <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit" class="do">All of them</button></x-edit>
         @endif
     </p>
     <ol class="causes">
-        @foreach ($page->causes->causes as $i => $cause)
-            <li><x-cause :page="$page" :cause="$cause" :number="$i + 1" /></li>
+        @foreach ($page->openCauses() as $i => $cause)
+            <li value="{{ $i + 1 }}"><x-cause :page="$page" :cause="$cause" :number="$i + 1" /></li>
         @endforeach
     </ol>
+    @if ($page->acceptedCauses() !== [])
+        <details class="accepted" data-keep><summary>{{ count($page->acceptedCauses()) }} accepted</summary>
+            <ul class="plain-list">
+                @foreach ($page->acceptedCauses() as $cause)
+                    <li><p class="cause-says">{{ $cause->sentence }}</p> <p class="quiet">{{ $page->rig->papers->acceptanceOf($cause->evidence())->why }}</p>
+                        <x-edit :page="$page" :fields="['edit' => 'reopen', 'evidence' => $cause->evidence(), 'situation' => '']"><button type="submit" class="do">Open again<span class="visually-hidden">: {{ $cause->sentence }}</span></button></x-edit></li>
+                @endforeach
+            </ul>
+        </details>
+    @endif
     @if ($page->causes->untried > 0) <p class="quiet">{{ $page->causes->untried }} further changes were not tried.</p> @endif
 @endif

@@ -34,6 +34,7 @@
             <a href="{{ $page->url([], 'cables') }}" @if ($page->view === 'cables') aria-current="page" @endif><i class="bi bi-table" aria-hidden="true"></i><span>Cable table</span></a>
             <a href="{{ $page->url([], 'people') }}" @if ($page->view === 'people') aria-current="page" @endif><i class="bi bi-people" aria-hidden="true"></i><span>People</span></a>
             <a href="{{ $page->url([], 'history') }}" @if ($page->view === 'history') aria-current="page" @endif><i class="bi bi-clock-history" aria-hidden="true"></i><span>History</span></a>
+            <a href="{{ $page->url([], 'cards') }}" @if ($page->view === 'cards') aria-current="page" @endif><i class="bi bi-card-checklist" aria-hidden="true"></i><span>Cards</span></a>
             <a href="{{ $page->url([], 'book') }}" @if ($page->view === 'book') aria-current="page" @endif><i class="bi bi-book" aria-hidden="true"></i><span>Book</span></a>
             <a href="{{ route('rigs.document', $page->record->id) }}" download><i class="bi bi-download" aria-hidden="true"></i><span>Document</span></a>
             <a href="{{ route('rigs.index') }}"><i class="bi bi-collection" aria-hidden="true"></i><span>All rigs</span></a>

@@ -11,7 +11,9 @@
         <h2>{{ $unit->name }}</h2>
         <p class="sheet-sub">{{ $model->name }} · {{ $page->rig->places[$unit->place]->name }}@if ($unit->firmware !== '') · firmware {{ $unit->firmware }}@endif</p>
         @if ($unit->notes !== '') <p>{{ $unit->notes }}</p> @endif
-        <p class="sheet-sub"><a href="{{ $page->url([], 'stock') }}">name, notes, pictures, swap</a></p>
+        @foreach ($sheet->reasons() as $name => $words) <p class="reason-says"><strong>{{ $name }}</strong> {{ $words }}</p> @endforeach
+        @foreach ($unit->links as $link) <p class="sheet-sub"><a href="{{ $link->url }}" rel="noopener noreferrer" target="_blank">{{ $link->label }}</a></p> @endforeach
+        <p class="sheet-sub"><a href="{{ $page->url([], 'stock') }}">name, notes, price, reasons, pictures, swap</a></p>
         @if ($unit->start !== null) <p class="sheet-sub">Starts as number {{ $unit->start }}{{ $unit->atLogin ? ', at login' : '' }}.</p> @endif
         @if ($model->sockets !== [])
             <h3>Sockets</h3>
@@ -98,6 +100,8 @@
             <label>Type <select name="type">@foreach (CableType::cases() as $type) <option @selected($type === $cable->type)>{{ $type->value }}</option> @endforeach</select></label>
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
             <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
+            <label>Price <input name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $cable->price }}"></label>
+            <label>Supplier <input name="supplier" maxlength="{{ Bounds::SUPPLIER }}" value="{{ $cable->supplier }}"></label>
             <label>It is <select name="owned"><option value="1">owned</option><option value="0" @selected(! $cable->owned)>to buy</option></select></label>
             <button type="submit" class="do">Save<span class="visually-hidden"> {{ $cable->label }}</span></button>
         </x-edit>
@@ -105,6 +109,7 @@
             <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
             <x-edit :page="$page" class="set" :fields="['edit' => 'replace', 'cable' => $cable->id]"><button type="submit" class="do" title="Another cable between the same sockets, with a label of its own">Replace it</button></x-edit>
         </div>
+        <x-reasons :page="$page" :about="$sheet->reasonable()" />
         @php $offers = $sheet->between($cable->from, $cable->to); @endphp
         @if ($offers !== [])
             <h3>Insert into this cable</h3>

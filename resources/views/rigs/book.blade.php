@@ -1,6 +1,7 @@
 @php
     use App\Exports\Paper;
     use App\ViewModels\MapDepth;
+    use HiddenWire\Core\Book\ScheduleOrder;
 @endphp
 <x-rig-frame :page="$page">
     <div class="book-desk">
@@ -14,6 +15,7 @@
                 </fieldset>
                 <label>Paper <select class="form-select" name="paper">@foreach (Paper::cases() as $paper) <option value="{{ $paper->value }}" @selected($paper === $book->paper)>{{ $paper->label() }}</option> @endforeach</select></label>
                 <label>Map in files <select class="form-select" name="map">@foreach (MapDepth::cases() as $depth) <option value="{{ $depth->value }}" @selected($depth === $book->depth)>{{ $depth->label() }}</option> @endforeach</select></label>
+                <label>Cable schedule <select class="form-select" name="order">@foreach (ScheduleOrder::cases() as $order) <option value="{{ $order->value }}" @selected($order === $book->order)>{{ $order->words() }}</option> @endforeach</select></label>
                 <label>Labels <select class="form-select" name="labels">@foreach ($book->stocks() as $key => $name) <option value="{{ $key }}" @selected($key === $book->stock->key)>{{ $name }}</option> @endforeach</select></label>
                 <button class="btn btn-sm btn-ink" type="submit">Show</button>
             </form>

@@ -55,9 +55,14 @@
                     <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $unit->name }}"></label>
                     <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->firmware }}"></label>
                     <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
+                    <div class="two"><label>Price <input class="form-control" name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $unit->price }}"></label>
+                    <label>Supplier <input class="form-control" name="supplier" maxlength="{{ Bounds::SUPPLIER }}" value="{{ $unit->supplier }}"></label></div>
+                    <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric" value="{{ $unit->readyS }}"></label>
+                    <label>Manuals and drivers, one a line: name, then address <textarea class="form-control" name="links" rows="2" placeholder="Manual https://…">{{ $stock->linksText() }}</textarea></label>
                     <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
                     <button class="btn btn-sm btn-ink" type="submit">Save</button>
                 </x-edit>
+                <x-reasons :page="$page" :about="$stock->reasonable()" />
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
                     <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place) <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option> @endforeach</select>

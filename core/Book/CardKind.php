@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book;
+
+/** One kind of card. */
+interface CardKind
+{
+    /** What all cards of the kind are called together. */
+    public static function name(): string;
+
+    /** @return array<string, string> titles by key */
+    public static function titles(Source $of): array;
+
+    /** @param  string  $key  one of those in {@see titles()} */
+    public static function card(Source $of, string $key): Card;
+}

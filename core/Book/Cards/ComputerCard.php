@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Cards;
+
+use HiddenWire\Core\Book\Card;
+use HiddenWire\Core\Book\CardKind;
+use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Book\PickWords;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Unit;
+
+/** A computer that is set up anew: what is plugged in, installed, named, made a default, and picked, in order. */
+final class ComputerCard implements CardKind
+{
+    public static function name(): string
+    {
+        return 'Installing a computer';
+    }
+
+    public static function titles(Source $of): array
+    {
+        $titles = [];
+        foreach ($of->rig->units as $unit) {
+            if ($of->rig->modelOf($unit)->family->isHost()) {
+                $titles["computer/{$unit->id}"] = $unit->name;
+            }
+        }
+
+        return $titles;
+    }
+
+    public static function card(Source $of, string $key): Card
+    {
+        $computer = $of->rig->units[substr($key, strlen('computer/'))];
+        $devices = array_values(array_filter($of->hearing()->graph->devices->of($computer->id), fn (Device $one) => $one->isConnected));
+        $programs = self::programs($of, $computer);
+        $rename = $format = $default = $disable = [];
+        foreach ($devices as $device) {
+            if ($device->name() !== $device->systemName) {
+                $rename[] = new CardStep("{$device->systemName} ({$device->direction->value}): call it {$device->name()}");
+            }
+            if (! $device->isEnabled()) {
+                $disable[] = new CardStep("Disable {$device->name()} ({$device->direction->value})");
+            }
+            foreach ($device->roles as $role) {
+                $default[] = new CardStep(ucfirst($role === Role::Call ? "{$device->direction->value} default for calls" : "{$role->value} default")
+                    .": {$device->name()}");
+            }
+            $set = array_filter([
+                $device->settings?->rateHz === null ? '' : "{$device->settings->rateHz} Hz",
+                $device->settings?->bits === null ? '' : "{$device->settings->bits} bit",
+                $device->settings?->driverMode === null ? '' : "{$device->settings->driverMode->value} mode",
+            ]);
+            if ($set !== []) {
+                $format[] = new CardStep("{$device->name()}: ".implode(', ', $set));
+            }
+        }
+
+        return Card::of($key, "Install {$computer->name}", $of->rig->places[$computer->place]->name, [
+            'Plug in' => self::cables($of, $computer),
+            'Install' => self::installs($of, $programs),
+            'Name the devices' => $rename,
+            'Disable' => $disable,
+            'Formats' => $format,
+            'Defaults' => $default,
+            'In the programs' => self::picks($of, $programs),
+            'At login' => array_values(array_map(
+                fn (Unit $one) => new CardStep("Let {$one->name} start at login"),
+                array_filter($programs, fn (Unit $one) => $one->atLogin),
+            )),
+        ]);
+    }
+
+    /** @return list<Unit> the programs of a computer, in the order of their start */
+    public static function programs(Source $of, Unit $computer): array
+    {
+        $programs = array_values(array_filter(
+            $of->rig->units,
+            fn (Unit $one) => $one->place === $computer->place && $of->rig->modelOf($one)->isProgram(),
+        ));
+        // What starts by itself has started before anything that a hand starts.
+        $turn = fn (Unit $one): array => [$one->atLogin ? 0 : 1, $one->start ?? PHP_INT_MAX];
+        usort($programs, fn (Unit $a, Unit $b) => $turn($a) <=> $turn($b));
+
+        return $programs;
+    }
+
+    /** @return list<CardStep> */
+    private static function cables(Source $of, Unit $computer): array
+    {
+        $steps = [];
+        foreach ($of->rig->cables as $cable) {
+            foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {
+                if ($here->unit === $computer->id) {
+                    $socket = $of->rig->socket($here);
+                    $isColoured = ($socket->colour ?? '') !== '' && ! str_contains(mb_strtolower($socket->label), mb_strtolower((string) $socket->colour));
+                    $steps[] = new CardStep(
+                        "{$cable->label} into {$socket->label}, the other end in {$of->names->of($there)}",
+                        $isColoured ? "the {$socket->colour} socket" : '',
+                    );
+                }
+            }
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Unit>  $programs
+     * @return list<CardStep>
+     */
+    private static function installs(Source $of, array $programs): array
+    {
+        return array_map(function (Unit $program) use ($of): CardStep {
+            $brings = array_map(
+                fn ($point) => $point->device->systemName ?? '',
+                array_values(array_filter($of->rig->modelOf($program)->points, fn ($point) => $point->device !== null)),
+            );
+            $links = array_map(fn ($link) => "{$link->label}: {$link->url}", $program->links);
+
+            return new CardStep(
+                $program->name.($program->firmware === '' ? '' : ", version {$program->firmware}"),
+                implode('; ', array_filter([$brings === [] ? '' : 'brings '.implode(', ', $brings), ...$links])),
+            );
+        }, $programs);
+    }
+
+    /**
+     * @param  list<Unit>  $programs
+     * @return list<CardStep>
+     */
+    private static function picks(Source $of, array $programs): array
+    {
+        $steps = [];
+        foreach ($programs as $program) {
+            foreach ($of->rig->modelOf($program)->points as $point) {
+                $pick = $of->rig->picks["{$program->id}/{$point->id}"] ?? null;
+                if ($pick !== null) {
+                    $steps[] = new CardStep("{$program->name}, {$point->label}: ".PickWords::of($pick, $of));
+                }
+            }
+        }
+
+        return $steps;
+    }
+}

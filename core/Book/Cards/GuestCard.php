@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Cards;
+
+use HiddenWire\Core\Book\Card;
+use HiddenWire\Core\Book\CardKind;
+use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Source as Sound;
+
+/** For someone at the far end of a call who knows nothing of sound: what to do, what they will hear, what not, and who hears them. */
+final class GuestCard implements CardKind
+{
+    public static function name(): string
+    {
+        return 'Guests';
+    }
+
+    public static function titles(Source $of): array
+    {
+        $titles = [];
+        foreach ($of->rig->listeners as $listener) {
+            if (in_array($listener->kind, [ListenerKind::Caller, ListenerKind::Team, ListenerKind::Party], true)) {
+                $titles["guest/{$listener->id}"] = $listener->name;
+            }
+        }
+
+        return $titles;
+    }
+
+    public static function card(Source $of, string $key): Card
+    {
+        $listener = $of->rig->listeners[substr($key, strlen('guest/'))];
+        $own = self::ownSounds($of, $listener);
+        $names = fn (array $things): string => implode(', ', array_map(fn (Sound|Listener $one) => $one->name, $things));
+        $heard = self::heard($of, $listener, $of->rig->base()->id);
+        $others = [];
+        foreach (array_slice(array_keys($of->rig->situations), 1) as $id) {
+            $then = self::heard($of, $listener, $id);
+            [$more, $less] = [self::without($then, $heard), self::without($heard, $then)];
+            $changes = array_filter([$more === [] ? '' : "you also hear {$names($more)}", $less === [] ? '' : "you no longer hear {$names($less)}"]);
+            if ($changes !== []) {
+                $others[] = new CardStep("{$of->rig->situations[$id]->name}: ".implode('; ', $changes));
+            }
+        }
+
+        return Card::of($key, "For {$listener->name}", $of->rig->name, [
+            'Before we begin' => [
+                new CardStep('Use headphones', 'with loudspeakers we would hear ourselves come back from you'),
+                new CardStep('Close every other program that makes a sound'),
+                new CardStep('In the call, choose your headphones and your microphone by name', 'not "default": that can change while we talk'),
+                new CardStep('Say your name and count to five', 'we tell you whether we hear you well'),
+            ],
+            'What you hear' => [
+                new CardStep($heard === [] ? 'Nothing of us, and that is right' : "You hear {$names($heard)}"),
+                ...($own === [] ? [] : [new CardStep('You don\'t hear yourself come back from us', 'if you do, tell us at once')]),
+                ...$others,
+            ],
+            'Who hears you' => $own === [] ? [] : [new CardStep(self::reach($of, $own) ?: 'Nobody yet')],
+            'If something is wrong' => [
+                new CardStep('Write it to us in the chat; change nothing by yourself'),
+                new CardStep('If we ask for it: leave the call, wait ten seconds, and join again'),
+            ],
+        ]);
+    }
+
+    /**
+     * @param  list<Sound>  $all
+     * @param  list<Sound>  $others
+     * @return list<Sound>
+     */
+    private static function without(array $all, array $others): array
+    {
+        return array_values(array_filter($all, fn (Sound $one) => ! in_array($one, $others, true)));
+    }
+
+    /** @return list<Sound> the sounds that begin where the listener is */
+    private static function ownSounds(Source $of, Listener $listener): array
+    {
+        $units = array_map(fn ($ear) => $ear->unit, $listener->at);
+
+        return array_values(array_filter(
+            $of->rig->sources,
+            fn (Sound $sound) => array_filter($sound->origins, fn ($origin) => in_array($origin->at->unit, $units, true)) !== [],
+        ));
+    }
+
+    /** @return list<Sound> */
+    private static function heard(Source $of, Listener $listener, string $situation): array
+    {
+        return array_values(array_filter(
+            $of->rig->sources,
+            fn (Sound $sound) => $of->hearing($situation)->pair($sound->id, $listener->id)->isHeard(),
+        ));
+    }
+
+    /** @param  list<Sound>  $own */
+    private static function reach(Source $of, array $own): string
+    {
+        $who = array_filter($of->rig->listeners, fn (Listener $listener) => array_filter(
+            $own,
+            fn (Sound $sound) => $of->hearing()->pair($sound->id, $listener->id)->isHeard(),
+        ) !== []);
+
+        return implode(', ', array_map(fn (Listener $one) => $one->name, $who));
+    }
+}

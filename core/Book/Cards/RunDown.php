@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Cards;
+
+use HiddenWire\Core\Book\Card;
+use HiddenWire\Core\Book\CardKind;
+use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Phase;
+use HiddenWire\Core\Rig\ShowStep;
+use HiddenWire\Core\Rig\Unit;
+
+/** Opening and closing the show: what follows from the rig, and what somebody has written beside it, in order, with times and waits. */
+final class RunDown implements CardKind
+{
+    public static function name(): string
+    {
+        return 'Run-down';
+    }
+
+    public static function titles(Source $of): array
+    {
+        return ['run-down' => 'Run-down'];
+    }
+
+    public static function card(Source $of, string $key): Card
+    {
+        $derived = [
+            Phase::Prepare->value => self::power($of, isOn: true),
+            Phase::Open->value => self::programs($of, isOpening: true),
+            Phase::Start->value => self::start($of),
+            Phase::Stop->value => self::stop($of),
+            Phase::Close->value => [...self::programs($of, isOpening: false), ...self::power($of, isOn: false)],
+        ];
+        $sections = [];
+        foreach (Phase::cases() as $phase) {
+            $written = array_map(
+                fn (ShowStep $step) => new CardStep($step->text, '', $step->atMin, $step->waitS),
+                $of->rig->papers->stepsOf($phase),
+            );
+            $sections[$phase->label()] = $phase->hasWrittenFirst()
+                ? [...$written, ...$derived[$phase->value]]
+                : [...$derived[$phase->value], ...$written];
+        }
+
+        return Card::of('run-down', 'Run-down', $of->rig->name, $sections);
+    }
+
+    /** @return list<CardStep> what has a mains lead, place by place, loudspeakers after everything else; off the other way round */
+    private static function power(Source $of, bool $isOn): array
+    {
+        $steps = [];
+        foreach ([false, true] as $areLoud) {
+            foreach ($of->rig->places as $place) {
+                $units = array_values(array_filter($of->rig->units, fn (Unit $unit) => $unit->place === $place->id
+                    && self::hasMains($of, $unit) && self::isLoud($of, $unit) === $areLoud));
+                if ($units !== []) {
+                    $steps[] = new CardStep(
+                        "{$place->name}: switch ".($isOn ? 'on ' : 'off ')
+                            .implode(', ', array_map(fn (Unit $unit) => $unit->name, $isOn ? $units : array_reverse($units))),
+                        waitS: $isOn ? max(array_map(fn (Unit $unit) => $unit->readyS ?? 0, $units)) : 0,
+                    );
+                }
+            }
+        }
+
+        return $isOn ? $steps : array_reverse($steps);
+    }
+
+    private static function hasMains(Source $of, Unit $unit): bool
+    {
+        $model = $of->rig->modelOf($unit);
+
+        return in_array($model->supply, [Supply::MainsEarthed, Supply::MainsUnearthed], true) || $model->family->isHost();
+    }
+
+    private static function isLoud(Source $of, Unit $unit): bool
+    {
+        return array_filter($of->rig->listeners, fn ($one) => $one->kind === ListenerKind::Speakers
+            && array_filter($one->at, fn ($ear) => $ear->unit === $unit->id) !== []) !== [];
+    }
+
+    /** @return list<CardStep> */
+    private static function programs(Source $of, bool $isOpening): array
+    {
+        $steps = [];
+        foreach ($of->rig->units as $computer) {
+            if (! $of->rig->modelOf($computer)->family->isHost()) {
+                continue;
+            }
+            $own = [];
+            foreach (ComputerCard::programs($of, $computer) as $program) {
+                $needs = implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $program->needs));
+                $own[] = match (true) {
+                    ! $isOpening => new CardStep("{$computer->name}: close {$program->name}"),
+                    $program->atLogin => new CardStep("{$computer->name}: see that {$program->name} has started", waitS: $program->readyS ?? 0),
+                    default => new CardStep("{$computer->name}: start {$program->name}", $needs === '' ? '' : "it needs {$needs}",
+                        waitS: $program->readyS ?? 0),
+                };
+            }
+            $steps = [...$steps, ...($isOpening ? $own : array_reverse($own))];
+        }
+
+        return $steps;
+    }
+
+    /** @return list<CardStep> */
+    private static function start(Source $of): array
+    {
+        $steps = [new CardStep("Set everything as in {$of->rig->base()->name}")];
+        foreach (self::unitsOf($of, ListenerKind::Track) as $unit) {
+            $steps[] = new CardStep("Start the recording in {$unit->name}");
+        }
+        foreach (self::unitsOf($of, ListenerKind::Stream) as $unit) {
+            $steps[] = new CardStep("Start the stream in {$unit->name}");
+        }
+        if (count($steps) > 1) {
+            $steps[] = new CardStep('Say a few words and see every meter move that should');
+        }
+
+        return $steps;
+    }
+
+    /** @return list<CardStep> */
+    private static function stop(Source $of): array
+    {
+        $steps = [];
+        foreach (self::unitsOf($of, ListenerKind::Stream) as $unit) {
+            $steps[] = new CardStep("Stop the stream in {$unit->name}");
+        }
+        foreach (self::unitsOf($of, ListenerKind::Track) as $unit) {
+            $steps[] = new CardStep("Stop the recording in {$unit->name}, and see that the file is there");
+        }
+
+        return $steps;
+    }
+
+    /** @return array<string, Unit> units at which listeners of a kind are, by id */
+    private static function unitsOf(Source $of, ListenerKind $kind): array
+    {
+        $units = [];
+        foreach ($of->rig->listeners as $listener) {
+            foreach ($listener->kind === $kind ? $listener->at : [] as $ear) {
+                $units[$ear->unit] = $of->rig->units[$ear->unit];
+            }
+        }
+
+        return $units;
+    }
+}

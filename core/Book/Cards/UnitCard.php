@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Cards;
+
+use HiddenWire\Core\Book\Card;
+use HiddenWire\Core\Book\CardKind;
+use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Book\PickWords;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Rig\Reason;
+use HiddenWire\Core\Rig\Unit;
+
+/** A unit or program: what to set where, what must be off, what to leave alone, and which sockets stay empty. */
+final class UnitCard implements CardKind
+{
+    public static function name(): string
+    {
+        return 'Units and programs';
+    }
+
+    public static function titles(Source $of): array
+    {
+        $titles = [];
+        foreach ($of->rig->units as $unit) {
+            $model = $of->rig->modelOf($unit);
+            $isSet = $unit->points !== [] || $unit->routes !== [] || array_filter($model->points, fn ($point) => $point->picks !== null) !== [];
+            if ($isSet || self::reasons($of, $unit) !== []) {
+                $titles["unit/{$unit->id}"] = $unit->name;
+            }
+        }
+
+        return $titles;
+    }
+
+    public static function card(Source $of, string $key): Card
+    {
+        $unit = $of->rig->units[substr($key, strlen('unit/'))];
+        $model = $of->rig->modelOf($unit);
+        [$on, $off] = self::settings($of, $unit);
+
+        return Card::of($key, $unit->name, "{$model->name}, {$of->rig->places[$unit->place]->name}", [
+            'Choose' => self::picks($of, $unit),
+            'Set' => $on,
+            'Must be off' => $off,
+            'Leave alone' => array_values(array_map(
+                fn (Reason $reason) => new CardStep($reason->about->words($of->rig), $reason->why),
+                array_filter(self::reasons($of, $unit), fn (Reason $reason) => $reason->leaveAlone),
+            )),
+            'Stays empty' => array_values(array_map(
+                fn ($socket) => new CardStep("Nothing goes into {$socket->label}"),
+                array_filter($model->sockets, fn ($socket) => $of->wiring->at("{$unit->id}/{$socket->id}") === []),
+            )),
+        ]);
+    }
+
+    /** @return list<CardStep> */
+    private static function picks(Source $of, Unit $unit): array
+    {
+        $steps = [];
+        foreach ($of->rig->modelOf($unit)->points as $point) {
+            $pick = $of->rig->picks["{$unit->id}/{$point->id}"] ?? null;
+            if ($point->picks !== null) {
+                $steps[] = new CardStep("{$point->label}: ".($pick === null ? 'no device' : PickWords::of($pick, $of)),
+                    $of->rig->papers->reasonFor("picks/{$unit->id}/{$point->id}")->why ?? '');
+            }
+        }
+
+        return $steps;
+    }
+
+    /** @return array{list<CardStep>, list<CardStep>} what is set, what is off */
+    private static function settings(Source $of, Unit $unit): array
+    {
+        $model = $of->rig->modelOf($unit);
+        $why = fn (string $inside): string => $of->rig->papers->reasonFor("units/{$unit->id}/{$inside}")->why ?? '';
+        $on = $off = [];
+        foreach ($unit->points as $id => $set) {
+            foreach (Controls::of($model, $model->points[$id]) as $kind) {
+                $value = $set->of($kind);
+                if ($value !== null) {
+                    $on[] = new CardStep("{$model->points[$id]->label}, {$kind->name()}: {$kind->words($value)}", $why("points/{$id}"));
+                }
+            }
+        }
+        foreach ($unit->routes as $key => $set) {
+            $route = $model->routes[$key];
+            $step = new CardStep("{$model->points[$route->from]->label} → {$model->points[$route->to]->label}: {$set->words()}", $why("routes/{$key}"));
+            if ($set->on === false) {
+                $off[] = $step;
+            } else {
+                $on[] = $step;
+            }
+        }
+
+        return [$on, $off];
+    }
+
+    /** @return list<Reason> what is written about the unit and what is inside it */
+    private static function reasons(Source $of, Unit $unit): array
+    {
+        return array_values(array_filter(
+            $of->rig->papers->reasons,
+            fn (Reason $reason) => $reason->about->collection === 'units' && $reason->about->tokens[0] === $unit->id,
+        ));
+    }
+}

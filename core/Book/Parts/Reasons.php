@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Rig\Reason;
+
+/** Why things are as they are, and what has to be left alone. */
+final class Reasons implements Part
+{
+    public function key(): string
+    {
+        return 'reasons';
+    }
+
+    public function title(): string
+    {
+        return 'Why it is so';
+    }
+
+    public function blocks(Source $of): array
+    {
+        $rows = array_values(array_map(fn (Reason $reason) => [
+            $reason->about->words($of->rig), $reason->leaveAlone ? 'leave alone' : '', $reason->why,
+        ], $of->rig->papers->reasons));
+
+        return $rows === [] ? [] : [new Table(['About', '', 'Why'], $rows, [1.6, 0.7, 3])];
+    }
+}

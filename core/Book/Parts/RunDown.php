@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Book\Parts;
+
+use HiddenWire\Core\Book\Cards;
+use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Source;
+
+/** Opening and closing the show, in order. */
+final class RunDown implements Part
+{
+    public function key(): string
+    {
+        return 'run-down';
+    }
+
+    public function title(): string
+    {
+        return 'Run-down';
+    }
+
+    public function blocks(Source $of): array
+    {
+        return Cards\RunDown::card($of, 'run-down')->blocks();
+    }
+}
