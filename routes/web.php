@@ -6,6 +6,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BookController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\MadeBookController;
@@ -99,6 +100,10 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::delete('/{book}', 'destroy')->name('.destroy');
                 Route::get('/{book}/file', 'file')->name('.file');
             });
+            Route::controller(ComparisonController::class)->prefix('/history/{number}/{with}')->whereNumber(['number', 'with'])->group(function () {
+                Route::get('/', 'show')->name('compare');
+                Route::get('/maps', 'maps')->middleware('throttle:layout')->name('compare.maps');
+            });
             Route::controller(CardController::class)->prefix('/cards')->group(function () {
                 Route::get('/', 'index')->name('cards');
                 Route::get('/{card}', 'show')->where('card', '[a-z0-9._/-]{1,80}')->name('card');
@@ -112,7 +117,6 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/undo', 'undo')->name('undo');
                 Route::post('/redo', 'redo')->name('redo');
                 Route::get('/history', 'history')->name('history');
-                Route::get('/history/{number}/{with}', 'compare')->name('compare');
                 Route::post('/revisions/{number}/restore', 'restore')->name('restore');
                 Route::put('/revisions/{number}/name', 'name')->name('revision.name');
             });

@@ -8,7 +8,9 @@ use App\ViewModels\MapDrawing;
 use App\ViewModels\MapEdge;
 use App\ViewModels\MapPlate;
 use App\ViewModels\MapPort;
+use App\ViewModels\TextWidth;
 use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\History\Mark;
 use HiddenWire\Core\Rig\Rig;
 
 /** A map as plain shapes, from the back to the front: for files and paper, in the colours of the day. */
@@ -33,6 +35,13 @@ final readonly class MapScene
         'air' => ['#6b6459', 2.0, [1.5, 4.0]],
     ];
 
+    private const MARKED = '#8a1c12';
+
+    private const WASH = '#fff4c2';
+
+    /** Dashes and width of the line around a unit, by what became of it. */
+    private const OUTLINES = ['added' => [[], 3.0], 'removed' => [[3.0, 4.0], 3.0], 'changed' => [[12.0, 5.0], 2.0]];
+
     public float $width;
 
     public float $height;
@@ -40,7 +49,8 @@ final readonly class MapScene
     /** @var list<Shape> */
     public array $shapes;
 
-    public function __construct(MapDrawing $drawing, Rig $rig)
+    /** @param  array<string, Mark>  $marks  what became of units and lines, by `unit:…` and edge */
+    public function __construct(MapDrawing $drawing, Rig $rig, private array $marks = [])
     {
         $geometry = $drawing->geometry;
         $this->width = $geometry->width;
@@ -80,6 +90,11 @@ final readonly class MapScene
             $shapes[] = Shape::box($x, $y, $w, $h, self::WHITE, self::SOFT, 0.7);
             $shapes[] = Shape::text($x + $w / 2, $y + 11, $edge->label, 11, self::INK, anchor: 'middle');
         }
+        $mark = $this->marks[$edge->id] ?? null;
+        if ($mark !== null) {
+            [$x, $y, $w] = $line['label'] ?? [...$line['points'][intdiv(count($line['points']), 2)], 0];
+            array_push($shapes, ...$this->mark($mark, $x + $w + 3, $y - 2));
+        }
 
         return $shapes;
     }
@@ -94,6 +109,13 @@ final readonly class MapScene
             Shape::text($x + 9, $y + 30, $plate->shortCaption(), 10.5, self::SOFT),
             Shape::line([[$x, $y + 37.5], [$x + $width, $y + 37.5]], self::RULE, 1),
         ];
+        $mark = $this->marks["unit:{$plate->unit}"] ?? null;
+        if ($mark !== null) {
+            [$pattern, $line] = self::OUTLINES[$mark->value];
+            $around = [[$x - 4, $y - 4], [$x + $width + 4, $y - 4], [$x + $width + 4, $y + $height + 4], [$x - 4, $y + $height + 4], [$x - 4, $y - 4]];
+            $shapes[] = Shape::line($around, self::MARKED, $line, $pattern);
+            array_push($shapes, ...$this->mark($mark, $x + 4, $y - 13));
+        }
         foreach ($plate->insides as [$from, $to, $passes]) {
             if ($passes) {
                 [$a, $b] = [$drawing->ports[$from], $drawing->ports[$to]];
@@ -106,6 +128,26 @@ final readonly class MapScene
         }
 
         return $shapes;
+    }
+
+    /** @return list<Shape> a sign, and what it means, on a ground of its own */
+    private function mark(Mark $mark, float $x, float $y): array
+    {
+        $sign = match ($mark) {
+            Mark::Added => [
+                Shape::line([[$x + 3, $y + 8], [$x + 13, $y + 8]], self::MARKED, 2.4), Shape::line([[$x + 8, $y + 3], [$x + 8, $y + 13]], self::MARKED, 2.4),
+            ],
+            Mark::Removed => [
+                Shape::line([[$x + 4, $y + 4], [$x + 12, $y + 12]], self::MARKED, 2.4), Shape::line([[$x + 12, $y + 4], [$x + 4, $y + 12]], self::MARKED, 2.4),
+            ],
+            Mark::Changed => [Shape::polygon([[$x + 8, $y + 3], [$x + 13.5, $y + 13], [$x + 2.5, $y + 13]], self::MARKED)],
+        };
+
+        return [
+            Shape::box($x, $y, TextWidth::of($mark->value, 11) + 22, 16, self::WASH, self::MARKED),
+            ...$sign,
+            Shape::text($x + 17, $y + 12, $mark->value, 11, self::MARKED, true),
+        ];
     }
 
     /** @return list<Shape> outs point outward, ins are square; what is free or no socket is hollow */

@@ -15,17 +15,23 @@ final class NodeLayouts
     /**
      * @param  string  $name  what the maps are of, for messages
      * @param  array<string, MapGraph>  $maps  by depth
+     * @param  array<string, Geometry|null>  $kept  where everything stands already, by depth: only lines are laid out then
      * @return array<string, Geometry> by depth
      *
      * @throws \RuntimeException when Node.js fails, or its answer does not fit the map
      */
-    public static function of(string $name, array $maps): array
+    public static function of(string $name, array $maps, array $kept = []): array
     {
         if ($maps === []) {
             return [];
         }
+        $asked = [];
+        foreach ($maps as $depth => $map) {
+            $stands = ($kept[$depth] ?? null)?->standing();
+            $asked[$depth] = $map->forLayout() + ($stands === null ? [] : ['kept' => $stands]);
+        }
         $run = Process::path(base_path())->timeout(self::SECONDS)
-            ->input((string) json_encode(array_map(fn (MapGraph $map) => $map->forLayout(), $maps)))
+            ->input((string) json_encode($asked))
             ->run(['node', 'resources/js/layout/headless.js']);
         if (! $run->successful()) {
             throw new \RuntimeException("{$name}: ".trim($run->errorOutput()));

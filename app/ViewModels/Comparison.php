@@ -6,19 +6,24 @@ namespace App\ViewModels;
 
 use App\Models\Revision;
 use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HearingDifference;
 
-/** Two revisions of a rig side by side: what was changed, and for whom the hearing changes. */
+/** Two revisions of a rig side by side: their maps, what was changed, and for whom the hearing changes. */
 final readonly class Comparison
 {
-    public function __construct(public Revision $before, public Revision $after, public RigDifference $difference)
-    {
+    public function __construct(
+        private RigPage $page,
+        public Revision $before,
+        public Revision $after,
+        public RigDifference $difference,
+    ) {
     }
 
     /** Which revisions, from what to what, when. */
     public function words(): string
     {
-        $of = fn (Revision $one): string => "{$one->what} ({$one->created_at->toDateTimeString()})";
+        $of = fn (Revision $one): string => ($one->name === '' ? '' : "{$one->name}: ")."{$one->what} ({$one->created_at->toDateTimeString()})";
 
         return "{$of($this->before)} → {$of($this->after)}";
     }
@@ -27,5 +32,39 @@ final readonly class Comparison
     public function heard(): array
     {
         return array_filter($this->difference->hearing(), fn (HearingDifference $one) => $one->pairs !== []);
+    }
+
+    /**
+     * The hearing table of a situation: how each pair stands after, and how it stood where that is otherwise; null where it was not there.
+     *
+     * @return array<string, array<string, array{after: HeardPair, before: HeardPair|null, isNew: bool}>> by sound and listener
+     */
+    public function table(HearingDifference $heard): array
+    {
+        $was = $heard->before->graph->rig;
+        $rows = [];
+        foreach ($heard->after->all() as $pair) {
+            $isKnown = isset($was->sources[$pair->source->id], $was->listeners[$pair->listener->id]);
+            $before = $isKnown ? $heard->before->pair($pair->source->id, $pair->listener->id) : null;
+            $isOther = $before !== null && ($before->verdict !== $pair->verdict || $before->isHeard() !== $pair->isHeard());
+            $rows[$pair->source->name][$pair->listener->name] = [
+                'after' => $pair, 'before' => $isOther ? $before : null, 'isNew' => ! $isKnown,
+            ];
+        }
+
+        return $rows;
+    }
+
+    public function mapsUrl(): string
+    {
+        return route('rigs.compare.maps', [
+            $this->page->record->id, $this->before->number, $this->after->number, 'depth' => $this->page->depth->value,
+        ]);
+    }
+
+    /** The same comparison with the maps at another depth. */
+    public function depthUrl(MapDepth $depth): string
+    {
+        return route('rigs.compare', [$this->page->record->id, $this->before->number, $this->after->number, 'depth' => $depth->value]);
     }
 }

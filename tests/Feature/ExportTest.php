@@ -313,3 +313,72 @@ it('embeds its face also where the PDF library was loaded before anything of our
         PHP])->throw()->output();
     expect(substr($made, 0, 5))->toBe('%PDF-')->and($made)->not->toContain('/Helvetica')->and(substr_count($made, '/FontFile2'))->toBe(1);
 });
+
+it('draws two revisions beside each other, what was added, removed and changed marked by sign and word', function () {
+    $owner = User::factory()->create();
+    $rig = app(ImportRig::class)($owner, shipped('rigs/night-relay.json'));
+    $edit = fn (array $fields) => $this->actingAs($owner)
+        ->post("/rigs/{$rig->id}/edits", [...$fields, 'revision' => $rig->fresh()->revision])->assertSessionHasNoErrors();
+    $edit(['edit' => 'unplug', 'cable' => 'w-17']);
+    $edit(['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Night desk']);
+    $edit(['edit' => 'add-unit', 'model' => 'optical-splitter', 'place' => 'desk', 'name' => 'Spare splitter']);
+    $this->actingAs($owner)->get("/rigs/{$rig->id}/history/1/4")->assertOk()->assertSee('history/1/4/maps?depth=cables');
+    $maps = $this->actingAs($owner)->get("/rigs/{$rig->id}/history/4/1/maps")->assertOk()->getContent();
+    [$before, $after] = array_slice(explode('<figure', $maps), 1);
+    $words = fn (string $svg): array => array_count_values((preg_match_all('~>(added|removed|changed)</text>~', $svg, $found) ? $found : [[], []])[1]);
+    expect($words($before))->toBe(['removed' => 1, 'changed' => 1])->and($words($after))->toEqualCanonicalizing(['changed' => 1, 'added' => 1])
+        ->and($before)->toContain('>W-17<')->not->toContain('Spare splitter')->and($after)->not->toContain('>W-17<')->toContain('Spare splitter')
+        ->toContain('Night desk')->and($before)->toContain('Desk mixer');
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/history/1/4/maps")->assertNotFound();
+});
+
+it('sums the prices that are figures, and counts the others', function () {
+    expect(HiddenWire\Core\Quantity\Price::sum(['89', '9.50 EUR', '€ 1.299,00', '', '1,299.00 EUR', 'ask', '12 EUR', '4,5 €']))
+        // 9.50 + 1,299.00 + 12.00; 1,299.00 + 4.50
+        ->toBe('89.00 and 1320.50 EUR and 1303.50 € and 1 price without a figure')
+        ->and(HiddenWire\Core\Quantity\Price::sum([]))->toBe('')->and(HiddenWire\Core\Quantity\Price::sum(['3 for 2']))->toBe('1 price without a figure');
+});
+
+it('prints what is written down with a rig: run-down, reasons, manuals, pictures, accepted findings, prices and their total', function () {
+    $owner = User::factory()->create();
+    $rig = app(ImportRig::class)($owner, shipped('rigs/night-relay.json'));
+    Storage::fake('local');
+    $image = imagecreatetruecolor(320, 200);
+    ob_start();
+    imagejpeg($image);
+    app(App\Rigs\Pictures::class)->keep($rig, 'mixer', $owner, (string) ob_get_clean(), 'Faders on the night');
+    $causes = App\Rigs\Causes::of($rig, App\Rigs\StoredRig::load($rig))->causes;
+    $this->actingAs($owner)->post("/rigs/{$rig->id}/edits", ['edit' => 'accept', 'evidence' => $causes[0]->evidence(), 'why' => 'It is a loan.',
+        'revision' => 1])->assertSessionHasNoErrors();
+    $this->actingAs($owner)->post("/rigs/{$rig->id}/edits", ['edit' => 'accept', 'evidence' => str_repeat('0', 16), 'why' => 'x', 'revision' => 2])
+        ->assertSessionHasErrors('edit');
+    $book = $this->actingAs($owner)->get("/rigs/{$rig->id}/book")->assertOk()->getContent();
+    foreach (['Unlock the hall', 'Why it is so', 'leave alone', 'https://manuals.example/desk-mixer.pdf', 'Faders on the night', 'data:image/jpeg;base64,',
+        'It is a loan.', '504.30 EUR', 'Use headphones', 'Best found on'] as $said) {
+        expect($book)->toContain($said);
+    }
+    $pdf = (new BookPdf(($edition = App\Exports\Edition::of($rig->fresh()))->drawings, ['pictures', 'run-down', 'findings'], Paper::A4))->write($edition->source);
+    file_put_contents($this->out, $pdf);
+    expect(($this->tool)('pdftotext', '-layout', $this->out, '-'))->toContain('Faders on the night')->toContain('It is a loan.')
+        ->and(($this->tool)('pdfimages', '-list', $this->out))->toContain('jpeg');
+    // Accepted, it is out of the list of what is open, and a cure of everything leaves it alone; opened again, it is back.
+    $open = fn () => count((new App\ViewModels\RigPage($rig->fresh(), 'wishes', Illuminate\Http\Request::create('/')))->openCauses());
+    App\Rigs\Causes::of($rig->fresh(), App\Rigs\StoredRig::load($rig->fresh()));
+    expect($open())->toBe(count($causes) - 1);
+    $this->actingAs($owner)->post("/rigs/{$rig->id}/edits", ['edit' => 'reopen', 'evidence' => $causes[0]->evidence(), 'revision' => 2]);
+    App\Rigs\Causes::of($rig->fresh(), App\Rigs\StoredRig::load($rig->fresh()));
+    expect($open())->toBe(count($causes));
+});
+
+it('sorts the cable schedule by label, place or run', function (string $order, callable $key) {
+    $rows = (new HiddenWire\Core\Book\Schedule(new Source(
+        (new DocumentReader)->read(shipped('rigs/night-relay.json')),
+        order: HiddenWire\Core\Book\ScheduleOrder::from($order),
+    )))->rows();
+    $keys = array_map($key, $rows);
+    $sorted = $keys;
+    sort($sorted);
+    expect($keys)->toBe($sorted)->and(count($rows))->toBe(34);
+})->with([['label', fn ($row) => $row['label']], ['place', fn ($row) => $row['from']['place']],
+    ['run', fn ($row) => [$row['from']['place'], $row['to']['place']]]]);

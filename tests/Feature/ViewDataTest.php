@@ -170,8 +170,17 @@ it('compares two revisions: only situations in which anybody hears something els
         [$before, $after] = array_map(fn (int $n) => $this->rig->revisions()->where('number', $n)->first(), [$a, $b]);
         $read = fn ($one) => (new HiddenWire\Core\Document\DocumentReader)->readStored($one->document);
 
-        return new Comparison($before, $after, new RigDifference($read($before), $read($after)));
+        return new Comparison(($this->page)('history'), $before, $after, new RigDifference($read($before), $read($after)));
     };
     expect($compared(1, 2)->heard())->toBe([])->and($compared(1, 2)->words())->toContain(' → ')
         ->and($compared(2, 3)->heard())->not->toBe([]);
+    // The pairs whose cell says that it was otherwise are those that the list names.
+    $heard = array_values($compared(2, 3)->heard())[0];
+    $marked = [];
+    foreach ($compared(2, 3)->table($heard) as $sound => $cells) {
+        foreach ($cells as $listener => $cell) {
+            $marked = [...$marked, ...($cell['before'] === null ? [] : ["{$sound} at {$listener}"])];
+        }
+    }
+    expect($marked)->toEqualCanonicalizing(array_map(fn ($pair) => "{$pair['after']->source->name} at {$pair['after']->listener->name}", $heard->pairs));
 });

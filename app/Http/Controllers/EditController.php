@@ -9,15 +9,10 @@ use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
 use App\Http\Redrawing;
 use App\Http\Requests\EditRequest;
-use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
-use App\Rigs\Recovery;
-use App\ViewModels\Comparison;
 use App\ViewModels\RevisionList;
 use App\ViewModels\RigPage;
-use HiddenWire\Core\Document\DocumentReader;
-use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
@@ -102,28 +97,6 @@ final readonly class EditController
         $revision->update(['name' => $name]);
 
         return back()->with('said', $name === '' ? "Revision {$number} has no name any more." : "Revision {$number} is called {$name}.");
-    }
-
-    /** What changed from one revision to another. */
-    public function compare(Request $request, Rig $rig, int $number, int $with): View
-    {
-        Gate::authorize('view', $rig);
-        $revision = fn (int $which): Revision => $rig->revisions()->where('number', $which)->first() ?? abort(404);
-        [$before, $after] = [$revision(min($number, $with)), $revision(max($number, $with))];
-        foreach ([$before, $after] as $one) {
-            if (Recovery::read($one) === null) {
-                return view('rigs.incomparable', ['page' => new RigPage($rig, 'history', $request), 'revision' => $one]);
-            }
-        }
-        $read = fn (Revision $one): CoreRig => (new DocumentReader)->readStored($one->document);
-
-        return view(
-            'rigs.compare',
-            [
-                'page' => new RigPage($rig, 'history', $request),
-                'comparison' => new Comparison($before, $after, new RigDifference($read($before), $read($after))),
-            ],
-        );
     }
 
     public function history(Request $request, Rig $rig): View

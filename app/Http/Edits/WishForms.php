@@ -16,6 +16,7 @@ use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
+use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
@@ -140,7 +141,10 @@ final class WishForms
      */
     public static function cures(EditFields $in): array
     {
-        $mending = new Mending(new Hearings($in->rig), self::causes($in)->causes);
+        $mending = new Mending(new Hearings($in->rig), array_values(array_filter(
+            self::causes($in)->causes,
+            fn (Cause $cause) => $in->rig->papers->acceptanceOf($cause->evidence()) === null,
+        )));
 
         return $mending->cures === []
             ? $in->refuse('edit', 'None of the causes has a cure that can be made here.')

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Models\Rig as Record;
+use App\Rigs\CoreBuild;
+use App\Rigs\Geometry;
+use App\Rigs\NodeLayouts;
+use App\ViewModels\MapDepth;
+use App\ViewModels\MapDrawing;
+use App\ViewModels\MapGraph;
+use HiddenWire\Core\History\Marks;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\GraphBuilder;
+use Illuminate\Support\Facades\Cache;
+
+/** Two revisions' maps side by side, with what was added, removed and changed marked on each. Kept: revisions don't change. */
+final class ComparedMaps
+{
+    /** Units up to which maps are laid out while somebody waits. */
+    private const LAID_OUT_AT_ONCE = 160;
+
+    private const SECONDS = 86400;
+
+    /**
+     * @param  array{int, int}  $numbers  of the revisions
+     * @return array{string, string} as SVG, before and after
+     *
+     * @throws TooLarge where they would take minutes
+     * @throws \RuntimeException when Node.js can't lay them out
+     */
+    public static function of(Record $record, array $numbers, Rig $before, Rig $after, MapDepth $depth): array
+    {
+        if (max(count($before->units), count($after->units)) > self::LAID_OUT_AT_ONCE) {
+            throw new TooLarge('The maps of a rig of more than '.self::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.');
+        }
+        $key = "compared:{$record->id}:{$record->created_at?->timestamp}:{$numbers[0]}:{$numbers[1]}:{$depth->value}:".CoreBuild::stamp();
+
+        /** @var array{string, string} */
+        return Cache::remember($key, self::SECONDS, fn (): array => self::drawn($record, $before, $after, $depth));
+    }
+
+    /** @return array{string, string} */
+    private static function drawn(Record $record, Rig $before, Rig $after, MapDepth $depth): array
+    {
+        $map = fn (Rig $rig): MapGraph => new MapGraph((new GraphBuilder($rig))->build($rig->base()), $depth);
+        [$was, $is] = [$map($before), $map($after)];
+        $layout = $record->layouts()->where('depth', $depth->value)->first();
+        $now = $layout !== null && $layout->structure === $is->structure() ? Geometry::of($layout->geometry, $is) : null;
+        $now ??= NodeLayouts::of($after->name, ['map' => $is])['map'];
+        // What is there on both sides stands in the same place, where it has kept its size.
+        $kept = Geometry::adapted($now->data(), $was);
+        $then = $was->structure() === $is->structure() ? $now : NodeLayouts::of($before->name, ['map' => $was], ['map' => $kept])['map'];
+        $marks = Marks::between($before, $after);
+
+        return [
+            Svg::of(new MapScene(new MapDrawing($was, $then, []), $before, $marks), 'Before'),
+            Svg::of(new MapScene(new MapDrawing($is, $now, []), $after, $marks), 'After'),
+        ];
+    }
+}
