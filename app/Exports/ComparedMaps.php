@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Models\Rig as Record;
-use App\Rigs\CoreBuild;
 use App\Rigs\Geometry;
 use App\Rigs\NodeLayouts;
 use App\ViewModels\MapDepth;
@@ -36,28 +35,40 @@ final class ComparedMaps
         if (max(count($before->units), count($after->units)) > self::LAID_OUT_AT_ONCE) {
             throw new TooLarge('The maps of a rig of more than '.self::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.');
         }
-        $key = "compared:{$record->id}:{$record->created_at?->timestamp}:{$numbers[0]}:{$numbers[1]}:{$depth->value}:".CoreBuild::stamp();
-
-        /** @var array{string, string} */
-        return Cache::remember($key, self::SECONDS, fn (): array => self::drawn($record, $before, $after, $depth));
-    }
-
-    /** @return array{string, string} */
-    private static function drawn(Record $record, Rig $before, Rig $after, MapDepth $depth): array
-    {
         $map = fn (Rig $rig): MapGraph => new MapGraph((new GraphBuilder($rig))->build($rig->base()), $depth);
         [$was, $is] = [$map($before), $map($after)];
-        $layout = $record->layouts()->where('depth', $depth->value)->first();
-        $now = $layout !== null && $layout->structure === $is->structure() ? Geometry::of($layout->geometry, $is) : null;
-        $now ??= NodeLayouts::of($after->name, ['map' => $is])['map'];
-        // What is there on both sides stands in the same place, where it has kept its size.
-        $kept = Geometry::adapted($now->data(), $was);
-        $then = $was->structure() === $is->structure() ? $now : NodeLayouts::of($before->name, ['map' => $was], ['map' => $kept])['map'];
+        [$then, $now] = self::geometries($record, [$numbers[0] => $was, $numbers[1] => $is], $depth);
         $marks = Marks::between($before, $after);
 
         return [
             Svg::of(new MapScene(new MapDrawing($was, $then, []), $before, $marks), 'Before'),
             Svg::of(new MapScene(new MapDrawing($is, $now, []), $after, $marks), 'After'),
         ];
+    }
+
+    /**
+     * @param  array<int, MapGraph>  $maps  two, by their revisions
+     * @return array{Geometry, Geometry}
+     */
+    private static function geometries(Record $record, array $maps, MapDepth $depth): array
+    {
+        [$first, $second] = array_keys($maps);
+        [$was, $is] = array_values($maps);
+        $key = "compared:{$record->id}:{$record->created_at?->timestamp}:{$first}:{$second}:{$depth->value}";
+        $kept = Cache::get($key);
+        [$then, $now] = is_array($kept) ? [Geometry::of($kept[0] ?? null, $was), Geometry::of($kept[1] ?? null, $is)] : [null, null];
+        if ($then !== null && $now !== null) {
+            return [$then, $now];
+        }
+        $layout = $record->layouts()->where('depth', $depth->value)->first();
+        $now = $layout !== null && $layout->structure === $is->structure() ? Geometry::of($layout->geometry, $is) : null;
+        $now ??= NodeLayouts::of('The later map', ['map' => $is])['map'];
+        // What is there on both sides stands in the same place, where it has kept its size.
+        $then = $was->structure() === $is->structure()
+            ? $now
+            : NodeLayouts::of('The earlier map', ['map' => $was], ['map' => Geometry::adapted($now->data(), $was)])['map'];
+        Cache::put($key, [$then->data(), $now->data()], self::SECONDS);
+
+        return [$then, $now];
     }
 }

@@ -39,8 +39,11 @@ final readonly class MapScene
 
     private const WASH = '#fff4c2';
 
+    /** The height of a mark's letters. */
+    private const MARK = 20.0;
+
     /** Dashes and width of the line around a unit, by what became of it. */
-    private const OUTLINES = ['added' => [[], 3.0], 'removed' => [[3.0, 4.0], 3.0], 'changed' => [[12.0, 5.0], 2.0]];
+    private const OUTLINES = ['added' => [[], 5.0], 'removed' => [[4.0, 5.0], 5.0], 'changed' => [[16.0, 6.0], 4.0]];
 
     public float $width;
 
@@ -70,7 +73,7 @@ final readonly class MapScene
                 array_push($shapes, ...$this->plate($plate, $drawing));
             }
         }
-        $this->shapes = $shapes;
+        $this->shapes = [...$shapes, ...$this->marked($drawing)];
     }
 
     /** @return list<Shape> */
@@ -90,11 +93,6 @@ final readonly class MapScene
             $shapes[] = Shape::box($x, $y, $w, $h, self::WHITE, self::SOFT, 0.7);
             $shapes[] = Shape::text($x + $w / 2, $y + 11, $edge->label, 11, self::INK, anchor: 'middle');
         }
-        $mark = $this->marks[$edge->id] ?? null;
-        if ($mark !== null) {
-            [$x, $y, $w] = $line['label'] ?? [...$line['points'][intdiv(count($line['points']), 2)], 0];
-            array_push($shapes, ...$this->mark($mark, $x + $w + 3, $y - 2));
-        }
 
         return $shapes;
     }
@@ -109,13 +107,6 @@ final readonly class MapScene
             Shape::text($x + 9, $y + 30, $plate->shortCaption(), 10.5, self::SOFT),
             Shape::line([[$x, $y + 37.5], [$x + $width, $y + 37.5]], self::RULE, 1),
         ];
-        $mark = $this->marks["unit:{$plate->unit}"] ?? null;
-        if ($mark !== null) {
-            [$pattern, $line] = self::OUTLINES[$mark->value];
-            $around = [[$x - 4, $y - 4], [$x + $width + 4, $y - 4], [$x + $width + 4, $y + $height + 4], [$x - 4, $y + $height + 4], [$x - 4, $y - 4]];
-            $shapes[] = Shape::line($around, self::MARKED, $line, $pattern);
-            array_push($shapes, ...$this->mark($mark, $x + 4, $y - 13));
-        }
         foreach ($plate->insides as [$from, $to, $passes]) {
             if ($passes) {
                 [$a, $b] = [$drawing->ports[$from], $drawing->ports[$to]];
@@ -130,23 +121,54 @@ final readonly class MapScene
         return $shapes;
     }
 
-    /** @return list<Shape> a sign, and what it means, on a ground of its own */
+    /** @return list<Shape> the marks, in front of everything */
+    private function marked(MapDrawing $drawing): array
+    {
+        $shapes = [];
+        foreach ($this->marks as $key => $mark) {
+            $box = $drawing->geometry->boxes[$key] ?? null;
+            $line = $drawing->geometry->lines[$key] ?? null;
+            if ($box !== null) {
+                [$x, $y, $width, $height] = $box;
+                [$dashes, $thick] = self::OUTLINES[$mark->value];
+                [$left, $top, $right, $bottom] = [$x - 5, $y - 5, $x + $width + 5, $y + $height + 5];
+                $shapes[] = Shape::line(
+                    [[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom], [$left, $top]],
+                    self::MARKED,
+                    $thick,
+                    $dashes,
+                );
+                array_push($shapes, ...$this->mark($mark, $left, $top - 1.3 * self::MARK));
+            } elseif ($line !== null) {
+                [$x, $y, $width] = $line['label'] ?? [...$line['points'][intdiv(count($line['points']), 2)], 0];
+                array_push($shapes, ...$this->mark($mark, $x + $width + 3, $y - 5));
+            }
+        }
+
+        return $shapes;
+    }
+
+    /** @return list<Shape> a sign, and what it means, on a ground of its own: large enough to be read on a map made small */
     private function mark(Mark $mark, float $x, float $y): array
     {
+        $size = self::MARK;
+        $at = fn (float $right, float $down): array => [$x + $right * $size, $y + $down * $size];
         $sign = match ($mark) {
             Mark::Added => [
-                Shape::line([[$x + 3, $y + 8], [$x + 13, $y + 8]], self::MARKED, 2.4), Shape::line([[$x + 8, $y + 3], [$x + 8, $y + 13]], self::MARKED, 2.4),
+                Shape::line([$at(0.2, 0.65), $at(0.9, 0.65)], self::MARKED, 3.5),
+                Shape::line([$at(0.55, 0.3), $at(0.55, 1.0)], self::MARKED, 3.5),
             ],
             Mark::Removed => [
-                Shape::line([[$x + 4, $y + 4], [$x + 12, $y + 12]], self::MARKED, 2.4), Shape::line([[$x + 12, $y + 4], [$x + 4, $y + 12]], self::MARKED, 2.4),
+                Shape::line([$at(0.25, 0.35), $at(0.85, 0.95)], self::MARKED, 3.5),
+                Shape::line([$at(0.85, 0.35), $at(0.25, 0.95)], self::MARKED, 3.5),
             ],
-            Mark::Changed => [Shape::polygon([[$x + 8, $y + 3], [$x + 13.5, $y + 13], [$x + 2.5, $y + 13]], self::MARKED)],
+            Mark::Changed => [Shape::polygon([$at(0.55, 0.3), $at(0.95, 1.0), $at(0.15, 1.0)], self::MARKED)],
         };
 
         return [
-            Shape::box($x, $y, TextWidth::of($mark->value, 11) + 22, 16, self::WASH, self::MARKED),
+            Shape::box($x, $y, TextWidth::of($mark->value, $size) + 1.6 * $size, 1.3 * $size, self::WASH, self::MARKED),
             ...$sign,
-            Shape::text($x + 17, $y + 12, $mark->value, 11, self::MARKED, true),
+            Shape::text($x + 1.2 * $size, $y + 0.98 * $size, $mark->value, $size, self::MARKED, true),
         ];
     }
 

@@ -24,7 +24,7 @@ final readonly class BookPage
      * @param  list<string>|null  $parts  null for all
      * @param  int|null  $revision  an earlier one; null for the rig as it is
      * @param  list<MadeBook>  $made  books that whoever looks has had made, the latest first
-     * @param  string  $written  the book, as HTML
+     * @param  string|null  $written  the book, as HTML; null where the page has to ask for it
      */
     public function __construct(
         private ?array $parts,
@@ -34,8 +34,16 @@ final readonly class BookPage
         private ?int $revision,
         public ScheduleOrder $order,
         public array $made,
-        public string $written,
+        public ?string $written,
     ) {
+    }
+
+    /** "All 22 parts", "3 of 22 parts" */
+    public function partsWords(): string
+    {
+        $all = count($this->titles());
+
+        return $this->parts === null ? "All {$all} parts" : count(array_intersect($this->parts, array_keys($this->titles())))." of {$all} parts";
     }
 
     /** @return array<string, string> titles of all parts, by key */

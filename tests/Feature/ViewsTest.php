@@ -34,7 +34,7 @@ function viewsOf(Rig $rig): array
         ...($socket === null ? []
             : ["wiring?depth=sockets&select=socket:{$socket[0]}/{$socket[1]}&with={$socket[0]}/{$socket[1]}"]), 'computers',
         "computers?situation={$situation}", 'recipes', "recipes?as=matrix&situation={$situation}", 'tracks',
-        "situations?situation={$situation}", 'cables', 'people', 'history', 'history/1/1', 'find?q=a',
+        "situations?situation={$situation}", 'cables', 'people', 'history', 'history/1/1', 'cards', 'find?q=a',
     ]);
 }
 

@@ -4,45 +4,59 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Exports\BookHtml;
 use App\Exports\Edition;
 use App\Exports\Exports;
 use App\Exports\NotInstalled;
 use App\Exports\TooLarge;
+use App\Exports\WrittenBook;
 use App\Http\Requests\BookRequest;
 use App\Models\Rig;
 use App\ViewModels\BookPage;
 use App\ViewModels\RigPage;
-use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Rig\Naming;
+use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 
 /** The rig book on the screen, and the rig in every form in which it leaves. */
 final class BookController
 {
+    /** How long one download keeps another of the same rig waiting, in seconds. */
+    private const WAIT = 60;
+
     public function show(BookRequest $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
-        $edition = Edition::of($rig, $request->revision(), order: $request->order());
-        $parts = $request->parts();
-        $writer = (new BookHtml($edition->drawings, $parts))->writer($edition->source);
 
         return view('rigs.book', [
             'page' => new RigPage($rig, 'book', $request),
             'book' => new BookPage(
-                $parts,
+                $request->parts(),
                 $request->paper(),
                 $request->depth(),
                 $request->stock(),
                 $request->revision(),
                 $request->order(),
                 array_values($rig->books()->where('user_id', $request->user()?->id)->latest('id')->get()->all()),
-                $writer->body(new Book($edition->source, $parts)),
+                $this->book($request, $rig)->atOnce(),
             ),
         ]);
+    }
+
+    /** The book alone, for a page that shows that it is being written. */
+    public function written(BookRequest $request, Rig $rig): Response
+    {
+        Gate::authorize('view', $rig);
+
+        return response($this->book($request, $rig)->html());
+    }
+
+    private function book(BookRequest $request, Rig $rig): WrittenBook
+    {
+        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order());
     }
 
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
@@ -60,7 +74,10 @@ final class BookController
         // A book on paper can take a while: it is made in the background.
         $exporter = $format === 'pdf' ? abort(404) : $all[$format] ?? abort(404);
         try {
-            $written = $exporter->write($edition->source);
+            // One at a time of each rig: whoever asks for several waits for the first.
+            $written = Cache::lock("export:{$rig->id}", self::WAIT)->block(self::WAIT, fn (): string => $exporter->write($edition->source));
+        } catch (LockTimeoutException) {
+            return redirect()->route('rigs.book', $rig)->withErrors(['format' => 'Another download of this rig is being written. Try again.']);
         } catch (NotInstalled|TooLarge $e) {
             return redirect()->route('rigs.book', $rig)->withErrors(['format' => $e->getMessage()]);
         }

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Exports\BookHtml;
-use App\Exports\Edition;
+use App\Exports\WrittenBook;
 use App\Models\Rig;
 use App\Models\Share;
-use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Quantity\Bounds;
@@ -57,15 +55,14 @@ final class ShareController
     {
         $share = Share::of($secret) ?? abort(404);
         $rig = $share->rig ?? abort(404);
+        $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
         try {
-            $edition = Edition::of($rig);
+            $written = (new WrittenBook($rig, $parts))->html();
         } catch (InvalidDocument) {
             abort(404);
         }
-        $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
-        $writer = (new BookHtml($edition->drawings, $parts))->writer($edition->source);
 
-        return response()->view('shared.book', ['title' => $rig->name, 'written' => $writer->body(new Book($edition->source, $parts))])
+        return response()->view('shared.book', ['title' => $rig->name, 'written' => $written])
             ->withHeaders(['X-Robots-Tag' => 'noindex, nofollow', 'Cache-Control' => 'private, no-store']);
     }
 }

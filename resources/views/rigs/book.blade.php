@@ -9,10 +9,12 @@
             <h2>Rig book</h2>
             <form method="get" action="{{ route('rigs.book', $page->record->id) }}">
                 @if ($book->revision() !== null) <input type="hidden" name="revision" value="{{ $book->revision() }}"><p>Of revision {{ $book->revision() }}. <a href="{{ route('rigs.book', $page->record->id) }}">As it is now</a></p> @endif
+                <details data-keep><summary>{{ $book->partsWords() }}</summary>
                 <fieldset>
-                    <legend>Parts</legend>
+                    <legend class="visually-hidden">Parts</legend>
                     @foreach ($book->titles() as $key => $title) <label class="tick"><input type="checkbox" name="parts[]" value="{{ $key }}" @checked($book->has($key))> {{ $title }}</label> @endforeach
                 </fieldset>
+                </details>
                 <label>Paper <select class="form-select" name="paper">@foreach (Paper::cases() as $paper) <option value="{{ $paper->value }}" @selected($paper === $book->paper)>{{ $paper->label() }}</option> @endforeach</select></label>
                 <label>Map in files <select class="form-select" name="map">@foreach (MapDepth::cases() as $depth) <option value="{{ $depth->value }}" @selected($depth === $book->depth)>{{ $depth->label() }}</option> @endforeach</select></label>
                 <label>Cable schedule <select class="form-select" name="order">@foreach (ScheduleOrder::cases() as $order) <option value="{{ $order->value }}" @selected($order === $book->order)>{{ $order->words() }}</option> @endforeach</select></label>
@@ -41,6 +43,6 @@
             </ul>
             <p class="quiet">This page prints as the book, too.</p>
         </aside>
-        <article class="book paper-{{ $book->paper->value }}" tabindex="0" aria-label="Book of {{ $page->rig->name }}">{!! $book->written !!}</article>
+        <article class="book paper-{{ $book->paper->value }}" tabindex="0" aria-label="Book of {{ $page->rig->name }}">@if ($book->written !== null) {!! $book->written !!} @else <div x-data="fetched" data-own data-key="book-{{ $page->record->revision }}" data-from="{{ route('rigs.book.written', ['rig' => $page->record->id, ...$book->query()]) }}"><p role="status"><a href="{{ route('rigs.book.written', ['rig' => $page->record->id, ...$book->query()]) }}">Writing the book …</a></p></div> @endif</article>
     </div>
 </x-rig-frame>

@@ -19,7 +19,7 @@
                     <tbody>
                         @foreach ($rows as $i => $row)
                             @php $name = $row['cable'] === '' ? 'new row '.($i % CableForms::NEW_ROWS) : $row['label']; @endphp
-                            <tr data-key="cable-{{ $row['cable'] === '' ? $i : $row['cable'] }}">
+                            <tr @if ($row['cable'] === '') class="new" @endif data-key="cable-{{ $row['cable'] === '' ? $i : $row['cable'] }}">
                                 <td><input type="hidden" name="cables[{{ $i }}][cable]" value="{{ $row['cable'] }}"><input class="figures" name="cables[{{ $i }}][label]" maxlength="{{ Bounds::LABEL }}" value="{{ $row['label'] }}" aria-label="Label of {{ $name }}" size="6"></td>
                                 <td><input name="cables[{{ $i }}][from]" value="{{ $row['from'] }}" list="sockets" aria-label="From of {{ $name }}"></td>
                                 <td><input name="cables[{{ $i }}][to]" value="{{ $row['to'] }}" list="sockets" aria-label="To of {{ $name }}"></td>

@@ -45,7 +45,7 @@
                 </x-edit>
             @endif
         </section>
-        <aside class="stock-add" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
+        <aside class="stock-add @if ($unit === null) adding @endif" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
             @if ($unit !== null)
                 @php $model = $page->rig->modelOf($unit); @endphp
                 <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
