@@ -83,6 +83,9 @@ final class RigFromRows
                 'supplier' => $row->supplier,
                 'links' => array_map(fn (array $link) => (object) $link, $row->links ?? []),
                 'ready_s' => $row->ready_s,
+                'system' => $row->system === null ? null : (object) array_filter($row->system, fn (string $said) => $said !== ''),
+                'licence' => $row->licence,
+                'edition' => $row->edition,
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
                     'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
@@ -105,6 +108,7 @@ final class RigFromRows
                 'roles' => $row->roles,
                 'rate_hz' => $row->rate_hz,
                 'bits' => $row->bits, 'driver_mode' => $row->driver_mode,
+                'db' => $row->db, 'mute' => $row->mute, 'plays_to' => $row->plays_to,
             ]),
             'picks' => $this->each(Pick::class, fn ($row) => ['at' => "{$row->unit}/{$row->point}", ...$this->pick($row)]),
             'air' => $this->each(
@@ -148,6 +152,7 @@ final class RigFromRows
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
                 'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
+                'levels' => array_map(fn (array $level) => (object) $level, $row->levels ?? []),
             ]),
             'reasons' => $this->each(Reason::class, fn ($row) => [
                 'about' => $row->about, 'why' => $row->why, 'leave_alone' => $row->leave_alone,
@@ -244,6 +249,11 @@ final class RigFromRows
                 'delay_ms' => $route->delay_ms, 'can' => $route->can,
             ]), $routes[$model->key] ?? []),
             'auto_mutes' => array_map(fn (array $rule) => (object) $rule, $model->auto_mutes),
+            'runs_on' => array_map(
+                fn (array $need) => (object) array_filter($need, fn (string $said) => $said !== ''),
+                $model->runs_on ?? [],
+            ),
+            'asks' => $model->asks ?? [],
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,
@@ -283,7 +293,8 @@ final class RigFromRows
     /** @return array<string, mixed> */
     private function pick(\stdClass $row): array
     {
-        return ['device' => $row->device, 'default' => $row->follows, 'channels' => $row->channels, 'tap' => $row->device_tap];
+        return ['device' => $row->device, 'default' => $row->follows, 'channels' => $row->channels, 'tap' => $row->device_tap,
+            'db' => $row->pick_db, 'mute' => $row->pick_mute ? true : null];
     }
 
     private function offer(\stdClass $row): ?\stdClass

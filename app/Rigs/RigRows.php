@@ -233,6 +233,9 @@ final class RigRows
                 'supplier' => $unit->supplier,
                 'links' => $unit->links === [] ? null : self::json($unit->links),
                 'ready_s' => $unit->readyS,
+                'system' => self::json($unit->system),
+                'licence' => $unit->licence,
+                'edition' => $unit->edition,
             ];
             foreach ($unit->needs as $i => $needed) {
                 $rows[UnitNeed::class][] = ['position' => $i, 'unit' => $unit->id, 'needs' => $needed];
@@ -292,6 +295,8 @@ final class RigRows
                 'roles' => self::json(array_map(fn (Core\Role $role) => $role->value, $device->roles)),
                 'rate_hz' => $device->rateHz,
                 'bits' => $device->bits, 'driver_mode' => $device->driverMode?->value,
+                'db' => $device->db?->value(), 'mute' => $device->mute,
+                'plays_to' => $device->playsTo === null ? null : (string) $device->playsTo,
             ];
         }
         $position = 0;
@@ -346,6 +351,9 @@ final class RigRows
                 'absent' => json_encode($situation->absent),
                 'pulled' => json_encode($situation->pulled),
                 'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
+                'levels' => $situation->levels === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->situationLevel(...), array_values($situation->levels))),
             ];
             foreach (array_values($situation->changes) as $i => $change) {
                 $rows[SituationChange::class][] = [
@@ -419,6 +427,8 @@ final class RigRows
                     fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen],
                     $model->autoMutes,
                 )),
+                'runs_on' => $model->runsOn === [] ? null : self::json($model->runsOn),
+                'asks' => $model->asks === [] ? null : self::json($model->asks),
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
             ];
@@ -534,6 +544,7 @@ final class RigRows
             'device_unit' => $pick?->device?->unit,
             'follows' => $pick?->default?->value,
             'channels' => self::json($pick?->channels), 'device_tap' => $pick?->tap?->value,
+            'pick_db' => $pick?->db?->value(), 'pick_mute' => $pick->mute ?? false,
         ];
     }
 }

@@ -68,7 +68,7 @@ final readonly class Sheet
 
     /**
      * @return list<array{point: Point, control: Control|null, says: string, pick: array{point: Point, now: string, choices: array<string,
-     *     string>, channels: string, width: int}|null}> what is set on the unit
+     *     string>, channels: string, width: int, level: array{db: string, mute: bool, says: string}|null}|null}> what is set on the unit
      */
     public function controls(Unit $unit): array
     {

@@ -9,6 +9,7 @@ use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wish;
 
@@ -26,7 +27,7 @@ final readonly class SituationCard
     {
         $this->isBase = $page->rig->isBase($situation->id);
         $this->isShown = $situation === $page->situation;
-        $this->lines = [...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->wishes()];
+        $this->lines = [...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->levels(), ...$this->wishes()];
     }
 
     /** @return list<self> */
@@ -106,6 +107,19 @@ final readonly class SituationCard
                 'direction' => $default->direction->value, 'role' => $default->role->value,
             ],
         ], $this->situation->defaults));
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> the system's levels of devices */
+    private function levels(): array
+    {
+        return array_values(array_map(fn (SystemLevel $level) => [
+            'what' => $level->words($this->page->rig),
+            'says' => '',
+            'fields' => [
+                'edit' => 'system-level', 'situation' => $this->situation->id, 'computer' => $level->computer,
+                'device' => (string) $level->device,
+            ],
+        ], $this->situation->levels));
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> wishes that hold in this situation only */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Devices;
 
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
@@ -24,6 +25,8 @@ final readonly class Device
      * @param  list<int>|null  $laneChannels  which of the point's channels, counted from 1; null is all
      * @param  list<array{cable: string, hub: string|null}>  $via  the cables from the computer outward, each with the hub that it comes to
      * @param  list<Role>  $roles  what the system uses it for by default, in the situation
+     * @param  Decibels|null  $db  the system's own level of it, in the situation; null for as it comes
+     * @param  bool  $isMuted  in the system itself, in the situation
      * @param  bool  $isConnected  false for settings whose device the wiring no longer gives
      */
     public function __construct(
@@ -39,6 +42,8 @@ final readonly class Device
         public bool $isConnected,
         public ?DeviceSettings $settings,
         public array $roles,
+        public ?Decibels $db = null,
+        public bool $isMuted = false,
     ) {
     }
 

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Devices;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Pick;
@@ -15,6 +16,7 @@ use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 
@@ -31,9 +33,15 @@ final readonly class DeviceLists
     /**
      * @param  list<string>  $absent  programs that do not run, units that are not there
      * @param  array<int, SituationDefault>  $defaults  that are others than the settings say
+     * @param  array<int, SystemLevel>  $levels  that are others than the settings say
      */
-    public function __construct(private Rig $rig, private Wiring $wiring, array $absent = [], private array $defaults = [])
-    {
+    public function __construct(
+        private Rig $rig,
+        private Wiring $wiring,
+        array $absent = [],
+        private array $defaults = [],
+        private array $levels = [],
+    ) {
         $settings = [];
         foreach ($rig->devices as $set) {
             $settings[$set->computer][(string) $set->device] = $set;
@@ -228,11 +236,24 @@ final readonly class DeviceLists
         $lane = $ref->lane === null ? null : $model->sockets[$ref->givenBy]->lanes[$ref->lane];
         $point = $lane === null ? $ref->givenBy : $lane->point;
         $channels = $lane?->channels;
+        $set = $settings[(string) $ref] ?? null;
+        [$db, $isMuted] = $this->level($computer, $ref, $set);
 
         return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null
             ? $model->points[$point]->channels : count($channels),
-            $offer->latency, $via, $isConnected, $settings[(string) $ref]
-                ?? null, $this->roles($computer, $ref, $offer->direction, $settings[(string) $ref] ?? null));
+            $offer->latency, $via, $isConnected, $set, $this->roles($computer, $ref, $offer->direction, $set), $db, $isMuted);
+    }
+
+    /** @return array{Decibels|null, bool} the system's level of a device, and whether it is muted there */
+    private function level(string $computer, DeviceRef $ref, ?DeviceSettings $set): array
+    {
+        foreach ($this->levels as $level) {
+            if ($level->computer === $computer && (string) $level->device === (string) $ref) {
+                return [$level->db ?? $set?->db, $level->mute ?? $set->mute ?? false];
+            }
+        }
+
+        return [$set?->db, $set->mute ?? false];
     }
 
     /** @return list<Role> what the system uses a device for by default */

@@ -9,6 +9,7 @@ use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
@@ -25,6 +26,7 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Phase;
@@ -47,6 +49,7 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
@@ -193,7 +196,7 @@ final class DocumentReader
     private function models(Fields $document): array
     {
         $models = [];
-        $reader = new ModelReader;
+        $reader = new ModelReader($this->version);
         foreach ($document->map('models') as $id => $data) {
             $id = (string) $id;
             $pointer = $document->at('models').'/'.Problem::token($id);
@@ -262,16 +265,33 @@ final class DocumentReader
         [$price, $supplier] = $this->purchase($unit);
         $links = $this->version < 2 ? [] : array_values($this->each($unit, 'links', $this->link(...), Bounds::LINKS));
         $readyS = $this->version < 2 ? null : $unit->whole('ready_s', ...Bounds::WAIT_S);
+        $system = $this->version < 2 ? null : $this->system($unit);
+        [$licence, $edition] = $this->version < 2 ? ['', ''] : [$unit->text('licence', Bounds::NAME) ?? '', $unit->text('edition', Bounds::NOTE) ?? ''];
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
-                $price, $supplier, $links, $readyS) : null;
+                $price, $supplier, $links, $readyS, $system, $licence, $edition) : null;
     }
 
     /** @return array{string, string} price and supplier */
     private function purchase(Fields $of): array
     {
         return $this->version < 2 ? ['', ''] : [$of->text('price', Bounds::PRICE) ?? '', $of->text('supplier', Bounds::SUPPLIER) ?? ''];
+    }
+
+    private function system(Fields $unit): ?OperatingSystem
+    {
+        $system = $unit->object('system');
+        if ($system === null) {
+            return null;
+        }
+        $name = $system->text('name', Bounds::NOTE, needed: true);
+        $version = $system->text('version', Bounds::NOTE) ?? '';
+        if ($version !== '' && preg_match('/'.SystemNeed::VERSION.'/D', $version) !== 1) {
+            $system->problem($system->at('version'), 'A version is numbers with dots between them: 10.4.');
+        }
+
+        return $system->done() && $name !== null ? new OperatingSystem($name, $version) : null;
     }
 
     private function link(Fields $link): ?Link
@@ -396,9 +416,11 @@ final class DocumentReader
         $rate = $device->whole('rate_hz', ...Bounds::RATE_HZ);
         $bits = $device->whole('bits', ...Bounds::BITS);
         $mode = $device->choice('driver_mode', DriverMode::class, needed: false);
+        [$db, $mute] = $this->systemLevel($device);
+        $playsTo = $this->version >= 2 && $device->has('plays_to') ? $this->deviceRef($device, 'plays_to') : null;
 
         return $device->done() && $computer !== null && $ref !== null
-            ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode) : null;
+            ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode, $db, $mute ?? false, $playsTo) : null;
     }
 
     private function pick(Fields $pick): ?Pick
@@ -427,7 +449,30 @@ final class DocumentReader
             $default,
             (new ModelReader)->channels($fields, 'channels'),
             $fields->choice('tap', Direction::class, needed: false),
+            ...$this->pickLevel($fields),
         );
+    }
+
+    /** @return array{Decibels|null, bool} */
+    private function pickLevel(Fields $fields): array
+    {
+        [$db, $mute] = $this->systemLevel($fields);
+
+        return [$db, $mute ?? false];
+    }
+
+    /** @return array{Decibels|null, bool|null} the system's own level of a device or program, and whether it is muted there */
+    private function systemLevel(Fields $of): array
+    {
+        if ($this->version < 2) {
+            return [null, null];
+        }
+        $db = $of->decibels('db');
+        if ($db !== null && ($db->value() < Bounds::SYSTEM_DB[0] || $db->value() > Bounds::SYSTEM_DB[1])) {
+            $db = $of->problem($of->at('db'), 'The system\'s level goes from '.Bounds::SYSTEM_DB[0].' to '.Bounds::SYSTEM_DB[1].' dB.');
+        }
+
+        return [$db, $of->flag('mute')];
     }
 
     private function air(Fields $path): ?AirPath
@@ -485,6 +530,18 @@ final class DocumentReader
             ? new Wish($source, $listener, $want, $own, $alone, $situations) : null;
     }
 
+    private function situationLevel(Fields $level): ?SystemLevel
+    {
+        $computer = $level->id('computer');
+        $ref = $this->deviceRef($level, 'device');
+        [$db, $mute] = $this->systemLevel($level);
+        if ($level->isSound() && $db === null && $mute === null) {
+            $level->problem($level->pointer, 'This says a "db", a "mute", or both.');
+        }
+
+        return $level->done() && $computer !== null && $ref !== null ? new SystemLevel($computer, $ref, $db, $mute) : null;
+    }
+
     private function situation(Fields $situation): ?Situation
     {
         $id = $situation->id('id');
@@ -493,9 +550,10 @@ final class DocumentReader
         $absent = $this->ids($situation, 'absent');
         $pulled = $this->ids($situation, 'pulled');
         $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
+        $levels = $this->version < 2 ? [] : $this->each($situation, 'levels', $this->situationLevel(...));
 
         return $situation->done() && $id !== null && $name !== null
-            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults) : null;
+            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels) : null;
     }
 
     private function situationDefault(Fields $default): ?SituationDefault

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Document;
 use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
@@ -14,6 +15,7 @@ use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
@@ -36,6 +38,7 @@ use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wish;
 
@@ -128,6 +131,7 @@ final class DocumentWriter
                     'absent' => $situation->absent,
                     'pulled' => $situation->pulled,
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
+                    'levels' => array_map($this->situationLevel(...), array_values($situation->levels)),
                 ]),
             ], array_values($rig->situations)),
             ...$this->papers($rig->papers),
@@ -178,6 +182,11 @@ final class DocumentWriter
                     fn (AutoMute $rule) => ['mutes' => $rule->mutes, 'while_open' => $rule->whileOpen],
                     $model->autoMutes,
                 ),
+                'runs_on' => array_map(
+                    fn (SystemNeed $need) => ['system' => $need->system, ...$this->filled(['from' => $need->from])],
+                    $model->runsOn,
+                ),
+                'asks' => array_map(fn (InstallNeed $ask) => $ask->value, $model->asks),
             ]),
         ];
     }
@@ -276,6 +285,10 @@ final class DocumentWriter
                 'links' => array_map(fn (Link $link) => ['label' => $link->label, 'url' => $link->url], $unit->links),
             ]),
             ...$this->known(['ready_s' => $unit->readyS]),
+            ...($unit->system === null ? [] : ['system' => [
+                'name' => $unit->system->name, ...$this->filled(['version' => $unit->system->version]),
+            ]]),
+            ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition]),
         ];
     }
 
@@ -331,6 +344,8 @@ final class DocumentWriter
                 'bits' => $device->bits,
                 'driver_mode' => $device->driverMode?->value,
             ]),
+            ...$this->known(['db' => $device->db?->number()]),
+            ...$this->filled(['mute' => $device->mute, 'plays_to' => $device->playsTo === null ? '' : (string) $device->playsTo]),
         ];
     }
 
@@ -339,7 +354,7 @@ final class DocumentWriter
     {
         return $this->known([
             'device' => $pick->device === null ? null : (string) $pick->device, 'default' => $pick->default?->value,
-            'channels' => $pick->channels, 'tap' => $pick->tap?->value,
+            'channels' => $pick->channels, 'tap' => $pick->tap?->value, 'db' => $pick->db?->number(), 'mute' => $pick->mute ? true : null,
         ]);
     }
 
@@ -374,6 +389,15 @@ final class DocumentWriter
             'direction' => $default->direction->value,
             'role' => $default->role->value,
             'device' => (string) $default->device,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function situationLevel(SystemLevel $level): array
+    {
+        return [
+            'computer' => $level->computer, 'device' => (string) $level->device,
+            ...$this->known(['db' => $level->db?->number(), 'mute' => $level->mute]),
         ];
     }
 

@@ -11,6 +11,7 @@ use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Limits;
 use HiddenWire\Core\Equipment\LinkRole;
@@ -23,6 +24,7 @@ use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Quantity\Bounds;
@@ -33,6 +35,11 @@ final class ModelReader
 {
     /** The widest device or point that the format takes. */
     public const MAX_CHANNELS = Bounds::CHANNELS;
+
+    /** @param  int  $version  of the format that it is written in */
+    public function __construct(private readonly int $version = DocumentReader::VERSION)
+    {
+    }
 
     public function read(string $id, Fields $model): ?EquipmentModel
     {
@@ -45,10 +52,47 @@ final class ModelReader
         $routes = $this->each($model, 'routes', $this->route(...), 4000);
         $limits = $this->limits($model->object('limits'));
         $autoMutes = $this->autoMutes($model);
+        [$runsOn, $asks] = $this->version < 2 ? [[], []] : [$this->runsOn($model), $this->asks($model)];
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
-            ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes)
+            ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
+                $runsOn, $asks)
             : null;
+    }
+
+    /** @return list<SystemNeed> */
+    private function runsOn(Fields $model): array
+    {
+        $needs = [];
+        foreach ($model->list('runs_on', Bounds::SYSTEMS) as $i => $data) {
+            $need = $model->inside($data, $model->at('runs_on').'/'.$i);
+            $system = $need->text('system', Bounds::NOTE, needed: true);
+            $from = $need->text('from', Bounds::NOTE) ?? '';
+            if ($from !== '' && preg_match('/'.SystemNeed::VERSION.'/D', $from) !== 1) {
+                $need->problem($need->at('from'), 'A version is numbers with dots between them: 10.4.');
+            }
+            if ($need->done() && $system !== null) {
+                $needs[] = new SystemNeed($system, $from);
+            }
+        }
+
+        return $needs;
+    }
+
+    /** @return list<InstallNeed> */
+    private function asks(Fields $model): array
+    {
+        $asks = [];
+        foreach ($model->list('asks', count(InstallNeed::cases())) as $i => $value) {
+            $ask = $model->asChoice($value, InstallNeed::class, $model->at('asks').'/'.$i);
+            if ($ask !== null && in_array($ask, $asks, true)) {
+                $model->problem($model->at('asks').'/'.$i, 'This is named twice.');
+            } elseif ($ask !== null) {
+                $asks[] = $ask;
+            }
+        }
+
+        return $asks;
     }
 
     /**

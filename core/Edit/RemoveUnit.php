@@ -50,9 +50,12 @@ final readonly class RemoveUnit implements RigEdit
             models: $isLast ? array_diff_key($rig->models, [$model => true]) : $rig->models,
             units: $units,
             cables: array_values(array_filter($rig->cables, fn (Cable $cable) => ! $isHere($cable->from) && ! $isHere($cable->to))),
-            devices: array_values(array_filter(
-                $rig->devices,
-                fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device),
+            devices: array_values(array_map(
+                fn (DeviceSettings $device) => $isHere($device->playsTo) ? $device->with(playsTo: null) : $device,
+                array_filter(
+                    $rig->devices,
+                    fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device),
+                ),
             )),
             picks: array_values(array_filter($rig->picks, fn (Pick $pick) => ! $isHere($pick->at) && ! $isHere($pick->device))),
             air: array_values(array_filter($rig->air, fn (AirPath $path) => ! $isHere($path->from) && ! $isHere($path->to))),

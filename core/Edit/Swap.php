@@ -31,6 +31,7 @@ use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 
 /**
@@ -80,7 +81,13 @@ final class Swap
     {
         $parts = $this->before->parts();
         $cables = array_values(array_filter(array_map($this->cable(...), $parts->cables)));
-        $unit = $this->unit->with(model: $this->new->id, points: $this->points(), routes: $this->routes());
+        $keepsSystem = $this->unit->system === null || $this->new->family->isHost();
+        $unit = $this->unit->with(
+            model: $this->new->id,
+            points: $this->points(),
+            routes: $this->routes(),
+            system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
+        );
         $models = $parts->models + [$this->new->id => $this->new];
         if (count(array_filter(
             $parts->units,
@@ -329,7 +336,12 @@ final class Swap
             return $this->lose('the settings of the device '.($set->name ?: (string) $set->device));
         }
 
-        return $set->with(device: $ref);
+        $playsTo = $set->playsTo === null ? null : $this->deviceRef($set->playsTo);
+        if ($set->playsTo !== null && $playsTo === null) {
+            $this->lose('what the system plays '.($set->name ?: (string) $set->device).' to');
+        }
+
+        return $set->with(device: $ref, playsTo: $playsTo);
     }
 
     private function pick(Pick $pick): ?Pick
@@ -397,6 +409,12 @@ final class Swap
 
                 return $isLost ? $this->lose("{$default->what()} in {$situation->name}") : $default->with(device: $device);
             }, $situation->defaults))),
+            levels: array_values(array_filter(array_map(function (SystemLevel $level) use ($situation): ?SystemLevel {
+                $device = $this->deviceRef($level->device);
+                $isLost = $device === null || ($level->computer === $this->unit->id && ! $this->new->family->isHost());
+
+                return $isLost ? $this->lose("the system's level of a device in {$situation->name}") : $level->with(device: $device);
+            }, $situation->levels))),
         );
     }
 

@@ -16,6 +16,8 @@ final readonly class EquipmentModel
      * @param  array<string, Point>  $points  by id, in order
      * @param  array<string, Route>  $routes  by key `from>to`, in order
      * @param  list<AutoMute>  $autoMutes
+     * @param  list<SystemNeed>  $runsOn  systems on which it, or its driver, runs; empty for any
+     * @param  list<InstallNeed>  $asks  what installing it asks for
      */
     public function __construct(
         public string $id,
@@ -28,6 +30,8 @@ final readonly class EquipmentModel
         public array $routes,
         public Limits $limits,
         public array $autoMutes = [],
+        public array $runsOn = [],
+        public array $asks = [],
     ) {
     }
 

@@ -108,6 +108,8 @@ final readonly class RigDifference
             $lines[] = $was->notes === $unit->notes ? null : "the notes on {$unit->name} changed";
             $lines[] = $was->price === $unit->price ? null : $unit->name.($unit->price === '' ? ' has no price any more' : " costs {$unit->price}");
             $lines[] = $was->supplier === $unit->supplier ? null : $unit->name.($unit->supplier === '' ? ' has no supplier any more' : " comes from {$unit->supplier}");
+            $lines[] = $was->system == $unit->system ? null : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
+            $lines[] = [$was->licence, $was->edition] === [$unit->licence, $unit->edition] ? null : "the licence of {$unit->name} changed";
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
             $lines[] = $was->readyS === $unit->readyS ? null : $unit->name.($unit->readyS === null ? ' has no time to start any more' : " takes {$unit->readyS} s to start");
             $lines[] = $was->start === $unit->start
@@ -307,6 +309,9 @@ final readonly class RigDifference
         }
         foreach ($situation->defaults as $default) {
             $said["default {$default->slot()}"] = $default->words($rig);
+        }
+        foreach ($situation->levels as $level) {
+            $said["level {$level->slot()}"] = $level->words($rig);
         }
 
         return $said;

@@ -19,6 +19,9 @@ final class Cost
 
     public const ENABLE = 1050;
 
+    /** A page of the operating system. */
+    public const SYSTEM = 1045;
+
     /** A rule of a unit, put out of force. */
     public const RULE = 1040;
 

@@ -12,6 +12,7 @@ use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
 use HiddenWire\Core\Planning\Remedies\Presence;
 use HiddenWire\Core\Planning\Remedies\Switches;
+use HiddenWire\Core\Planning\Remedies\Systems;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\Verdict;
 
@@ -72,6 +73,7 @@ final class Diagnosis
             new Faders,
             new Picks,
             new Devices,
+            new Systems,
             new Plugs(onlyPlain: true),
             new Leads,
             new Moves(onlyPlain: true),

@@ -9,6 +9,7 @@ use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
@@ -198,6 +199,14 @@ final class Gap
                     "Raise the fader {$trouble->partOf($at)}",
                     [new SetPoint($at, new PointSettings(fader: $trouble->rig->point($at)->fader?->db), $situation)], Cost::FADER, [$at]),
             $link->block === BlockKind::Disabled && $at instanceof DeviceRef && $link->pick !== null => $this->enabling($at, $link->pick),
+            $link->block === BlockKind::Muted && $at instanceof DeviceRef && $link->pick !== null => new Candidate(
+                "system {$link->pick} {$situation}",
+                "{$trouble->names->of($link->pick)} is muted in the system",
+                "Unmute {$trouble->partOf($link->pick)} in the system",
+                [new SetProgramLevel($link->pick, $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db, false, $situation)],
+                Cost::SYSTEM,
+                [$link->pick],
+            ),
             default => null,
         };
     }

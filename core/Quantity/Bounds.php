@@ -72,6 +72,12 @@ final class Bounds
     /** A device's bits a sample. */
     public const BITS = [8, 64];
 
+    /** The system's own level of a device in dB: recording devices can be boosted. */
+    public const SYSTEM_DB = [-100, 30];
+
+    /** Systems that a program or driver runs on. */
+    public const SYSTEMS = 8;
+
     /** Decibels go from minus to plus this. */
     public const DB = 200;
 

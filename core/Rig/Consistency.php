@@ -246,6 +246,9 @@ final class Consistency
 
                 continue;
             }
+            if ($unit->system !== null && ! $model->family->isHost()) {
+                $this->problem("/units/{$i}/system", 'Only a computer or tablet has an operating system.');
+            }
             if ($model->family->isHost()) {
                 if (isset($hosts[$unit->place])) {
                     $this->problem(
@@ -419,6 +422,13 @@ final class Consistency
                 $this->problem("/devices/{$i}/device", "The device has its settings at /devices/{$seen[$key]} already.");
             }
             $seen[$key] = $i;
+            $target = $settings->playsTo === null ? null : $this->offerAt($settings->playsTo, "/devices/{$i}/plays_to");
+            if ($target !== null && $target->direction !== Direction::Playback) {
+                $this->problem("/devices/{$i}/plays_to", 'A system plays to a playback device.');
+            }
+            if ($settings->playsTo !== null && $offer !== null && $offer->direction !== Direction::Recording) {
+                $this->problem("/devices/{$i}/plays_to", 'Only a recording device is played to another device.');
+            }
             foreach ($settings->roles as $r => $role) {
                 if ($offer === null) {
                     continue;
@@ -598,6 +608,7 @@ final class Consistency
                 }
             }
             $this->defaultsOf($situation, $i);
+            $this->levelsOf($situation, $i);
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {
@@ -667,6 +678,23 @@ final class Consistency
                 $this->problem($pointer, "/situations/{$i}/defaults/{$seen[$default->slot()]} names this default already.");
             }
             $seen[$default->slot()] = $d;
+        }
+    }
+
+    private function levelsOf(Situation $situation, int $i): void
+    {
+        $seen = [];
+        foreach ($situation->levels as $l => $level) {
+            $pointer = "/situations/{$i}/levels/{$l}";
+            $host = $this->modelAt($level->computer, "{$pointer}/computer");
+            if ($host !== null && ! $host->family->isHost()) {
+                $this->problem("{$pointer}/computer", "\"{$level->computer}\" is no computer or tablet.");
+            }
+            $this->offerAt($level->device, "{$pointer}/device");
+            if (isset($seen[$level->slot()])) {
+                $this->problem($pointer, "/situations/{$i}/levels/{$seen[$level->slot()]} sets this device already.");
+            }
+            $seen[$level->slot()] = $l;
         }
     }
 

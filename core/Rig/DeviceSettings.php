@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\With;
 
 /** The user's own settings on a derived device. They survive when the device goes away. */
@@ -11,7 +12,11 @@ final readonly class DeviceSettings
 {
     use With;
 
-    /** @param  list<Role>  $roles  what the system uses it for by default */
+    /**
+     * @param  list<Role>  $roles  what the system uses it for by default
+     * @param  Decibels|null  $db  the system's own level of it; null for as it comes
+     * @param  DeviceRef|null  $playsTo  the playback device that the system itself plays this recording device to
+     */
     public function __construct(
         public string $computer,
         public DeviceRef $device,
@@ -21,6 +26,9 @@ final readonly class DeviceSettings
         public ?int $rateHz = null,
         public ?int $bits = null,
         public ?DriverMode $driverMode = null,
+        public ?Decibels $db = null,
+        public bool $mute = false,
+        public ?DeviceRef $playsTo = null,
     ) {
     }
 }

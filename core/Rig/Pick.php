@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\With;
 
 /**
@@ -15,13 +16,18 @@ final readonly class Pick
 {
     use With;
 
-    /** @param  list<int>|null  $channels  of the device, counted from 1, in the order of the point's channels */
+    /**
+     * @param  list<int>|null  $channels  of the device, counted from 1, in the order of the point's channels
+     * @param  Decibels|null  $db  the system's own level of the program there; null for as it comes
+     */
     public function __construct(
         public PointRef $at,
         public ?DeviceRef $device,
         public ?SystemDefault $default = null,
         public ?array $channels = null,
         public ?Direction $tap = null,
+        public ?Decibels $db = null,
+        public bool $mute = false,
     ) {
     }
 
@@ -33,19 +39,24 @@ final readonly class Pick
             : ($this->tap === null ? '' : 'loopback of ').$names->of($this->device);
         $channels = $this->channels ?? [];
 
-        return $what.($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels));
+        $level = SystemLevel::said($this->db, $this->mute ? true : null);
+
+        return $what.($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels))
+            .($level === '' ? '' : ", in the system {$level}");
     }
 
     /** What it chooses, as a key: picks that choose the same have the same. */
     public function choice(): string
     {
-        return "{$this->device} {$this->default?->value} {$this->tap?->value} ".implode(',', $this->channels ?? []);
+        return "{$this->device} {$this->default?->value} {$this->tap?->value} ".implode(',', $this->channels ?? [])
+            .($this->db === null && ! $this->mute ? '' : " {$this->db?->text()} ".($this->mute ? 'muted' : ''));
     }
 
     /** Whether another pick chooses the same. */
     public function choosesLike(self $other): bool
     {
         return (string) $this->device === (string) $other->device && $this->default === $other->default
-            && $this->channels === $other->channels && $this->tap === $other->tap;
+            && $this->channels === $other->channels && $this->tap === $other->tap
+            && $this->db?->value() === $other->db?->value() && $this->mute === $other->mute;
     }
 }

@@ -17,6 +17,7 @@ final readonly class Situation
      * @param  list<string>  $absent  ids of units that are not there then, or programs that do not run
      * @param  list<string>  $pulled  ids of cables that are out then
      * @param  array<int, SituationDefault>  $defaults  defaults of computers that are others then
+     * @param  array<int, SystemLevel>  $levels  levels and mutes of devices, in the system itself, that are others then
      */
     public function __construct(
         public string $id,
@@ -25,6 +26,7 @@ final readonly class Situation
         public array $absent = [],
         public array $pulled = [],
         public array $defaults = [],
+        public array $levels = [],
     ) {
     }
 
@@ -56,12 +58,17 @@ final readonly class Situation
                 $this->defaults,
                 fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
             )),
+            levels: array_values(array_filter(
+                $this->levels,
+                fn (SystemLevel $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
+            )),
         );
     }
 
     /** Whether anything is otherwise than in the base. */
     public function isLikeBase(): bool
     {
-        return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === [];
+        return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === []
+            && $this->levels === [];
     }
 }

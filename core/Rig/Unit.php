@@ -19,6 +19,7 @@ final readonly class Unit
      * @param  string  $price  of one, as somebody wrote it: "129.00 EUR"
      * @param  list<Link>  $links  manuals, drivers
      * @param  int|null  $readyS  seconds from its start until it works
+     * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
         public string $id,
@@ -37,6 +38,9 @@ final readonly class Unit
         public string $supplier = '',
         public array $links = [],
         public ?int $readyS = null,
+        public ?OperatingSystem $system = null,
+        public string $licence = '',
+        public string $edition = '',
     ) {
     }
 }

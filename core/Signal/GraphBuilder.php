@@ -137,6 +137,7 @@ final class GraphBuilder
                 $this->device($device);
             }
         }
+        $this->played($devices);
         foreach ($this->rig->units as $unit) {
             $this->block = isset($absent[$unit->id]) ? BlockKind::Absent : null;
             foreach ($this->rig->modelOf($unit)->points as $point) {
@@ -181,9 +182,9 @@ final class GraphBuilder
 
         return [
             $out,
-            $out === [] && $situation->absent === [] && $situation->defaults === []
+            $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
                 ? $this->devices
-                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent, $situation->defaults),
+                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent, $situation->defaults, $situation->levels),
         ];
     }
 
@@ -364,7 +365,8 @@ final class GraphBuilder
         $at = "{$device->ref->unit}/{$device->point}";
         $isPlayback = $device->direction === Direction::Playback;
         $pointNode = $isPlayback ? $this->graph->entry($at) : $this->graph->exit($at);
-        if ($device->via === [] && $device->laneChannels === null && $device->isConnected) {
+        $hasLevel = $device->db !== null || $device->isMuted;
+        if ($device->via === [] && $device->laneChannels === null && $device->isConnected && ! $hasLevel) {
             $this->graph->addDevice($device, $pointNode);
 
             return;
@@ -373,6 +375,9 @@ final class GraphBuilder
         $this->graph->addDevice($device, $node);
         if (! $device->isConnected) {
             return;
+        }
+        if ($hasLevel) {
+            $node = $this->level($device, $node);
         }
         $channels = $device->laneChannels ?? range(1, $device->channels);
         $straight = ChannelMap::named('straight')->between($device->channels, $device->channels);
@@ -406,6 +411,60 @@ final class GraphBuilder
         }
     }
 
+    /**
+     * The system's own level of a device, between its programs and what it plays to or records from. What the system sends to a playback
+     * device is tapped before it.
+     *
+     * @return int the node behind it
+     */
+    private function level(Device $device, int $node): int
+    {
+        $behind = $this->graph->addNode($device->channels);
+        $isPlayback = $device->direction === Direction::Playback;
+        $this->add(new Link(
+            $isPlayback ? $node : $behind,
+            $isPlayback ? $behind : $node,
+            ChannelMap::named('straight')->between($device->channels, $device->channels),
+            $device->db?->value() ?? 0,
+            0,
+            HopKind::System,
+            $device->ref,
+            "{$device->name()}, in the system",
+            Realm::Computer,
+            $device->isMuted ? BlockKind::Muted : null,
+        ));
+
+        return $behind;
+    }
+
+    /** What systems themselves play from a recording device to a playback device. */
+    private function played(DeviceLists $devices): void
+    {
+        foreach ($devices->all() as $list) {
+            foreach ($list as $device) {
+                $target = $device->settings?->playsTo === null ? null : $list[(string) $device->settings->playsTo] ?? null;
+                if ($target === null || ! $device->isConnected || ! $target->isConnected) {
+                    continue;
+                }
+                $map = ChannelMap::usual($device->channels, $target->channels)->between($device->channels, $target->channels);
+                $this->add(new Link(
+                    $this->graph->deviceNode($device),
+                    $this->graph->deviceNode($target),
+                    $map,
+                    0,
+                    $device->latency()->value() + $target->latency()->value(),
+                    HopKind::System,
+                    $device->ref,
+                    "{$device->name()} played to {$target->name()}",
+                    Realm::Computer,
+                    $device->isUsable() && $target->isUsable() ? null : BlockKind::Disabled,
+                    null,
+                    $device->clock(),
+                ));
+            }
+        }
+    }
+
     private function pick(Unit $program, Point $point, Direction $direction): void
     {
         $pick = $this->state->pick($program->id, $point->id);
@@ -418,6 +477,7 @@ final class GraphBuilder
         $block = match (true) {
             ! $device->isConnected => BlockKind::NotConnected,
             ! $device->isEnabled() => BlockKind::Disabled,
+            $pick->mute => BlockKind::Muted,
             default => null,
         };
         $this->add($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
@@ -447,7 +507,7 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Loopback of {$device->name()}"
+            $map, $pick->db?->value() ?? 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Loopback of {$device->name()}"
                 : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 

@@ -15,4 +15,6 @@ enum HopKind: string
     case Hub = 'hub';
     case Device = 'device';
     case Air = 'air';
+    /** The system itself plays a recording device to a playback device. */
+    case System = 'system';
 }

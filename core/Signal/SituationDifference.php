@@ -6,11 +6,13 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\SystemLevel;
 
 /** From one situation to another: what a hand would have to do, and for whom what is heard changes. */
 final class SituationDifference
@@ -55,6 +57,16 @@ final class SituationDifference
         foreach ($was->defaults as $default) {
             if (array_filter($is->defaults, fn (SituationDefault $one) => $one->slot() === $default->slot()) === []) {
                 $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} reset to base";
+            }
+        }
+        foreach ($is->levels as $level) {
+            if (! in_array($level, $was->levels, false)) {
+                $words[] = $level->words($rig);
+            }
+        }
+        foreach ($was->levels as $level) {
+            if (array_filter($is->levels, fn (SystemLevel $one) => $one->slot() === $level->slot()) === []) {
+                $words[] = "{$rig->units[$level->computer]->name}: level of ".(new Names($rig))->of($level->device).' reset to base';
             }
         }
         foreach ([
@@ -137,6 +149,8 @@ final class SituationDifference
         $program = $this->after->graph->rig->units[$ref->unit];
         $device = $this->after->graph->picked($program, $this->after->graph->rig->point($ref));
 
-        return "{$name} picks ".($device === null ? $words($b) : $device->name());
+        $level = $b === null ? '' : SystemLevel::said($b->db, $b->mute ? true : null);
+
+        return "{$name} picks ".($device === null ? $words($b) : $device->name()).($level === '' ? '' : ", in the system {$level}");
     }
 }

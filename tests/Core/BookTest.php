@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\Parts;
+use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Schedule;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
@@ -27,7 +28,8 @@ function nightRelay(): Rig
 }
 
 it('has every part for the demo, each under its own name, and none that is empty', function () {
-    $book = new Book(new Source(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']]));
+    $photo = new Photo('Faders', 320, 200, fn () => 'a picture');
+    $book = new Book(new Source(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']], photos: ['mixer' => [$photo]]));
     $keys = array_map(fn (array $chapter) => $chapter['part']->key(), $book->chapters);
     expect($keys)->toBe(array_keys(Parts::all()))->and(array_unique($keys))->toBe($keys)->and($book->title)->toBe('Night relay at the pier arcade');
     foreach ($book->chapters as ['blocks' => $blocks]) {

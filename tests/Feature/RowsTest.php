@@ -20,6 +20,7 @@ use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\PlayDevice;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveShowStep;
@@ -30,8 +31,10 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetShowStep;
+use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
@@ -63,7 +66,10 @@ function someEdit(CoreRig $rig): ?RigEdit
 
     $steps = $rig->papers->steps;
 
-    return match (mt_rand(0, 26)) {
+    $device = $rig->devices === [] ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)];
+    $picks = array_filter($rig->picks, fn ($pick) => $rig->point($pick->at)->picks !== null);
+
+    return match (mt_rand(0, 29)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -95,6 +101,12 @@ function someEdit(CoreRig $rig): ?RigEdit
         24 => new AcceptFinding(new Acceptance(sprintf('%016x', mt_rand(0, 5)), 'It hums', 'Nobody minds')),
         25 => $unit === null ? null : new DescribeUnit($unit, $rig->units[$unit]->name, written: new Written(mt_rand(1, 99).' EUR', 'A shop',
             mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))], mt_rand(0, 1) === 0 ? null : mt_rand(0, 60))),
+        26 => $device === null ? null : new SetSystemLevel($device->computer, $device->device, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
+            mt_rand(0, 1) === 0 ? null : (string) $situation),
+        27 => $device === null ? null : new PlayDevice($device->computer, $device->device,
+            mt_rand(0, 1) === 0 ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)]->device),
+        28 => $picks === [] ? null : new SetProgramLevel(array_values($picks)[0]->at, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
+            mt_rand(0, 1) === 0 ? null : (string) $situation),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };
@@ -124,5 +136,5 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
             ->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
     }
     expect($made)->toBeGreaterThan(12);
-})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/console-party.json', 'starters/two-mixes.json'])
+})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json'])
     ->with([3, 17, 2026]);

@@ -125,6 +125,15 @@ final class Draft
         return $this->cables($socket, fn (array $cable) => ['type' => $type] + $cable);
     }
 
+    /** Sets a device's settings otherwise; null takes one back. @param  array<string, mixed>  $settings */
+    public function settings(string $device, array $settings): self
+    {
+        $this->data['devices'] = array_map(fn (array $one) => $one['device'] === $device
+            ? array_filter($settings + $one, fn (mixed $value) => $value !== null) : $one, $this->data['devices']);
+
+        return $this;
+    }
+
     /** Gives a device's settings other roles. @param  list<string>  $roles */
     public function roles(string $device, array $roles): self
     {

@@ -393,7 +393,10 @@ final class PlainSums
                 // What is played to a device is taken before it.
                 $ms = $isTap ? 0.0 : $device['latency_ms'];
                 $side = $device['direction'] === 'playback' ? 'in' : 'out';
+                $level = ($pick['mute'] ?? false) ? 0.0 : 10 ** (($pick['db'] ?? 0) / 20);
+                $ofDevice = $this->systemLevel((string) $host['id'], $device['at']);
                 foreach ($map as [$from, $to, $factor]) {
+                    $factor *= $level * ($isPlayback || $isTap ? 1.0 : $ofDevice);
                     $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
                     $isPlayback
                         ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
@@ -405,9 +408,41 @@ final class PlainSums
         foreach (array_keys($this->units) as $id) {
             foreach ($this->devices((string) $id) as $device) {
                 foreach ($device['direction'] === 'playback' ? $device['channels'] : [] as $i => $channel) {
-                    $this->link("device {$id} {$device['at']} ".($i + 1), "{$device['point']} in {$channel}", 1.0, $device['air_ms']);
+                    $this->link("device {$id} {$device['at']} ".($i + 1), "{$device['point']} in {$channel}",
+                        $this->systemLevel((string) $id, $device['at']), $device['air_ms']);
                 }
+                $this->played((string) $id, $device);
             }
+        }
+    }
+
+    /** The system's own level of a device as a factor. */
+    private function systemLevel(string $host, string $at): float
+    {
+        $set = [];
+        foreach ([...$this->data['devices'], ...$this->situation['levels'] ?? []] as $one) {
+            $set = $one['computer'] === $host && $one['device'] === $at ? [...$set, ...array_intersect_key($one, ['db' => 0, 'mute' => 0])] : $set;
+        }
+
+        return ($set['mute'] ?? false) ? 0.0 : 10 ** (($set['db'] ?? 0) / 20);
+    }
+
+    /**
+     * What the system itself plays of a recording device: by way of both buffers.
+     *
+     * @param  array<string, mixed>  $device
+     */
+    private function played(string $host, array $device): void
+    {
+        $devices = $this->devices($host);
+        $held = array_column(array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host), null, 'device');
+        $to = $devices[$held[$device['at']]['plays_to'] ?? ''] ?? null;
+        if ($to === null || ! ($held[$device['at']]['enabled'] ?? true) || ! ($held[$to['at']]['enabled'] ?? true)) {
+            return;
+        }
+        foreach (self::map(null, count($device['channels']), count($to['channels'])) as [$from, $into, $factor]) {
+            $this->link("{$device['point']} out {$device['channels'][$from - 1]}", "device {$host} {$to['at']} {$into}",
+                $factor * $this->systemLevel($host, $device['at']), $device['latency_ms'] + $to['latency_ms'] + $device['air_ms']);
         }
     }
 

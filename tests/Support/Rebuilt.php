@@ -34,7 +34,7 @@ final class Rebuilt
         $self = new self;
         $self->book = self::read($markdown);
         preg_match('/^# (.+)$/m', $markdown, $name);
-        $self->data = ['format' => 'hidden-wire/rig', 'version' => 1, 'name' => self::plain($name[1]), 'places' => [], 'models' => [],
+        $self->data = ['format' => 'hidden-wire/rig', 'version' => 2, 'name' => self::plain($name[1]), 'places' => [], 'models' => [],
             'units' => [], 'cables' => [], 'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [],
             'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]]];
         $self->units();

@@ -10,9 +10,12 @@ use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetSituationDefault;
+use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Pick;
@@ -41,7 +44,48 @@ final class ComputerForms
             $in->whole('rate_hz', ...Bounds::RATE_HZ),
             $in->whole('bits', ...Bounds::BITS),
             $in->choiceOrNone('driver_mode', DriverMode::class),
+            $in->isSent('db') ? self::level($in) : $device->settings?->db,
+            $in->isSent('db') ? $in->flag('mute') ?? false : $device->settings->mute ?? false,
+            $in->isSent('plays_to')
+                ? ($in->has('plays_to') ? self::deviceAt($in, $computer, $in->text('plays_to', 200))->ref : null)
+                : $device->settings?->playsTo,
         ))];
+    }
+
+    /**
+     * The system's own level and mute of a device in a situation; empty fields: as in the base.
+     *
+     * @return list<RigEdit>
+     */
+    public static function systemLevel(EditFields $in): array
+    {
+        $situation = $in->override() ?? $in->refuse('situation', 'In the base a level is set with its device.');
+        $computer = $in->unit('computer');
+        $device = self::deviceAt($in, $computer, $in->text('device', 200));
+
+        return [new SetSystemLevel($computer, $device->ref, self::level($in), $in->flag('mute'), $situation)];
+    }
+
+    /**
+     * The system's own level and mute of a program.
+     *
+     * @return list<RigEdit>
+     */
+    public static function programLevel(EditFields $in): array
+    {
+        $at = $in->pointOfUnit();
+        if ((new State($in->rig, $in->rig->situation($in->override()) ?? $in->rig->base()))->pick($at->unit, $at->point) === null) {
+            $in->refuse('point', 'Choose a device for it first.');
+        }
+
+        return [new SetProgramLevel($at, self::level($in), $in->flag('mute') ?? false, $in->override())];
+    }
+
+    private static function level(EditFields $in): ?Decibels
+    {
+        $db = $in->number('db', Bounds::SYSTEM_DB[0], Bounds::SYSTEM_DB[1]);
+
+        return $db === null ? null : Decibels::of(round($db, 2));
     }
 
     /**
@@ -71,14 +115,16 @@ final class ComputerForms
             return [new SetPick($at, null)];
         }
         $channels = self::channels($in, $at, $choice);
+        $now = (new State($in->rig, $in->rig->situation($in->override()) ?? $in->rig->base()))->pick($at->unit, $at->point);
+        $level = ['db' => $now?->db, 'mute' => $now->mute ?? false];
         if (SystemDefault::tryFrom($choice) !== null) {
-            return [new SetPick($at, new Pick($at, null, SystemDefault::from($choice), $channels), $in->override())];
+            return [new SetPick($at, (new Pick($at, null, SystemDefault::from($choice), $channels))->with(...$level), $in->override())];
         }
         $device = self::deviceAt($in, $host->id, $choice);
 
         return [new SetPick(
             $at,
-            new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction),
+            (new Pick($at, $device->ref, null, $channels, $device->direction === $picks ? null : $device->direction))->with(...$level),
             $in->override(),
         )];
     }

@@ -45,6 +45,8 @@ final class EditForms
         'device' => [ComputerForms::class, 'device'],
         'default' => [ComputerForms::class, 'default'],
         'pick' => [ComputerForms::class, 'pick'],
+        'system-level' => [ComputerForms::class, 'systemLevel'],
+        'program-level' => [ComputerForms::class, 'programLevel'],
         'start-order' => [ComputerForms::class, 'startOrder'],
         'route' => [SettingForms::class, 'route'],
         'point' => [SettingForms::class, 'point'],

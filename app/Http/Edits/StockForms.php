@@ -17,8 +17,10 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Written;
+use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Link;
+use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\PlaceKind;
 
 /** Changes of what there is: places and units. */
@@ -132,8 +134,25 @@ final class StockForms
                 $in->text('supplier', Bounds::SUPPLIER),
                 self::links($in),
                 $in->whole('ready_s', ...Bounds::WAIT_S),
+                self::system($in),
+                $in->text('licence', Bounds::NAME),
+                $in->text('edition', Bounds::NOTE),
             ) : null,
         )];
+    }
+
+    private static function system(EditFields $in): ?OperatingSystem
+    {
+        $name = $in->text('system', Bounds::NOTE);
+        $version = $in->text('system_version', Bounds::NOTE);
+        if ($name === '' || ! $in->rig->modelOf($in->unit())->family->isHost()) {
+            return null;
+        }
+        if ($version !== '' && preg_match('/'.SystemNeed::VERSION.'/D', $version) !== 1) {
+            $in->refuse('system_version', 'A version is numbers with dots between them: 10.4.');
+        }
+
+        return new OperatingSystem($name, $version);
     }
 
     /** @return list<Link> one a line: what it is, then its address */

@@ -17,6 +17,7 @@ final class SituationChange extends Model
     protected function casts(): array
     {
         return [
+            'pick_db' => 'float', 'pick_mute' => 'boolean',
             'is_pick' => 'boolean',
             'mute' => 'boolean',
             'mono' => 'boolean',

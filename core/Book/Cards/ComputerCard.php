@@ -10,7 +10,10 @@ use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\RunsHere;
+use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 
 /** A computer that is set up anew: what is plugged in, installed, named, made a default, and picked, in order. */
@@ -38,7 +41,7 @@ final class ComputerCard implements CardKind
         $computer = $of->rig->units[substr($key, strlen('computer/'))];
         $devices = array_values(array_filter($of->hearing()->graph->devices->of($computer->id), fn (Device $one) => $one->isConnected));
         $programs = self::programs($of, $computer);
-        $rename = $format = $default = $disable = [];
+        $rename = $format = $default = $disable = $levels = [];
         foreach ($devices as $device) {
             if ($device->name() !== $device->systemName) {
                 $rename[] = new CardStep("{$device->systemName} ({$device->direction->value}): call it {$device->name()}");
@@ -49,6 +52,13 @@ final class ComputerCard implements CardKind
             foreach ($device->roles as $role) {
                 $default[] = new CardStep(ucfirst($role === Role::Call ? "{$device->direction->value} default for calls" : "{$role->value} default")
                     .": {$device->name()}");
+            }
+            $level = SystemLevel::said($device->settings?->db, $device->settings?->mute === true ? true : null);
+            if ($level !== '') {
+                $levels[] = new CardStep("{$device->name()}: {$level}");
+            }
+            if ($device->settings?->playsTo !== null) {
+                $levels[] = new CardStep("Let the system play {$device->name()} to {$of->names->of($device->settings->playsTo)}");
             }
             $set = array_filter([
                 $device->settings?->rateHz === null ? '' : "{$device->settings->rateHz} Hz",
@@ -61,12 +71,14 @@ final class ComputerCard implements CardKind
         }
 
         return Card::of($key, "Install {$computer->name}", $of->rig->places[$computer->place]->name, [
+            'System' => $computer->system === null ? [] : [new CardStep("Install {$computer->system->words()}, and nothing newer")],
             'Plug in' => self::cables($of, $computer),
-            'Install' => self::installs($of, $programs),
+            'Install' => self::installs($of, $computer, $programs),
             'Name the devices' => $rename,
             'Disable' => $disable,
             'Formats' => $format,
             'Defaults' => $default,
+            'Levels in the system' => $levels,
             'In the programs' => self::picks($of, $programs),
             'At login' => array_values(array_map(
                 fn (Unit $one) => new CardStep("Let {$one->name} start at login"),
@@ -113,9 +125,10 @@ final class ComputerCard implements CardKind
      * @param  list<Unit>  $programs
      * @return list<CardStep>
      */
-    private static function installs(Source $of, array $programs): array
+    private static function installs(Source $of, Unit $computer, array $programs): array
     {
-        return array_map(function (Unit $program) use ($of): CardStep {
+        return array_map(function (Unit $program) use ($of, $computer): CardStep {
+            $model = $of->rig->modelOf($program);
             $brings = array_map(
                 fn ($point) => $point->device->systemName ?? '',
                 array_values(array_filter($of->rig->modelOf($program)->points, fn ($point) => $point->device !== null)),
@@ -123,8 +136,15 @@ final class ComputerCard implements CardKind
             $links = array_map(fn ($link) => "{$link->label}: {$link->url}", $program->links);
 
             return new CardStep(
-                $program->name.($program->firmware === '' ? '' : ", version {$program->firmware}"),
-                implode('; ', array_filter([$brings === [] ? '' : 'brings '.implode(', ', $brings), ...$links])),
+                $program->name.($program->firmware === '' ? '' : ", version {$program->firmware}")
+                    .($program->edition === '' ? '' : ", {$program->edition} edition"),
+                implode('; ', array_filter([
+                    RunsHere::whyNot($of->rig, $computer, $program) ?? '',
+                    $brings === [] ? '' : 'brings '.implode(', ', $brings),
+                    ...array_map(fn (InstallNeed $ask) => $ask->words(), $model->asks),
+                    $program->licence === '' ? '' : "licence {$program->licence}",
+                    ...$links,
+                ])),
             );
         }, $programs);
     }

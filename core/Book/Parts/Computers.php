@@ -13,7 +13,10 @@ use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\Stray;
 
 /** One sheet a computer: its devices as the system lists them, their names, defaults and formats, and what starts when. */
 final class Computers implements Part
@@ -44,6 +47,10 @@ final class Computers implements Part
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
                 isWide: true,
             );
+            $blocks[] = new Table(['Situation', 'A sound that nobody listed would reach'], array_values(array_map(
+                fn (Situation $one) => [$one->name, (new Stray($of->hearing($one->id)->graph, $unit))->words()],
+                $of->rig->situations,
+            )), [1, 4]);
             array_push($blocks, ...ComputerCard::card($of, "computer/{$unit->id}")->blocks($unit->name));
             if ($programs !== []) {
                 $blocks[] = new Heading("{$unit->name}: start");
@@ -70,6 +77,8 @@ final class Computers implements Part
             $set?->rateHz === null ? '' : "{$set->rateHz} Hz",
             $set?->bits === null ? '' : "{$set->bits} bit",
             $set?->driverMode->value ?? '',
+            SystemLevel::said($set?->db, $set?->mute === true ? true : null),
+            $set?->playsTo === null ? '' : "played to {$of->names->of($set->playsTo)}",
         ]);
 
         return [

@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\SystemLevel;
 
 /** Which device each program's ins and outs use. */
 final class Picks implements Part
@@ -27,7 +28,7 @@ final class Picks implements Part
     {
         $rows = array_values(array_map(fn (Pick $pick) => self::row($pick, $of), $of->rig->picks));
 
-        return $rows === [] ? [] : [new Table(['Program', 'In or out', 'Device', 'Channels'], $rows, [1.5, 1.5, 2, 0.8])];
+        return $rows === [] ? [] : [new Table(['Program', 'In or out', 'Device', 'Channels', 'In the system'], $rows, [1.5, 1.5, 2, 0.8, 1.1])];
     }
 
     /** @return list<string> */
@@ -36,6 +37,7 @@ final class Picks implements Part
         return [
             $of->rig->units[$pick->at->unit]->name, $of->rig->point($pick->at)->label, PickWords::of($pick, $of),
             $pick->channels === null ? 'all' : implode(', ', $pick->channels),
+            SystemLevel::said($pick->db, $pick->mute ? true : null),
         ];
     }
 }

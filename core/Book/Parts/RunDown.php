@@ -23,6 +23,6 @@ final class RunDown implements Part
 
     public function blocks(Source $of): array
     {
-        return Cards\RunDown::card($of, 'run-down')->blocks();
+        return $of->rig->units === [] && $of->rig->papers->steps === [] ? [] : Cards\RunDown::card($of, 'run-down')->blocks();
     }
 }

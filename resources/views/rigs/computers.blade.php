@@ -8,6 +8,11 @@
             @php $unit = $computer->unit; @endphp
             <section class="computer" id="computer-{{ $unit->id }}" aria-labelledby="computer-{{ $unit->id }}-title">
                 <h2 id="computer-{{ $unit->id }}-title">{{ $unit->name }} <small>{{ $page->rig->places[$unit->place]->name }}</small></h2>
+                <p class="computer-system">@if ($unit->system !== null) {{ $unit->system->words() }} @else <span class="quiet">no operating system named</span> @endif <a href="{{ $page->url(['select' => "unit:{$unit->id}"], 'stock') }}">change<span class="visually-hidden"> the operating system of {{ $unit->name }}</span></a></p>
+                @foreach ($computer->troubles as $name => $why) <p class="form-trouble"><strong>{{ $name }}</strong> {{ $why }}.</p> @endforeach
+                <details class="stray" data-keep><summary>A sound that nobody listed would reach {{ $computer->stray[$page->situation->name] }}</summary>
+                    <table class="facts"><tbody>@foreach ($computer->stray as $situation => $reaches) <tr><th scope="row">{{ $situation }}</th><td>{{ $reaches }}</td></tr> @endforeach</tbody></table>
+                </details>
                 <div class="computer-parts">
                     <div class="devices">
                         <div class="device device-head" aria-hidden="true"><span>Device, as the system lists it</span><span>way</span><span>default for</span><span>used by</span></div>
@@ -16,7 +21,7 @@
                             <details class="device-row" id="device-{{ $device->ref }}" data-keep>
                                 <summary class="device @if (! $device->isUsable()) unusable @endif">
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name() !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
-                                        <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif</small></span>
+                                        <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif @if ($device->db !== null) · {{ $device->db->text() }} dB in the system @endif @if ($device->isMuted) · <span class="says-muted">muted in the system</span> @endif @if ($row['playsTo'] !== '') · played to {{ $row['playsTo'] }} @endif</small></span>
                                     <span>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif @if (! $device->isConnected) <small class="says-muted">not connected</small> @elseif (! $device->isEnabled()) <small class="says-muted">disabled</small> @endif</span>
                                     <span>@foreach ($device->roles as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
@@ -28,8 +33,18 @@
                                     <label>Rate, Hz <input type="number" name="rate_hz" min="{{ Bounds::RATE_HZ[0] }}" max="{{ Bounds::RATE_HZ[1] }}" step="1" value="{{ $set?->rateHz }}"></label>
                                     <label>Bits <input type="number" name="bits" min="{{ Bounds::BITS[0] }}" max="{{ Bounds::BITS[1] }}" value="{{ $set?->bits }}"></label>
                                     <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
+                                    <label>Level in the system, dB <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}" step="0.5" value="{{ $set?->db?->number() }}"></label>
+                                    <label class="tick"><input type="checkbox" name="mute" value="1" @checked($set?->mute)> muted in the system</label>
+                                    @if ($row['targets'] !== []) <label>The system plays it to <select name="plays_to"><option value="">nothing</option>@foreach ($row['targets'] as $ref => $name) <option value="{{ $ref }}" @selected((string) $set?->playsTo === (string) $ref)>{{ $name }}</option> @endforeach</select></label> @endif
                                     <button class="do" type="submit">Save<span class="visually-hidden"> {{ $device->name() }}</span></button>
                                 </x-edit>
+                                @if (! $page->rig->isBase($page->situation->id))
+                                    <x-edit :page="$page" class="device-form" data-save :fields="['edit' => 'system-level', 'computer' => $unit->id, 'device' => (string) $device->ref]">
+                                        <label>Level in {{ $page->situation->name }}, dB <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}" step="0.5" value="{{ $row['here']?->db?->number() }}" placeholder="as in the base"></label>
+                                        <label>Mute in {{ $page->situation->name }} <select name="mute"><option value="">as in the base</option><option value="1" @selected($row['here']?->mute === true)>muted</option><option value="0" @selected($row['here']?->mute === false)>not muted</option></select></label>
+                                        <button class="do" type="submit">Save<span class="visually-hidden"> the level of {{ $device->name() }} in {{ $page->situation->name }}</span></button>
+                                    </x-edit>
+                                @endif
                             </details>
                         @empty
                             <p class="quiet">Nothing that is plugged in gives it a device yet.</p>
@@ -61,7 +76,7 @@
                                     </div>
                                     @if ($program->needs !== []) <p class="quiet">needs {{ implode(', ', array_map(fn ($id) => $page->rig->units[$id]->name, $program->needs)) }}</p> @endif
                                     <table class="facts"><tbody>
-                                        @foreach ($entry['picks'] as $pick) <tr><th scope="row">{{ $pick['point']->label }}<small>{{ $pick['point']->picks?->value === 'recording' ? 'takes' : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick" /></td></tr> @endforeach
+                                        @foreach ($entry['picks'] as $pick) <tr><th scope="row">{{ $pick['point']->label }}<small>{{ $pick['point']->picks?->value === 'recording' ? 'takes' : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick" />@if ($pick['level'] !== null)<details class="stock-more program-level" data-keep><summary>{{ $pick['level']['says'] === '' ? 'level in the system' : "in the system {$pick['level']['says']}" }}<span class="visually-hidden"> of {{ $program->name }}, {{ $pick['point']->label }}</span></summary><x-edit :page="$page" class="row-form" data-save :fields="['edit' => 'program-level', 'unit' => $program->id, 'point' => $pick['point']->id]"><label>dB <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}" step="0.5" value="{{ $pick['level']['db'] }}" aria-label="Level of {{ $program->name }}, {{ $pick['point']->label }}, in the system, dB"></label><label class="tick"><input type="checkbox" name="mute" value="1" @checked($pick['level']['mute'])> muted</label><button class="do" type="submit">Save<span class="visually-hidden"> the level of {{ $program->name }}, {{ $pick['point']->label }}</span></button></x-edit></details>@endif</td></tr> @endforeach
                                     </tbody></table>
                                     @if ($page->canEdit)
                                         <details class="stock-more" data-keep><summary>What it needs<span class="visually-hidden">: {{ $program->name }}</span></summary>

@@ -57,6 +57,14 @@
                     <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
                     <div class="two"><label>Price <input class="form-control" name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $unit->price }}"></label>
                     <label>Supplier <input class="form-control" name="supplier" maxlength="{{ Bounds::SUPPLIER }}" value="{{ $unit->supplier }}"></label></div>
+                    @if ($model->family->isHost())
+                        <div class="two"><label>Operating system <input class="form-control" name="system" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->name }}"></label>
+                        <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->version }}"></label></div>
+                    @endif
+                    @if ($model->isProgram())
+                        <div class="two"><label>Licence <input class="form-control" name="licence" maxlength="{{ Bounds::NAME }}" value="{{ $unit->licence }}"></label>
+                        <label>Edition <input class="form-control" name="edition" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->edition }}"></label></div>
+                    @endif
                     <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric" value="{{ $unit->readyS }}"></label>
                     <label>Manuals and drivers, one a line: name, then address <textarea class="form-control" name="links" rows="2" placeholder="Manual https://…">{{ $stock->linksText() }}</textarea></label>
                     <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>

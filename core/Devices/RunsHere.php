@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Devices;
+
+use HiddenWire\Core\Equipment\SystemNeed;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Unit;
+
+/** Whether what is installed or plugged into a computer runs on its operating system. */
+final class RunsHere
+{
+    /** Why a program, or a unit's driver, does not run on a computer; null where it does, or nobody can tell. */
+    public static function whyNot(Rig $rig, Unit $computer, Unit $unit): ?string
+    {
+        $needs = $rig->modelOf($unit)->runsOn;
+        if ($computer->system === null || $needs === []) {
+            return null;
+        }
+        $system = $computer->system;
+        if (array_filter($needs, fn (SystemNeed $need) => $system->meets($need)) !== []) {
+            return null;
+        }
+        $ofThis = array_filter($needs, fn (SystemNeed $need) => $system->isNamed($need->system));
+
+        return $ofThis === []
+            ? "does not run on {$system->name}: it runs on ".implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $needs))
+            : "{$system->words()} is too old for it: it runs on ".implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $ofThis));
+    }
+
+    /**
+     * @return array<string, string> what does not run on a computer, and why, by unit: its programs, and what its devices come from
+     */
+    public static function troubles(Rig $rig, Unit $computer, DeviceLists $devices): array
+    {
+        $units = [];
+        foreach ($devices->of($computer->id) as $device) {
+            $units[$device->ref->unit] = $rig->units[$device->ref->unit];
+        }
+        foreach ($rig->units as $unit) {
+            if ($unit->place === $computer->place && $rig->modelOf($unit)->isProgram()) {
+                $units[$unit->id] = $unit;
+            }
+        }
+
+        return array_filter(array_map(fn (Unit $unit) => self::whyNot($rig, $computer, $unit), $units));
+    }
+}

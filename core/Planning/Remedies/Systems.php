@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning\Remedies;
+
+use HiddenWire\Core\Edit\PlayDevice;
+use HiddenWire\Core\Edit\SetProgramLevel;
+use HiddenWire\Core\Edit\SetSystemLevel;
+use HiddenWire\Core\Planning\Candidate;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Planning\Remedy;
+use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Signal\BlockKind;
+use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\Link;
+
+/** What the operating system does by itself: devices and programs that are muted there, and recording devices that it plays. */
+final class Systems implements Remedy
+{
+    public function isOfCables(): bool
+    {
+        return false;
+    }
+
+    public function candidates(Trouble $trouble): iterable
+    {
+        foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
+            if ($link->block === BlockKind::Muted && $link->at instanceof DeviceRef && $trouble->region->isJoinedBy($link)) {
+                yield from $this->unmute($trouble, $link, $link->at);
+            }
+        }
+        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            if ($hop->kind !== HopKind::System || ! $hop->at instanceof DeviceRef) {
+                continue;
+            }
+            $computer = self::computerOf($trouble, $hop->at);
+            $to = $computer === null ? null : self::playedTo($trouble, $computer, $hop->at);
+            if ($computer !== null && $to !== null) {
+                $name = $trouble->names->of($hop->at);
+                yield new Candidate(
+                    "played {$computer} {$hop->at}",
+                    "{$trouble->rig->units[$computer]->name} itself plays {$name} to {$trouble->names->of($to)}",
+                    "Stop {$trouble->rig->units[$computer]->name} from playing {$name}",
+                    [new PlayDevice($computer, $hop->at, null)],
+                    Cost::SYSTEM,
+                    [$hop->at],
+                );
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> */
+    private function unmute(Trouble $trouble, Link $link, DeviceRef $device): iterable
+    {
+        $situation = $trouble->graph->state->situation;
+        $isBase = $trouble->rig->isBase($situation->id);
+        if ($link->pick instanceof PointRef) {
+            $db = $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db;
+            foreach ($trouble->placesOf($link->pick, 'pick') as $more => $where) {
+                yield new Candidate(
+                    "system {$link->pick} {$where}",
+                    "{$trouble->names->of($link->pick)} is muted in the system",
+                    "Unmute {$trouble->partOf($link->pick)} in the system{$trouble->where($where)}",
+                    [new SetProgramLevel($link->pick, $db, false, $where)],
+                    Cost::SYSTEM + $more,
+                    [$link->pick],
+                );
+            }
+
+            return;
+        }
+        $computer = self::computerOf($trouble, $device);
+        if ($computer === null) {
+            return;
+        }
+        $isHere = array_filter($situation->levels, fn ($level) => $level->slot() === "{$computer} {$device}" && $level->mute !== null) !== [];
+        $set = $trouble->graph->devices->of($computer)[(string) $device] ?? null;
+        foreach ($isBase ? [null] : ($isHere ? [$situation->id] : [null, $situation->id]) as $place => $where) {
+            yield new Candidate(
+                "system {$computer} {$device} {$where}",
+                "{$trouble->names->of($device)} is muted in the system of {$trouble->rig->units[$computer]->name}",
+                "Unmute {$trouble->names->of($device)} in the system of {$trouble->rig->units[$computer]->name}{$trouble->where($where)}",
+                [new SetSystemLevel($computer, $device, $where === null ? $set?->settings?->db : $set?->db, false, $where)],
+                Cost::SYSTEM + ($place === 0 ? 0 : Cost::ONE_SITUATION),
+                [$device],
+            );
+        }
+    }
+
+    private static function computerOf(Trouble $trouble, DeviceRef $device): ?string
+    {
+        foreach ($trouble->graph->devices->all() as $computer => $list) {
+            if (isset($list[(string) $device])) {
+                return (string) $computer;
+            }
+        }
+
+        return null;
+    }
+
+    private static function playedTo(Trouble $trouble, string $computer, DeviceRef $device): ?DeviceRef
+    {
+        return ($trouble->graph->devices->of($computer)[(string) $device] ?? null)?->settings?->playsTo;
+    }
+}
