@@ -190,7 +190,8 @@ final readonly class Computer
             'choices' => self::choices($hearing, $host, $program, $point),
             'channels' => implode(', ', $pick->channels ?? []),
             'width' => $pick === null ? 0 : ($hearing->graph->picked($program, $point)->channels ?? 0),
-            'level' => $pick === null ? null : [
+            // Systems have a level of their own for what programs play; for what they take, only where somebody has set one.
+            'level' => $pick === null || ($point->picks === Direction::Recording && $pick->db === null && ! $pick->mute) ? null : [
                 'db' => $pick->db === null ? '' : (string) $pick->db->number(),
                 'mute' => $pick->mute,
                 'says' => SystemLevel::said($pick->db, $pick->mute ? true : null),

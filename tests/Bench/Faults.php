@@ -6,13 +6,17 @@ namespace Tests\Bench;
 
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Edit\ExchangeEnds;
+use HiddenWire\Core\Edit\PlayDevice;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Diagnosis;
@@ -22,6 +26,7 @@ use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
@@ -41,6 +46,7 @@ final class Faults
         yield from self::ofCables($rig);
         yield from self::ofPicks($rig);
         yield from self::ofDefaults($rig);
+        yield from self::ofSystems($rig);
         $base = $rig->situation() ?? throw new \LogicException('A rig has a base');
         $state = new State($rig, $base);
         foreach ($rig->units as $unit) {
@@ -126,6 +132,25 @@ final class Faults
     private static function table(Rig $rig, ?Hearings $hearings = null): array
     {
         return array_map(fn ($pair) => $pair->verdict->value, iterator_to_array(($hearings ?? new Hearings($rig))->cells()));
+    }
+
+    /** @return \Generator<string, RigEdit> what a hand, or an update, does in the system: mutes, and a recording device that is played */
+    private static function ofSystems(Rig $rig): \Generator
+    {
+        foreach ((new DeviceLists($rig, new Wiring($rig)))->all() as $computer => $devices) {
+            $default = array_values(array_filter($devices, fn ($one) => $one->has(Role::Playback)))[0] ?? null;
+            foreach ($devices as $device) {
+                yield "{$device->ref} muted in the system" => new SetSystemLevel((string) $computer, $device->ref, $device->settings?->db, true);
+                if ($device->direction === Direction::Recording && $default !== null && $device->settings?->playsTo === null) {
+                    yield "{$device->ref} played by the system" => new PlayDevice((string) $computer, $device->ref, $default->ref);
+                }
+            }
+        }
+        foreach ($rig->picks as $pick) {
+            if (! $pick->mute) {
+                yield "{$pick->at} muted in the system" => new SetProgramLevel($pick->at, $pick->db, true);
+            }
+        }
     }
 
     /** @return \Generator<string, RigEdit> */

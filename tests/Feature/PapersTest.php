@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\StoredRig;
+
+beforeEach(function () {
+    $this->owner = User::factory()->create();
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/system-plays-console.json'));
+    $this->edit = fn (array $fields) => $this->actingAs($this->owner)
+        ->post("/rigs/{$this->rig->id}/edits", [...$fields, 'revision' => $this->rig->fresh()->revision]);
+    $this->now = fn () => StoredRig::load($this->rig->fresh());
+});
+
+it('sets what the system does: a device\'s level, mute and where it is played, and leaves what a form does not name', function () {
+    ($this->edit)(['edit' => 'device', 'computer' => 'pc', 'device' => 'pc/line-in/in', 'name' => 'Console', 'enabled' => '1', 'db' => '-3.5', 'mute' => '1',
+        'plays_to' => ''])->assertSessionHasNoErrors();
+    $set = ($this->now)()->devices[1];
+    expect([$set->db?->number(), $set->mute, $set->playsTo])->toBe([-3.5, true, null]);
+    ($this->edit)(['edit' => 'device', 'computer' => 'pc', 'device' => 'pc/line-in/in', 'name' => 'Old console', 'enabled' => '1'])->assertSessionHasNoErrors();
+    $set = ($this->now)()->devices[1];
+    expect([$set->name, $set->db?->number(), $set->mute])->toBe(['Old console', -3.5, true]);
+    ($this->edit)(['edit' => 'device', 'computer' => 'pc', 'device' => 'pc/line-in/in', 'name' => 'x', 'enabled' => '1', 'db' => '31'])
+        ->assertSessionHasErrors('db');
+    ($this->edit)(['edit' => 'device', 'computer' => 'pc', 'device' => 'pc/line-in/in', 'name' => 'x', 'enabled' => '1', 'db' => '', 'plays_to' => 'mic/usb/rec'])
+        ->assertSessionHasErrors();
+});
+
+it('sets a level in a situation, and takes it back there', function () {
+    ($this->edit)(['edit' => 'system-level', 'situation' => 'pause', 'computer' => 'pc', 'device' => 'pc/line-out/out', 'db' => '-20', 'mute' => ''])
+        ->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['pause']->levels)->toHaveCount(2)->and(($this->now)()->situations['pause']->levels[1]->mute)->toBeNull();
+    ($this->edit)(['edit' => 'system-level', 'situation' => 'pause', 'computer' => 'pc', 'device' => 'pc/line-out/out', 'db' => '', 'mute' => ''])
+        ->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['pause']->levels)->toHaveCount(1);
+    ($this->edit)(['edit' => 'system-level', 'situation' => 'on-air', 'computer' => 'pc', 'device' => 'pc/line-out/out', 'db' => '-20'])
+        ->assertSessionHasErrors('situation');
+    $this->get("/rigs/{$this->rig->id}/situations?situation=pause")->assertOk()->assertSee('Computer: Console muted');
+});
+
+it('sets a program\'s level in the system, and keeps it when another device is picked', function () {
+    ($this->edit)(['edit' => 'program-level', 'unit' => 'music', 'point' => 'sound', 'db' => '-6', 'mute' => '1'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'pick', 'unit' => 'music', 'point' => 'sound', 'device' => 'pc/line-out/out'])->assertSessionHasNoErrors();
+    $pick = ($this->now)()->picks['music/sound'];
+    expect([(string) $pick->device, $pick->db?->number(), $pick->mute])->toBe(['pc/line-out/out', -6, true]);
+    ($this->edit)(['edit' => 'program-level', 'unit' => 'broadcast', 'point' => 'source-3', 'db' => '-6'])->assertSessionHasErrors('point');
+});
+
+it('writes down prices, manuals, systems and licences, and says what is wrong with them', function () {
+    $describe = fn (string $unit, array $more) => ($this->edit)(['edit' => 'describe-unit', 'unit' => $unit, 'name' => 'Named', 'price' => '', 'links' => '', ...$more]);
+    $describe('pc', ['price' => '450 EUR', 'supplier' => 'A shop', 'ready_s' => '40', 'system' => 'Quay', 'system_version' => '12.1',
+        'links' => "Manual https://manuals.example/pc\nhttps://drivers.example/"])->assertSessionHasNoErrors();
+    $pc = ($this->now)()->units['pc'];
+    expect([$pc->price, $pc->supplier, $pc->readyS, $pc->system?->words()])->toBe(['450 EUR', 'A shop', 40, 'Quay 12.1'])
+        ->and(array_map(fn ($link) => [$link->label, $link->url], $pc->links))
+        ->toBe([['Manual', 'https://manuals.example/pc'], ['Manual', 'https://drivers.example/']]);
+    $describe('pc', ['links' => 'Manual javascript:alert(1)'])->assertSessionHasErrors('links');
+    $describe('pc', ['system' => 'Quay', 'system_version' => 'twelve'])->assertSessionHasErrors('system_version');
+    $describe('pc', ['ready_s' => '3601'])->assertSessionHasErrors('ready_s');
+    // A program has a licence, and no operating system of its own.
+    $describe('music', ['licence' => 'one seat', 'edition' => 'Home', 'system' => 'Quay'])->assertSessionHasNoErrors();
+    $music = ($this->now)()->units['music'];
+    expect([$music->licence, $music->edition, $music->system])->toBe(['one seat', 'Home', null]);
+    // A form that says nothing of it leaves it.
+    ($this->edit)(['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Player'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['music']->licence)->toBe('one seat');
+    $this->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('Quay 12.1');
+});
+
+it('writes reasons and steps, and refuses those about nothing', function () {
+    ($this->edit)(['edit' => 'reason', 'about' => 'units/pc/points/line-in', 'why' => 'It is quiet.', 'leave_alone' => '1'])->assertSessionHasNoErrors();
+    expect(($this->now)()->papers->reasons[0]->words())->toBe('Leave alone. It is quiet.');
+    ($this->edit)(['edit' => 'reason', 'about' => 'units/pc/points/line-in', 'why' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->papers->reasons)->toBe([]);
+    foreach (['units/nobody', 'units/pc/points/none', 'pc', '', 'wishes/a'] as $about) {
+        ($this->edit)(['edit' => 'reason', 'about' => $about, 'why' => 'x'])->assertSessionHasErrors('about');
+    }
+    ($this->edit)(['edit' => 'show-step', 'phase' => 'open', 'text' => 'Wave', 'at_min' => '-3', 'wait_s' => '5'])->assertSessionHasNoErrors();
+    expect(($this->now)()->papers->steps[0]->words())->toBe('3 minutes before: Wave; wait 5 seconds');
+    ($this->edit)(['edit' => 'show-step', 'phase' => 'lunch', 'text' => 'Eat'])->assertSessionHasErrors('phase');
+    ($this->edit)(['edit' => 'show-step', 'phase' => 'open', 'text' => ''])->assertSessionHasErrors('text');
+    ($this->edit)(['edit' => 'show-step', 'step' => 'none', 'phase' => 'open', 'text' => 'x'])->assertSessionHasErrors('step');
+    ($this->edit)(['edit' => 'remove-show-step', 'step' => 'wave'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'move-show-step', 'step' => 'wave'])->assertSessionHasErrors('step');
+    ($this->edit)(['edit' => 'reopen', 'evidence' => '0000000000000000'])->assertSessionHasErrors('evidence');
+});
