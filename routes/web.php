@@ -101,9 +101,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::delete('/{book}', 'destroy')->name('.destroy');
                 Route::get('/{book}/file', 'file')->name('.file');
             });
-            Route::controller(ComparisonController::class)->prefix('/history/{number}/{with}')->whereNumber(['number', 'with'])->group(function () {
-                Route::get('/', 'show')->name('compare');
-                Route::get('/maps', 'maps')->middleware('throttle:layout')->name('compare.maps');
+            Route::controller(ComparisonController::class)->prefix('/history/{number}/{with}')->group(function () {
+                Route::get('/', 'show')->whereNumber(['number', 'with'])->name('compare');
+                Route::get('/maps', 'maps')->whereNumber(['number', 'with'])->middleware('throttle:layout')->name('compare.maps');
             });
             Route::controller(CardController::class)->prefix('/cards')->group(function () {
                 Route::get('/', 'index')->name('cards');

@@ -33,7 +33,9 @@ final class ComparedMaps
     public static function of(Record $record, array $numbers, Rig $before, Rig $after, MapDepth $depth): array
     {
         if (max(count($before->units), count($after->units)) > self::LAID_OUT_AT_ONCE) {
-            throw new TooLarge('The maps of a rig of more than '.self::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.');
+            throw new TooLarge(
+                'The maps of a rig of more than '.self::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.',
+            );
         }
         $map = fn (Rig $rig): MapGraph => new MapGraph((new GraphBuilder($rig))->build($rig->base()), $depth);
         [$was, $is] = [$map($before), $map($after)];

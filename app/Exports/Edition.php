@@ -40,8 +40,12 @@ final readonly class Edition
      * @throws InvalidDocument when the rig can't be read
      * @throws UnreadableRevision when the revision can't be read any more
      */
-    public static function of(Record $record, ?int $number = null, bool $isPatient = false, ScheduleOrder $order = ScheduleOrder::Label): self
-    {
+    public static function of(
+        Record $record,
+        ?int $number = null,
+        bool $isPatient = false,
+        ScheduleOrder $order = ScheduleOrder::Label,
+    ): self {
         $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
         $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
         // Of the rig as it is they are kept once somebody has looked.

@@ -41,7 +41,8 @@ final readonly class WrittenBook
 
     public function html(): string
     {
-        return $this->kept() ?? Cache::lock("book:{$this->record->id}", self::WAIT)->block(self::WAIT, fn (): string => $this->kept() ?? $this->write());
+        return $this->kept()
+            ?? Cache::lock("book:{$this->record->id}", self::WAIT)->block(self::WAIT, fn (): string => $this->kept() ?? $this->write());
     }
 
     private function write(): string

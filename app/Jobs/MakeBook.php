@@ -41,7 +41,8 @@ final class MakeBook implements ShouldQueue
         $book->update(['state' => BookState::Working]);
         try {
             $asked = $book->asked;
-            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: ScheduleOrder::tryFrom($asked['order'] ?? '') ?? ScheduleOrder::Label);
+            $order = ScheduleOrder::tryFrom($asked['order'] ?? '') ?? ScheduleOrder::Label;
+            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: $order);
             $writer = new BookPdf(
                 $edition->drawings,
                 $asked['parts'],

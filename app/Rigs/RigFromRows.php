@@ -89,6 +89,7 @@ final class RigFromRows
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
                     'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
+                    'values' => (object) ($row->values ?? []),
                 ],
             ]),
             'cables' => $this->each(Cable::class, fn ($row) => [
@@ -152,6 +153,7 @@ final class RigFromRows
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
                 'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
+                'settings' => array_map(fn (array $set) => (object) $set, $row->settings ?? []),
                 'levels' => array_map(fn (array $level) => (object) $level, $row->levels ?? []),
             ]),
             'reasons' => $this->each(Reason::class, fn ($row) => [
@@ -254,6 +256,9 @@ final class RigFromRows
                 $model->runs_on ?? [],
             ),
             'asks' => $model->asks ?? [],
+            'settings' => $model->settings === null ? [] : json_decode($model->settings),
+            'made_at' => $model->made_at === null ? null : (object) $model->made_at,
+            'holds' => $model->holds,
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,
@@ -310,7 +315,10 @@ final class RigFromRows
     private function span(\stdClass $row, string $name): ?\stdClass
     {
         return $row->{"{$name}_from"} === null ? null
-            : (object) ['from' => $row->{"{$name}_from"}, 'to' => $row->{"{$name}_to"}, 'db' => $row->{"{$name}_db"}];
+            : $this->known([
+                'from' => $row->{"{$name}_from"}, 'to' => $row->{"{$name}_to"}, 'db' => $row->{"{$name}_db"},
+                'scale' => $row->{"{$name}_scale"} === null ? null : (object) $row->{"{$name}_scale"},
+            ]);
     }
 
     /**

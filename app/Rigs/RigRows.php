@@ -235,6 +235,7 @@ final class RigRows
                 'ready_s' => $unit->readyS,
                 'system' => self::json($unit->system),
                 'licence' => $unit->licence,
+                'values' => $unit->values === [] ? null : self::json((object) array_map(DocumentWriter::value(...), $unit->values)),
                 'edition' => $unit->edition,
             ];
             foreach ($unit->needs as $i => $needed) {
@@ -351,6 +352,9 @@ final class RigRows
                 'absent' => json_encode($situation->absent),
                 'pulled' => json_encode($situation->pulled),
                 'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
+                'settings' => $situation->settings === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->situationSetting(...), array_values($situation->settings))),
                 'levels' => $situation->levels === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->situationLevel(...), array_values($situation->levels))),
@@ -429,6 +433,11 @@ final class RigRows
                 )),
                 'runs_on' => $model->runsOn === [] ? null : self::json($model->runsOn),
                 'asks' => $model->asks === [] ? null : self::json($model->asks),
+                'settings' => $model->settings === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->setting(...), array_values($model->settings))),
+                'made_at' => self::json((new DocumentWriter)->madeAt($model->made)),
+                'holds' => $model->holds?->value,
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
             ];
@@ -508,10 +517,13 @@ final class RigRows
         return $value === null ? null : json_encode($value, JSON_THROW_ON_ERROR);
     }
 
-    /** @return array<string, float|null> */
+    /** @return array<string, float|string|null> */
     private static function span(string $name, ?Span $span): array
     {
-        return ["{$name}_from" => $span?->from->value(), "{$name}_to" => $span?->to->value(), "{$name}_db" => $span?->db->value()];
+        return [
+            "{$name}_from" => $span?->from->value(), "{$name}_to" => $span?->to->value(), "{$name}_db" => $span?->db->value(),
+            "{$name}_scale" => self::json((new DocumentWriter)->ownScale($span?->scale)),
+        ];
     }
 
     /** @return array<string, mixed> */

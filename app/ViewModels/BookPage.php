@@ -43,7 +43,9 @@ final readonly class BookPage
     {
         $all = count($this->titles());
 
-        return $this->parts === null ? "All {$all} parts" : count(array_intersect($this->parts, array_keys($this->titles())))." of {$all} parts";
+        return $this->parts === null
+            ? "All {$all} parts"
+            : count(array_intersect($this->parts, array_keys($this->titles())))." of {$all} parts";
     }
 
     /** @return array<string, string> titles of all parts, by key */

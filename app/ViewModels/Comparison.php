@@ -23,7 +23,8 @@ final readonly class Comparison
     /** Which revisions, from what to what, when. */
     public function words(): string
     {
-        $of = fn (Revision $one): string => ($one->name === '' ? '' : "{$one->name}: ")."{$one->what} ({$one->created_at->toDateTimeString()})";
+        $of = fn (Revision $one): string => ($one->name === '' ? '' : "{$one->name}: ")
+            ."{$one->what} ({$one->created_at->toDateTimeString()})";
 
         return "{$of($this->before)} → {$of($this->after)}";
     }

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\State;
 
@@ -27,10 +28,17 @@ final readonly class Control
             $value = $state->of($unit, $point, $kind);
             $scale = $kind->scale($point);
             $parts[] = $scale === null ? Key::of($kind, $value === true)
-                : new Knob($kind->key(), $kind->name(), $kind->plain($value), $scale);
+                : new Knob($kind->key(), $kind->name(), $kind->plain($value), $scale, self::ownScale($point, $kind->key()));
         }
         $this->parts = $parts;
         $this->isMuted = $state->isMuted($unit, $point);
         $this->keptMuteBy = $point->mute === null ? null : $state->autoMutedBy($unit, $point)?->label;
+    }
+
+    private static function ownScale(Point $point, string $control): ?OwnScale
+    {
+        return match ($control) {
+            'gain' => $point->gain?->scale, 'fader' => $point->fader?->scale, default => null,
+        };
     }
 }

@@ -26,7 +26,8 @@ final class ReasonTargets
         }
         foreach ($model->routes as $route) {
             if ($route->can !== []) {
-                $all["units/{$unit->id}/routes/{$route->key()}"] = "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}";
+                $name = "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}";
+                $all["units/{$unit->id}/routes/{$route->key()}"] = $name;
             }
         }
         foreach ($model->sockets as $socket) {

@@ -10,6 +10,8 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Equipment\Setting;
+use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
@@ -17,6 +19,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HeardPair;
@@ -231,7 +234,10 @@ final readonly class RigPage
     /** @return array<int, Cause> by their place among all: those that nobody has accepted */
     public function openCauses(): array
     {
-        return array_filter($this->causes->causes ?? [], fn (Cause $cause) => $this->rig->papers->acceptanceOf($cause->evidence()) === null);
+        return array_filter(
+            $this->causes->causes ?? [],
+            fn (Cause $cause) => $this->rig->papers->acceptanceOf($cause->evidence()) === null,
+        );
     }
 
     /** @return array<int, Cause> */
@@ -249,6 +255,38 @@ final readonly class RigPage
         )));
 
         return Count::of(count($this->openCauses()), 'cause').' for '.Count::of(count($cells), 'cell');
+    }
+
+    /**
+     * A named setting of a unit as a form shows it.
+     *
+     * @return array{set: string, otherwise: string, choices: array<array-key, string>, place: string} `set` in the situation that is shown;
+     *     empty where it stands as `otherwise` says
+     */
+    public function setting(Unit $unit, Setting $setting): array
+    {
+        $isBase = $this->rig->isBase($this->situation->id);
+        $base = $unit->values[$setting->id] ?? $setting->factory;
+        $set = $isBase ? $unit->values[$setting->id] ?? null : null;
+        foreach ($isBase ? [] : $this->situation->settings as $one) {
+            $set = $one->slot() === "{$unit->id} {$setting->id}" ? $one->value : $set;
+        }
+        $made = $setting->made ?? $this->rig->modelOf($unit)->made;
+        $holds = $setting->holds ?? $this->rig->modelOf($unit)->holds;
+
+        return [
+            'set' => $set === null ? '' : (is_bool($set) ? ($set ? '1' : '0') : (string) $set),
+            'otherwise' => $isBase ? "{$setting->words($setting->factory)}, as it comes" : "{$setting->words($base)}, as in the base",
+            'choices' => match ($setting->kind) {
+                SettingKind::Choice => array_combine($setting->choices, $setting->choices),
+                SettingKind::Toggle => ['1' => 'on', '0' => 'off'],
+                default => [],
+            },
+            'place' => implode('; ', array_filter([
+                $made?->words() ?? '', $holds === null ? '' : "holds {$holds->words()}",
+                $setting->since === '' ? '' : "since firmware {$setting->since}",
+            ])),
+        ];
     }
 
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */

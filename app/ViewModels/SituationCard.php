@@ -8,6 +8,7 @@ use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
@@ -27,7 +28,9 @@ final readonly class SituationCard
     {
         $this->isBase = $page->rig->isBase($situation->id);
         $this->isShown = $situation === $page->situation;
-        $this->lines = [...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->levels(), ...$this->wishes()];
+        $this->lines = [
+            ...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->levels(), ...$this->settings(), ...$this->wishes(),
+        ];
     }
 
     /** @return list<self> */
@@ -107,6 +110,16 @@ final readonly class SituationCard
                 'direction' => $default->direction->value, 'role' => $default->role->value,
             ],
         ], $this->situation->defaults));
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> named settings */
+    private function settings(): array
+    {
+        return array_values(array_map(fn (SettingValue $set) => [
+            'what' => $set->words($this->page->rig),
+            'says' => '',
+            'fields' => ['edit' => 'value', 'situation' => $this->situation->id, 'unit' => $set->unit, 'setting' => $set->setting],
+        ], $this->situation->settings));
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> the system's levels of devices */

@@ -33,8 +33,10 @@ final readonly class CardStep
 
     public function words(): string
     {
-        return ($this->atMin === null ? '' : $this->clock().'  ').$this->text
+        $says = ($this->atMin === null ? '' : $this->clock().'  ').$this->text
             .($this->waitS === 0 ? '' : '; wait '.Count::of($this->waitS, 'second'))
-            .($this->note === '' ? '' : " ({$this->note})").(preg_match('/[.!?]$/', $this->text.$this->note) === 1 && $this->note === '' ? '' : '.');
+            .($this->note === '' ? '' : " ({$this->note})");
+
+        return preg_match('/[.!?]$/', $says) === 1 ? $says : "{$says}.";
     }
 }

@@ -25,9 +25,11 @@ final readonly class Schedule
     }
 
     /**
-     * @return list<array{label: string, type: string, length_m: float|null, colour: string, owned: bool, price: string, supplier: string, content: string,
+     * @return list<array{label: string, type: string, length_m: float|null, colour: string, owned: bool, price: string,
+     *     supplier: string, content: string,
      *     from: array{place: string, unit: string, socket: string, connector: string},
-     *     to: array{place: string, unit: string, socket: string, connector: string}}> in the order asked for; labels by the value of their numbers
+     *     to: array{place: string, unit: string, socket: string, connector: string}}> in the order asked for; labels by the value of their
+     *     numbers
      */
     public function rows(): array
     {

@@ -24,9 +24,11 @@ final class RunsHere
         }
         $ofThis = array_filter($needs, fn (SystemNeed $need) => $system->isNamed($need->system));
 
+        $words = fn (array $some): string => implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $some));
+
         return $ofThis === []
-            ? "does not run on {$system->name}: it runs on ".implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $needs))
-            : "{$system->words()} is too old for it: it runs on ".implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $ofThis));
+            ? "does not run on {$system->name}: it runs on {$words($needs)}"
+            : "{$system->words()} is too old for it: it runs on {$words($ofThis)}";
     }
 
     /**

@@ -42,6 +42,7 @@ use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
@@ -246,6 +247,7 @@ final class DocumentReader
         $atLogin = $unit->flag('at_login') ?? false;
         $points = [];
         $routes = [];
+        $values = [];
         $settings = $unit->object('settings');
         if ($settings !== null) {
             foreach ($settings->map('points') as $key => $data) {
@@ -260,17 +262,30 @@ final class DocumentReader
                     $settings->at('routes').'/'.Problem::token((string) $key),
                 ));
             }
+            foreach ($this->version < 2 ? [] : $settings->map('values') as $key => $value) {
+                $read = ModelReader::value($value);
+                if ($read === null) {
+                    $settings->problem(
+                        $settings->at('values').'/'.Problem::token((string) $key),
+                        'This is a text, a number, true or false.',
+                    );
+                } else {
+                    $values[(string) $key] = $read;
+                }
+            }
             $settings->done();
         }
         [$price, $supplier] = $this->purchase($unit);
         $links = $this->version < 2 ? [] : array_values($this->each($unit, 'links', $this->link(...), Bounds::LINKS));
         $readyS = $this->version < 2 ? null : $unit->whole('ready_s', ...Bounds::WAIT_S);
         $system = $this->version < 2 ? null : $this->system($unit);
-        [$licence, $edition] = $this->version < 2 ? ['', ''] : [$unit->text('licence', Bounds::NAME) ?? '', $unit->text('edition', Bounds::NOTE) ?? ''];
+        [$licence, $edition] = $this->version < 2
+            ? ['', '']
+            : [$unit->text('licence', Bounds::NAME) ?? '', $unit->text('edition', Bounds::NOTE) ?? ''];
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
-                $price, $supplier, $links, $readyS, $system, $licence, $edition) : null;
+                $price, $supplier, $links, $readyS, $system, $licence, $edition, $values) : null;
     }
 
     /** @return array{string, string} price and supplier */
@@ -542,6 +557,15 @@ final class DocumentReader
         return $level->done() && $computer !== null && $ref !== null ? new SystemLevel($computer, $ref, $db, $mute) : null;
     }
 
+    private function situationSetting(Fields $set): ?SettingValue
+    {
+        $unit = $set->id('unit');
+        $setting = $set->id('setting');
+        $value = ModelReader::value($set->raw('value')) ?? $set->problem($set->at('value'), 'This is a text, a number, true or false.');
+
+        return $set->done() && $unit !== null && $setting !== null && $value !== null ? new SettingValue($unit, $setting, $value) : null;
+    }
+
     private function situation(Fields $situation): ?Situation
     {
         $id = $situation->id('id');
@@ -551,9 +575,10 @@ final class DocumentReader
         $pulled = $this->ids($situation, 'pulled');
         $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
         $levels = $this->version < 2 ? [] : $this->each($situation, 'levels', $this->situationLevel(...));
+        $settings = $this->version < 2 ? [] : $this->each($situation, 'settings', $this->situationSetting(...));
 
         return $situation->done() && $id !== null && $name !== null
-            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels) : null;
+            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings) : null;
     }
 
     private function situationDefault(Fields $default): ?SituationDefault

@@ -9,9 +9,13 @@ use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\MadeAt;
+use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Setting;
+use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
@@ -34,6 +38,7 @@ use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
@@ -132,6 +137,7 @@ final class DocumentWriter
                     'pulled' => $situation->pulled,
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
                     'levels' => array_map($this->situationLevel(...), array_values($situation->levels)),
+                    'settings' => array_map($this->situationSetting(...), array_values($situation->settings)),
                 ]),
             ], array_values($rig->situations)),
             ...$this->papers($rig->papers),
@@ -143,7 +149,9 @@ final class DocumentWriter
     {
         return $this->filled([
             'reasons' => array_values(array_map(
-                fn (Reason $one) => ['about' => (string) $one->about, ...$this->filled(['why' => $one->why, 'leave_alone' => $one->leaveAlone])],
+                fn (Reason $one) => [
+                    'about' => (string) $one->about, ...$this->filled(['why' => $one->why, 'leave_alone' => $one->leaveAlone]),
+                ],
                 $papers->reasons,
             )),
             'steps' => array_values(array_map(fn (ShowStep $step) => [
@@ -187,6 +195,9 @@ final class DocumentWriter
                     $model->runsOn,
                 ),
                 'asks' => array_map(fn (InstallNeed $ask) => $ask->value, $model->asks),
+                'settings' => array_map($this->setting(...), array_values($model->settings)),
+                'made_at' => $this->madeAt($model->made),
+                'holds' => $model->holds?->value,
             ]),
         ];
     }
@@ -237,10 +248,53 @@ final class DocumentWriter
         ];
     }
 
-    /** @return array<string, int|float>|null */
+    /** @return array<string, mixed>|null */
+    public function ownScale(?OwnScale $scale): ?array
+    {
+        return $scale === null ? null : [
+            ...$this->filled(['unit' => $scale->unit]),
+            'marks' => array_map(fn (array $mark) => [$this->number($mark[0]), $this->number($mark[1])], $scale->marks),
+        ];
+    }
+
+    /** @return array<string, string>|null */
+    public function madeAt(?MadeAt $made): ?array
+    {
+        return $made === null ? null : ['by' => $made->by->value, ...($made->path === '' ? [] : ['path' => $made->path])];
+    }
+
+    /** @return array<string, mixed> */
+    public function setting(Setting $setting): array
+    {
+        return [
+            'id' => $setting->id, 'label' => $setting->label, 'kind' => $setting->kind->value,
+            ...$this->filled(['choices' => $setting->choices]),
+            ...$this->known(['from' => $this->number($setting->range[0] ?? null), 'to' => $this->number($setting->range[1] ?? null)]),
+            ...$this->filled(['unit' => $setting->unit]),
+            'factory' => self::value($setting->factory),
+            ...$this->filled([
+                'made_at' => $this->madeAt($setting->made), 'holds' => $setting->holds?->value, 'since' => $setting->since,
+                'effects' => array_map(fn (SettingEffect $effect) => [
+                    'value' => self::value($effect->value), ...$this->known(['route' => $effect->route, 'point' => $effect->point]),
+                    'on' => $effect->on,
+                ], $setting->effects),
+            ]),
+        ];
+    }
+
+    /** A value of a setting as documents hold it. */
+    public static function value(string|bool|float $value): string|bool|int|float
+    {
+        return is_float($value) && $value === floor($value) ? (int) $value : $value;
+    }
+
+    /** @return array<string, mixed>|null */
     private function span(?Span $span): ?array
     {
-        return $span === null ? null : ['from' => $span->from->number(), 'to' => $span->to->number(), 'db' => $span->db->number()];
+        return $span === null ? null : [
+            'from' => $span->from->number(), 'to' => $span->to->number(), 'db' => $span->db->number(),
+            ...$this->known(['scale' => $this->ownScale($span->scale)]),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -279,6 +333,7 @@ final class DocumentWriter
                         fn (RouteSettings $set) => $this->routeSettings($set) ?: new \stdClass,
                         $unit->routes,
                     )),
+                    'values' => $this->map(array_map(self::value(...), $unit->values)),
                 ]),
                 'price' => $unit->price,
                 'supplier' => $unit->supplier,
@@ -399,6 +454,12 @@ final class DocumentWriter
             'computer' => $level->computer, 'device' => (string) $level->device,
             ...$this->known(['db' => $level->db?->number(), 'mute' => $level->mute]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public function situationSetting(SettingValue $set): array
+    {
+        return ['unit' => $set->unit, 'setting' => $set->setting, 'value' => self::value($set->value)];
     }
 
     private function number(?float $value): int|float|null

@@ -11,15 +11,22 @@ use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Holds;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Limits;
 use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Equipment\MadeAt;
+use HiddenWire\Core\Equipment\MadeBy;
+use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Phantom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Setting;
+use HiddenWire\Core\Equipment\SettingEffect;
+use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
@@ -35,6 +42,14 @@ final class ModelReader
 {
     /** The widest device or point that the format takes. */
     public const MAX_CHANNELS = Bounds::CHANNELS;
+
+    private const MOST_MARKS = 60;
+
+    private const FARTHEST_MARK = 100_000;
+
+    private const MOST_CHOICES = 60;
+
+    private const MOST_EFFECTS = 200;
 
     /** @param  int  $version  of the format that it is written in */
     public function __construct(private readonly int $version = DocumentReader::VERSION)
@@ -53,10 +68,13 @@ final class ModelReader
         $limits = $this->limits($model->object('limits'));
         $autoMutes = $this->autoMutes($model);
         [$runsOn, $asks] = $this->version < 2 ? [[], []] : [$this->runsOn($model), $this->asks($model)];
+        $settings = $this->version < 2 ? [] : $this->each($model, 'settings', $this->setting(...), 100);
+        $made = $this->version < 2 ? null : $this->madeAt($model);
+        $holds = $this->version < 2 ? null : $model->choice('holds', Holds::class, needed: false);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks)
+                $runsOn, $asks, $settings, $made, $holds)
             : null;
     }
 
@@ -98,7 +116,7 @@ final class ModelReader
     /**
      * Reads a list of things that have an id (a route's is its key) and refuses an id that comes twice.
      *
-     * @template T of Socket|Lane|Point|Route
+     * @template T of Socket|Lane|Point|Route|Setting
      *
      * @param  callable(Fields): (T|null)  $read
      * @return array<string, T>
@@ -225,14 +243,129 @@ final class ModelReader
         $from = $span->decibels('from', needed: true);
         $to = $span->decibels('to', needed: true);
         $db = $span->decibels('db') ?? Decibels::zero();
+        $scale = $this->version < 2 ? null : $this->ownScale($span);
         if (! $span->done() || $from === null || $to === null) {
             return null;
         }
         try {
-            return new Span($from, $to, $db);
+            return new Span($from, $to, $db, $scale);
         } catch (\RangeException $e) {
             return $of->problem($span->pointer, $e->getMessage());
         }
+    }
+
+    private function ownScale(Fields $span): ?OwnScale
+    {
+        $scale = $span->object('scale');
+        if ($scale === null) {
+            return null;
+        }
+        $unit = $scale->text('unit', Bounds::JACK_COLOUR) ?? '';
+        $marks = [];
+        foreach ($scale->list('marks', self::MOST_MARKS) as $i => $pair) {
+            if (! is_array($pair) || count($pair) !== 2 || ! self::isNumber($pair[0]) || ! self::isNumber($pair[1])) {
+                $scale->problem($scale->at('marks').'/'.$i, 'A mark is [what is printed, the dB that it comes to].');
+
+                continue;
+            }
+            $marks[] = [(float) $pair[0], (float) $pair[1]];
+        }
+        $read = $marks === [] ? null : new OwnScale($unit, $marks);
+        if ($scale->isSound() && ($read === null || ! $read->isReadable())) {
+            $scale->problem($scale->at('marks'), 'A scale has two marks or more, and both their numbers rise.');
+        }
+
+        return $scale->done() ? $read : null;
+    }
+
+    private static function isNumber(mixed $value): bool
+    {
+        return (is_int($value) || is_float($value)) && abs($value) <= self::FARTHEST_MARK && round($value, 3) == $value;
+    }
+
+    private function madeAt(Fields $of): ?MadeAt
+    {
+        $made = $of->object('made_at');
+        if ($made === null) {
+            return null;
+        }
+        $by = $made->choice('by', MadeBy::class);
+        $path = $made->text('path', Bounds::NAME) ?? '';
+
+        return $made->done() && $by !== null ? new MadeAt($by, $path) : null;
+    }
+
+    private function setting(Fields $setting): ?Setting
+    {
+        $id = $setting->id('id');
+        $label = $setting->text('label', Bounds::SHORT_NAME, needed: true);
+        $kind = $setting->choice('kind', SettingKind::class);
+        $choices = [];
+        foreach ($setting->list('choices', self::MOST_CHOICES) as $i => $choice) {
+            if (! is_string($choice) || trim($choice) === '' || mb_strlen($choice) > Bounds::SHORT_NAME
+                || in_array($choice, $choices, true)) {
+                $setting->problem(
+                    $setting->at('choices').'/'.$i,
+                    'A choice is a text of '.Bounds::SHORT_NAME.' characters at most, said once.',
+                );
+            } else {
+                $choices[] = $choice;
+            }
+        }
+        $range = $setting->has('from') || $setting->has('to')
+            ? [$setting->number('from', -1e6, 1e6, needed: true), $setting->number('to', -1e6, 1e6, needed: true)]
+            : null;
+        $unit = $setting->text('unit', Bounds::JACK_COLOUR) ?? '';
+        $factory = self::value($setting->raw('factory'))
+            ?? $setting->problem($setting->at('factory'), 'This is missing: where it stands when new.');
+        $made = $this->madeAt($setting);
+        $holds = $setting->choice('holds', Holds::class, needed: false);
+        $since = $setting->text('since', Bounds::NOTE) ?? '';
+        $effects = $this->effects($setting);
+        if (! $setting->done() || $id === null || $label === null || $kind === null || $factory === null || $effects === null
+            || ($range !== null && in_array(null, $range, true))) {
+            return null;
+        }
+        $read = new Setting($id, $label, $kind, $choices, $range === null ? null : [(float) $range[0], (float) $range[1]], $unit, $factory,
+            $made, $holds, $since, $effects);
+        if ($kind === SettingKind::Choice && count($choices) < 2) {
+            return $setting->problem($setting->at('choices'), 'A choice has two or more.');
+        }
+        $trouble = $read->whyNot($factory);
+
+        return $trouble === null ? $read : $setting->problem($setting->at('factory'), $trouble);
+    }
+
+    /** A value of a setting as documents hold it: a text, a switch or a number. */
+    public static function value(mixed $value): string|bool|float|null
+    {
+        return match (true) {
+            is_bool($value) => $value,
+            self::isNumber($value) => (float) $value,
+            is_string($value) && mb_strlen($value) <= Bounds::NAME => $value,
+            default => null,
+        };
+    }
+
+    /** @return list<SettingEffect>|null */
+    private function effects(Fields $setting): ?array
+    {
+        $effects = [];
+        foreach ($setting->list('effects', self::MOST_EFFECTS) as $i => $data) {
+            $effect = $setting->inside($data, $setting->at('effects').'/'.$i);
+            $value = self::value($effect->raw('value'));
+            $route = $effect->has('route') ? $effect->text('route', 131, needed: true) : null;
+            $point = $effect->has('point') ? $effect->id('point') : null;
+            $on = $effect->flag('on');
+            if ($effect->isSound() && ($value === null || $on === null || ($route === null) === ($point === null))) {
+                $effect->problem($effect->pointer, 'An effect says at which "value" a "route" or a "point" is "on" or not.');
+            }
+            if ($effect->done() && $value !== null && $on !== null) {
+                $effects[] = new SettingEffect($value, $route, $point, $on);
+            }
+        }
+
+        return $setting->isSound() ? $effects : null;
     }
 
     private function route(Fields $route): ?Route

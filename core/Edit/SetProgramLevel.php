@@ -24,7 +24,9 @@ final readonly class SetProgramLevel implements RigEdit
     {
         $pick = $this->pick($rig);
 
-        return $pick === null ? $rig : (new SetPick($this->at, $pick->with(db: $this->db, mute: $this->mute), $this->situation))->applyTo($rig);
+        return $pick === null
+            ? $rig
+            : (new SetPick($this->at, $pick->with(db: $this->db, mute: $this->mute), $this->situation))->applyTo($rig);
     }
 
     public function words(Rig $rig): string

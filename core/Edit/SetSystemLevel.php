@@ -47,8 +47,9 @@ final readonly class SetSystemLevel implements RigEdit
     public function words(Rig $rig): string
     {
         $said = SystemLevel::said($this->db, $this->mute);
+        $usual = $this->situation === null ? 'as it comes' : 'as in the base';
 
         return "{$rig->units[$this->computer]->name}: ".(new Names($rig))->of($this->device).' in the system '
-            .($said !== '' ? $said : ($this->situation === null ? 'as it comes' : 'as in the base')).Settings::where($rig, $this->situation);
+            .($said !== '' ? $said : $usual).Settings::where($rig, $this->situation);
     }
 }

@@ -27,6 +27,7 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
@@ -86,6 +87,7 @@ final class Swap
             model: $this->new->id,
             points: $this->points(),
             routes: $this->routes(),
+            values: $this->values(),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -121,6 +123,21 @@ final class Swap
                 $parts->situations,
             ),
         ));
+    }
+
+    /** @return array<string, string|bool|float> the named settings that the new model has too, and takes */
+    private function values(): array
+    {
+        $kept = [];
+        foreach ($this->unit->values as $id => $value) {
+            if (($this->new->settings[$id] ?? null)?->whyNot($value) === null && isset($this->new->settings[$id])) {
+                $kept[$id] = $value;
+            } else {
+                $this->lose("the setting {$this->old->settings[$id]->label}");
+            }
+        }
+
+        return $kept;
     }
 
     private function cable(Cable $cable): ?Cable
@@ -409,6 +426,15 @@ final class Swap
 
                 return $isLost ? $this->lose("{$default->what()} in {$situation->name}") : $default->with(device: $device);
             }, $situation->defaults))),
+            settings: array_values(array_filter($situation->settings, function (SettingValue $set) use ($situation): bool {
+                $new = $this->new->settings[$set->setting] ?? null;
+                if ($set->unit !== $this->unit->id || ($new !== null && $new->whyNot($set->value) === null)) {
+                    return true;
+                }
+                $this->lose("the setting {$this->old->settings[$set->setting]->label} in {$situation->name}");
+
+                return false;
+            })),
             levels: array_values(array_filter(array_map(function (SystemLevel $level) use ($situation): ?SystemLevel {
                 $device = $this->deviceRef($level->device);
                 $isLost = $device === null || ($level->computer === $this->unit->id && ! $this->new->family->isHost());

@@ -18,6 +18,9 @@ final readonly class EquipmentModel
      * @param  list<AutoMute>  $autoMutes
      * @param  list<SystemNeed>  $runsOn  systems on which it, or its driver, runs; empty for any
      * @param  list<InstallNeed>  $asks  what installing it asks for
+     * @param  array<string, Setting>  $settings  named settings by id, in order
+     * @param  MadeAt|null  $made  where its faders, routes and picks are set, unless a setting says otherwise
+     * @param  Holds|null  $holds  how long these stay as they were set
      */
     public function __construct(
         public string $id,
@@ -32,6 +35,9 @@ final readonly class EquipmentModel
         public array $autoMutes = [],
         public array $runsOn = [],
         public array $asks = [],
+        public array $settings = [],
+        public ?MadeAt $made = null,
+        public ?Holds $holds = null,
     ) {
     }
 

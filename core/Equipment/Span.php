@@ -13,7 +13,7 @@ final readonly class Span
     public const SHUT_BELOW_DB = -60;
 
     /** @throws \RangeException when the range is empty or the setting lies outside it */
-    public function __construct(public Decibels $from, public Decibels $to, public Decibels $db)
+    public function __construct(public Decibels $from, public Decibels $to, public Decibels $db, public ?OwnScale $scale = null)
     {
         if (! $from->isBelow($to) || ! $this->reaches($db)) {
             throw new \RangeException("The setting {$db->text()} dB lies outside {$from->text()} to {$to->text()} dB.");

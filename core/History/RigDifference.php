@@ -106,12 +106,17 @@ final readonly class RigDifference
             $lines[] = $was->firmware === $unit->firmware ? null : "{$unit->name} has firmware {$unit->firmware}";
             $lines[] = $was->serial === $unit->serial ? null : "{$unit->name} has the serial number {$unit->serial}";
             $lines[] = $was->notes === $unit->notes ? null : "the notes on {$unit->name} changed";
-            $lines[] = $was->price === $unit->price ? null : $unit->name.($unit->price === '' ? ' has no price any more' : " costs {$unit->price}");
-            $lines[] = $was->supplier === $unit->supplier ? null : $unit->name.($unit->supplier === '' ? ' has no supplier any more' : " comes from {$unit->supplier}");
-            $lines[] = $was->system == $unit->system ? null : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
+            array_push($lines, ...$this->bought($was, $unit));
+            $lines[] = $was->system == $unit->system
+                ? null
+                : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
             $lines[] = [$was->licence, $was->edition] === [$unit->licence, $unit->edition] ? null : "the licence of {$unit->name} changed";
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
-            $lines[] = $was->readyS === $unit->readyS ? null : $unit->name.($unit->readyS === null ? ' has no time to start any more' : " takes {$unit->readyS} s to start");
+            $lines[] = match (true) {
+                $was->readyS === $unit->readyS => null,
+                $unit->readyS === null => "{$unit->name} has no time to start any more",
+                default => "{$unit->name} takes {$unit->readyS} s to start",
+            };
             $lines[] = $was->start === $unit->start
                 ? null
                 : "{$unit->name} starts ".($unit->start === null ? 'out of turn' : "as number {$unit->start}");
@@ -121,6 +126,23 @@ final readonly class RigDifference
         }
 
         return array_values(array_filter($lines));
+    }
+
+    /** @return list<string|null> */
+    private function bought(Unit $was, Unit $is): array
+    {
+        return [
+            match (true) {
+                $was->price === $is->price => null,
+                $is->price === '' => "{$is->name} has no price any more",
+                default => "{$is->name} costs {$is->price}",
+            },
+            match (true) {
+                $was->supplier === $is->supplier => null,
+                $is->supplier === '' => "{$is->name} has no supplier any more",
+                default => "{$is->name} comes from {$is->supplier}",
+            },
+        ];
     }
 
     /** @return list<string> */
@@ -145,7 +167,9 @@ final readonly class RigDifference
                     : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
             }
             $lines[] = $was->label === $cable->label ? null : "{$was->label} is labelled {$cable->label}";
-            $about = fn (Cable $one): array => [$one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes, $one->price, $one->supplier];
+            $about = fn (Cable $one): array => [
+                $one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes, $one->price, $one->supplier,
+            ];
             $lines[] = $about($was) === $about($cable)
                 ? null
                 : "{$cable->label} is a ".implode(
@@ -187,6 +211,17 @@ final readonly class RigDifference
                     $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → "
                         ."{$model->points[$model->routes[$key]->to]->label} "
                         .(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
+                }
+            }
+        }
+
+        foreach (array_intersect_key($this->after->units, $this->before->units) as $id => $unit) {
+            $was = $this->before->units[$id];
+            foreach (array_keys($unit->values + $was->values) as $setting) {
+                $about = $this->after->modelOf($unit)->settings[$setting] ?? null;
+                if ($about !== null && ($unit->values[$setting] ?? null) !== ($was->values[$setting] ?? null)) {
+                    $value = $unit->values[$setting] ?? null;
+                    $lines[] = "{$unit->name}: {$about->label} ".($value === null ? 'as it comes' : $about->words($value));
                 }
             }
         }
@@ -309,6 +344,9 @@ final readonly class RigDifference
         }
         foreach ($situation->defaults as $default) {
             $said["default {$default->slot()}"] = $default->words($rig);
+        }
+        foreach ($situation->settings as $set) {
+            $said["setting {$set->slot()}"] = $set->words($rig);
         }
         foreach ($situation->levels as $level) {
             $said["level {$level->slot()}"] = $level->words($rig);

@@ -8,6 +8,7 @@ use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Faders;
 use HiddenWire\Core\Planning\Remedies\Leads;
 use HiddenWire\Core\Planning\Remedies\Moves;
+use HiddenWire\Core\Planning\Remedies\NamedSettings;
 use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
 use HiddenWire\Core\Planning\Remedies\Presence;
@@ -69,6 +70,7 @@ final class Diagnosis
     {
         return [
             new Switches,
+            new NamedSettings,
             new Presence,
             new Faders,
             new Picks,

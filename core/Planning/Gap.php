@@ -203,7 +203,12 @@ final class Gap
                 "system {$link->pick} {$situation}",
                 "{$trouble->names->of($link->pick)} is muted in the system",
                 "Unmute {$trouble->partOf($link->pick)} in the system",
-                [new SetProgramLevel($link->pick, $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db, false, $situation)],
+                [new SetProgramLevel(
+                    $link->pick,
+                    $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db,
+                    false,
+                    $situation,
+                )],
                 Cost::SYSTEM,
                 [$link->pick],
             ),

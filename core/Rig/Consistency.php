@@ -103,7 +103,10 @@ final class Consistency
         }
         foreach ($this->parts->papers->steps as $i => $step) {
             if (isset($ids[$step->id])) {
-                $this->problem("/steps/{$i}/id", "The id \"{$step->id}\" is taken by /steps/{$ids[$step->id]}; ids are unique among steps.");
+                $this->problem(
+                    "/steps/{$i}/id",
+                    "The id \"{$step->id}\" is taken by /steps/{$ids[$step->id]}; ids are unique among steps.",
+                );
             }
             $ids[$step->id] = $i;
         }
@@ -189,6 +192,20 @@ final class Consistency
                 }
             }
         }
+        foreach (array_values($model->settings) as $s => $setting) {
+            foreach ($setting->effects as $e => $effect) {
+                $pointer = "{$base}/settings/{$s}/effects/{$e}";
+                if ($effect->route !== null && ! isset($model->routes[$effect->route])) {
+                    $this->problem("{$pointer}/route", "The model has no route \"{$effect->route}\".");
+                }
+                if ($effect->point !== null && ! isset($model->points[$effect->point])) {
+                    $this->problem("{$pointer}/point", "The model has no point \"{$effect->point}\".");
+                }
+                if ($setting->whyNot($effect->value) !== null) {
+                    $this->problem("{$pointer}/value", (string) $setting->whyNot($effect->value));
+                }
+            }
+        }
         $r = 0;
         $on = [];
         foreach ($model->routes as $route) {
@@ -264,6 +281,9 @@ final class Consistency
             }
             foreach ($unit->routes as $key => $settings) {
                 $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".Problem::token((string) $key));
+            }
+            foreach ($unit->values as $id => $value) {
+                $this->value($model, (string) $id, $value, "/units/{$i}/settings/values/".Problem::token((string) $id));
             }
             $this->groups($unit, $model, $i);
         }
@@ -609,6 +629,7 @@ final class Consistency
             }
             $this->defaultsOf($situation, $i);
             $this->levelsOf($situation, $i);
+            $this->settingsOf($situation, $i);
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {
@@ -678,6 +699,32 @@ final class Consistency
                 $this->problem($pointer, "/situations/{$i}/defaults/{$seen[$default->slot()]} names this default already.");
             }
             $seen[$default->slot()] = $d;
+        }
+    }
+
+    private function value(EquipmentModel $model, string $id, string|bool|float $value, string $pointer): void
+    {
+        $setting = $model->settings[$id] ?? null;
+        $trouble = $setting === null ? "The model \"{$model->id}\" has no setting \"{$id}\"." : $setting->whyNot($value);
+        if ($trouble !== null) {
+            $this->problem($pointer, $trouble);
+        }
+    }
+
+    private function settingsOf(Situation $situation, int $i): void
+    {
+        $seen = [];
+        foreach ($situation->settings as $s => $set) {
+            $pointer = "/situations/{$i}/settings/{$s}";
+            $model = $this->modelAt($set->unit, "{$pointer}/unit");
+            if ($model !== null) {
+                $at = isset($model->settings[$set->setting]) ? 'value' : 'setting';
+                $this->value($model, $set->setting, $set->value, "{$pointer}/{$at}");
+            }
+            if (isset($seen[$set->slot()])) {
+                $this->problem($pointer, "/situations/{$i}/settings/{$seen[$set->slot()]} sets this already.");
+            }
+            $seen[$set->slot()] = $s;
         }
     }
 

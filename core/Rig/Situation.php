@@ -17,6 +17,7 @@ final readonly class Situation
      * @param  list<string>  $absent  ids of units that are not there then, or programs that do not run
      * @param  list<string>  $pulled  ids of cables that are out then
      * @param  array<int, SituationDefault>  $defaults  defaults of computers that are others then
+     * @param  array<int, SettingValue>  $settings  named settings that stand otherwise then
      * @param  array<int, SystemLevel>  $levels  levels and mutes of devices, in the system itself, that are others then
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Situation
         public array $pulled = [],
         public array $defaults = [],
         public array $levels = [],
+        public array $settings = [],
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class Situation
                 $this->defaults,
                 fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
             )),
+            settings: array_values(array_filter($this->settings, fn (SettingValue $one) => ! in_array($one->unit, $units, true))),
             levels: array_values(array_filter(
                 $this->levels,
                 fn (SystemLevel $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
@@ -69,6 +72,6 @@ final readonly class Situation
     public function isLikeBase(): bool
     {
         return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === []
-            && $this->levels === [];
+            && $this->levels === [] && $this->settings === [];
     }
 }

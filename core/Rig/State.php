@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
@@ -28,6 +29,12 @@ final readonly class State
     /** @var array<string, array<string, string>> the choice that a setting switched on, by unit, by group; empty where none is on */
     private array $selected;
 
+    /** @var array<string, array<string, string|bool|float>> values of named settings that somebody has set, by unit */
+    private array $values;
+
+    /** @var array<string, array<string, bool>> points that a setting mutes, or opens, by unit */
+    private array $mutedBySetting;
+
     public function __construct(public Rig $rig, public Situation $situation)
     {
         $points = [];
@@ -40,6 +47,7 @@ final readonly class State
                 $this->select($selected, $unit->id, (string) $key, $settings);
             }
         }
+        $values = $this->valuesIn($situation);
         $picks = $rig->picks;
         foreach ($situation->changes as $change) {
             $unit = $change->at->unit;
@@ -52,6 +60,23 @@ final readonly class State
                 $this->select($selected, $change->at->unit, $change->at->key, $change->set);
             }
         }
+        $muted = [];
+        foreach ($values as $unit => $set) {
+            $model = $rig->modelOf((string) $unit);
+            foreach ($set as $id => $value) {
+                foreach ($model->settings[$id]->effectsAt($value) as $effect) {
+                    if ($effect->point !== null) {
+                        $muted[$unit][$effect->point] = ! $effect->on;
+                    } elseif ($effect->route !== null) {
+                        $switched = new RouteSettings(on: $effect->on);
+                        $routes[$unit][$effect->route] = ($routes[$unit][$effect->route] ?? new RouteSettings)->under($switched);
+                        $this->select($selected, (string) $unit, $effect->route, $switched);
+                    }
+                }
+            }
+        }
+        $this->values = $values;
+        $this->mutedBySetting = $muted;
         $this->points = $points;
         $this->routes = $routes;
         $this->picks = $picks;
@@ -70,7 +95,7 @@ final readonly class State
 
     public function isMuted(string $unit, Point $point): bool
     {
-        return ($this->set($unit, $point)->mute ?? $point->mute ?? false)
+        return ($this->mutedBySetting[$unit][$point->id] ?? false) || ($this->set($unit, $point)->mute ?? $point->mute ?? false)
             || ($point->mute !== null && $this->autoMutedBy($unit, $point) !== null);
     }
 
@@ -142,6 +167,42 @@ final readonly class State
     public function pick(string $unit, string $point): ?Pick
     {
         return $this->picks["{$unit}/{$point}"] ?? null;
+    }
+
+    /** Where a named setting stands: as the situation says, else the unit, else as it comes. */
+    public function value(string $unit, Setting $setting): string|bool|float
+    {
+        return $this->values[$unit][$setting->id] ?? $setting->factory;
+    }
+
+    /** The named setting that mutes a point; null where none does. */
+    public function mutedBySetting(string $unit, string $point): ?Setting
+    {
+        foreach (($this->mutedBySetting[$unit][$point] ?? false) ? $this->rig->modelOf($unit)->settings : [] as $setting) {
+            foreach ($setting->effectsAt($this->value($unit, $setting)) as $effect) {
+                if ($effect->point === $point && ! $effect->on) {
+                    return $setting;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, array<string, string|bool|float>> by unit */
+    private function valuesIn(Situation $situation): array
+    {
+        $values = [];
+        foreach ($this->rig->units as $unit) {
+            if ($unit->values !== []) {
+                $values[$unit->id] = $unit->values;
+            }
+        }
+        foreach ($situation->settings as $set) {
+            $values[$set->unit][$set->setting] = $set->value;
+        }
+
+        return $values;
     }
 
     private function set(string $unit, Point $point): ?PointSettings

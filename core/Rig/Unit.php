@@ -19,6 +19,7 @@ final readonly class Unit
      * @param  string  $price  of one, as somebody wrote it: "129.00 EUR"
      * @param  list<Link>  $links  manuals, drivers
      * @param  int|null  $readyS  seconds from its start until it works
+     * @param  array<string, string|bool|float>  $values  of named settings, by id
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class Unit
         public ?OperatingSystem $system = null,
         public string $licence = '',
         public string $edition = '',
+        public array $values = [],
     ) {
     }
 }

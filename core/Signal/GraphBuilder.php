@@ -96,6 +96,9 @@ final class GraphBuilder
         foreach ($situation->changes as $change) {
             $changes[$change->at->unit][] = $change;
         }
+        foreach ($situation->settings as $set) {
+            $changes[$set->unit][] = $set;
+        }
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
             $isAbsent = isset($absent[$unit->id]);
@@ -246,7 +249,8 @@ final class GraphBuilder
         $at = new PointRef($unit->id, $point->id);
         $name = "{$unit->id}/{$point->id}";
         $entry = $node = $this->graph->addNode($point->channels);
-        if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null) {
+        if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null
+            || $this->state->mutedBySetting($unit->id, $point->id) !== null) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
             $this->add(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
@@ -507,7 +511,8 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, $pick->db?->value() ?? 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref, $isTap ? "Loopback of {$device->name()}"
+            $map, $pick->db?->value() ?? 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref,
+            $isTap ? "Loopback of {$device->name()}"
                 : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }
 

@@ -10,6 +10,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -57,6 +58,15 @@ final class SituationDifference
         foreach ($was->defaults as $default) {
             if (array_filter($is->defaults, fn (SituationDefault $one) => $one->slot() === $default->slot()) === []) {
                 $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} reset to base";
+            }
+        }
+        $state = $this->after->graph->state;
+        $before = $this->before->graph->state;
+        foreach ([...$was->settings, ...$is->settings] as $set) {
+            $setting = $rig->modelOf($set->unit)->settings[$set->setting];
+            $now = $state->value($set->unit, $setting);
+            if ($now !== $before->value($set->unit, $setting)) {
+                $words[] = (new SettingValue($set->unit, $set->setting, $now))->words($rig);
             }
         }
         foreach ($is->levels as $level) {

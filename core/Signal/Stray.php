@@ -30,7 +30,9 @@ final readonly class Stray
             }
         }
         $this->device = $default;
-        $reached = $default === null || ! $default->isUsable() ? [] : $graph->byChannel()->reach($graph->channelsOf($graph->deviceNode($default)));
+        $reached = $default === null || ! $default->isUsable()
+            ? []
+            : $graph->byChannel()->reach($graph->channelsOf($graph->deviceNode($default)));
         $this->reaches = array_values(array_filter($graph->rig->listeners, function (Listener $listener) use ($graph, $reached): bool {
             foreach ($listener->at as $ear) {
                 if (array_intersect_key(array_flip($graph->channelsOf($graph->exit($ear))), $reached) !== []) {
@@ -49,7 +51,8 @@ final readonly class Stray
             $this->device === null => 'nobody: there is no default playback device',
             ! $this->device->isConnected => "nobody: {$this->device->name()}, the default, is not connected",
             ! $this->device->isEnabled() => "nobody: {$this->device->name()}, the default, is disabled",
-            $this->reaches !== [] => implode(', ', array_map(fn (Listener $one) => $one->name, $this->reaches))." (by {$this->device->name()})",
+            $this->reaches !== [] => implode(', ', array_map(fn (Listener $one) => $one->name, $this->reaches))
+                ." (by {$this->device->name()})",
             $this->device->isMuted => "nobody: {$this->device->name()}, the default, is muted in the system",
             default => "nobody: {$this->device->name()}, the default, leads to no listener",
         };

@@ -33,6 +33,12 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
         await expect(said(page)).toContainText(`New unit: ${name}`);
     }
 
+    await page.getByRole('link', { name: /^Laptop Laptop/ }).click();
+    await page.getByLabel('Operating system').fill('Harbour');
+    await page.getByLabel('Its version').fill('11.0');
+    await page.getByLabel('Its version').press('Enter');
+    await expect(said(page)).toContainText('runs Harbour 11.0');
+
     // Plug: pick a socket up on the map, the one that takes the other end lights up.
     await rail('Wiring');
     await page.getByRole('link', { name: 'Sockets' }).click();
@@ -147,6 +153,18 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await expect(page.locator('[data-found] a').first()).toContainText('Laptop');
     await press('Enter');
     await page.waitForURL(/select=unit%3Alaptop|select=unit:laptop/);
+    await push('name, notes, price, reasons, pictures, swap');
+    await page.waitForURL(/stock/);
+    await write('Operating system', 'Harbour');
+    await write('Its version', '11.0');
+    await press('Enter');
+    await done('runs Harbour 11.0');
+    await letGo();
+    await press('/');
+    await page.keyboard.type('laptop unit');
+    await expect(page.locator('[data-found] a').first()).toContainText('Laptop');
+    await press('Enter');
+    await page.waitForURL(/wiring.*select=unit/);
     await choose('Other end of Headset', 'Plug of Headset');
     await push('Plug Headset');
     await done('W-01: Headset of Laptop to Plug of Headset');

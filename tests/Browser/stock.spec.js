@@ -43,6 +43,7 @@ test('several units are moved, copied and removed at once', async ({ page }) => 
     await page.getByLabel('All units of Desk').check();
     await page.getByRole('button', { name: 'Remove', exact: true }).click();
     await expect.poll(async () => (await unitsOf(page)).filter((unit) => unit.place === 'desk').length).toBe(0);
+    await expect(said(page)).toContainText('Removed');
     await page.keyboard.press('u');
     await expect.poll(async () => (await unitsOf(page)).length).toBe(6);
 });

@@ -89,7 +89,7 @@ dataset('changes', [
     'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
         'Capture card has firmware 2.1'],
     'a unit\'s name' => [new Rename(Thing::Unit, 'card', 'Grabber'), ['units/card'], 'Places and units', 'Capture card renamed to Grabber'],
-    'a copy' => [new CopyUnit('webcam'), ['units/webcam-2'], 'Places and units', 'Webcam 2 is new'],
+    'a copy' => [new CopyUnit('webcam'), ['units/webcam-2', 'units/webcam-2/values/level'], 'Places and units', 'Webcam 2 is new'],
     'a place' => [new AddPlace('Balcony', PlaceKind::Desk), ['places/balcony'], 'Places and units', 'Balcony is new'],
     'the start order' => [new OrderStart('sim', ['game']), ['units/voice-relay', 'units/mic-relay', 'units/picture-relay'],
         'Places and units', 'Voice repeater starts out of turn'],

@@ -85,8 +85,10 @@ it('writes a book of one file that opens without a network', function () {
 
 it('writes the book as PDF within ten seconds and 256 MiB: fonts embedded, every label found, nothing cut off', function (string $paper) {
     $start = hrtime(true);
-    ($this->export)('pdf', ['--paper' => $paper]);
-    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(slowness() * 10)->and(memory_get_peak_usage() / 2 ** 20)->toBeLessThan(256 + 128);
+    // In a process of its own, which may take no more.
+    Process::path(base_path())->timeout(300)->run([PHP_BINARY, '-d', 'memory_limit=256M', 'artisan', 'rig:export', $this->relay, '--format=pdf',
+        "--paper={$paper}", "--output={$this->out}"])->throw();
+    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(slowness() * 10);
     $fonts = array_slice(explode("\n", trim(($this->tool)('pdffonts', $this->out))), 2);
     expect($fonts)->not->toBe([]);
     foreach ($fonts as $font) {
@@ -354,7 +356,7 @@ it('prints what is written down with a rig: run-down, reasons, manuals, pictures
     $this->actingAs($owner)->post("/rigs/{$rig->id}/edits", ['edit' => 'accept', 'evidence' => str_repeat('0', 16), 'why' => 'x', 'revision' => 2])
         ->assertSessionHasErrors('edit');
     $book = $this->actingAs($owner)->get("/rigs/{$rig->id}/book")->assertOk()->getContent();
-    foreach (['Unlock the hall', 'Why it is so', 'leave alone', 'https://manuals.example/desk-mixer.pdf', 'Faders on the night', 'data:image/jpeg;base64,',
+    foreach (['Unlock the hall', 'Why it is so', 'Leave alone', 'https://manuals.example/desk-mixer.pdf', 'Faders on the night', 'data:image/jpeg;base64,',
         'It is a loan.', '504.30 EUR', 'Use headphones', 'Best found on'] as $said) {
         expect($book)->toContain($said);
     }

@@ -32,7 +32,7 @@ it('answers whatever request', function () {
 });
 
 it('hears, within bounds, rigs that are made to take long', function () {
-    $hostile = new Hostile($this->seed);
+    $hostile = new Hostile($this->seed, slowness());
     $measured = $hostile->rigs();
     expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($measured['3,000 sources at 3,000 listeners'][2])
         ->toContain('9,000,000 cells')

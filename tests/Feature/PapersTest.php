@@ -86,3 +86,26 @@ it('writes reasons and steps, and refuses those about nothing', function () {
     ($this->edit)(['edit' => 'move-show-step', 'step' => 'wave'])->assertSessionHasErrors('step');
     ($this->edit)(['edit' => 'reopen', 'evidence' => '0000000000000000'])->assertSessionHasErrors('evidence');
 });
+
+it('sets a named setting in the base and in a situation, and a fader by what is printed at it', function () {
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/console-party.json'));
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Party only'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['console']->values)->toBe(['headset-sound' => 'Party only']);
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'All sound', 'situation' => 'no-party'])
+        ->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['no-party']->settings[0]->value)->toBe('All sound');
+    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:console")->assertOk()->assertSee('Headset socket carries')->assertSee('Settings, Sound, Headset');
+    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('Headset socket carries All sound');
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['console']->values)->toBe([]);
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Nothing'])->assertSessionHasErrors('value');
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'none', 'value' => 'x'])->assertSessionHasErrors('setting');
+
+    $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    // On the desk's scale 6 is -10 dB and 4 is -20 dB: 5 is half way.
+    ($this->edit)(['edit' => 'printed', 'unit' => 'mixer', 'point' => 'main', 'control' => 'fader', 'mark' => '5'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['mixer']->points['main']->fader?->value())->toBe(-15.0);
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:mixer")->assertOk()->assertSee('Fader of Main as printed');
+    ($this->edit)(['edit' => 'printed', 'unit' => 'mixer', 'point' => 'main', 'control' => 'fader', 'mark' => '11'])->assertSessionHasErrors('mark');
+    ($this->edit)(['edit' => 'printed', 'unit' => 'broadcast', 'point' => 'source-1', 'control' => 'fader', 'mark' => '5'])->assertSessionHasErrors('mark');
+});

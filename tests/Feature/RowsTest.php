@@ -35,11 +35,13 @@ use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Edit\SetSystemLevel;
+use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Edit\Written;
+use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\ElementRef;
@@ -69,7 +71,9 @@ function someEdit(CoreRig $rig): ?RigEdit
     $device = $rig->devices === [] ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)];
     $picks = array_filter($rig->picks, fn ($pick) => $rig->point($pick->at)->picks !== null);
 
-    return match (mt_rand(0, 29)) {
+    $settings = $unit === null ? [] : array_values($rig->modelOf($unit)->settings);
+
+    return match (mt_rand(0, 30)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -107,6 +111,9 @@ function someEdit(CoreRig $rig): ?RigEdit
             mt_rand(0, 1) === 0 ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)]->device),
         28 => $picks === [] ? null : new SetProgramLevel(array_values($picks)[0]->at, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
             mt_rand(0, 1) === 0 ? null : (string) $situation),
+        29 => $settings === [] ? null : new SetValue((string) $unit, $settings[0]->id, match ($settings[0]->kind) {
+            SettingKind::Choice => $settings[0]->choices[1], SettingKind::Toggle => true, SettingKind::Number => 3.5, SettingKind::Text => 'so',
+        }, mt_rand(0, 1) === 0 ? null : (string) $situation),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };

@@ -206,6 +206,18 @@ final class Draft
         return $this;
     }
 
+    /** Sets a named setting of a unit. */
+    public function value(string $unit, string $setting, string|bool|float $value): self
+    {
+        foreach ($this->data['units'] as $i => $one) {
+            if ($one['id'] === $unit) {
+                $this->data['units'][$i]['settings']['values'][$setting] = $value;
+            }
+        }
+
+        return $this;
+    }
+
     /** Applies a function to the document's data. @param  callable(array<string, mixed>): array<string, mixed>  $change */
     public function with(callable $change): self
     {

@@ -77,7 +77,12 @@ final class Rebuilt
         foreach ($this->book['Settings to dial in'] ?? [] as $unit => $tables) {
             foreach ($tables[0] as [$where, $what, $to]) {
                 $number = preg_match('/[−-]?[\d.]+/u', $to, $found) === 1 ? (float) str_replace('−', '-', $found[0]) : null;
-                if ($what === 'route') {
+                if ($what === 'setting') {
+                    $settings = array_column($this->models[$this->unit($unit)['model']]['settings'], null, 'label');
+                    $this->set($unit, 'values', $settings[$where]['id'], match ($settings[$where]['kind']) {
+                        'switch' => $to === 'on', 'number' => $number, default => $to,
+                    });
+                } elseif ($what === 'route') {
                     [$from, $goal] = explode(' → ', $where);
                     $key = $this->point($unit, $from).'>'.$this->point($unit, $goal);
                     $set = array_filter([
@@ -166,11 +171,12 @@ final class Rebuilt
     }
 
     /** @param  array<string, mixed>  $set */
-    private function set(string $unit, string $kind, string $key, array $set): void
+    private function set(string $unit, string $kind, string $key, array|string|bool|float $set): void
     {
         foreach ($this->data['units'] as $i => $one) {
             if ($one['id'] === $this->units[$unit]) {
-                $this->data['units'][$i]['settings'][$kind][$key] = $set + ($one['settings'][$kind][$key] ?? []);
+                $this->data['units'][$i]['settings'][$kind][$key] = is_array($set)
+                    ? $set + ($one['settings'][$kind][$key] ?? []) : $set;
             }
         }
     }

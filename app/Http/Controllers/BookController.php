@@ -77,7 +77,8 @@ final class BookController
             // One at a time of each rig: whoever asks for several waits for the first.
             $written = Cache::lock("export:{$rig->id}", self::WAIT)->block(self::WAIT, fn (): string => $exporter->write($edition->source));
         } catch (LockTimeoutException) {
-            return redirect()->route('rigs.book', $rig)->withErrors(['format' => 'Another download of this rig is being written. Try again.']);
+            return redirect()->route('rigs.book', $rig)
+                ->withErrors(['format' => 'Another download of this rig is being written. Try again.']);
         } catch (NotInstalled|TooLarge $e) {
             return redirect()->route('rigs.book', $rig)->withErrors(['format' => $e->getMessage()]);
         }

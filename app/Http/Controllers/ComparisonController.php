@@ -32,7 +32,9 @@ final class ComparisonController
             }
         }
 
-        return view('rigs.compare', ['page' => $page, 'comparison' => new Comparison($page, $before, $after, $this->difference($before, $after))]);
+        return view('rigs.compare', [
+            'page' => $page, 'comparison' => new Comparison($page, $before, $after, $this->difference($before, $after)),
+        ]);
     }
 
     /** The two maps: laying them out takes a moment, so that the page asks for them once it is shown. */

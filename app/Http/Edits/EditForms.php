@@ -50,6 +50,8 @@ final class EditForms
         'start-order' => [ComputerForms::class, 'startOrder'],
         'route' => [SettingForms::class, 'route'],
         'point' => [SettingForms::class, 'point'],
+        'value' => [SettingForms::class, 'value'],
+        'printed' => [SettingForms::class, 'printed'],
         'add-situation' => [SituationForms::class, 'add'],
         'remove-situation' => [SituationForms::class, 'remove'],
         'absent' => [SituationForms::class, 'absent'],

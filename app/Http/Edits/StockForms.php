@@ -167,7 +167,10 @@ final class StockForms
             $url = (string) array_pop($words);
             $label = implode(' ', $words);
             if (! Link::isAddress($url) || mb_strlen($url) > Bounds::URL || mb_strlen($label) > Bounds::NAME) {
-                $in->refuse('links', 'Each line is a name and an address: "Manual https://…". This is not: '.mb_strimwidth($line, 0, 80, '…'));
+                $in->refuse(
+                    'links',
+                    'Each line is a name and an address: "Manual https://…". This is not: '.mb_strimwidth($line, 0, 80, '…'),
+                );
             }
             $links[] = new Link($label === '' ? 'Manual' : $label, $url);
         }

@@ -16,6 +16,6 @@ final class EquipmentModel extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['auto_mutes' => 'array', 'runs_on' => 'array', 'asks' => 'array'];
+        return ['auto_mutes' => 'array', 'runs_on' => 'array', 'asks' => 'array', 'made_at' => 'array'];
     }
 }

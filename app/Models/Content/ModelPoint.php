@@ -23,6 +23,8 @@ final class ModelPoint extends Model
             'gain_from' => 'float',
             'gain_to' => 'float',
             'gain_db' => 'float',
+            'gain_scale' => 'array',
+            'fader_scale' => 'array',
             'fader_from' => 'float',
             'fader_to' => 'float',
             'fader_db' => 'float',

@@ -50,7 +50,8 @@ final class ComputerCard implements CardKind
                 $disable[] = new CardStep("Disable {$device->name()} ({$device->direction->value})");
             }
             foreach ($device->roles as $role) {
-                $default[] = new CardStep(ucfirst($role === Role::Call ? "{$device->direction->value} default for calls" : "{$role->value} default")
+                $what = $role === Role::Call ? "{$device->direction->value} default for calls" : "{$role->value} default";
+                $default[] = new CardStep(ucfirst($what)
                     .": {$device->name()}");
             }
             $level = SystemLevel::said($device->settings?->db, $device->settings?->mute === true ? true : null);
@@ -109,7 +110,8 @@ final class ComputerCard implements CardKind
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {
                 if ($here->unit === $computer->id) {
                     $socket = $of->rig->socket($here);
-                    $isColoured = ($socket->colour ?? '') !== '' && ! str_contains(mb_strtolower($socket->label), mb_strtolower((string) $socket->colour));
+                    $isColoured = ($socket->colour ?? '') !== ''
+                        && ! str_contains(mb_strtolower($socket->label), mb_strtolower((string) $socket->colour));
                     $steps[] = new CardStep(
                         "{$cable->label} into {$socket->label}, the other end in {$of->names->of($there)}",
                         $isColoured ? "the {$socket->colour} socket" : '',

@@ -42,7 +42,10 @@ final class GuestCard implements CardKind
         foreach (array_slice(array_keys($of->rig->situations), 1) as $id) {
             $then = self::heard($of, $listener, $id);
             [$more, $less] = [self::without($then, $heard), self::without($heard, $then)];
-            $changes = array_filter([$more === [] ? '' : "you also hear {$names($more)}", $less === [] ? '' : "you no longer hear {$names($less)}"]);
+            $changes = array_filter([
+                $more === [] ? '' : "you also hear {$names($more)}",
+                $less === [] ? '' : "you no longer hear {$names($less)}",
+            ]);
             if ($changes !== []) {
                 $others[] = new CardStep("{$of->rig->situations[$id]->name}: ".implode('; ', $changes));
             }
@@ -52,7 +55,10 @@ final class GuestCard implements CardKind
             'Before we begin' => [
                 new CardStep('Use headphones', 'with loudspeakers we would hear ourselves come back from you'),
                 new CardStep('Close every other program that makes a sound'),
-                new CardStep('In the call, choose your headphones and your microphone by name', 'not "default": that can change while we talk'),
+                new CardStep(
+                    'In the call, choose your headphones and your microphone by name',
+                    'not "default": that can change while we talk',
+                ),
                 new CardStep('Say your name and count to five', 'we tell you whether we hear you well'),
             ],
             'What you hear' => [

@@ -97,7 +97,10 @@ final class RunDown implements CardKind
                 $needs = implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $program->needs));
                 $own[] = match (true) {
                     ! $isOpening => new CardStep("{$computer->name}: close {$program->name}"),
-                    $program->atLogin => new CardStep("{$computer->name}: see that {$program->name} has started", waitS: $program->readyS ?? 0),
+                    $program->atLogin => new CardStep(
+                        "{$computer->name}: see that {$program->name} has started",
+                        waitS: $program->readyS ?? 0,
+                    ),
                     default => new CardStep("{$computer->name}: start {$program->name}", $needs === '' ? '' : "it needs {$needs}",
                         waitS: $program->readyS ?? 0),
                 };

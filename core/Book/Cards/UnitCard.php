@@ -10,6 +10,8 @@ use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Unit;
 
@@ -26,7 +28,8 @@ final class UnitCard implements CardKind
         $titles = [];
         foreach ($of->rig->units as $unit) {
             $model = $of->rig->modelOf($unit);
-            $isSet = $unit->points !== [] || $unit->routes !== [] || array_filter($model->points, fn ($point) => $point->picks !== null) !== [];
+            $isSet = $unit->values !== [] || $unit->points !== [] || $unit->routes !== []
+                || array_filter($model->points, fn ($point) => $point->picks !== null) !== [];
             if ($isSet || self::reasons($of, $unit) !== []) {
                 $titles["unit/{$unit->id}"] = $unit->name;
             }
@@ -41,10 +44,13 @@ final class UnitCard implements CardKind
         $model = $of->rig->modelOf($unit);
         [$on, $off] = self::settings($of, $unit);
 
-        return Card::of($key, $unit->name, "{$model->name}, {$of->rig->places[$unit->place]->name}", [
+        $for = "{$model->name}, {$of->rig->places[$unit->place]->name}".($model->made === null ? '' : ", set {$model->made->words()}");
+
+        return Card::of($key, $unit->name, $for, [
             'Choose' => self::picks($of, $unit),
             'Set' => $on,
             'Must be off' => $off,
+            'Again at every start' => self::again($of, $unit),
             'Leave alone' => array_values(array_map(
                 fn (Reason $reason) => new CardStep($reason->about->words($of->rig), $reason->why),
                 array_filter(self::reasons($of, $unit), fn (Reason $reason) => $reason->leaveAlone),
@@ -77,17 +83,30 @@ final class UnitCard implements CardKind
         $model = $of->rig->modelOf($unit);
         $why = fn (string $inside): string => $of->rig->papers->reasonFor("units/{$unit->id}/{$inside}")->why ?? '';
         $on = $off = [];
+        foreach ($unit->values as $id => $value) {
+            $setting = $model->settings[$id];
+            $on[] = new CardStep("{$setting->label}: {$setting->words($value)}", implode('; ', array_filter([
+                $setting->made?->words() ?? '', $setting->holds?->endsWithUse() === true ? "holds {$setting->holds->words()}" : '',
+            ])));
+        }
         foreach ($unit->points as $id => $set) {
             foreach (Controls::of($model, $model->points[$id]) as $kind) {
                 $value = $set->of($kind);
                 if ($value !== null) {
-                    $on[] = new CardStep("{$model->points[$id]->label}, {$kind->name()}: {$kind->words($value)}", $why("points/{$id}"));
+                    $scale = $value instanceof Decibels ? self::ownScale($model->points[$id], $kind->key(), $value) : '';
+                    $on[] = new CardStep(
+                        "{$model->points[$id]->label}, {$kind->name()}: {$kind->words($value)}{$scale}",
+                        $why("points/{$id}"),
+                    );
                 }
             }
         }
         foreach ($unit->routes as $key => $set) {
             $route = $model->routes[$key];
-            $step = new CardStep("{$model->points[$route->from]->label} → {$model->points[$route->to]->label}: {$set->words()}", $why("routes/{$key}"));
+            $step = new CardStep(
+                "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}: {$set->words()}",
+                $why("routes/{$key}"),
+            );
             if ($set->on === false) {
                 $off[] = $step;
             } else {
@@ -96,6 +115,33 @@ final class UnitCard implements CardKind
         }
 
         return [$on, $off];
+    }
+
+    /** " (70 %)": what is printed at the knob; empty where the model does not say. */
+    private static function ownScale(Point $point, string $control, Decibels $db): string
+    {
+        $span = $control === 'gain' ? $point->gain : ($control === 'fader' ? $point->fader : null);
+
+        return $span?->scale === null ? '' : " ({$span->scale->words($db)})";
+    }
+
+    /** @return list<CardStep> what is lost when the unit is closed or unplugged */
+    private static function again(Source $of, Unit $unit): array
+    {
+        $model = $of->rig->modelOf($unit);
+        $steps = [];
+        foreach ($unit->values as $id => $value) {
+            $setting = $model->settings[$id];
+            $holds = $setting->holds ?? $model->holds;
+            if ($holds?->endsWithUse() === true) {
+                $steps[] = new CardStep("{$setting->label}: {$setting->words($value)}", "holds {$holds->words()}");
+            }
+        }
+        if ($model->holds?->endsWithUse() === true && ($unit->points !== [] || $unit->routes !== [])) {
+            $steps[] = new CardStep('Set every level and route again', "they hold {$model->holds->words()}");
+        }
+
+        return $steps;
     }
 
     /** @return list<Reason> what is written about the unit and what is inside it */

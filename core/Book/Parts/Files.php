@@ -34,14 +34,17 @@ final class Files implements Part
                 $rows[] = [
                     $track->name, implode(', ', $units) ?: 'nowhere yet', $situation->name, implode(', ', $sounds) ?: 'silence',
                     match (count($sounds)) {
-                        0 => '', 1 => 'alone', default => 'can\'t be parted later',
+                        0 => '', 1 => 'yes', default => 'no: can\'t be parted later',
                     },
                 ];
             }
         }
         $best = [];
         foreach ($of->rig->sources as $sound) {
-            $on = array_filter($tracks, fn (Listener $track) => in_array($sound->name, $this->soundsOn($of, $track, $of->rig->base()->id), true));
+            $on = array_filter(
+                $tracks,
+                fn (Listener $track) => in_array($sound->name, $this->soundsOn($of, $track, $of->rig->base()->id), true),
+            );
             usort($on, fn (Listener $a, Listener $b) => count($this->soundsOn($of, $a, $of->rig->base()->id))
                 <=> count($this->soundsOn($of, $b, $of->rig->base()->id)));
             $with = $on === [] ? [] : array_diff($this->soundsOn($of, $on[0], $of->rig->base()->id), [$sound->name]);
@@ -49,7 +52,7 @@ final class Files implements Part
         }
 
         return $rows === [] ? [] : [
-            new Table(['Track', 'Recorded by', 'Situation', 'Sounds on it', ''], $rows, [1, 1.3, 1, 2.4, 1.1]),
+            new Table(['Track', 'Recorded by', 'Situation', 'Sounds on it', 'Alone'], $rows, [1, 1.3, 1, 2.4, 1.1]),
             new Table(["Sound, in {$of->rig->base()->name}", 'Best found on', 'Together with'], $best, [1.2, 1.2, 2.6]),
         ];
     }

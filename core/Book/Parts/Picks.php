@@ -28,7 +28,11 @@ final class Picks implements Part
     {
         $rows = array_values(array_map(fn (Pick $pick) => self::row($pick, $of), $of->rig->picks));
 
-        return $rows === [] ? [] : [new Table(['Program', 'In or out', 'Device', 'Channels', 'In the system'], $rows, [1.5, 1.5, 2, 0.8, 1.1])];
+        return $rows === [] ? [] : [new Table(
+            ['Program', 'In or out', 'Device', 'Channels', 'In the system'],
+            $rows,
+            [1.5, 1.5, 2, 0.8, 1.1],
+        )];
     }
 
     /** @return list<string> */

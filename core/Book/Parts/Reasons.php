@@ -25,9 +25,9 @@ final class Reasons implements Part
     public function blocks(Source $of): array
     {
         $rows = array_values(array_map(fn (Reason $reason) => [
-            $reason->about->words($of->rig), $reason->leaveAlone ? 'leave alone' : '', $reason->why,
+            $reason->about->words($of->rig), $reason->leaveAlone ? 'yes' : '', $reason->why,
         ], $of->rig->papers->reasons));
 
-        return $rows === [] ? [] : [new Table(['About', '', 'Why'], $rows, [1.6, 0.7, 3])];
+        return $rows === [] ? [] : [new Table(['About', 'Leave alone', 'Why'], $rows, [1.6, 0.7, 3])];
     }
 }

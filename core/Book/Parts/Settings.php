@@ -38,6 +38,10 @@ final class Settings implements Part
                     }
                 }
             }
+            foreach ($unit->values as $id => $value) {
+                $setting = $model->settings[$id];
+                $rows[] = [$setting->label, 'setting', $setting->words($value)];
+            }
             foreach ($unit->routes as $key => $set) {
                 $route = $model->routes[$key];
                 $rows[] = ["{$model->points[$route->from]->label} → {$model->points[$route->to]->label}", 'route', $set->words()];

@@ -87,7 +87,7 @@ final class Switches implements Remedy
     private function route(Trouble $trouble, RouteRef $at, bool $on, int $further = 0): iterable
     {
         $route = $trouble->rig->modelOf($at->unit)->routes[$at->key];
-        if (! $route->allows(RouteSetting::On)) {
+        if (! $route->allows(RouteSetting::On) || NamedSettings::switches($trouble, $at)) {
             return;
         }
         $isSelector = $on && $route->group !== null;

@@ -13,6 +13,7 @@ use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Link;
@@ -76,7 +77,10 @@ final class Systems implements Remedy
         if ($computer === null) {
             return;
         }
-        $isHere = array_filter($situation->levels, fn ($level) => $level->slot() === "{$computer} {$device}" && $level->mute !== null) !== [];
+        $isHere = array_filter(
+            $situation->levels,
+            fn (SystemLevel $level) => $level->slot() === "{$computer} {$device}" && $level->mute !== null,
+        ) !== [];
         $set = $trouble->graph->devices->of($computer)[(string) $device] ?? null;
         foreach ($isBase ? [null] : ($isHere ? [$situation->id] : [null, $situation->id]) as $place => $where) {
             yield new Candidate(

@@ -39,6 +39,7 @@
                 @endforeach
             </table>
         @endif
+        <x-named-settings :page="$page" :unit="$unit" />
         @if ($sheet->controls($unit) !== [])
             <h3>Settings</h3>
             <table class="facts">

@@ -17,6 +17,7 @@
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix) aria-current="true" @endif>Matrix</a>
                 </nav>
             </div>
+            <x-named-settings :page="$page" :unit="$shown->unit" />
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
                     <h3>What comes in</h3>

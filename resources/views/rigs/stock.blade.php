@@ -70,6 +70,7 @@
                     <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
                     <button class="btn btn-sm btn-ink" type="submit">Save</button>
                 </x-edit>
+                <x-named-settings :page="$page" :unit="$unit" />
                 <x-reasons :page="$page" :about="$stock->reasonable()" />
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">

@@ -21,7 +21,7 @@ return [
     ],
     'mistakes' => [
         'the console sends only the party to the headset' => [
-            fn (Draft $d) => $d->set('console', 'routes', 'game>headset', ['on' => false]),
+            fn (Draft $d) => $d->value('console', 'headset-sound', 'Party only'),
             ['game me' => 'M0', 'game viewers' => 'M0'],
         ],
         'the second microphone is disabled' => [

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** Where a setting is made. */
+final readonly class MadeAt
+{
+    /** @param  string  $path  the way there, in words: "Settings, Audio, Inputs"; empty where it is plain to see */
+    public function __construct(public MadeBy $by, public string $path = '')
+    {
+    }
+
+    public function words(): string
+    {
+        return $this->by->words().($this->path === '' ? '' : ": {$this->path}");
+    }
+}

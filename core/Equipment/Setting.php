@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+use HiddenWire\Core\Quantity\Bounds;
+
+/** A named setting of a model that is no level and no route: phantom power, input type, meter mode, what a socket carries. */
+final readonly class Setting
+{
+    /**
+     * @param  list<string>  $choices  of a choice; empty for any other kind
+     * @param  array{float, float}|null  $range  of a number; null where it has none
+     * @param  string  $unit  of a number: "Hz"
+     * @param  string|bool|float  $factory  where it stands when the unit is new
+     * @param  string  $since  the firmware since which it is there
+     * @param  list<SettingEffect>  $effects
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public SettingKind $kind,
+        public array $choices,
+        public ?array $range,
+        public string $unit,
+        public string|bool|float $factory,
+        public ?MadeAt $made = null,
+        public ?Holds $holds = null,
+        public string $since = '',
+        public array $effects = [],
+    ) {
+    }
+
+    /** Why it can't stand so, as a sentence; null where it can. */
+    public function whyNot(string|bool|float $value): ?string
+    {
+        return match ($this->kind) {
+            SettingKind::Choice => is_string($value) && in_array($value, $this->choices, true)
+                ? null
+                : 'This is one of '.implode(', ', $this->choices).'.',
+            SettingKind::Toggle => is_bool($value) ? null : 'This is on or off: true or false.',
+            SettingKind::Text => is_string($value) && mb_strlen($value) <= Bounds::NAME
+                ? null
+                : 'This is a text of '.Bounds::NAME.' characters at most.',
+            SettingKind::Number => match (true) {
+                ! is_float($value) => 'This is a number.',
+                $this->range === null || ($value >= $this->range[0] && $value <= $this->range[1]) => null,
+                default => "This is a number from {$this->range[0]} to {$this->range[1]}.",
+            },
+        };
+    }
+
+    /** A value in words: "on", "48 Hz", "All sound". */
+    public function words(string|bool|float $value): string
+    {
+        return match (true) {
+            is_bool($value) => $value ? 'on' : 'off',
+            is_float($value) => trim("{$value} {$this->unit}"),
+            default => $value === '' ? 'empty' : $value,
+        };
+    }
+
+    /** @return list<string|bool|float> the values to try: all of a choice or switch, else those that do something, and the factory's */
+    public function values(): array
+    {
+        return match ($this->kind) {
+            SettingKind::Choice => $this->choices,
+            SettingKind::Toggle => [false, true],
+            default => array_values(array_unique([
+                $this->factory, ...array_map(fn (SettingEffect $effect) => $effect->value, $this->effects),
+            ], SORT_REGULAR)),
+        };
+    }
+
+    /** @return list<SettingEffect> what it does at a value */
+    public function effectsAt(string|bool|float $value): array
+    {
+        return array_values(array_filter($this->effects, fn (SettingEffect $effect) => $effect->value === $value));
+    }
+}

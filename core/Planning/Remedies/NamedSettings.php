@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning\Remedies;
+
+use HiddenWire\Core\Edit\SetValue;
+use HiddenWire\Core\Equipment\Setting;
+use HiddenWire\Core\Equipment\SettingEffect;
+use HiddenWire\Core\Planning\Candidate;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Planning\Remedy;
+use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SettingValue;
+use HiddenWire\Core\Signal\BlockKind;
+
+/** Settings with a name that switch routes, or mute points: what a socket carries, which input is taken. */
+final class NamedSettings implements Remedy
+{
+    public function isOfCables(): bool
+    {
+        return false;
+    }
+
+    public function candidates(Trouble $trouble): iterable
+    {
+        foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
+            $isSwitched = $link->block === BlockKind::Off || $link->block === BlockKind::Muted;
+            if ($isSwitched && ($link->at instanceof RouteRef || $link->at instanceof PointRef) && $trouble->region->isJoinedBy($link)) {
+                yield from $this->switching($trouble, $link->at, true);
+            }
+        }
+        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            if ($hop->at instanceof RouteRef || $hop->at instanceof PointRef) {
+                yield from $this->switching($trouble, $hop->at, false);
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> */
+    private function switching(Trouble $trouble, RouteRef|PointRef $at, bool $on): iterable
+    {
+        $unit = $trouble->rig->units[$at->unit];
+        foreach ($trouble->rig->modelOf($unit)->settings as $setting) {
+            $now = $trouble->graph->state->value($unit->id, $setting);
+            foreach ($setting->values() as $value) {
+                if ($value === $now || ! self::turns($setting, $now, $value, $at, $on)) {
+                    continue;
+                }
+                foreach ($this->places($trouble, $unit->id, $setting) as $more => $situation) {
+                    yield new Candidate(
+                        "setting {$unit->id} {$setting->id} {$setting->words($value)} {$situation}",
+                        "{$unit->name}: {$setting->label} is {$setting->words($now)}",
+                        "Set {$setting->label} of {$unit->name} to {$setting->words($value)}{$trouble->where($situation)}",
+                        [new SetValue($unit->id, $setting->id, $value, $situation)],
+                        Cost::SWITCH + $more,
+                        [$at],
+                    );
+                }
+            }
+        }
+    }
+
+    /** Whether another value turns a route or point on, or off: by what it does, or by no longer doing the opposite. */
+    private static function turns(
+        Setting $setting,
+        string|bool|float $now,
+        string|bool|float $value,
+        RouteRef|PointRef $at,
+        bool $on,
+    ): bool {
+        $does = self::does($setting, $value, $at);
+
+        return $does === $on || ($does === null && self::does($setting, $now, $at) === ! $on);
+    }
+
+    private static function does(Setting $setting, string|bool|float $value, RouteRef|PointRef $at): ?bool
+    {
+        foreach ($setting->effectsAt($value) as $effect) {
+            if (self::isOf($effect, $at)) {
+                return $effect->on;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a unit has a named setting that switches a route: then nobody switches the route itself. */
+    public static function switches(Trouble $trouble, RouteRef $at): bool
+    {
+        foreach ($trouble->rig->modelOf($at->unit)->settings as $setting) {
+            foreach ($setting->effects as $effect) {
+                if (self::isOf($effect, $at)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private static function isOf(SettingEffect $effect, RouteRef|PointRef $at): bool
+    {
+        return $at instanceof RouteRef ? $effect->route === $at->key : $effect->point === $at->point;
+    }
+
+    /** @return array<int, string|null> the situation, null for the base; by what it costs more */
+    private function places(Trouble $trouble, string $unit, Setting $setting): array
+    {
+        $situation = $trouble->graph->state->situation;
+        $isHere = array_filter($situation->settings, fn (SettingValue $one) => $one->slot() === "{$unit} {$setting->id}") !== [];
+
+        return match (true) {
+            $trouble->rig->isBase($situation->id) => [0 => null],
+            $isHere => [0 => $situation->id],
+            default => [0 => null, Cost::ONE_SITUATION => $situation->id],
+        };
+    }
+}

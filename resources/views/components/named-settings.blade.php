@@ -1,0 +1,24 @@
+@props(['page', 'unit'])
+{{-- The settings of a unit that are no level and no route, with where they are made and how long they hold. --}}
+@php
+    $model = $page->rig->modelOf($unit);
+@endphp
+@if ($model->settings !== [])
+    <h3>Named settings</h3>
+    <table class="facts named-settings">
+        @foreach ($model->settings as $setting)
+            @php $row = $page->setting($unit, $setting); @endphp
+            <tr>
+                <th scope="row">{{ $setting->label }}<small>{{ $row['place'] }}</small></th>
+                <td><x-edit :page="$page" class="set plug" :fields="['edit' => 'value', 'unit' => $unit->id, 'setting' => $setting->id]">
+                    @if ($row['choices'] !== [])
+                        <select name="value" data-auto aria-label="{{ $setting->label }}"><option value="">{{ $row['otherwise'] }}</option>@foreach ($row['choices'] as $value => $words) <option value="{{ $value }}" @selected($row['set'] === (string) $value)>{{ $words }}</option> @endforeach</select>
+                    @else
+                        <input name="value" data-auto value="{{ $row['set'] }}" placeholder="{{ $row['otherwise'] }}" aria-label="{{ $setting->label }}{{ $setting->unit === '' ? '' : ", {$setting->unit}" }}"><span class="unit" aria-hidden="true">{{ $setting->unit }}</span>
+                    @endif
+                    <button type="submit" class="do without-scripts">Set<span class="visually-hidden"> {{ $setting->label }}</span></button>
+                </x-edit></td>
+            </tr>
+        @endforeach
+    </table>
+@endif
