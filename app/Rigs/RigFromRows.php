@@ -257,6 +257,8 @@ final class RigFromRows
             ),
             'asks' => $model->asks ?? [],
             'settings' => $model->settings === null ? [] : json_decode($model->settings),
+            'meters' => $model->meters === null ? [] : json_decode($model->meters),
+            'lamps' => $model->lamps === null ? [] : json_decode($model->lamps),
             'made_at' => $model->made_at === null ? null : (object) $model->made_at,
             'holds' => $model->holds,
             'limits' => $this->known([

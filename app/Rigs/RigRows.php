@@ -436,6 +436,12 @@ final class RigRows
                 'settings' => $model->settings === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->setting(...), array_values($model->settings))),
+                'meters' => $model->meters === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->meter(...), array_values($model->meters))),
+                'lamps' => $model->lamps === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->lamp(...), array_values($model->lamps))),
                 'made_at' => self::json((new DocumentWriter)->madeAt($model->made)),
                 'holds' => $model->holds?->value,
                 'sources' => $model->limits->sources,

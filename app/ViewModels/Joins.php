@@ -64,7 +64,7 @@ final readonly class Joins
     {
         return match ($this->stands($ref)) {
             'here' => 'from here',
-            'fits' => 'takes the other end',
+            'fits' => 'fits the other end',
             'taken' => $this->taken[$ref],
             default => $this->obstacles[$ref] ?? 'this is no socket',
         };

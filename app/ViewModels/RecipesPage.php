@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Signal\Readings;
+
 /** The units with mixed outputs, and the one whose recipes are shown: the selected one, else the first. */
 final readonly class RecipesPage
 {
@@ -14,11 +16,44 @@ final readonly class RecipesPage
 
     public bool $isMatrix;
 
+    /** @var list<array{label: string, shows: array<string, string>}> what each meter of the shown unit shows, by sound, loudest first */
+    public array $meters;
+
+    /** @var array<string, bool> whether each lamp is lit, by its label */
+    public array $lamps;
+
     public function __construct(RigPage $page)
     {
         $this->units = Recipes::all($page);
         $this->shown = array_values(array_filter($this->units, fn (Recipes $one) => $one->unit->id === $page->selectedUnit))[0]
             ?? $this->units[0] ?? null;
         $this->isMatrix = $page->asked('as') === 'matrix';
+        [$this->meters, $this->lamps] = $this->readings($page);
+    }
+
+    /** @return array{list<array{label: string, shows: array<string, string>}>, array<string, bool>} */
+    private function readings(RigPage $page): array
+    {
+        if ($this->shown === null) {
+            return [[], []];
+        }
+        $unit = $this->shown->unit;
+        $model = $page->rig->modelOf($unit);
+        $readings = new Readings($page->hearing->graph, [$unit]);
+        $meters = $lamps = [];
+        foreach ($model->meters as $meter) {
+            $levels = $readings->of($unit, $meter);
+            arsort($levels);
+            $shows = [];
+            foreach ($levels as $source => $db) {
+                $shows[$page->rig->sources[$source]->name] = $meter->reading($db);
+            }
+            $meters[] = ['label' => $meter->label, 'shows' => $shows];
+        }
+        foreach ($model->lamps as $lamp) {
+            $lamps[$lamp->label] = $readings->isLit($unit, $lamp);
+        }
+
+        return [$meters, $lamps];
     }
 }

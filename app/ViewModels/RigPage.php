@@ -17,6 +17,7 @@ use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
@@ -255,6 +256,15 @@ final readonly class RigPage
         )));
 
         return Count::of(count($this->openCauses()), 'cause').' for '.Count::of(count($cells), 'cell');
+    }
+
+    /** "Named settings: 5, 1 set" */
+    public function settingsWords(Unit $unit): string
+    {
+        $here = array_filter($this->situation->settings, fn (SettingValue $one) => $one->unit === $unit->id);
+        $set = count($unit->values + array_column($here, null, 'setting'));
+
+        return 'Named settings: '.count($this->rig->modelOf($unit)->settings).($set === 0 ? ', all as they come' : ", {$set} set");
     }
 
     /**

@@ -24,6 +24,7 @@ final class Parts
         Parts\Guests::class,
         Parts\Feeds::class,
         Parts\Tracks::class,
+        Parts\MetersToExpect::class,
         Parts\Files::class,
         Parts\OwnReturns::class,
         Parts\Reasons::class,

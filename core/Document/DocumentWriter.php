@@ -8,8 +8,10 @@ use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
+use HiddenWire\Core\Equipment\Lamp;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\MadeAt;
+use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
@@ -198,6 +200,8 @@ final class DocumentWriter
                 'settings' => array_map($this->setting(...), array_values($model->settings)),
                 'made_at' => $this->madeAt($model->made),
                 'holds' => $model->holds?->value,
+                'meters' => array_map($this->meter(...), array_values($model->meters)),
+                'lamps' => array_map($this->lamp(...), array_values($model->lamps)),
             ]),
         ];
     }
@@ -279,6 +283,32 @@ final class DocumentWriter
                     'on' => $effect->on,
                 ], $setting->effects),
             ]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function meter(Meter $meter): array
+    {
+        return [
+            'id' => $meter->id, 'label' => $meter->label, 'point' => $meter->point,
+            ...$this->known([
+                'tap' => $meter->tap === Tap::PostFader ? null : $meter->tap->value,
+                'scale' => $this->ownScale($meter->scale),
+            ]),
+            ...$this->filled(['zones' => array_map(
+                fn (array $zone) => ['name' => $zone[0], 'from_db' => $this->number($zone[1])],
+                $meter->zones,
+            )]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function lamp(Lamp $lamp): array
+    {
+        return [
+            'id' => $lamp->id, 'label' => $lamp->label,
+            ...$this->known(['point' => $lamp->point, 'while_muted' => $lamp->whileMuted ? null : false, 'setting' => $lamp->setting]),
+            ...($lamp->value === null ? [] : ['value' => self::value($lamp->value)]),
         ];
     }
 

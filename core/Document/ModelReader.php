@@ -13,11 +13,13 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Holds;
 use HiddenWire\Core\Equipment\InstallNeed;
+use HiddenWire\Core\Equipment\Lamp;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Limits;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\MadeAt;
 use HiddenWire\Core\Equipment\MadeBy;
+use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Phantom;
 use HiddenWire\Core\Equipment\Point;
@@ -49,6 +51,8 @@ final class ModelReader
 
     private const MOST_CHOICES = 60;
 
+    private const MOST_ZONES = 12;
+
     private const MOST_EFFECTS = 200;
 
     /** @param  int  $version  of the format that it is written in */
@@ -71,10 +75,12 @@ final class ModelReader
         $settings = $this->version < 2 ? [] : $this->each($model, 'settings', $this->setting(...), 100);
         $made = $this->version < 2 ? null : $this->madeAt($model);
         $holds = $this->version < 2 ? null : $model->choice('holds', Holds::class, needed: false);
+        $meters = $this->version < 2 ? [] : $this->each($model, 'meters', $this->meter(...), 400);
+        $lamps = $this->version < 2 ? [] : $this->each($model, 'lamps', $this->lamp(...), 400);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks, $settings, $made, $holds)
+                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps)
             : null;
     }
 
@@ -116,7 +122,7 @@ final class ModelReader
     /**
      * Reads a list of things that have an id (a route's is its key) and refuses an id that comes twice.
      *
-     * @template T of Socket|Lane|Point|Route|Setting
+     * @template T of Socket|Lane|Point|Route|Setting|Meter|Lamp
      *
      * @param  callable(Fields): (T|null)  $read
      * @return array<string, T>
@@ -281,6 +287,49 @@ final class ModelReader
     private static function isNumber(mixed $value): bool
     {
         return (is_int($value) || is_float($value)) && abs($value) <= self::FARTHEST_MARK && round($value, 3) == $value;
+    }
+
+    private function meter(Fields $meter): ?Meter
+    {
+        $id = $meter->id('id');
+        $label = $meter->text('label', Bounds::SHORT_NAME, needed: true);
+        $point = $meter->id('point');
+        $tap = $meter->choice('tap', Tap::class, needed: false) ?? Tap::PostFader;
+        $scale = $this->ownScale($meter);
+        $zones = [];
+        foreach ($meter->list('zones', self::MOST_ZONES) as $i => $data) {
+            $zone = $meter->inside($data, $meter->at('zones').'/'.$i);
+            $name = $zone->text('name', Bounds::JACK_COLOUR, needed: true);
+            $from = $zone->number('from_db', -200, 200, needed: true);
+            if ($zone->done() && $name !== null && $from !== null) {
+                if ($zones !== [] && $from <= $zones[count($zones) - 1][1]) {
+                    $meter->problem($zone->pointer, 'Zones rise from the lowest to the highest.');
+                }
+                $zones[] = [$name, $from];
+            }
+        }
+        if ($scale !== null && $zones !== []) {
+            $meter->problem($meter->at('zones'), 'A meter has a scale or zones, not both.');
+        }
+
+        return $meter->done() && $id !== null && $label !== null && $point !== null
+            ? new Meter($id, $label, $point, $tap, $scale, $zones)
+            : null;
+    }
+
+    private function lamp(Fields $lamp): ?Lamp
+    {
+        $id = $lamp->id('id');
+        $label = $lamp->text('label', Bounds::SHORT_NAME, needed: true);
+        $point = $lamp->has('point') ? $lamp->id('point') : null;
+        $whileMuted = $lamp->flag('while_muted') ?? true;
+        $setting = $lamp->has('setting') ? $lamp->id('setting') : null;
+        $value = $lamp->has('value') ? self::value($lamp->raw('value')) : null;
+        if ($lamp->isSound() && (($point === null) === ($setting === null) || ($setting === null) !== ($value === null))) {
+            $lamp->problem($lamp->pointer, 'A lamp shows a "point", or a "setting" at a "value".');
+        }
+
+        return $lamp->done() && $id !== null && $label !== null ? new Lamp($id, $label, $point, $whileMuted, $setting, $value) : null;
     }
 
     private function madeAt(Fields $of): ?MadeAt

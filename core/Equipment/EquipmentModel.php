@@ -19,6 +19,8 @@ final readonly class EquipmentModel
      * @param  list<SystemNeed>  $runsOn  systems on which it, or its driver, runs; empty for any
      * @param  list<InstallNeed>  $asks  what installing it asks for
      * @param  array<string, Setting>  $settings  named settings by id, in order
+     * @param  array<string, Meter>  $meters  by id, in order
+     * @param  array<string, Lamp>  $lamps  by id, in order
      * @param  MadeAt|null  $made  where its faders, routes and picks are set, unless a setting says otherwise
      * @param  Holds|null  $holds  how long these stay as they were set
      */
@@ -38,6 +40,8 @@ final readonly class EquipmentModel
         public array $settings = [],
         public ?MadeAt $made = null,
         public ?Holds $holds = null,
+        public array $meters = [],
+        public array $lamps = [],
     ) {
     }
 

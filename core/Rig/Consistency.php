@@ -192,6 +192,22 @@ final class Consistency
                 }
             }
         }
+        foreach (['meters', 'lamps'] as $kind) {
+            foreach (array_values($model->{$kind}) as $i => $one) {
+                if ($one->point !== null && ! isset($model->points[$one->point])) {
+                    $this->problem("{$base}/{$kind}/{$i}/point", "The model has no point \"{$one->point}\".");
+                }
+            }
+        }
+        foreach (array_values($model->lamps) as $l => $lamp) {
+            $setting = $lamp->setting === null ? null : $model->settings[$lamp->setting] ?? null;
+            if ($lamp->setting !== null && $setting === null) {
+                $this->problem("{$base}/lamps/{$l}/setting", "The model has no setting \"{$lamp->setting}\".");
+            }
+            if ($setting !== null && $lamp->value !== null && $setting->whyNot($lamp->value) !== null) {
+                $this->problem("{$base}/lamps/{$l}/value", (string) $setting->whyNot($lamp->value));
+            }
+        }
         foreach (array_values($model->settings) as $s => $setting) {
             foreach ($setting->effects as $e => $effect) {
                 $pointer = "{$base}/settings/{$s}/effects/{$e}";

@@ -103,7 +103,7 @@ final class AccountController
             new Uncommon(array_values(array_filter($own, is_string(...))))];
     }
 
-    /** Whether anybody may begin an account here. */
+    /** Whether anybody may create an account here. */
     public static function isOpen(): bool
     {
         return (bool) config('app.registration');

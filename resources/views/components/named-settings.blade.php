@@ -1,10 +1,10 @@
-@props(['page', 'unit'])
+@props(['page', 'unit', 'folded' => false])
 {{-- The settings of a unit that are no level and no route, with where they are made and how long they hold. --}}
 @php
     $model = $page->rig->modelOf($unit);
 @endphp
 @if ($model->settings !== [])
-    <h3>Named settings</h3>
+    @if ($folded) <details class="stock-more" data-keep><summary>{{ $page->settingsWords($unit) }}</summary> @else <h3>Named settings</h3> @endif
     <table class="facts named-settings">
         @foreach ($model->settings as $setting)
             @php $row = $page->setting($unit, $setting); @endphp
@@ -21,4 +21,5 @@
             </tr>
         @endforeach
     </table>
+    @if ($folded) </details> @endif
 @endif

@@ -17,7 +17,16 @@
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix) aria-current="true" @endif>Matrix</a>
                 </nav>
             </div>
-            <x-named-settings :page="$page" :unit="$shown->unit" />
+            <x-named-settings :page="$page" :unit="$shown->unit" folded />
+            @if ($recipes->meters !== [] || $recipes->lamps !== [])
+                <details class="stock-more readings" data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
+                    <p class="quiet">One sound at a time, at its own level. What a meter does not show, it can't see from where it is taken.</p>
+                    <table class="facts">
+                        @foreach ($recipes->meters as $meter) <tr><th scope="row">{{ $meter['label'] }}</th><td>@forelse ($meter['shows'] as $sound => $reading) <span class="reading">{{ $sound }} <strong>{{ $reading }}</strong></span> @empty <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
+                        @foreach ($recipes->lamps as $label => $isLit) <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else dark @endif</td></tr> @endforeach
+                    </table>
+                </details>
+            @endif
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
                     <h3>What comes in</h3>
@@ -54,7 +63,7 @@
                                         <span class="control">
                                             @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
                                             @if ($feed->canTap)
-                                                <x-edit :page="$page" class="set" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{ $recipe->output->label }}">@foreach (['input' => 'before everything', 'pre-fader' => 'before the fader', 'post-fader' => 'behind the fader'] as $tap => $words) <option value="{{ $tap }}" @selected($feed->now->tap->value === $tap)>{{ $words }}</option> @endforeach</select></x-edit>
+                                                <x-edit :page="$page" class="set" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{ $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader', 'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}" @selected($feed->now->tap->value === $tap)>{{ $words }}</option> @endforeach</select></x-edit>
                                             @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small> @endif
                                             @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '0']"><button class="do" type="submit">Leave out<span class="visually-hidden"> {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
                                         </span>

@@ -113,7 +113,7 @@
                         <button class="btn btn-sm btn-ink" type="submit">Attach</button>
                     </form>
                     @php $goes = $stock->goesWith($unit); @endphp
-                    <h3>Take it away</h3>
+                    <h3>Remove</h3>
                     <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do" type="submit">{{ $goes === '' ? 'Remove it; nothing hangs on it' : "Remove it, and with it {$goes}" }}</button></x-edit>
                 @endif
             @else
