@@ -95,7 +95,7 @@ final class UnitCard implements CardKind
                 if ($value !== null) {
                     $scale = $value instanceof Decibels ? self::ownScale($model->points[$id], $kind->key(), $value) : '';
                     $on[] = new CardStep(
-                        "{$model->points[$id]->label}, {$kind->name()}: {$kind->words($value)}{$scale}",
+                        "{$model->points[$id]->label}: {$kind->words($value)}{$scale}",
                         $why("points/{$id}"),
                     );
                 }
