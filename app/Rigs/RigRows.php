@@ -97,11 +97,13 @@ final class RigRows
      */
     public static function store(int $rigId, Core\Rig $rig, ?Core\Rig $stored = null): void
     {
-        $new = self::of($rig);
-        $old = $stored === null ? null : self::of($stored);
+        // Most changes leave the models alone, which have most of the rows.
+        $hasOtherModels = $stored?->models !== $rig->models;
+        $new = self::of($rig, $hasOtherModels);
+        $old = $stored === null ? null : self::of($stored, $hasOtherModels);
         $steps = $old === null ? null : self::steps($old, $new);
         if ($old === null || $steps === null) {
-            self::write($rigId, $new, self::TABLES);
+            self::write($rigId, $hasOtherModels ? $new : self::of($rig), self::TABLES);
 
             return;
         }
@@ -205,7 +207,7 @@ final class RigRows
     }
 
     /** @return Rows */
-    public static function of(Core\Rig $rig): array
+    public static function of(Core\Rig $rig, bool $withModels = true): array
     {
         $rows = array_fill_keys(self::TABLES, []);
         $model = fn (string $unit): string => $rig->units[$unit]->model;
@@ -218,7 +220,9 @@ final class RigRows
         foreach ($rig->places as $place) {
             $rows[Place::class][] = ['position' => $position++, 'key' => $place->id, 'kind' => $place->kind->value, 'name' => $place->name];
         }
-        self::models($rig, $rows);
+        if ($withModels) {
+            self::models($rig, $rows);
+        }
         $position = 0;
         foreach ($rig->units as $unit) {
             $rows[Unit::class][] = [
