@@ -14,6 +14,7 @@ use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
+use HiddenWire\Core\Signal\LostPicks;
 
 /** A change that was made: the rig before and after it, what was done in words, and what somebody else had done since the page was made. */
 final readonly class Made
@@ -46,6 +47,10 @@ final readonly class Made
     public function told(?string $situation): string
     {
         $parts = [$this->words];
+        $lost = $this->lostPicks($situation);
+        if ($lost !== []) {
+            $parts[] = 'Not listed any more, though picked: '.implode('; ', $lost).'.';
+        }
         $heard = $this->heard($situation);
         if ($heard !== []) {
             $parts[] = ucfirst(implode('; ', $heard)).'.';
@@ -71,6 +76,21 @@ final readonly class Made
         }
 
         return $this->note($was)->upTo(Heard::in($this->after, $is));
+    }
+
+    /** @return list<string> picks whose device a mode takes out of the list, in the situation that is shown */
+    private function lostPicks(?string $situation): array
+    {
+        $was = $this->before->situation($situation) ?? $this->before->situation();
+        $is = $this->after->situation($situation) ?? $this->after->situation();
+        if ($was === null || $is === null) {
+            return [];
+        }
+        $values = fn (Rig $rig): array => array_filter(array_map(fn (Unit $unit) => $unit->values, $rig->units));
+
+        return $values($this->before) === $values($this->after) && $was->settings === $is->settings
+            ? []
+            : LostPicks::between((new GraphBuilder($this->before))->build($was), Heard::in($this->after, $is)->graph);
     }
 
     /** @return list<string> what is not as wished any more in situations that the page does not show */

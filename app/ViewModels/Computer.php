@@ -208,7 +208,7 @@ final readonly class Computer
                 continue;
             }
             if ($device->direction === $point->picks) {
-                $choices[$ref] = $device->name();
+                $choices[$ref] = $device->name().($device->keptOutBy === null ? '' : " ({$device->trouble()})");
             } elseif ($point->picks === Direction::Recording) {
                 $choices[$ref] = "loopback of {$device->name()}";
             }

@@ -98,8 +98,7 @@ final readonly class Sheet
         return match (true) {
             $pick === null => '',
             $device === null => 'comes to no device',
-            ! $device->isUsable() => "{$device->name()} gives nothing"
-                .($device->isConnected ? ', it is disabled' : ', it is not connected'),
+            ! $device->isUsable() => "{$device->name()} gives nothing, it is {$device->trouble()}",
             $pick->default !== null => "now {$device->name()}",
             default => '',
         };

@@ -27,7 +27,8 @@ final readonly class Device
      * @param  list<Role>  $roles  what the system uses it for by default, in the situation
      * @param  Decibels|null  $db  the system's own level of it, in the situation; null for as it comes
      * @param  bool  $isMuted  in the system itself, in the situation
-     * @param  bool  $isConnected  false for settings whose device the wiring no longer gives
+     * @param  bool  $isConnected  false for settings whose device the wiring no longer gives, and for a device that a mode keeps out
+     * @param  string|null  $keptOutBy  the mode of its unit that keeps it out of the list: "USB mode is One pair"
      */
     public function __construct(
         public string $computer,
@@ -44,6 +45,7 @@ final readonly class Device
         public array $roles,
         public ?Decibels $db = null,
         public bool $isMuted = false,
+        public ?string $keptOutBy = null,
     ) {
     }
 
@@ -61,6 +63,17 @@ final readonly class Device
     public function isUsable(): bool
     {
         return $this->isConnected && $this->isEnabled();
+    }
+
+    /** Why nothing can use it: "not connected", "kept out: USB mode is One pair", "disabled"; empty where it can be used. */
+    public function trouble(): string
+    {
+        return match (true) {
+            $this->keptOutBy !== null => "kept out: {$this->keptOutBy}",
+            ! $this->isConnected => 'not connected',
+            ! $this->isEnabled() => 'disabled',
+            default => '',
+        };
     }
 
     public function has(Role $role): bool

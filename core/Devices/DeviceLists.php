@@ -13,6 +13,7 @@ use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SystemDefault;
@@ -23,7 +24,7 @@ use HiddenWire\Core\Rig\Wiring;
 /**
  * Every computer's list of audio devices, derived from what is plugged and what runs: its own sockets; every device lane of a unit that a
  * host socket reaches, through hubs too; picture outputs that reach something; what programs install. Settings whose device is gone stay,
- * as not connected.
+ * as not connected; so does what a mode of its unit keeps out of the list.
  */
 final readonly class DeviceLists
 {
@@ -34,6 +35,7 @@ final readonly class DeviceLists
      * @param  list<string>  $absent  programs that do not run, units that are not there
      * @param  array<int, SituationDefault>  $defaults  that are others than the settings say
      * @param  array<int, SystemLevel>  $levels  that are others than the settings say
+     * @param  array<int, SettingValue>  $values  of named settings that stand otherwise than the units say
      */
     public function __construct(
         private Rig $rig,
@@ -41,6 +43,7 @@ final readonly class DeviceLists
         array $absent = [],
         private array $defaults = [],
         private array $levels = [],
+        private array $values = [],
     ) {
         $settings = [];
         foreach ($rig->devices as $set) {
@@ -238,10 +241,45 @@ final readonly class DeviceLists
         $channels = $lane?->channels;
         $set = $settings[(string) $ref] ?? null;
         [$db, $isMuted] = $this->level($computer, $ref, $set);
+        $keptOutBy = $isConnected ? $this->keptOutBy($ref) : null;
 
-        return new Device($computer, $ref, $offer->direction, $name, $point, $channels, $channels === null
-            ? $model->points[$point]->channels : count($channels),
-            $offer->latency, $via, $isConnected, $set, $this->roles($computer, $ref, $offer->direction, $set), $db, $isMuted);
+        return new Device(
+            $computer,
+            $ref,
+            $offer->direction,
+            $name,
+            $point,
+            $channels,
+            $channels === null ? $model->points[$point]->channels : count($channels),
+            $offer->latency,
+            $via,
+            $isConnected && $keptOutBy === null,
+            $set,
+            $this->roles($computer, $ref, $offer->direction, $set),
+            $db,
+            $isMuted,
+            $keptOutBy,
+        );
+    }
+
+    /** The mode of its unit that keeps a device out of the list: "USB mode is One pair"; null where none does. */
+    private function keptOutBy(DeviceRef $ref): ?string
+    {
+        $unit = $this->rig->units[$ref->unit];
+        foreach ($this->rig->modelOf($unit)->settings as $setting) {
+            if ($setting->effects === []) {
+                continue;
+            }
+            $value = $unit->values[$setting->id] ?? $setting->factory;
+            foreach ($this->values as $set) {
+                $value = $set->unit === $unit->id && $set->setting === $setting->id ? $set->value : $value;
+            }
+            if ($setting->hides($ref->inside(), $value)) {
+                return "{$setting->label} is {$setting->words($value)}";
+            }
+        }
+
+        return null;
     }
 
     /** @return array{Decibels|null, bool} the system's level of a device, and whether it is muted there */

@@ -279,7 +279,9 @@ final class DocumentWriter
             ...$this->filled([
                 'made_at' => $this->madeAt($setting->made), 'holds' => $setting->holds?->value, 'since' => $setting->since,
                 'effects' => array_map(fn (SettingEffect $effect) => [
-                    'value' => self::value($effect->value), ...$this->known(['route' => $effect->route, 'point' => $effect->point]),
+                    'value' => self::value($effect->value), ...$this->known([
+                        'route' => $effect->route, 'point' => $effect->point, 'device' => $effect->device,
+                    ]),
                     'on' => $effect->on,
                 ], $setting->effects),
             ]),

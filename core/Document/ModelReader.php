@@ -405,12 +405,14 @@ final class ModelReader
             $value = self::value($effect->raw('value'));
             $route = $effect->has('route') ? $effect->text('route', 131, needed: true) : null;
             $point = $effect->has('point') ? $effect->id('point') : null;
+            $device = $effect->has('device') ? $effect->text('device', 131, needed: true) : null;
             $on = $effect->flag('on');
-            if ($effect->isSound() && ($value === null || $on === null || ($route === null) === ($point === null))) {
-                $effect->problem($effect->pointer, 'An effect says at which "value" a "route" or a "point" is "on" or not.');
+            $isOfOne = count(array_filter([$route, $point, $device], is_string(...))) === 1;
+            if ($effect->isSound() && ($value === null || $on === null || ! $isOfOne)) {
+                $effect->problem($effect->pointer, 'An effect says at which "value" a "route", a "point" or a "device" is "on" or not.');
             }
             if ($effect->done() && $value !== null && $on !== null) {
-                $effects[] = new SettingEffect($value, $route, $point, $on);
+                $effects[] = new SettingEffect($value, $route, $point, $device, $on);
             }
         }
 

@@ -75,4 +75,12 @@ final readonly class EquipmentModel
     {
         return $this->family->isProgram();
     }
+
+    /** @param  string  $device  `socket/lane`, or a point: whether it gives a device to a computer's list */
+    public function offers(string $device): bool
+    {
+        [$by, $lane] = [...explode('/', $device, 2), null];
+
+        return $lane === null ? ($this->points[$by] ?? null)?->device !== null : ($this->sockets[$by]->lanes[$lane] ?? null)?->device !== null;
+    }
 }

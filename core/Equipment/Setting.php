@@ -73,6 +73,22 @@ final readonly class Setting
         };
     }
 
+    /** Whether at a value it keeps a device out of the list: it says so there, or lists the device at other values only. */
+    public function hides(string $device, string|bool|float $value): bool
+    {
+        $isListedElsewhere = false;
+        foreach ($this->effects as $effect) {
+            if ($effect->device === $device) {
+                if ($effect->value === $value) {
+                    return ! $effect->on;
+                }
+                $isListedElsewhere = $isListedElsewhere || $effect->on;
+            }
+        }
+
+        return $isListedElsewhere;
+    }
+
     /** @return list<SettingEffect> what it does at a value */
     public function effectsAt(string|bool|float $value): array
     {

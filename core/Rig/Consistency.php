@@ -217,6 +217,9 @@ final class Consistency
                 if ($effect->point !== null && ! isset($model->points[$effect->point])) {
                     $this->problem("{$pointer}/point", "The model has no point \"{$effect->point}\".");
                 }
+                if ($effect->device !== null && ! $model->offers($effect->device)) {
+                    $this->problem("{$pointer}/device", "Nothing at \"{$effect->device}\" is an audio device of a computer.");
+                }
                 if ($setting->whyNot($effect->value) !== null) {
                     $this->problem("{$pointer}/value", (string) $setting->whyNot($effect->value));
                 }

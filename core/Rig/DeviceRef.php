@@ -21,6 +21,12 @@ final readonly class DeviceRef implements \Stringable
         return new self($unit, $point, null);
     }
 
+    /** What gives it inside the unit: `socket/lane`, or a point. */
+    public function inside(): string
+    {
+        return $this->givenBy.($this->lane === null ? '' : "/{$this->lane}");
+    }
+
     public function __toString(): string
     {
         return $this->unit.'/'.$this->givenBy.($this->lane === null ? '' : '/'.$this->lane);

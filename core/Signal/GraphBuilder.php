@@ -186,8 +186,16 @@ final class GraphBuilder
         return [
             $out,
             $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
+                && $situation->settings === []
                 ? $this->devices
-                : new DeviceLists($this->rig, new Wiring($this->rig, $out), $situation->absent, $situation->defaults, $situation->levels),
+                : new DeviceLists(
+                    $this->rig,
+                    new Wiring($this->rig, $out),
+                    $situation->absent,
+                    $situation->defaults,
+                    $situation->levels,
+                    $situation->settings,
+                ),
         ];
     }
 

@@ -49,8 +49,7 @@ final readonly class Stray
     {
         return match (true) {
             $this->device === null => 'nobody: there is no default playback device',
-            ! $this->device->isConnected => "nobody: {$this->device->name()}, the default, is not connected",
-            ! $this->device->isEnabled() => "nobody: {$this->device->name()}, the default, is disabled",
+            ! $this->device->isUsable() => "nobody: {$this->device->name()}, the default, is {$this->device->trouble()}",
             $this->reaches !== [] => implode(', ', array_map(fn (Listener $one) => $one->name, $this->reaches))
                 ." (by {$this->device->name()})",
             $this->device->isMuted => "nobody: {$this->device->name()}, the default, is muted in the system",

@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetSystemLevel;
+use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Mating;
@@ -47,6 +48,7 @@ final class Faults
         yield from self::ofPicks($rig);
         yield from self::ofDefaults($rig);
         yield from self::ofSystems($rig);
+        yield from self::ofSettings($rig);
         $base = $rig->situation() ?? throw new \LogicException('A rig has a base');
         $state = new State($rig, $base);
         foreach ($rig->units as $unit) {
@@ -149,6 +151,20 @@ final class Faults
         foreach ($rig->picks as $pick) {
             if (! $pick->mute) {
                 yield "{$pick->at} muted in the system" => new SetProgramLevel($pick->at, $pick->db, true);
+            }
+        }
+    }
+
+    /** @return \Generator<string, SetValue> modes and what sockets carry, each at its other values */
+    private static function ofSettings(Rig $rig): \Generator
+    {
+        foreach ($rig->units as $unit) {
+            foreach ($rig->modelOf($unit)->settings as $setting) {
+                foreach ($setting->effects === [] ? [] : $setting->values() as $value) {
+                    if ($value !== ($unit->values[$setting->id] ?? $setting->factory)) {
+                        yield "{$unit->id}: {$setting->label} {$setting->words($value)}" => new SetValue($unit->id, $setting->id, $value);
+                    }
+                }
             }
         }
     }

@@ -109,3 +109,14 @@ it('sets a named setting in the base and in a situation, and a fader by what is 
     ($this->edit)(['edit' => 'printed', 'unit' => 'mixer', 'point' => 'main', 'control' => 'fader', 'mark' => '11'])->assertSessionHasErrors('mark');
     ($this->edit)(['edit' => 'printed', 'unit' => 'broadcast', 'point' => 'source-1', 'control' => 'fader', 'mark' => '5'])->assertSessionHasErrors('mark');
 });
+
+it('says which picks a mode breaks, and shows what it keeps out of the list', function () {
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/software-only.json'));
+    ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'Two'])
+        ->assertSessionHas('said', fn (string $said) => ! str_contains($said, 'Not listed'));
+    ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'One'])
+        ->assertSessionHas('said', fn (string $said) => str_contains($said,
+            'Not listed any more, though picked: Call program: Microphone (Software Mixer Call feed); Call program: Speaker (Voices in).'));
+    $this->get("/rigs/{$this->rig->id}/computers")->assertOk()
+        ->assertSee('kept out: Virtual devices is One')->assertSee('Voices in (kept out: Virtual devices is One)');
+});

@@ -88,7 +88,7 @@ final class Computers implements Part
             implode(', ', array_map(fn (Role $role) => $role === Role::Call ? 'calls' : $role->value, $device->roles)),
             $of->rig->units[$device->ref->unit]->name,
             implode(', ', $format),
-            ! $device->isConnected ? 'not connected' : ($device->isEnabled() ? 'enabled' : 'disabled'),
+            $device->trouble() === '' ? 'enabled' : $device->trouble(),
         ];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning\Remedies;
 
 use HiddenWire\Core\Edit\SetValue;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Planning\Candidate;
@@ -16,7 +17,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Signal\BlockKind;
 
-/** Settings with a name that switch routes, or mute points: what a socket carries, which input is taken. */
+/** Settings with a name that switch routes, mute points or list devices: what a socket carries, which input is taken, the USB mode. */
 final class NamedSettings implements Remedy
 {
     public function isOfCables(): bool
@@ -27,6 +28,9 @@ final class NamedSettings implements Remedy
     public function candidates(Trouble $trouble): iterable
     {
         foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
+            if ($link->block === BlockKind::NotConnected && $link->pick !== null) {
+                yield from $this->listing($trouble, $link->pick);
+            }
             $isSwitched = $link->block === BlockKind::Off || $link->block === BlockKind::Muted;
             if ($isSwitched && ($link->at instanceof RouteRef || $link->at instanceof PointRef) && $trouble->region->isJoinedBy($link)) {
                 yield from $this->switching($trouble, $link->at, true);
@@ -57,6 +61,40 @@ final class NamedSettings implements Remedy
                         [new SetValue($unit->id, $setting->id, $value, $situation)],
                         Cost::SWITCH + $more,
                         [$at],
+                    );
+                }
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> modes in which the device is listed that a program has picked */
+    private function listing(Trouble $trouble, PointRef $at): iterable
+    {
+        $program = $trouble->rig->units[$at->unit];
+        $point = $trouble->rig->modelOf($program)->points[$at->point];
+        $device = $trouble->graph->picked($program, $point);
+        $isBetween = $point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at);
+        if ($device?->keptOutBy === null || ! $isBetween) {
+            return;
+        }
+        $unit = $trouble->rig->units[$device->ref->unit];
+        foreach ($trouble->rig->modelOf($unit)->settings as $setting) {
+            $now = $trouble->graph->state->value($unit->id, $setting);
+            if (! $setting->hides($device->ref->inside(), $now)) {
+                continue;
+            }
+            foreach ($setting->values() as $value) {
+                if ($setting->hides($device->ref->inside(), $value)) {
+                    continue;
+                }
+                foreach ($this->places($trouble, $unit->id, $setting) as $more => $situation) {
+                    yield new Candidate(
+                        "setting {$unit->id} {$setting->id} {$setting->words($value)} {$situation}",
+                        "{$unit->name}: {$setting->label} is {$setting->words($now)}",
+                        "Set {$setting->label} of {$unit->name} to {$setting->words($value)}{$trouble->where($situation)}",
+                        [new SetValue($unit->id, $setting->id, $value, $situation)],
+                        Cost::SWITCH + $more,
+                        [$device->ref],
                     );
                 }
             }

@@ -73,7 +73,7 @@
                         <th scope="row">{{ $device->name() }}@if ($device->name() !== $device->systemName)<small>{{ $device->systemName }}</small>@endif</th>
                         <td>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif
                             @foreach ($device->roles as $role) <span class="tag">default{{ $role->value === 'call' ? ' for calls' : '' }}</span> @endforeach
-                            @if (! $device->isConnected) <span class="quiet">not connected</span> @elseif (! $device->isEnabled()) <span class="quiet">disabled</span> @endif</td>
+                            @if ($device->trouble() !== '') <span class="quiet">{{ $device->trouble() }}</span> @endif</td>
                     </tr>
                 @endforeach
             </table>
