@@ -13,6 +13,7 @@ use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\ChannelTable;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SignalGraph;
@@ -25,7 +26,8 @@ final readonly class Computer
     private const ALL_SITUATIONS = 200;
 
     /** @var list<array{device: Device, colour: string, socket: string, users: list<string>, targets: array<string, string>,
-     *     playsTo: string, here: SystemLevel|null}> `targets` that the system could play it to, `here` its level in the situation */
+     *     playsTo: string, here: SystemLevel|null, channels: list<array{number: int, print: string, used: list<string>}>}> `targets` that
+     *     the system could play it to, `here` its level in the situation, `channels` where they need telling apart */
     public array $devices;
 
     /**
@@ -64,6 +66,7 @@ final readonly class Computer
                 }
             }
         }
+        $channels = new ChannelTable($graph);
         $this->devices = array_values(array_map(fn (Device $device) => [
             'device' => $device,
             'colour' => $this->socketOf($device)->colour ?? '',
@@ -72,6 +75,7 @@ final readonly class Computer
             'targets' => $this->targets($device),
             'playsTo' => $device->settings?->playsTo === null ? '' : $this->nameOf($device->settings->playsTo),
             'here' => $this->levelOf($device),
+            'channels' => $channels->isUseful($device) ? $channels->rows($device) : [],
         ], $graph->devices->of($unit->id)));
         $this->stray = array_map(fn (SignalGraph $in) => (new Stray($in, $unit))->words(), $graphs);
         $troubles = [];

@@ -87,8 +87,9 @@ final class Hearing
             if ($sources !== null && ! in_array($source->id, $sources, true)) {
                 continue;
             }
+            // What is wished of it may be otherwise in this situation.
             if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source
-                && ! $this->begins($source, $touched)) {
+                && ($before->wishes[$source->id] ?? []) === ($this->wishes[$source->id] ?? []) && ! $this->begins($source, $touched)) {
                 $this->pairs[$source->id] = $before->pairs[$source->id];
                 $this->silent[$source->id] = $before->silent[$source->id] ?? [];
 

@@ -16,6 +16,7 @@ use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use Tests\Support\Draft;
 
@@ -164,4 +165,31 @@ it('offers what a computer plays as a recording device', function () {
     expect($pair->arrivals())->toHaveCount(1)->and($pair->arrivals()[0]->delay->value())->toBe(20.0)->and($pair->channels()[0])->toBe('b');
     $turned = $draft->set('pc', 'points', 'line-out', ['fader' => -20])->pair('game', 'clip');
     expect($turned->arrivals()[0]->gain->value())->toBe($pair->arrivals()[0]->gain->value());
+});
+
+it('hears a situation like another as it hears it alone, also where other wishes hold', function (string $path) {
+    $rig = (new DocumentReader)->read(shipped($path));
+    $builder = new GraphBuilder($rig);
+    foreach ($rig->situations as $shown) {
+        $near = new Hearing($builder->build($shown));
+        foreach ($rig->situations as $other) {
+            $told = fn (Hearing $hearing): array => array_map(
+                fn (HeardPair $pair) => [$pair->source->id, $pair->listener->id, $pair->verdict->value, $pair->wish?->want->value],
+                iterator_to_array($hearing->all(), false),
+            );
+            expect($told(new Hearing($builder->build($other, $near->graph), null, $near)))->toBe($told(new Hearing($builder->build($other))));
+        }
+    }
+})->with(['rigs/night-relay.json', 'starters/software-only.json', 'starters/two-connections.json', 'starters/tablet-and-hub.json']);
+
+it('judges by the wishes of its own situation what sounds like in the one beside it', function () {
+    $rig = Draft::inside([], [['tone', 'ear']])->situation('quiet', [])->with(function (array $d) {
+        $d['wishes'][] = ['source' => 's', 'listener' => 'l', 'want' => 'must-not', 'situations' => ['quiet']];
+
+        return $d;
+    })->make();
+    $builder = new GraphBuilder($rig);
+    $near = new Hearing($builder->build($rig->base()));
+    $quiet = new Hearing($builder->build($rig->situations['quiet'], $near->graph), null, $near);
+    expect($near->pair('s', 'l')->verdict->value)->toBe('ok')->and($quiet->pair('s', 'l')->verdict->value)->toBe('leak');
 });

@@ -16,6 +16,7 @@ use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\ChannelTable;
 use HiddenWire\Core\Signal\Stray;
 
 /** One sheet a computer: its devices as the system lists them, their names, defaults and formats, and what starts when. */
@@ -47,6 +48,17 @@ final class Computers implements Part
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
                 isWide: true,
             );
+            $channels = new ChannelTable($of->hearing()->graph);
+            foreach (array_filter($devices, $channels->isUseful(...)) as $device) {
+                $blocks[] = new Heading("{$unit->name}: channels of {$device->name()}, {$device->direction->value}");
+                $blocks[] = new Table(
+                    ['Channel', "Printed at {$of->rig->units[$device->ref->unit]->name}", 'In programs'],
+                    array_map(fn (array $row) => [
+                        (string) $row['number'], $row['print'] === '' ? 'nothing' : $row['print'], implode('; ', $row['used']),
+                    ], $channels->rows($device)),
+                    [0.6, 2, 2.4],
+                );
+            }
             $blocks[] = new Table(['Situation', 'A sound that nobody listed would reach'], array_values(array_map(
                 fn (Situation $one) => [$one->name, (new Stray($of->hearing($one->id)->graph, $unit))->words()],
                 $of->rig->situations,

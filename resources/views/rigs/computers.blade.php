@@ -26,6 +26,12 @@
                                     <span>@foreach ($device->roles as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
                                 </summary>
+                                @if ($row['channels'] !== [])
+                                    <table class="facts channel-table"><caption class="visually-hidden">Channels of {{ $device->name() }}</caption>
+                                        <thead><tr><th scope="col">Channel</th><th scope="col">Printed at {{ $page->rig->units[$device->ref->unit]->name }}</th><th scope="col">In programs</th></tr></thead>
+                                        <tbody>@foreach ($row['channels'] as $channel) <tr><th scope="row" class="figures">{{ $channel['number'] }}</th><td>{{ $channel['print'] ?: 'nothing' }}</td><td>{{ implode('; ', $channel['used']) ?: '—' }}</td></tr> @endforeach</tbody>
+                                    </table>
+                                @endif
                                 <x-edit :page="$page" class="device-form" data-save :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
                                     <label>Name given to {{ $device->systemName }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
