@@ -12,6 +12,7 @@ use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingValue;
@@ -46,24 +47,10 @@ final class NamedSettings implements Remedy
     /** @return iterable<Candidate> */
     private function switching(Trouble $trouble, RouteRef|PointRef $at, bool $on): iterable
     {
-        $unit = $trouble->rig->units[$at->unit];
-        foreach ($trouble->rig->modelOf($unit)->settings as $setting) {
-            $now = $trouble->graph->state->value($unit->id, $setting);
-            foreach ($setting->values() as $value) {
-                if ($value === $now || ! self::turns($setting, $now, $value, $at, $on)) {
-                    continue;
-                }
-                foreach ($this->places($trouble, $unit->id, $setting) as $more => $situation) {
-                    yield new Candidate(
-                        "setting {$unit->id} {$setting->id} {$setting->words($value)} {$situation}",
-                        "{$unit->name}: {$setting->label} is {$setting->words($now)}",
-                        "Set {$setting->label} of {$unit->name} to {$setting->words($value)}{$trouble->where($situation)}",
-                        [new SetValue($unit->id, $setting->id, $value, $situation)],
-                        Cost::SWITCH + $more,
-                        [$at],
-                    );
-                }
-            }
+        foreach ($trouble->rig->modelOf($at->unit)->settings as $setting) {
+            $now = $trouble->graph->state->value($at->unit, $setting);
+            $turns = fn (string|bool|float $value): bool => $value !== $now && self::turns($setting, $now, $value, $at, $on);
+            yield from $this->values($trouble, $at, $setting, $turns);
         }
     }
 
@@ -77,26 +64,32 @@ final class NamedSettings implements Remedy
         if ($device?->keptOutBy === null || ! $isBetween) {
             return;
         }
-        $unit = $trouble->rig->units[$device->ref->unit];
-        foreach ($trouble->rig->modelOf($unit)->settings as $setting) {
-            $now = $trouble->graph->state->value($unit->id, $setting);
-            if (! $setting->hides($device->ref->inside(), $now)) {
-                continue;
+        $inside = $device->ref->inside();
+        foreach ($trouble->rig->modelOf($device->ref->unit)->settings as $setting) {
+            if ($setting->hides($inside, $trouble->graph->state->value($device->ref->unit, $setting))) {
+                yield from $this->values($trouble, $device->ref, $setting, fn (string|bool|float $value) => ! $setting->hides($inside, $value));
             }
-            foreach ($setting->values() as $value) {
-                if ($setting->hides($device->ref->inside(), $value)) {
-                    continue;
-                }
-                foreach ($this->places($trouble, $unit->id, $setting) as $more => $situation) {
-                    yield new Candidate(
-                        "setting {$unit->id} {$setting->id} {$setting->words($value)} {$situation}",
-                        "{$unit->name}: {$setting->label} is {$setting->words($now)}",
-                        "Set {$setting->label} of {$unit->name} to {$setting->words($value)}{$trouble->where($situation)}",
-                        [new SetValue($unit->id, $setting->id, $value, $situation)],
-                        Cost::SWITCH + $more,
-                        [$device->ref],
-                    );
-                }
+        }
+    }
+
+    /**
+     * @param  callable(string|bool|float): bool  $helps  at which values of the setting
+     * @return iterable<Candidate>
+     */
+    private function values(Trouble $trouble, RouteRef|PointRef|DeviceRef $at, Setting $setting, callable $helps): iterable
+    {
+        $unit = $trouble->rig->units[$at->unit];
+        $now = $trouble->graph->state->value($unit->id, $setting);
+        foreach (array_filter($setting->values(), $helps) as $value) {
+            foreach ($this->places($trouble, $unit->id, $setting) as $more => $situation) {
+                yield new Candidate(
+                    "setting {$unit->id} {$setting->id} {$setting->words($value)} {$situation}",
+                    "{$unit->name}: {$setting->label} is {$setting->words($now)}",
+                    "Set {$setting->label} of {$unit->name} to {$setting->words($value)}{$trouble->where($situation)}",
+                    [new SetValue($unit->id, $setting->id, $value, $situation)],
+                    Cost::SWITCH + $more,
+                    [$at],
+                );
             }
         }
     }
