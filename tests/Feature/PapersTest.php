@@ -120,3 +120,9 @@ it('says which picks a mode breaks, and shows what it keeps out of the list', fu
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()
         ->assertSee('kept out: Virtual devices is One')->assertSee('Voices in (kept out: Virtual devices is One)');
 });
+
+it('shows the channels of a device side by side, on the page and in the book', function () {
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/two-xlr-tracks.json'));
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSeeInOrder(['Printed at Interface', 'In 4', 'Recorder: Input 2', 'Optical in, left']);
+    $this->get("/rigs/{$this->rig->id}/exports/markdown")->assertOk()->assertSee('| 4 | In 4 | Recorder: Input 2 |', false);
+});
