@@ -11,6 +11,19 @@ const MOVE = 70;
 const READABLE = 1;
 const OVERVIEW = 0.6;
 
+/** Pixels of a plate beside its name, left and right together. */
+const BESIDE = 13;
+
+// A name that is drawn larger stays within its plate.
+const keepInside = (svg) => {
+    const unmeasured = [...svg.querySelectorAll('.plate-name')].filter((name) => name.style.getPropertyValue('--most') === '');
+    const most = unmeasured.map((name) => {
+        const room = name.parentNode.querySelector('.plate-body').width.baseVal.value - BESIDE;
+        return (parseFloat(getComputedStyle(name).fontSize) * room) / Math.max(1, name.getComputedTextLength());
+    });
+    unmeasured.forEach((name, i) => name.style.setProperty('--most', `${most[i].toFixed(1)}px`));
+};
+
 const start = (frame, signal) => {
     const svg = frame.querySelector('svg');
     const sizeNow = () => ({ width: svg.width.baseVal.value, height: svg.height.baseVal.value });
@@ -31,6 +44,7 @@ const start = (frame, signal) => {
         const { scale } = view.getTransform();
         svg.classList.toggle('far', scale < READABLE);
         svg.style.setProperty('--scale', Math.max(scale, OVERVIEW).toFixed(3));
+        if (scale < READABLE) keepInside(svg);
     };
     view.on('transform', rescale);
 
