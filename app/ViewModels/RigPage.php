@@ -10,6 +10,7 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Planning\Cause;
@@ -23,8 +24,10 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
+use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\LostPicks;
 use HiddenWire\Core\Signal\SituationDifference;
 use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
@@ -270,8 +273,8 @@ final readonly class RigPage
     /**
      * A named setting of a unit as a form shows it.
      *
-     * @return array{set: string, otherwise: string, choices: array<array-key, string>, place: string} `set` in the situation that is shown;
-     *     empty where it stands as `otherwise` says
+     * @return array{set: string, otherwise: string, choices: array<array-key, string>, place: string, breaks: list<string>} `set` in the
+     *     situation that is shown; empty where it stands as `otherwise` says; `breaks` which picks would lose their device, and at what
      */
     public function setting(Unit $unit, Setting $setting): array
     {
@@ -296,7 +299,30 @@ final readonly class RigPage
                 $made?->words() ?? '', $holds === null ? '' : "holds {$holds->words()}",
                 $setting->since === '' ? '' : "since firmware {$setting->since}",
             ])),
+            'breaks' => $this->breaks($unit, $setting),
         ];
+    }
+
+    /** @return list<string> "One: Call program: Speaker (Voices in)" for each value at which what programs have picked is not listed any more */
+    private function breaks(Unit $unit, Setting $setting): array
+    {
+        if (! $setting->listsDevices()) {
+            return [];
+        }
+        $breaks = [];
+        $situation = $this->rig->isBase($this->situation->id) ? null : $this->situation->id;
+        foreach ($setting->values() as $value) {
+            if ($value === $this->hearing->graph->state->value($unit->id, $setting)) {
+                continue;
+            }
+            $other = (new SetValue($unit->id, $setting->id, $value, $situation))->applyTo($this->rig);
+            $lost = LostPicks::between($this->hearing->graph, (new GraphBuilder($other))->build($other->situations[$this->situation->id]));
+            if ($lost !== []) {
+                $breaks[] = "{$setting->words($value)}: ".implode('; ', $lost);
+            }
+        }
+
+        return $breaks;
     }
 
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */

@@ -267,7 +267,7 @@ final readonly class DeviceLists
     {
         $unit = $this->rig->units[$ref->unit];
         foreach ($this->rig->modelOf($unit)->settings as $setting) {
-            if ($setting->effects === []) {
+            if (! $setting->listsDevices()) {
                 continue;
             }
             $value = $unit->values[$setting->id] ?? $setting->factory;

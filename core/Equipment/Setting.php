@@ -73,6 +73,18 @@ final readonly class Setting
         };
     }
 
+    /** Whether it is a mode: which devices a system lists hangs on it. */
+    public function listsDevices(): bool
+    {
+        foreach ($this->effects as $effect) {
+            if ($effect->device !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether at a value it keeps a device out of the list: it says so there, or lists the device at other values only. */
     public function hides(string $device, string|bool|float $value): bool
     {

@@ -112,6 +112,9 @@ it('sets a named setting in the base and in a situation, and a fader by what is 
 
 it('says which picks a mode breaks, and shows what it keeps out of the list', function () {
     $this->rig = app(ImportRig::class)($this->owner, shipped('starters/software-only.json'));
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/recipes?select=unit:soft")->assertOk()
+        ->assertSee('Would break at One: Call program: Microphone (Software Mixer Call feed); Call program: Speaker (Voices in)')
+        ->assertDontSee('Would break at Two');
     ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'Two'])
         ->assertSessionHas('said', fn (string $said) => ! str_contains($said, 'Not listed'));
     ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'One'])
