@@ -303,7 +303,7 @@ final readonly class RigPage
         ];
     }
 
-    /** @return list<string> "One: Call program: Speaker (Voices in)" for each value at which what programs have picked is not listed any more */
+    /** @return list<string> "One: Call program: Speaker (Voices in)" for each value at which picks lose their device */
     private function breaks(Unit $unit, Setting $setting): array
     {
         if (! $setting->listsDevices()) {

@@ -81,6 +81,8 @@ final readonly class EquipmentModel
     {
         [$by, $lane] = [...explode('/', $device, 2), null];
 
-        return $lane === null ? ($this->points[$by] ?? null)?->device !== null : ($this->sockets[$by]->lanes[$lane] ?? null)?->device !== null;
+        return $lane === null
+            ? ($this->points[$by] ?? null)?->device !== null
+            : ($this->sockets[$by]->lanes[$lane] ?? null)?->device !== null;
     }
 }

@@ -67,7 +67,8 @@ final class NamedSettings implements Remedy
         $inside = $device->ref->inside();
         foreach ($trouble->rig->modelOf($device->ref->unit)->settings as $setting) {
             if ($setting->hides($inside, $trouble->graph->state->value($device->ref->unit, $setting))) {
-                yield from $this->values($trouble, $device->ref, $setting, fn (string|bool|float $value) => ! $setting->hides($inside, $value));
+                $lists = fn (string|bool|float $value): bool => ! $setting->hides($inside, $value);
+                yield from $this->values($trouble, $device->ref, $setting, $lists);
             }
         }
     }
