@@ -10,24 +10,18 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
-use HiddenWire\Core\Edit\SetValue;
-use HiddenWire\Core\Equipment\Setting;
-use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
-use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
-use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\LostPicks;
 use HiddenWire\Core\Signal\SituationDifference;
 use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
@@ -261,68 +255,9 @@ final readonly class RigPage
         return Count::of(count($this->openCauses()), 'cause').' for '.Count::of(count($cells), 'cell');
     }
 
-    /** "Named settings: 5, 1 set" */
-    public function settingsWords(Unit $unit): string
+    public function namedSettings(Unit $unit): NamedSettings
     {
-        $here = array_filter($this->situation->settings, fn (SettingValue $one) => $one->unit === $unit->id);
-        $set = count($unit->values + array_column($here, null, 'setting'));
-
-        return 'Named settings: '.count($this->rig->modelOf($unit)->settings).($set === 0 ? ', all as they come' : ", {$set} set");
-    }
-
-    /**
-     * A named setting of a unit as a form shows it.
-     *
-     * @return array{set: string, otherwise: string, choices: array<array-key, string>, place: string, breaks: list<string>} `set` in the
-     *     situation that is shown; empty where it stands as `otherwise` says; `breaks` which picks would lose their device, and at what
-     */
-    public function setting(Unit $unit, Setting $setting): array
-    {
-        $isBase = $this->rig->isBase($this->situation->id);
-        $base = $unit->values[$setting->id] ?? $setting->factory;
-        $set = $isBase ? $unit->values[$setting->id] ?? null : null;
-        foreach ($isBase ? [] : $this->situation->settings as $one) {
-            $set = $one->slot() === "{$unit->id} {$setting->id}" ? $one->value : $set;
-        }
-        $made = $setting->made ?? $this->rig->modelOf($unit)->made;
-        $holds = $setting->holds ?? $this->rig->modelOf($unit)->holds;
-
-        return [
-            'set' => $set === null ? '' : (is_bool($set) ? ($set ? '1' : '0') : (string) $set),
-            'otherwise' => $isBase ? "{$setting->words($setting->factory)}, as it comes" : "{$setting->words($base)}, as in the base",
-            'choices' => match ($setting->kind) {
-                SettingKind::Choice => array_combine($setting->choices, $setting->choices),
-                SettingKind::Toggle => ['1' => 'on', '0' => 'off'],
-                default => [],
-            },
-            'place' => implode('; ', array_filter([
-                $made?->words() ?? '', $holds === null ? '' : "holds {$holds->words()}",
-                $setting->since === '' ? '' : "since firmware {$setting->since}",
-            ])),
-            'breaks' => $this->breaks($unit, $setting),
-        ];
-    }
-
-    /** @return list<string> "One: Call program: Speaker (Voices in)" for each value at which picks lose their device */
-    private function breaks(Unit $unit, Setting $setting): array
-    {
-        if (! $setting->listsDevices()) {
-            return [];
-        }
-        $breaks = [];
-        $situation = $this->rig->isBase($this->situation->id) ? null : $this->situation->id;
-        foreach ($setting->values() as $value) {
-            if ($value === $this->hearing->graph->state->value($unit->id, $setting)) {
-                continue;
-            }
-            $other = (new SetValue($unit->id, $setting->id, $value, $situation))->applyTo($this->rig);
-            $lost = LostPicks::between($this->hearing->graph, (new GraphBuilder($other))->build($other->situations[$this->situation->id]));
-            if ($lost !== []) {
-                $breaks[] = "{$setting->words($value)}: ".implode('; ', $lost);
-            }
-        }
-
-        return $breaks;
+        return new NamedSettings($this->hearing->graph, $unit);
     }
 
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */

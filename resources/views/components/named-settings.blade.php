@@ -1,13 +1,11 @@
 @props(['page', 'unit', 'folded' => false])
 {{-- The settings of a unit that are no level and no route, with where they are made and how long they hold. --}}
-@php
-    $model = $page->rig->modelOf($unit);
-@endphp
-@if ($model->settings !== [])
-    @if ($folded) <details class="stock-more" data-keep><summary>{{ $page->settingsWords($unit) }}</summary> @else <h3>Named settings</h3> @endif
+@php $named = $page->namedSettings($unit); @endphp
+@if ($named->rows !== [])
+    @if ($folded) <details class="stock-more" data-keep><summary>{{ $named->summary }}</summary> @else <h3>Named settings</h3> @endif
     <table class="facts named-settings">
-        @foreach ($model->settings as $setting)
-            @php $row = $page->setting($unit, $setting); @endphp
+        @foreach ($named->rows as $row)
+            @php $setting = $row['setting']; @endphp
             <tr>
                 <th scope="row">{{ $setting->label }}<small>{{ $row['place'] }}</small></th>
                 <td><x-edit :page="$page" class="set plug" :fields="['edit' => 'value', 'unit' => $unit->id, 'setting' => $setting->id]">
