@@ -18,9 +18,6 @@ use Illuminate\Support\Facades\Cache;
 /** Two revisions' maps side by side, with what was added, removed and changed marked on each. Kept: revisions don't change. */
 final class ComparedMaps
 {
-    /** Units up to which maps are laid out while somebody waits. */
-    private const LAID_OUT_AT_ONCE = 160;
-
     private const SECONDS = 86400;
 
     /**
@@ -32,9 +29,9 @@ final class ComparedMaps
      */
     public static function of(Record $record, array $numbers, Rig $before, Rig $after, MapDepth $depth): array
     {
-        if (max(count($before->units), count($after->units)) > self::LAID_OUT_AT_ONCE) {
+        if (max(count($before->units), count($after->units)) > Drawings::LAID_OUT_AT_ONCE) {
             throw new TooLarge(
-                'The maps of a rig of more than '.self::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.',
+                'The maps of a rig of more than '.Drawings::LAID_OUT_AT_ONCE.' units are not laid out here. The lists say what changed.',
             );
         }
         $map = fn (Rig $rig): MapGraph => new MapGraph((new GraphBuilder($rig))->build($rig->base()), $depth);

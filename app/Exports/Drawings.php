@@ -16,7 +16,7 @@ use HiddenWire\Core\Book\Source;
 final class Drawings
 {
     /** Units up to which a map is laid out while somebody waits. */
-    private const LAID_OUT_AT_ONCE = 160;
+    public const LAID_OUT_AT_ONCE = 160;
 
     /** @var array<string, MapScene> by depth */
     private array $known = [];
