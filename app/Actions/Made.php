@@ -69,8 +69,7 @@ final readonly class Made
     /** @return list<string> */
     private function heard(?string $situation): array
     {
-        $was = $this->before->situation($situation) ?? $this->before->situation();
-        $is = $this->after->situation($situation) ?? $this->after->situation();
+        [$was, $is] = $this->shown($situation);
         if ($was === null || $is === null) {
             return [];
         }
@@ -78,11 +77,19 @@ final readonly class Made
         return $this->note($was)->upTo(Heard::in($this->after, $is));
     }
 
+    /** @return array{Situation|null, Situation|null} the situation that is shown, before and after the change */
+    private function shown(?string $situation): array
+    {
+        return [
+            $this->before->situation($situation) ?? $this->before->situation(),
+            $this->after->situation($situation) ?? $this->after->situation(),
+        ];
+    }
+
     /** @return list<string> picks whose device a mode takes out of the list, in the situation that is shown */
     private function lostPicks(?string $situation): array
     {
-        $was = $this->before->situation($situation) ?? $this->before->situation();
-        $is = $this->after->situation($situation) ?? $this->after->situation();
+        [$was, $is] = $this->shown($situation);
         if ($was === null || $is === null) {
             return [];
         }
