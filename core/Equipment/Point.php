@@ -33,4 +33,14 @@ final readonly class Point
     {
         return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null || $this->delayTo !== null;
     }
+
+    /** The span of its gain or fader, by the key of the control; null where it has none. */
+    public function span(string $control): ?Span
+    {
+        return match ($control) {
+            'gain' => $this->gain,
+            'fader' => $this->fader,
+            default => null,
+        };
+    }
 }

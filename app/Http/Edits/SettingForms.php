@@ -64,9 +64,7 @@ final class SettingForms
         $at = $in->pointOfUnit();
         $point = $in->rig->point($at);
         $control = $in->text('control', 10);
-        $span = $control === 'gain' ? $point->gain : ($control === 'fader' ? $point->fader : null);
-        $scale = $span === null ? null : $span->scale;
-        $scale ??= $in->refuse('mark', 'This has no scale of its own.');
+        $scale = $point->span($control)->scale ?? $in->refuse('mark', 'This has no scale of its own.');
         [$from, $to] = [$scale->marks[0][0], $scale->marks[count($scale->marks) - 1][0]];
         $mark = $in->number('mark', $from, $to) ?? $in->refuse('mark', 'Write what is printed at it.');
         $db = $scale->levelOf($mark);

@@ -120,9 +120,9 @@ final class UnitCard implements CardKind
     /** " (70 %)": what is printed at the knob; empty where the model does not say. */
     private static function ownScale(Point $point, string $control, Decibels $db): string
     {
-        $span = $control === 'gain' ? $point->gain : ($control === 'fader' ? $point->fader : null);
+        $scale = $point->span($control)?->scale;
 
-        return $span?->scale === null ? '' : " ({$span->scale->words($db)})";
+        return $scale === null ? '' : " ({$scale->words($db)})";
     }
 
     /** @return list<CardStep> what is lost when the unit is closed or unplugged */

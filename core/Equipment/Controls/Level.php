@@ -6,7 +6,6 @@ namespace HiddenWire\Core\Equipment\Controls;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
-use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
@@ -47,18 +46,18 @@ final readonly class Level implements ControlKind
 
     public function isOn(EquipmentModel $model, Point $point): bool
     {
-        return $this->span($point) !== null;
+        return $point->span($this->key) !== null;
     }
 
     public function usual(Point $point): Decibels
     {
-        return $this->span($point)->db ?? Decibels::zero();
+        return $point->span($this->key)->db ?? Decibels::zero();
     }
 
     public function whyNot(Decibels|Milliseconds|bool $value, EquipmentModel $model, Point $point): ?string
     {
         assert($value instanceof Decibels);
-        $span = $this->span($point);
+        $span = $point->span($this->key);
 
         return match (true) {
             $span === null => "\"{$point->label}\" has no {$this->key}.",
@@ -77,13 +76,8 @@ final readonly class Level implements ControlKind
 
     public function scale(Point $point): ?Scale
     {
-        $span = $this->span($point);
+        $span = $point->span($this->key);
 
         return $span === null ? null : new Scale($span->from->number(), $span->to->number(), 'dB', 0.5);
-    }
-
-    private function span(Point $point): ?Span
-    {
-        return $this->key === 'gain' ? $point->gain : $point->fader;
     }
 }
