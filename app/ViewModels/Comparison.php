@@ -12,12 +12,16 @@ use HiddenWire\Core\Signal\HearingDifference;
 /** Two revisions of a rig side by side: their maps, what was changed, and for whom the hearing changes. */
 final readonly class Comparison
 {
+    /** @var array<string, HearingDifference> */
+    private array $heard;
+
     public function __construct(
         private RigPage $page,
         public Revision $before,
         public Revision $after,
         public RigDifference $difference,
     ) {
+        $this->heard = array_filter($difference->hearing(), fn (HearingDifference $one) => $one->pairs !== []);
     }
 
     /** Which revisions, from what to what, when. */
@@ -32,7 +36,7 @@ final readonly class Comparison
     /** @return array<string, HearingDifference> by the situation's name, where anybody hears something else */
     public function heard(): array
     {
-        return array_filter($this->difference->hearing(), fn (HearingDifference $one) => $one->pairs !== []);
+        return $this->heard;
     }
 
     /**

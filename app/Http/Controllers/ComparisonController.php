@@ -14,6 +14,7 @@ use App\ViewModels\Comparison;
 use App\ViewModels\MapDepth;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -26,36 +27,38 @@ final class ComparisonController
         Gate::authorize('view', $rig);
         [$before, $after] = $this->revisions($rig, $number, $with);
         $page = new RigPage($rig, 'history', $request);
-        foreach ([$before, $after] as $one) {
-            if (Recovery::read($one) === null) {
-                return view('rigs.incomparable', ['page' => $page, 'revision' => $one]);
-            }
+        [$was, $is] = [Recovery::read($before), Recovery::read($after)];
+        if ($was === null || $is === null) {
+            return view('rigs.incomparable', ['page' => $page, 'revision' => $was === null ? $before : $after]);
         }
 
-        return view('rigs.compare', [
-            'page' => $page, 'comparison' => new Comparison($page, $before, $after, $this->difference($before, $after)),
-        ]);
+        return view('rigs.compare', ['page' => $page, 'comparison' => new Comparison($page, $before, $after, new RigDifference($was, $is))]);
     }
 
-    /** The two maps: laying them out takes a moment, so that the page asks for them once it is shown. */
+    /**
+     * The two maps: laying them out takes a moment, so that the page asks for them once it is shown.
+     *
+     * @throws UnreadableRevision
+     */
     public function maps(Request $request, Rig $rig, int $number, int $with): View
     {
         Gate::authorize('view', $rig);
         [$before, $after] = $this->revisions($rig, $number, $with);
-        $difference = $this->difference($before, $after);
+        $read = fn (Revision $one): CoreRig => Recovery::read($one) ?? throw new UnreadableRevision($one->number);
+        [$was, $is] = [$read($before), $read($after)];
         $depth = MapDepth::tryFrom($request->string('depth')->toString()) ?? MapDepth::Cables;
         try {
-            [$was, $is] = ComparedMaps::of($rig, [$before->number, $after->number], $difference->before, $difference->after, $depth);
+            [$old, $new] = ComparedMaps::of($rig, [$before->number, $after->number], $was, $is, $depth);
             $trouble = '';
         } catch (TooLarge $e) {
-            [$was, $is, $trouble] = ['', '', $e->getMessage()];
+            [$old, $new, $trouble] = ['', '', $e->getMessage()];
         } catch (\RuntimeException $e) {
             report($e);
-            [$was, $is, $trouble] = ['', '', 'The maps could not be laid out. The lists say what changed.'];
+            [$old, $new, $trouble] = ['', '', 'The maps could not be laid out. The lists say what changed.'];
         }
 
         return view('rigs.compared-maps', ['maps' => [
-            "Revision {$before->number}" => $was, "Revision {$after->number}" => $is,
+            "Revision {$before->number}" => $old, "Revision {$after->number}" => $new,
         ], 'trouble' => $trouble]);
     }
 
@@ -65,13 +68,5 @@ final class ComparisonController
         $revision = fn (int $which): Revision => $rig->revisions()->where('number', $which)->first() ?? abort(404);
 
         return [$revision(min($number, $with)), $revision(max($number, $with))];
-    }
-
-    /** @throws UnreadableRevision */
-    private function difference(Revision $before, Revision $after): RigDifference
-    {
-        $read = fn (Revision $one) => Recovery::read($one) ?? throw new UnreadableRevision($one->number);
-
-        return new RigDifference($read($before), $read($after));
     }
 }
