@@ -32,7 +32,9 @@ final class ComparisonController
             return view('rigs.incomparable', ['page' => $page, 'revision' => $was === null ? $before : $after]);
         }
 
-        return view('rigs.compare', ['page' => $page, 'comparison' => new Comparison($page, $before, $after, new RigDifference($was, $is))]);
+        return view('rigs.compare', [
+            'page' => $page, 'comparison' => new Comparison($page, $before, $after, new RigDifference($was, $is)),
+        ]);
     }
 
     /**
