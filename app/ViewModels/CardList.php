@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\Cards;
+use HiddenWire\Core\Book\Cards\RunDown;
+use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
@@ -16,13 +17,18 @@ final readonly class CardList
     /** @var array<string, array<string, string>> titles by key, by the name of the kind */
     public array $kinds;
 
-    public Card $runDown;
+    /** @var array<string, list<string>> what follows from the rig, in words, by phase */
+    private array $derived;
 
     public function __construct(private RigPage $page)
     {
         $source = new Source($page->rig);
-        $this->kinds = array_diff_key(Cards::titles($source), ['Run-down' => true]);
-        $this->runDown = Cards::card($source, 'run-down') ?? throw new \LogicException('Every rig has a run-down.');
+        $this->kinds = array_diff_key(Cards::titles($source), [RunDown::name() => true]);
+        $derived = [];
+        foreach (Phase::cases() as $phase) {
+            $derived[$phase->value] = array_map(fn (CardStep $step) => $step->words(), RunDown::derived($source, $phase));
+        }
+        $this->derived = $derived;
     }
 
     public function url(string $card): string
@@ -39,17 +45,6 @@ final readonly class CardList
     /** @return list<string> what follows from the rig in a phase, in words */
     public function derivedOf(Phase $phase): array
     {
-        $written = array_map(fn (ShowStep $step) => $step->text, $this->stepsOf($phase));
-        $derived = [];
-        foreach ($this->runDown->sections[$phase->label()] ?? [] as $step) {
-            $at = array_search($step->text, $written, true);
-            if ($at === false) {
-                $derived[] = $step->words();
-            } else {
-                unset($written[$at]);
-            }
-        }
-
-        return $derived;
+        return $this->derived[$phase->value];
     }
 }

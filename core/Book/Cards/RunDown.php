@@ -29,25 +29,31 @@ final class RunDown implements CardKind
 
     public static function card(Source $of, string $key): Card
     {
-        $derived = [
-            Phase::Prepare->value => self::power($of, isOn: true),
-            Phase::Open->value => self::programs($of, isOpening: true),
-            Phase::Start->value => self::start($of),
-            Phase::Stop->value => self::stop($of),
-            Phase::Close->value => [...self::programs($of, isOpening: false), ...self::power($of, isOn: false)],
-        ];
         $sections = [];
         foreach (Phase::cases() as $phase) {
+            $derived = self::derived($of, $phase);
             $written = array_map(
                 fn (ShowStep $step) => new CardStep($step->text, '', $step->atMin, $step->waitS),
                 $of->rig->papers->stepsOf($phase),
             );
             $sections[$phase->label()] = $phase->hasWrittenFirst()
-                ? [...$written, ...$derived[$phase->value]]
-                : [...$derived[$phase->value], ...$written];
+                ? [...$written, ...$derived]
+                : [...$derived, ...$written];
         }
 
         return Card::of('run-down', 'Run-down', $of->rig->name, $sections);
+    }
+
+    /** @return list<CardStep> what follows from the rig in a phase */
+    public static function derived(Source $of, Phase $phase): array
+    {
+        return match ($phase) {
+            Phase::Prepare => self::power($of, isOn: true),
+            Phase::Open => self::programs($of, isOpening: true),
+            Phase::Start => self::start($of),
+            Phase::Stop => self::stop($of),
+            Phase::Close => [...self::programs($of, isOpening: false), ...self::power($of, isOn: false)],
+        };
     }
 
     /** @return list<CardStep> what has a mains lead, place by place, loudspeakers after everything else; off the other way round */
