@@ -73,10 +73,10 @@ const refuse = (form, said) => {
 // A form may say what the page shows once its change is made; else it shows what it does now.
 const next = (form) => new URL(form.dataset.then ?? window.location.href, window.location.href).href;
 
-const ask = async (form, submitter) => {
+const ask = async (form, submitter, shows) => {
     const body = new FormData(form, submitter);
     try {
-        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': next(form) } });
+        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': shows } });
     } catch {
         return null;
     }
@@ -86,7 +86,8 @@ export const send = async (form, submitter) => {
     if (form.getAttribute('aria-busy') === 'true') return;
     form.setAttribute('aria-busy', 'true');
     clear(form);
-    const answer = await whileSending(() => ask(form, submitter));
+    let shows = null;
+    const answer = await whileSending(() => ask(form, submitter, (shows = next(form))));
     form.removeAttribute('aria-busy');
     if (answer === null) return complain(form, NOT_SAVED);
     if (answer.ok) {
@@ -96,7 +97,8 @@ export const send = async (form, submitter) => {
         try {
             const { page } = await answer.json();
             if (next(form) !== window.location.href) window.history.replaceState(null, '', next(form));
-            if (page) redraw(page, form);
+            // Where the page has gone on to another address meanwhile, what was drawn is of the one before.
+            if (page && next(form) === shows) redraw(page, form);
             else await refresh(form);
         } catch {
             complain(form, 'Saved, but the page could not be drawn again. Reload it.');
