@@ -86,6 +86,7 @@ final class RigFromRows
                 'system' => $row->system === null ? null : (object) array_filter($row->system, fn (string $said) => $said !== ''),
                 'licence' => $row->licence,
                 'edition' => $row->edition,
+                'names' => $row->names === null ? null : (object) $row->names,
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
                     'routes' => $this->map($routes[$row->key] ?? [], 'route', fn ($set) => $this->routeControls($set)),
@@ -110,6 +111,7 @@ final class RigFromRows
                 'rate_hz' => $row->rate_hz,
                 'bits' => $row->bits, 'driver_mode' => $row->driver_mode,
                 'db' => $row->db, 'mute' => $row->mute, 'plays_to' => $row->plays_to,
+                'unlisted' => $row->unlisted, 'processing' => $row->processing,
             ]),
             'picks' => $this->each(Pick::class, fn ($row) => ['at' => "{$row->unit}/{$row->point}", ...$this->pick($row)]),
             'air' => $this->each(
@@ -152,6 +154,7 @@ final class RigFromRows
                 'changes' => array_map($this->change(...), $changes[$row->key] ?? []),
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
+                'plugged' => $row->plugged ?? [],
                 'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
                 'settings' => array_map(fn (array $set) => (object) $set, $row->settings ?? []),
                 'levels' => array_map(fn (array $level) => (object) $level, $row->levels ?? []),
@@ -237,6 +240,11 @@ final class RigFromRows
                 'mono' => $point->mono,
                 'delay_to_ms' => $point->delay_to_ms,
                 'picks' => $point->picks,
+                'pick_from' => $point->pick_from,
+                'several' => $point->several,
+                'device_of' => $point->device_of,
+                'made_at' => $point->made_at === null ? null : (object) $point->made_at,
+                'holds' => $point->holds,
                 'device' => $this->offer($point),
             ]), $points[$model->key] ?? []),
             'routes' => array_map(fn ($route) => $this->known([
@@ -249,6 +257,8 @@ final class RigFromRows
                 'group' => $route->group,
                 'choice' => $route->choice,
                 'delay_ms' => $route->delay_ms, 'can' => $route->can,
+                'made_at' => $route->made_at === null ? null : (object) $route->made_at,
+                'holds' => $route->holds,
             ]), $routes[$model->key] ?? []),
             'auto_mutes' => array_map(fn (array $rule) => (object) $rule, $model->auto_mutes),
             'runs_on' => array_map(
@@ -261,6 +271,7 @@ final class RigFromRows
             'lamps' => $model->lamps === null ? [] : json_decode($model->lamps),
             'made_at' => $model->made_at === null ? null : (object) $model->made_at,
             'holds' => $model->holds,
+            'takes' => $model->takes,
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,
@@ -301,7 +312,7 @@ final class RigFromRows
     private function pick(\stdClass $row): array
     {
         return ['device' => $row->device, 'default' => $row->follows, 'channels' => $row->channels, 'tap' => $row->device_tap,
-            'db' => $row->pick_db, 'mute' => $row->pick_mute ? true : null];
+            'db' => $row->pick_db, 'mute' => $row->pick_mute ? true : null, 'mode' => $row->pick_mode, 'also' => $row->also];
     }
 
     private function offer(\stdClass $row): ?\stdClass

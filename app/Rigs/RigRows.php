@@ -241,6 +241,7 @@ final class RigRows
                 'licence' => $unit->licence,
                 'values' => $unit->values === [] ? null : self::json((object) array_map(DocumentWriter::value(...), $unit->values)),
                 'edition' => $unit->edition,
+                'names' => $unit->names === [] ? null : self::json((object) $unit->names),
             ];
             foreach ($unit->needs as $i => $needed) {
                 $rows[UnitNeed::class][] = ['position' => $i, 'unit' => $unit->id, 'needs' => $needed];
@@ -302,6 +303,8 @@ final class RigRows
                 'bits' => $device->bits, 'driver_mode' => $device->driverMode?->value,
                 'db' => $device->db?->value(), 'mute' => $device->mute,
                 'plays_to' => $device->playsTo === null ? null : (string) $device->playsTo,
+                'unlisted' => $device->unlisted?->value,
+                'processing' => $device->processing === [] ? null : self::json($device->processing),
             ];
         }
         $position = 0;
@@ -355,6 +358,7 @@ final class RigRows
                 'name' => $situation->name,
                 'absent' => json_encode($situation->absent),
                 'pulled' => json_encode($situation->pulled),
+                'plugged' => $situation->plugged === [] ? null : self::json($situation->plugged),
                 'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
                 'settings' => $situation->settings === []
                     ? null
@@ -448,6 +452,7 @@ final class RigRows
                     : self::json(array_map((new DocumentWriter)->lamp(...), array_values($model->lamps))),
                 'made_at' => self::json((new DocumentWriter)->madeAt($model->made)),
                 'holds' => $model->holds?->value,
+                'takes' => $model->takes->value,
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
             ];
@@ -466,6 +471,11 @@ final class RigRows
                     'mono' => $point->mono,
                     'delay_to_ms' => $point->delayTo?->value(),
                     'picks' => $point->picks?->value,
+                    'pick_from' => $point->pickFrom === [] ? null : self::json($point->pickFrom),
+                    'several' => $point->several,
+                    'device_of' => $point->deviceOf,
+                    'made_at' => self::json((new DocumentWriter)->madeAt($point->made)),
+                    'holds' => $point->holds?->value,
                     ...self::offer($point->device),
                 ];
             }
@@ -517,6 +527,8 @@ final class RigRows
                     'choice' => $route->choice,
                     'delay_ms' => $route->delay?->value(),
                     'can' => self::json(array_map(fn ($setting) => $setting->value, $route->can)),
+                    'made_at' => self::json((new DocumentWriter)->madeAt($route->made)),
+                    'holds' => $route->holds?->value,
                 ];
             }
         }
@@ -567,6 +579,8 @@ final class RigRows
             'follows' => $pick?->default?->value,
             'channels' => self::json($pick?->channels), 'device_tap' => $pick?->tap?->value,
             'pick_db' => $pick?->db?->value(), 'pick_mute' => $pick->mute ?? false,
+            'pick_mode' => $pick?->mode?->value,
+            'also' => $pick === null || $pick->also === [] ? null : self::json(array_map(strval(...), $pick->also)),
         ];
     }
 }

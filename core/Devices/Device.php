@@ -9,11 +9,15 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\With;
 
 /** One audio device as a computer's system lists it, with the user's settings on it. */
 final readonly class Device
 {
+    use With;
+
     /**
      * What a device's buffer costs where its unit states nothing: 480 frames at 48 kHz, the usual period of a shared-mode system mixer.
      */
@@ -55,9 +59,10 @@ final readonly class Device
         return $this->settings === null || $this->settings->name === '' ? $this->systemName : $this->settings->name;
     }
 
+    /** Whether the system offers it to programs. */
     public function isEnabled(): bool
     {
-        return $this->settings->enabled ?? true;
+        return $this->settings === null || ($this->settings->enabled && $this->settings->unlisted === null);
     }
 
     public function isUsable(): bool
@@ -65,15 +70,22 @@ final readonly class Device
         return $this->isConnected && $this->isEnabled();
     }
 
-    /** Why nothing can use it: "not connected", "kept out: USB mode is One pair", "disabled"; empty where it can be used. */
+    /** Why nothing can use it: "not connected", "kept out: USB mode is One pair", "disabled", "hidden in the list"; empty where it can. */
     public function trouble(): string
     {
         return match (true) {
             $this->keptOutBy !== null => "kept out: {$this->keptOutBy}",
             ! $this->isConnected => 'not connected',
-            ! $this->isEnabled() => 'disabled',
+            ! ($this->settings->enabled ?? true) => 'disabled',
+            $this->settings?->unlisted !== null => $this->settings->unlisted->words(),
             default => '',
         };
+    }
+
+    /** @return list<Processing> what the system does to its sound */
+    public function processing(): array
+    {
+        return $this->settings->processing ?? [];
     }
 
     public function has(Role $role): bool

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Devices;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
@@ -36,6 +37,7 @@ final readonly class DeviceLists
      * @param  array<int, SituationDefault>  $defaults  that are others than the settings say
      * @param  array<int, SystemLevel>  $levels  that are others than the settings say
      * @param  array<int, SettingValue>  $values  of named settings that stand otherwise than the units say
+     * @param  list<string>  $plugged  cables in the order in which they are plugged in, behind the order that the base says
      */
     public function __construct(
         private Rig $rig,
@@ -44,6 +46,7 @@ final readonly class DeviceLists
         private array $defaults = [],
         private array $levels = [],
         private array $values = [],
+        array $plugged = [],
     ) {
         $settings = [];
         foreach ($rig->devices as $set) {
@@ -57,8 +60,12 @@ final readonly class DeviceLists
         }
         $lists = [];
         foreach ($rig->units as $unit) {
-            if ($rig->modelOf($unit)->family->isHost()) {
-                $lists[$unit->id] = $this->listOf($unit, $settings[$unit->id] ?? [], $programs[$unit->place] ?? []);
+            $model = $rig->modelOf($unit);
+            if ($model->family->isHost()) {
+                $list = $this->listOf($unit, $settings[$unit->id] ?? [], $programs[$unit->place] ?? []);
+                $lists[$unit->id] = $model->takes === Takes::Chosen
+                    ? $list
+                    : $this->takenByPlug($unit, $list, [...$rig->base()->plugged, ...$plugged]);
             }
         }
         $this->lists = $lists;
@@ -76,16 +83,27 @@ final readonly class DeviceLists
         return $this->lists[$computer] ?? [];
     }
 
-    /** The device that a pick comes to on its computer; null where it is not in the list or no device has the role. */
+    /** The device that a pick comes to on its computer; null where it is not in the list, no device has the role, or another pick says it. */
     public function resolve(string $computer, Pick $pick, Direction $direction): ?Device
     {
         if ($pick->device !== null) {
             return $this->lists[$computer][(string) $pick->device] ?? null;
         }
+        if ($pick->default === null) {
+            return null;
+        }
 
         return $pick->default === SystemDefault::Call
             ? $this->withRole($computer, $direction, Role::Call) ?? $this->withRole($computer, $direction, Role::from($direction->value))
             : $this->withRole($computer, $direction, Role::from($direction->value));
+    }
+
+    /** The cable by which a device is plugged into its computer; null for one that has no plug. */
+    public function plugOf(Device $device): ?string
+    {
+        return $device->via[0]['cable'] ?? ($device->ref->unit === $device->computer && $device->ref->lane !== null
+            ? ($this->wiring->at(new SocketRef($device->computer, $device->ref->givenBy))[0] ?? null)?->id
+            : null);
     }
 
     private function withRole(string $computer, Direction $direction, Role $role): ?Device
@@ -97,6 +115,38 @@ final readonly class DeviceLists
         }
 
         return null;
+    }
+
+    /**
+     * The list of a system that takes what was plugged in last: of each direction that device has every role, and one that is its own
+     * where nothing is plugged.
+     *
+     * @param  array<string, Device>  $list
+     * @param  list<string>  $order  cables, the last plugged last; those that it does not name were plugged before, in the rig's order
+     * @return array<string, Device>
+     */
+    private function takenByPlug(Unit $host, array $list, array $order): array
+    {
+        $ranks = array_flip(array_map(strval(...), array_keys($this->rig->cables)));
+        foreach ($order as $i => $cable) {
+            $ranks[$cable] = count($this->rig->cables) + $i;
+        }
+        $first = [];
+        foreach ($list as $key => $device) {
+            $cable = $this->plugOf($device);
+            // What a program installs is chosen by nobody's plug.
+            $isOwn = $device->ref->unit === $host->id && $device->ref->lane === null;
+            $rank = $cable === null ? ($isOwn ? -1 : null) : $ranks[$cable];
+            if ($rank !== null && $device->isUsable() && $rank > ($first[$device->direction->value][0] ?? -2)) {
+                $first[$device->direction->value] = [$rank, $key];
+            }
+        }
+
+        return array_map(fn (Device $device) => $device->with(
+            roles: ($first[$device->direction->value][1] ?? null) === (string) $device->ref
+                ? [Role::from($device->direction->value), Role::Call]
+                : [],
+        ), $list);
     }
 
     /**

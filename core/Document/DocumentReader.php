@@ -36,6 +36,7 @@ use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
@@ -52,6 +53,7 @@ use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
@@ -282,10 +284,29 @@ final class DocumentReader
         [$licence, $edition] = $this->version < 2
             ? ['', '']
             : [$unit->text('licence', Bounds::NAME) ?? '', $unit->text('edition', Bounds::NOTE) ?? ''];
+        $names = $this->version < 2 ? [] : $this->pointNames($unit);
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
-                $price, $supplier, $links, $readyS, $system, $licence, $edition, $values) : null;
+                $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names) : null;
+    }
+
+    /** @return array<string, string> names of somebody's own, by point */
+    private function pointNames(Fields $unit): array
+    {
+        $names = [];
+        foreach ($unit->map('names') as $point => $name) {
+            if (! is_string($name) || trim($name) === '' || mb_strlen($name) > Bounds::POINT_NAME) {
+                $unit->problem(
+                    $unit->at('names').'/'.Problem::token((string) $point),
+                    'A name is a text of '.Bounds::POINT_NAME.' characters at most, and not empty.',
+                );
+            } else {
+                $names[(string) $point] = $name;
+            }
+        }
+
+        return $names;
     }
 
     /** @return array{string, string} price and supplier */
@@ -433,17 +454,25 @@ final class DocumentReader
         $mode = $device->choice('driver_mode', DriverMode::class, needed: false);
         [$db, $mute] = $this->systemLevel($device);
         $playsTo = $this->version >= 2 && $device->has('plays_to') ? $this->deviceRef($device, 'plays_to') : null;
+        $unlisted = $this->version < 2 ? null : $device->choice('unlisted', Unlisted::class, needed: false);
+        $processing = [];
+        foreach ($this->version < 2 ? [] : $device->list('processing', count(Processing::cases())) as $i => $value) {
+            $one = $device->asChoice($value, Processing::class, $device->at('processing').'/'.$i);
+            if ($one !== null && in_array($one, $processing, true)) {
+                $device->problem($device->at('processing').'/'.$i, 'This is named twice.');
+            } elseif ($one !== null) {
+                $processing[] = $one;
+            }
+        }
 
         return $device->done() && $computer !== null && $ref !== null
-            ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode, $db, $mute ?? false, $playsTo) : null;
+            ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode, $db, $mute ?? false, $playsTo,
+                $unlisted, $processing) : null;
     }
 
     private function pick(Fields $pick): ?Pick
     {
         $at = $this->pointRef($pick, 'at');
-        if (! $pick->has('device') && ! $pick->has('default')) {
-            $pick->problem($pick->pointer, 'A pick names a "device", or follows a "default": system or call.');
-        }
         $chosen = $at === null ? null : $this->choice($pick, $at);
 
         return $pick->done() ? $chosen : null;
@@ -465,7 +494,25 @@ final class DocumentReader
             (new ModelReader)->channels($fields, 'channels'),
             $fields->choice('tap', Direction::class, needed: false),
             ...$this->pickLevel($fields),
+            ...$this->opened($fields),
         );
+    }
+
+    /** @return array{DriverMode|null, list<DeviceRef>} how a pick opens its device, and which it takes besides */
+    private function opened(Fields $fields): array
+    {
+        if ($this->version < 2) {
+            return [null, []];
+        }
+        $also = [];
+        foreach ($fields->list('also', Bounds::ALSO) as $i => $value) {
+            $ref = $this->asDeviceRef($fields, $value, $fields->at('also').'/'.$i);
+            if ($ref !== null) {
+                $also[] = $ref;
+            }
+        }
+
+        return [$fields->choice('mode', DriverMode::class, needed: false), $also];
     }
 
     /** @return array{Decibels|null, bool} */
@@ -573,12 +620,13 @@ final class DocumentReader
         $changes = $this->each($situation, 'changes', $this->change(...));
         $absent = $this->ids($situation, 'absent');
         $pulled = $this->ids($situation, 'pulled');
+        $plugged = $this->version < 2 ? [] : $this->ids($situation, 'plugged');
         $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
         $levels = $this->version < 2 ? [] : $this->each($situation, 'levels', $this->situationLevel(...));
         $settings = $this->version < 2 ? [] : $this->each($situation, 'settings', $this->situationSetting(...));
 
         return $situation->done() && $id !== null && $name !== null
-            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings) : null;
+            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings, $plugged) : null;
     }
 
     private function situationDefault(Fields $default): ?SituationDefault
@@ -610,7 +658,7 @@ final class DocumentReader
             $ref = $this->pointRef($change, 'at');
             $to = match (true) {
                 $set === null || $ref === null => null,
-                $set->has('device') || $set->has('default') => $this->choice($set, $ref),
+                array_filter(['device', 'default', 'channels', 'mode', 'also'], $set->has(...)) !== [] => $this->choice($set, $ref),
                 default => $this->pointSettings($set),
             };
             $set?->done();
@@ -670,7 +718,12 @@ final class DocumentReader
 
     private function deviceRef(Fields $of, string $key): ?DeviceRef
     {
-        $tokens = $this->path($of, $of->raw($key), $of->at($key), 2, 3, 'unit/socket/lane, or unit/point for a virtual one');
+        return $this->asDeviceRef($of, $of->raw($key), $of->at($key));
+    }
+
+    private function asDeviceRef(Fields $of, mixed $value, string $pointer): ?DeviceRef
+    {
+        $tokens = $this->path($of, $value, $pointer, 2, 3, 'unit/socket/lane, or unit/point for a virtual one');
 
         return match (true) {
             $tokens === null => null,

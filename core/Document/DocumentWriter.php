@@ -13,6 +13,7 @@ use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\MadeAt;
 use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
@@ -22,11 +23,13 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\SystemNeed;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
@@ -36,6 +39,7 @@ use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
@@ -137,6 +141,7 @@ final class DocumentWriter
                 ...$this->filled([
                     'absent' => $situation->absent,
                     'pulled' => $situation->pulled,
+                    'plugged' => $situation->plugged,
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
                     'levels' => array_map($this->situationLevel(...), array_values($situation->levels)),
                     'settings' => array_map($this->situationSetting(...), array_values($situation->settings)),
@@ -202,6 +207,7 @@ final class DocumentWriter
                 'holds' => $model->holds?->value,
                 'meters' => array_map($this->meter(...), array_values($model->meters)),
                 'lamps' => array_map($this->lamp(...), array_values($model->lamps)),
+                'takes' => $model->takes === Takes::Chosen ? null : $model->takes->value,
             ]),
         ];
     }
@@ -249,6 +255,11 @@ final class DocumentWriter
             ...$this->known(['gain' => $this->span($point->gain), 'fader' => $this->span($point->fader), 'mute' => $point->mute,
                 'mono' => $point->mono,
                 'delay_to_ms' => $point->delayTo?->number(), 'picks' => $point->picks?->value, 'device' => $this->offer($point->device)]),
+            ...$this->filled([
+                'pick_from' => array_map(fn (PickFrom $one) => $one->value, $point->pickFrom),
+                'several' => $point->several === 1 ? null : $point->several, 'device_of' => $point->deviceOf,
+                'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value,
+            ]),
         ];
     }
 
@@ -282,7 +293,7 @@ final class DocumentWriter
                     'value' => self::value($effect->value), ...$this->known([
                         'route' => $effect->route, 'point' => $effect->point, 'device' => $effect->device,
                     ]),
-                    'on' => $effect->on,
+                    ...($effect->othersDb === null ? ['on' => $effect->on] : ['others_db' => $this->number($effect->othersDb)]),
                 ], $setting->effects),
             ]),
         ];
@@ -340,7 +351,10 @@ final class DocumentWriter
                     : $route->tap->value, 'map' => $route->map?->form, 'group' => $route->group, 'choice' => $route->choice,
                 'delay_ms' => $route->delay?->number(),
             ]),
-            ...$this->filled(['can' => array_map(fn (RouteSetting $setting) => $setting->value, $route->can)]),
+            ...$this->filled([
+                'can' => array_map(fn (RouteSetting $setting) => $setting->value, $route->can),
+                'made_at' => $this->madeAt($route->made), 'holds' => $route->holds?->value,
+            ]),
         ];
     }
 
@@ -375,7 +389,7 @@ final class DocumentWriter
             ...($unit->system === null ? [] : ['system' => [
                 'name' => $unit->system->name, ...$this->filled(['version' => $unit->system->version]),
             ]]),
-            ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition]),
+            ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names)]),
         ];
     }
 
@@ -432,7 +446,11 @@ final class DocumentWriter
                 'driver_mode' => $device->driverMode?->value,
             ]),
             ...$this->known(['db' => $device->db?->number()]),
-            ...$this->filled(['mute' => $device->mute, 'plays_to' => $device->playsTo === null ? '' : (string) $device->playsTo]),
+            ...$this->filled([
+                'mute' => $device->mute, 'plays_to' => $device->playsTo === null ? '' : (string) $device->playsTo,
+                'unlisted' => $device->unlisted?->value,
+                'processing' => array_map(fn (Processing $one) => $one->value, $device->processing),
+            ]),
         ];
     }
 
@@ -442,6 +460,8 @@ final class DocumentWriter
         return $this->known([
             'device' => $pick->device === null ? null : (string) $pick->device, 'default' => $pick->default?->value,
             'channels' => $pick->channels, 'tap' => $pick->tap?->value, 'db' => $pick->db?->number(), 'mute' => $pick->mute ? true : null,
+            'mode' => $pick->mode?->value,
+            'also' => $pick->also === [] ? null : array_map(fn (DeviceRef $one) => (string) $one, $pick->also),
         ]);
     }
 

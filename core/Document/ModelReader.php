@@ -22,6 +22,7 @@ use HiddenWire\Core\Equipment\MadeBy;
 use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Phantom;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
@@ -34,6 +35,7 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\SystemNeed;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Quantity\Bounds;
@@ -44,6 +46,8 @@ final class ModelReader
 {
     /** The widest device or point that the format takes. */
     public const MAX_CHANNELS = Bounds::CHANNELS;
+
+    private const MOST_DEVICES = 32;
 
     private const MOST_MARKS = 60;
 
@@ -77,10 +81,11 @@ final class ModelReader
         $holds = $this->version < 2 ? null : $model->choice('holds', Holds::class, needed: false);
         $meters = $this->version < 2 ? [] : $this->each($model, 'meters', $this->meter(...), 400);
         $lamps = $this->version < 2 ? [] : $this->each($model, 'lamps', $this->lamp(...), 400);
+        $takes = $this->version < 2 ? null : $model->choice('takes', Takes::class, needed: false);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps)
+                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen)
             : null;
     }
 
@@ -234,10 +239,37 @@ final class ModelReader
         $delayTo = $point->milliseconds('delay_to_ms');
         $picks = $point->choice('picks', Direction::class, needed: false);
         $device = $this->device($point);
+        $pickFrom = $this->version < 2 ? [] : $this->pickFrom($point);
+        $several = $this->version < 2 ? null : $point->whole('several', 1, self::MOST_DEVICES);
+        $deviceOf = $this->version >= 2 && $point->has('device_of') ? $point->id('device_of') : null;
+        [$made, $holds] = $this->lives($point);
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
-            ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo)
+            ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo,
+                $pickFrom, $several ?? 1, $deviceOf, $made, $holds)
             : null;
+    }
+
+    /** @return list<PickFrom> */
+    private function pickFrom(Fields $point): array
+    {
+        $from = [];
+        foreach ($point->list('pick_from', count(PickFrom::cases())) as $i => $value) {
+            $one = $point->asChoice($value, PickFrom::class, $point->at('pick_from').'/'.$i);
+            if ($one !== null && in_array($one, $from, true)) {
+                $point->problem($point->at('pick_from').'/'.$i, 'This is named twice.');
+            } elseif ($one !== null) {
+                $from[] = $one;
+            }
+        }
+
+        return $from;
+    }
+
+    /** @return array{MadeAt|null, Holds|null} where a point or route is set, and how long it stays so */
+    private function lives(Fields $of): array
+    {
+        return $this->version < 2 ? [null, null] : [$this->madeAt($of), $of->choice('holds', Holds::class, needed: false)];
     }
 
     private function span(Fields $of, string $key): ?Span
@@ -406,13 +438,14 @@ final class ModelReader
             $route = $effect->has('route') ? $effect->text('route', 131, needed: true) : null;
             $point = $effect->has('point') ? $effect->id('point') : null;
             $device = $effect->has('device') ? $effect->text('device', 131, needed: true) : null;
-            $on = $effect->flag('on');
-            $isOfOne = count(array_filter([$route, $point, $device], is_string(...))) === 1;
+            $othersDb = $effect->number('others_db', SettingEffect::SILENT_DB, 0);
+            $on = $effect->flag('on') ?? ($othersDb === null ? null : true);
+            $isOfOne = count(array_filter([$route, $point, $device, $othersDb], fn (mixed $said) => $said !== null)) === 1;
             if ($effect->isSound() && ($value === null || $on === null || ! $isOfOne)) {
-                $effect->problem($effect->pointer, 'An effect says at which "value" a "route", a "point" or a "device" is "on" or not.');
+                $effect->problem($effect->pointer, 'An effect says at which "value" a "route", a "point" or a "device" is "on" or not, or "others_db".');
             }
             if ($effect->done() && $value !== null && $on !== null) {
-                $effects[] = new SettingEffect($value, $route, $point, $device, $on);
+                $effects[] = new SettingEffect($value, $route, $point, $device, $on, $othersDb);
             }
         }
 
@@ -450,8 +483,11 @@ final class ModelReader
             );
         }
 
+        [$made, $holds] = $this->lives($route);
+
         return $route->done() && $from !== null && $to !== null
-            ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can, $choice)
+            ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can, $choice,
+                $made, $holds)
             : null;
     }
 

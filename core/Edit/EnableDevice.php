@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 
-/** Enables or disables a device on a computer, and leaves what else is set on it. */
+/** Enables or disables a device on a computer, shows one that is hidden, and leaves what else is set on it. */
 final readonly class EnableDevice implements RigEdit
 {
     public function __construct(public string $computer, public DeviceRef $device, public bool $isEnabled)
@@ -29,6 +29,9 @@ final readonly class EnableDevice implements RigEdit
 
     private function whole(Rig $rig): SetDevice
     {
-        return new SetDevice(SetDevice::of($rig, new DeviceSettings($this->computer, $this->device))->with(enabled: $this->isEnabled));
+        return new SetDevice(SetDevice::of($rig, new DeviceSettings($this->computer, $this->device))->with(
+            enabled: $this->isEnabled,
+            unlisted: null,
+        ));
     }
 }

@@ -33,6 +33,9 @@ final readonly class RemoveUnit implements RigEdit
     public function applyTo(Rig $rig): Rig
     {
         $isHere = fn (PointRef|RouteRef|SocketRef|DeviceRef|null $ref): bool => $ref?->unit === $this->unit;
+        $withoutIt = fn (Pick $pick): Pick => array_filter($pick->also, $isHere) === []
+            ? $pick
+            : $pick->with(also: array_values(array_filter($pick->also, fn (DeviceRef $one) => ! $isHere($one))));
         $units = [];
         foreach ($rig->units as $unit) {
             if ($unit->id !== $this->unit) {
@@ -57,7 +60,10 @@ final readonly class RemoveUnit implements RigEdit
                     fn (DeviceSettings $device) => $device->computer !== $this->unit && ! $isHere($device->device),
                 ),
             )),
-            picks: array_values(array_filter($rig->picks, fn (Pick $pick) => ! $isHere($pick->at) && ! $isHere($pick->device))),
+            picks: array_values(array_map(
+                $withoutIt,
+                array_filter($rig->picks, fn (Pick $pick) => ! $isHere($pick->at) && ! $isHere($pick->device)),
+            )),
             air: array_values(array_filter($rig->air, fn (AirPath $path) => ! $isHere($path->from) && ! $isHere($path->to))),
             sources: array_values(array_map(
                 fn (Source $source) => $source->with(origins: array_values(array_filter(
@@ -73,9 +79,12 @@ final readonly class RemoveUnit implements RigEdit
                 ))),
                 $rig->listeners,
             )),
-            situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_filter(
-                $situation->changes,
-                fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)),
+            situations: array_values(array_map(fn (Situation $situation) => $situation->with(changes: array_values(array_map(
+                fn (Change $change) => $change->set instanceof Pick ? new Change($change->at, $withoutIt($change->set)) : $change,
+                array_filter(
+                    $situation->changes,
+                    fn (Change $change) => ! $isHere($change->at) && ! ($change->set instanceof Pick && $isHere($change->set->device)),
+                ),
             )))->without([$this->unit], $gone), $rig->situations)),
         ));
     }

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Wiring;
@@ -57,6 +58,10 @@ final readonly class SetDevice implements RigEdit
             $was->driverMode === $set->driverMode
                 ? ''
                 : ($set->driverMode === null ? 'driver mode not said' : "{$set->driverMode->value} driver mode"),
+            $was->unlisted === $set->unlisted ? '' : ($set->unlisted?->words() ?? 'in the list'),
+            $was->processing === $set->processing
+                ? ''
+                : (implode(' and ', array_map(fn (Processing $one) => $one->words(), $set->processing)) ?: 'no processing'),
         ]);
 
         return "{$rig->units[$set->computer]->name}: ".(new Names($rig))->of($set->device).' '.(implode(', ', $changed) ?: 'as before');

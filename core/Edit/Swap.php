@@ -8,9 +8,11 @@ use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\AirPath;
@@ -88,6 +90,7 @@ final class Swap
             points: $this->points(),
             routes: $this->routes(),
             values: $this->values(),
+            names: $this->names(),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -138,6 +141,22 @@ final class Swap
         }
 
         return $kept;
+    }
+
+    /** @return array<string, string> names of points that have a counterpart */
+    private function names(): array
+    {
+        $names = [];
+        foreach ($this->unit->names as $point => $name) {
+            $to = $this->counterpoint((string) $point);
+            if ($to === null || isset($names[$to->id])) {
+                $this->lose("the name {$name}");
+            } else {
+                $names[$to->id] = $name;
+            }
+        }
+
+        return $names;
     }
 
     private function cable(Cable $cable): ?Cable
@@ -358,7 +377,12 @@ final class Swap
             $this->lose('what the system plays '.($set->name ?: (string) $set->device).' to');
         }
 
-        return $set->with(device: $ref, playsTo: $playsTo);
+        $takesLast = $set->computer === $this->unit->id && $this->new->takes === Takes::LastPlugged;
+        if ($takesLast && $set->roles !== []) {
+            $this->lose('the default '.($set->name ?: (string) $set->device));
+        }
+
+        return $set->with(device: $ref, playsTo: $playsTo, roles: $takesLast ? [] : $set->roles);
     }
 
     private function pick(Pick $pick): ?Pick
@@ -376,11 +400,38 @@ final class Swap
             fn (int $channel) => $channel > $this->width($device),
         ) !== [];
 
-        return $pick->with(
+        return $this->taken($pick->with(
             at: $at,
             device: $device,
             channels: $isTooWide ? $this->lose("the channels of {$this->before->point($pick->at)->label}") : $pick->channels,
-        );
+            also: array_values(array_filter(array_map(
+                fn (DeviceRef $also) => $this->deviceRef($also) ?? $this->lose('a further device of a pick'),
+                $pick->also,
+            ))),
+        ));
+    }
+
+    /** A pick as the program takes it: with the device of another point, of what it offers, of as many devices. */
+    private function taken(Pick $pick): ?Pick
+    {
+        $program = $this->before->units[$pick->at->unit];
+        $point = $program->id === $this->unit->id ? $this->new->points[$pick->at->point] : $this->before->point($pick->at);
+        $words = "the pick of {$program->name}: {$point->label}";
+        if ($point->deviceOf !== null) {
+            return $pick->channels === null
+                ? $this->lose($words)
+                : $pick->with(device: null, default: null, tap: null, also: []);
+        }
+        $from = $pick->device === null ? PickFrom::Defaults : PickFrom::of($pick->device, $pick->tap !== null);
+        if (($pick->device === null && $pick->default === null) || ! $point->offers($from)) {
+            return $this->lose($words);
+        }
+        if (count($pick->also) >= $point->several) {
+            $pick->also === [] || $this->lose("further devices of {$point->label}");
+            $pick = $pick->with(also: array_slice($pick->also, 0, $point->several - 1));
+        }
+
+        return $pick;
     }
 
     private function width(DeviceRef $ref): int
@@ -422,7 +473,8 @@ final class Swap
             changes: array_values(array_filter(array_map(fn (Change $change) => $this->change($situation, $change), $situation->changes))),
             defaults: array_values(array_filter(array_map(function (SituationDefault $default) use ($situation): ?SituationDefault {
                 $device = $this->deviceRef($default->device);
-                $isLost = $device === null || ($default->computer === $this->unit->id && ! $this->new->family->isHost());
+                $isLost = $device === null || ($default->computer === $this->unit->id
+                    && (! $this->new->family->isHost() || $this->new->takes === Takes::LastPlugged));
 
                 return $isLost ? $this->lose("{$default->what()} in {$situation->name}") : $default->with(device: $device);
             }, $situation->defaults))),

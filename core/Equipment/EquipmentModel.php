@@ -23,6 +23,7 @@ final readonly class EquipmentModel
      * @param  array<string, Lamp>  $lamps  by id, in order
      * @param  MadeAt|null  $made  where its faders, routes and picks are set, unless a setting says otherwise
      * @param  Holds|null  $holds  how long these stay as they were set
+     * @param  Takes  $takes  by what its system chooses the default devices
      */
     public function __construct(
         public string $id,
@@ -42,7 +43,37 @@ final readonly class EquipmentModel
         public ?Holds $holds = null,
         public array $meters = [],
         public array $lamps = [],
+        public Takes $takes = Takes::Chosen,
     ) {
+    }
+
+    /**
+     * The model as one unit has it whose points have names of their own. The same names give the same model again.
+     *
+     * @param  array<string, string>  $names  by point
+     */
+    public function named(array $names): self
+    {
+        static $named = new \WeakMap;
+        $named[$this] ??= new \ArrayObject;
+        $key = serialize($names);
+
+        return $named[$this][$key] ??= $this->with(points: array_map(
+            fn (Point $point) => isset($names[$point->id]) ? $point->named($names[$point->id]) : $point,
+            $this->points,
+        ));
+    }
+
+    /** Where the controls and the pick of a point are set; null where it is not known. */
+    public function madeAt(Point|Route $of): ?MadeAt
+    {
+        return $of->made ?? $this->made;
+    }
+
+    /** How long the controls and the pick of a point, or a route, stay as they were set; null where it is not known. */
+    public function holds(Point|Route $of): ?Holds
+    {
+        return $of->holds ?? $this->holds;
     }
 
     /** Whether a rule of its own mutes a point. */

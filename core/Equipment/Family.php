@@ -35,6 +35,7 @@ enum Family: string
     case SoftwareMixer = 'software-mixer';
     case VirtualCable = 'virtual-cable';
     case Repeater = 'repeater';
+    case Utility = 'utility';
 
     /** For a list or a sentence. */
     public function words(): string
@@ -46,7 +47,8 @@ enum Family: string
     public function isProgram(): bool
     {
         return match ($this) {
-            self::Player, self::Call, self::Broadcast, self::SoftwareMixer, self::VirtualCable, self::Repeater, self::Recorder => true,
+            self::Player, self::Call, self::Broadcast, self::SoftwareMixer, self::VirtualCable, self::Repeater, self::Recorder,
+            self::Utility => true,
             default => false,
         };
     }

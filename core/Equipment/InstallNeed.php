@@ -9,9 +9,14 @@ enum InstallNeed: string
 {
     case RaisedRights = 'raised-rights';
     case Restart = 'restart';
+    case RenamesDevices = 'renames-devices';
 
     public function words(): string
     {
-        return $this === self::RaisedRights ? 'needs the rights of an administrator' : 'needs a restart';
+        return match ($this) {
+            self::RaisedRights => 'needs the rights of an administrator',
+            self::Restart => 'needs a restart',
+            self::RenamesDevices => 'renames devices of the system',
+        };
     }
 }

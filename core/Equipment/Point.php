@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Equipment;
 
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\With;
 
 /**
  * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute` and `mono` are the switch's position when
@@ -13,6 +14,16 @@ use HiddenWire\Core\Quantity\Milliseconds;
  */
 final readonly class Point
 {
+    use With;
+
+    /**
+     * @param  list<PickFrom>  $pickFrom  what the program offers there; empty for everything
+     * @param  int  $several  devices that it takes at once, summed
+     * @param  string|null  $deviceOf  the point whose device it takes, with channels of its own; null where it has a device of its own
+     * @param  MadeAt|null  $made  where its controls and its pick are set, where that is not as with the rest of the unit
+     * @param  Holds|null  $holds  how long they stay, where that is not as with the rest of the unit
+     * @param  string  $print  what the model calls it, where the label is a name of somebody's own
+     */
     public function __construct(
         public string $id,
         public PointKind $kind,
@@ -25,6 +36,12 @@ final readonly class Point
         public ?Direction $picks = null,
         public ?DeviceOffer $device = null,
         public ?Milliseconds $delayTo = null,
+        public array $pickFrom = [],
+        public int $several = 1,
+        public ?string $deviceOf = null,
+        public ?MadeAt $made = null,
+        public ?Holds $holds = null,
+        public string $print = '',
     ) {
     }
 
@@ -32,6 +49,18 @@ final readonly class Point
     public function isControlled(): bool
     {
         return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null || $this->delayTo !== null;
+    }
+
+    /** Whether the program lets one choose this there. */
+    public function offers(PickFrom $what): bool
+    {
+        return $this->pickFrom === [] || in_array($what, $this->pickFrom, true);
+    }
+
+    /** By a name of somebody's own, with what the unit calls it behind. */
+    public function named(string $name): self
+    {
+        return $name === $this->label ? $this : $this->with(label: "{$name} ({$this->label})", print: $this->label);
     }
 
     /** The span of its gain or fader, by the key of the control; null where it has none. */

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Equipment;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\With;
 
 /**
  * A way from point to point inside one unit, as the unit comes: fixed unless `can` says what can be changed. Of the routes of an exclusive
@@ -13,7 +14,13 @@ use HiddenWire\Core\Quantity\Milliseconds;
  */
 final readonly class Route
 {
-    /** @param  list<RouteSetting>  $can */
+    use With;
+
+    /**
+     * @param  list<RouteSetting>  $can
+     * @param  MadeAt|null  $made  where it is set, where that is not as with the rest of the unit
+     * @param  Holds|null  $holds  how long it stays, where that is not as with the rest of the unit
+     */
     public function __construct(
         public string $from,
         public string $to,
@@ -25,6 +32,8 @@ final readonly class Route
         public ?Milliseconds $delay,
         public array $can,
         public ?string $choice = null,
+        public ?MadeAt $made = null,
+        public ?Holds $holds = null,
     ) {
     }
 

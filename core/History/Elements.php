@@ -33,7 +33,7 @@ final class Elements
         foreach ($data['situations'] as $situation) {
             foreach ($situation['changes'] as $change) {
                 $elements["situations/{$situation['id']}/{$change['at']}"
-                    .(array_intersect_key($change['set'], ['device' => 0, 'default' => 0]) === [] ? '' : ' pick')] = $change['set'];
+                    .(array_intersect_key($change['set'], array_flip(['device', 'default', 'channels', 'mode', 'also'])) === [] ? '' : ' pick')] = $change['set'];
             }
             unset($situation['changes']);
             $elements["situations/{$situation['id']}"] = $situation;

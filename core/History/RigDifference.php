@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\History;
 
+use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Listener;
@@ -11,6 +12,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
@@ -111,6 +113,13 @@ final readonly class RigDifference
                 ? null
                 : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
             $lines[] = [$was->licence, $was->edition] === [$unit->licence, $unit->edition] ? null : "the licence of {$unit->name} changed";
+            foreach (array_keys($unit->names + $was->names) as $point) {
+                $name = $unit->names[$point] ?? '';
+                $isHere = isset($this->after->modelOf($unit)->points[$point]);
+                $lines[] = ! $isHere || $name === ($was->names[$point] ?? '')
+                    ? null
+                    : (new NamePoint(new PointRef($unit->id, (string) $point), $name))->words($this->after);
+            }
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
             $lines[] = match (true) {
                 $was->readyS === $unit->readyS => null,
@@ -341,6 +350,12 @@ final readonly class RigDifference
         }
         foreach ($situation->pulled as $cable) {
             $said["pulled {$cable}"] = "{$rig->cables[$cable]->label} out";
+        }
+        if ($situation->plugged !== []) {
+            $said['plugged'] = 'plugged in last: '.implode(', ', array_map(
+                fn (string $cable) => $rig->cables[$cable]->label,
+                $situation->plugged,
+            ));
         }
         foreach ($situation->defaults as $default) {
             $said["default {$default->slot()}"] = $default->words($rig);

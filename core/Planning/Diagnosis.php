@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Planning;
 use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Faders;
 use HiddenWire\Core\Planning\Remedies\Leads;
+use HiddenWire\Core\Planning\Remedies\Locks;
 use HiddenWire\Core\Planning\Remedies\Moves;
 use HiddenWire\Core\Planning\Remedies\NamedSettings;
 use HiddenWire\Core\Planning\Remedies\Picks;
@@ -76,6 +77,7 @@ final class Diagnosis
             new Picks,
             new Devices,
             new Systems,
+            new Locks,
             new Plugs(onlyPlain: true),
             new Leads,
             new Moves(onlyPlain: true),

@@ -16,6 +16,12 @@ final class Bounds
     /** Of a cable's label. */
     public const LABEL = 20;
 
+    /** A name of somebody's own for a point: it stands before what the unit calls it. */
+    public const POINT_NAME = 40;
+
+    /** Devices that a program takes besides the first. */
+    public const ALSO = 31;
+
     /** Of a cable's colour. */
     public const COLOUR = 30;
 

@@ -9,10 +9,12 @@ use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Mating;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Count;
 
 /**
@@ -21,6 +23,8 @@ use HiddenWire\Core\Quantity\Count;
  */
 final class Consistency
 {
+    private const BY_PLUG = 'This system takes what was plugged in last: say the order of the leads in a situation ("plugged").';
+
     /** Sources times listeners. */
     public const MOST_CELLS = 40_000;
 
@@ -192,6 +196,12 @@ final class Consistency
                 }
             }
         }
+        if ($model->takes !== Takes::Chosen && ! $model->family->isHost()) {
+            $this->problem("{$base}/takes", 'Only a computer or tablet takes devices.');
+        }
+        foreach (array_values($model->points) as $p => $point) {
+            $this->picking($model, $point, "{$base}/points/{$p}");
+        }
         foreach (['meters', 'lamps'] as $kind) {
             foreach (array_values($model->{$kind}) as $i => $one) {
                 if ($one->point !== null && ! isset($model->points[$one->point])) {
@@ -263,6 +273,26 @@ final class Consistency
         }
     }
 
+    /** What a point says of the devices that it takes. */
+    private function picking(EquipmentModel $model, Point $point, string $pointer): void
+    {
+        foreach (['pick_from' => $point->pickFrom !== [], 'several' => $point->several > 1, 'device_of' => $point->deviceOf !== null] as $key => $isSaid) {
+            if ($isSaid && $point->picks === null) {
+                $this->problem("{$pointer}/{$key}", 'Only a point that "picks" a device says this.');
+            }
+        }
+        if ($point->deviceOf === null) {
+            return;
+        }
+        $giver = $model->points[$point->deviceOf] ?? null;
+        if ($giver === null || $giver->picks !== $point->picks || $giver->deviceOf !== null) {
+            $this->problem("{$pointer}/device_of", 'This is another point that picks a device of the same direction by itself.');
+        }
+        if ($point->several > 1 || $point->pickFrom !== []) {
+            $this->problem("{$pointer}/device_of", 'A point with the device of another has no choice of devices itself.');
+        }
+    }
+
     private function units(): void
     {
         $hosts = [];
@@ -300,6 +330,14 @@ final class Consistency
             }
             foreach ($unit->routes as $key => $settings) {
                 $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".Problem::token((string) $key));
+            }
+            foreach (array_keys($unit->names) as $point) {
+                if (! isset($model->points[$point])) {
+                    $this->problem(
+                        "/units/{$i}/names/".Problem::token((string) $point),
+                        "The model \"{$model->id}\" has no point \"{$point}\".",
+                    );
+                }
             }
             foreach ($unit->values as $id => $value) {
                 $this->value($model, (string) $id, $value, "/units/{$i}/settings/values/".Problem::token((string) $id));
@@ -456,6 +494,9 @@ final class Consistency
                 $this->problem("/devices/{$i}/computer", "\"{$settings->computer}\" is no computer or tablet.");
             }
             $offer = $this->offerAt($settings->device, "/devices/{$i}/device");
+            if ($host?->takes === Takes::LastPlugged && $settings->roles !== []) {
+                $this->problem("/devices/{$i}/roles", self::BY_PLUG);
+            }
             $key = $settings->computer.' '.$settings->device;
             if (isset($seen[$key])) {
                 $this->problem("/devices/{$i}/device", "The device has its settings at /devices/{$seen[$key]} already.");
@@ -520,22 +561,27 @@ final class Consistency
         if ($pick->channels !== null && count($pick->channels) > $point->channels) {
             $this->problem("{$pointer}/channels", "\"{$point->label}\" takes only ".Count::of($point->channels, 'channel').'.');
         }
+        if ($point->deviceOf !== null) {
+            if ($pick->device !== null || $pick->default !== null || $pick->also !== [] || $pick->tap !== null) {
+                $giver = $this->parts->models[$this->units[$pick->at->unit]->model]->points[$point->deviceOf]->label ?? $point->deviceOf;
+                $this->problem($pointer, "\"{$point->label}\" takes the device of \"{$giver}\": it has \"channels\" only.");
+            } elseif ($pick->channels === null) {
+                $this->problem($pointer, "Say which \"channels\" of its device \"{$point->label}\" takes.");
+            }
+
+            return;
+        }
+        if ($pick->device === null && $pick->default === null) {
+            $this->problem($pointer, 'A pick names a "device", or follows a "default": system or call.');
+
+            return;
+        }
+        $this->offered($pick, $point, $pointer);
         if ($pick->device === null) {
             return;
         }
         $offer = $this->offerAt($pick->device, "{$pointer}/device");
-        $program = $this->units[$pick->at->unit] ?? null;
-        $giver = $this->units[$pick->device->unit] ?? null;
-        $gives = $giver === null ? null : ($this->parts->models[$giver->model] ?? null);
-        // What is plugged can be plugged elsewhere; a computer's own sockets and what is installed there can't.
-        if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place
-            && ($gives->family->isHost() || $gives->isProgram())) {
-            $this->fault(
-                "{$pointer}/device",
-                "elsewhere {$pick->at} {$pick->device}",
-                "{$giver->name} is not on the computer of {$program->name}: a program takes the devices of its own computer only.",
-            );
-        }
+        $this->ofThisComputer($pick, $pick->device, "{$pointer}/device");
         $wanted = $pick->tap ?? $point->picks;
         if ($offer !== null && $offer->direction !== $wanted) {
             $this->problem(
@@ -546,6 +592,54 @@ final class Consistency
         $width = $offer === null ? null : $this->deviceWidth($pick->device);
         if ($width !== null && $pick->channels !== null && $pick->channels !== [] && max($pick->channels) > $width) {
             $this->problem("{$pointer}/channels", 'The device has only '.Count::of($width, 'channel').'.');
+        }
+    }
+
+    /** What is plugged can be plugged elsewhere; a computer's own sockets and what is installed there can't. */
+    private function ofThisComputer(Pick $pick, DeviceRef $device, string $pointer): void
+    {
+        $program = $this->units[$pick->at->unit] ?? null;
+        $giver = $this->units[$device->unit] ?? null;
+        $gives = $giver === null ? null : ($this->parts->models[$giver->model] ?? null);
+        if ($program !== null && $giver !== null && $gives !== null && $program->place !== $giver->place
+            && ($gives->family->isHost() || $gives->isProgram())) {
+            $this->fault(
+                $pointer,
+                "elsewhere {$pick->at} {$device}",
+                "{$giver->name} is not on the computer of {$program->name}: a program takes the devices of its own computer only.",
+            );
+        }
+    }
+
+    /** Whether the program lets one choose what is picked there, and as many devices at once. */
+    private function offered(Pick $pick, Point $point, string $pointer): void
+    {
+        $from = $pick->device === null ? PickFrom::Defaults : PickFrom::of($pick->device, $pick->tap !== null && $point->picks === Direction::Recording);
+        if (! $point->offers($from)) {
+            $offered = implode(', ', array_map(fn (PickFrom $one) => $one->words(), $point->pickFrom));
+            $this->fault(
+                "{$pointer}/".($pick->device === null ? 'default' : 'device'),
+                "offered {$pick->at} ".($pick->device ?? $pick->default->value ?? ''),
+                "\"{$point->label}\" does not offer {$from->words()}, only {$offered}.",
+            );
+        }
+        if (count($pick->also) >= $point->several && $pick->also !== []) {
+            $this->problem("{$pointer}/also", "\"{$point->label}\" takes ".Count::of($point->several, 'device').' at once.');
+        }
+        $seen = [(string) $pick->device => true];
+        foreach ($pick->also as $a => $device) {
+            $offer = $this->offerAt($device, "{$pointer}/also/{$a}");
+            if ($offer !== null && $offer->direction !== ($pick->tap ?? $point->picks)) {
+                $this->problem("{$pointer}/also/{$a}", "This is a {$offer->direction->value} device.");
+            }
+            if (isset($seen[(string) $device])) {
+                $this->problem("{$pointer}/also/{$a}", 'This device is named already.');
+            }
+            $seen[(string) $device] = true;
+            $this->ofThisComputer($pick, $device, "{$pointer}/also/{$a}");
+            if ($pick->device !== null && ! $point->offers(PickFrom::of($device, $pick->tap !== null))) {
+                $this->problem("{$pointer}/also/{$a}", "\"{$point->label}\" does not offer this device.");
+            }
         }
     }
 
@@ -638,7 +732,7 @@ final class Consistency
     private function situations(): void
     {
         foreach ($this->parts->situations as $i => $situation) {
-            foreach (['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable']] as $key => [$collection, $word]) {
+            foreach (['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable'], 'plugged' => ['cables', 'cable']] as $key => [$collection, $word]) {
                 foreach ($situation->{$key} as $n => $id) {
                     $this->known($collection, $id, "/situations/{$i}/{$key}/{$n}", $word);
                     if (array_search($id, $situation->{$key}, true) !== $n) {
@@ -705,6 +799,9 @@ final class Consistency
             $host = $this->modelAt($default->computer, "{$pointer}/computer");
             if ($host !== null && ! $host->family->isHost()) {
                 $this->problem("{$pointer}/computer", "\"{$default->computer}\" is no computer or tablet.");
+            }
+            if ($host?->takes === Takes::LastPlugged) {
+                $this->problem($pointer, self::BY_PLUG);
             }
             $offer = $this->offerAt($default->device, "{$pointer}/device");
             if ($offer !== null && $offer->direction !== $default->direction) {

@@ -15,6 +15,8 @@ final readonly class DeviceSettings
     /**
      * @param  list<Role>  $roles  what the system uses it for by default
      * @param  Decibels|null  $db  the system's own level of it; null for as it comes
+     * @param  Unlisted|null  $unlisted  why the system does not offer it; null where it does
+     * @param  list<Processing>  $processing  what the system does to its sound
      * @param  DeviceRef|null  $playsTo  the playback device that the system itself plays this recording device to
      */
     public function __construct(
@@ -29,6 +31,8 @@ final readonly class DeviceSettings
         public ?Decibels $db = null,
         public bool $mute = false,
         public ?DeviceRef $playsTo = null,
+        public ?Unlisted $unlisted = null,
+        public array $processing = [],
     ) {
     }
 }

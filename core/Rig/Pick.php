@@ -18,6 +18,8 @@ final readonly class Pick
 
     /**
      * @param  list<int>|null  $channels  of the device, counted from 1, in the order of the point's channels
+     * @param  DriverMode|null  $mode  how the program opens the device; null for as the device is set
+     * @param  list<DeviceRef>  $also  further devices of the same direction that are taken at once, summed
      * @param  Decibels|null  $db  the system's own level of the program there; null for as it comes
      */
     public function __construct(
@@ -28,20 +30,28 @@ final readonly class Pick
         public ?Direction $tap = null,
         public ?Decibels $db = null,
         public bool $mute = false,
+        public ?DriverMode $mode = null,
+        public array $also = [],
     ) {
     }
 
     /** What it chooses, in words: "Loopback of Desk return, channels 1 and 2". */
     public function words(Names $names): string
     {
-        $what = $this->device === null
-            ? 'the '.($this->default === SystemDefault::Call ? 'call' : 'system').' default'
-            : ($this->tap === null ? '' : 'loopback of ').$names->of($this->device);
+        $what = match (true) {
+            $this->device !== null => ($this->tap === null ? '' : 'loopback of ').$names->of($this->device),
+            $this->default === null => 'the device of the program',
+            default => 'the '.($this->default === SystemDefault::Call ? 'call' : 'system').' default',
+        };
+        foreach ($this->also as $device) {
+            $what .= " and {$names->of($device)}";
+        }
         $channels = $this->channels ?? [];
 
         $level = SystemLevel::said($this->db, $this->mute ? true : null);
 
         return $what.($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels))
+            .($this->mode === null ? '' : ", {$this->mode->value}")
             .($level === '' ? '' : ", in the system {$level}");
     }
 
@@ -49,6 +59,7 @@ final readonly class Pick
     public function choice(): string
     {
         return "{$this->device} {$this->default?->value} {$this->tap?->value} ".implode(',', $this->channels ?? [])
+            .($this->mode === null ? '' : " {$this->mode->value}").implode('', array_map(fn (DeviceRef $one) => " +{$one}", $this->also))
             .($this->db === null && ! $this->mute ? '' : " {$this->db?->text()} ".($this->mute ? 'muted' : ''));
     }
 
@@ -57,6 +68,7 @@ final readonly class Pick
     {
         return (string) $this->device === (string) $other->device && $this->default === $other->default
             && $this->channels === $other->channels && $this->tap === $other->tap
-            && $this->db?->value() === $other->db?->value() && $this->mute === $other->mute;
+            && $this->db?->value() === $other->db?->value() && $this->mute === $other->mute && $this->mode === $other->mode
+            && array_map(strval(...), $this->also) === array_map(strval(...), $other->also);
     }
 }

@@ -107,9 +107,13 @@ final readonly class Rig
         $this->papers = $parts->papers;
     }
 
+    /** The model of a unit; points that have a name of their own there go by it. */
     public function modelOf(Unit|string $unit): EquipmentModel
     {
-        return $this->models[$unit instanceof Unit ? $unit->model : $this->units[$unit]->model];
+        $unit = $unit instanceof Unit ? $unit : $this->units[$unit];
+        $model = $this->models[$unit->model];
+
+        return $unit->names === [] ? $model : $model->named($unit->names);
     }
 
     public function point(PointRef $at): Point

@@ -18,6 +18,7 @@ final readonly class Situation
      * @param  list<string>  $pulled  ids of cables that are out then
      * @param  array<int, SituationDefault>  $defaults  defaults of computers that are others then
      * @param  array<int, SettingValue>  $settings  named settings that stand otherwise then
+     * @param  list<string>  $plugged  ids of cables in the order in which they are plugged in, after all others: a tablet takes the last
      * @param  array<int, SystemLevel>  $levels  levels and mutes of devices, in the system itself, that are others then
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class Situation
         public array $defaults = [],
         public array $levels = [],
         public array $settings = [],
+        public array $plugged = [],
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Situation
         return $this->with(
             absent: array_values(array_diff($this->absent, $units)),
             pulled: array_values(array_diff($this->pulled, $cables)),
+            plugged: array_values(array_diff($this->plugged, $cables)),
             defaults: array_values(array_filter(
                 $this->defaults,
                 fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
@@ -72,6 +75,6 @@ final readonly class Situation
     public function isLikeBase(): bool
     {
         return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === []
-            && $this->levels === [] && $this->settings === [];
+            && $this->levels === [] && $this->settings === [] && $this->plugged === [];
     }
 }

@@ -150,18 +150,7 @@ final readonly class State
             return $route;
         }
 
-        return new Route(
-            $route->from,
-            $route->to,
-            $on,
-            $set->db ?? $route->db,
-            $set->tap ?? $route->tap,
-            $route->map,
-            $route->group,
-            $route->delay,
-            $route->can,
-            $route->choice,
-        );
+        return $route->with(on: $on, db: $set->db ?? $route->db, tap: $set->tap ?? $route->tap);
     }
 
     public function pick(string $unit, string $point): ?Pick

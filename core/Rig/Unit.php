@@ -20,6 +20,7 @@ final readonly class Unit
      * @param  list<Link>  $links  manuals, drivers
      * @param  int|null  $readyS  seconds from its start until it works
      * @param  array<string, string|bool|float>  $values  of named settings, by id
+     * @param  array<string, string>  $names  names of its points of somebody's own, by point id
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Unit
         public string $licence = '',
         public string $edition = '',
         public array $values = [],
+        public array $names = [],
     ) {
     }
 }

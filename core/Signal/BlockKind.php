@@ -13,6 +13,8 @@ enum BlockKind: string
     case NothingPicked = 'nothing picked';
     case NoDefault = 'no default device';
     case Disabled = 'disabled';
+    case LockedOut = 'held by another program';
+    case Ducked = 'silent during calls';
     case NotConnected = 'not connected';
     case OtherDevicePicked = 'another device picked';
     case NotPlugged = 'not plugged';

@@ -16,6 +16,7 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Decibels;
@@ -25,6 +26,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Situation;
@@ -66,6 +68,9 @@ final class GraphBuilder
 
     /** @var array<array-key, array<array-key, array{string, list<array{int, int, float}>}>> label and map of each route, by model */
     private array $routes = [];
+
+    /** @var array<string, true> places where a call program runs */
+    private array $calls = [];
 
     /** Why nothing passes what is being made now; null where it does. */
     private ?BlockKind $block = null;
@@ -135,6 +140,13 @@ final class GraphBuilder
             }
         }
         $this->block = null;
+        $this->calls = [];
+        foreach ($this->rig->units as $unit) {
+            if (! isset($absent[$unit->id]) && $this->rig->modelOf($unit)->family === Family::Call) {
+                $this->calls[$unit->place] = true;
+            }
+        }
+        $this->graph->holders = new Holders($this->graph, $absent);
         foreach ($devices->all() as $list) {
             foreach ($list as $device) {
                 $this->device($device);
@@ -186,7 +198,7 @@ final class GraphBuilder
         return [
             $out,
             $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
-                && $situation->settings === []
+                && $situation->settings === [] && $situation->plugged === []
                 ? $this->devices
                 : new DeviceLists(
                     $this->rig,
@@ -195,6 +207,7 @@ final class GraphBuilder
                     $situation->defaults,
                     $situation->levels,
                     $situation->settings,
+                    $situation->plugged,
                 ),
         ];
     }
@@ -285,7 +298,7 @@ final class GraphBuilder
     private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
     {
         $at = "{$unit->id}/{$route->from}";
-        [$label, $triples] = $this->routes[$unit->model][$key] ??= $this->routeOf($model, $route);
+        [$label, $triples] = $this->routes[$unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}"][$key] ??= $this->routeOf($model, $route);
         $node = match ($route->tap) {
             Tap::Input => $this->graph->entry($at),
             Tap::PreFader => $this->preFader[$at],
@@ -377,7 +390,7 @@ final class GraphBuilder
         $at = "{$device->ref->unit}/{$device->point}";
         $isPlayback = $device->direction === Direction::Playback;
         $pointNode = $isPlayback ? $this->graph->entry($at) : $this->graph->exit($at);
-        $hasLevel = $device->db !== null || $device->isMuted;
+        $hasLevel = $device->db !== null || $device->isMuted || $device->processing() !== [];
         if ($device->via === [] && $device->laneChannels === null && $device->isConnected && ! $hasLevel) {
             $this->graph->addDevice($device, $pointNode);
 
@@ -424,24 +437,26 @@ final class GraphBuilder
     }
 
     /**
-     * The system's own level of a device, between its programs and what it plays to or records from. What the system sends to a playback
-     * device is tapped before it.
+     * The system's own level of a device and what else it does to the sound, between its programs and what it plays to or records from.
+     * What the system sends to a playback device is tapped before it.
      *
      * @return int the node behind it
      */
     private function level(Device $device, int $node): int
     {
         $behind = $this->graph->addNode($device->channels);
+        $isMono = $device->channels === 2 && in_array(Processing::Mono, $device->processing(), true);
+        $does = implode(', ', array_map(fn (Processing $one) => $one->words(), $device->processing()));
         $isPlayback = $device->direction === Direction::Playback;
         $this->add(new Link(
             $isPlayback ? $node : $behind,
             $isPlayback ? $behind : $node,
-            ChannelMap::named('straight')->between($device->channels, $device->channels),
+            ChannelMap::named($isMono ? 'average' : 'straight')->between($device->channels, $device->channels),
             $device->db?->value() ?? 0,
             0,
             HopKind::System,
             $device->ref,
-            "{$device->name()}, in the system",
+            "{$device->name()}, in the system".($does === '' ? '' : ": {$does}"),
             Realm::Computer,
             $device->isMuted ? BlockKind::Muted : null,
         ));
@@ -480,19 +495,39 @@ final class GraphBuilder
     private function pick(Unit $program, Point $point, Direction $direction): void
     {
         $pick = $this->state->pick($program->id, $point->id);
-        $device = $this->graph->picked($program, $point);
-        if ($pick === null || $device === null) {
+        if ($pick === null) {
             return;
         }
-        $node = $this->graph->deviceNode($device);
         $channelsRead = $direction === Direction::Recording ? $this->rig->modelOf($program)->limits->channelsRead : null;
-        $block = match (true) {
-            ! $device->isConnected => BlockKind::NotConnected,
-            ! $device->isEnabled() => BlockKind::Disabled,
-            $pick->mute => BlockKind::Muted,
-            default => null,
-        };
-        $this->add($this->pickLink($program, $point, $direction, $device, $node, $pick, $channelsRead, $block));
+        $othersDb = $direction === Direction::Playback ? $this->lowered($program) : 0.0;
+        foreach ($this->graph->allPicked($program, $point) as $device) {
+            $block = match (true) {
+                ! $device->isConnected => BlockKind::NotConnected,
+                ! $device->isEnabled() => BlockKind::Disabled,
+                $pick->mute => BlockKind::Muted,
+                $this->graph->holders->of(new PointRef($program->id, $point->id), $device) !== null => BlockKind::LockedOut,
+                $othersDb <= SettingEffect::SILENT_DB => BlockKind::Ducked,
+                default => null,
+            };
+            $this->add($this->pickLink($program, $point, $direction, $device, $pick, $channelsRead, $othersDb, $block));
+        }
+    }
+
+    /** The dB by which the system lowers what a program plays, because a call program runs on the same computer. */
+    private function lowered(Unit $program): float
+    {
+        $host = $this->rig->hostOf($program->place);
+        if ($host === null || $this->rig->modelOf($program)->family === Family::Call || ! isset($this->calls[$program->place])) {
+            return 0.0;
+        }
+        $db = 0.0;
+        foreach ($this->rig->modelOf($host)->settings as $setting) {
+            foreach ($setting->effectsAt($this->state->value($host->id, $setting)) as $effect) {
+                $db += $effect->othersDb ?? 0.0;
+            }
+        }
+
+        return $db;
     }
 
     private function pickLink(
@@ -500,15 +535,19 @@ final class GraphBuilder
         Point $point,
         Direction $direction,
         Device $device,
-        int $node,
         Pick $pick,
         ?int $channelsRead,
+        float $othersDb,
         ?BlockKind $block,
     ): Link {
         $at = new PointRef($program->id, $point->id);
-        $map = $this->picked($pick->channels, $channelsRead, $device->channels, $point->channels);
+        $node = $this->graph->deviceNode($device);
+        // What is taken besides has the usual channels: a choice is one of the first device.
+        $isFirst = $pick->also === [] || ! in_array((string) $device->ref, array_map(strval(...), $pick->also), true);
+        $channels = $isFirst ? $pick->channels : null;
+        $map = $this->picked($channels, $channelsRead, $device->channels, $point->channels);
         if ($direction === Direction::Playback) {
-            $map = $pick->channels === null
+            $map = $channels === null
                 ? ChannelMap::usual($point->channels, $device->channels)->between($point->channels, $device->channels)
                 : array_map(fn (array $triple) => [$triple[1], $triple[0], $triple[2]], $map);
         }
@@ -519,7 +558,7 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, $pick->db?->value() ?? 0, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref,
+            $map, ($pick->db?->value() ?? 0) + $othersDb, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref,
             $isTap ? "Loopback of {$device->name()}"
                 : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
     }

@@ -15,6 +15,6 @@ enum HopKind: string
     case Hub = 'hub';
     case Device = 'device';
     case Air = 'air';
-    /** The system itself plays a recording device to a playback device. */
+    /** What the system itself does: its level of a device, its processing, a recording device that it plays. */
     case System = 'system';
 }

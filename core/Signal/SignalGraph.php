@@ -45,6 +45,9 @@ final class SignalGraph
     /** @var array<string, int> by `computer device` */
     private array $deviceNodes = [];
 
+    /** Who holds a device for itself. */
+    public Holders $holders;
+
     private ?ChannelGraph $byChannel = null;
 
     /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
@@ -162,11 +165,24 @@ final class SignalGraph
     /** The device that a program's in or out comes to now; null where nothing is picked, or the pick leads nowhere. */
     public function picked(Unit $program, Point $point): ?Device
     {
-        $host = $this->rig->hostOf($program->place);
-        $pick = $this->state->pick($program->id, $point->id);
+        return $this->allPicked($program, $point)[0] ?? null;
+    }
 
-        return $point->picks === null || $pick === null || $host === null ? null
-            : $this->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks);
+    /** @return list<Device> all devices that a program's in or out comes to now, summed; none where nothing is picked */
+    public function allPicked(Unit $program, Point $point): array
+    {
+        $host = $this->rig->hostOf($program->place);
+        $own = $this->state->pick($program->id, $point->id);
+        $pick = $own === null || $point->deviceOf === null ? $own : $this->state->pick($program->id, $point->deviceOf);
+        if ($point->picks === null || $pick === null || $host === null) {
+            return [];
+        }
+        $devices = [$this->devices->resolve($host->id, $pick, $pick->tap ?? $point->picks)];
+        foreach ($pick->also as $also) {
+            $devices[] = $this->devices->of($host->id)[(string) $also] ?? null;
+        }
+
+        return array_values(array_filter($devices));
     }
 
     /** The node where a signal enters a point. */

@@ -50,6 +50,11 @@ final class SituationDifference
                 $words[] = "{$rig->units[$id]->name} ".($rig->modelOf($id)->isProgram() ? $program : $thing);
             }
         }
+        if ($was->plugged !== $is->plugged) {
+            $words[] = $is->plugged === []
+                ? 'leads plugged in the order of the base'
+                : 'plugged in last: '.implode(', ', array_map(fn (string $id) => $rig->cables[$id]->label, $is->plugged));
+        }
         foreach ($is->defaults as $default) {
             if (! in_array($default, $was->defaults, false)) {
                 $words[] = $default->words($rig);

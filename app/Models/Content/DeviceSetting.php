@@ -16,6 +16,6 @@ final class DeviceSetting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['enabled' => 'boolean', 'roles' => 'array', 'db' => 'float', 'mute' => 'boolean'];
+        return ['enabled' => 'boolean', 'roles' => 'array', 'db' => 'float', 'mute' => 'boolean', 'processing' => 'array'];
     }
 }

@@ -19,6 +19,8 @@ final class ModelPoint extends Model
         return [
             'mute' => 'boolean',
             'mono' => 'boolean',
+            'pick_from' => 'array',
+            'made_at' => 'array',
             'delay_to_ms' => 'float',
             'gain_from' => 'float',
             'gain_to' => 'float',

@@ -16,6 +16,6 @@ final class ModelRoute extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['on' => 'boolean', 'map' => 'array', 'can' => 'array', 'db' => 'float', 'delay_ms' => 'float'];
+        return ['on' => 'boolean', 'map' => 'array', 'can' => 'array', 'db' => 'float', 'delay_ms' => 'float', 'made_at' => 'array'];
     }
 }

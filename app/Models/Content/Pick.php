@@ -16,6 +16,6 @@ final class Pick extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['channels' => 'array', 'pick_db' => 'float', 'pick_mute' => 'boolean'];
+        return ['channels' => 'array', 'pick_db' => 'float', 'pick_mute' => 'boolean', 'also' => 'array'];
     }
 }

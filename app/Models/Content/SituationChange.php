@@ -17,7 +17,7 @@ final class SituationChange extends Model
     protected function casts(): array
     {
         return [
-            'pick_db' => 'float', 'pick_mute' => 'boolean',
+            'pick_db' => 'float', 'pick_mute' => 'boolean', 'also' => 'array',
             'is_pick' => 'boolean',
             'mute' => 'boolean',
             'mono' => 'boolean',

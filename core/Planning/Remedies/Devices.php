@@ -6,10 +6,12 @@ namespace HiddenWire\Core\Planning\Remedies;
 
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\EnableDevice;
+use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
@@ -63,11 +65,13 @@ final class Devices implements Remedy
         }
         $device = $trouble->graph->devices->resolve($host->id, $pick, $direction);
         if ($device !== null && $device->isConnected && ! $device->isEnabled() && $isBetween) {
-            yield new Candidate("enable {$device->computer} {$device->ref}", "{$device->name()} is disabled on {$host->name}",
-                "Enable {$device->name()} on {$host->name}",
+            $unlisted = ($device->settings->enabled ?? true) ? $device->settings?->unlisted : null;
+            yield new Candidate("enable {$device->computer} {$device->ref}",
+                $unlisted?->cause($device->name(), $host->name) ?? "{$device->name()} is disabled on {$host->name}",
+                $unlisted?->cure($device->name()) ?? "Enable {$device->name()} on {$host->name}",
                 [new EnableDevice($device->computer, $device->ref, true)], Cost::ENABLE, [$device->ref]);
         }
-        if ($pick->default === null) {
+        if ($pick->default === null || $point->deviceOf !== null) {
             return;
         }
         $role = $pick->default === SystemDefault::Call ? Role::Call : Role::from($direction->value);
@@ -87,6 +91,11 @@ final class Devices implements Remedy
         if ($device->has($role)) {
             return;
         }
+        if ($trouble->rig->modelOf($host)->takes === Takes::LastPlugged) {
+            yield from $this->plugLast($trouble, $host, $device, $now);
+
+            return;
+        }
         $set = SetDevice::of($trouble->rig, new DeviceSettings($host->id, $device->ref));
         $situation = $trouble->graph->state->situation;
         $isMoved = $situation->defaultFor($host->id, $device->direction, $role) !== null;
@@ -101,6 +110,27 @@ final class Devices implements Remedy
                     : $device->ref)
                 : new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
             Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0), [$device->ref]);
+    }
+
+    /** @return iterable<Candidate> the lead of a device plugged in after the others, where the system takes the last */
+    private function plugLast(Trouble $trouble, Unit $host, Device $device, ?Device $now): iterable
+    {
+        $cable = $trouble->graph->devices->plugOf($device);
+        if ($cable === null) {
+            return;
+        }
+        $situation = $trouble->graph->state->situation;
+        $isBase = $trouble->rig->isBase($situation->id);
+        foreach ($isBase || $situation->plugged === [] ? [null, ...($isBase ? [] : [$situation->id])] : [$situation->id] as $n => $where) {
+            yield new Candidate(
+                "plug last {$cable} {$where}",
+                $now === null ? "Nothing has the sound of {$host->name}" : "{$host->name} takes {$now->name()}, which was plugged in last",
+                "Plug {$trouble->cable($cable)} into {$host->name} last{$trouble->where($where)}",
+                [new PlugLast($cable, $where)],
+                Cost::DEFAULT + $n * Cost::ONE_SITUATION,
+                [$device->ref],
+            );
+        }
     }
 
     /**

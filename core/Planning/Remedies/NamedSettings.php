@@ -16,6 +16,7 @@ use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingValue;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\BlockKind;
 
 /** Settings with a name that switch routes, mute points or list devices: what a socket carries, which input is taken, the USB mode. */
@@ -31,6 +32,9 @@ final class NamedSettings implements Remedy
         foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
             if ($link->block === BlockKind::NotConnected && $link->pick !== null) {
                 yield from $this->listing($trouble, $link->pick);
+            }
+            if ($link->block === BlockKind::Ducked && $link->pick !== null && $trouble->region->isJoinedBy($link)) {
+                yield from $this->lowering($trouble, $link->pick);
             }
             $isSwitched = $link->block === BlockKind::Off || $link->block === BlockKind::Muted;
             if ($isSwitched && ($link->at instanceof RouteRef || $link->at instanceof PointRef) && $trouble->region->isJoinedBy($link)) {
@@ -51,6 +55,24 @@ final class NamedSettings implements Remedy
             $now = $trouble->graph->state->value($at->unit, $setting);
             $turns = fn (string|bool|float $value): bool => $value !== $now && self::turns($setting, $now, $value, $at, $on);
             yield from $this->values($trouble, $at, $setting, $turns);
+        }
+    }
+
+    /** @return iterable<Candidate> values at which the computer of a program leaves it alone while a call runs */
+    private function lowering(Trouble $trouble, PointRef $at): iterable
+    {
+        $host = $trouble->rig->hostOf($trouble->rig->units[$at->unit]->place);
+        if ($host === null) {
+            return;
+        }
+        foreach ($trouble->rig->modelOf($host)->settings as $setting) {
+            $lowers = fn (string|bool|float $value): bool => array_filter(
+                $setting->effectsAt($value),
+                fn (SettingEffect $effect) => $effect->othersDb !== null,
+            ) !== [];
+            if ($lowers($trouble->graph->state->value($host->id, $setting))) {
+                yield from $this->values($trouble, new UnitRef($host->id), $setting, fn (string|bool|float $value) => ! $lowers($value));
+            }
         }
     }
 
@@ -77,7 +99,7 @@ final class NamedSettings implements Remedy
      * @param  callable(string|bool|float): bool  $helps  at which values of the setting
      * @return iterable<Candidate>
      */
-    private function values(Trouble $trouble, RouteRef|PointRef|DeviceRef $at, Setting $setting, callable $helps): iterable
+    private function values(Trouble $trouble, RouteRef|PointRef|DeviceRef|UnitRef $at, Setting $setting, callable $helps): iterable
     {
         $unit = $trouble->rig->units[$at->unit];
         $now = $trouble->graph->state->value($unit->id, $setting);

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Planning\Remedies;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
@@ -39,6 +40,11 @@ final class Picks implements Remedy
                     continue;
                 }
                 $at = new PointRef($unit->id, $point->id);
+                if ($point->deviceOf !== null) {
+                    yield from $this->followers($trouble, $at, $point, isset($ofWays[(string) $at]));
+
+                    continue;
+                }
                 $isOnWay = isset($ofWays[(string) $at]);
                 $isPlayback = $point->picks === Direction::Playback;
                 if ($trouble->lacks() && ($isPlayback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at))) {
@@ -62,7 +68,8 @@ final class Picks implements Remedy
         $now = $trouble->graph->state->pick($at->unit, $at->point);
         foreach ($trouble->graph->devices->of($host->id) as $device) {
             $isTap = $device->direction !== $direction;
-            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && $direction === Direction::Playback)) {
+            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && $direction === Direction::Playback)
+                || ! $point->offers(PickFrom::of($device->ref, $isTap))) {
                 continue;
             }
             foreach ($this->channels($trouble, $point, $device, $direction, $isOnWay) as $channels) {
@@ -71,13 +78,45 @@ final class Picks implements Remedy
                     yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
                 }
             }
+            $isTakenToo = $now?->device !== null && ! $isOnWay && count($now->also) + 1 < $point->several && $isTap === ($now->tap !== null)
+                && ! in_array((string) $device->ref, [(string) $now->device, ...array_map(strval(...), $now->also)], true);
+            if ($isTakenToo && $this->channels($trouble, $point, $device, $direction, $isOnWay) !== []) {
+                yield from $this->pick($trouble, $at, $now->with(also: [...$now->also, $device->ref]), $device, $now, $isOnWay);
+            }
         }
         // Another state of the rig may have left it to a default.
         foreach ([SystemDefault::System, SystemDefault::Call] as $default) {
             $pick = new Pick($at, null, $default);
-            if ($this->wasBefore($trouble, $pick) && ($now === null || ! $now->choosesLike($pick))) {
+            if ($point->offers(PickFrom::Defaults) && $this->wasBefore($trouble, $pick) && ($now === null || ! $now->choosesLike($pick))) {
                 yield from $this->pick($trouble, $at, $pick, null, $now, $isOnWay);
             }
+        }
+    }
+
+    /**
+     * What a point takes of the device that another point of its program has picked.
+     *
+     * @return iterable<Candidate>
+     */
+    private function followers(Trouble $trouble, PointRef $at, Point $point, bool $isOnWay): iterable
+    {
+        $now = $trouble->graph->state->pick($at->unit, $at->point);
+        $program = $trouble->rig->units[$at->unit];
+        $giver = $trouble->rig->modelOf($program)->points[(string) $point->deviceOf];
+        $device = $trouble->graph->picked($program, $giver);
+        $isBetween = $trouble->lacks()
+            && ($point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at));
+        if ($point->picks === null || $device === null || (! $isBetween && ! $isOnWay)) {
+            return;
+        }
+        foreach ($this->channels($trouble, $point, $device, $point->picks, $isOnWay) as $channels) {
+            $pick = new Pick($at, null, null, $channels ?? range(1, min($point->channels, $device->channels)));
+            if ($now === null || ! $now->choosesLike($pick)) {
+                yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
+            }
+        }
+        if ($isOnWay) {
+            yield from $this->none($trouble, $at);
         }
     }
 
@@ -117,6 +156,7 @@ final class Picks implements Remedy
         $channels = $pick->channels === null
             ? ''
             : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
+        $choice = $pick->also === [] ? $choice : "{$trouble->names->of($pick->device ?? $pick->also[0])} and {$choice} at once";
         $isKnown = $this->wasBefore($trouble, $pick);
         $isAlike = $device !== null && $this->isAlike($trouble, $at, $device);
         // Only to be rid of something, nobody takes just any other device.
@@ -155,10 +195,16 @@ final class Picks implements Remedy
         if ($now === null) {
             return "{$name} has no device picked";
         }
+        if ($now->device === null && $now->default === null) {
+            return "{$name} takes the wrong channels";
+        }
         if ($now->device === null) {
             return "{$name} follows the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
         }
 
+        if ($then->also !== []) {
+            return "{$name} has only {$trouble->names->of($now->device)} picked";
+        }
         if ((string) $now->device !== (string) $then->device || $now->tap !== $then->tap) {
             return "{$name} has {$trouble->names->of($now->device)} picked";
         }

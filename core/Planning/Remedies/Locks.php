@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning\Remedies;
+
+use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Planning\Candidate;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Planning\Remedy;
+use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Signal\BlockKind;
+
+/** Devices that one program has for itself, so that another gets nothing of them. */
+final class Locks implements Remedy
+{
+    public function isOfCables(): bool
+    {
+        return false;
+    }
+
+    public function candidates(Trouble $trouble): iterable
+    {
+        foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
+            if ($link->block === BlockKind::LockedOut && $link->pick !== null && $link->at instanceof DeviceRef
+                && $trouble->region->isJoinedBy($link)) {
+                yield from $this->sharing($trouble, $link->pick, $link->at);
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> whoever opens the device exclusively shares it */
+    private function sharing(Trouble $trouble, PointRef $lockedOut, DeviceRef $ref): iterable
+    {
+        $host = $trouble->rig->hostOf($trouble->rig->units[$lockedOut->unit]->place);
+        $device = $host === null ? null : $trouble->graph->devices->of($host->id)[(string) $ref] ?? null;
+        $holder = $device === null ? null : $trouble->graph->holders->of($lockedOut, $device);
+        if ($device === null || $holder === null) {
+            return;
+        }
+        $unit = fn (PointRef $at): string => $trouble->rig->units[$at->unit]->name;
+        foreach ([$holder, $lockedOut] as $at) {
+            $pick = $trouble->graph->state->pick($at->unit, $at->point);
+            if ($pick === null || $trouble->graph->holders->mode($at, $device) !== DriverMode::Exclusive) {
+                continue;
+            }
+            $cause = $at === $holder
+                ? "{$unit($holder)} has {$device->name()} for itself, so that {$unit($lockedOut)} gets nothing"
+                : "{$unit($lockedOut)} wants {$device->name()} for itself, which {$unit($holder)} has opened before";
+            foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
+                yield new Candidate(
+                    "share {$at} {$situation}",
+                    $cause,
+                    "Let {$unit($at)} share {$device->name()}{$trouble->where($situation)}",
+                    [new SetPick($at, $pick->with(mode: DriverMode::Shared), $situation)],
+                    Cost::PICK + $more,
+                    [$at, $ref],
+                );
+            }
+            if ($pick->mode === null && $device->settings !== null) {
+                yield new Candidate(
+                    "share {$device->computer} {$ref}",
+                    $cause,
+                    "Set the driver mode of {$device->name()} to shared",
+                    [new SetDevice($device->settings->with(driverMode: DriverMode::Shared))],
+                    Cost::SYSTEM,
+                    [$ref],
+                );
+            }
+        }
+    }
+}
