@@ -11,15 +11,18 @@ final class PickWords
 {
     public static function of(Pick $pick, Source $of): string
     {
+        $mode = $pick->mode === null ? '' : ", {$pick->mode->value}";
         if ($pick->default !== null) {
-            return "the {$pick->default->value} default";
+            return "the {$pick->default->value} default{$mode}";
         }
         if ($pick->device === null) {
-            return 'nothing';
+            return $pick->words($of->names);
         }
         $host = $of->rig->hostOf($of->rig->units[$pick->at->unit]->place);
         $listed = $host === null ? null : $of->hearing()->graph->devices->of($host->id)[(string) $pick->device] ?? null;
 
-        return ($pick->tap === null ? '' : 'loopback of ').($listed?->name() ?? $of->names->of($pick->device));
+        $also = implode('', array_map(fn ($device) => " and {$of->names->of($device)}", $pick->also));
+
+        return ($pick->tap === null ? '' : 'loopback of ').($listed?->name() ?? $of->names->of($pick->device)).$also.$mode;
     }
 }

@@ -98,10 +98,10 @@ final readonly class DeviceLists
             : $this->withRole($computer, $direction, Role::from($direction->value));
     }
 
-    /** The cable by which a device is plugged into its computer; null for one that has no plug. */
+    /** The cable that is in a device's own socket; null for one that has no plug. */
     public function plugOf(Device $device): ?string
     {
-        return $device->via[0]['cable'] ?? ($device->ref->unit === $device->computer && $device->ref->lane !== null
+        return $device->via[array_key_last($device->via) ?? 0]['cable'] ?? ($device->ref->unit === $device->computer && $device->ref->lane !== null
             ? ($this->wiring->at(new SocketRef($device->computer, $device->ref->givenBy))[0] ?? null)?->id
             : null);
     }
@@ -133,11 +133,17 @@ final readonly class DeviceLists
         }
         $first = [];
         foreach ($list as $key => $device) {
-            $cable = $this->plugOf($device);
+            // Behind a hub, the hub's own lead counts too: what was plugged in last of all on the way, then the device's own.
+            $plug = $this->plugOf($device);
+            $leads = $plug === null ? [] : [...array_column($device->via, 'cable'), $plug];
             // What a program installs is chosen by nobody's plug.
             $isOwn = $device->ref->unit === $host->id && $device->ref->lane === null;
-            $rank = $cable === null ? ($isOwn ? -1 : null) : $ranks[$cable];
-            if ($rank !== null && $device->isUsable() && $rank > ($first[$device->direction->value][0] ?? -2)) {
+            $rank = match (true) {
+                $leads !== [] => [max(array_map(fn (string $cable) => $ranks[$cable], $leads)), $ranks[$plug]],
+                $isOwn => [-1, -1],
+                default => null,
+            };
+            if ($rank !== null && $device->isUsable() && $rank > ($first[$device->direction->value][0] ?? [-2, -2])) {
                 $first[$device->direction->value] = [$rank, $key];
             }
         }

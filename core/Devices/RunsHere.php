@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Devices;
 
+use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 
-/** Whether what is installed or plugged into a computer runs on its operating system. */
+/** Whether what is installed or plugged into a computer runs on its operating system, and what installing it does to others. */
 final class RunsHere
 {
     /** Why a program, or a unit's driver, does not run on a computer; null where it does, or nobody can tell. */
@@ -29,6 +30,26 @@ final class RunsHere
         return $ofThis === []
             ? "does not run on {$system->name}: it runs on {$words($needs)}"
             : "{$system->words()} is too old for it: it runs on {$words($ofThis)}";
+    }
+
+    /**
+     * Names of devices that installing a program spoils: those that people have given to devices of the units that need it, or to any
+     * device that is plugged in where no unit does.
+     *
+     * @return list<string>
+     */
+    public static function spoils(Rig $rig, Unit $computer, Unit $program, DeviceLists $devices): array
+    {
+        if (! in_array(InstallNeed::RenamesDevices, $rig->modelOf($program)->asks, true)) {
+            return [];
+        }
+        $named = array_filter(
+            $devices->of($computer->id),
+            fn (Device $device) => $device->ref->lane !== null && $device->name() !== $device->systemName,
+        );
+        $ofIts = array_filter($named, fn (Device $device) => in_array($program->id, $rig->units[$device->ref->unit]->needs, true));
+
+        return array_values(array_map(fn (Device $device) => $device->name(), $ofIts === [] ? $named : $ofIts));
     }
 
     /**

@@ -41,6 +41,9 @@ final class Cost
 
     public const DEFAULT = 1400;
 
+    /** A lead that is there, pulled and plugged in again: seconds, and no program is touched. */
+    public const PLUG_AGAIN = 1080;
+
     /**
      * A lead that is plainly missing or wrong: a program wants a device that is not there, an adapter leads nowhere, a plug does not carry
      * what its sockets do.

@@ -12,9 +12,12 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Equipment\InstallNeed;
+use HiddenWire\Core\Equipment\Takes;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Unlisted;
 
 /** A computer that is set up anew: what is plugged in, installed, named, made a default, and picked, in order. */
 final class ComputerCard implements CardKind
@@ -41,15 +44,20 @@ final class ComputerCard implements CardKind
         $computer = $of->rig->units[substr($key, strlen('computer/'))];
         $devices = array_values(array_filter($of->hearing()->graph->devices->of($computer->id), fn (Device $one) => $one->isConnected));
         $programs = self::programs($of, $computer);
+        $takesLast = $of->rig->modelOf($computer)->takes === Takes::LastPlugged;
         $rename = $format = $default = $disable = $levels = [];
         foreach ($devices as $device) {
             if ($device->name() !== $device->systemName) {
                 $rename[] = new CardStep("{$device->systemName} ({$device->direction->value}): call it {$device->name()}");
             }
             if (! $device->isEnabled()) {
-                $disable[] = new CardStep("Disable {$device->name()} ({$device->direction->value})");
+                $disable[] = new CardStep(match ($device->settings?->unlisted) {
+                    Unlisted::Hidden => "Hide {$device->name()} ({$device->direction->value})",
+                    Unlisted::NoPlugSensed => "{$device->name()} ({$device->direction->value}) is not sensed: see that it is listed",
+                    default => "Disable {$device->name()} ({$device->direction->value})",
+                });
             }
-            foreach ($device->roles as $role) {
+            foreach ($takesLast ? [] : $device->roles as $role) {
                 $what = $role === Role::Call ? "{$device->direction->value} default for calls" : "{$role->value} default";
                 $default[] = new CardStep(ucfirst($what)
                     .": {$device->name()}");
@@ -57,6 +65,12 @@ final class ComputerCard implements CardKind
             $level = SystemLevel::said($device->settings?->db, $device->settings?->mute === true ? true : null);
             if ($level !== '') {
                 $levels[] = new CardStep("{$device->name()}: {$level}");
+            }
+            if ($device->processing() !== []) {
+                $levels[] = new CardStep("{$device->name()}: switch on ".implode(
+                    ' and ',
+                    array_map(fn (Processing $one) => $one->words(), $device->processing()),
+                ));
             }
             if ($device->settings?->playsTo !== null) {
                 $levels[] = new CardStep("Let the system play {$device->name()} to {$of->names->of($device->settings->playsTo)}");
@@ -106,7 +120,12 @@ final class ComputerCard implements CardKind
     private static function cables(Source $of, Unit $computer): array
     {
         $steps = [];
-        foreach ($of->rig->cables as $cable) {
+        $last = $of->rig->modelOf($computer)->takes === Takes::LastPlugged ? $of->rig->base()->plugged : [];
+        $cables = array_diff_key($of->rig->cables, array_flip($last));
+        foreach ($last as $id) {
+            $cables[$id] = $of->rig->cables[$id];
+        }
+        foreach ($cables as $cable) {
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {
                 if ($here->unit === $computer->id) {
                     $socket = $of->rig->socket($here);
@@ -114,7 +133,11 @@ final class ComputerCard implements CardKind
                         && ! str_contains(mb_strtolower($socket->label), mb_strtolower((string) $socket->colour));
                     $steps[] = new CardStep(
                         "{$cable->label} into {$socket->label}, the other end in {$of->names->of($there)}",
-                        $isColoured ? "the {$socket->colour} socket" : '',
+                        match (true) {
+                            $cable->id === end($last) => 'the last: it has the sound',
+                            $isColoured => "the {$socket->colour} socket",
+                            default => '',
+                        },
                     );
                 }
             }
@@ -135,6 +158,7 @@ final class ComputerCard implements CardKind
                 fn ($point) => $point->device->systemName ?? '',
                 array_values(array_filter($of->rig->modelOf($program)->points, fn ($point) => $point->device !== null)),
             );
+            $spoils = RunsHere::spoils($of->rig, $computer, $program, $of->hearing()->graph->devices);
             $links = array_map(fn ($link) => "{$link->label}: {$link->url}", $program->links);
 
             return new CardStep(
@@ -144,6 +168,7 @@ final class ComputerCard implements CardKind
                     RunsHere::whyNot($of->rig, $computer, $program) ?? '',
                     $brings === [] ? '' : 'brings '.implode(', ', $brings),
                     ...array_map(fn (InstallNeed $ask) => $ask->words(), $model->asks),
+                    $spoils === [] ? '' : 'spoils the names of '.implode(', ', $spoils),
                     $program->licence === '' ? '' : "licence {$program->licence}",
                     ...$links,
                 ])),

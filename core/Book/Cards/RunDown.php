@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
@@ -48,7 +49,7 @@ final class RunDown implements CardKind
     public static function derived(Source $of, Phase $phase): array
     {
         return match ($phase) {
-            Phase::Prepare => self::power($of, isOn: true),
+            Phase::Prepare => [...self::power($of, isOn: true), ...self::plugs($of)],
             Phase::Open => self::programs($of, isOpening: true),
             Phase::Start => self::start($of),
             Phase::Stop => self::stop($of),
@@ -75,6 +76,31 @@ final class RunDown implements CardKind
         }
 
         return $isOn ? $steps : array_reverse($steps);
+    }
+
+    /** @return list<CardStep> of each system that takes what was plugged in last: what comes last */
+    private static function plugs(Source $of): array
+    {
+        $steps = [];
+        $devices = $of->hearing()->graph->devices;
+        foreach ($of->rig->units as $computer) {
+            $leads = [];
+            foreach ($of->rig->modelOf($computer)->takes === Takes::LastPlugged ? $devices->of($computer->id) : [] as $device) {
+                $cable = $devices->plugOf($device);
+                if ($cable !== null) {
+                    $leads[$cable] = ($leads[$cable] ?? false) || $device->roles !== [];
+                }
+            }
+            // With one lead there is no order.
+            foreach (count($leads) < 2 ? [] : array_keys(array_filter($leads)) as $cable) {
+                $steps[] = new CardStep(
+                    "{$computer->name}: plug in {$of->rig->cables[$cable]->label} last",
+                    'it takes the sound of what was plugged in last',
+                );
+            }
+        }
+
+        return $steps;
     }
 
     private static function hasMains(Source $of, Unit $unit): bool

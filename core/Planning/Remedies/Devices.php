@@ -127,7 +127,7 @@ final class Devices implements Remedy
                 $now === null ? "Nothing has the sound of {$host->name}" : "{$host->name} takes {$now->name()}, which was plugged in last",
                 "Plug {$trouble->cable($cable)} into {$host->name} last{$trouble->where($where)}",
                 [new PlugLast($cable, $where)],
-                Cost::DEFAULT + $n * Cost::ONE_SITUATION,
+                Cost::PLUG_AGAIN + $n * Cost::ONE_SITUATION,
                 [$device->ref],
             );
         }

@@ -73,7 +73,7 @@ final class Picks implements Remedy
                 continue;
             }
             foreach ($this->channels($trouble, $point, $device, $direction, $isOnWay) as $channels) {
-                $pick = new Pick($at, $device->ref, null, $channels, $isTap ? $device->direction : null);
+                $pick = self::asOpened($now, new Pick($at, $device->ref, null, $channels, $isTap ? $device->direction : null));
                 if ($now === null || ! $now->choosesLike($pick)) {
                     yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
                 }
@@ -86,11 +86,17 @@ final class Picks implements Remedy
         }
         // Another state of the rig may have left it to a default.
         foreach ([SystemDefault::System, SystemDefault::Call] as $default) {
-            $pick = new Pick($at, null, $default);
+            $pick = self::asOpened($now, new Pick($at, null, $default));
             if ($point->offers(PickFrom::Defaults) && $this->wasBefore($trouble, $pick) && ($now === null || ! $now->choosesLike($pick))) {
                 yield from $this->pick($trouble, $at, $pick, null, $now, $isOnWay);
             }
         }
+    }
+
+    /** Another choice leaves the system's level of the program, and how it opens devices, as they are. */
+    private static function asOpened(?Pick $now, Pick $pick): Pick
+    {
+        return $now === null ? $pick : $pick->with(db: $now->db, mute: $now->mute, mode: $now->mode);
     }
 
     /**
@@ -110,7 +116,7 @@ final class Picks implements Remedy
             return;
         }
         foreach ($this->channels($trouble, $point, $device, $point->picks, $isOnWay) as $channels) {
-            $pick = new Pick($at, null, null, $channels ?? range(1, min($point->channels, $device->channels)));
+            $pick = self::asOpened($now, new Pick($at, null, null, $channels ?? range(1, min($point->channels, $device->channels))));
             if ($now === null || ! $now->choosesLike($pick)) {
                 yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
             }
