@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Devices\OtherWays;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
@@ -19,11 +24,20 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SignalGraph;
 use HiddenWire\Core\Signal\Stray;
 
-/** A computer's devices as its system lists them, who uses each, and its programs with their picks. */
+/**
+ * A computer's devices as its system lists them, who uses each, and its programs with their picks.
+ *
+ * @phpstan-type PickChoice array{point: Point, now: string, choices: array<string, string>, channels: string, width: int,
+ *     isOfProgram: bool, mode: string, also: list<string>, alsoChoices: array<string, string>, several: int, isPicked: bool,
+ *     heldBy: string, notOffered: array<string, string>, level: array{db: string, mute: bool, says: string}|null}
+ */
 final readonly class Computer
 {
     /** Units up to which every situation is looked at, and not only the one that is shown. */
     private const ALL_SITUATIONS = 200;
+
+    /** What a form sends for channels of the device of the whole program. */
+    private const OF_PROGRAM = 'program';
 
     /** @var list<array{device: Device, colour: string, socket: string, users: list<string>, targets: array<string, string>,
      *     playsTo: string, here: SystemLevel|null, channels: list<array{number: int, print: string, used: list<string>}>}> `targets` that
@@ -31,8 +45,7 @@ final readonly class Computer
     public array $devices;
 
     /**
-     * @var list<array{unit: Unit, picks: list<array{point: Point, now: string, choices: array<string, string>, channels: string,
-     *     width: int, level: array{db: string, mute: bool, says: string}|null}>}> in the order of their start, then of the rig
+     * @var list<array{unit: Unit, spoils: list<string>, picks: list<PickChoice>}> in the order of their start, then of the rig
      */
     public array $programs;
 
@@ -41,6 +54,12 @@ final readonly class Computer
      *     situation can move; none in the base
      */
     public array $defaults;
+
+    /** Whether the system takes what was plugged in last. */
+    public bool $takesLast;
+
+    /** @var array<string, array{label: string, devices: list<string>, hasSound: bool}> leads of a system that takes the last, by id */
+    public array $plugs;
 
     /** @var array<string, string> whom a stray sound would reach, by the name of the situation */
     public array $stray;
@@ -60,8 +79,7 @@ final readonly class Computer
         $users = [];
         foreach ($programs as $program) {
             foreach ($page->rig->modelOf($program)->points as $point) {
-                $device = $point->picks === null ? null : $graph->picked($program, $point);
-                if ($device !== null) {
+                foreach ($point->picks === null ? [] : $graph->allPicked($program, $point) as $device) {
                     $users[(string) $device->ref][] = "{$program->name}: {$point->label}";
                 }
             }
@@ -70,7 +88,7 @@ final readonly class Computer
         $this->devices = array_values(array_map(fn (Device $device) => [
             'device' => $device,
             'colour' => $this->socketOf($device)->colour ?? '',
-            'socket' => $this->socketOf($device)->label ?? 'program',
+            'socket' => $this->socketOf($device)->label ?? ($device->ref->unit === $unit->id ? 'built in' : 'program'),
             'users' => $users[(string) $device->ref] ?? [],
             'targets' => $this->targets($device),
             'playsTo' => $device->settings?->playsTo === null ? '' : $this->nameOf($device->settings->playsTo),
@@ -83,8 +101,14 @@ final readonly class Computer
             $troubles[$page->rig->units[$id]->name] = $why;
         }
         $this->troubles = $troubles;
-        $this->defaults = $page->rig->isBase($page->situation->id) ? [] : $this->defaults($graph->devices->of($unit->id));
-        $this->programs = array_map(fn (Unit $program) => ['unit' => $program, 'picks' => $this->picks($program)], $programs);
+        $this->takesLast = $page->rig->modelOf($unit)->takes === Takes::LastPlugged;
+        $this->plugs = $this->takesLast ? $this->plugs($graph->devices) : [];
+        $this->defaults = $this->takesLast || $page->rig->isBase($page->situation->id) ? [] : $this->defaults($graph->devices->of($unit->id));
+        $this->programs = array_map(fn (Unit $program) => [
+            'unit' => $program,
+            'spoils' => RunsHere::spoils($page->rig, $unit, $program, $graph->devices),
+            'picks' => $this->picks($program),
+        ], $programs);
     }
 
     /** @return list<self> */
@@ -132,6 +156,22 @@ final readonly class Computer
         return $defaults;
     }
 
+    /** @return array<string, array{label: string, devices: list<string>, hasSound: bool}> */
+    private function plugs(DeviceLists $devices): array
+    {
+        $plugs = [];
+        foreach ($devices->of($this->unit->id) as $device) {
+            $cable = $devices->plugOf($device);
+            if ($cable !== null && $device->isConnected) {
+                $plugs[$cable] ??= ['label' => $this->page->rig->cables[$cable]->label, 'devices' => [], 'hasSound' => false];
+                $plugs[$cable]['devices'][] = $device->name();
+                $plugs[$cable]['hasSound'] = $plugs[$cable]['hasSound'] || $device->roles !== [];
+            }
+        }
+
+        return $plugs;
+    }
+
     /** @return array<string, string> playback devices that the system could play a recording device to, by reference */
     private function targets(Device $device): array
     {
@@ -165,8 +205,7 @@ final readonly class Computer
         return $device->ref->lane === null ? null : $this->page->rig->modelOf($device->ref->unit)->sockets[$device->ref->givenBy];
     }
 
-    /** @return list<array{point: Point, now: string, choices: array<string, string>, channels: string, width: int,
-     *     level: array{db: string, mute: bool, says: string}|null}> */
+    /** @return list<PickChoice> */
     private function picks(Unit $program): array
     {
         return array_values(array_filter(array_map(
@@ -176,9 +215,7 @@ final readonly class Computer
     }
 
     /**
-     * @return array{point: Point, now: string, choices: array<string, string>, channels: string, width: int,
-     *     level: array{db: string, mute: bool, says: string}|null}|null what a program's in or
-     *     out uses, and what it could use; null where it takes no device
+     * @return PickChoice|null what a program's in or out uses, and what it could use; null where it takes no device
      */
     public static function pickOf(Hearing $hearing, Unit $program, Point $point): ?array
     {
@@ -186,14 +223,34 @@ final readonly class Computer
         if ($point->picks === null || $host === null) {
             return null;
         }
-        $pick = $hearing->graph->state->pick($program->id, $point->id);
+        $graph = $hearing->graph;
+        $pick = $graph->state->pick($program->id, $point->id);
+        $device = $graph->picked($program, $point);
+        $isOfProgram = $point->deviceOf !== null;
+        $choices = self::choices($hearing, $host, $program, $point);
+        $holder = $device === null ? null : $graph->holders->of(new PointRef($program->id, $point->id), $device);
 
         return [
             'point' => $point,
-            'now' => $pick === null ? '' : (string) ($pick->device ?? $pick->default?->value),
-            'choices' => self::choices($hearing, $host, $program, $point),
+            'now' => match (true) {
+                $pick === null => '',
+                $isOfProgram => self::OF_PROGRAM,
+                default => (string) ($pick->device ?? $pick->default?->value),
+            },
+            'choices' => $choices,
             'channels' => implode(', ', $pick->channels ?? []),
-            'width' => $pick === null ? 0 : ($hearing->graph->picked($program, $point)->channels ?? 0),
+            'width' => $pick === null && ! $isOfProgram ? 0 : ($device->channels ?? 0),
+            'isOfProgram' => $isOfProgram,
+            'mode' => $pick->mode->value ?? '',
+            'also' => array_map(strval(...), $pick->also ?? []),
+            'alsoChoices' => $pick?->device === null || $point->several < 2 ? [] : array_diff_key(
+                $choices,
+                ['' => '', 'system' => '', 'call' => '', (string) $pick->device => ''],
+            ),
+            'several' => $point->several,
+            'isPicked' => $pick !== null && ! $isOfProgram,
+            'heldBy' => $holder === null ? '' : $graph->rig->units[$holder->unit]->name,
+            'notOffered' => (new OtherWays($graph->rig, $graph->devices))->at($program, $point),
             // Systems have a level of their own for what programs play; for what they take, only where somebody has set one.
             'level' => $pick === null || ($point->picks === Direction::Recording && $pick->db === null && ! $pick->mute) ? null : [
                 'db' => $pick->db === null ? '' : (string) $pick->db->number(),
@@ -206,9 +263,18 @@ final readonly class Computer
     /** @return array<string, string> what a program's in or out can use, by the reference of the device */
     private static function choices(Hearing $hearing, Unit $host, Unit $program, Point $point): array
     {
-        $choices = ['' => 'nothing', 'system' => 'the system default', 'call' => 'the call default'];
+        if ($point->deviceOf !== null) {
+            $giver = $hearing->graph->rig->modelOf($program)->points[$point->deviceOf];
+
+            return ['' => 'nothing', self::OF_PROGRAM => 'channels of '
+                .($hearing->graph->picked($program, $giver)?->name() ?? "the device of {$giver->label}")];
+        }
+        $choices = ['' => 'nothing'];
+        if ($point->offers(PickFrom::Defaults)) {
+            $choices += ['system' => 'the system default', 'call' => 'the call default'];
+        }
         foreach ($hearing->graph->devices->of($host->id) as $ref => $device) {
-            if ($device->ref->unit === $program->id) {
+            if ($device->ref->unit === $program->id || ! $point->offers(PickFrom::of($device->ref, $device->direction !== $point->picks))) {
                 continue;
             }
             if ($device->direction === $point->picks) {

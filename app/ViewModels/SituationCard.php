@@ -29,7 +29,7 @@ final readonly class SituationCard
         $this->isBase = $page->rig->isBase($situation->id);
         $this->isShown = $situation === $page->situation;
         $this->lines = [
-            ...$this->changes(), ...$this->missing(), ...$this->defaults(), ...$this->levels(), ...$this->settings(), ...$this->wishes(),
+            ...$this->changes(), ...$this->missing(), ...$this->plugs(), ...$this->defaults(), ...$this->levels(), ...$this->settings(), ...$this->wishes(),
         ];
     }
 
@@ -97,6 +97,16 @@ final readonly class SituationCard
         ], $this->situation->pulled);
 
         return [...$units, ...$cables];
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function plugs(): array
+    {
+        return $this->situation->plugged === [] ? [] : [[
+            'what' => implode(', then ', array_map(fn (string $id) => $this->page->rig->cables[$id]->label, $this->situation->plugged)),
+            'says' => 'plugged in last',
+            'fields' => ['edit' => 'clear-plugs', 'which' => $this->situation->id],
+        ]];
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> */

@@ -12,6 +12,7 @@ enum Step: string
     case Wiring = 'wiring';
     case Computers = 'computers';
     case Recipes = 'recipes';
+    case Names = 'names';
     case Tracks = 'tracks';
     case Situations = 'situations';
     case Cables = 'cables';

@@ -12,52 +12,24 @@ use HiddenWire\Core\Rig\Unit;
 /** What the meters and lamps of units show in a situation: each sound by itself, as in a test where one thing plays at a time. */
 final class Readings
 {
-    /** Below this a meter shows nothing of a sound: 90 dB under nominal. */
-    private const NOTHING_DB = -90.0;
-
-    /** @var array<string, array<string, float>> dB by meter (`unit meter`), by source */
-    private array $levels = [];
+    private readonly Carried $carried;
 
     /** @param  list<Unit>  $units  whose meters are read */
     public function __construct(private readonly SignalGraph $graph, array $units)
     {
-        $channels = $graph->byChannel();
-        $nodes = $useful = [];
+        $nodes = [];
         foreach ($units as $unit) {
             foreach ($graph->rig->modelOf($unit)->meters as $meter) {
-                $at = $graph->channelsOf($this->node($unit, $meter));
-                $nodes["{$unit->id} {$meter->id}"] = $at;
-                array_push($useful, ...$at);
+                $nodes["{$unit->id} {$meter->id}"] = $this->node($unit, $meter);
             }
         }
-        if ($nodes === []) {
-            return;
-        }
-        $propagation = new Propagation($channels, new LoopGains($channels), $channels->reach($useful, backward: true), new Effort);
-        foreach ($graph->rig->sources as $source) {
-            $powers = [];
-            foreach ($source->origins as $origin) {
-                foreach ($graph->channelsOf($graph->entry($origin->at)) as $begin) {
-                    foreach ($propagation->from($begin)->taps as $channel => $taps) {
-                        // What comes at one time adds as it is, what comes at different times by its power.
-                        $power = array_sum(array_map(fn (float $amplitude) => $amplitude ** 2, $taps));
-                        $powers[$channel] = ($powers[$channel] ?? 0.0) + $power * 10 ** ($origin->db->value() / 10);
-                    }
-                }
-            }
-            foreach ($nodes as $meter => $at) {
-                $loudest = max([0.0, ...array_map(fn (int $channel) => $powers[$channel] ?? 0.0, $at)]);
-                if ($loudest > 10 ** (self::NOTHING_DB / 10)) {
-                    $this->levels[$meter][$source->id] = 10 * log10($loudest);
-                }
-            }
-        }
+        $this->carried = new Carried($graph, $nodes);
     }
 
     /** @return array<string, float> dB relative to the sound's own level, by source; those that the meter does not show left out */
     public function of(Unit $unit, Meter $meter): array
     {
-        return $this->levels["{$unit->id} {$meter->id}"] ?? [];
+        return $this->carried->at("{$unit->id} {$meter->id}");
     }
 
     public function isLit(Unit $unit, Lamp $lamp): bool

@@ -16,11 +16,14 @@ use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\AddSource;
 use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\ClearChange;
+use HiddenWire\Core\Edit\ClearPlugs;
 use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\PlayDevice;
+use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveShowStep;
@@ -30,6 +33,8 @@ use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetReason;
@@ -44,6 +49,7 @@ use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
@@ -51,9 +57,11 @@ use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Want;
 
 /** Some change of a rig, by chance: of any kind, of anything in it. */
@@ -73,7 +81,7 @@ function someEdit(CoreRig $rig): ?RigEdit
 
     $settings = $unit === null ? [] : array_values($rig->modelOf($unit)->settings);
 
-    return match (mt_rand(0, 30)) {
+    return match (mt_rand(0, 35)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -114,6 +122,16 @@ function someEdit(CoreRig $rig): ?RigEdit
         29 => $settings === [] ? null : new SetValue((string) $unit, $settings[0]->id, match ($settings[0]->kind) {
             SettingKind::Choice => $settings[0]->choices[1], SettingKind::Toggle => true, SettingKind::Number => 3.5, SettingKind::Text => 'so',
         }, mt_rand(0, 1) === 0 ? null : (string) $situation),
+        30 => $unit === null || $rig->modelOf($unit)->points === [] ? null
+            : new NamePoint(new PointRef($unit, (string) $one($rig->modelOf($unit)->points)), mt_rand(0, 2) === 0 ? '' : 'Own '.mt_rand(1, 9)),
+        31 => $cable === null ? null : new PlugLast($cable, mt_rand(0, 1) === 0 ? null : (string) $situation),
+        32 => $device === null ? null : new SetDevice($device->with(
+            unlisted: [null, ...Unlisted::cases()][mt_rand(0, 2)],
+            processing: mt_rand(0, 1) === 0 ? [] : [Processing::cases()[mt_rand(0, 3)]],
+        )),
+        33 => $picks === [] ? null : new SetPick(array_values($picks)[0]->at,
+            array_values($picks)[0]->with(mode: DriverMode::cases()[mt_rand(0, 2)]), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        34 => new ClearPlugs((string) $situation),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };
@@ -143,5 +161,6 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
             ->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
     }
     expect($made)->toBeGreaterThan(12);
-})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json'])
+})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json',
+    'starters/one-device.json', 'starters/tablet-and-hub.json'])
     ->with([3, 17, 2026]);

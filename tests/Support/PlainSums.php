@@ -80,7 +80,7 @@ final class PlainSums
             }
         }
         foreach ($this->situation['changes'] as ['at' => $at, 'set' => $set]) {
-            if (isset($set['device']) || isset($set['default'])) {
+            if (array_intersect_key($set, array_flip(['device', 'default', 'channels', 'mode', 'also'])) !== []) {
                 $this->picks[$at] = $set;
             } else {
                 $this->set[$at] = [...$this->set[$at] ?? [], ...$set];
@@ -372,36 +372,43 @@ final class PlainSums
                 if (! isset($point['picks']) || $pick === null || $host === null) {
                     continue;
                 }
-                $device = $this->picked($host['id'], $pick, $point['picks']);
-                if ($device === null) {
-                    continue;
-                }
-                $isPlayback = $point['picks'] === 'playback';
-                $isTap = $device['direction'] !== $point['picks'];
-                $width = count($device['channels']);
-                $read = $isPlayback ? $width : min($width, $model['limits']['channels_read'] ?? $width);
-                $map = [];
-                if (isset($pick['channels'])) {
-                    foreach ($pick['channels'] as $i => $channel) {
-                        foreach (count($pick['channels']) === 1 && $point['channels'] === 2 ? [1, 2] : [$i + 1] as $own) {
-                            $map[] = $isPlayback ? [$own, $channel, 1.0] : [$channel, $own, $channel <= $read ? 1.0 : 0.0];
-                        }
+                // A point with the device of another has only its channels.
+                $giving = isset($point['device_of']) ? $this->picks["{$id}/{$point['device_of']}"] ?? [] : $pick;
+                $first = $giving === [] ? null : $this->picked($host['id'], $giving, $point['picks']);
+                foreach ([[$first, $pick['channels'] ?? null], ...array_map(
+                    fn (string $also) => [$this->picked($host['id'], ['device' => $also], $point['picks']), null],
+                    $giving['also'] ?? [],
+                )] as [$device, $channels]) {
+                    if ($device === null || $this->isHeldAgainst((string) $id, $point, $device, $host)) {
+                        continue;
                     }
-                } else {
-                    $map = $isPlayback ? self::map(null, $point['channels'], $width) : self::map(null, $read, $point['channels']);
-                }
-                // What is played to a device is taken before it.
-                $ms = $isTap ? 0.0 : $device['latency_ms'];
-                $side = $device['direction'] === 'playback' ? 'in' : 'out';
-                $level = ($pick['mute'] ?? false) ? 0.0 : 10 ** (($pick['db'] ?? 0) / 20);
-                $ofDevice = $this->systemLevel((string) $host['id'], $device['at']);
-                foreach ($map as [$from, $to, $factor]) {
-                    $factor *= $level * ($isPlayback || $isTap ? 1.0 : $ofDevice);
-                    $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
-                    $isPlayback
-                        ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
-                        : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}",
-                            "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
+                    $isPlayback = $point['picks'] === 'playback';
+                    $isTap = $device['direction'] !== $point['picks'];
+                    $width = count($device['channels']);
+                    $read = $isPlayback ? $width : min($width, $model['limits']['channels_read'] ?? $width);
+                    $map = [];
+                    if ($channels !== null) {
+                        foreach ($channels as $i => $channel) {
+                            foreach (count($channels) === 1 && $point['channels'] === 2 ? [1, 2] : [$i + 1] as $own) {
+                                $map[] = $isPlayback ? [$own, $channel, 1.0] : [$channel, $own, $channel <= $read ? 1.0 : 0.0];
+                            }
+                        }
+                    } else {
+                        $map = $isPlayback ? self::map(null, $point['channels'], $width) : self::map(null, $read, $point['channels']);
+                    }
+                    // What is played to a device is taken before it.
+                    $ms = $isTap ? 0.0 : $device['latency_ms'];
+                    $side = $device['direction'] === 'playback' ? 'in' : 'out';
+                    $level = ($pick['mute'] ?? false) ? 0.0 : 10 ** (($pick['db'] ?? 0) / 20) * ($isPlayback ? $this->besideCalls((string) $id, $host) : 1.0);
+                    $ofDevice = $this->systemLevel((string) $host['id'], $device['at']);
+                    foreach ($map as [$from, $to, $factor]) {
+                        $factor *= $level * ($isPlayback || $isTap ? 1.0 : $ofDevice);
+                        $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
+                        $isPlayback
+                            ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
+                            : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}",
+                                "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
+                    }
                 }
             }
         }
@@ -414,6 +421,69 @@ final class PlainSums
                 $this->played((string) $id, $device);
             }
         }
+    }
+
+    /**
+     * What is left of a program's sound while a call runs, as the computer is set.
+     *
+     * @param  array<string, mixed>  $host
+     */
+    private function besideCalls(string $program, array $host): float
+    {
+        $calls = array_filter(
+            $this->units,
+            fn (array $one) => $one['place'] === $host['place'] && $this->model((string) $one['id'])['family'] === 'call',
+        );
+        if ($calls === [] || isset($calls[$program])) {
+            return 1.0;
+        }
+        $db = 0.0;
+        foreach ($this->model((string) $host['id'])['settings'] ?? [] as $setting) {
+            $value = $host['settings']['values'][$setting['id']] ?? $setting['factory'];
+            foreach ($this->situation['settings'] ?? [] as $one) {
+                $value = $one['unit'] === $host['id'] && $one['setting'] === $setting['id'] ? $one['value'] : $value;
+            }
+            foreach ($setting['effects'] ?? [] as $effect) {
+                $db += $effect['value'] === $value ? $effect['others_db'] ?? 0 : 0;
+            }
+        }
+
+        return $db <= -200 ? 0.0 : 10 ** ($db / 20);
+    }
+
+    /**
+     * Whether another program that starts before has a device, where one of the two wants it for itself.
+     *
+     * @param  array<string, mixed>  $point
+     * @param  array<string, mixed>  $device
+     * @param  array<string, mixed>  $host
+     */
+    private function isHeldAgainst(string $program, array $point, array $device, array $host): bool
+    {
+        $isExclusive = function (string $unit, array $at) use ($device): bool {
+            $pick = $this->picks["{$unit}/".($at['device_of'] ?? $at['id'])] ?? [];
+            $ofDevice = array_column($this->data['devices'], 'driver_mode', 'device')[$device['at']] ?? 'shared';
+
+            return ($pick['mode'] ?? $ofDevice) === 'exclusive';
+        };
+        $turn = fn (array $unit): array => [$unit['start'] ?? PHP_INT_MAX, array_search($unit['id'], array_keys($this->units), true)];
+        foreach ($this->units as $id => $unit) {
+            if ($id === $program || $unit['place'] !== $host['place'] || $turn($unit) > $turn($this->units[$program])) {
+                continue;
+            }
+            foreach ($this->model((string) $id)['points'] as $other) {
+                $pick = isset($other['picks']) ? $this->picks["{$id}/".($other['device_of'] ?? $other['id'])] ?? null : null;
+                $of = $pick === null || ! isset($this->picks["{$id}/{$other['id']}"]) || ($pick['tap'] ?? null) !== null
+                    ? null
+                    : $this->picked((string) $host['id'], $pick, $other['picks']);
+                $isTaken = ($of['at'] ?? null) === $device['at'] || in_array($device['at'], $pick['also'] ?? [], true);
+                if ($isTaken && ($isExclusive((string) $id, $other) || $isExclusive($program, $point))) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** The system's own level of a device as a factor. */
@@ -437,7 +507,8 @@ final class PlainSums
         $devices = $this->devices($host);
         $held = array_column(array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host), null, 'device');
         $to = $devices[$held[$device['at']]['plays_to'] ?? ''] ?? null;
-        if ($to === null || ! ($held[$device['at']]['enabled'] ?? true) || ! ($held[$to['at']]['enabled'] ?? true)) {
+        $isOff = fn (string $at): bool => ! ($held[$at]['enabled'] ?? true) || isset($held[$at]['unlisted']);
+        if ($to === null || $isOff($device['at']) || $isOff($to['at'])) {
             return;
         }
         foreach (self::map(null, count($device['channels']), count($to['channels'])) as [$from, $into, $factor]) {
@@ -454,6 +525,9 @@ final class PlainSums
     {
         $devices = $this->devices($host);
         $ref = $pick['device'] ?? null;
+        if ($ref === null && ($this->model($host)['takes'] ?? 'chosen') === 'last-plugged') {
+            return $this->pluggedLast($host, $devices, $direction);
+        }
         if ($ref === null) {
             $held = array_values(array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host));
             $moved = [];
@@ -467,9 +541,52 @@ final class PlainSums
             }
         }
         $isOff = array_filter($this->data['devices'], fn (array $one) => $one['computer'] === $host && $one['device'] === $ref
-            && ($one['enabled'] ?? true) === false) !== [];
+            && (($one['enabled'] ?? true) === false || isset($one['unlisted']))) !== [];
 
         return $ref === null || $isOff ? null : $devices[$ref] ?? null;
+    }
+
+    /**
+     * The device whose lead was plugged in last, its hub's lead counted with it.
+     *
+     * @param  array<string, array<string, mixed>>  $devices
+     * @return array<string, mixed>|null
+     */
+    private function pluggedLast(string $host, array $devices, string $direction): ?array
+    {
+        $order = [...array_column($this->data['cables'], 'id'), ...$this->data['situations'][0]['plugged'] ?? [], ...$this->situation['plugged'] ?? []];
+        $turn = fn (string $cable): int => max(array_keys($order, $cable, true));
+        $best = null;
+        foreach ($devices as $device) {
+            $leads = $this->leadsTo($host, explode('/', $device['at'])[0]);
+            if ($device['direction'] !== $direction || ($leads === [] && ! str_starts_with($device['at'], "{$host}/"))) {
+                continue;
+            }
+            $rank = $leads === [] ? [-1, -1] : [max(array_map($turn, $leads)), $turn($leads[count($leads) - 1])];
+            $best = $best === null || $rank > $best[0] ? [$rank, $device] : $best;
+        }
+
+        return $best[1] ?? null;
+    }
+
+    /** @return list<string> the leads from a computer to a unit, through hubs */
+    private function leadsTo(string $from, string $unit, int $depth = 0): array
+    {
+        foreach ($depth > 8 ? [] : $this->cables as $cable) {
+            foreach ([[$cable['from'], $cable['to']], [$cable['to'], $cable['from']]] as [$here, $there]) {
+                $isDown = in_array($this->socket($here)['link'] ?? null, ['host', 'downstream'], true);
+                [$a, $b] = [explode('/', $here)[0], explode('/', $there)[0]];
+                if ($a !== $from || ! $isDown) {
+                    continue;
+                }
+                $further = $b === $unit ? [] : $this->leadsTo($b, $unit, $depth + 1);
+                if ($b === $unit || $further !== []) {
+                    return [$cable['id'], ...$further];
+                }
+            }
+        }
+
+        return [];
     }
 
     /** @return array<string, array<string, mixed>> a computer's devices by reference */

@@ -20,6 +20,7 @@ use App\Rigs\StoredRig;
 use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
 use App\ViewModels\Computers;
+use App\ViewModels\NamesPage;
 use App\ViewModels\RecipesPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\Shelf;
@@ -130,6 +131,11 @@ final class RigController
     public function recipes(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Recipes, fn (RigPage $page) => ['recipes' => new RecipesPage($page)]);
+    }
+
+    public function names(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Names, fn (RigPage $page) => ['names' => new NamesPage($page)]);
     }
 
     public function tracks(Request $request, Rig $rig): View

@@ -7,6 +7,7 @@ namespace App\Http\Edits;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Edit\OrderStart;
+use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
@@ -15,15 +16,19 @@ use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\GraphBuilder;
 
 /** Changes inside computers: what a device is called and used for, what a program picks, what starts when. */
 final class ComputerForms
@@ -49,7 +54,48 @@ final class ComputerForms
             $in->isSent('plays_to')
                 ? ($in->has('plays_to') ? self::deviceAt($in, $computer, $in->text('plays_to', 200))->ref : null)
                 : $device->settings?->playsTo,
+            $in->isSent('unlisted') ? $in->choiceOrNone('unlisted', Unlisted::class) : $device->settings?->unlisted,
+            $in->isSent('with_processing')
+                ? array_values(array_filter(
+                    Processing::cases(),
+                    fn (Processing $one) => in_array($one->value, $in->list('processing'), true),
+                ))
+                : $device->settings->processing ?? [],
         ))];
+    }
+
+    /** @return list<RigEdit> a name for a device; empty for the system's */
+    public static function nameDevice(EditFields $in): array
+    {
+        $computer = $in->unit('computer');
+        $device = self::deviceAt($in, $computer, $in->text('device', 200));
+        $set = $device->settings ?? new DeviceSettings($computer, $device->ref);
+
+        return [new SetDevice($set->with(name: $in->text('name', Bounds::NAME)))];
+    }
+
+    /** @return list<RigEdit> how a program opens what it has picked, and which devices it takes besides */
+    public static function opens(EditFields $in): array
+    {
+        $at = $in->pointOfUnit();
+        $host = $in->rig->hostOf($in->rig->units[$at->unit]->place);
+        $pick = (new State($in->rig, $in->rig->situation($in->override()) ?? $in->rig->base()))->pick($at->unit, $at->point);
+        if ($pick === null || $host === null) {
+            return $in->refuse('point', 'Choose a device for it first.');
+        }
+        $also = array_map(fn (string $ref) => self::deviceAt($in, $host->id, $ref)->ref, array_values(array_unique($in->list('also'))));
+
+        return [new SetPick(
+            $at,
+            $pick->with(mode: $in->choiceOrNone('mode', DriverMode::class), also: $in->isSent('with_also') ? $also : $pick->also),
+            $in->override(),
+        )];
+    }
+
+    /** @return list<RigEdit> a lead that is plugged in after all others, in the situation that is shown */
+    public static function plugLast(EditFields $in): array
+    {
+        return [new PlugLast($in->known('cable', $in->rig->cables), $in->override())];
     }
 
     /**
@@ -116,7 +162,16 @@ final class ComputerForms
         }
         $channels = self::channels($in, $at, $choice);
         $now = (new State($in->rig, $in->rig->situation($in->override()) ?? $in->rig->base()))->pick($at->unit, $at->point);
-        $level = ['db' => $now?->db, 'mute' => $now->mute ?? false];
+        if ($in->rig->point($at)->deviceOf !== null) {
+            $chosen = self::numbers($in) ?: range(1, $in->rig->point($at)->channels);
+            $width = self::widthOfProgram($in, $at);
+            if ($width !== null && max($chosen) > $width) {
+                $in->refuse('channels', 'Its device has '.Count::of($width, 'channel').'.');
+            }
+
+            return [new SetPick($at, new Pick($at, null, null, $chosen), $in->override())];
+        }
+        $level = ['db' => $now?->db, 'mute' => $now->mute ?? false, 'mode' => $now?->mode];
         if (SystemDefault::tryFrom($choice) !== null) {
             return [new SetPick($at, (new Pick($at, null, SystemDefault::from($choice), $channels))->with(...$level), $in->override())];
         }
@@ -129,6 +184,28 @@ final class ComputerForms
         )];
     }
 
+    /** Channels of the device that a program has for all its points; null where it has none. */
+    private static function widthOfProgram(EditFields $in, PointRef $at): ?int
+    {
+        $program = $in->rig->units[$at->unit];
+        $giver = $in->rig->modelOf($program)->points[(string) $in->rig->point($at)->deviceOf];
+        $graph = (new GraphBuilder($in->rig))->build($in->rig->situation($in->override()) ?? $in->rig->base());
+
+        return $graph->picked($program, $giver)?->channels;
+    }
+
+    /** @return list<int> the channels that a form names */
+    private static function numbers(EditFields $in): array
+    {
+        return array_map(
+            fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse(
+                'channels',
+                'Channels are numbers from 1, with commas between them.',
+            ),
+            array_map(trim(...), $in->list('channels')),
+        );
+    }
+
     /**
      * The channels that a form names; those that were read of another device don't go with a new one.
      *
@@ -136,13 +213,7 @@ final class ComputerForms
      */
     private static function channels(EditFields $in, PointRef $at, string $choice): ?array
     {
-        $channels = array_map(
-            fn (string $one) => ctype_digit($one) && (int) $one > 0 ? (int) $one : $in->refuse(
-                'channels',
-                'Channels are numbers from 1, with commas between them.',
-            ),
-            array_map(trim(...), $in->list('channels')),
-        );
+        $channels = self::numbers($in);
         $situation = $in->rig->situation($in->override()) ?? $in->rig->base();
         $now = (new State($in->rig, $situation))->pick($at->unit, $at->point);
         $isAnother = $now !== null && $choice !== (string) ($now->device ?? $now->default?->value);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
@@ -28,6 +29,12 @@ final class SettingForms
         return $set->isEmpty()
             ? $in->refuse('on', 'Nothing to change was sent.')
             : [new SetRoute(new RouteRef($unit, $key), $set, $in->override())];
+    }
+
+    /** @return list<RigEdit> a name of somebody's own for a point; empty for what the unit calls it */
+    public static function name(EditFields $in): array
+    {
+        return [new NamePoint($in->pointOfUnit(), $in->text('name', Bounds::POINT_NAME))];
     }
 
     /** @return list<RigEdit> */

@@ -6,6 +6,7 @@ namespace App\Http\Edits;
 
 use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\ClearChange;
+use HiddenWire\Core\Edit\ClearPlugs;
 use HiddenWire\Core\Edit\RemoveSituation;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetAbsent;
@@ -51,6 +52,12 @@ final class SituationForms
             $in->known('cable', $in->rig->cables),
             $in->flag('back') !== true,
         )];
+    }
+
+    /** @return list<RigEdit> */
+    public static function clearPlugs(EditFields $in): array
+    {
+        return [new ClearPlugs($in->known('which', $in->rig->situations))];
     }
 
     /** @return list<RigEdit> */

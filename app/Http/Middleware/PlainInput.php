@@ -15,7 +15,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class PlainInput
 {
     /** Fields that are lists or tables. */
-    private const SHAPED = ['cables', 'columns', 'geometry', 'lanes', 'needs', 'parts', 'points', 'roles', 'routes', 'situations',
+    private const SHAPED = ['also', 'cables', 'columns', 'geometry', 'lanes', 'needs', 'parts', 'points', 'processing', 'roles', 'routes', 'situations',
         'ticks', 'units'];
 
     /** No table of a form is deeper, no layout of a map either. */

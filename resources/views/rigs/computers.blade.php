@@ -1,6 +1,8 @@
 @php
     use HiddenWire\Core\Rig\DriverMode;
+    use HiddenWire\Core\Rig\Processing;
     use HiddenWire\Core\Rig\Role;
+    use HiddenWire\Core\Rig\Unlisted;
 @endphp
 <x-rig-frame :page="$page">
     <div class="page computers">
@@ -21,7 +23,7 @@
                             <details class="device-row" id="device-{{ $device->ref }}" data-keep>
                                 <summary class="device @if (! $device->isUsable()) unusable @endif">
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name() !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
-                                        <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif @if ($device->db !== null) · {{ $device->db->text() }} dB in the system @endif @if ($device->isMuted) · <span class="says-muted">muted in the system</span> @endif @if ($row['playsTo'] !== '') · played to {{ $row['playsTo'] }} @endif</small></span>
+                                        <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}" aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif @if ($set?->bits !== null) · {{ $set->bits }} bit @endif @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif @if ($device->db !== null) · {{ $device->db->text() }} dB in the system @endif @if ($device->isMuted) · <span class="says-muted">muted in the system</span> @endif @if ($device->processing() !== []) · {{ implode(', ', array_map(fn ($one) => $one->words(), $device->processing())) }} @endif @if ($row['playsTo'] !== '') · played to {{ $row['playsTo'] }} @endif</small></span>
                                     <span>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif @if ($device->trouble() !== '') <small class="says-muted">{{ $device->trouble() }}</small> @endif</span>
                                     <span>@foreach ($device->roles as $role) <span class="tag">{{ $role === Role::Call ? 'calls' : $role->value }}</span> @endforeach</span>
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
@@ -35,12 +37,14 @@
                                 <x-edit :page="$page" class="device-form" data-save :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
                                     <label>Name given to {{ $device->systemName }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
-                                    @foreach ([Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
+                                    <label>In the list <select name="unlisted"><option value="">listed</option>@foreach (Unlisted::cases() as $case) <option value="{{ $case->value }}" @selected($set?->unlisted === $case)>{{ $case->words() }}</option> @endforeach</select></label>
+                                    @foreach ($computer->takesLast ? [] : [Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
                                     <label>Rate, Hz <input type="number" name="rate_hz" min="{{ Bounds::RATE_HZ[0] }}" max="{{ Bounds::RATE_HZ[1] }}" step="1" value="{{ $set?->rateHz }}"></label>
                                     <label>Bits <input type="number" name="bits" min="{{ Bounds::BITS[0] }}" max="{{ Bounds::BITS[1] }}" value="{{ $set?->bits }}"></label>
                                     <label>Driver mode <select name="driver_mode"><option value="">not said</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}" @selected($set?->driverMode === $mode)>{{ $mode->value }}</option> @endforeach</select></label>
                                     <label>Level in the system, dB <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}" step="0.5" value="{{ $set?->db?->number() }}"></label>
                                     <label class="tick"><input type="checkbox" name="mute" value="1" @checked($set?->mute)> muted in the system</label>
+                                    <fieldset class="ticks"><legend>The system's processing</legend><input type="hidden" name="with_processing" value="1">@foreach (Processing::cases() as $case) <label class="tick"><input type="checkbox" name="processing[]" value="{{ $case->value }}" @checked(in_array($case, $device->processing(), true))> {{ $case->words() }}</label> @endforeach</fieldset>
                                     @if ($row['targets'] !== []) <label>The system plays it to <select name="plays_to"><option value="">nothing</option>@foreach ($row['targets'] as $ref => $name) <option value="{{ $ref }}" @selected((string) $set?->playsTo === (string) $ref)>{{ $name }}</option> @endforeach</select></label> @endif
                                     <button class="do" type="submit">Save<span class="visually-hidden"> {{ $device->name() }}</span></button>
                                 </x-edit>
@@ -55,6 +59,17 @@
                         @empty
                             <p class="quiet">Nothing that is plugged in gives it a device yet.</p>
                         @endforelse
+                        @if ($computer->takesLast)
+                            <div class="moved-defaults">
+                                <h3>What was plugged in last has the sound</h3>
+                                <table class="facts"><tbody>
+                                    @forelse ($computer->plugs as $cable => $plug)
+                                        <tr><th scope="row">{{ $plug['label'] }}<small>{{ implode(', ', $plug['devices']) }}</small></th><td>@if ($plug['hasSound']) <span class="tag">has the sound</span> @else <x-edit :page="$page" :fields="['edit' => 'plug-last', 'cable' => $cable]"><button class="do" type="submit">Plug in last<span class="visually-hidden">: {{ $plug['label'] }}</span></button></x-edit> @endif</td></tr>
+                                    @empty <tr><td class="quiet">Nothing is plugged in: its own loudspeaker and microphone have the sound.</td></tr>
+                                    @endforelse
+                                </tbody></table>
+                            </div>
+                        @endif
                         @if ($computer->defaults !== [])
                             <div class="moved-defaults">
                                 <h3>Defaults in {{ $page->situation->name }}</h3>
@@ -80,9 +95,10 @@
                                         <strong>{{ $program->name }}</strong>@if ($program->atLogin) <span class="tag">at login</span> @endif
                                         @if ($page->canEdit) <span class="program-move"><button type="button" class="plain" data-move="-1" aria-label="{{ $program->name }} earlier" title="Earlier (Alt ↑)"><i class="bi bi-chevron-up" aria-hidden="true"></i></button><button type="button" class="plain" data-move="1" aria-label="{{ $program->name }} later" title="Later (Alt ↓)"><i class="bi bi-chevron-down" aria-hidden="true"></i></button></span> @endif
                                     </div>
+                                    @if ($entry['spoils'] !== []) <p class="form-trouble">Installing it spoils the names of {{ implode(', ', $entry['spoils']) }}: name them again afterwards.</p> @endif
                                     @if ($program->needs !== []) <p class="quiet">needs {{ implode(', ', array_map(fn ($id) => $page->rig->units[$id]->name, $program->needs)) }}</p> @endif
                                     <table class="facts"><tbody>
-                                        @foreach ($entry['picks'] as $pick) <tr><th scope="row">{{ $pick['point']->label }}<small>{{ $pick['point']->picks?->value === 'recording' ? 'takes' : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick" />@if ($pick['level'] !== null)<details class="stock-more program-level" data-keep><summary>{{ $pick['level']['says'] === '' ? 'level in the system' : "in the system {$pick['level']['says']}" }}<span class="visually-hidden"> of {{ $program->name }}, {{ $pick['point']->label }}</span></summary><x-edit :page="$page" class="row-form" data-save :fields="['edit' => 'program-level', 'unit' => $program->id, 'point' => $pick['point']->id]"><label>dB <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}" step="0.5" value="{{ $pick['level']['db'] }}" aria-label="Level of {{ $program->name }}, {{ $pick['point']->label }}, in the system, dB"></label><label class="tick"><input type="checkbox" name="mute" value="1" @checked($pick['level']['mute'])> muted</label><button class="do" type="submit">Save<span class="visually-hidden"> the level of {{ $program->name }}, {{ $pick['point']->label }}</span></button></x-edit></details>@endif</td></tr> @endforeach
+                                        @foreach ($entry['picks'] as $pick) <tr><th scope="row">{{ $pick['point']->label }}<small>{{ $pick['point']->picks?->value === 'recording' ? 'takes' : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick" /><x-pick-more :page="$page" :program="$program" :pick="$pick" /></td></tr> @endforeach
                                     </tbody></table>
                                     @if ($page->canEdit)
                                         <details class="stock-more" data-keep><summary>What it needs<span class="visually-hidden">: {{ $program->name }}</span></summary>

@@ -15,6 +15,7 @@
                 <nav class="depths" aria-label="Form">
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $recipes->isMatrix) aria-current="true" @endif>Cards</a>
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix) aria-current="true" @endif>Matrix</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"], 'names') }}">Names</a>
                 </nav>
             </div>
             <x-named-settings :page="$page" :unit="$shown->unit" folded />

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\StoredRig;
+use App\ViewModels\Computers;
+use App\ViewModels\NamesPage;
+use App\ViewModels\RigPage;
+use App\ViewModels\SituationCard;
+use HiddenWire\Core\Rig\Processing;
+use HiddenWire\Core\Rig\Unlisted;
+use Illuminate\Http\Request;
+
+/** What the forms of the Computers, Names and Situations pages change, in the starters that have it. */
+beforeEach(function () {
+    $this->owner = User::factory()->create();
+    $this->open = function (string $file): void {
+        $this->rig = app(ImportRig::class)($this->owner, shipped($file));
+    };
+    $this->edit = fn (array $fields) => $this->actingAs($this->owner)
+        ->post("/rigs/{$this->rig->id}/edits", [...$fields, 'revision' => $this->rig->fresh()->revision]);
+    $this->now = fn () => StoredRig::load($this->rig->fresh());
+    $this->page = fn (string $view, array $query = []): RigPage => new RigPage(
+        $this->rig->fresh(),
+        $view,
+        tap(Request::create('/', 'GET', $query), fn (Request $request) => $request->setUserResolver(fn () => $this->owner)),
+    );
+});
+
+it('lets a track take channels of the program\'s device, and no device of its own', function () {
+    ($this->open)('starters/one-device.json');
+    ($this->edit)(['edit' => 'pick', 'unit' => 'work', 'point' => 'track-2', 'device' => 'program', 'channels' => '1'])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks['work/track-2']->channels)->toBe([1])->and(($this->now)()->picks['work/track-2']->device)->toBeNull();
+    // Without a word on channels it has as many as it is wide, from the first.
+    ($this->edit)(['edit' => 'pick', 'unit' => 'work', 'point' => 'track-3', 'device' => 'program'])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks['work/track-3']->channels)->toBe([1, 2]);
+    ($this->edit)(['edit' => 'pick', 'unit' => 'work', 'point' => 'track-3', 'device' => 'program', 'channels' => '9'])
+        ->assertSessionHasErrors(['channels' => 'Its device has 2 channels.']);
+    ($this->edit)(['edit' => 'pick', 'unit' => 'work', 'point' => 'track-3', 'device' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks)->not->toHaveKey('work/track-3');
+});
+
+it('opens a device for one program alone, tells who holds it, and takes further devices', function () {
+    ($this->open)('starters/one-device.json');
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'work', 'point' => 'device', 'mode' => 'exclusive'])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks['work/device']->mode?->value)->toBe('exclusive');
+    $this->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('Recording program has this device for itself: nothing comes through.');
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'clips', 'point' => 'in-1', 'mode' => '', 'with_also' => '1', 'also' => []])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks['clips/in-1']->also)->toBe([]);
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'clips', 'point' => 'in-1', 'mode' => '', 'with_also' => '1', 'also' => ['cable/out']])
+        ->assertSessionHasNoErrors();
+    expect(array_map(strval(...), ($this->now)()->picks['clips/in-1']->also))->toBe(['cable/out']);
+    // More than the slot takes, and devices of another computer, are refused with the reason.
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'clips', 'point' => 'in-1', 'with_also' => '1', 'also' => ['cable/out', 'pc/line-in/in']])
+        ->assertSessionHasErrors();
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'clips', 'point' => 'in-1', 'with_also' => '1', 'also' => ['no/where']])->assertSessionHasErrors('device');
+    ($this->edit)(['edit' => 'pick-opens', 'unit' => 'work', 'point' => 'track-5', 'mode' => 'shared'])->assertSessionHasErrors('point');
+});
+
+it('hides a device, sets its processing, and leaves both where a form does not name them', function () {
+    ($this->open)('starters/one-device.json');
+    $device = ['edit' => 'device', 'computer' => 'pc', 'device' => 'cable/out', 'name' => 'Guest', 'enabled' => '1'];
+    ($this->edit)([...$device, 'unlisted' => 'hidden', 'with_processing' => '1', 'processing' => ['mono', 'automatic-level']])->assertSessionHasNoErrors();
+    $set = ($this->now)()->devices[2];
+    expect([$set->unlisted, $set->processing])->toBe([Unlisted::Hidden, [Processing::AutomaticLevel, Processing::Mono]]);
+    ($this->edit)($device)->assertSessionHasNoErrors();
+    expect(($this->now)()->devices[2]->processing)->toHaveCount(2);
+    ($this->edit)([...$device, 'unlisted' => '', 'with_processing' => '1'])->assertSessionHasNoErrors();
+    $set = ($this->now)()->devices[2];
+    expect([$set->unlisted, $set->processing])->toBe([null, []]);
+});
+
+it('plugs a lead in last, in the base and in a situation, and takes it back', function () {
+    ($this->open)('starters/tablet-and-hub.json');
+    ($this->edit)(['edit' => 'plug-last', 'cable' => 'w-06', 'situation' => 'hold'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'plug-last', 'cable' => 'w-05', 'situation' => ''])->assertSessionHasNoErrors();
+    expect([($this->now)()->base()->plugged, ($this->now)()->situations['hold']->plugged])->toBe([['w-06', 'w-05'], ['w-06']]);
+    $card = SituationCard::all(($this->page)('situations'))[1];
+    expect($card->lines)->toContain(['what' => 'W-06', 'says' => 'plugged in last', 'fields' => ['edit' => 'clear-plugs', 'which' => 'hold']]);
+    ($this->edit)(['edit' => 'clear-plugs', 'which' => 'hold'])->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['hold']->plugged)->toBe([]);
+    ($this->edit)(['edit' => 'plug-last', 'cable' => 'w-99'])->assertSessionHasErrors('cable');
+    ($this->edit)(['edit' => 'unplug', 'cable' => 'w-06'])->assertSessionHasNoErrors();
+    expect(($this->now)()->base()->plugged)->toBe(['w-05']);
+    // Who tries to choose a default there is told why not.
+    ($this->edit)(['edit' => 'device', 'computer' => 'tablet', 'device' => 'face/usb/play', 'name' => '', 'enabled' => '1', 'roles' => ['playback']])
+        ->assertSessionHasErrors();
+    $list = (new Computers(($this->page)('computers'), App\Rigs\CatalogueFiles::with($this->owner)))->computers[0];
+    expect($list->takesLast)->toBeTrue()->and($list->defaults)->toBe([]);
+});
+
+it('names points and devices, and offers a name from the content where one misleads', function () {
+    ($this->open)('rigs/night-relay.json');
+    $names = new NamesPage(($this->page)('names'));
+    expect($names->misnomers)->toBe([[
+        'sentence' => 'Broadcast program · Old console (Source 5) is called Old console, but carries Rally engine',
+        'offer' => 'Rally engine',
+        'fields' => ['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'source-5', 'situation' => ''],
+    ]]);
+    ($this->edit)([...$names->misnomers[0]['fields'], 'name' => 'Rally engine'])->assertSessionHasNoErrors();
+    expect((new NamesPage(($this->page)('names')))->misnomers)->toBe([])->and(($this->now)()->units['broadcast']->names['source-5'])->toBe('Rally engine');
+    ($this->edit)(['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'source-5', 'name' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['broadcast']->names)->not->toHaveKey('source-5');
+    ($this->edit)(['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'source-5', 'name' => str_repeat('x', 41)])->assertSessionHasErrors('name');
+    ($this->edit)(['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'nowhere', 'name' => 'x'])->assertSessionHasErrors('point');
+    ($this->edit)(['edit' => 'name-device', 'computer' => 'cast-pc', 'device' => 'softmix/virtual-3', 'name' => 'Rally engine'])->assertSessionHasNoErrors();
+    expect(array_column((new NamesPage(($this->page)('names')))->misnomers, 'sentence'))->toBe(['Rally engine is called Rally engine, but carries Music']);
+    ($this->edit)(['edit' => 'name-device', 'computer' => 'cast-pc', 'device' => 'no/where', 'name' => 'x'])->assertSessionHasErrors('device');
+});
+
+it('lists every feed with the sounds that it carries, and the points of the unit that is asked for', function () {
+    ($this->open)('rigs/night-relay.json');
+    $names = new NamesPage(($this->page)('names', ['select' => 'unit:mixer']));
+    $feed = array_values(array_filter($names->feeds, fn (array $one) => $one['program'] === 'Rally game' && $one['goes'] === 'takes'))[0];
+    expect($feed['sounds'])->toBe('Driver voice')->and(array_column($feed['stages'], 'name'))
+        ->toBe(['Capsule', 'Microphone', 'W-09', 'Microphone', 'USB out', 'W-08', 'Driver mic', 'Chat microphone']);
+    expect($names->shown?->id)->toBe('mixer')->and(array_column($names->points, 'label'))->toContain('Aux 1', 'Aux 2', 'Main');
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/names?select=unit:mixer")->assertOk()->assertSee('What each feed is called, stage by stage');
+});
