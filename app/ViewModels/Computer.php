@@ -103,7 +103,8 @@ final readonly class Computer
         $this->troubles = $troubles;
         $this->takesLast = $page->rig->modelOf($unit)->takes === Takes::LastPlugged;
         $this->plugs = $this->takesLast ? $this->plugs($graph->devices) : [];
-        $this->defaults = $this->takesLast || $page->rig->isBase($page->situation->id) ? [] : $this->defaults($graph->devices->of($unit->id));
+        $hasOwnDefaults = ! $this->takesLast && ! $page->rig->isBase($page->situation->id);
+        $this->defaults = $hasOwnDefaults ? $this->defaults($graph->devices->of($unit->id)) : [];
         $this->programs = array_map(fn (Unit $program) => [
             'unit' => $program,
             'spoils' => RunsHere::spoils($page->rig, $unit, $program, $graph->devices),
@@ -274,7 +275,8 @@ final readonly class Computer
             $choices += ['system' => 'the system default', 'call' => 'the call default'];
         }
         foreach ($hearing->graph->devices->of($host->id) as $ref => $device) {
-            if ($device->ref->unit === $program->id || ! $point->offers(PickFrom::of($device->ref, $device->direction !== $point->picks))) {
+            $isOffered = $point->offers($device->ref->pickFrom($device->direction !== $point->picks));
+            if ($device->ref->unit === $program->id || ! $isOffered) {
                 continue;
             }
             if ($device->direction === $point->picks) {

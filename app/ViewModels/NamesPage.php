@@ -74,7 +74,10 @@ final readonly class NamesPage
         return in_array($point->kind, [PointKind::Strip, PointKind::Bus], true) || $point->picks !== null || $point->isControlled();
     }
 
-    /** @return list<array{program: string, point: string, goes: string, stages: list<array{where: string, name: string}>, beyond: string, sounds: string}> */
+    /**
+     * @return list<array{program: string, point: string, goes: string, stages: list<array{where: string, name: string}>, beyond: string,
+     *     sounds: string}>
+     */
     private function feeds(RigPage $page): array
     {
         $graph = $page->hearing->graph;

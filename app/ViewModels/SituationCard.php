@@ -29,7 +29,8 @@ final readonly class SituationCard
         $this->isBase = $page->rig->isBase($situation->id);
         $this->isShown = $situation === $page->situation;
         $this->lines = [
-            ...$this->changes(), ...$this->missing(), ...$this->plugs(), ...$this->defaults(), ...$this->levels(), ...$this->settings(), ...$this->wishes(),
+            ...$this->changes(), ...$this->missing(), ...$this->plugs(), ...$this->defaults(), ...$this->levels(), ...$this->settings(),
+            ...$this->wishes(),
         ];
     }
 

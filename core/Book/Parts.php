@@ -17,6 +17,7 @@ final class Parts
         Parts\Shopping::class,
         Parts\Computers::class,
         Parts\Picks::class,
+        Parts\PointNames::class,
         Parts\Mixes::class,
         Parts\Settings::class,
         Parts\RunDown::class,

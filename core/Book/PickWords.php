@@ -16,7 +16,7 @@ final class PickWords
             return "the {$pick->default->value} default{$mode}";
         }
         if ($pick->device === null) {
-            return $pick->words($of->names);
+            return 'the device of the program';
         }
         $host = $of->rig->hostOf($of->rig->units[$pick->at->unit]->place);
         $listed = $host === null ? null : $of->hearing()->graph->devices->of($host->id)[(string) $pick->device] ?? null;

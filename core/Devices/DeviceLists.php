@@ -83,7 +83,7 @@ final readonly class DeviceLists
         return $this->lists[$computer] ?? [];
     }
 
-    /** The device that a pick comes to on its computer; null where it is not in the list, no device has the role, or another pick says it. */
+    /** The device that a pick comes to on its computer; null where it is not in the list, no device has the role, or another pick says. */
     public function resolve(string $computer, Pick $pick, Direction $direction): ?Device
     {
         if ($pick->device !== null) {
@@ -101,7 +101,9 @@ final readonly class DeviceLists
     /** The cable that is in a device's own socket; null for one that has no plug. */
     public function plugOf(Device $device): ?string
     {
-        return $device->via[array_key_last($device->via) ?? 0]['cable'] ?? ($device->ref->unit === $device->computer && $device->ref->lane !== null
+        $isOwnSocket = $device->ref->unit === $device->computer && $device->ref->lane !== null;
+
+        return $device->via[array_key_last($device->via) ?? 0]['cable'] ?? ($isOwnSocket
             ? ($this->wiring->at(new SocketRef($device->computer, $device->ref->givenBy))[0] ?? null)?->id
             : null);
     }

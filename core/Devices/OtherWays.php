@@ -28,8 +28,9 @@ final readonly class OtherWays
         $ways = [];
         foreach ($this->devices->of($host->id) as $device) {
             $isTap = $device->direction !== $point->picks;
-            $isPossible = $device->isUsable() && $device->ref->unit !== $program->id && (! $isTap || $point->picks === Direction::Recording);
-            if ($isPossible && ! $point->offers(PickFrom::of($device->ref, $isTap))) {
+            $isPossible = $device->isUsable() && $device->ref->unit !== $program->id
+                && (! $isTap || $point->picks === Direction::Recording);
+            if ($isPossible && ! $point->offers($device->ref->pickFrom($isTap))) {
                 $ways[($isTap ? 'the loopback of ' : '').$device->name()] = $this->way($host, $program, $point, $device, $isTap);
             }
         }

@@ -442,7 +442,10 @@ final class ModelReader
             $on = $effect->flag('on') ?? ($othersDb === null ? null : true);
             $isOfOne = count(array_filter([$route, $point, $device, $othersDb], fn (mixed $said) => $said !== null)) === 1;
             if ($effect->isSound() && ($value === null || $on === null || ! $isOfOne)) {
-                $effect->problem($effect->pointer, 'An effect says at which "value" a "route", a "point" or a "device" is "on" or not, or "others_db".');
+                $effect->problem(
+                    $effect->pointer,
+                    'An effect says at which "value" a "route", a "point" or a "device" is "on" or not, or "others_db".',
+                );
             }
             if ($effect->done() && $value !== null && $on !== null) {
                 $effects[] = new SettingEffect($value, $route, $point, $device, $on, $othersDb);

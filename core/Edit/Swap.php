@@ -69,6 +69,7 @@ final class Swap
     {
         $this->old = $before->modelOf($unit);
         // The rig may have a model of this id that is another: both stay, under ids of their own.
+        $model = $model->unnamed();
         $held = $before->models[$model->id] ?? $model;
         $this->new = $held == $model ? $model : $model->with(id: Naming::id($model->id, array_keys($before->models)));
         $this->rig = $this->swapped();
@@ -422,7 +423,7 @@ final class Swap
                 ? $this->lose($words)
                 : $pick->with(device: null, default: null, tap: null, also: []);
         }
-        $from = $pick->device === null ? PickFrom::Defaults : PickFrom::of($pick->device, $pick->tap !== null);
+        $from = $pick->device === null ? PickFrom::Defaults : $pick->device->pickFrom($pick->tap !== null);
         if (($pick->device === null && $pick->default === null) || ! $point->offers($from)) {
             return $this->lose($words);
         }

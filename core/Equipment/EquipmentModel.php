@@ -64,6 +64,14 @@ final readonly class EquipmentModel
         ));
     }
 
+    /** The model as it comes, without names of somebody's own. */
+    public function unnamed(): self
+    {
+        $points = array_map(fn (Point $point) => $point->unnamed(), $this->points);
+
+        return $points === $this->points ? $this : $this->with(points: $points);
+    }
+
     /** Where the controls and the pick of a point are set; null where it is not known. */
     public function madeAt(Point|Route $of): ?MadeAt
     {

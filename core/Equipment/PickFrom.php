@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
-use HiddenWire\Core\Rig\DeviceRef;
-
 /** What a program offers to choose from. */
 enum PickFrom: string
 {
@@ -22,11 +20,5 @@ enum PickFrom: string
             self::Installed => 'devices that programs install',
             self::Loopbacks => 'loopbacks of playback devices',
         };
-    }
-
-    /** What a device is to a program that could choose it. */
-    public static function of(DeviceRef $device, bool $isTap): self
-    {
-        return $isTap ? self::Loopbacks : ($device->lane === null ? self::Installed : self::Plugged);
     }
 }

@@ -63,6 +63,12 @@ final readonly class Point
         return $name === $this->label ? $this : $this->with(label: "{$name} ({$this->label})", print: $this->label);
     }
 
+    /** By what the unit calls it. */
+    public function unnamed(): self
+    {
+        return $this->print === '' ? $this : $this->with(label: $this->print, print: '');
+    }
+
     /** The span of its gain or fader, by the key of the control; null where it has none. */
     public function span(string $control): ?Span
     {

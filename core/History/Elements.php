@@ -32,8 +32,8 @@ final class Elements
         }
         foreach ($data['situations'] as $situation) {
             foreach ($situation['changes'] as $change) {
-                $elements["situations/{$situation['id']}/{$change['at']}"
-                    .(array_intersect_key($change['set'], array_flip(['device', 'default', 'channels', 'mode', 'also'])) === [] ? '' : ' pick')] = $change['set'];
+                $isPick = array_intersect_key($change['set'], array_flip(['device', 'default', 'channels', 'mode', 'also'])) !== [];
+                $elements["situations/{$situation['id']}/{$change['at']}".($isPick ? ' pick' : '')] = $change['set'];
             }
             unset($situation['changes']);
             $elements["situations/{$situation['id']}"] = $situation;

@@ -15,7 +15,6 @@ use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Mating;
-use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Way;
@@ -98,7 +97,8 @@ final class Gap
         foreach ($this->trouble->rig->units as $unit) {
             $host = $this->trouble->rig->hostOf($unit->place);
             foreach ($host === null ? [] : $this->trouble->rig->modelOf($unit)->points as $point) {
-                foreach ($point->picks === null || $point->deviceOf !== null || $host === null ? [] : $this->graph->devices->of($host->id) as $device) {
+                $takesOne = $point->picks !== null && $point->deviceOf === null;
+                foreach ($host === null || ! $takesOne ? [] : $this->graph->devices->of($host->id) as $device) {
                     if ($device->isUsable() && $device->ref->unit !== $unit->id && $point->picks !== null) {
                         $this->pick(new PointRef($unit->id, $point->id), $point, $point->picks, $device);
                     }
@@ -231,7 +231,7 @@ final class Gap
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void
     {
         $isTap = $device->direction !== $direction;
-        if (($isTap && $direction === Direction::Playback) || ! $point->offers(PickFrom::of($device->ref, $isTap))) {
+        if (($isTap && $direction === Direction::Playback) || ! $point->offers($device->ref->pickFrom($isTap))) {
             return;
         }
         $trouble = $this->trouble;

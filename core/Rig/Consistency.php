@@ -276,7 +276,10 @@ final class Consistency
     /** What a point says of the devices that it takes. */
     private function picking(EquipmentModel $model, Point $point, string $pointer): void
     {
-        foreach (['pick_from' => $point->pickFrom !== [], 'several' => $point->several > 1, 'device_of' => $point->deviceOf !== null] as $key => $isSaid) {
+        $said = [
+            'pick_from' => $point->pickFrom !== [], 'several' => $point->several > 1, 'device_of' => $point->deviceOf !== null,
+        ];
+        foreach ($said as $key => $isSaid) {
             if ($isSaid && $point->picks === null) {
                 $this->problem("{$pointer}/{$key}", 'Only a point that "picks" a device says this.');
             }
@@ -614,7 +617,9 @@ final class Consistency
     /** Whether the program lets one choose what is picked there, and as many devices at once. */
     private function offered(Pick $pick, Point $point, string $pointer): void
     {
-        $from = $pick->device === null ? PickFrom::Defaults : PickFrom::of($pick->device, $pick->tap !== null && $point->picks === Direction::Recording);
+        $from = $pick->device === null
+            ? PickFrom::Defaults
+            : $pick->device->pickFrom($pick->tap !== null && $point->picks === Direction::Recording);
         if (! $point->offers($from)) {
             $offered = implode(', ', array_map(fn (PickFrom $one) => $one->words(), $point->pickFrom));
             $this->fault(
@@ -637,7 +642,7 @@ final class Consistency
             }
             $seen[(string) $device] = true;
             $this->ofThisComputer($pick, $device, "{$pointer}/also/{$a}");
-            if ($pick->device !== null && ! $point->offers(PickFrom::of($device, $pick->tap !== null))) {
+            if ($pick->device !== null && ! $point->offers($device->pickFrom($pick->tap !== null))) {
                 $this->problem("{$pointer}/also/{$a}", "\"{$point->label}\" does not offer this device.");
             }
         }
@@ -732,7 +737,8 @@ final class Consistency
     private function situations(): void
     {
         foreach ($this->parts->situations as $i => $situation) {
-            foreach (['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable'], 'plugged' => ['cables', 'cable']] as $key => [$collection, $word]) {
+            $lists = ['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable'], 'plugged' => ['cables', 'cable']];
+            foreach ($lists as $key => [$collection, $word]) {
                 foreach ($situation->{$key} as $n => $id) {
                     $this->known($collection, $id, "/situations/{$i}/{$key}/{$n}", $word);
                     if (array_search($id, $situation->{$key}, true) !== $n) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\PickFrom;
+
 /** A derived device by what gives it: `unit/socket/lane`, or `unit/point` for a virtual one. */
 final readonly class DeviceRef implements \Stringable
 {
@@ -25,6 +27,12 @@ final readonly class DeviceRef implements \Stringable
     public function inside(): string
     {
         return $this->givenBy.($this->lane === null ? '' : "/{$this->lane}");
+    }
+
+    /** What it is to a program that could choose it, or its loopback. */
+    public function pickFrom(bool $isTap = false): PickFrom
+    {
+        return $isTap ? PickFrom::Loopbacks : ($this->lane === null ? PickFrom::Installed : PickFrom::Plugged);
     }
 
     public function __toString(): string

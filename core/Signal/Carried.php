@@ -43,7 +43,7 @@ final class Carried
         }
     }
 
-    /** @return array<string, float> dB relative to the sound's own level, by source, the loudest first; those that are not there left out */
+    /** @return array<string, float> dB relative to the sound's own level, by source, the loudest first; only those that are there */
     public function at(int|string $place): array
     {
         $levels = $this->levels[$place] ?? [];

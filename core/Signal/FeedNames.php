@@ -14,8 +14,11 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
 
 /**
- * What one feed is called at each of its stages: at the strip or bus of a unit, on its lead, in a computer's list, in the program. A feed is
- * followed from where a program picks it for as long as it is one signal: back to where it is mixed, on to where it parts.
+ * What one feed is called at each of its stages: at the strip or bus of a unit, on its lead, in a computer's list, in the program. A feed
+ * is followed from where a program picks it for as long as it is one signal: back to where it is mixed, on to where it parts.
+ *
+ * @phpstan-type FeedRow array{at: PointRef, direction: Direction, device: Device, stages: list<array{where: string, name: string}>,
+ *     beyond: string}
  */
 final class FeedNames
 {
@@ -33,8 +36,7 @@ final class FeedNames
     }
 
     /**
-     * @return list<array{at: PointRef, direction: Direction, device: Device, stages: list<array{where: string, name: string}>,
-     *     beyond: string}> one for each pick of a device that is there; `stages` in the order in which the sound runs, `beyond` what lies
+     * @return list<FeedRow> one for each pick of a device that is there; `stages` in the order in which the sound runs, `beyond` what lies
      *     before the first of them (recording) or behind the last (playback): "a mix of 3", "" for nothing
      */
     public function rows(): array
@@ -53,7 +55,7 @@ final class FeedNames
         return $rows;
     }
 
-    /** @return array{at: PointRef, direction: Direction, device: Device, stages: list<array{where: string, name: string}>, beyond: string} */
+    /** @return FeedRow */
     private function row(Unit $unit, Point $point, Direction $direction, Device $device): array
     {
         $listed = ['where' => $this->graph->rig->units[$device->computer]->name, 'name' => $device->name()];

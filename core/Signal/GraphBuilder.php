@@ -298,7 +298,8 @@ final class GraphBuilder
     private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
     {
         $at = "{$unit->id}/{$route->from}";
-        [$label, $triples] = $this->routes[$unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}"][$key] ??= $this->routeOf($model, $route);
+        $called = $unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}";
+        [$label, $triples] = $this->routes[$called][$key] ??= $this->routeOf($model, $route);
         $node = match ($route->tap) {
             Tap::Input => $this->graph->entry($at),
             Tap::PreFader => $this->preFader[$at],

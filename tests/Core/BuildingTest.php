@@ -124,7 +124,7 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => $rig->situations['interval']->changes == $rig->situations['break']->changes],
     'a situation away' => [new RemoveSituation('talk'), 'Removed the situation Off-air talk',
         fn (Rig $rig) => ! isset($rig->situations['talk'])],
-    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Source 3 reset to base',
+    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Caller (Source 3) reset to base',
         fn (Rig $rig) => count($rig->situations['break']->changes) === 5],
     'all changes back' => [new ClearChange('break'), 'Break: all reset to base',
         fn (Rig $rig) => $rig->situations['break']->changes === []],
@@ -148,7 +148,7 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
     'a listener away' => [new RemoveListener('team'), 'Removed the listener Driver\'s team',
         fn (Rig $rig) => ! isset($rig->listeners['team'])],
     'a delay' => [new SetPoint(new PointRef('broadcast', 'source-5'), new PointSettings(delay: Milliseconds::of(80))),
-        'Broadcast program: Source 5 delay 80.0 '
+        'Broadcast program: Old console (Source 5) delay 80.0 '
         .'ms', fn (Rig $rig) => $rig->units['broadcast']->points['source-5']->delay?->value() === 80.0],
 ]);
 

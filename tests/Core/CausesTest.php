@@ -57,9 +57,9 @@ it('says every fault of the demo once, in the trade\'s words', function () {
     expect(told(relayDraft()->make()))->toBe([
         ['W-28 is the wrong lead: RCA where stereo RCA is needed', ['Replace W-28 with a stereo RCA lead']],
         ['Donation chimes · Chimes follows the system default', ['Set Chimes of Donation chimes to Chimes in']],
-        ['Broadcast program · Source 2 → Track 2 is on', ['Switch off Source 2 → Track 2 of Broadcast program']],
-        ['Broadcast program · Source 5 → Track 1 is on',
-            ['Switch off Source 5 → Track 1 of Broadcast program', 'Mute Source 5 of Broadcast program',
+        ['Broadcast program · Music (Source 2) → Track 2 is on', ['Switch off Music (Source 2) → Track 2 of Broadcast program']],
+        ['Broadcast program · Old console (Source 5) → Track 1 is on',
+            ['Switch off Old console (Source 5) → Track 1 of Broadcast program', 'Mute Old console (Source 5) of Broadcast program',
                 'Switch off HDMI sound → To computer of Capture card']],
     ]);
 });

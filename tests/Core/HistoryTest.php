@@ -109,7 +109,7 @@ dataset('changes', [
         'Sounds, listeners and wishes', 'Presenter voice begins at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],
     'a situation cleared' => [new ClearChange('break', 'broadcast/source-3'), ['situations/break/broadcast/source-3'], 'Situations',
-        'Break: no longer Broadcast program · Source 3 muted'],
+        'Break: no longer Broadcast program · Caller (Source 3) muted'],
 ]);
 
 it('touches the elements that it is about, and no other', function (RigEdit $edit, array $elements) {

@@ -14,21 +14,21 @@ function difference(string $file, ?string $from, ?string $to): SituationDifferen
 
 it('says what a hand has to do from one situation to another', function () {
     expect(difference('rigs/night-relay', 'on-air', 'break')->changes)->toBe([
-        'Desk mixer: Mic 1 → Main off', 'Desk mixer: Mic 2 → Main off', 'Desk mixer: Line 3/4 → Main off', 'Broadcast program: Source 3 '
-            .'muted', 'Clip recorder: Input 1 muted', 'Broadcast program: Source 2 fader −6.0 dB',
+        'Desk mixer: Mic 1 → Main off', 'Desk mixer: Mic 2 → Main off', 'Desk mixer: Line 3/4 → Main off', 'Broadcast program: Caller (Source 3) '
+            .'muted', 'Clip recorder: Input 1 muted', 'Broadcast program: Music (Source 2) fader −6.0 dB',
     ]);
 });
 
 it('goes back the way it came', function () {
     $changes = difference('rigs/night-relay', 'break', 'on-air')->changes;
     expect($changes)->toContain('Desk mixer: Mic 1 → Main on', 'Clip recorder: Input 1 unmuted',
-        'Broadcast program: Source 2 fader −16.0 dB')->toHaveCount(6);
+        'Broadcast program: Music (Source 2) fader −16.0 dB')->toHaveCount(6);
 });
 
 it('compares two situations that both differ from the base', function () {
     // The same five in both: only the music's level and what the talk adds are left.
     expect(difference('rigs/night-relay', 'break', 'talk')->changes)
-        ->toBe(['Broadcast program: Source 2 fader −16.0 dB', 'Desk mixer: Mic 1 → Phones off', 'Desk mixer: Optical fader −20.0 dB']);
+        ->toBe(['Broadcast program: Music (Source 2) fader −16.0 dB', 'Desk mixer: Mic 1 → Phones off', 'Desk mixer: Optical fader −20.0 dB']);
 });
 
 it('tells both sides of an exclusive selector', function () {

@@ -72,12 +72,12 @@ it('refuses a situation, a source, a listener that is not there, and says which 
 it('traces every way, or says what is the matter', function () {
     $doubled = json_decode(command('rig:trace '.demo().' --from=rally --to=viewers --json')[1], true);
     expect($doubled['verdict'])->toBe('doubled')->and($doubled['arrivals'])->toHaveCount(2)
-        ->and($doubled['causes'][0]['cures'][0]['sentence'])->toBe('Switch off Source 5 → Track 1 of Broadcast program');
+        ->and($doubled['causes'][0]['cures'][0]['sentence'])->toBe('Switch off Old console (Source 5) → Track 1 of Broadcast program');
     $missing = json_decode(command('rig:trace '.demo().' --from=chime --to=viewers --json')[1], true);
     expect($missing['arrivals'])->toBe([])->and($missing['causes'][0]['cause'])
         ->toBe('Donation chimes · Chimes follows the system default')->and($missing['causes'][0]['cures'][0]['edits'][0])
         ->toBe(['edit' => 'set-pick', 'at' => 'chimes/sound', 'pick' => ['at' => 'chimes/sound', 'device' => 'softmix/virtual-1',
-            'mute' => false]]);
+            'mute' => false, 'also' => []]]);
     expect(command('rig:trace '.demo().' --from=chime --to=viewers')[1])->toContain('It gets as far as');
 });
 
@@ -122,7 +122,7 @@ it('seeds the demo once, through the ordinary import, with a first map laid out,
 
 it('compares two situations', function () {
     [$code, $output] = command('rig:compare '.demo().' --from=on-air --to=break');
-    expect($code)->toBe(0)->and($output)->toContain('Broadcast program: Source 3 muted')
+    expect($code)->toBe(0)->and($output)->toContain('Broadcast program: Caller (Source 3) muted')
         ->toContain('Presenter voice at Viewers: heard, ok → not heard, ok');
     expect(json_decode(command('rig:compare '.demo().' --to=talk --json')[1], true)['changes'])->toHaveCount(7);
     expect(command('rig:compare '.demo().' --to=lunch')[0])->toBe(1);

@@ -50,6 +50,7 @@ it('leads nobody to another\'s address, whatever the browser says where it came 
 });
 
 it('locks the account after five wrong passwords, from wherever they come, and tells when to come again', function () {
+    $this->freezeSecond();
     $user = User::factory()->create(['password' => 'a long password']);
     foreach (range(1, 5) as $i) {
         $this->withServerVariables(['REMOTE_ADDR' => "10.0.0.{$i}"])

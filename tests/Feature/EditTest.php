@@ -129,7 +129,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
         'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'],
             'Desk mixer: Mic 1 → Aux 1 taken pre-fader'],
         'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay_ms' => '80'],
-            'Broadcast program: Source 5 delay 80.0 ms'],
+            'Broadcast program: Old console (Source 5) delay 80.0 ms'],
         'a situation' => [['edit' => 'add-situation', 'name' => 'Interval', 'copy_of' => 'break'],
             'New situation: Interval, a copy of Break'],
         'a program that does not run' => [['edit' => 'absent', 'which' => 'break', 'unit' => 'softmix'],
@@ -140,17 +140,17 @@ it('makes each kind of change, with a revision that says so in words, and rows t
         'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
         'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
         'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
-            'Break: Broadcast program · Source 3 reset to base'],
+            'Break: Broadcast program · Caller (Source 3) reset to base'],
         'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'],
             'Donation chimes: Chimes uses Chimes in'],
-        'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Source 2 → Track 2 of Broadcast program'],
-            'Broadcast program: Source 2 → Track 2 off'],
+        'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Music (Source 2) → Track 2 of Broadcast program'],
+            'Broadcast program: Music (Source 2) → Track 2 off'],
     ]);
 
 it('mends the demo by its cures, click by click', function () {
     // The first cause is cured each time; what is left moves up.
     foreach (['Replace W-28 with a stereo RCA lead', 'Set Chimes of Donation chimes to Chimes in',
-        'Switch off Source 2 → Track 2 of Broadcast program', 'Switch off Source 5 → Track 1 of Broadcast program'] as $sentence) {
+        'Switch off Music (Source 2) → Track 2 of Broadcast program', 'Switch off Old console (Source 5) → Track 1 of Broadcast program'] as $sentence) {
         ($this->edit)(['edit' => 'cure', 'cure' => '1.1', 'sentence' => $sentence])->assertSessionHasNoErrors();
     }
     expect($this->rig->fresh()->revision)->toBe(5)->and(($this->verdict)('chime', 'viewers'))->toBe('ok')
@@ -266,7 +266,7 @@ it('refuses a change of what another has taken away', function () {
 
 it('says for whom the hearing changes', function () {
     ($this->edit)(['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-2', 'mute' => '1', 'situation' => 'on-air']);
-    expect(session('said'))->toContain('Broadcast program: Source 2 muted · Lost for Viewers: Music');
+    expect(session('said'))->toContain('Broadcast program: Music (Source 2) muted · Lost for Viewers: Music');
 });
 
 it('compares two revisions: cables moved, routes changed, verdicts changed', function () {

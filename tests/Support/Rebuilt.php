@@ -74,6 +74,13 @@ final class Rebuilt
 
     private function settings(): void
     {
+        foreach ($this->book['Names'][''][0] ?? [] as [$unit, $print, $name]) {
+            foreach ($this->data['units'] as $i => $one) {
+                if ($one['id'] === $this->units[$unit]) {
+                    $this->data['units'][$i]['names'][$this->point($unit, $print)] = $name;
+                }
+            }
+        }
         foreach ($this->book['Settings to dial in'] ?? [] as $unit => $tables) {
             foreach ($tables[0] as [$where, $what, $to]) {
                 $number = preg_match('/[−-]?[\d.]+/u', $to, $found) === 1 ? (float) str_replace('−', '-', $found[0]) : null;
@@ -190,6 +197,10 @@ final class Rebuilt
     private function point(string $unit, string $label): string
     {
         $points = $this->models[$this->unit($unit)['model']]['points'];
+        // A name of somebody's own has what the unit calls it behind it.
+        foreach ($this->book['Names'][''][0] ?? [] as [$named, $print, $name]) {
+            $label = $named === $unit && $label === "{$name} ({$print})" ? $print : $label;
+        }
 
         return array_column($points, 'id', 'label')[$label] ?? throw new \RuntimeException("{$unit} has no point called {$label}.");
     }

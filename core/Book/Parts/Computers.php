@@ -12,6 +12,7 @@ use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -90,6 +91,7 @@ final class Computers implements Part
             $set?->bits === null ? '' : "{$set->bits} bit",
             $set?->driverMode->value ?? '',
             SystemLevel::said($set?->db, $set?->mute === true ? true : null),
+            ...array_map(fn (Processing $one) => $one->words(), $device->processing()),
             $set?->playsTo === null ? '' : "played to {$of->names->of($set->playsTo)}",
         ]);
 

@@ -69,7 +69,7 @@ final class Picks implements Remedy
         foreach ($trouble->graph->devices->of($host->id) as $device) {
             $isTap = $device->direction !== $direction;
             if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && $direction === Direction::Playback)
-                || ! $point->offers(PickFrom::of($device->ref, $isTap))) {
+                || ! $point->offers($device->ref->pickFrom($isTap))) {
                 continue;
             }
             foreach ($this->channels($trouble, $point, $device, $direction, $isOnWay) as $channels) {
