@@ -21,6 +21,9 @@ final readonly class Control
 
     public bool $isMuted;
 
+    /** Where it is set and how long it stays, where that is not as with the rest of the unit; empty where it is. */
+    public string $life;
+
     public function __construct(public string $unit, public Point $point, State $state, EquipmentModel $model)
     {
         $parts = [];
@@ -31,6 +34,10 @@ final readonly class Control
                 : new Knob($kind->key(), $kind->name(), $kind->plain($value), $scale, self::ownScale($point, $kind->key()));
         }
         $this->parts = $parts;
+        $this->life = implode(', ', array_filter([
+            $point->made === null ? '' : "set {$point->made->words()}",
+            $point->holds === null ? '' : "holds {$point->holds->words()}",
+        ]));
         $this->isMuted = $state->isMuted($unit, $point);
         $this->keptMuteBy = $point->mute === null ? null : $state->autoMutedBy($unit, $point)?->label;
     }

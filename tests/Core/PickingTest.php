@@ -2,11 +2,16 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Book\Cards;
+use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Devices\OtherWays;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\RemoveUnit;
@@ -394,4 +399,63 @@ it('drops the second device of a pick with its unit, and leaves the first', func
     $without = (new RemoveUnit('mic-b'))->applyTo($rig);
     expect($without->picks['rec/in']->also)->toBe([])->and($without->situations['late']->changes[0]->set->also)->toBe([])
         ->and((string) $without->picks['rec/in']->device)->toBe('mic-a/usb/rec');
+});
+
+describe('a card', function () {
+    $steps = function (Rig $rig, string $key, string $section): array {
+        $card = Cards::card(new Source($rig), $key);
+
+        return array_map(fn (CardStep $step) => $step->note === '' ? $step->text : "{$step->text} ({$step->note})", $card?->sections[$section] ?? []);
+    };
+    $starter = fn (string $name): Rig => (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/starters/{$name}.json"));
+
+    it('installs a computer with what its system hides and does, and with the names that an installation spoils', function () use ($steps, $starter) {
+        $rig = $starter('one-device');
+        expect($steps($rig, 'computer/pc', 'Install')[0])->toBe('Interface utility (needs the rights of an administrator; needs a restart; '
+            .'renames devices of the system; spoils the names of Desk headphones, Microphones)');
+        expect($steps($rig, 'computer/pc', 'Disable'))->toBe([
+            'Hide Speakers (Onboard Audio) (playback)', 'Microphone (Onboard Audio) (recording) is not sensed: see that it is listed',
+        ]);
+        expect($steps($rig, 'computer/pc', 'Levels in the system'))
+            ->toBe(['Microphone (Onboard Audio): switch on enhancement', 'Let the system play Guest to Desk headphones']);
+        expect($steps($rig, 'computer/pc', 'In the programs'))->toContain('Recording program, Audio device: Microphones, shared',
+            'Recording program, Ann (Track 1): the device of the program', 'Caption recorder, Ann and the guest (Input 1): Microphones and Guest');
+    });
+
+    it('says in which order a tablet is plugged, where there is one', function () use ($steps) {
+        $tablet = Draft::rig()->place('tab', 'tablet')->unit('pad', 'tablet', 'tab')->unit('hub', 'tablet-hub')->unit('set', 'usb-headset')
+            ->unit('mic', 'usb-microphone-plain')->cable('usb', 'pad/usb-c-1', 'hub/up')->cable('usb', 'hub/port-1', 'set/usb')
+            ->cable('usb', 'hub/port-2', 'mic/usb');
+        $byPlug = 'it takes the sound of what was plugged in last';
+        // The headset plays, the microphone records: each has the sound of one way.
+        expect($steps($tablet->make(), 'run-down', 'Prepare'))->toContain("Pad: plug in last of all W-2, then W-3 ({$byPlug})");
+        $ordered = (new PlugLast('w-2'))->applyTo($tablet->make());
+        expect($steps($ordered, 'run-down', 'Prepare'))->toContain("Pad: plug in last of all W-2 ({$byPlug})");
+    });
+
+    it('says of a single control where it is set and that it has to be set again', function () {
+        $rig = Draft::rig()->unit('mic', 'usb-microphone', 'desk', ['points' => ['mic' => ['gain' => 6], 'phones' => ['fader' => -6]]])->make();
+        $again = array_merge(...array_values(array_map(fn (array $of) => array_map(fn (CardStep $step) => "{$step->text} ({$step->note})", $of),
+            Cards::card(new Source($rig), 'unit/mic')?->sections ?? [])));
+        expect($again)->toContain('Microphone: gain 6.0 dB (holds until unplugged)')->not->toContain('Phones: fader −6.0 dB (holds until unplugged)')
+            ->and(implode("\n", $again))->toContain('set on a page of the system: Sound, Device, Level')->toContain('set on the unit: knob');
+    });
+});
+
+it('tells what a program does not offer, and by which way it could have it', function () {
+    $rig = Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('rec', slotted(['pick_from' => ['plugged', 'installed']]), 'room')
+        ->unit('sounds', 'system-sounds', 'room')->unit('mic', 'usb-microphone-plain')->cable('usb', 'pc/usb-1', 'mic/usb')
+        ->device('pc', 'pc/line-out/out', ['name' => 'Room'])->make();
+    $ways = fn (Rig $of, string $unit, string $point): array => (new OtherWays($of, (new GraphBuilder($of))->devices()))
+        ->at($of->units[$unit], $of->modelOf($unit)->points[$point]);
+    expect($ways($rig, 'rec', 'in')['the loopback of Room'])->toBe('a virtual cable and a repeater would bring it to a device that is offered')
+        ->and($ways($rig, 'rec', 'in'))->not->toHaveKey('Desk USB Mic')
+        ->and($ways($rig, 'sounds', 'sound'))->toBe(['Room' => 'make it the default playback device of Pc']);
+    $catalogue = Catalogue::of(array_combine(['virtual-cable', 'repeater'], array_map(
+        fn (string $id) => (string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$id}.json"), ['virtual-cable', 'repeater'])));
+    $cable = (new AddUnit($catalogue->models['virtual-cable'], 'room', 'Cable'))->applyTo($rig);
+    expect($ways($cable, 'rec', 'in')['the loopback of Room'])
+        ->toBe('a repeater that takes the loopback of Room and plays it to Cable would bring it here');
+    $both = (new AddUnit($catalogue->models['repeater'], 'room', 'Repeater'))->applyTo($cable);
+    expect($ways($both, 'rec', 'in')['the loopback of Room'])->toBe('let Repeater take the loopback of Room and play it to Cable, and take that here');
 });

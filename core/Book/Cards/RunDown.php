@@ -92,9 +92,13 @@ final class RunDown implements CardKind
                 }
             }
             // With one lead there is no order.
-            foreach (count($leads) < 2 ? [] : array_keys(array_filter($leads)) as $cable) {
+            $last = count($leads) < 2 ? [] : array_keys(array_filter($leads));
+            $order = array_flip([...array_keys($of->rig->cables), ...$of->rig->base()->plugged]);
+            usort($last, fn (int|string $a, int|string $b) => $order[$a] <=> $order[$b]);
+            if ($last !== []) {
+                $labels = array_map(fn (int|string $cable) => $of->rig->cables[$cable]->label, $last);
                 $steps[] = new CardStep(
-                    "{$computer->name}: plug in {$of->rig->cables[$cable]->label} last",
+                    "{$computer->name}: plug in last of all ".implode(', then ', $labels),
                     'it takes the sound of what was plugged in last',
                 );
             }

@@ -10,6 +10,7 @@ use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\MadeAt;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Reason;
@@ -96,7 +97,7 @@ final class UnitCard implements CardKind
                     $scale = $value instanceof Decibels ? self::ownScale($model->points[$id], $kind->key(), $value) : '';
                     $on[] = new CardStep(
                         "{$model->points[$id]->label}: {$kind->words($value)}{$scale}",
-                        $why("points/{$id}"),
+                        self::note($model->points[$id]->made, $why("points/{$id}")),
                     );
                 }
             }
@@ -105,7 +106,7 @@ final class UnitCard implements CardKind
             $route = $model->routes[$key];
             $step = new CardStep(
                 "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}: {$set->words()}",
-                $why("routes/{$key}"),
+                self::note($route->made, $why("routes/{$key}")),
             );
             if ($set->on === false) {
                 $off[] = $step;
@@ -115,6 +116,12 @@ final class UnitCard implements CardKind
         }
 
         return [$on, $off];
+    }
+
+    /** Where something is set that is not set where the rest of the unit is, and why it is so. */
+    private static function note(?MadeAt $made, string $why): string
+    {
+        return implode('; ', array_filter([$made === null ? '' : "set {$made->words()}", $why]));
     }
 
     /** " (70 %)": what is printed at the knob; empty where the model does not say. */
@@ -139,6 +146,24 @@ final class UnitCard implements CardKind
         }
         if ($model->holds?->endsWithUse() === true && ($unit->points !== [] || $unit->routes !== [])) {
             $steps[] = new CardStep('Set every level and route again', "they hold {$model->holds->words()}");
+
+            return $steps;
+        }
+        foreach ($unit->points as $id => $set) {
+            $holds = $model->holds($model->points[$id]);
+            if ($holds?->endsWithUse() === true) {
+                $steps[] = new CardStep("{$model->points[$id]->label}: {$set->words()}", "holds {$holds->words()}");
+            }
+        }
+        foreach ($unit->routes as $key => $set) {
+            $route = $model->routes[$key];
+            $holds = $model->holds($route);
+            if ($holds?->endsWithUse() === true) {
+                $steps[] = new CardStep(
+                    "{$model->points[$route->from]->label} → {$model->points[$route->to]->label}: {$set->words()}",
+                    "holds {$holds->words()}",
+                );
+            }
         }
 
         return $steps;

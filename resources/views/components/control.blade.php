@@ -13,4 +13,5 @@
         @endif
     @endforeach
     @if ($control->keptMuteBy !== null) <span class="quiet">muted while {{ $control->keptMuteBy }} is on</span> @elseif ($control->isMuted) <span class="says-muted">muted</span> @endif
+    @if ($control->life !== '') <small class="quiet">{{ $control->life }}</small> @endif
 </span>

@@ -60,7 +60,7 @@
                             <ul class="recipe-in">
                                 @foreach ($recipe->in() as $feed)
                                     <li>
-                                        <span class="ingredient">{{ $feed->from }}@if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
+                                        <span class="ingredient">{{ $feed->from }}@if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
                                         <span class="control">
                                             @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
                                             @if ($feed->canTap)
