@@ -275,7 +275,9 @@ final class DocumentWriter
     /** @return array<string, string>|null */
     public function madeAt(?MadeAt $made): ?array
     {
-        return $made === null ? null : ['by' => $made->by->value, ...($made->path === '' ? [] : ['path' => $made->path])];
+        return $made === null ? null : [
+            'by' => $made->by->value, ...$this->filled(['path' => $made->path, 'since' => $made->since]),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -372,8 +372,9 @@ final class ModelReader
         }
         $by = $made->choice('by', MadeBy::class);
         $path = $made->text('path', Bounds::NAME) ?? '';
+        $since = $made->text('since', Bounds::NOTE) ?? '';
 
-        return $made->done() && $by !== null ? new MadeAt($by, $path) : null;
+        return $made->done() && $by !== null ? new MadeAt($by, $path, $since) : null;
     }
 
     private function setting(Fields $setting): ?Setting

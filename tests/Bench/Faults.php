@@ -7,6 +7,7 @@ namespace Tests\Bench;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Edit\ExchangeEnds;
 use HiddenWire\Core\Edit\PlayDevice;
+use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
@@ -20,8 +21,11 @@ use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -32,6 +36,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Wiring;
 
 /**
@@ -139,9 +144,18 @@ final class Faults
     /** @return \Generator<string, RigEdit> what a hand, or an update, does in the system: mutes, and a recording device that is played */
     private static function ofSystems(Rig $rig): \Generator
     {
-        foreach ((new DeviceLists($rig, new Wiring($rig)))->all() as $computer => $devices) {
+        $lists = new DeviceLists($rig, new Wiring($rig));
+        foreach ($lists->all() as $computer => $devices) {
             $default = array_values(array_filter($devices, fn ($one) => $one->has(Role::Playback)))[0] ?? null;
             foreach ($devices as $device) {
+                foreach ($device->isUsable() ? Unlisted::cases() : [] as $why) {
+                    $set = SetDevice::of($rig, new DeviceSettings((string) $computer, $device->ref));
+                    yield "{$device->ref} {$why->words()}" => new SetDevice($set->with(unlisted: $why));
+                }
+                $plug = $rig->modelOf((string) $computer)->takes === Takes::LastPlugged ? $lists->plugOf($device) : null;
+                if ($plug !== null) {
+                    yield "{$plug} plugged in last" => new PlugLast($plug);
+                }
                 yield "{$device->ref} muted in the system" => new SetSystemLevel((string) $computer, $device->ref, $device->settings?->db, true);
                 if ($device->direction === Direction::Recording && $default !== null && $device->settings?->playsTo === null) {
                     yield "{$device->ref} played by the system" => new PlayDevice((string) $computer, $device->ref, $default->ref);
@@ -204,6 +218,14 @@ final class Faults
         $lists = new DeviceLists($rig, new Wiring($rig));
         foreach ($rig->picks as $pick) {
             yield "pick {$pick->at} cleared" => new SetPick($pick->at, null);
+            yield "pick {$pick->at} for itself" => new SetPick($pick->at, $pick->with(mode: DriverMode::Exclusive));
+            if ($pick->also !== []) {
+                yield "pick {$pick->at} of the first device only" => new SetPick($pick->at, $pick->with(also: []));
+            }
+            if ($rig->point($pick->at)->deviceOf !== null) {
+                $next = array_map(fn (int $channel) => $channel === 1 ? 2 : $channel - 1, $pick->channels ?? [1]);
+                yield "pick {$pick->at} a channel off" => new SetPick($pick->at, $pick->with(channels: $next));
+            }
             $host = $rig->hostOf($rig->units[$pick->at->unit]->place);
             $direction = $pick->tap ?? $rig->point($pick->at)->picks;
             $devices = $host === null ? []
@@ -240,7 +262,7 @@ final class Faults
                 $device = $lists->of($set->computer)[(string) $set->device] ?? null;
                 foreach ($lists->of($set->computer) as $other) {
                     if ($device !== null && $other !== $device && $other->direction === $device->direction && $other->isUsable()) {
-                        yield "default {$role->value} moved from {$set->device} to {$other->ref}" => new SetDevice(SetDevice::of($rig, new \HiddenWire\Core\Rig\DeviceSettings($set->computer, $other->ref))
+                        yield "default {$role->value} moved from {$set->device} to {$other->ref}" => new SetDevice(SetDevice::of($rig, new DeviceSettings($set->computer, $other->ref))
                             ->with(roles: [$role]));
 
                         break;

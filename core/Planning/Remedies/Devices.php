@@ -64,18 +64,18 @@ final class Devices implements Remedy
             return;
         }
         $device = $trouble->graph->devices->resolve($host->id, $pick, $direction);
-        if ($device !== null && $device->isConnected && ! $device->isEnabled() && $isBetween) {
-            $unlisted = ($device->settings->enabled ?? true) ? $device->settings?->unlisted : null;
-            yield new Candidate("enable {$device->computer} {$device->ref}",
-                $unlisted?->cause($device->name(), $host->name) ?? "{$device->name()} is disabled on {$host->name}",
-                $unlisted?->cure($device->name()) ?? "Enable {$device->name()} on {$host->name}",
-                [new EnableDevice($device->computer, $device->ref, true)], Cost::ENABLE, [$device->ref]);
+        if ($device !== null && $isBetween) {
+            yield from self::enabling($device, $host);
         }
         if ($pick->default === null || $point->deviceOf !== null) {
             return;
         }
         $role = $pick->default === SystemDefault::Call ? Role::Call : Role::from($direction->value);
         foreach ($trouble->graph->devices->of($host->id) as $other) {
+            // Of what is plugged in, a system that takes the last passes over what it does not offer.
+            if ($other->direction === $direction && $isBetween && $trouble->rig->modelOf($host)->takes === Takes::LastPlugged) {
+                yield from self::enabling($other, $host);
+            }
             if ($other->direction === $direction && $other->isUsable() && $other !== $device && $other->ref->unit !== $at->unit) {
                 yield from $this->give($trouble, $host, $other, $role, $device);
                 if ($role === Role::Call) {
@@ -83,6 +83,19 @@ final class Devices implements Remedy
                 }
             }
         }
+    }
+
+    /** @return iterable<Candidate> a device that is there, but not offered, offered again */
+    public static function enabling(Device $device, Unit $host): iterable
+    {
+        if (! $device->isConnected || $device->isEnabled()) {
+            return;
+        }
+        $unlisted = ($device->settings->enabled ?? true) ? $device->settings?->unlisted : null;
+        yield new Candidate("enable {$device->computer} {$device->ref}",
+            $unlisted?->cause($device->name(), $host->name) ?? "{$device->name()} is disabled on {$host->name}",
+            $unlisted?->cure($device->name()) ?? "Enable {$device->name()} on {$host->name}",
+            [new EnableDevice($device->computer, $device->ref, true)], Cost::ENABLE, [$device->ref]);
     }
 
     /** @return iterable<Candidate> */

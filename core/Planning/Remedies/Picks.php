@@ -17,10 +17,14 @@ use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Unit;
 
 /** Programs that pick nothing, another device than they should, or the wrong channels of it. */
 final class Picks implements Remedy
 {
+    /** Devices that are tried as the second of a slot. */
+    private const OTHERS = 6;
+
     public function isOfCables(): bool
     {
         return false;
@@ -46,8 +50,7 @@ final class Picks implements Remedy
                     continue;
                 }
                 $isOnWay = isset($ofWays[(string) $at]);
-                $isPlayback = $point->picks === Direction::Playback;
-                if ($trouble->lacks() && ($isPlayback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at))) {
+                if ($trouble->lacks() && $this->isBetween($trouble, $unit, $point)) {
                     yield from $this->devices($trouble, $at, $point, $point->picks, isOnWay: false);
                 }
                 if ($isOnWay) {
@@ -76,6 +79,7 @@ final class Picks implements Remedy
                 $pick = self::asOpened($now, new Pick($at, $device->ref, null, $channels, $isTap ? $device->direction : null));
                 if ($now === null || ! $now->choosesLike($pick)) {
                     yield from $this->pick($trouble, $at, $pick, $device, $now, $isOnWay);
+                    yield from $isOnWay || $point->several < 2 ? [] : $this->withAnother($trouble, $at, $point, $pick, $now);
                 }
             }
             $isTakenToo = $now?->device !== null && ! $isOnWay && count($now->also) + 1 < $point->several && $isTap === ($now->tap !== null)
@@ -91,6 +95,38 @@ final class Picks implements Remedy
                 yield from $this->pick($trouble, $at, $pick, null, $now, $isOnWay);
             }
         }
+    }
+
+    /**
+     * A slot that takes several devices at once and has lost them: the one that is missing here, and each other with it.
+     *
+     * @return iterable<Candidate>
+     */
+    private function withAnother(Trouble $trouble, PointRef $at, Point $point, Pick $pick, ?Pick $now): iterable
+    {
+        $host = $trouble->rig->hostOf($trouble->rig->units[$at->unit]->place);
+        $tried = 0;
+        foreach ($host === null ? [] : $trouble->graph->devices->of($host->id) as $other) {
+            $isAlike = $other->direction === ($pick->tap ?? $point->picks) && $point->offers($other->ref->pickFrom($pick->tap !== null));
+            if ($isAlike && $other->isUsable() && (string) $other->ref !== (string) $pick->device && $other->ref->unit !== $at->unit
+                && $tried++ < self::OTHERS) {
+                yield from $this->pick($trouble, $at, $pick->with(also: [$other->ref]), $other, $now, isOnWay: false);
+            }
+        }
+    }
+
+    /** Whether a device picked at a point could join what is apart: there, or at points of its program that take its device. */
+    private function isBetween(Trouble $trouble, Unit $unit, Point $point): bool
+    {
+        foreach ($trouble->rig->modelOf($unit)->points as $one) {
+            $at = new PointRef($unit->id, $one->id);
+            $takesIt = $one === $point || ($one->deviceOf === $point->id && $trouble->graph->state->pick($unit->id, $one->id) !== null);
+            if ($takesIt && ($point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Another choice leaves the system's level of the program, and how it opens devices, as they are. */
@@ -110,8 +146,7 @@ final class Picks implements Remedy
         $program = $trouble->rig->units[$at->unit];
         $giver = $trouble->rig->modelOf($program)->points[(string) $point->deviceOf];
         $device = $trouble->graph->picked($program, $giver);
-        $isBetween = $trouble->lacks()
-            && ($point->picks === Direction::Playback ? $trouble->region->reaches($at) : $trouble->region->leadsOn($at));
+        $isBetween = $trouble->lacks() && $this->isBetween($trouble, $program, $point);
         if ($point->picks === null || $device === null || (! $isBetween && ! $isOnWay)) {
             return;
         }

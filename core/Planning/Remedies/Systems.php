@@ -32,23 +32,45 @@ final class Systems implements Remedy
             if ($link->block === BlockKind::Muted && $link->at instanceof DeviceRef && $trouble->region->isJoinedBy($link)) {
                 yield from $this->unmute($trouble, $link, $link->at);
             }
+            if ($link->block === BlockKind::Disabled && $link->kind === HopKind::System && $link->at instanceof DeviceRef
+                && $trouble->region->isJoinedBy($link)) {
+                yield from $this->enabling($trouble, $link->at);
+            }
         }
-        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
-            if ($hop->kind !== HopKind::System || ! $hop->at instanceof DeviceRef) {
+        // Also where it is on no way by itself, but goes round.
+        foreach ($trouble->hasTooMuch() ? $trouble->graph->links : [] as $link) {
+            if ($link->kind !== HopKind::System || ! $link->carries() || ! $link->at instanceof DeviceRef
+                || $trouble->region->reachedOf($link->from) === [] || $trouble->region->leadingOf($link->to) === []) {
                 continue;
             }
-            $computer = self::computerOf($trouble, $hop->at);
-            $to = $computer === null ? null : self::playedTo($trouble, $computer, $hop->at);
+            $computer = self::computerOf($trouble, $link->at);
+            $to = $computer === null ? null : self::playedTo($trouble, $computer, $link->at);
             if ($computer !== null && $to !== null) {
-                $name = $trouble->names->of($hop->at);
+                $name = $trouble->names->of($link->at);
                 yield new Candidate(
-                    "played {$computer} {$hop->at}",
+                    "played {$computer} {$link->at}",
                     "{$trouble->rig->units[$computer]->name} itself plays {$name} to {$trouble->names->of($to)}",
                     "Stop {$trouble->rig->units[$computer]->name} from playing {$name}",
-                    [new PlayDevice($computer, $hop->at, null)],
+                    [new PlayDevice($computer, $link->at, null)],
                     Cost::SYSTEM,
-                    [$hop->at],
+                    [$link->at],
                 );
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> a device that the system plays, or to which it plays, offered again */
+    private function enabling(Trouble $trouble, DeviceRef $played): iterable
+    {
+        $computer = self::computerOf($trouble, $played);
+        if ($computer === null) {
+            return;
+        }
+        $devices = $trouble->graph->devices->of($computer);
+        foreach ([$played, self::playedTo($trouble, $computer, $played)] as $ref) {
+            $device = $ref === null ? null : $devices[(string) $ref] ?? null;
+            if ($device !== null) {
+                yield from Devices::enabling($device, $trouble->rig->units[$computer]);
             }
         }
     }
