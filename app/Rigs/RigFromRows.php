@@ -86,6 +86,8 @@ final class RigFromRows
                 'system' => $row->system === null ? null : (object) array_filter($row->system, fn (string $said) => $said !== ''),
                 'licence' => $row->licence,
                 'edition' => $row->edition,
+                'follows' => $row->follows === null ? null : json_decode($row->follows),
+                'linked' => $row->linked,
                 'names' => $row->names === null ? null : (object) $row->names,
                 'settings' => (object) [
                     'points' => $this->map($points[$row->key] ?? [], 'point', fn ($set) => $this->pointControls($set)),
@@ -243,6 +245,9 @@ final class RigFromRows
                 'pick_from' => $point->pick_from,
                 'several' => $point->several,
                 'device_of' => $point->device_of,
+                'solo' => $point->solo,
+                'solo_tap' => $point->solo_tap,
+                'can_follow' => $point->can_follow,
                 'made_at' => $point->made_at === null ? null : (object) $point->made_at,
                 'holds' => $point->holds,
                 'device' => $this->offer($point),
@@ -272,6 +277,7 @@ final class RigFromRows
             'made_at' => $model->made_at === null ? null : (object) $model->made_at,
             'holds' => $model->holds,
             'takes' => $model->takes,
+            'rules' => $model->rules === null ? [] : json_decode($model->rules),
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,

@@ -241,6 +241,10 @@ final class RigRows
                 'licence' => $unit->licence,
                 'values' => $unit->values === [] ? null : self::json((object) array_map(DocumentWriter::value(...), $unit->values)),
                 'edition' => $unit->edition,
+                'follows' => $unit->follows === []
+                    ? null
+                    : self::json((object) array_map((new DocumentWriter)->following(...), $unit->follows)),
+                'linked' => $unit->linked === [] ? null : self::json($unit->linked),
                 'names' => $unit->names === [] ? null : self::json((object) $unit->names),
             ];
             foreach ($unit->needs as $i => $needed) {
@@ -453,6 +457,9 @@ final class RigRows
                 'made_at' => self::json((new DocumentWriter)->madeAt($model->made)),
                 'holds' => $model->holds?->value,
                 'takes' => $model->takes->value,
+                'rules' => $model->rules === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->rule(...), array_values($model->rules))),
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
             ];
@@ -474,6 +481,9 @@ final class RigRows
                     'pick_from' => $point->pickFrom === [] ? null : self::json($point->pickFrom),
                     'several' => $point->several,
                     'device_of' => $point->deviceOf,
+                    'solo' => $point->solo,
+                    'solo_tap' => $point->soloTap->value,
+                    'can_follow' => $point->canFollow === [] ? null : self::json($point->canFollow),
                     'made_at' => self::json((new DocumentWriter)->madeAt($point->made)),
                     'holds' => $point->holds?->value,
                     ...self::offer($point->device),

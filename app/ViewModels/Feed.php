@@ -21,10 +21,19 @@ final readonly class Feed
     /**
      * @param  string  $from  what it comes from, with the effects that it passes: "Microphone through gate, compressor"
      * @param  list<Source>  $sources
+     * @param  string  $by  what has it stand so, where that is no hand: "as in Main", "soloed", "Hall off"; empty otherwise
+     * @param  list<string>  $movesWith  routes whose levels move with it
      * @param  list<string>  $instead  labels of the others of its exclusive group: of these one is on
      */
-    public function __construct(public string $key, public string $from, public Route $now, public array $sources, public array $instead)
-    {
+    public function __construct(
+        public string $key,
+        public string $from,
+        public Route $now,
+        public array $sources,
+        public array $instead,
+        public string $by = '',
+        public array $movesWith = [],
+    ) {
         $this->canSwitch = $now->allows(RouteSetting::On);
         $this->canLevel = $now->allows(RouteSetting::Db);
         $this->canTap = $now->allows(RouteSetting::Tap);

@@ -12,6 +12,7 @@ final readonly class Key
     private const DOES = [
         'mute' => ['Mute', 'Unmute'],
         'mono' => ['Mono', 'Stereo'],
+        'solo' => ['Solo', 'Solo off'],
     ];
 
     private function __construct(public string $field, public string $does, public bool $isOn, public bool $isMarked)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Listener;
 
 /** What one output of a unit gets: what is in it, what is left out, and who listens. */
@@ -13,9 +14,18 @@ final readonly class Recipe
     /**
      * @param  list<Feed>  $feeds  in the model's order
      * @param  list<Listener>  $listeners
+     * @param  array<string, string>  $leaders  outputs that it can follow, by id
+     * @param  array<string, string>  $models  outputs that it can be made like, once, by id
      */
-    public function __construct(public Point $output, public Control $control, public array $feeds, public array $listeners)
-    {
+    public function __construct(
+        public Point $output,
+        public Control $control,
+        public array $feeds,
+        public array $listeners,
+        public array $leaders = [],
+        public ?Following $follows = null,
+        public array $models = [],
+    ) {
     }
 
     /** @return list<Feed> */
@@ -28,6 +38,21 @@ final readonly class Recipe
     public function out(): array
     {
         return array_values(array_filter($this->feeds, fn (Feed $feed) => ! $feed->now->on));
+    }
+
+    /** "follows Main with its fader, except Bob"; empty where it has a recipe of its own. */
+    public function following(): string
+    {
+        if ($this->follows === null) {
+            return '';
+        }
+        $except = array_values(array_map(
+            fn (Feed $feed) => $feed->from,
+            array_filter($this->feeds, fn (Feed $feed) => in_array($feed->now->from, $this->follows->except, true)),
+        ));
+
+        return "follows {$this->leaders[$this->follows->of]}".($this->follows->withFader ? ' with its fader' : '')
+            .($except === [] ? '' : ', except '.self::list($except));
     }
 
     /** The recipe as a person would read it to another. */

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Edit\CopyRecipe;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Rule;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
@@ -35,6 +39,9 @@ final readonly class Recipes
                     new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
                     array_values(array_map($this->feed(...), $feeds)),
                     $passage->listenersBehind("{$unit->id}/{$point->id}"),
+                    $this->labels($point->canFollow),
+                    $unit->follows[$point->id] ?? null,
+                    $this->labels($this->alike($point)),
                 );
             }
         }
@@ -115,7 +122,80 @@ final readonly class Recipes
             $this->graph->state->route($this->unit->id, $route),
             $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"),
             $instead,
+            $this->by($route),
+            $this->movesWith($route),
         );
+    }
+
+    /**
+     * @param  list<string>  $points
+     * @return array<string, string> what points are called, by id
+     */
+    private function labels(array $points): array
+    {
+        return array_combine($points, array_map(fn (string $id) => $this->model->points[$id]->label, $points));
+    }
+
+    /** @return list<string> other outputs of which something could be copied */
+    private function alike(Point $output): array
+    {
+        $to = new PointRef($this->unit->id, $output->id);
+
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($this->model->points)),
+            fn (string $id) => CopyRecipe::isPossible($this->graph->rig, new PointRef($this->unit->id, $id), $to),
+        ));
+    }
+
+    /** What has a route stand as it does, where that is no hand. */
+    private function by(Route $route): string
+    {
+        $state = $this->graph->state;
+        $follows = $this->unit->follows[$route->to] ?? null;
+        $soloed = $state->soloedOver($this->unit->id, $route->to);
+        $rule = $state->ruleOf($this->unit->id, $route->key());
+
+        return match (true) {
+            $soloed !== [] => isset($soloed[$route->from]) ? 'soloed' : 'not soloed',
+            $rule !== null => "{$rule->label}, {$rule->words($this->model)}",
+            $follows !== null && ! in_array($route->from, $follows->except, true)
+                && isset($this->model->routes["{$route->from}>{$follows->of}"]) => "as in {$this->model->points[$follows->of]->label}",
+            default => '',
+        };
+    }
+
+    /** @return list<string> */
+    private function movesWith(Route $route): array
+    {
+        $with = [];
+        foreach ($this->unit->linked as $keys) {
+            foreach (in_array($route->key(), $keys, true) ? array_diff($keys, [$route->key()]) : [] as $key) {
+                $other = $this->model->routes[$key];
+                $with[] = "{$this->model->points[$other->from]->label} → {$this->model->points[$other->to]->label}";
+            }
+        }
+
+        return $with;
+    }
+
+    /** @return array<string, string> routes whose levels a level can be linked with, by key */
+    public function linkable(): array
+    {
+        $routes = array_filter($this->model->routes, fn (Route $route) => $route->allows(RouteSetting::Db));
+
+        return array_map(
+            fn (Route $route) => "{$this->model->points[$route->from]->label} → {$this->model->points[$route->to]->label}",
+            $routes,
+        );
+    }
+
+    /** @return list<array{label: string, words: string, isInForce: bool}> the unit's rules */
+    public function rules(): array
+    {
+        return array_values(array_map(fn (Rule $rule) => [
+            'label' => $rule->label, 'words' => $rule->words($this->model),
+            'isInForce' => $this->graph->state->isInForce($this->unit->id, $rule),
+        ], $this->model->rules));
     }
 
     /** A point at the end of a chain of effects is named after what enters the chain, and the effects in their order. */

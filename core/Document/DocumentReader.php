@@ -22,6 +22,7 @@ use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
@@ -285,10 +286,13 @@ final class DocumentReader
             ? ['', '']
             : [$unit->text('licence', Bounds::NAME) ?? '', $unit->text('edition', Bounds::NOTE) ?? ''];
         $names = $this->version < 2 ? [] : $this->pointNames($unit);
+        $follows = $this->version < 2 ? [] : $this->follows($unit);
+        $linked = $this->version < 2 ? [] : $this->linked($unit);
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
-                $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names) : null;
+                $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names,
+                $follows, $linked) : null;
     }
 
     /** @return array<string, string> names of somebody's own, by point */
@@ -307,6 +311,40 @@ final class DocumentReader
         }
 
         return $names;
+    }
+
+    /** @return array<string, Following> by point */
+    private function follows(Fields $unit): array
+    {
+        $follows = [];
+        foreach ($unit->map('follows') as $point => $data) {
+            $fields = $unit->inside($data, $unit->at('follows').'/'.Problem::token((string) $point));
+            $of = $fields->id('of');
+            $withFader = $fields->flag('with_fader') ?? false;
+            $except = $this->ids($fields, 'except');
+            if ($fields->done() && $of !== null) {
+                $follows[(string) $point] = new Following($of, $withFader, $except);
+            }
+        }
+
+        return $follows;
+    }
+
+    /** @return list<list<string>> keys of routes that are linked */
+    private function linked(Fields $unit): array
+    {
+        $linked = [];
+        foreach ($unit->list('linked', 100) as $i => $keys) {
+            $isList = is_array($keys) && count($keys) >= 2 && count($keys) <= 100 && array_filter($keys, is_string(...)) === $keys
+                && count(array_unique($keys)) === count($keys);
+            if ($isList) {
+                $linked[] = array_values($keys);
+            } else {
+                $unit->problem($unit->at('linked').'/'.$i, 'This is a list of two routes or more, each once.');
+            }
+        }
+
+        return $linked;
     }
 
     /** @return array{string, string} price and supplier */

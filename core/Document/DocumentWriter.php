@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\AutoMute;
+use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
@@ -17,6 +18,7 @@ use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Equipment\Socket;
@@ -31,6 +33,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
@@ -208,6 +211,7 @@ final class DocumentWriter
                 'meters' => array_map($this->meter(...), array_values($model->meters)),
                 'lamps' => array_map($this->lamp(...), array_values($model->lamps)),
                 'takes' => $model->takes === Takes::Chosen ? null : $model->takes->value,
+                'rules' => array_map($this->rule(...), array_values($model->rules)),
             ]),
         ];
     }
@@ -258,7 +262,8 @@ final class DocumentWriter
             ...$this->filled([
                 'pick_from' => array_map(fn (PickFrom $one) => $one->value, $point->pickFrom),
                 'several' => $point->several === 1 ? null : $point->several, 'device_of' => $point->deviceOf,
-                'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value,
+                'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value, 'solo' => $point->solo,
+                'solo_tap' => $point->soloTap === Tap::PreFader ? null : $point->soloTap->value, 'can_follow' => $point->canFollow,
             ]),
         ];
     }
@@ -327,6 +332,23 @@ final class DocumentWriter
         ];
     }
 
+    /** @return array<string, mixed> */
+    public function rule(Rule $rule): array
+    {
+        return [
+            'id' => $rule->id, 'label' => $rule->label,
+            'when' => array_map(fn (Condition $one) => ['point' => $one->point, 'is' => $one->is->value], $rule->when),
+            ...$this->filled(['any' => $rule->isAny]),
+            'routes' => (object) $rule->routes,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function following(Following $one): array
+    {
+        return ['of' => $one->of, ...$this->filled(['with_fader' => $one->withFader, 'except' => $one->except])];
+    }
+
     /** A value of a setting as documents hold it. */
     public static function value(string|bool|float $value): string|bool|int|float
     {
@@ -391,7 +413,8 @@ final class DocumentWriter
             ...($unit->system === null ? [] : ['system' => [
                 'name' => $unit->system->name, ...$this->filled(['version' => $unit->system->version]),
             ]]),
-            ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names)]),
+            ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names),
+                'follows' => $this->map(array_map($this->following(...), $unit->follows)), 'linked' => $unit->linked]),
         ];
     }
 

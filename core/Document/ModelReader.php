@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\ChannelMap;
+use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
@@ -27,12 +28,14 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Span;
+use HiddenWire\Core\Equipment\Standing;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Equipment\Takes;
@@ -40,6 +43,7 @@ use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Problem;
 
 /** Reads one equipment model, of a document or of the catalogue. */
 final class ModelReader
@@ -48,6 +52,8 @@ final class ModelReader
     public const MAX_CHANNELS = Bounds::CHANNELS;
 
     private const MOST_DEVICES = 32;
+
+    private const MOST_CONDITIONS = 20;
 
     private const MOST_MARKS = 60;
 
@@ -82,10 +88,11 @@ final class ModelReader
         $meters = $this->version < 2 ? [] : $this->each($model, 'meters', $this->meter(...), 400);
         $lamps = $this->version < 2 ? [] : $this->each($model, 'lamps', $this->lamp(...), 400);
         $takes = $this->version < 2 ? null : $model->choice('takes', Takes::class, needed: false);
+        $rules = $this->version < 2 ? [] : $this->each($model, 'rules', $this->rule(...), 100);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen)
+                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen, $rules)
             : null;
     }
 
@@ -127,7 +134,7 @@ final class ModelReader
     /**
      * Reads a list of things that have an id (a route's is its key) and refuses an id that comes twice.
      *
-     * @template T of Socket|Lane|Point|Route|Setting|Meter|Lamp
+     * @template T of Socket|Lane|Point|Route|Setting|Meter|Lamp|Rule
      *
      * @param  callable(Fields): (T|null)  $read
      * @return array<string, T>
@@ -243,10 +250,13 @@ final class ModelReader
         $several = $this->version < 2 ? null : $point->whole('several', 1, self::MOST_DEVICES);
         $deviceOf = $this->version >= 2 && $point->has('device_of') ? $point->id('device_of') : null;
         [$made, $holds] = $this->lives($point);
+        $solo = $this->version >= 2 && $point->has('solo') ? $point->id('solo') : null;
+        $soloTap = $this->version < 2 ? null : $point->choice('solo_tap', Tap::class, needed: false);
+        $canFollow = $this->version < 2 ? [] : $this->pointsIn($point, 'can_follow');
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
             ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo,
-                $pickFrom, $several ?? 1, $deviceOf, $made, $holds)
+                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow)
             : null;
     }
 
@@ -493,6 +503,53 @@ final class ModelReader
             ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can, $choice,
                 $made, $holds)
             : null;
+    }
+
+    private function rule(Fields $rule): ?Rule
+    {
+        $id = $rule->id('id');
+        $label = $rule->text('label', Bounds::SHORT_NAME, needed: true);
+        $when = [];
+        foreach ($rule->list('when', self::MOST_CONDITIONS) as $i => $data) {
+            $one = $rule->inside($data, $rule->at('when').'/'.$i);
+            $point = $one->id('point');
+            $is = $one->choice('is', Standing::class);
+            if ($one->done() && $point !== null && $is !== null) {
+                $when[] = new Condition($point, $is);
+            }
+        }
+        $isAny = $rule->flag('any') ?? false;
+        $routes = [];
+        foreach ($rule->map('routes') as $key => $on) {
+            if (is_bool($on)) {
+                $routes[(string) $key] = $on;
+            } else {
+                $rule->problem($rule->at('routes').'/'.Problem::token((string) $key), 'This is on or off: true or false.');
+            }
+        }
+        if ($rule->isSound() && ($when === [] || $routes === [])) {
+            $rule->problem($rule->pointer, 'A rule says "when" something is so, and which "routes" are on or off then.');
+        }
+
+        return $rule->done() && $id !== null && $label !== null && $when !== [] && $routes !== []
+            ? new Rule($id, $label, $when, $isAny, $routes)
+            : null;
+    }
+
+    /** @return list<string> points that a list names */
+    private function pointsIn(Fields $of, string $key): array
+    {
+        $points = [];
+        foreach ($of->list($key, 100) as $i => $value) {
+            $point = $of->asId($value, $of->at($key).'/'.$i);
+            if ($point !== null && in_array($point, $points, true)) {
+                $of->problem($of->at($key).'/'.$i, "\"{$point}\" is named twice.");
+            } elseif ($point !== null) {
+                $points[] = $point;
+            }
+        }
+
+        return $points;
     }
 
     private function channelMap(Fields $route): ?ChannelMap

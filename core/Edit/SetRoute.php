@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\State;
 
 /** Sets a route: for good, or as what a situation changes. */
 final readonly class SetRoute implements RigEdit
@@ -18,9 +22,42 @@ final readonly class SetRoute implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
+        foreach ($this->along($rig) as $key => $db) {
+            $rig = (new self(new RouteRef($this->at->unit, $key), new RouteSettings(db: $db), $this->situation))->alone($rig);
+        }
+
+        return $this->alone($rig);
+    }
+
+    private function alone(Rig $rig): Rig
+    {
         return $this->situation === null
             ? Settings::ofUnit($rig, $this->at->unit, fn ($unit) => $unit->with(routes: $this->switched($rig, $unit->routes)))
             : Settings::ofSituation($rig, $this->situation, new Change($this->at, $this->set));
+    }
+
+    /** @return array<string, Decibels> where the levels go that are linked with this one, by route key */
+    private function along(Rig $rig): array
+    {
+        $along = [];
+        $to = $this->set->db;
+        if ($to === null) {
+            return [];
+        }
+        foreach ($rig->units[$this->at->unit]->linked as $keys) {
+            if (! in_array($this->at->key, $keys, true)) {
+                continue;
+            }
+            $state = new State($rig, $rig->situation($this->situation) ?? $rig->base());
+            $routes = $rig->modelOf($this->at->unit)->routes;
+            $moved = $to->value() - $state->route($this->at->unit, $routes[$this->at->key])->db->value();
+            foreach (array_diff($keys, [$this->at->key]) as $key) {
+                $db = $state->route($this->at->unit, $routes[$key])->db->value() + $moved;
+                $along[$key] = Decibels::of(round(max(-Bounds::DB, min(Bounds::DB, $db)), 2));
+            }
+        }
+
+        return $along;
     }
 
     /**
@@ -61,8 +98,12 @@ final readonly class SetRoute implements RigEdit
         $unit = $rig->units[$this->at->unit];
         $model = $rig->modelOf($unit);
         $route = $model->routes[$this->at->key];
+        $along = [];
+        foreach ($this->along($rig) as $key => $db) {
+            $along[] = (new Names($rig))->route(new RouteRef($this->at->unit, $key))." at {$db->text()} dB";
+        }
 
         return "{$unit->name}: {$model->points[$route->from]->label} → {$model->points[$route->to]->label} ".$this->set->words()
-            .Settings::where($rig, $this->situation);
+            .($along === [] ? '' : ', and with it '.implode(', ', $along)).Settings::where($rig, $this->situation);
     }
 }

@@ -20,6 +20,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Origin;
@@ -92,6 +93,8 @@ final class Swap
             routes: $this->routes(),
             values: $this->values(),
             names: $this->names(),
+            follows: $this->follows(),
+            linked: $this->linked(),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -158,6 +161,51 @@ final class Swap
         }
 
         return $names;
+    }
+
+    /** @return array<string, Following> outputs that can follow their leader's counterpart too */
+    private function follows(): array
+    {
+        $kept = [];
+        foreach ($this->unit->follows as $id => $following) {
+            [$point, $of] = [$this->counterpoint((string) $id), $this->counterpoint($following->of)];
+            if ($point === null || $of === null || ! in_array($of->id, $point->canFollow, true)) {
+                $this->lose("that {$this->old->points[$id]->label} follows {$this->old->points[$following->of]->label}");
+
+                continue;
+            }
+            $except = [];
+            foreach ($following->except as $from) {
+                $there = $this->counterpoint($from);
+                if ($there !== null && isset($this->new->routes["{$there->id}>{$point->id}"])) {
+                    $except[] = $there->id;
+                }
+            }
+            $kept[$point->id] = $following->with(of: $of->id, except: $except);
+        }
+
+        return array_diff_key($kept, array_flip(array_filter(
+            array_keys($kept),
+            fn (int|string $id) => isset($kept[$kept[$id]->of]),
+        )));
+    }
+
+    /** @return list<list<string>> routes whose levels move together on the new model too */
+    private function linked(): array
+    {
+        $linked = [];
+        foreach ($this->unit->linked as $keys) {
+            $kept = array_values(array_unique(array_filter(
+                array_map($this->routeKey(...), $keys),
+                fn (?string $key) => $key !== null && $this->new->routes[$key]->allows(RouteSetting::Db),
+            )));
+            if (count($kept) < count($keys)) {
+                $this->lose('a link of levels');
+            }
+            $linked = count($kept) < 2 ? $linked : [...$linked, $kept];
+        }
+
+        return $linked;
     }
 
     private function cable(Cable $cable): ?Cable

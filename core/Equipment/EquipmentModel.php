@@ -23,6 +23,7 @@ final readonly class EquipmentModel
      * @param  array<string, Lamp>  $lamps  by id, in order
      * @param  MadeAt|null  $made  where its faders, routes and picks are set, unless a setting says otherwise
      * @param  Holds|null  $holds  how long these stay as they were set
+     * @param  array<string, Rule>  $rules  by id, in order
      * @param  Takes  $takes  by what its system chooses the default devices
      */
     public function __construct(
@@ -44,6 +45,7 @@ final readonly class EquipmentModel
         public array $meters = [],
         public array $lamps = [],
         public Takes $takes = Takes::Chosen,
+        public array $rules = [],
     ) {
     }
 

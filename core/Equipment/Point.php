@@ -22,6 +22,9 @@ final readonly class Point
      * @param  string|null  $deviceOf  the point whose device it takes, with channels of its own; null where it has a device of its own
      * @param  MadeAt|null  $made  where its controls and its pick are set, where that is not as with the rest of the unit
      * @param  Holds|null  $holds  how long they stay, where that is not as with the rest of the unit
+     * @param  string|null  $solo  the listening bus that it takes over while its solo switch is on; null where it has none
+     * @param  Tap  $soloTap  where it is taken then
+     * @param  list<string>  $canFollow  outputs that it can follow
      * @param  string  $print  what the model calls it, where the label is a name of somebody's own
      */
     public function __construct(
@@ -42,6 +45,9 @@ final readonly class Point
         public ?MadeAt $made = null,
         public ?Holds $holds = null,
         public string $print = '',
+        public ?string $solo = null,
+        public Tap $soloTap = Tap::PreFader,
+        public array $canFollow = [],
     ) {
     }
 

@@ -25,6 +25,16 @@ final readonly class Span
         return ! $db->isBelow($this->from) && ! $this->to->isBelow($db);
     }
 
+    /** The setting within it that is nearest to a level. */
+    public function nearest(Decibels $db): Decibels
+    {
+        return match (true) {
+            $db->isBelow($this->from) => $this->from,
+            $this->to->isBelow($db) => $this->to,
+            default => $db,
+        };
+    }
+
     public function isShutAt(Decibels $db): bool
     {
         return $db->equals($this->from) && $this->from->value() <= self::SHUT_BELOW_DB;

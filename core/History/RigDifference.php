@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\History;
 
+use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Rig\Cable;
@@ -120,6 +121,13 @@ final readonly class RigDifference
                     ? null
                     : (new NamePoint(new PointRef($unit->id, (string) $point), $name))->words($this->after);
             }
+            foreach (array_keys($unit->follows + $was->follows) as $point) {
+                $isHere = isset($this->after->modelOf($unit)->points[$point]);
+                $lines[] = ! $isHere || ($unit->follows[$point] ?? null) == ($was->follows[$point] ?? null)
+                    ? null
+                    : (new Follow(new PointRef($unit->id, (string) $point), $unit->follows[$point] ?? null))->words($this->after);
+            }
+            $lines[] = $was->linked === $unit->linked ? null : "the linked levels of {$unit->name} changed";
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
             $lines[] = match (true) {
                 $was->readyS === $unit->readyS => null,

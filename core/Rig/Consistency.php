@@ -14,6 +14,7 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Standing;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Count;
 
@@ -199,6 +200,7 @@ final class Consistency
         if ($model->takes !== Takes::Chosen && ! $model->family->isHost()) {
             $this->problem("{$base}/takes", 'Only a computer or tablet takes devices.');
         }
+        $this->inside($model);
         foreach (array_values($model->points) as $p => $point) {
             $this->picking($model, $point, "{$base}/points/{$p}");
         }
@@ -296,6 +298,79 @@ final class Consistency
         }
     }
 
+    /** Solo switches, outputs that can follow others, and rules. */
+    private function inside(EquipmentModel $model): void
+    {
+        $base = '/models/'.$model->id;
+        foreach (array_values($model->points) as $p => $point) {
+            if ($point->solo !== null && ! isset($model->points[$point->solo])) {
+                $this->problem("{$base}/points/{$p}/solo", "The model has no point \"{$point->solo}\".");
+            }
+            foreach ($point->canFollow as $f => $of) {
+                if (! isset($model->points[$of]) || $of === $point->id) {
+                    $this->problem("{$base}/points/{$p}/can_follow/{$f}", 'This is another point of the model.');
+                }
+            }
+        }
+        foreach (array_values($model->rules) as $r => $rule) {
+            foreach ($rule->when as $w => $condition) {
+                $point = $model->points[$condition->point] ?? null;
+                if ($point === null) {
+                    $this->problem("{$base}/rules/{$r}/when/{$w}/point", "The model has no point \"{$condition->point}\".");
+                } elseif ($condition->is === Standing::Soloed && $point->solo === null) {
+                    $this->problem("{$base}/rules/{$r}/when/{$w}/is", "\"{$condition->point}\" has no solo switch.");
+                }
+            }
+            foreach (array_keys($rule->routes) as $key) {
+                if (! isset($model->routes[$key])) {
+                    $this->problem(
+                        "{$base}/rules/{$r}/routes/".Problem::token((string) $key),
+                        "The model has no route \"{$key}\".",
+                    );
+                }
+            }
+        }
+    }
+
+    /** Outputs of a unit that follow others, and levels that are linked. */
+    private function joined(Unit $unit, EquipmentModel $model, int $i): void
+    {
+        foreach ($unit->follows as $id => $following) {
+            $pointer = "/units/{$i}/follows/".Problem::token((string) $id);
+            $point = $model->points[$id] ?? null;
+            if ($point === null) {
+                $this->problem($pointer, "The model \"{$model->id}\" has no point \"{$id}\".");
+
+                continue;
+            }
+            if (! in_array($following->of, $point->canFollow, true)) {
+                $this->problem("{$pointer}/of", $point->canFollow === []
+                    ? "\"{$point->label}\" follows no other output."
+                    : "\"{$point->label}\" follows one of ".implode(', ', $point->canFollow).'.');
+            } elseif (isset($unit->follows[$following->of])) {
+                $this->problem("{$pointer}/of", "\"{$following->of}\" follows another output itself.");
+            }
+            foreach ($following->except as $e => $from) {
+                if (! isset($model->routes["{$from}>{$id}"])) {
+                    $this->problem("{$pointer}/except/{$e}", "Nothing leads from \"{$from}\" to \"{$id}\".");
+                }
+            }
+        }
+        $seen = [];
+        foreach ($unit->linked as $l => $keys) {
+            foreach ($keys as $k => $key) {
+                $pointer = "/units/{$i}/linked/{$l}/{$k}";
+                if (! ($model->routes[$key] ?? null)?->allows(RouteSetting::Db)) {
+                    $this->problem($pointer, "The model \"{$model->id}\" has no route \"{$key}\" with a level of its own.");
+                }
+                if (isset($seen[$key])) {
+                    $this->problem($pointer, 'This route is linked already.');
+                }
+                $seen[$key] = true;
+            }
+        }
+    }
+
     private function units(): void
     {
         $hosts = [];
@@ -334,6 +409,7 @@ final class Consistency
             foreach ($unit->routes as $key => $settings) {
                 $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".Problem::token((string) $key));
             }
+            $this->joined($unit, $model, $i);
             foreach (array_keys($unit->names) as $point) {
                 if (! isset($model->points[$point])) {
                     $this->problem(

@@ -24,6 +24,7 @@ final readonly class PointSettings
         public ?bool $mono = null,
         public ?Milliseconds $delay = null,
         public ?bool $autoMute = null,
+        public ?bool $solo = null,
     ) {
     }
 

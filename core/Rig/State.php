@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Equipment\Setting;
+use HiddenWire\Core\Equipment\Standing;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
@@ -34,6 +37,12 @@ final readonly class State
 
     /** @var array<string, array<string, bool>> points that a setting mutes, or opens, by unit */
     private array $mutedBySetting;
+
+    /** @var array<string, array<string, array<string, Point>>> points that are soloed, by unit, by the bus that they take over */
+    private array $soloed;
+
+    /** @var array<string, array<string, Rule>> the rule that switches a route now, by unit, by route key */
+    private array $ruled;
 
     public function __construct(public Rig $rig, public Situation $situation)
     {
@@ -81,6 +90,72 @@ final readonly class State
         $this->routes = $routes;
         $this->picks = $picks;
         $this->selected = $selected;
+        $this->soloed = $this->soloing();
+        $this->ruled = $this->rulesInForce();
+    }
+
+    /** @return array<string, array<string, array<string, Point>>> */
+    private function soloing(): array
+    {
+        $soloed = [];
+        foreach ($this->points as $unit => $points) {
+            foreach ($points as $id => $set) {
+                $point = $set->solo === true ? $this->rig->modelOf((string) $unit)->points[$id] : null;
+                if ($point?->solo !== null) {
+                    $soloed[$unit][$point->solo][$point->id] = $point;
+                }
+            }
+        }
+
+        return $soloed;
+    }
+
+    /** @return array<string, array<string, Rule>> */
+    private function rulesInForce(): array
+    {
+        $ruled = [];
+        foreach ($this->rig->units as $unit) {
+            $model = $this->rig->modelOf($unit);
+            foreach ($model->rules as $rule) {
+                $holding = array_filter($rule->when, fn (Condition $one) => $this->holds($unit->id, $model->points[$one->point], $one->is));
+                if ($rule->isAny ? $holding !== [] : count($holding) === count($rule->when)) {
+                    foreach (array_keys($rule->routes) as $key) {
+                        $ruled[$unit->id][$key] = $rule;
+                    }
+                }
+            }
+        }
+
+        return $ruled;
+    }
+
+    /** Whether a point stands so now. */
+    public function holds(string $unit, Point $point, Standing $is): bool
+    {
+        return match ($is) {
+            Standing::Muted => $this->isMuted($unit, $point),
+            Standing::Soloed => $this->set($unit, $point)->solo ?? false,
+            Standing::Open => ! $this->isMuted($unit, $point)
+                && ! ($point->fader?->isShutAt($this->fader($unit, $point)) ?? false),
+        };
+    }
+
+    /** @return array<string, Point> points that have taken over a bus by their solo switches; none where nothing is soloed */
+    public function soloedOver(string $unit, string $bus): array
+    {
+        return $this->soloed[$unit][$bus] ?? [];
+    }
+
+    /** The rule of its unit that switches a route now; null where none does. */
+    public function ruleOf(string $unit, string $route): ?Rule
+    {
+        return $this->ruled[$unit][$route] ?? null;
+    }
+
+    /** Whether a rule of a unit is in force. */
+    public function isInForce(string $unit, Rule $rule): bool
+    {
+        return in_array($rule, $this->ruled[$unit] ?? [], true);
     }
 
     public function gain(string $unit, Point $point): Decibels
@@ -90,6 +165,14 @@ final readonly class State
 
     public function fader(string $unit, Point $point): Decibels
     {
+        $follows = $this->rig->units[$unit]->follows[$point->id] ?? null;
+        if ($follows?->withFader === true && $point->fader !== null) {
+            $leader = $this->rig->modelOf($unit)->points[$follows->of];
+            if ($leader->fader !== null) {
+                return $point->fader->nearest($this->fader($unit, $leader));
+            }
+        }
+
         return $this->set($unit, $point)->fader ?? $point->fader->db ?? Decibels::zero();
     }
 
@@ -134,8 +217,28 @@ final readonly class State
         return $this->set($unit, $point)?->of($kind) ?? $kind->usual($point);
     }
 
-    /** The route as it stands: on or off, its gain, where it is tapped. */
+    /** The route as it stands: on or off, its gain, where it is tapped; by what is set, what it follows, its unit's rules and solo. */
     public function route(string $unit, Route $route): Route
+    {
+        $follows = $this->rig->units[$unit]->follows[$route->to] ?? null;
+        $leader = $follows === null || in_array($route->from, $follows->except, true)
+            ? null
+            : $this->rig->modelOf($unit)->routes["{$route->from}>{$follows->of}"] ?? null;
+        $now = $this->asSet($unit, $leader ?? $route);
+        $now = $leader === null ? $now : $route->with(on: $now->on, db: $now->db, tap: $now->tap);
+        $rule = $this->ruled[$unit][$route->key()] ?? null;
+        if ($rule !== null && $rule->routes[$route->key()] !== $now->on) {
+            $now = $now->with(on: ! $now->on);
+        }
+        $soloed = $this->soloed[$unit][$route->to] ?? [];
+
+        return $soloed === []
+            ? $now
+            : $now->with(on: isset($soloed[$route->from]), tap: ($soloed[$route->from] ?? null)->soloTap ?? $now->tap);
+    }
+
+    /** The route as it is set by hand and by named settings. */
+    private function asSet(string $unit, Route $route): Route
     {
         if ($this->routes[$unit] === []) {
             return $route;

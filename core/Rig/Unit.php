@@ -21,6 +21,8 @@ final readonly class Unit
      * @param  int|null  $readyS  seconds from its start until it works
      * @param  array<string, string|bool|float>  $values  of named settings, by id
      * @param  array<string, string>  $names  names of its points of somebody's own, by point id
+     * @param  array<string, Following>  $follows  outputs that follow another, by point id
+     * @param  list<list<string>>  $linked  route keys whose levels move together, keeping their offsets
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -45,6 +47,8 @@ final readonly class Unit
         public string $edition = '',
         public array $values = [],
         public array $names = [],
+        public array $follows = [],
+        public array $linked = [],
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Bench;
 
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Edit\ExchangeEnds;
+use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\PlayDevice;
 use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\Replug;
@@ -26,6 +27,7 @@ use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -65,6 +67,13 @@ final class Faults
                 }
             }
             foreach ($rig->modelOf($unit)->points as $point) {
+                if ($point->solo !== null) {
+                    yield "{$unit->id}/{$point->id} soloed" => new SetPoint(new PointRef($unit->id, $point->id), new PointSettings(solo: true));
+                }
+                foreach ($point->canFollow as $of) {
+                    $follows = $unit->follows[$point->id] ?? null;
+                    yield "{$unit->id}/{$point->id} follows ".($follows === null ? $of : 'nothing') => new Follow(new PointRef($unit->id, $point->id), $follows === null ? new Following($of) : null);
+                }
                 if ($point->mute !== null) {
                     $mute = ! $state->isMuted($unit->id, $point);
                     yield "{$unit->id}/{$point->id} "

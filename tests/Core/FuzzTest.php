@@ -32,10 +32,11 @@ function injured(string $text): string
 it('survives 5,000 injured documents: a rig or an error that says where, never a crash', function () {
     mt_srand(20261125);
     $texts = [shipped('rigs/penny-slot.json'), shipped('rigs/ticket-booth.json'), shipped('starters/system-plays-console.json'),
-        shipped('starters/one-device.json'), shipped('starters/tablet-and-hub.json')];
+        shipped('starters/one-device.json'), shipped('starters/tablet-and-hub.json'),
+        shipped('starters/solo-and-rules.json')];
     $read = $refused = 0;
     for ($i = 0; $i < 5000; $i++) {
-        $text = injured($texts[$i % 5]);
+        $text = injured($texts[$i % 6]);
         try {
             $rig = (new DocumentReader)->read($text);
             // What is read can be computed.

@@ -9,6 +9,7 @@ use App\ViewModels\Computers;
 use App\ViewModels\NamesPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\SituationCard;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Unlisted;
 use Illuminate\Http\Request;
@@ -118,4 +119,35 @@ it('lists every feed with the sounds that it carries, and the points of the unit
         ->toBe(['Capsule', 'Microphone', 'W-09', 'Microphone', 'USB out', 'W-08', 'Driver mic', 'Chat microphone']);
     expect($names->shown?->id)->toBe('mixer')->and(array_column($names->points, 'label'))->toContain('Aux 1', 'Aux 2', 'Main');
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/names?select=unit:mixer")->assertOk()->assertSee('What each feed is called, stage by stage');
+});
+
+it('lets an output follow another, copies a recipe, links levels and solos, by the forms of Recipes', function () {
+    ($this->open)('starters/solo-and-rules.json');
+    ($this->edit)(['edit' => 'follow', 'unit' => 'desk', 'point' => 'guests', 'of' => 'main', 'with_fader' => '1', 'with_except' => '1', 'except' => ['computer']])
+        ->assertSessionHasNoErrors();
+    expect(($this->now)()->units['desk']->follows['guests'])->toEqual(new Following('main', true, ['computer']));
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:desk")->assertOk()->assertSee('follows Main with its fader, except Computer')
+        ->assertSee('Hall off')->assertSee('in force');
+    ($this->edit)(['edit' => 'follow', 'unit' => 'desk', 'point' => 'guests', 'of' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['desk']->follows)->toHaveKeys(['hall'])->not->toHaveKey('guests');
+    ($this->edit)(['edit' => 'follow', 'unit' => 'desk', 'point' => 'phones', 'of' => 'main'])->assertSessionHasErrors('of');
+    ($this->edit)(['edit' => 'follow', 'unit' => 'desk', 'point' => 'hall', 'of' => 'main', 'with_except' => '1', 'except' => ['nowhere']])
+        ->assertSessionHasErrors('except');
+
+    ($this->edit)(['edit' => 'route', 'unit' => 'desk', 'route' => 'mic-1>main', 'db' => '-6'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'copy-recipe', 'unit' => 'desk', 'point' => 'phones', 'from' => 'main'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['desk']->routes['mic-1>phones']->db?->number())->toBe(-6);
+    ($this->edit)(['edit' => 'copy-recipe', 'unit' => 'desk', 'point' => 'phones', 'from' => 'phones'])->assertSessionHasErrors('from');
+
+    ($this->edit)(['edit' => 'link-level', 'unit' => 'desk', 'route' => 'mic-1>phones', 'with' => 'mic-1>main'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'route', 'unit' => 'desk', 'route' => 'mic-1>main', 'db' => '-10'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['desk']->routes['mic-1>phones']->db?->number())->toBe(-10)
+        ->and(session('said'))->toContain('and with it Host (Mic 1) → Phones at −10.0 dB');
+    ($this->edit)(['edit' => 'link-level', 'unit' => 'desk', 'route' => 'mic-1>phones', 'with' => 'mic-1>phones'])->assertSessionHasErrors('with');
+    ($this->edit)(['edit' => 'link-level', 'unit' => 'desk', 'route' => 'mic-1>phones', 'with' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['desk']->linked)->toBe([]);
+
+    ($this->edit)(['edit' => 'point', 'unit' => 'desk', 'point' => 'mic-1', 'solo' => '1', 'situation' => 'check'])->assertSessionHasNoErrors();
+    expect(array_values(array_filter(($this->now)()->situations['check']->changes, fn ($change) => (string) $change->at === 'desk/mic-1'))[0]->set->solo)->toBeTrue();
+    ($this->edit)(['edit' => 'point', 'unit' => 'desk', 'point' => 'main', 'solo' => '1'])->assertSessionHasErrors();
 });

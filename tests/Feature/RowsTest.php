@@ -19,6 +19,8 @@ use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\ClearPlugs;
 use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\Follow;
+use HiddenWire\Core\Edit\LinkLevels;
 use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
 use HiddenWire\Core\Edit\NamePoint;
@@ -46,11 +48,13 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Edit\Written;
+use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Phase;
@@ -59,6 +63,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig as CoreRig;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Unlisted;
@@ -80,8 +85,13 @@ function someEdit(CoreRig $rig): ?RigEdit
     $picks = array_filter($rig->picks, fn ($pick) => $rig->point($pick->at)->picks !== null);
 
     $settings = $unit === null ? [] : array_values($rig->modelOf($unit)->settings);
+    $points = $unit === null ? [] : array_values($rig->modelOf($unit)->points);
+    [$following, $soloing] = [array_values(array_filter($points, fn ($point) => $point->canFollow !== [])),
+        array_values(array_filter($points, fn ($point) => $point->solo !== null))];
+    $levels = $unit === null ? []
+        : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 35)) {
+    return match (mt_rand(0, 38)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -132,6 +142,12 @@ function someEdit(CoreRig $rig): ?RigEdit
         33 => $picks === [] ? null : new SetPick(array_values($picks)[0]->at,
             array_values($picks)[0]->with(mode: DriverMode::cases()[mt_rand(0, 2)]), mt_rand(0, 1) === 0 ? null : (string) $situation),
         34 => new ClearPlugs((string) $situation),
+        35 => $following === [] ? null : new Follow(new PointRef((string) $unit, $following[0]->id), mt_rand(0, 2) === 0 ? null
+            : new Following($following[0]->canFollow[0], mt_rand(0, 1) === 0)),
+        36 => count($levels) < 2 ? null : new LinkLevels(new RouteRef((string) $unit, $levels[mt_rand(0, count($levels) - 1)]->key()),
+            mt_rand(0, 2) === 0 ? null : $levels[0]->key()),
+        37 => $soloing === [] ? null : new SetPoint(new PointRef((string) $unit, $soloing[0]->id), new PointSettings(solo: mt_rand(0, 1) === 0),
+            mt_rand(0, 1) === 0 ? null : (string) $situation),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };
@@ -162,5 +178,5 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
     }
     expect($made)->toBeGreaterThan(12);
 })->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json',
-    'starters/one-device.json', 'starters/tablet-and-hub.json'])
+    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json'])
     ->with([3, 17, 2026]);

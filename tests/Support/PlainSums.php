@@ -204,7 +204,7 @@ final class PlainSums
             $at = "{$id}/{$point['id']}";
             $set = $this->set[$at] ?? [];
             $gain = $this->isMuted($id, $model, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
-            $fader = isset($point['fader']) ? $set['fader'] ?? $point['fader']['db'] : 0;
+            $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
             foreach (range(1, $point['channels']) as $c) {
                 $isMono = ($set['mono'] ?? $point['mono'] ?? false) && $point['channels'] === 2;
@@ -217,10 +217,22 @@ final class PlainSums
         $chosen = $this->chosen($id, $model['routes']);
         foreach ($model['routes'] as $route) {
             $key = "{$route['from']}>{$route['to']}";
-            $set = $this->set["{$id}/{$key}"] ?? [];
-            $group = $route['group'] ?? null;
-            if (! ($group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $route['on'] ?? true
-                : $chosen[$group] === ($route['choice'] ?? $key))) {
+            // An output that follows another has the other's word for each of its sounds, but for exceptions.
+            $follows = $this->units[$id]['follows'][$route['to']] ?? null;
+            $leading = array_values(array_filter($model['routes'], fn (array $one) => $follows !== null && $one['from'] === $route['from']
+                && $one['to'] === $follows['of'] && ! in_array($route['from'], $follows['except'] ?? [], true)))[0] ?? null;
+            $said = $leading ?? $route;
+            $saidKey = "{$said['from']}>{$said['to']}";
+            $set = $this->set["{$id}/{$saidKey}"] ?? [];
+            $group = $said['group'] ?? null;
+            $isOn = $group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $said['on'] ?? true
+                : $chosen[$group] === ($said['choice'] ?? $saidKey);
+            $isOn = $this->byRule($id, $model, $key) ?? $isOn;
+            $soloed = $this->soloedInto($id, $model, $route['to']);
+            $isOn = $soloed === [] ? $isOn : isset($soloed[$route['from']]);
+            $set = isset($soloed[$route['from']]) ? ['tap' => $soloed[$route['from']]] + $set : $set;
+            $route = ['db' => $said['db'] ?? 0, 'tap' => $said['tap'] ?? 'post-fader'] + $route;
+            if (! $isOn) {
                 continue;
             }
             $stage = ['input' => 'in', 'pre-fader' => 'mid', 'post-fader' => 'out'][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
@@ -230,6 +242,62 @@ final class PlainSums
                     $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
             }
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $model
+     * @param  array<string, mixed>  $point
+     */
+    private function faderOf(string $id, array $model, array $point): float
+    {
+        $follows = $this->units[$id]['follows'][$point['id']] ?? null;
+        $leader = $follows !== null && ($follows['with_fader'] ?? false) ? array_column($model['points'], null, 'id')[$follows['of']] : null;
+        if (isset($leader['fader'])) {
+            return max($point['fader']['from'], min($point['fader']['to'], $this->faderOf($id, $model, $leader)));
+        }
+
+        return $this->set["{$id}/{$point['id']}"]['fader'] ?? $point['fader']['db'];
+    }
+
+    /**
+     * Whether a rule of the unit has a route on or off now; null where none says anything. The later rule counts.
+     *
+     * @param  array<string, mixed>  $model
+     */
+    private function byRule(string $id, array $model, string $route): ?bool
+    {
+        $points = array_column($model['points'], null, 'id');
+        $is = null;
+        foreach ($model['rules'] ?? [] as $rule) {
+            $holding = array_filter($rule['when'], fn (array $one) => match ($one['is']) {
+                'muted' => $this->isMuted($id, $model, $points[$one['point']]),
+                'soloed' => $this->set["{$id}/{$one['point']}"]['solo'] ?? false,
+                'open' => ! $this->isMuted($id, $model, $points[$one['point']]) && ! (isset($points[$one['point']]['fader'])
+                    && $points[$one['point']]['fader']['from'] <= -60
+                    && $this->faderOf($id, $model, $points[$one['point']]) == $points[$one['point']]['fader']['from']),
+            });
+            if (isset($rule['routes'][$route]) && ($rule['any'] ?? false ? $holding !== [] : count($holding) === count($rule['when']))) {
+                $is = $rule['routes'][$route];
+            }
+        }
+
+        return $is;
+    }
+
+    /**
+     * @param  array<string, mixed>  $model
+     * @return array<string, string> where each point is taken that has taken a bus over
+     */
+    private function soloedInto(string $id, array $model, string $bus): array
+    {
+        $taps = [];
+        foreach ($model['points'] as $point) {
+            if (($point['solo'] ?? null) === $bus && ($this->set["{$id}/{$point['id']}"]['solo'] ?? false)) {
+                $taps[$point['id']] = $point['solo_tap'] ?? 'pre-fader';
+            }
+        }
+
+        return $taps;
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use HiddenWire\Core\Edit\CopyRecipe;
+use HiddenWire\Core\Edit\Follow;
+use HiddenWire\Core\Edit\LinkLevels;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
@@ -12,6 +15,8 @@ use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Following;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
@@ -29,6 +34,48 @@ final class SettingForms
         return $set->isEmpty()
             ? $in->refuse('on', 'Nothing to change was sent.')
             : [new SetRoute(new RouteRef($unit, $key), $set, $in->override())];
+    }
+
+    /** @return list<RigEdit> which output another follows; empty for none */
+    public static function follow(EditFields $in): array
+    {
+        $at = $in->pointOfUnit();
+        if (! $in->has('of')) {
+            return [new Follow($at, null)];
+        }
+        $now = $in->rig->units[$at->unit]->follows[$at->point] ?? null;
+        $of = $in->known('of', array_flip($in->rig->point($at)->canFollow));
+        $except = $in->isSent('with_except') ? array_values(array_unique($in->list('except'))) : $now->except ?? [];
+        $routes = $in->rig->modelOf($at->unit)->routes;
+        foreach ($except as $from) {
+            isset($routes["{$from}>{$at->point}"]) || $in->refuse('except', 'Nothing leads from there to this output.');
+        }
+
+        return [new Follow($at, new Following($of, $in->flag('with_fader') ?? false, $except))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function copyRecipe(EditFields $in): array
+    {
+        $to = $in->pointOfUnit();
+        $from = new PointRef($to->unit, $in->known('from', $in->rig->modelOf($to->unit)->points));
+
+        return CopyRecipe::isPossible($in->rig, $from, $to)
+            ? [new CopyRecipe($to->unit, $from->point, $to->point, $in->override())]
+            : $in->refuse('from', 'Nothing of this output can be copied here.');
+    }
+
+    /** @return list<RigEdit> a level that moves with another; empty for by itself */
+    public static function link(EditFields $in): array
+    {
+        $unit = $in->unit();
+        $routes = $in->rig->modelOf($unit)->routes;
+        $key = $in->known('route', $routes);
+        $with = $in->has('with') ? $in->known('with', $routes) : null;
+
+        return $with === $key
+            ? $in->refuse('with', 'A level moves with another, not with itself.')
+            : [new LinkLevels(new RouteRef($unit, $key), $with)];
     }
 
     /** @return list<RigEdit> a name of somebody's own for a point; empty for what the unit calls it */

@@ -20,6 +20,7 @@ final class ModelPoint extends Model
             'mute' => 'boolean',
             'mono' => 'boolean',
             'pick_from' => 'array',
+            'can_follow' => 'array',
             'made_at' => 'array',
             'delay_to_ms' => 'float',
             'gain_from' => 'float',

@@ -22,6 +22,7 @@ final class SituationChange extends Model
             'mute' => 'boolean',
             'mono' => 'boolean',
             'auto_mute' => 'boolean',
+            'solo' => 'boolean',
             'delay_ms' => 'float',
             'on' => 'boolean',
             'channels' => 'array',

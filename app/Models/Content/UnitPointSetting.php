@@ -16,7 +16,8 @@ final class UnitPointSetting extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['mute' => 'boolean', 'mono' => 'boolean', 'auto_mute' => 'boolean', 'delay_ms' => 'float', 'gain' => 'float',
-            'fader' => 'float'];
+        return [
+            ...array_fill_keys(['mute', 'mono', 'auto_mute', 'solo'], 'boolean'), ...array_fill_keys(['delay_ms', 'gain', 'fader'], 'float'),
+        ];
     }
 }

@@ -47,6 +47,15 @@ final class Controls
                 fn (EquipmentModel $model, Point $point) => $model->isMutedByRule($point->id),
                 fn (Point $point) => true,
             ),
+            new Toggle(
+                'solo',
+                'solo',
+                'solo switch',
+                'soloed',
+                'not soloed',
+                fn (EquipmentModel $model, Point $point) => $point->solo !== null,
+                fn (Point $point) => false,
+            ),
         ];
     }
 

@@ -108,8 +108,8 @@ final class Picks implements Remedy
         $tried = 0;
         foreach ($host === null ? [] : $trouble->graph->devices->of($host->id) as $other) {
             $isAlike = $other->direction === ($pick->tap ?? $point->picks) && $point->offers($other->ref->pickFrom($pick->tap !== null));
-            if ($isAlike && $other->isUsable() && (string) $other->ref !== (string) $pick->device && $other->ref->unit !== $at->unit
-                && $tried++ < self::OTHERS) {
+            $isElse = ! in_array((string) $other->ref, [(string) $pick->device, (string) $now?->device], true);
+            if ($isAlike && $isElse && $other->isUsable() && $other->ref->unit !== $at->unit && $tried++ < self::OTHERS) {
                 yield from $this->pick($trouble, $at, $pick->with(also: [$other->ref]), $other, $now, isOnWay: false);
             }
         }

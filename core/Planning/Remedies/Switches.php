@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning\Remedies;
 
+use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Equipment\Standing;
 use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
@@ -87,6 +90,9 @@ final class Switches implements Remedy
     private function route(Trouble $trouble, RouteRef $at, bool $on, int $further = 0): iterable
     {
         $route = $trouble->rig->modelOf($at->unit)->routes[$at->key];
+        yield from $this->solo($trouble, $at, $route, $on);
+        yield from $this->rule($trouble, $at, $on);
+        yield from $this->following($trouble, $at, $route, $on);
         if (! $route->allows(RouteSetting::On) || NamedSettings::switches($trouble, $at)) {
             return;
         }
@@ -100,6 +106,89 @@ final class Switches implements Remedy
                     : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
                 [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
         }
+    }
+
+    /** @return iterable<Candidate> a solo switch that was left on: it takes a bus over */
+    private function solo(Trouble $trouble, RouteRef $at, Route $route, bool $on): iterable
+    {
+        $soloed = $trouble->graph->state->soloedOver($at->unit, $route->to);
+        if ($soloed === [] || isset($soloed[$route->from]) === $on) {
+            return;
+        }
+        $unit = $trouble->rig->units[$at->unit]->name;
+        $bus = $trouble->rig->point(new PointRef($at->unit, $route->to))->label;
+        $labels = implode(' and ', array_map(fn (Point $point) => $point->label, $soloed));
+        $edits = [];
+        foreach ($soloed as $point) {
+            $ref = new PointRef($at->unit, $point->id);
+            $edits[] = new SetPoint($ref, new PointSettings(solo: false), $trouble->placesOf($ref, 'solo')[0]);
+        }
+        $about = array_map(fn (Point $point) => new PointRef($at->unit, $point->id), array_values($soloed));
+        yield new Candidate(
+            "solo {$at->unit} {$route->to}",
+            "{$unit}: {$labels} ".(count($soloed) === 1 ? 'is' : 'are')." soloed and took {$bus} over",
+            "Take {$labels} of {$unit} out of solo",
+            $edits,
+            Cost::SWITCH,
+            $about,
+        );
+    }
+
+    /** @return iterable<Candidate> a rule of the unit that switches a route by itself: what ends one of its conditions */
+    private function rule(Trouble $trouble, RouteRef $at, bool $on): iterable
+    {
+        $state = $trouble->graph->state;
+        $rule = $state->ruleOf($at->unit, $at->key);
+        $model = $trouble->rig->modelOf($at->unit);
+        if ($rule === null || $rule->routes[$at->key] === $on) {
+            return;
+        }
+        foreach ($rule->when as $condition) {
+            $point = $model->points[$condition->point];
+            $ref = new PointRef($at->unit, $point->id);
+            [$set, $does] = match ($condition->is) {
+                Standing::Open => [new PointSettings(mute: true), 'Mute'],
+                Standing::Muted => [new PointSettings(mute: false), 'Unmute'],
+                Standing::Soloed => [new PointSettings(solo: false), 'Take out of solo'],
+            };
+            if ($condition->is !== Standing::Soloed && $point->mute === null) {
+                continue;
+            }
+            foreach ($trouble->placesOf($ref, $condition->is === Standing::Soloed ? 'solo' : 'mute') as $more => $situation) {
+                yield new Candidate(
+                    "rule {$ref} {$condition->is->value} {$situation}",
+                    "{$trouble->rig->units[$at->unit]->name}: {$rule->label} is in force {$rule->words($model)}",
+                    "{$does} {$trouble->partOf($ref)}{$trouble->where($situation)}",
+                    [new SetPoint($ref, $set, $situation)],
+                    Cost::RULE + $more,
+                    [$at, $ref],
+                );
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> an output that follows another: its own recipe for one of the sounds */
+    private function following(Trouble $trouble, RouteRef $at, Route $route, bool $on): iterable
+    {
+        $follows = $trouble->rig->units[$at->unit]->follows[$route->to] ?? null;
+        $isLed = $follows !== null && ! in_array($route->from, $follows->except, true)
+            && isset($trouble->rig->modelOf($at->unit)->routes["{$route->from}>{$follows->of}"]);
+        if (! $isLed || ! $route->allows(RouteSetting::On)) {
+            return;
+        }
+        $model = $trouble->rig->modelOf($at->unit);
+        [$from, $to, $of] = [$model->points[$route->from]->label, $model->points[$route->to]->label, $model->points[$follows->of]->label];
+        yield new Candidate(
+            "except {$at} {$on}",
+            "{$trouble->rig->units[$at->unit]->name}: {$to} follows {$of}, which ".($on ? "leaves {$from} out" : "has {$from}"),
+            ($on ? "Let {$to} have {$from} although {$of} has it not" : "Leave {$from} out of {$to} although {$of} has it"),
+            [
+                new Follow(new PointRef($at->unit, $route->to), $follows->with(except: [...$follows->except, $route->from])),
+                new SetRoute($at, new RouteSettings(on: $on)),
+            ],
+            Cost::SWITCH + Cost::OTHER_SELECTION,
+            [$at],
+        );
     }
 
     /** What a selector is switched to instead of a route. */

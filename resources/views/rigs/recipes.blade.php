@@ -19,6 +19,9 @@
                 </nav>
             </div>
             <x-named-settings :page="$page" :unit="$shown->unit" folded />
+            @if ($shown->rules() !== [])
+                <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule) <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce']) <span class="tag">in force</span> @endif</li> @endforeach</ul>
+            @endif
             @if ($recipes->meters !== [] || $recipes->lamps !== [])
                 <details class="stock-more readings" data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
                     <p class="quiet">One sound at a time, at its own level. What a meter does not show, it can't see from where it is taken.</p>
@@ -55,12 +58,12 @@
                     @foreach ($shown->recipes as $recipe)
                         <article class="recipe">
                             <h3>{{ $recipe->output->label }}</h3>
-                            <p class="aloud">{{ $recipe->aloud() }}</p>
+                            <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '') <span class="tag">{{ $recipe->following() }}</span>@endif</p>
                             @if ($recipe->output->isControlled()) <div class="recipe-own"><x-control :page="$page" :control="$recipe->control" /></div> @endif
                             <ul class="recipe-in">
                                 @foreach ($recipe->in() as $feed)
                                     <li>
-                                        <span class="ingredient">{{ $feed->from }}@if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
+                                        <span class="ingredient">{{ $feed->from }}@if ($feed->by !== '') <small>{{ $feed->by }}</small>@endif @if ($feed->movesWith !== []) <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
                                         <span class="control">
                                             @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
                                             @if ($feed->canTap)
@@ -78,6 +81,32 @@
                                         @else <span class="feed">{{ $feed->from }}</span> @endif
                                     @endforeach
                                 </div>
+                            @endif
+                            @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== []))
+                                <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden"> {{ $recipe->output->label }}</span></summary>
+                                    @if ($recipe->leaders !== [])
+                                        <x-edit :page="$page" class="row-form" data-save :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id, 'situation' => '']">
+                                            <label>Follows <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option value="">nothing</option>@foreach ($recipe->leaders as $id => $name) <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option> @endforeach</select></label>
+                                            <label class="tick"><input type="checkbox" name="with_fader" value="1" @checked($recipe->follows?->withFader)> with its fader</label>
+                                            <input type="hidden" name="with_except" value="1"><label>except <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label }} does not take over">@foreach ($recipe->feeds as $feed) <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from, $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option> @endforeach</select></label>
+                                            <button class="do" type="submit">Save<span class="visually-hidden"> what {{ $recipe->output->label }} follows</span></button>
+                                        </x-edit>
+                                    @endif
+                                    @if ($recipe->models !== [])
+                                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
+                                            <label>Get once what <select name="from" aria-label="Output that {{ $recipe->output->label }} is made like">@foreach ($recipe->models as $id => $name) <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
+                                            <button class="do" type="submit">Copy<span class="visually-hidden"> to {{ $recipe->output->label }}</span></button>
+                                        </x-edit>
+                                    @endif
+                                    @foreach ($recipe->feeds as $feed)
+                                        @if ($feed->canLevel)
+                                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key, 'situation' => '']">
+                                                <label>{{ $feed->from }} moves with <select name="with" aria-label="What the level of {{ $feed->from }} in {{ $recipe->output->label }} moves with"><option value="">nothing</option>@foreach ($shown->linkable() as $key => $name) @if ($key !== $feed->key) <option value="{{ $key }}" @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option> @endif @endforeach</select></label>
+                                                <button class="do" type="submit">Link<span class="visually-hidden"> {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
+                                            </x-edit>
+                                        @endif
+                                    @endforeach
+                                </details>
                             @endif
                         </article>
                     @endforeach

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** One condition of a unit's rule: how a point stands. */
+final readonly class Condition
+{
+    public function __construct(public string $point, public Standing $is)
+    {
+    }
+
+    public function words(EquipmentModel $model): string
+    {
+        return "{$model->points[$this->point]->label} is {$this->is->value}";
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** How a point stands, for a rule of its unit. */
+enum Standing: string
+{
+    /** Not muted, and its fader not shut. */
+    case Open = 'open';
+    case Muted = 'muted';
+    case Soloed = 'soloed';
+}
