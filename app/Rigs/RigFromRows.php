@@ -87,6 +87,7 @@ final class RigFromRows
                 'licence' => $row->licence,
                 'edition' => $row->edition,
                 'follows' => $row->follows === null ? null : json_decode($row->follows),
+                'effects' => $row->effects === null ? null : json_decode($row->effects),
                 'linked' => $row->linked,
                 'names' => $row->names === null ? null : (object) $row->names,
                 'settings' => (object) [
@@ -148,6 +149,7 @@ final class RigFromRows
                 'want' => $row->want,
                 'own_level' => $row->own_level,
                 'alone' => $row->alone,
+                'treatment' => $row->treatment,
                 'situations' => array_map(fn ($one) => $one->situation, $held[$row->position] ?? []),
             ]),
             'situations' => $this->each(Situation::class, fn ($row) => [
@@ -157,6 +159,7 @@ final class RigFromRows
                 'absent' => $row->absent ?? [],
                 'pulled' => $row->pulled ?? [],
                 'plugged' => $row->plugged ?? [],
+                'effects' => array_map(fn (array $switch) => (object) $switch, $row->effects ?? []),
                 'defaults' => array_map(fn (array $default) => (object) $default, $row->defaults ?? []),
                 'settings' => array_map(fn (array $set) => (object) $set, $row->settings ?? []),
                 'levels' => array_map(fn (array $level) => (object) $level, $row->levels ?? []),
@@ -248,6 +251,7 @@ final class RigFromRows
                 'solo' => $point->solo,
                 'solo_tap' => $point->solo_tap,
                 'can_follow' => $point->can_follow,
+                'effects' => $point->effects === null ? null : (object) $point->effects,
                 'made_at' => $point->made_at === null ? null : (object) $point->made_at,
                 'holds' => $point->holds,
                 'device' => $this->offer($point),

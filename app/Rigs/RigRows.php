@@ -244,6 +244,9 @@ final class RigRows
                 'follows' => $unit->follows === []
                     ? null
                     : self::json((object) array_map((new DocumentWriter)->following(...), $unit->follows)),
+                'effects' => $unit->effects === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->effect(...), $unit->effects)),
                 'linked' => $unit->linked === [] ? null : self::json($unit->linked),
                 'names' => $unit->names === [] ? null : self::json((object) $unit->names),
             ];
@@ -362,6 +365,9 @@ final class RigRows
                 'name' => $situation->name,
                 'absent' => json_encode($situation->absent),
                 'pulled' => json_encode($situation->pulled),
+                'effects' => $situation->effects === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->effectSwitch(...), array_values($situation->effects))),
                 'plugged' => $situation->plugged === [] ? null : self::json($situation->plugged),
                 'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
                 'settings' => $situation->settings === []
@@ -391,6 +397,7 @@ final class RigRows
                 'want' => $wish->want->value,
                 'own_level' => $wish->ownLevel,
                 'alone' => $wish->alone,
+                'treatment' => $wish->treatment?->value,
             ];
             foreach ($wish->situations as $s => $situation) {
                 $rows[WishSituation::class][] = [
@@ -484,6 +491,7 @@ final class RigRows
                     'solo' => $point->solo,
                     'solo_tap' => $point->soloTap->value,
                     'can_follow' => $point->canFollow === [] ? null : self::json($point->canFollow),
+                    'effects' => self::json((new DocumentWriter)->rack($point->effects)),
                     'made_at' => self::json((new DocumentWriter)->madeAt($point->made)),
                     'holds' => $point->holds?->value,
                     ...self::offer($point->device),

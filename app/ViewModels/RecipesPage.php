@@ -16,6 +16,9 @@ final readonly class RecipesPage
 
     public bool $isMatrix;
 
+    /** The chains of effects of the shown unit; null where it has room for none. */
+    public ?Chains $chains;
+
     /** @var list<array{label: string, shows: array<string, string>}> what each meter of the shown unit shows, by sound, loudest first */
     public array $meters;
 
@@ -29,6 +32,8 @@ final readonly class RecipesPage
             ?? $this->units[0] ?? null;
         $this->isMatrix = $page->asked('as') === 'matrix';
         [$this->meters, $this->lamps] = $this->readings($page);
+        $chains = $this->shown === null ? null : new Chains($page->hearing->graph, $this->shown->unit);
+        $this->chains = $chains === null || $chains->all === [] ? null : $chains;
     }
 
     /** @return array{list<array{label: string, shows: array<string, string>}>, array<string, bool>} */

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\SettingValue;
@@ -30,7 +31,7 @@ final readonly class SituationCard
         $this->isShown = $situation === $page->situation;
         $this->lines = [
             ...$this->changes(), ...$this->missing(), ...$this->plugs(), ...$this->defaults(), ...$this->levels(), ...$this->settings(),
-            ...$this->wishes(),
+            ...$this->effects(), ...$this->wishes(),
         ];
     }
 
@@ -131,6 +132,18 @@ final readonly class SituationCard
             'says' => '',
             'fields' => ['edit' => 'value', 'situation' => $this->situation->id, 'unit' => $set->unit, 'setting' => $set->setting],
         ], $this->situation->settings));
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function effects(): array
+    {
+        return array_values(array_map(fn (EffectSwitch $one) => [
+            'what' => $one->words($this->page->rig),
+            'says' => '',
+            'fields' => [
+                'edit' => 'switch-effect', 'situation' => $this->situation->id, 'unit' => $one->unit, 'effect' => $one->effect, 'on' => '',
+            ],
+        ], $this->situation->effects));
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> the system's levels of devices */

@@ -55,7 +55,8 @@ final readonly class WayStrip
             Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
         };
 
-        return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '']));
+        return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '',
+            $wish->treatment->value ?? '']));
     }
 
     public static function say(HeardPair $pair): string
@@ -66,6 +67,9 @@ final readonly class WayStrip
             Verdict::Leak => 'is heard'.self::times($pair).', but must not be',
             Verdict::Doubled => 'arrives'.self::times($pair).', '.$pair->doubling?->text(),
             Verdict::Loop => 'runs through a feedback loop',
+            Verdict::Treated => $pair->effects() === []
+                ? 'arrives dry, and should be processed'
+                : 'arrives through '.implode(', ', $pair->effects()).', and should be dry',
             Verdict::OneSided => (string) $pair->loss?->words(),
             Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
             Verdict::Silent => 'is not heard; no wish is set',

@@ -8,6 +8,7 @@ use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Controls\ControlKind;
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Equipment\Tap;
@@ -21,6 +22,8 @@ use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -53,6 +56,7 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
+use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Want;
@@ -288,11 +292,12 @@ final class DocumentReader
         $names = $this->version < 2 ? [] : $this->pointNames($unit);
         $follows = $this->version < 2 ? [] : $this->follows($unit);
         $linked = $this->version < 2 ? [] : $this->linked($unit);
+        $effects = $this->version < 2 ? [] : array_values($this->each($unit, 'effects', $this->effect(...), Bounds::EFFECTS));
 
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
                 $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names,
-                $follows, $linked) : null;
+                $follows, $linked, $effects) : null;
     }
 
     /** @return array<string, string> names of somebody's own, by point */
@@ -311,6 +316,43 @@ final class DocumentReader
         }
 
         return $names;
+    }
+
+    private function effect(Fields $effect): ?Effect
+    {
+        $id = $effect->id('id');
+        $at = $effect->id('at');
+        $kind = $effect->choice('kind', EffectKind::class);
+        $name = $effect->text('name', Bounds::POINT_NAME) ?? '';
+        $on = $effect->flag('on') ?? true;
+        $delay = $effect->milliseconds('delay_ms');
+        if ($delay !== null && $delay->value() > Bounds::EFFECT_MS[1]) {
+            $delay = $effect->problem($effect->at('delay_ms'), 'An effect holds its sound back by '.Bounds::EFFECT_MS[1].' ms at most.');
+        }
+        $db = $effect->decibels('db');
+        if ($db !== null && abs($db->value()) > Bounds::EFFECT_DB[1]) {
+            $db = $effect->problem(
+                $effect->at('db'),
+                'An effect changes the level by '.Bounds::EFFECT_DB[0].' to '.Bounds::EFFECT_DB[1].' dB.',
+            );
+        }
+        $offFor = $this->ids($effect, 'off_for');
+
+        return $effect->done() && $id !== null && $at !== null && $kind !== null
+            ? new Effect($id, $at, $kind, $name, $on, $delay, $db, $offFor)
+            : null;
+    }
+
+    private function effectSwitch(Fields $switch): ?EffectSwitch
+    {
+        $unit = $switch->id('unit');
+        $effect = $switch->id('effect');
+        $on = $switch->flag('on');
+        if ($switch->isSound() && $on === null) {
+            $switch->problem($switch->at('on'), 'This is missing: whether it is on.');
+        }
+
+        return $switch->done() && $unit !== null && $effect !== null && $on !== null ? new EffectSwitch($unit, $effect, $on) : null;
     }
 
     /** @return array<string, Following> by point */
@@ -625,9 +667,10 @@ final class DocumentReader
         $own = $wish->flag('own_level') ?? false;
         $alone = $wish->flag('alone') ?? false;
         $situations = $this->ids($wish, 'situations');
+        $treatment = $this->version < 2 ? null : $wish->choice('treatment', Treatment::class, needed: false);
 
         return $wish->done() && $source !== null && $listener !== null && $want !== null
-            ? new Wish($source, $listener, $want, $own, $alone, $situations) : null;
+            ? new Wish($source, $listener, $want, $own, $alone, $situations, $treatment) : null;
     }
 
     private function situationLevel(Fields $level): ?SystemLevel
@@ -659,12 +702,14 @@ final class DocumentReader
         $absent = $this->ids($situation, 'absent');
         $pulled = $this->ids($situation, 'pulled');
         $plugged = $this->version < 2 ? [] : $this->ids($situation, 'plugged');
+        $effects = $this->version < 2 ? [] : $this->each($situation, 'effects', $this->effectSwitch(...));
         $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
         $levels = $this->version < 2 ? [] : $this->each($situation, 'levels', $this->situationLevel(...));
         $settings = $this->version < 2 ? [] : $this->each($situation, 'settings', $this->situationSetting(...));
 
         return $situation->done() && $id !== null && $name !== null
-            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings, $plugged) : null;
+            ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings, $plugged,
+                $effects) : null;
     }
 
     private function situationDefault(Fields $default): ?SituationDefault

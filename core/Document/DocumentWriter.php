@@ -7,6 +7,8 @@ namespace HiddenWire\Core\Document;
 use HiddenWire\Core\Equipment\AutoMute;
 use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\DeviceOffer;
+use HiddenWire\Core\Equipment\EffectKind;
+use HiddenWire\Core\Equipment\EffectRack;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lamp;
@@ -33,6 +35,8 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
@@ -135,7 +139,8 @@ final class DocumentWriter
             ], array_values($rig->listeners)),
             'wishes' => array_map(fn (Wish $wish) => [
                 'source' => $wish->source, 'listener' => $wish->listener, 'want' => $wish->want->value,
-                ...$this->filled(['own_level' => $wish->ownLevel, 'alone' => $wish->alone, 'situations' => $wish->situations]),
+                ...$this->filled(['own_level' => $wish->ownLevel, 'alone' => $wish->alone, 'situations' => $wish->situations,
+                    'treatment' => $wish->treatment?->value]),
             ], $rig->wishes),
             'situations' => array_map(fn (Situation $situation) => [
                 'id' => $situation->id,
@@ -145,6 +150,7 @@ final class DocumentWriter
                     'absent' => $situation->absent,
                     'pulled' => $situation->pulled,
                     'plugged' => $situation->plugged,
+                    'effects' => array_map($this->effectSwitch(...), array_values($situation->effects)),
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
                     'levels' => array_map($this->situationLevel(...), array_values($situation->levels)),
                     'settings' => array_map($this->situationSetting(...), array_values($situation->settings)),
@@ -264,6 +270,7 @@ final class DocumentWriter
                 'several' => $point->several === 1 ? null : $point->several, 'device_of' => $point->deviceOf,
                 'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value, 'solo' => $point->solo,
                 'solo_tap' => $point->soloTap === Tap::PreFader ? null : $point->soloTap->value, 'can_follow' => $point->canFollow,
+                'effects' => $this->rack($point->effects),
             ]),
         ];
     }
@@ -330,6 +337,33 @@ final class DocumentWriter
             ...$this->known(['point' => $lamp->point, 'while_muted' => $lamp->whileMuted ? null : false, 'setting' => $lamp->setting]),
             ...($lamp->value === null ? [] : ['value' => self::value($lamp->value)]),
         ];
+    }
+
+    /** @return array<string, mixed>|null */
+    public function rack(?EffectRack $rack): ?array
+    {
+        return $rack === null ? null : [
+            'most' => $rack->most,
+            ...$this->filled(['kinds' => array_map(fn (EffectKind $one) => $one->value, $rack->kinds), 'per_mix' => $rack->perMix]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function effect(Effect $effect): array
+    {
+        return [
+            'id' => $effect->id, 'at' => $effect->at, 'kind' => $effect->kind->value,
+            ...$this->filled(['name' => $effect->name]),
+            ...($effect->on ? [] : ['on' => false]),
+            ...$this->known(['delay_ms' => $effect->delay?->number(), 'db' => $effect->db?->number()]),
+            ...$this->filled(['off_for' => $effect->offFor]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function effectSwitch(EffectSwitch $switch): array
+    {
+        return ['unit' => $switch->unit, 'effect' => $switch->effect, 'on' => $switch->on];
     }
 
     /** @return array<string, mixed> */
@@ -414,7 +448,8 @@ final class DocumentWriter
                 'name' => $unit->system->name, ...$this->filled(['version' => $unit->system->version]),
             ]]),
             ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names),
-                'follows' => $this->map(array_map($this->following(...), $unit->follows)), 'linked' => $unit->linked]),
+                'follows' => $this->map(array_map($this->following(...), $unit->follows)), 'linked' => $unit->linked,
+                'effects' => array_map($this->effect(...), $unit->effects)]),
         ];
     }
 

@@ -10,6 +10,8 @@ use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EffectKind;
+use HiddenWire\Core\Equipment\EffectRack;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Holds;
@@ -54,6 +56,8 @@ final class ModelReader
     private const MOST_DEVICES = 32;
 
     private const MOST_CONDITIONS = 20;
+
+    private const MOST_OF_CHAIN = 20;
 
     private const MOST_MARKS = 60;
 
@@ -253,10 +257,11 @@ final class ModelReader
         $solo = $this->version >= 2 && $point->has('solo') ? $point->id('solo') : null;
         $soloTap = $this->version < 2 ? null : $point->choice('solo_tap', Tap::class, needed: false);
         $canFollow = $this->version < 2 ? [] : $this->pointsIn($point, 'can_follow');
+        $effects = $this->version < 2 ? null : $this->rack($point);
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
             ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo,
-                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow)
+                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow, $effects)
             : null;
     }
 
@@ -503,6 +508,27 @@ final class ModelReader
             ? new Route($from, $to, $on ?? true, $db ?? Decibels::zero(), $tap ?? Tap::PostFader, $map, $group, $delay, $can, $choice,
                 $made, $holds)
             : null;
+    }
+
+    private function rack(Fields $point): ?EffectRack
+    {
+        $rack = $point->object('effects');
+        if ($rack === null) {
+            return null;
+        }
+        $most = $rack->whole('most', 1, self::MOST_OF_CHAIN, needed: true);
+        $kinds = [];
+        foreach ($rack->list('kinds', count(EffectKind::cases())) as $i => $value) {
+            $kind = $rack->asChoice($value, EffectKind::class, $rack->at('kinds').'/'.$i);
+            if ($kind !== null && in_array($kind, $kinds, true)) {
+                $rack->problem($rack->at('kinds').'/'.$i, 'This is named twice.');
+            } elseif ($kind !== null) {
+                $kinds[] = $kind;
+            }
+        }
+        $perMix = $rack->flag('per_mix') ?? false;
+
+        return $rack->done() && $most !== null ? new EffectRack($most, $kinds, $perMix) : null;
     }
 
     private function rule(Fields $rule): ?Rule

@@ -7,13 +7,22 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Wish;
 
-/** Says of a wish whether its level has to be adjustable apart from other listeners, and whether the sound has to be alone there. */
+/**
+ * Says of a wish whether its level has to be adjustable apart from other listeners, whether the sound has to be alone there, and whether it
+ * has to be dry or processed.
+ */
 final readonly class MarkWish implements RigEdit
 {
-    public function __construct(public string $source, public string $listener, public bool $ownLevel, public bool $alone)
-    {
+    public function __construct(
+        public string $source,
+        public string $listener,
+        public bool $ownLevel,
+        public bool $alone,
+        public ?Treatment $treatment = null,
+    ) {
     }
 
     /** @throws InvalidRig when nothing is wished for the pair yet */
@@ -26,7 +35,7 @@ final readonly class MarkWish implements RigEdit
             }
             $isSet = true;
 
-            return $wish->with(ownLevel: $this->ownLevel, alone: $this->alone);
+            return $wish->with(ownLevel: $this->ownLevel, alone: $this->alone, treatment: $this->treatment);
         }, $rig->wishes);
 
         return $isSet ? new Rig($rig->parts()->with(wishes: $wishes))
@@ -38,7 +47,9 @@ final readonly class MarkWish implements RigEdit
 
     public function words(Rig $rig): string
     {
-        $says = array_filter([$this->ownLevel ? 'with a level of its own' : '', $this->alone ? 'alone' : '']);
+        $says = array_filter([
+            $this->ownLevel ? 'with a level of its own' : '', $this->alone ? 'alone' : '', $this->treatment->value ?? '',
+        ]);
 
         return "{$rig->sources[$this->source]->name} at {$rig->listeners[$this->listener]->name}: "
             .(implode(', ', $says) ?: 'at any level, with others');

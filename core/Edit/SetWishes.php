@@ -61,6 +61,7 @@ final readonly class SetWishes implements RigEdit
                 $was->ownLevel ?? false,
                 $was->alone ?? false,
                 $this->situation === null ? [] : [$this->situation],
+                $was?->treatment,
             );
         }
 

@@ -20,6 +20,8 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Naming;
@@ -66,6 +68,9 @@ final class Swap
     /** @var list<string> */
     private array $lost = [];
 
+    /** @var list<string>|null */
+    private ?array $keptEffects = null;
+
     public function __construct(private readonly Rig $before, private readonly Unit $unit, EquipmentModel $model)
     {
         $this->old = $before->modelOf($unit);
@@ -95,6 +100,7 @@ final class Swap
             names: $this->names(),
             follows: $this->follows(),
             linked: $this->linked(),
+            effects: $this->effects(),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -163,6 +169,12 @@ final class Swap
         return $names;
     }
 
+    /** @return list<string> ids of the effects that stay */
+    private function effectsKept(): array
+    {
+        return $this->keptEffects ??= array_map(fn (Effect $one) => $one->id, $this->effects());
+    }
+
     /** @return array<string, Following> outputs that can follow their leader's counterpart too */
     private function follows(): array
     {
@@ -188,6 +200,34 @@ final class Swap
             array_keys($kept),
             fn (int|string $id) => isset($kept[$kept[$id]->of]),
         )));
+    }
+
+    /** @return list<Effect> those for which the new model has room */
+    private function effects(): array
+    {
+        $kept = $counts = [];
+        foreach ($this->unit->effects as $effect) {
+            $point = $this->counterpoint($effect->at);
+            $rack = $point?->effects;
+            if ($point === null || $rack === null || ! $rack->takes($effect->kind) || ($counts[$point->id] ?? 0) >= $rack->most) {
+                $this->lose("{$effect->label()} of {$this->old->points[$effect->at]->label}");
+
+                continue;
+            }
+            $counts[$point->id] = ($counts[$point->id] ?? 0) + 1;
+            $offFor = [];
+            foreach ($effect->offFor as $into) {
+                $there = $this->counterpoint($into);
+                if ($rack->perMix && $there !== null && isset($this->new->routes["{$point->id}>{$there->id}"])) {
+                    $offFor[] = $there->id;
+                } else {
+                    $this->lose("that {$effect->label()} is not for {$this->old->points[$into]->label}");
+                }
+            }
+            $kept[] = $effect->with(at: $point->id, offFor: $offFor);
+        }
+
+        return $kept;
     }
 
     /** @return list<list<string>> routes whose levels move together on the new model too */
@@ -527,6 +567,10 @@ final class Swap
 
                 return $isLost ? $this->lose("{$default->what()} in {$situation->name}") : $default->with(device: $device);
             }, $situation->defaults))),
+            effects: array_values(array_filter(
+                $situation->effects,
+                fn (EffectSwitch $one) => $one->unit !== $this->unit->id || in_array($one->effect, $this->effectsKept(), true),
+            )),
             settings: array_values(array_filter($situation->settings, function (SettingValue $set) use ($situation): bool {
                 $new = $this->new->settings[$set->setting] ?? null;
                 if ($set->unit !== $this->unit->id || ($new !== null && $new->whyNot($set->value) === null)) {

@@ -6,8 +6,11 @@ namespace HiddenWire\Core\History;
 
 use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\NamePoint;
+use HiddenWire\Core\Edit\RemoveEffect;
 use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Origin;
@@ -127,6 +130,7 @@ final readonly class RigDifference
                     ? null
                     : (new Follow(new PointRef($unit->id, (string) $point), $unit->follows[$point] ?? null))->words($this->after);
             }
+            array_push($lines, ...$this->effects($was, $unit));
             $lines[] = $was->linked === $unit->linked ? null : "the linked levels of {$unit->name} changed";
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
             $lines[] = match (true) {
@@ -143,6 +147,29 @@ final readonly class RigDifference
         }
 
         return array_values(array_filter($lines));
+    }
+
+    /** @return list<string> effects that came, went, moved or are set otherwise */
+    private function effects(Unit $was, Unit $is): array
+    {
+        $lines = [];
+        foreach ($was->effects as $effect) {
+            if ($is->effect($effect->id) === null) {
+                $lines[] = (new RemoveEffect($was->id, $effect->id))->words($this->before);
+            }
+        }
+        foreach ($is->effects as $effect) {
+            if ($was->effect($effect->id) != $effect) {
+                $lines[] = (new SetEffect($is->id, $effect))->words($this->before);
+            }
+        }
+        $order = fn (Unit $of): array => array_map(fn (Effect $one) => $one->id, $of->effects);
+        $both = array_intersect($order($was), $order($is));
+        if (array_values($both) !== array_values(array_intersect($order($is), $order($was)))) {
+            $lines[] = "the order of the effects of {$is->name} changed";
+        }
+
+        return $lines;
     }
 
     /** @return list<string|null> */
@@ -300,6 +327,7 @@ final readonly class RigDifference
                     $wish->want->value,
                     $wish->ownLevel,
                     $wish->alone,
+                    $wish->treatment->value ?? '',
                 ];
             }
 
@@ -315,7 +343,7 @@ final readonly class RigDifference
                         'must-not',
                         'must not',
                         $one[0],
-                    ).($one[1] ? ', own level' : '').($one[2] ? ', alone' : ''),
+                    ).($one[1] ? ', own level' : '').($one[2] ? ', alone' : '').($one[3] === '' ? '' : ", {$one[3]}"),
                     $is[$key] ?? [],
                 );
                 $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: "
@@ -367,6 +395,9 @@ final readonly class RigDifference
         }
         foreach ($situation->defaults as $default) {
             $said["default {$default->slot()}"] = $default->words($rig);
+        }
+        foreach ($situation->effects as $switch) {
+            $said["effect {$switch->slot()}"] = $switch->words($rig);
         }
         foreach ($situation->settings as $set) {
             $said["setting {$set->slot()}"] = $set->words($rig);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Planning\Remedies\Devices;
+use HiddenWire\Core\Planning\Remedies\Effects;
 use HiddenWire\Core\Planning\Remedies\Faders;
 use HiddenWire\Core\Planning\Remedies\Leads;
 use HiddenWire\Core\Planning\Remedies\Locks;
@@ -78,6 +79,7 @@ final class Diagnosis
             new Devices,
             new Systems,
             new Locks,
+            new Effects,
             new Plugs(onlyPlain: true),
             new Leads,
             new Moves(onlyPlain: true),

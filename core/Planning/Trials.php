@@ -130,7 +130,7 @@ final class Trials
     {
         return match ($verdict) {
             Verdict::Ok, Verdict::Unwished, Verdict::Silent => 0,
-            Verdict::OneSided, Verdict::Doubled => 1,
+            Verdict::OneSided, Verdict::Doubled, Verdict::Treated => 1,
             Verdict::Missing, Verdict::Leak, Verdict::Uncounted => 2,
             Verdict::Loop => 3,
         };

@@ -19,6 +19,15 @@ final class Bounds
     /** A name of somebody's own for a point: it stands before what the unit calls it. */
     public const POINT_NAME = 40;
 
+    /** Effects of a unit. */
+    public const EFFECTS = 400;
+
+    /** What one effect does to the level, in dB. */
+    public const EFFECT_DB = [-60, 60];
+
+    /** By what one effect holds the sound back, in ms. */
+    public const EFFECT_MS = [0, 5000];
+
     /** Devices that a program takes besides the first. */
     public const ALSO = 31;
 

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\PickFrom;
@@ -332,6 +333,61 @@ final class Consistency
         }
     }
 
+    /** The chains of a unit's points. */
+    private function effects(Unit $unit, EquipmentModel $model, int $i): void
+    {
+        $ids = $counts = [];
+        foreach ($unit->effects as $e => $effect) {
+            $pointer = "/units/{$i}/effects/{$e}";
+            if (isset($ids[$effect->id])) {
+                $this->problem("{$pointer}/id", "The id \"{$effect->id}\" is taken by /units/{$i}/effects/{$ids[$effect->id]}.");
+            }
+            $ids[$effect->id] ??= $e;
+            $point = $model->points[$effect->at] ?? null;
+            $rack = $point?->effects;
+            if ($point === null || $rack === null) {
+                $this->problem("{$pointer}/at", $point === null
+                    ? "The model \"{$model->id}\" has no point \"{$effect->at}\"."
+                    : "\"{$point->label}\" has no room for effects.");
+
+                continue;
+            }
+            $counts[$effect->at] = ($counts[$effect->at] ?? 0) + 1;
+            if ($counts[$effect->at] === $rack->most + 1) {
+                $this->problem("{$pointer}/at", "\"{$point->label}\" has room for ".Count::of($rack->most, 'effect').'.');
+            }
+            if (! $rack->takes($effect->kind)) {
+                $this->problem("{$pointer}/kind", "\"{$point->label}\" takes only ".implode(
+                    ', ',
+                    array_map(fn (EffectKind $one) => mb_strtolower($one->words()), $rack->kinds),
+                ).'.');
+            }
+            foreach ($effect->offFor as $o => $into) {
+                if (! $rack->perMix || ! isset($model->routes["{$effect->at}>{$into}"])) {
+                    $this->problem("{$pointer}/off_for/{$o}", $rack->perMix
+                        ? "Nothing leads from \"{$effect->at}\" to \"{$into}\"."
+                        : "\"{$point->label}\" has its effects for all mixes or none.");
+                }
+            }
+        }
+    }
+
+    private function effectsOf(Situation $situation, int $i): void
+    {
+        $seen = [];
+        foreach ($situation->effects as $e => $switch) {
+            $pointer = "/situations/{$i}/effects/{$e}";
+            $model = $this->modelAt($switch->unit, "{$pointer}/unit");
+            if ($model !== null && $this->units[$switch->unit]->effect($switch->effect) === null) {
+                $this->problem("{$pointer}/effect", "The unit \"{$switch->unit}\" has no effect \"{$switch->effect}\".");
+            }
+            if (isset($seen[$switch->slot()])) {
+                $this->problem($pointer, "/situations/{$i}/effects/{$seen[$switch->slot()]} switches this already.");
+            }
+            $seen[$switch->slot()] = $e;
+        }
+    }
+
     /** Outputs of a unit that follow others, and levels that are linked. */
     private function joined(Unit $unit, EquipmentModel $model, int $i): void
     {
@@ -410,6 +466,7 @@ final class Consistency
                 $this->routeSettings($model, (string) $key, $settings, "/units/{$i}/settings/routes/".Problem::token((string) $key));
             }
             $this->joined($unit, $model, $i);
+            $this->effects($unit, $model, $i);
             foreach (array_keys($unit->names) as $point) {
                 if (! isset($model->points[$point])) {
                     $this->problem(
@@ -825,6 +882,7 @@ final class Consistency
             $this->defaultsOf($situation, $i);
             $this->levelsOf($situation, $i);
             $this->settingsOf($situation, $i);
+            $this->effectsOf($situation, $i);
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {

@@ -205,6 +205,31 @@ final readonly class State
         return $this->set($unit, $point)->mono ?? $point->mono ?? false;
     }
 
+    /**
+     * The effects that a point has on, in their order.
+     *
+     * @param  string|null  $into  the point into which it goes: without those that are off for it; null for all
+     * @return list<Effect>
+     */
+    public function effects(string $unit, string $point, ?string $into = null): array
+    {
+        $on = [];
+        foreach ($this->rig->units[$unit]->effects as $effect) {
+            if ($effect->at !== $point) {
+                continue;
+            }
+            $isOn = $effect->on;
+            foreach ($this->situation->effects as $switch) {
+                $isOn = $switch->unit === $unit && $switch->effect === $effect->id ? $switch->on : $isOn;
+            }
+            if ($isOn && ($into === null || ! in_array($into, $effect->offFor, true))) {
+                $on[] = $effect;
+            }
+        }
+
+        return $on;
+    }
+
     /** How long the point holds its sound back. */
     public function delay(string $unit, Point $point): Milliseconds
     {

@@ -23,6 +23,7 @@ final readonly class Unit
      * @param  array<string, string>  $names  names of its points of somebody's own, by point id
      * @param  array<string, Following>  $follows  outputs that follow another, by point id
      * @param  list<list<string>>  $linked  route keys whose levels move together, keeping their offsets
+     * @param  list<Effect>  $effects  of all its points, each chain in its order
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -49,6 +50,18 @@ final readonly class Unit
         public array $names = [],
         public array $follows = [],
         public array $linked = [],
+        public array $effects = [],
     ) {
+    }
+
+    public function effect(string $id): ?Effect
+    {
+        foreach ($this->effects as $effect) {
+            if ($effect->id === $id) {
+                return $effect;
+            }
+        }
+
+        return null;
     }
 }

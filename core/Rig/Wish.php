@@ -11,7 +11,10 @@ final readonly class Wish
 {
     use With;
 
-    /** @param  list<string>  $situations */
+    /**
+     * @param  list<string>  $situations
+     * @param  Treatment|null  $treatment  whether it has to be dry or processed; null for either
+     */
     public function __construct(
         public string $source,
         public string $listener,
@@ -19,6 +22,7 @@ final readonly class Wish
         public bool $ownLevel = false,
         public bool $alone = false,
         public array $situations = [],
+        public ?Treatment $treatment = null,
     ) {
     }
 }

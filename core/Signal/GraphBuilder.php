@@ -24,6 +24,7 @@ use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Processing;
@@ -63,6 +64,12 @@ final class GraphBuilder
     /** @var array<string, int> the tap node after gain and mute, by `unit/point` */
     private array $preFader = [];
 
+    /** @var array<string, int> the node behind gain and mute of points with effects, by `unit/point` */
+    private array $behindGain = [];
+
+    /** @var array<string, array{int, int}> nodes before and behind the fader, past some effects, by point and the effects that are left */
+    private array $variants = [];
+
     /** @var array<string, list<array{int, int, float}>> */
     private array $triples = [];
 
@@ -97,7 +104,10 @@ final class GraphBuilder
         [$out, $devices] = $this->standing($situation);
         $this->graph = new SignalGraph($this->rig, $this->state, $devices, $like);
         $absent = array_fill_keys($situation->absent, true);
-        $this->preFader = $changes = [];
+        $this->preFader = $this->behindGain = $this->variants = $changes = [];
+        foreach ($situation->effects as $switch) {
+            $changes[$switch->unit][] = $switch;
+        }
         foreach ($situation->changes as $change) {
             $changes[$change->at->unit][] = $change;
         }
@@ -284,15 +294,58 @@ final class GraphBuilder
                 $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
             $node = $next;
         }
-        $this->preFader[$name] = $node;
-        if ($point->fader !== null) {
-            $fader = $this->state->fader($unit->id, $point);
+        if ($point->effects !== null) {
+            $this->behindGain[$name] = $node;
+        }
+        [$this->preFader[$name], $exit] = $this->chain($unit, $point, $node, $this->state->effects($unit->id, $point->id), $realm);
+        $this->graph->addPoint($name, $entry, $exit);
+    }
+
+    /**
+     * Effects and the fader of a point.
+     *
+     * @param  int  $node  behind its gain and mute
+     * @param  list<Effect>  $effects  that are on
+     * @return array{int, int} the nodes before and behind the fader
+     */
+    private function chain(Unit $unit, Point $point, int $node, array $effects, Realm $realm): array
+    {
+        $at = new PointRef($unit->id, $point->id);
+        $straight = $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels);
+        foreach ($effects as $effect) {
             $next = $this->graph->addNode($point->channels);
-            $this->add(new Link($node, $next, $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels),
-                $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm, $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
+            $this->add(new Link($node, $next, $straight, $effect->db?->value() ?? 0, $effect->delay?->value() ?? 0, HopKind::Effect, $at,
+                "{$point->label}: {$effect->label()}", $realm));
             $node = $next;
         }
-        $this->graph->addPoint($name, $entry, $node);
+        if ($point->fader === null) {
+            return [$node, $node];
+        }
+        $fader = $this->state->fader($unit->id, $point);
+        $next = $this->graph->addNode($point->channels);
+        $this->add(new Link($node, $next, $straight, $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm,
+            $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
+
+        return [$node, $next];
+    }
+
+    /**
+     * The nodes before and behind a point's fader as a mix takes it that leaves effects out; the usual ones where it leaves none out.
+     *
+     * @return array{int, int}
+     */
+    private function takenFor(Unit $unit, EquipmentModel $model, Route $route, Realm $realm): array
+    {
+        $at = "{$unit->id}/{$route->from}";
+        $all = $this->state->effects($unit->id, $route->from);
+        $taken = $all === [] ? [] : $this->state->effects($unit->id, $route->from, $route->to);
+        if ($taken === $all || ! isset($this->behindGain[$at])) {
+            return [$this->preFader[$at], $this->graph->exit($at)];
+        }
+        $key = "{$at} ".implode(' ', array_map(fn (Effect $one) => $one->id, $taken));
+
+        return $this->variants[$key]
+            ??= $this->chain($unit, $model->points[$route->from], $this->behindGain[$at], $taken, $realm);
     }
 
     private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
@@ -300,10 +353,13 @@ final class GraphBuilder
         $at = "{$unit->id}/{$route->from}";
         $called = $unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}";
         [$label, $triples] = $this->routes[$called][$key] ??= $this->routeOf($model, $route);
+        [$before, $behind] = $unit->effects === []
+            ? [$this->preFader[$at], $this->graph->exit($at)]
+            : $this->takenFor($unit, $model, $route, $realm);
         $node = match ($route->tap) {
             Tap::Input => $this->graph->entry($at),
-            Tap::PreFader => $this->preFader[$at],
-            Tap::PostFader => $this->graph->exit($at),
+            Tap::PreFader => $before,
+            Tap::PostFader => $behind,
         };
         $this->add(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
             $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null
@@ -455,7 +511,7 @@ final class GraphBuilder
             ChannelMap::named($isMono ? 'average' : 'straight')->between($device->channels, $device->channels),
             $device->db?->value() ?? 0,
             0,
-            HopKind::System,
+            $does === '' ? HopKind::System : HopKind::Effect,
             $device->ref,
             "{$device->name()}, in the system".($does === '' ? '' : ": {$does}"),
             Realm::Computer,

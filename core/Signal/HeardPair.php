@@ -100,6 +100,14 @@ final class HeardPair
         return $cables;
     }
 
+    /** @return list<string> the effects that the strongest way passes, in their order */
+    public function effects(): array
+    {
+        $strongest = $this->isHeard() ? $this->arrivals()[0] ?? null : null;
+
+        return array_map(fn (Hop $hop) => $hop->label, $strongest?->hopsOf(HopKind::Effect) ?? []);
+    }
+
     /** Where the source is in this listener's ears, all ways together. */
     public function channels(): string
     {

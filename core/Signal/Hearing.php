@@ -8,6 +8,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
@@ -333,11 +334,20 @@ final class Hearing
             $sum->isUncertain() => Verdict::Uncounted,
             $doubling !== null => Verdict::Doubled,
             $loss !== null => Verdict::OneSided,
+            $wish->treatment !== null && $this->isTreatedOtherwise($source, $listener, $wish->treatment) => Verdict::Treated,
             default => Verdict::Ok,
         };
         $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, true);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
+    }
+
+    /** Whether the strongest way passes effects where the sound has to be dry, or none where it has to be processed. */
+    private function isTreatedOtherwise(Source $source, Listener $listener, Treatment $wanted): bool
+    {
+        $strongest = $this->ways($source, $listener, Sum::HEARD_DB)->arrivals[0] ?? null;
+
+        return $strongest !== null && ($strongest->hopsOf(HopKind::Effect) === []) === ($wanted === Treatment::Processed);
     }
 
     public static function verdictOfSilence(?Wish $wish): Verdict

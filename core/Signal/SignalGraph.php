@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SettingValue;
@@ -68,7 +69,7 @@ final class SignalGraph
     /**
      * Takes a unit over from the graph that this is like, where nothing about it is different.
      *
-     * @param  list<Change|SettingValue>  $changes  what the situation changes about it
+     * @param  list<Change|SettingValue|EffectSwitch>  $changes  what the situation changes about it
      */
     public function copyUnit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): bool
     {

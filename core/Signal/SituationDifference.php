@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -54,6 +55,16 @@ final class SituationDifference
             $words[] = $is->plugged === []
                 ? 'leads plugged in the order of the base'
                 : 'plugged in last: '.implode(', ', array_map(fn (string $id) => $rig->cables[$id]->label, $is->plugged));
+        }
+        foreach ($is->effects as $switch) {
+            if (! in_array($switch, $was->effects, false)) {
+                $words[] = $switch->words($rig);
+            }
+        }
+        foreach ($was->effects as $switch) {
+            if (array_filter($is->effects, fn (EffectSwitch $one) => $one->slot() === $switch->slot()) === []) {
+                $words[] = (new EffectSwitch($switch->unit, $switch->effect, ! $switch->on))->words($rig);
+            }
         }
         foreach ($is->defaults as $default) {
             if (! in_array($default, $was->defaults, false)) {

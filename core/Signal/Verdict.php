@@ -16,6 +16,8 @@ enum Verdict: string
     case Doubled = 'doubled';
     case Loop = 'loop';
     case OneSided = 'one-sided';
+    /** It comes processed where it has to be dry, or the other way. */
+    case Treated = 'treated';
     case Unwished = 'unwished';
     case Silent = 'silent';
     case Uncounted = 'uncounted';
@@ -23,7 +25,7 @@ enum Verdict: string
     public function isAtOdds(): bool
     {
         return match ($this) {
-            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Uncounted => true,
+            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Treated, self::Uncounted => true,
             default => false,
         };
     }

@@ -12,7 +12,7 @@ use Tests\Support\PlainSums;
  * What every starter comes to, worked out by hand from its description (tests/Core/starters/, a file each) and held against the engine. A
  * cell says, for one sound at one listener:
  *
- *   verdict   nothing: as wished · M missing · L leak · D doubled · S one-sided · @ loop · ? not wished for
+ *   verdict   nothing: as wished · M missing · L leak · D doubled · S one-sided · T not dry or processed as wished · @ loop · ? not wished for
  *   arrivals  how many; "." is no arrival and no wish
  *   channels  l left · r right · b both · m mono
  *   :faders   the faders that the strongest arrival passes, in order, by the letters that the file gives them
@@ -72,7 +72,7 @@ function strongest(Hearing $hearing, HeardPair $pair): string
 /** @param  array<string, string>  $letters  by fader reference */
 function cell(HeardPair $pair, array $letters): string
 {
-    $verdict = ['ok' => '', 'silent' => '', 'missing' => 'M', 'leak' => 'L', 'doubled' => 'D', 'one-sided' => 'S', 'loop' => '@',
+    $verdict = ['ok' => '', 'silent' => '', 'missing' => 'M', 'leak' => 'L', 'doubled' => 'D', 'one-sided' => 'S', 'treated' => 'T', 'loop' => '@',
         'unwished' => '?'][$pair->verdict->value];
     if ($pair->arrivals() === []) {
         return $pair->verdict->value === 'silent' ? '.' : "{$verdict}0";

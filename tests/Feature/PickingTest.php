@@ -151,3 +151,33 @@ it('lets an output follow another, copies a recipe, links levels and solos, by t
     expect(array_values(array_filter(($this->now)()->situations['check']->changes, fn ($change) => (string) $change->at === 'desk/mic-1'))[0]->set->solo)->toBeTrue();
     ($this->edit)(['edit' => 'point', 'unit' => 'desk', 'point' => 'main', 'solo' => '1'])->assertSessionHasErrors();
 });
+
+it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', function () {
+    ($this->open)('starters/dry-and-processed.json');
+    $of = fn (): array => array_map(fn ($effect) => $effect->id, ($this->now)()->units['mix']->effects);
+    ($this->edit)(['edit' => 'add-effect', 'unit' => 'mix', 'point' => 'input-1', 'kind' => 'gate'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'add-effect', 'unit' => 'mix', 'point' => 'input-1', 'kind' => 'compressor'])->assertSessionHasNoErrors();
+    expect($of())->toBe(['noise-removal', 'compressor', 'gate', 'compressor-2']);
+    ($this->edit)(['edit' => 'move-effect', 'unit' => 'mix', 'effect' => 'gate', 'earlier' => '1'])->assertSessionHasNoErrors();
+    expect($of())->toBe(['noise-removal', 'gate', 'compressor', 'compressor-2']);
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'name' => 'Door', 'delay_ms' => '1.5', 'db' => '-2', 'with_off_for' => '1', 'off_for' => ['ears']])
+        ->assertSessionHasNoErrors();
+    $gate = ($this->now)()->units['mix']->effect('gate');
+    expect([$gate->label(), $gate->delay?->number(), $gate->db?->number(), $gate->offFor])->toBe(['Door', 1.5, -2, ['ears']]);
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'with_off_for' => '1', 'off_for' => ['nowhere']])->assertSessionHasErrors('off_for');
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'delay_ms' => '5001'])->assertSessionHasErrors('delay_ms');
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'none'])->assertSessionHasErrors('effect');
+    ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '0'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '1', 'situation' => 'plain'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['mix']->effect('gate')->on)->toBeFalse()->and(($this->now)()->situations['plain']->effects)->toHaveCount(3);
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:mix")->assertOk()->assertSee('4 effects')->assertSee('bypassed');
+    $this->get("/rigs/{$this->rig->id}/situations?situation=plain")->assertOk()->assertSee('Software mixer: Noise removal of Voice (Input 1) bypassed');
+    ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '', 'situation' => 'plain'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => ''])->assertSessionHasErrors('on');
+    ($this->edit)(['edit' => 'remove-effect', 'unit' => 'mix', 'effect' => 'noise-removal'])->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['plain']->effects)->toHaveCount(1)->and($of())->toBe(['gate', 'compressor', 'compressor-2']);
+    ($this->edit)(['edit' => 'add-effect', 'unit' => 'mic', 'point' => 'mic', 'kind' => 'gate'])->assertSessionHasErrors();
+
+    ($this->edit)(['edit' => 'mark-wish', 'source' => 'music', 'listener' => 'me', 'treatment' => 'processed'])->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=music:me")->assertOk()->assertSee('arrives dry, and should be processed');
+});

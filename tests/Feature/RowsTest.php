@@ -21,6 +21,7 @@ use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\LinkLevels;
+use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
 use HiddenWire\Core\Edit\NamePoint;
@@ -36,6 +37,7 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetDevice;
+use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
@@ -45,14 +47,18 @@ use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
+use HiddenWire\Core\Edit\SwitchEffect;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Edit\Written;
+use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -66,6 +72,7 @@ use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Want;
 
@@ -88,10 +95,11 @@ function someEdit(CoreRig $rig): ?RigEdit
     $points = $unit === null ? [] : array_values($rig->modelOf($unit)->points);
     [$following, $soloing] = [array_values(array_filter($points, fn ($point) => $point->canFollow !== [])),
         array_values(array_filter($points, fn ($point) => $point->solo !== null))];
+    $racks = array_values(array_filter($points, fn ($point) => $point->effects !== null));
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 38)) {
+    return match (mt_rand(0, 41)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -146,6 +154,12 @@ function someEdit(CoreRig $rig): ?RigEdit
             : new Following($following[0]->canFollow[0], mt_rand(0, 1) === 0)),
         36 => count($levels) < 2 ? null : new LinkLevels(new RouteRef((string) $unit, $levels[mt_rand(0, count($levels) - 1)]->key()),
             mt_rand(0, 2) === 0 ? null : $levels[0]->key()),
+        38 => $racks === [] ? null : new SetEffect((string) $unit, new Effect('effect-'.mt_rand(1, 5), $racks[0]->id, EffectKind::cases()[mt_rand(0, 5)],
+            delay: mt_rand(0, 1) === 0 ? null : Milliseconds::of(mt_rand(1, 30)), db: mt_rand(0, 1) === 0 ? null : Decibels::of(mt_rand(-9, 9)))),
+        39 => $unit === null || $rig->units[$unit]->effects === [] ? null : new SwitchEffect((string) $situation, (string) $unit, $rig->units[$unit]->effects[0]->id,
+            [null, true, false][mt_rand(0, 2)]),
+        40 => $source === null || $listener === null ? null
+            : new MarkWish($source, $listener, mt_rand(0, 1) === 0, mt_rand(0, 1) === 0, [null, ...Treatment::cases()][mt_rand(0, 2)]),
         37 => $soloing === [] ? null : new SetPoint(new PointRef((string) $unit, $soloing[0]->id), new PointSettings(solo: mt_rand(0, 1) === 0),
             mt_rand(0, 1) === 0 ? null : (string) $situation),
         default => $source === null || $listener === null ? null
@@ -178,5 +192,5 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
     }
     expect($made)->toBeGreaterThan(12);
 })->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json',
-    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json'])
+    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json', 'starters/dry-and-processed.json'])
     ->with([3, 17, 2026]);

@@ -206,12 +206,22 @@ final class PlainSums
             $gain = $this->isMuted($id, $model, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
             $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
+            // One way through the effects that are on, and one for each mix that leaves some out.
+            $chains = ['' => $this->throughEffects($id, $point['id'], null)];
+            foreach ($model['routes'] as $route) {
+                if ($route['from'] === $point['id'] && ($this->units[$id]['effects'] ?? []) !== []) {
+                    $chains["~{$route['to']}"] = $this->throughEffects($id, $point['id'], $route['to']);
+                }
+            }
             foreach (range(1, $point['channels']) as $c) {
                 $isMono = ($set['mono'] ?? $point['mono'] ?? false) && $point['channels'] === 2;
                 foreach ($isMono ? [1, 2] : [$c] as $from) {
-                    $this->link("{$at} in {$from}", "{$at} mid {$c}", $isMono ? $gain / 2 : $gain, $set['delay_ms'] ?? 0);
+                    $this->link("{$at} in {$from}", "{$at} raw {$c}", $isMono ? $gain / 2 : $gain, $set['delay_ms'] ?? 0);
                 }
-                $this->link("{$at} mid {$c}", "{$at} out {$c}", $open);
+                foreach ($chains as $name => [$gainOf, $msOf]) {
+                    $this->link("{$at} raw {$c}", "{$at} mid{$name} {$c}", $gainOf, $msOf);
+                    $this->link("{$at} mid{$name} {$c}", "{$at} out{$name} {$c}", $open);
+                }
             }
         }
         $chosen = $this->chosen($id, $model['routes']);
@@ -235,13 +245,32 @@ final class PlainSums
             if (! $isOn) {
                 continue;
             }
-            $stage = ['input' => 'in', 'pre-fader' => 'mid', 'post-fader' => 'out'][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
+            $way = ($this->units[$id]['effects'] ?? []) === [] ? '' : "~{$route['to']}";
+            $stage = ['input' => 'in', 'pre-fader' => "mid{$way}", 'post-fader' => "out{$way}"][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
             foreach (self::map($route['map'] ?? null, $this->width("{$id}/{$route['from']}"),
                 $this->width("{$id}/{$route['to']}")) as [$a, $b, $factor]) {
                 $this->link("{$id}/{$route['from']} {$stage} {$a}", "{$id}/{$route['to']} in {$b}",
                     $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
             }
         }
+    }
+
+    /** @return array{float, float} factor and ms of the effects of a point, as a mix takes them */
+    private function throughEffects(string $id, string $point, ?string $into): array
+    {
+        [$factor, $ms] = [1.0, 0.0];
+        foreach ($this->units[$id]['effects'] ?? [] as $effect) {
+            $isOn = $effect['on'] ?? true;
+            foreach ($this->situation['effects'] ?? [] as $switch) {
+                $isOn = $switch['unit'] === $id && $switch['effect'] === $effect['id'] ? $switch['on'] : $isOn;
+            }
+            if ($effect['at'] === $point && $isOn && ! in_array($into, $effect['off_for'] ?? [], true)) {
+                $factor *= 10 ** (($effect['db'] ?? 0) / 20);
+                $ms += $effect['delay_ms'] ?? 0;
+            }
+        }
+
+        return [$factor, $ms];
     }
 
     /**

@@ -9,7 +9,7 @@ use HiddenWire\Core\Edit\RigEdit;
 /** Every change that a page can ask for, by the word that it sends in `edit`. A new one is one method and one line here. */
 final class EditForms
 {
-    /** @var array<string, callable(EditFields): list<RigEdit>> */
+    /** Each a static method that takes {@see EditFields} and gives a list of {@see RigEdit}. */
     private const FORMS = [
         'wish' => [WishForms::class, 'wish'],
         'wishes' => [WishForms::class, 'wishes'],
@@ -54,6 +54,11 @@ final class EditForms
         'start-order' => [ComputerForms::class, 'startOrder'],
         'route' => [SettingForms::class, 'route'],
         'point' => [SettingForms::class, 'point'],
+        'add-effect' => [EffectForms::class, 'add'],
+        'effect' => [EffectForms::class, 'set'],
+        'switch-effect' => [EffectForms::class, 'toggle'],
+        'move-effect' => [EffectForms::class, 'move'],
+        'remove-effect' => [EffectForms::class, 'remove'],
         'follow' => [SettingForms::class, 'follow'],
         'copy-recipe' => [SettingForms::class, 'copyRecipe'],
         'link-level' => [SettingForms::class, 'link'],
@@ -82,6 +87,9 @@ final class EditForms
     /** @return list<RigEdit> */
     public static function edits(string $word, EditFields $in): array
     {
-        return (self::FORMS[$word])($in);
+        /** @var callable(EditFields): list<RigEdit> $form */
+        $form = self::FORMS[$word];
+
+        return $form($in);
     }
 }

@@ -23,6 +23,7 @@ use HiddenWire\Core\Planning\Mending;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
 
 /** Changes of sounds, listeners and what is wished for them. */
@@ -72,6 +73,7 @@ final class WishForms
             $in->known('listener', $in->rig->listeners),
             $in->flag('own_level') ?? false,
             $in->flag('alone') ?? false,
+            $in->choiceOrNone('treatment', Treatment::class),
         )];
     }
 

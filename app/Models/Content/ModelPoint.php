@@ -21,6 +21,7 @@ final class ModelPoint extends Model
             'mono' => 'boolean',
             'pick_from' => 'array',
             'can_follow' => 'array',
+            'effects' => 'array',
             'made_at' => 'array',
             'delay_to_ms' => 'float',
             'gain_from' => 'float',

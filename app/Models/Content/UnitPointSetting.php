@@ -17,7 +17,8 @@ final class UnitPointSetting extends Model
     protected function casts(): array
     {
         return [
-            ...array_fill_keys(['mute', 'mono', 'auto_mute', 'solo'], 'boolean'), ...array_fill_keys(['delay_ms', 'gain', 'fader'], 'float'),
+            ...array_fill_keys(['mute', 'mono', 'auto_mute', 'solo'], 'boolean'),
+            ...array_fill_keys(['delay_ms', 'gain', 'fader'], 'float'),
         ];
     }
 }

@@ -17,6 +17,9 @@
         @case(HiddenWire\Core\Signal\Verdict::OneSided)
             <circle r="6" class="line"/><path class="fill" d="M0,-6 A6,6 0 0 0 0,6 Z"/>
             @break
+        @case(HiddenWire\Core\Signal\Verdict::Treated)
+            <circle r="6" class="line"/><path class="line thick" d="M-4,1 C-2,-4 2,4 4,-1"/>
+            @break
         @case(HiddenWire\Core\Signal\Verdict::Loop)
             <path class="line thick" d="M0,0 C2,-3 5,-1 4,2 C3,6 -4,6 -5,1 C-6,-5 1,-8 6,-5"/>
             @break

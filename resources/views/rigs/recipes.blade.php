@@ -19,6 +19,7 @@
                 </nav>
             </div>
             <x-named-settings :page="$page" :unit="$shown->unit" folded />
+            @if ($recipes->chains !== null) <x-chains :page="$page" :unit="$shown->unit" :chains="$recipes->chains" /> @endif
             @if ($shown->rules() !== [])
                 <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule) <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce']) <span class="tag">in force</span> @endif</li> @endforeach</ul>
             @endif
