@@ -247,6 +247,10 @@ final class RigRows
                 'effects' => $unit->effects === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->effect(...), $unit->effects)),
+                'scenes' => $unit->scenes === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->scene(...), $unit->scenes)),
+                'always' => $unit->always === [] ? null : self::json($unit->always),
                 'linked' => $unit->linked === [] ? null : self::json($unit->linked),
                 'names' => $unit->names === [] ? null : self::json((object) $unit->names),
             ];
@@ -368,6 +372,9 @@ final class RigRows
                 'effects' => $situation->effects === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->effectSwitch(...), array_values($situation->effects))),
+                'scenes' => $situation->scenes === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->sceneChoice(...), array_values($situation->scenes))),
                 'plugged' => $situation->plugged === [] ? null : self::json($situation->plugged),
                 'defaults' => self::json(array_map((new DocumentWriter)->situationDefault(...), array_values($situation->defaults))),
                 'settings' => $situation->settings === []
@@ -492,6 +499,7 @@ final class RigRows
                     'solo_tap' => $point->soloTap->value,
                     'can_follow' => $point->canFollow === [] ? null : self::json($point->canFollow),
                     'effects' => self::json((new DocumentWriter)->rack($point->effects)),
+                    'in_scenes' => $point->inScenes,
                     'made_at' => self::json((new DocumentWriter)->madeAt($point->made)),
                     'holds' => $point->holds?->value,
                     ...self::offer($point->device),

@@ -55,6 +55,26 @@ final readonly class Chains
         $this->troubles = $unit->effects === [] ? [] : (new EffectOrder($graph))->troubles($unit);
     }
 
+    /** @return array<string, string> points with room for another effect, by id */
+    public function withRoom(): array
+    {
+        $labels = [];
+        foreach ($this->all as $chain) {
+            $labels += $chain['kinds'] === [] ? [] : [$chain['point']->id => $chain['point']->label];
+        }
+
+        return $labels;
+    }
+
+    /** @return list<EffectKind> kinds for which any of them has room */
+    public function kinds(): array
+    {
+        return array_values(array_filter(
+            EffectKind::cases(),
+            fn (EffectKind $kind) => array_filter($this->all, fn (array $chain) => in_array($kind, $chain['kinds'], true)) !== [],
+        ));
+    }
+
     /** How many effects there are. */
     public function count(): int
     {

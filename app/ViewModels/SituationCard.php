@@ -9,6 +9,7 @@ use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -31,7 +32,7 @@ final readonly class SituationCard
         $this->isShown = $situation === $page->situation;
         $this->lines = [
             ...$this->changes(), ...$this->missing(), ...$this->plugs(), ...$this->defaults(), ...$this->levels(), ...$this->settings(),
-            ...$this->effects(), ...$this->wishes(),
+            ...$this->effects(), ...$this->scenes(), ...$this->wishes(),
         ];
     }
 
@@ -144,6 +145,16 @@ final readonly class SituationCard
                 'edit' => 'switch-effect', 'situation' => $this->situation->id, 'unit' => $one->unit, 'effect' => $one->effect, 'on' => '',
             ],
         ], $this->situation->effects));
+    }
+
+    /** @return list<array{what: string, says: string, fields: array<string, string>}> */
+    private function scenes(): array
+    {
+        return array_values(array_map(fn (SceneChoice $one) => [
+            'what' => $one->words($this->page->rig),
+            'says' => '',
+            'fields' => ['edit' => 'choose-scene', 'situation' => $this->situation->id, 'unit' => $one->unit, 'scene' => ''],
+        ], $this->situation->scenes));
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> the system's levels of devices */

@@ -22,7 +22,7 @@ final readonly class Tracks
     /** @var list<array{point: Point, sources: list<Source>, goals: list<Feed>}> each track with what is on it, and where it goes */
     public array $tracks;
 
-    private function __construct(public Unit $unit, private SignalGraph $graph, Passage $passage)
+    private function __construct(public Unit $unit, private SignalGraph $graph, Passage $passage, public ?SceneTable $scenes)
     {
         $model = $graph->rig->modelOf($unit);
         $isTrack = fn (Point $point): bool => $point->kind === PointKind::Bus
@@ -53,7 +53,12 @@ final readonly class Tracks
             fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),
         );
 
-        return array_values(array_map(fn (Unit $unit) => new self($unit, $page->hearing->graph, $passage), $units));
+        $scenes = SceneTable::all($page);
+
+        return array_values(array_map(
+            fn (Unit $unit) => new self($unit, $page->hearing->graph, $passage, $scenes[$unit->id] ?? null),
+            $units,
+        ));
     }
 
     /** The way from an input to a track; null where the program has none. */

@@ -47,6 +47,8 @@ use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Scene;
+use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
@@ -282,6 +284,8 @@ final class DocumentReader
             }
             $settings->done();
         }
+        $scenes = $this->version < 2 ? [] : array_values($this->each($unit, 'scenes', $this->scene(...), Bounds::SCENES));
+        $always = $this->version < 2 ? [] : $this->ids($unit, 'always');
         [$price, $supplier] = $this->purchase($unit);
         $links = $this->version < 2 ? [] : array_values($this->each($unit, 'links', $this->link(...), Bounds::LINKS));
         $readyS = $this->version < 2 ? null : $unit->whole('ready_s', ...Bounds::WAIT_S);
@@ -297,7 +301,7 @@ final class DocumentReader
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
                 $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names,
-                $follows, $linked, $effects) : null;
+                $follows, $linked, $effects, $scenes, $always) : null;
     }
 
     /** @return array<string, string> names of somebody's own, by point */
@@ -341,6 +345,23 @@ final class DocumentReader
         return $effect->done() && $id !== null && $at !== null && $kind !== null
             ? new Effect($id, $at, $kind, $name, $on, $delay, $db, $offFor)
             : null;
+    }
+
+    private function scene(Fields $scene): ?Scene
+    {
+        $id = $scene->id('id');
+        $name = $scene->text('name', Bounds::SHORT_NAME, needed: true);
+        $sources = $this->ids($scene, 'sources');
+
+        return $scene->done() && $id !== null && $name !== null ? new Scene($id, $name, $sources) : null;
+    }
+
+    private function sceneChoice(Fields $choice): ?SceneChoice
+    {
+        $unit = $choice->id('unit');
+        $scene = $choice->id('scene');
+
+        return $choice->done() && $unit !== null && $scene !== null ? new SceneChoice($unit, $scene) : null;
     }
 
     private function effectSwitch(Fields $switch): ?EffectSwitch
@@ -703,13 +724,14 @@ final class DocumentReader
         $pulled = $this->ids($situation, 'pulled');
         $plugged = $this->version < 2 ? [] : $this->ids($situation, 'plugged');
         $effects = $this->version < 2 ? [] : $this->each($situation, 'effects', $this->effectSwitch(...));
+        $scenes = $this->version < 2 ? [] : $this->each($situation, 'scenes', $this->sceneChoice(...));
         $defaults = $this->each($situation, 'defaults', $this->situationDefault(...));
         $levels = $this->version < 2 ? [] : $this->each($situation, 'levels', $this->situationLevel(...));
         $settings = $this->version < 2 ? [] : $this->each($situation, 'settings', $this->situationSetting(...));
 
         return $situation->done() && $id !== null && $name !== null
             ? new Situation($id, $name, $changes, $absent, $pulled, $defaults, $levels, $settings, $plugged,
-                $effects) : null;
+                $effects, $scenes) : null;
     }
 
     private function situationDefault(Fields $default): ?SituationDefault

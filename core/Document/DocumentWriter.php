@@ -51,6 +51,8 @@ use HiddenWire\Core\Rig\Reason;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Scene;
+use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Situation;
@@ -151,6 +153,7 @@ final class DocumentWriter
                     'pulled' => $situation->pulled,
                     'plugged' => $situation->plugged,
                     'effects' => array_map($this->effectSwitch(...), array_values($situation->effects)),
+                    'scenes' => array_map($this->sceneChoice(...), array_values($situation->scenes)),
                     'defaults' => array_map($this->situationDefault(...), array_values($situation->defaults)),
                     'levels' => array_map($this->situationLevel(...), array_values($situation->levels)),
                     'settings' => array_map($this->situationSetting(...), array_values($situation->settings)),
@@ -270,7 +273,7 @@ final class DocumentWriter
                 'several' => $point->several === 1 ? null : $point->several, 'device_of' => $point->deviceOf,
                 'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value, 'solo' => $point->solo,
                 'solo_tap' => $point->soloTap === Tap::PreFader ? null : $point->soloTap->value, 'can_follow' => $point->canFollow,
-                'effects' => $this->rack($point->effects),
+                'effects' => $this->rack($point->effects), 'in_scenes' => $point->inScenes,
             ]),
         ];
     }
@@ -358,6 +361,18 @@ final class DocumentWriter
             ...$this->known(['delay_ms' => $effect->delay?->number(), 'db' => $effect->db?->number()]),
             ...$this->filled(['off_for' => $effect->offFor]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public function scene(Scene $scene): array
+    {
+        return ['id' => $scene->id, 'name' => $scene->name, ...$this->filled(['sources' => $scene->sources])];
+    }
+
+    /** @return array<string, string> */
+    public function sceneChoice(SceneChoice $choice): array
+    {
+        return ['unit' => $choice->unit, 'scene' => $choice->scene];
     }
 
     /** @return array<string, mixed> */
@@ -449,7 +464,8 @@ final class DocumentWriter
             ]]),
             ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names),
                 'follows' => $this->map(array_map($this->following(...), $unit->follows)), 'linked' => $unit->linked,
-                'effects' => array_map($this->effect(...), $unit->effects)]),
+                'effects' => array_map($this->effect(...), $unit->effects), 'scenes' => array_map($this->scene(...), $unit->scenes),
+                'always' => $unit->always]),
         ];
     }
 

@@ -258,10 +258,11 @@ final class ModelReader
         $soloTap = $this->version < 2 ? null : $point->choice('solo_tap', Tap::class, needed: false);
         $canFollow = $this->version < 2 ? [] : $this->pointsIn($point, 'can_follow');
         $effects = $this->version < 2 ? null : $this->rack($point);
+        $inScenes = $this->version >= 2 && ($point->flag('in_scenes') ?? false);
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
             ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo,
-                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow, $effects)
+                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow, $effects, $inScenes)
             : null;
     }
 

@@ -32,6 +32,7 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
@@ -101,6 +102,8 @@ final class Swap
             follows: $this->follows(),
             linked: $this->linked(),
             effects: $this->effects(),
+            scenes: $this->scenes(),
+            always: $this->sounding($this->unit->always, 'every scene'),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -167,6 +170,34 @@ final class Swap
         }
 
         return $names;
+    }
+
+    /** @return list<Scene> */
+    private function scenes(): array
+    {
+        return array_map(
+            fn (Scene $scene) => $scene->with(sources: $this->sounding($scene->sources, "the scene {$scene->name}")),
+            $this->unit->scenes,
+        );
+    }
+
+    /**
+     * @param  list<string>  $points
+     * @return list<string> those that have a counterpart which is in scenes
+     */
+    private function sounding(array $points, string $where): array
+    {
+        $kept = [];
+        foreach ($points as $id) {
+            $point = $this->counterpoint($id);
+            if ($point !== null && $point->inScenes && ! in_array($point->id, $kept, true)) {
+                $kept[] = $point->id;
+            } else {
+                $this->lose("{$this->old->points[$id]->label} in {$where}");
+            }
+        }
+
+        return $kept;
     }
 
     /** @return list<string> ids of the effects that stay */

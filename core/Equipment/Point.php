@@ -24,6 +24,7 @@ final readonly class Point
      * @param  Holds|null  $holds  how long they stay, where that is not as with the rest of the unit
      * @param  string|null  $solo  the listening bus that it takes over while its solo switch is on; null where it has none
      * @param  Tap  $soloTap  where it is taken then
+     * @param  bool  $inScenes  whether it sounds only in scenes that it is in, where its program has any
      * @param  EffectRack|null  $effects  what its chain of effects has room for; null where it has none
      * @param  list<string>  $canFollow  outputs that it can follow
      * @param  string  $print  what the model calls it, where the label is a name of somebody's own
@@ -50,6 +51,7 @@ final readonly class Point
         public Tap $soloTap = Tap::PreFader,
         public array $canFollow = [],
         public ?EffectRack $effects = null,
+        public bool $inScenes = false,
     ) {
     }
 

@@ -7,8 +7,11 @@ namespace HiddenWire\Core\History;
 use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\RemoveEffect;
+use HiddenWire\Core\Edit\RemoveScene;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
+use HiddenWire\Core\Edit\SetScene;
+use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Listener;
@@ -130,7 +133,7 @@ final readonly class RigDifference
                     ? null
                     : (new Follow(new PointRef($unit->id, (string) $point), $unit->follows[$point] ?? null))->words($this->after);
             }
-            array_push($lines, ...$this->effects($was, $unit));
+            array_push($lines, ...$this->effects($was, $unit), ...$this->scenes($was, $unit));
             $lines[] = $was->linked === $unit->linked ? null : "the linked levels of {$unit->name} changed";
             $lines[] = $was->links == $unit->links ? null : "the manuals of {$unit->name} changed";
             $lines[] = match (true) {
@@ -167,6 +170,31 @@ final readonly class RigDifference
         $both = array_intersect($order($was), $order($is));
         if (array_values($both) !== array_values(array_intersect($order($is), $order($was)))) {
             $lines[] = "the order of the effects of {$is->name} changed";
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private function scenes(Unit $was, Unit $is): array
+    {
+        $lines = [];
+        foreach ($was->scenes as $scene) {
+            if ($is->scene($scene->id) === null) {
+                $lines[] = (new RemoveScene($was->id, $scene->id))->words($this->before);
+            }
+        }
+        foreach ($is->scenes as $scene) {
+            if ($was->scene($scene->id) != $scene) {
+                $lines[] = (new SetScene($is->id, $scene))->words($this->before);
+            }
+        }
+        $points = $this->after->modelOf($is)->points;
+        foreach (array_unique([...$was->always, ...$is->always]) as $point) {
+            $always = in_array($point, $is->always, true);
+            if ($always !== in_array($point, $was->always, true) && isset($points[$point])) {
+                $lines[] = (new SoundAlways(new PointRef($is->id, $point), $always))->words($this->after);
+            }
         }
 
         return $lines;
@@ -395,6 +423,11 @@ final readonly class RigDifference
         }
         foreach ($situation->defaults as $default) {
             $said["default {$default->slot()}"] = $default->words($rig);
+        }
+        foreach ($situation->scenes as $choice) {
+            // By the name that it has now: a new name is told with the program.
+            $isThere = ($this->after->units[$choice->unit] ?? null)?->scene($choice->scene) !== null;
+            $said["scene {$choice->unit}"] = $choice->words($isThere ? $this->after : $rig);
         }
         foreach ($situation->effects as $switch) {
             $said["effect {$switch->slot()}"] = $switch->words($rig);

@@ -14,6 +14,7 @@ use HiddenWire\Core\Planning\Remedies\NamedSettings;
 use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
 use HiddenWire\Core\Planning\Remedies\Presence;
+use HiddenWire\Core\Planning\Remedies\Scenes;
 use HiddenWire\Core\Planning\Remedies\Switches;
 use HiddenWire\Core\Planning\Remedies\Systems;
 use HiddenWire\Core\Rig\Rig;
@@ -80,6 +81,7 @@ final class Diagnosis
             new Systems,
             new Locks,
             new Effects,
+            new Scenes,
             new Plugs(onlyPlain: true),
             new Leads,
             new Moves(onlyPlain: true),

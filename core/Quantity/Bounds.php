@@ -19,6 +19,9 @@ final class Bounds
     /** A name of somebody's own for a point: it stands before what the unit calls it. */
     public const POINT_NAME = 40;
 
+    /** Scenes of a program. */
+    public const SCENES = 100;
+
     /** Effects of a unit. */
     public const EFFECTS = 400;
 

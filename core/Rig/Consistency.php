@@ -372,6 +372,42 @@ final class Consistency
         }
     }
 
+    /** The scenes of a program. */
+    private function scenes(Unit $unit, EquipmentModel $model, int $i): void
+    {
+        $ids = [];
+        foreach ([...$unit->scenes, null] as $s => $scene) {
+            $pointer = $scene === null ? "/units/{$i}/always" : "/units/{$i}/scenes/{$s}/sources";
+            foreach ($scene->sources ?? $unit->always as $p => $point) {
+                if (! ($model->points[$point]->inScenes ?? false)) {
+                    $this->problem("{$pointer}/{$p}", isset($model->points[$point])
+                        ? "\"{$model->points[$point]->label}\" is in no scene: it always sounds."
+                        : "The model \"{$model->id}\" has no point \"{$point}\".");
+                }
+            }
+            if ($scene !== null && isset($ids[$scene->id])) {
+                $this->problem("/units/{$i}/scenes/{$s}/id", "The id \"{$scene->id}\" is taken by /units/{$i}/scenes/{$ids[$scene->id]}.");
+            }
+            $ids += $scene === null ? [] : [$scene->id => $s];
+        }
+    }
+
+    private function scenesOf(Situation $situation, int $i): void
+    {
+        $seen = [];
+        foreach ($situation->scenes as $c => $choice) {
+            $pointer = "/situations/{$i}/scenes/{$c}";
+            $model = $this->modelAt($choice->unit, "{$pointer}/unit");
+            if ($model !== null && $this->units[$choice->unit]->scene($choice->scene) === null) {
+                $this->problem("{$pointer}/scene", "The unit \"{$choice->unit}\" has no scene \"{$choice->scene}\".");
+            }
+            if (isset($seen[$choice->unit])) {
+                $this->problem($pointer, "/situations/{$i}/scenes/{$seen[$choice->unit]} chooses its scene already.");
+            }
+            $seen[$choice->unit] = $c;
+        }
+    }
+
     private function effectsOf(Situation $situation, int $i): void
     {
         $seen = [];
@@ -467,6 +503,7 @@ final class Consistency
             }
             $this->joined($unit, $model, $i);
             $this->effects($unit, $model, $i);
+            $this->scenes($unit, $model, $i);
             foreach (array_keys($unit->names) as $point) {
                 if (! isset($model->points[$point])) {
                     $this->problem(
@@ -883,6 +920,7 @@ final class Consistency
             $this->levelsOf($situation, $i);
             $this->settingsOf($situation, $i);
             $this->effectsOf($situation, $i);
+            $this->scenesOf($situation, $i);
             $seen = [];
             $on = [];
             foreach ($situation->changes as $c => $change) {

@@ -19,6 +19,7 @@ final readonly class Situation
      * @param  array<int, SituationDefault>  $defaults  defaults of computers that are others then
      * @param  array<int, SettingValue>  $settings  named settings that stand otherwise then
      * @param  array<int, EffectSwitch>  $effects  effects that are on, or bypassed, then
+     * @param  array<int, SceneChoice>  $scenes  scenes that programs show then
      * @param  list<string>  $plugged  ids of cables in the order in which they are plugged in, after all others: a tablet takes the last
      * @param  array<int, SystemLevel>  $levels  levels and mutes of devices, in the system itself, that are others then
      */
@@ -33,6 +34,7 @@ final readonly class Situation
         public array $settings = [],
         public array $plugged = [],
         public array $effects = [],
+        public array $scenes = [],
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Situation
                 $this->defaults,
                 fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
             )),
+            scenes: array_values(array_filter($this->scenes, fn (SceneChoice $one) => ! in_array($one->unit, $units, true))),
             effects: array_values(array_filter($this->effects, fn (EffectSwitch $one) => ! in_array($one->unit, $units, true))),
             settings: array_values(array_filter($this->settings, fn (SettingValue $one) => ! in_array($one->unit, $units, true))),
             levels: array_values(array_filter(
@@ -78,6 +81,7 @@ final readonly class Situation
     public function isLikeBase(): bool
     {
         return $this->changes === [] && $this->absent === [] && $this->pulled === [] && $this->defaults === []
-            && $this->levels === [] && $this->settings === [] && $this->plugged === [] && $this->effects === [];
+            && $this->levels === [] && $this->settings === [] && $this->plugged === [] && $this->effects === []
+            && $this->scenes === [];
     }
 }

@@ -230,6 +230,30 @@ final readonly class State
         return $on;
     }
 
+    /** The scene that a program shows; null where it has none. */
+    public function scene(string $unit): ?Scene
+    {
+        $program = $this->rig->units[$unit];
+        foreach ($this->situation->scenes as $choice) {
+            if ($choice->unit === $unit) {
+                return $program->scene($choice->scene);
+            }
+        }
+
+        return $program->scenes[0] ?? null;
+    }
+
+    /** Whether a point is silent because it is not in the scene that its program shows. */
+    public function isOutOfScene(string $unit, Point $point): bool
+    {
+        $program = $this->rig->units[$unit];
+        if (! $point->inScenes || $program->scenes === [] || in_array($point->id, $program->always, true)) {
+            return false;
+        }
+
+        return ! in_array($point->id, $this->scene($unit)->sources ?? [], true);
+    }
+
     /** How long the point holds its sound back. */
     public function delay(string $unit, Point $point): Milliseconds
     {

@@ -24,6 +24,8 @@ final readonly class Unit
      * @param  array<string, Following>  $follows  outputs that follow another, by point id
      * @param  list<list<string>>  $linked  route keys whose levels move together, keeping their offsets
      * @param  list<Effect>  $effects  of all its points, each chain in its order
+     * @param  list<Scene>  $scenes  of a broadcast program; the first is shown where nothing else is said
+     * @param  list<string>  $always  points that sound in every scene
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -51,7 +53,20 @@ final readonly class Unit
         public array $follows = [],
         public array $linked = [],
         public array $effects = [],
+        public array $scenes = [],
+        public array $always = [],
     ) {
+    }
+
+    public function scene(string $id): ?Scene
+    {
+        foreach ($this->scenes as $scene) {
+            if ($scene->id === $id) {
+                return $scene;
+            }
+        }
+
+        return null;
     }
 
     public function effect(string $id): ?Effect

@@ -14,6 +14,7 @@ enum BlockKind: string
     case NoDefault = 'no default device';
     case Disabled = 'disabled';
     case LockedOut = 'held by another program';
+    case OutOfScene = 'not in the scene';
     case Ducked = 'silent during calls';
     case NotConnected = 'not connected';
     case OtherDevicePicked = 'another device picked';

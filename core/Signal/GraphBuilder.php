@@ -105,7 +105,7 @@ final class GraphBuilder
         $this->graph = new SignalGraph($this->rig, $this->state, $devices, $like);
         $absent = array_fill_keys($situation->absent, true);
         $this->preFader = $this->behindGain = $this->variants = $changes = [];
-        foreach ($situation->effects as $switch) {
+        foreach ([...$situation->effects, ...$situation->scenes] as $switch) {
             $changes[$switch->unit][] = $switch;
         }
         foreach ($situation->changes as $change) {
@@ -281,7 +281,7 @@ final class GraphBuilder
         $name = "{$unit->id}/{$point->id}";
         $entry = $node = $this->graph->addNode($point->channels);
         if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null
-            || $this->state->mutedBySetting($unit->id, $point->id) !== null) {
+            || $this->state->mutedBySetting($unit->id, $point->id) !== null || $this->state->isOutOfScene($unit->id, $point)) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
             $this->add(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
@@ -291,7 +291,11 @@ final class GraphBuilder
                 $at,
                 $point->label,
                 $realm,
-                $this->state->isMuted($unit->id, $point) ? BlockKind::Muted : null));
+                match (true) {
+                    $this->state->isOutOfScene($unit->id, $point) => BlockKind::OutOfScene,
+                    $this->state->isMuted($unit->id, $point) => BlockKind::Muted,
+                    default => null,
+                }));
             $node = $next;
         }
         if ($point->effects !== null) {

@@ -13,6 +13,7 @@ use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
@@ -69,7 +70,7 @@ final class SignalGraph
     /**
      * Takes a unit over from the graph that this is like, where nothing about it is different.
      *
-     * @param  list<Change|SettingValue|EffectSwitch>  $changes  what the situation changes about it
+     * @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about it
      */
     public function copyUnit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): bool
     {

@@ -56,6 +56,12 @@ final class SituationDifference
                 ? 'leads plugged in the order of the base'
                 : 'plugged in last: '.implode(', ', array_map(fn (string $id) => $rig->cables[$id]->label, $is->plugged));
         }
+        foreach ($rig->units as $unit) {
+            $scene = $this->after->graph->state->scene($unit->id);
+            if ($scene !== null && $scene->id !== $this->before->graph->state->scene($unit->id)?->id) {
+                $words[] = "{$unit->name}: scene {$scene->name}";
+            }
+        }
         foreach ($is->effects as $switch) {
             if (! in_array($switch, $was->effects, false)) {
                 $words[] = $switch->words($rig);

@@ -7,13 +7,14 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\EffectSwitch;
+use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Unit;
 
 /** Where a unit's nodes and links stand in a graph, and what they were made from. */
 final readonly class UnitSection
 {
-    /** @param  list<Change|SettingValue|EffectSwitch>  $changes  what the situation changes about the unit */
+    /** @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about the unit */
     public function __construct(
         public Unit $unit,
         public EquipmentModel $model,
@@ -29,7 +30,7 @@ final readonly class UnitSection
     /**
      * Whether it would be made the same again.
      *
-     * @param  list<Change|SettingValue|EffectSwitch>  $changes
+     * @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes
      */
     public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link, bool $isAbsent): bool
     {

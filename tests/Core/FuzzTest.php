@@ -33,10 +33,10 @@ it('survives 5,000 injured documents: a rig or an error that says where, never a
     mt_srand(20261125);
     $texts = [shipped('rigs/penny-slot.json'), shipped('rigs/ticket-booth.json'), shipped('starters/system-plays-console.json'),
         shipped('starters/one-device.json'), shipped('starters/tablet-and-hub.json'),
-        shipped('starters/solo-and-rules.json'), shipped('starters/dry-and-processed.json')];
+        shipped('starters/solo-and-rules.json'), shipped('starters/dry-and-processed.json'), shipped('starters/scenes.json')];
     $read = $refused = 0;
     for ($i = 0; $i < 5000; $i++) {
-        $text = injured($texts[$i % 7]);
+        $text = injured($texts[$i % 8]);
         try {
             $rig = (new DocumentReader)->read($text);
             // What is read can be computed.

@@ -8,6 +8,7 @@ use App\Rigs\StoredRig;
 use App\ViewModels\Computers;
 use App\ViewModels\NamesPage;
 use App\ViewModels\RigPage;
+use App\ViewModels\SceneTable;
 use App\ViewModels\SituationCard;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Processing;
@@ -180,4 +181,34 @@ it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', f
 
     ($this->edit)(['edit' => 'mark-wish', 'source' => 'music', 'listener' => 'me', 'treatment' => 'processed'])->assertSessionHasNoErrors();
     $this->get("/rigs/{$this->rig->id}/wishes?pair=music:me")->assertOk()->assertSee('arrives dry, and should be processed');
+});
+
+it('adds, fills, chooses and removes scenes, and tells what each would lack', function () {
+    ($this->open)('starters/scenes.json');
+    $scenes = fn (): array => ($this->now)()->units['cast']->scenes;
+    ($this->edit)(['edit' => 'add-scene', 'unit' => 'cast', 'name' => 'The end', 'like' => 'break'])->assertSessionHasNoErrors();
+    expect($scenes()[3]->id)->toBe('the-end')->and($scenes()[3]->sources)->toBe(['source-3']);
+    ($this->edit)(['edit' => 'add-scene', 'unit' => 'cast', 'name' => 'The end'])->assertSessionHasErrors('name');
+    ($this->edit)(['edit' => 'rename-scene', 'unit' => 'cast', 'scene' => 'the-end', 'name' => 'Farewell'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'the-end', 'point' => 'source-1', 'in' => '1'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'the-end', 'point' => 'source-3', 'in' => '0'])->assertSessionHasNoErrors();
+    expect($scenes()[3]->name)->toBe('Farewell')->and($scenes()[3]->sources)->toBe(['source-1']);
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'the-end', 'point' => 'monitor', 'in' => '1'])->assertSessionHasErrors('point');
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'nowhere', 'point' => 'source-1', 'in' => '1'])->assertSessionHasErrors('scene');
+    ($this->edit)(['edit' => 'choose-scene', 'unit' => 'cast', 'scene' => 'the-end', 'situation' => 'talk'])->assertSessionHasNoErrors();
+    expect(($this->now)()->situations['talk']->scenes[0]->scene)->toBe('the-end');
+    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('Broadcast program: scene Farewell');
+    ($this->edit)(['edit' => 'sound-always', 'unit' => 'cast', 'point' => 'source-3', 'always' => '1'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['cast']->always)->toBe(['source-3']);
+    ($this->edit)(['edit' => 'sound-always', 'unit' => 'cast', 'point' => 'source-3', 'always' => '0'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'remove-scene', 'unit' => 'cast', 'scene' => 'the-end'])->assertSessionHasNoErrors();
+    expect($scenes())->toHaveCount(3)->and(($this->now)()->situations['talk']->scenes)->toBe([]);
+
+    // Playing wants voice and game: Talk would lack the game, Break both.
+    $table = SceneTable::all(($this->page)('tracks'))['cast'];
+    expect(array_map(fn (array $row) => [$row['scene']->name, $row['isShown'], $row['lacks'], $row['doubles']], $table->scenes))
+        ->toBe([['Game', true, [], []], ['Talk', false, ['Game'], []], ['Break', false, ['Voice', 'Game'], []]]);
+    expect(array_map(fn (array $row) => [$row['point']->id, $row['in'], $row['always']], $table->rows)[0])
+        ->toBe(['source-1', ['game' => true, 'talk' => true, 'break' => false], false]);
+    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('lacks Voice, Game');
 });

@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSituation;
 use HiddenWire\Core\Edit\AddSource;
 use HiddenWire\Core\Edit\AddUnit;
+use HiddenWire\Core\Edit\ChooseScene;
 use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\ClearPlugs;
 use HiddenWire\Core\Edit\CopyUnit;
@@ -42,6 +43,7 @@ use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetReason;
+use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\SetValue;
@@ -70,6 +72,7 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
@@ -95,11 +98,12 @@ function someEdit(CoreRig $rig): ?RigEdit
     $points = $unit === null ? [] : array_values($rig->modelOf($unit)->points);
     [$following, $soloing] = [array_values(array_filter($points, fn ($point) => $point->canFollow !== [])),
         array_values(array_filter($points, fn ($point) => $point->solo !== null))];
+    $inScenes = array_values(array_filter($points, fn ($point) => $point->inScenes));
     $racks = array_values(array_filter($points, fn ($point) => $point->effects !== null));
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 41)) {
+    return match (mt_rand(0, 43)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -160,6 +164,9 @@ function someEdit(CoreRig $rig): ?RigEdit
             [null, true, false][mt_rand(0, 2)]),
         40 => $source === null || $listener === null ? null
             : new MarkWish($source, $listener, mt_rand(0, 1) === 0, mt_rand(0, 1) === 0, [null, ...Treatment::cases()][mt_rand(0, 2)]),
+        41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
+        42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
+            mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),
         37 => $soloing === [] ? null : new SetPoint(new PointRef((string) $unit, $soloing[0]->id), new PointSettings(solo: mt_rand(0, 1) === 0),
             mt_rand(0, 1) === 0 ? null : (string) $situation),
         default => $source === null || $listener === null ? null
@@ -192,5 +199,5 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
     }
     expect($made)->toBeGreaterThan(12);
 })->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json',
-    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json', 'starters/dry-and-processed.json'])
+    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json', 'starters/dry-and-processed.json', 'starters/scenes.json'])
     ->with([3, 17, 2026]);

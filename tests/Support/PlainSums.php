@@ -203,7 +203,7 @@ final class PlainSums
         foreach ($model['points'] as $point) {
             $at = "{$id}/{$point['id']}";
             $set = $this->set[$at] ?? [];
-            $gain = $this->isMuted($id, $model, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
+            $gain = $this->isMuted($id, $model, $point) || $this->isOutOfScene($id, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
             $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
             // One way through the effects that are on, and one for each mix that leaves some out.
@@ -253,6 +253,18 @@ final class PlainSums
                     $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
             }
         }
+    }
+
+    /** @param  array<string, mixed>  $point */
+    private function isOutOfScene(string $id, array $point): bool
+    {
+        $scenes = array_column($this->units[$id]['scenes'] ?? [], null, 'id');
+        if (! ($point['in_scenes'] ?? false) || $scenes === [] || in_array($point['id'], $this->units[$id]['always'] ?? [], true)) {
+            return false;
+        }
+        $shown = array_column($this->situation['scenes'] ?? [], 'scene', 'unit')[$id] ?? array_key_first($scenes);
+
+        return ! in_array($point['id'], $scenes[$shown]['sources'] ?? [], true);
     }
 
     /** @return array{float, float} factor and ms of the effects of a point, as a mix takes them */

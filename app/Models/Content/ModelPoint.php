@@ -22,6 +22,7 @@ final class ModelPoint extends Model
             'pick_from' => 'array',
             'can_follow' => 'array',
             'effects' => 'array',
+            'in_scenes' => 'boolean',
             'made_at' => 'array',
             'delay_to_ms' => 'float',
             'gain_from' => 'float',

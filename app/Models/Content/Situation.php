@@ -16,6 +16,6 @@ final class Situation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return array_fill_keys(['absent', 'pulled', 'plugged', 'effects', 'defaults', 'levels', 'settings'], 'array');
+        return array_fill_keys(['absent', 'pulled', 'plugged', 'effects', 'scenes', 'defaults', 'levels', 'settings'], 'array');
     }
 }

@@ -16,6 +16,6 @@ final class Unit extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['at_login' => 'boolean', ...array_fill_keys(['links', 'system', 'values', 'names', 'linked'], 'array')];
+        return ['at_login' => 'boolean', ...array_fill_keys(['links', 'system', 'values', 'names', 'linked', 'always'], 'array')];
     }
 }

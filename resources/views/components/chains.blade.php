@@ -37,10 +37,12 @@
         @endif
     @endforeach
     @if ($page->canEdit)
-        <ul class="chain-adds">
-            @foreach ($chains->all as $chain)
-                @if ($chain['kinds'] !== []) <li><x-edit :page="$page" class="row-form" :fields="['edit' => 'add-effect', 'unit' => $unit->id, 'point' => $chain['point']->id, 'situation' => '']"><label><span class="ingredient">{{ $chain['point']->label }}</span> <select name="kind" aria-label="Effect for {{ $chain['point']->label }}">@foreach ($chain['kinds'] as $kind) <option value="{{ $kind->value }}">{{ $kind->words() }}</option> @endforeach</select></label><button class="do" type="submit">Add<span class="visually-hidden"> the effect to {{ $chain['point']->label }}</span></button></x-edit></li> @endif
-            @endforeach
-        </ul>
+        @if ($chains->withRoom() !== [])
+            <x-edit :page="$page" class="row-form chain-add" :fields="['edit' => 'add-effect', 'unit' => $unit->id, 'situation' => '']">
+                <select name="kind" aria-label="Kind of the new effect">@foreach ($chains->kinds() as $kind) <option value="{{ $kind->value }}">{{ $kind->words() }}</option> @endforeach</select>
+                <select name="point" aria-label="Where the new effect comes">@foreach ($chains->withRoom() as $id => $label) <option value="{{ $id }}">{{ $label }}</option> @endforeach</select>
+                <button class="do" type="submit">Add the effect</button>
+            </x-edit>
+        @endif
     @endif
 </details>

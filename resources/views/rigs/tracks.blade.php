@@ -33,6 +33,7 @@
                         </tbody>
                     </table>
                 </div>
+                @if ($program->scenes !== null) <x-scenes :page="$page" :table="$program->scenes" /> @endif
             </section>
         @empty
             <p class="quiet">No broadcast program and no recorder yet. Put one on a computer in <a href="{{ $page->url([], 'computers') }}">Computers</a>.</p>

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\With;
+
+/** What a broadcast program shows and sounds together. */
+final readonly class Scene
+{
+    use With;
+
+    /** @param  list<string>  $sources  the points of the program that are in it */
+    public function __construct(public string $id, public string $name, public array $sources = [])
+    {
+    }
+}

@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Edit\ChooseScene;
+use HiddenWire\Core\Edit\RemoveScene;
+use HiddenWire\Core\Edit\SetScene;
+use HiddenWire\Core\Edit\SoundAlways;
+use HiddenWire\Core\Edit\Swap;
+use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Scene;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\SituationDifference;
+use Tests\Support\Draft;
+
+function sceneDraft(): Draft
+{
+    return Draft::from(dirname(__DIR__, 2).'/resources/starters/scenes.json');
+}
+
+/** @return array<string, list<string>> */
+function sceneCauses(Rig $rig): array
+{
+    $causes = [];
+    foreach ((new Diagnosis(new Hearings($rig)))->causes() as $cause) {
+        $causes[$cause->sentence] = array_map(fn ($cure) => $cure->sentence, $cause->cures);
+    }
+
+    return $causes;
+}
+
+/** @return list<string> sounds that the viewers hear */
+function onAir(Rig $rig, string $situation): array
+{
+    $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situations[$situation]));
+
+    return array_values(array_filter(array_map(fn ($id) => (string) $id, array_keys($rig->sources)), fn (string $id) => $hearing->pair($id, 'viewers')->isHeard()));
+}
+
+it('sounds what is in the scene, and what is in all', function () {
+    $rig = sceneDraft()->make();
+    expect(onAir($rig, 'playing'))->toBe(['voice', 'play'])->and(onAir($rig, 'talk'))->toBe(['voice', 'tune'])->and(onAir($rig, 'break'))->toBe(['tune']);
+    $always = (new SoundAlways(new PointRef('cast', 'source-1'), true))->applyTo($rig);
+    expect(onAir($always, 'break'))->toBe(['voice', 'tune']);
+    // Another scene first: what nobody has chosen shows it.
+    $first = new Rig($rig->parts()->changing('units', 'cast', fn ($unit) => $unit->with(scenes: array_reverse($unit->scenes))));
+    expect(onAir($first, 'playing'))->toBe(['tune'])->and(onAir($first, 'talk'))->toBe(['voice', 'tune']);
+    // Without scenes everything sounds.
+    $none = $rig;
+    foreach (['game', 'talk', 'break'] as $scene) {
+        $none = (new RemoveScene('cast', $scene))->applyTo($none);
+    }
+    expect(onAir($none, 'break'))->toBe(['voice', 'play', 'tune'])->and($none->situations['talk']->scenes)->toBe([]);
+});
+
+it('doubles a device that is open in a scene and in all', function () {
+    $rig = sceneDraft()->pick('cast/source-2', ['device' => 'mic/usb/rec'])->with(function (array $d) {
+        $d['units'][3]['always'] = ['source-2'];
+
+        return $d;
+    })->make();
+    $pair = (new Hearing((new GraphBuilder($rig))->build($rig->situations['talk'])))->pair('voice', 'viewers');
+    // Two copies at one time: 6 dB more.
+    expect($pair->verdict->value)->toBe('doubled')->and(round((float) $pair->level()?->value(), 2))->toBe(6.02);
+});
+
+it('cures a scene that lacks a sound or has one too many', function (string $break, string $cause, array $cures) {
+    $rig = match ($break) {
+        'lacks' => (new SetScene('cast', new Scene('game', 'Game', ['source-1'])))->applyTo(sceneDraft()->make()),
+        'too many' => (new SetScene('cast', new Scene('break', 'Break', ['source-1', 'source-3'])))->applyTo(sceneDraft()->make()),
+        'another' => (new ChooseScene('break', 'cast', 'talk'))->applyTo(sceneDraft()->make()),
+        default => (new SoundAlways(new PointRef('cast', 'source-1'), true))->applyTo(sceneDraft()->make()),
+    };
+    $causes = sceneCauses($rig);
+    expect(array_key_first($causes))->toBe($cause)->and(array_slice($causes[$cause], 0, count($cures)))->toBe($cures);
+    expect(sceneCauses((new Diagnosis(new Hearings($rig)))->causes()[0]->cures[0]->applyTo($rig)))->toBe([]);
+})->with([
+    ['lacks', 'Game (Source 2) is not in the scene Game of Broadcast program', ['Put Game (Source 2) into the scene Game']],
+    ['too many', 'Voice (Source 1) is in the scene Break of Broadcast program', ['Take Voice (Source 1) out of the scene Break']],
+    ['another', 'Broadcast program shows the scene Talk in Break', ['Show the scene Break in Break']],
+    ['always', 'Voice (Source 1) of Broadcast program sounds in every scene', ['Let Voice (Source 1) of Broadcast program sound in its scenes only']],
+]);
+
+it('says what is changed of scenes, and compares', function () {
+    $rig = sceneDraft()->make();
+    $set = new SetScene('cast', new Scene('talk', 'Talking', ['source-1', 'source-2']));
+    expect($set->words($rig))->toBe('Broadcast program: scene Talking was Talk, with Game (Source 2), without Music (Source 3)')
+        ->and((new SetScene('cast', new Scene('end', 'The end')))->words($rig))->toBe('Broadcast program: scene The end added')
+        ->and((new ChooseScene('break', 'cast', 'talk'))->words($rig))->toBe('Broadcast program: scene Talk in Break')
+        ->and((new ChooseScene('break', 'cast', null))->words($rig))->toBe('Broadcast program: the first scene in Break');
+    expect((new RigDifference($rig, $set->applyTo($rig)))->lines())
+        ->toBe(['Places and units' => ['Broadcast program: scene Talking was Talk, with Game (Source 2), without Music (Source 3)']])
+        ->and((new RigDifference($rig, (new ChooseScene('break', 'cast', null))->applyTo($rig)))->lines())
+        ->toBe(['Situations' => ['Break: no longer Broadcast program: scene Break']])
+        ->and((new RigDifference($rig, (new SoundAlways(new PointRef('cast', 'source-2'), true))->applyTo($rig)))->lines())
+        ->toBe(['Places and units' => ['Broadcast program: Game (Source 2) sounds in every scene']]);
+    $hear = fn (string $in) => new Hearing((new GraphBuilder($rig))->build($rig->situations[$in]));
+    expect((new SituationDifference($hear('playing'), $hear('talk')))->changes)->toBe(['Broadcast program: scene Talk'])
+        ->and((new SituationDifference($hear('talk'), $hear('playing')))->changes)->toBe(['Broadcast program: scene Game']);
+});
+
+it('refuses scenes that can\'t be', function (callable $spoil, string $refusal) {
+    try {
+        sceneDraft()->with($spoil)->make();
+        $told = [];
+    } catch (InvalidDocument $e) {
+        $told = array_map(fn ($problem) => "{$problem->pointer}: {$problem->message}", $e->problems);
+    }
+    expect($told)->toBe([$refusal]);
+})->with([
+    'a point that is in no scene' => [function (array $d) {
+        $d['units'][3]['scenes'][0]['sources'] = ['monitor'];
+
+        return $d;
+    }, '/units/3/scenes/0/sources/0: "Monitor" is in no scene: it always sounds.'],
+    'no such point' => [function (array $d) {
+        $d['units'][3]['always'] = ['nowhere'];
+
+        return $d;
+    }, '/units/3/always/0: The model "broadcast-program-small" has no point "nowhere".'],
+    'one scene twice' => [function (array $d) {
+        $d['units'][3]['scenes'][] = ['id' => 'game', 'name' => 'Again'];
+
+        return $d;
+    }, '/units/3/scenes/3/id: The id "game" is taken by /units/3/scenes/0.'],
+    'no such scene' => [function (array $d) {
+        $d['situations'][1]['scenes'][0]['scene'] = 'none';
+
+        return $d;
+    }, '/situations/1/scenes/0/scene: The unit "cast" has no scene "none".'],
+    'two choices' => [function (array $d) {
+        $d['situations'][1]['scenes'][] = ['unit' => 'cast', 'scene' => 'game'];
+
+        return $d;
+    }, '/situations/1/scenes/1: /situations/1/scenes/0 chooses its scene already.'],
+]);
+
+it('keeps scenes with another program, and through a document', function () {
+    $rig = sceneDraft()->make();
+    $text = (new DocumentWriter)->write($rig);
+    expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text);
+    $model = $rig->models['broadcast-program-small'];
+    $less = $model->with(id: 'less', points: array_map(fn ($point) => $point->id === 'source-3' ? $point->with(inScenes: false) : $point, $model->points));
+    $swap = new Swap($rig, $rig->units['cast'], $less);
+    expect($swap->losses)->toBe(['Music (Source 3) in the scene Talk', 'Music (Source 3) in the scene Break'])
+        ->and($swap->rig->units['cast']->scenes[1]->sources)->toBe(['source-1']);
+});
