@@ -80,9 +80,10 @@ final class Hostile
      */
     public function forms(int $number, User $user): void
     {
-        foreach (['rigs/night-relay', 'starters/two-connections', 'starters/panel', 'starters/matrix-and-loopback'] as $file) {
+        foreach (['rigs/night-relay', 'starters/two-connections', 'starters/panel', 'starters/matrix-and-loopback',
+            'starters/one-device', 'starters/tablet-and-hub', 'starters/solo-and-rules', 'starters/dry-and-processed', 'starters/scenes'] as $file) {
             $record = app(ImportRig::class)($user, (string) file_get_contents(resource_path("{$file}.json")));
-            for ($i = 0; $i < intdiv($number, 4); $i++) {
+            for ($i = 0; $i < intdiv($number, 9); $i++) {
                 $this->form($record->refresh(), $user, $i);
                 if (count(StoredRig::load($record->refresh())->units) > 120) {
                     $record = app(ImportRig::class)($user, (string) file_get_contents(resource_path("{$file}.json")));
@@ -246,6 +247,7 @@ final class Hostile
             }
         }
         $devices = array_map(fn ($set) => (string) $set->device, $rig->devices);
+        $here = $unit === '' ? null : $rig->units[$unit] ?? null;
         $thing = $this->one(['places', 'units', 'sources', 'listeners', 'situations']);
         $words = EditForms::words();
         $fields = [
@@ -276,7 +278,20 @@ final class Hostile
             'db' => $this->number(), 'tap' => $this->one(['', 'pre-fader', 'post-fader', 'input']),
             'want' => $this->one(['must', 'may', 'must-not', 'none']), 'own_level' => $this->one(['0', '1']),
             'alone' => $this->one(['0', '1']),
-            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote']),
+            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote', 'gate', 'compressor']),
+            'mode' => $this->one(['', 'shared', 'exclusive', 'direct']), 'with_also' => '1', 'also' => [$this->one($devices), $this->one($devices)],
+            'unlisted' => $this->one(['', 'hidden', 'no-plug']), 'with_processing' => '1',
+            'processing' => [$this->one(['mono', 'spatial', 'x']), $this->one(['mono', 'enhancement'])],
+            'solo' => $this->one(['', '0', '1']), 'of' => $this->one(['', ...array_keys($model->points ?? [])]),
+            'with_fader' => $this->one(['', '1']), 'with_except' => '1',
+            'except' => [$this->one(array_keys($model->points ?? [])), $this->one(array_keys($model->points ?? []))],
+            'with' => $this->one(['', ...array_keys($model->routes ?? [])]),
+            'effect' => $this->one(array_map(fn ($one) => $one->id, $here->effects ?? [])), 'earlier' => $this->one(['', '0', '1']),
+            'with_off_for' => '1', 'off_for' => [$this->one(array_keys($model->points ?? []))],
+            'scene' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'in' => $this->one(['', '0', '1']),
+            'like' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'always' => $this->one(['', '0', '1']),
+            'setting' => $this->one(array_keys($model->settings ?? [])), 'value' => $this->one(['0', '1', 'on', '', $this->text()]),
+            'treatment' => $this->one(['', 'dry', 'processed']),
             'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']),
             'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
             'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)),

@@ -14,13 +14,13 @@ beforeEach(function () {
 });
 
 it('reads or refuses whatever document', function () {
-    ($hostile = new Hostile($this->seed))->documents(400);
+    ($hostile = new Hostile($this->seed))->documents(800);
     expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['documents read'] ?? 0)->toBeGreaterThan(4)
         ->and($hostile->counts['documents refused'])->toBeGreaterThan(100);
 });
 
 it('keeps nothing by whatever forms that does not read back, undo and redo', function () {
-    ($hostile = new Hostile($this->seed))->forms(360, $this->user);
+    ($hostile = new Hostile($this->seed))->forms(450, $this->user);
     expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['forms made'])->toBeGreaterThan(60);
 });
 
