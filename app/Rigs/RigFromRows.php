@@ -6,6 +6,7 @@ namespace App\Rigs;
 
 use App\Models\Content\Acceptance;
 use App\Models\Content\AirPath;
+use App\Models\Content\Balance;
 use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
@@ -152,6 +153,7 @@ final class RigFromRows
                 'own_level' => $row->own_level,
                 'alone' => $row->alone,
                 'treatment' => $row->treatment,
+                'side' => $row->side,
                 'situations' => array_map(fn ($one) => $one->situation, $held[$row->position] ?? []),
             ]),
             'situations' => $this->each(Situation::class, fn ($row) => [
@@ -172,6 +174,9 @@ final class RigFromRows
             ]),
             'steps' => $this->each(ShowStep::class, fn ($row) => [
                 'id' => $row->key, 'phase' => $row->phase, 'text' => $row->text, 'at_min' => $row->at_min, 'wait_s' => $row->wait_s,
+            ]),
+            'balances' => $this->each(Balance::class, fn ($row) => [
+                'listener' => $row->listener, 'like' => $row->like, 'within_db' => $row->within_db,
             ]),
             'accepted' => $this->each(Acceptance::class, fn ($row) => [
                 'evidence' => $row->evidence, 'says' => $row->says, 'why' => $row->why,

@@ -6,6 +6,7 @@ namespace App\Rigs;
 
 use App\Models\Content\Acceptance;
 use App\Models\Content\AirPath;
+use App\Models\Content\Balance;
 use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
@@ -69,6 +70,7 @@ final class RigRows
         Listener::class,
         ListenerEar::class,
         Situation::class, SituationChange::class, Wish::class, WishSituation::class, Reason::class, ShowStep::class, Acceptance::class,
+        Balance::class,
     ];
 
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
@@ -405,6 +407,7 @@ final class RigRows
                 'own_level' => $wish->ownLevel,
                 'alone' => $wish->alone,
                 'treatment' => $wish->treatment?->value,
+                'side' => $wish->side?->value,
             ];
             foreach ($wish->situations as $s => $situation) {
                 $rows[WishSituation::class][] = [
@@ -415,6 +418,11 @@ final class RigRows
                     'situation' => $situation,
                 ];
             }
+        }
+        foreach ($rig->balances as $i => $balance) {
+            $rows[Balance::class][] = [
+                'position' => $i, 'listener' => $balance->listener, 'like' => $balance->like, 'within_db' => $balance->withinDb,
+            ];
         }
         self::papers($rig->papers, $rows);
 

@@ -56,7 +56,7 @@ final readonly class WayStrip
         };
 
         return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '',
-            $wish->treatment->value ?? '']));
+            $wish->treatment->value ?? '', $wish?->side === null ? '' : "{$wish->side->value} only"]));
     }
 
     public static function say(HeardPair $pair): string
@@ -70,7 +70,9 @@ final readonly class WayStrip
             Verdict::Treated => $pair->effects() === []
                 ? 'arrives dry, and should be processed'
                 : 'arrives through '.implode(', ', $pair->effects()).', and should be dry',
-            Verdict::OneSided => (string) $pair->loss?->words(),
+            Verdict::OneSided => $pair->loss?->words()
+                ?? 'is heard on '.($pair->channels() === 'both' ? 'both sides' : "the {$pair->channels()} side")
+                    .', and should be on the '.($pair->wish->side->value ?? 'other').' only',
             Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
             Verdict::Silent => 'is not heard; no wish is set',
             Verdict::Uncounted => 'has too many signal paths to count'

@@ -18,6 +18,8 @@ final readonly class WishesPage
 
     public ?WayStrip $strip;
 
+    public Balances $balances;
+
     /** @var array<string, string> names of points where a sound can begin, by reference */
     public array $origins;
 
@@ -28,6 +30,7 @@ final readonly class WishesPage
     {
         $this->odds = $page->atOdds();
         $this->strip = $page->strip();
+        $this->balances = new Balances($page);
         $this->origins = $page->canEdit ? $this->pointsOf(PointKind::Origin) : [];
         $this->ears = $page->canEdit ? $this->pointsOf(PointKind::Ear) : [];
     }

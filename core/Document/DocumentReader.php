@@ -16,6 +16,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Consistency;
@@ -51,6 +52,7 @@ use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\ShowStep;
+use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\SocketRef;
@@ -166,6 +168,7 @@ final class DocumentReader
             $this->each($document, 'situations', $this->situation(...)),
             $isStored ? null : [],
             $this->version < 2 ? new Papers : $this->papers($document),
+            $this->version < 2 ? [] : $this->each($document, 'balances', $this->balance(...), Bounds::BALANCES),
         );
         $document->done();
         $problems = array_values($this->problems->getArrayCopy());
@@ -689,9 +692,21 @@ final class DocumentReader
         $alone = $wish->flag('alone') ?? false;
         $situations = $this->ids($wish, 'situations');
         $treatment = $this->version < 2 ? null : $wish->choice('treatment', Treatment::class, needed: false);
+        $side = $this->version < 2 ? null : $wish->choice('side', Side::class, needed: false);
 
         return $wish->done() && $source !== null && $listener !== null && $want !== null
-            ? new Wish($source, $listener, $want, $own, $alone, $situations, $treatment) : null;
+            ? new Wish($source, $listener, $want, $own, $alone, $situations, $treatment, $side) : null;
+    }
+
+    private function balance(Fields $balance): ?Balance
+    {
+        $listener = $balance->id('listener');
+        $like = $balance->id('like');
+        $within = $balance->number('within_db', Bounds::WITHIN_DB[0], Bounds::WITHIN_DB[1], needed: true);
+
+        return $balance->done() && $listener !== null && $like !== null && $within !== null
+            ? new Balance($listener, $like, $within)
+            : null;
     }
 
     private function situationLevel(Fields $level): ?SystemLevel

@@ -31,6 +31,7 @@ use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
@@ -142,7 +143,7 @@ final class DocumentWriter
             'wishes' => array_map(fn (Wish $wish) => [
                 'source' => $wish->source, 'listener' => $wish->listener, 'want' => $wish->want->value,
                 ...$this->filled(['own_level' => $wish->ownLevel, 'alone' => $wish->alone, 'situations' => $wish->situations,
-                    'treatment' => $wish->treatment?->value]),
+                    'treatment' => $wish->treatment?->value, 'side' => $wish->side?->value]),
             ], $rig->wishes),
             'situations' => array_map(fn (Situation $situation) => [
                 'id' => $situation->id,
@@ -160,7 +161,14 @@ final class DocumentWriter
                 ]),
             ], array_values($rig->situations)),
             ...$this->papers($rig->papers),
+            ...$this->filled(['balances' => array_map($this->balance(...), $rig->balances)]),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public function balance(Balance $balance): array
+    {
+        return ['listener' => $balance->listener, 'like' => $balance->like, 'within_db' => $this->number($balance->withinDb)];
     }
 
     /** @return array<string, mixed> */

@@ -7,12 +7,13 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Wish;
 
 /**
  * Says of a wish whether its level has to be adjustable apart from other listeners, whether the sound has to be alone there, and whether it
- * has to be dry or processed.
+ * has to be dry or processed, or on one side only.
  */
 final readonly class MarkWish implements RigEdit
 {
@@ -22,6 +23,7 @@ final readonly class MarkWish implements RigEdit
         public bool $ownLevel,
         public bool $alone,
         public ?Treatment $treatment = null,
+        public ?Side $side = null,
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class MarkWish implements RigEdit
             }
             $isSet = true;
 
-            return $wish->with(ownLevel: $this->ownLevel, alone: $this->alone, treatment: $this->treatment);
+            return $wish->with(ownLevel: $this->ownLevel, alone: $this->alone, treatment: $this->treatment, side: $this->side);
         }, $rig->wishes);
 
         return $isSet ? new Rig($rig->parts()->with(wishes: $wishes))
@@ -49,6 +51,7 @@ final readonly class MarkWish implements RigEdit
     {
         $says = array_filter([
             $this->ownLevel ? 'with a level of its own' : '', $this->alone ? 'alone' : '', $this->treatment->value ?? '',
+            $this->side === null ? '' : "on the {$this->side->value} only",
         ]);
 
         return "{$rig->sources[$this->source]->name} at {$rig->listeners[$this->listener]->name}: "

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Wish;
 
@@ -19,6 +20,9 @@ final readonly class RemoveListener implements RigEdit
         return new Rig($rig->parts()->without('listeners', $this->listener)->with(wishes: array_values(array_filter(
             $rig->wishes,
             fn (Wish $wish) => $wish->listener !== $this->listener,
+        )), balances: array_values(array_filter(
+            $rig->balances,
+            fn (Balance $one) => $one->listener !== $this->listener && $one->like !== $this->listener,
         ))));
     }
 

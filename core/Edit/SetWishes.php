@@ -62,6 +62,7 @@ final readonly class SetWishes implements RigEdit
                 $was->alone ?? false,
                 $this->situation === null ? [] : [$this->situation],
                 $was?->treatment,
+                $was?->side,
             );
         }
 

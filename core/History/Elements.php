@@ -50,6 +50,7 @@ final class Elements
             'reasons' => ['about'],
             'steps' => ['id'],
             'accepted' => ['evidence'],
+            'balances' => ['listener', 'like'],
         ];
         foreach ($names as $collection => $keys) {
             foreach ($data[$collection] ?? [] as $thing) {

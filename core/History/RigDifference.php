@@ -12,6 +12,7 @@ use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Listener;
@@ -355,7 +356,9 @@ final readonly class RigDifference
                     $wish->want->value,
                     $wish->ownLevel,
                     $wish->alone,
-                    $wish->treatment->value ?? '',
+                    implode(', ', array_filter([
+                        $wish->treatment->value ?? '', $wish->side === null ? '' : "{$wish->side->value} only",
+                    ])),
                 ];
             }
 
@@ -379,7 +382,17 @@ final readonly class RigDifference
             }
         }
 
-        return $lines;
+        $of = fn (Rig $rig): array => array_combine(
+            array_map(fn (Balance $one) => $one->key(), $rig->balances),
+            array_map(fn (Balance $one) => $one->words($rig), $rig->balances),
+        );
+        [$was, $is] = [$of($this->before), $of($this->after)];
+
+        return [
+            ...$lines,
+            ...array_values(array_filter($is, fn (string $words, string $key) => ($was[$key] ?? null) !== $words, ARRAY_FILTER_USE_BOTH)),
+            ...array_values(array_map(fn (string $words) => "no longer: {$words}", array_diff_key($was, $is))),
+        ];
     }
 
     /** @return list<string> what a situation sets otherwise that it did not before, and what it leaves as in the base again */

@@ -19,6 +19,12 @@ final class Bounds
     /** A name of somebody's own for a point: it stands before what the unit calls it. */
     public const POINT_NAME = 40;
 
+    /** Wishes for the same balance. */
+    public const BALANCES = 200;
+
+    /** How far a sound may be off in a balance, in dB. */
+    public const WITHIN_DB = [0.1, 40];
+
     /** Scenes of a program. */
     public const SCENES = 100;
 

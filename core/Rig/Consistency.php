@@ -89,8 +89,26 @@ final class Consistency
         $this->wishes();
         $this->situations();
         $this->papers();
+        $this->balances();
 
         return $this->problems;
+    }
+
+    private function balances(): void
+    {
+        $seen = [];
+        foreach ($this->parts->balances as $b => $balance) {
+            foreach (['listener' => $balance->listener, 'like' => $balance->like] as $key => $id) {
+                $this->known('listeners', $id, "/balances/{$b}/{$key}", 'listener');
+            }
+            if ($balance->listener === $balance->like) {
+                $this->problem("/balances/{$b}/like", 'A balance is that of another listener.');
+            }
+            if (isset($seen[$balance->key()])) {
+                $this->problem("/balances/{$b}", "/balances/{$seen[$balance->key()]} says this already.");
+            }
+            $seen[$balance->key()] = $b;
+        }
     }
 
     private function papers(): void

@@ -47,6 +47,9 @@ final readonly class Rig
 
     public Papers $papers;
 
+    /** @var list<Balance> listeners that have to hear the balance of others */
+    public array $balances;
+
     /** @var list<Problem> what is physically impossible and was let in before it was refused; empty for every new rig */
     public array $faults;
 
@@ -105,6 +108,7 @@ final readonly class Rig
         }
         $this->picks = $picks;
         $this->papers = $parts->papers;
+        $this->balances = array_values($parts->balances);
     }
 
     /** The model of a unit; points that have a name of their own there go by it. */
@@ -167,6 +171,7 @@ final readonly class Rig
             $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
             $this->wishes, array_values($this->situations), array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
             $this->papers->with(isLoose: true),
+            $this->balances,
         );
     }
 

@@ -24,6 +24,7 @@ final readonly class RigParts
      * @param  array<int, Listener>  $listeners
      * @param  array<int, Wish>  $wishes
      * @param  array<int, Situation>  $situations
+     * @param  array<int, Balance>  $balances
      * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may
      *     stay; null tolerates all
      */
@@ -43,6 +44,7 @@ final readonly class RigParts
         public array $situations = [],
         public ?array $tolerated = [],
         public Papers $papers = new Papers,
+        public array $balances = [],
     ) {
     }
 

@@ -13,6 +13,7 @@ final readonly class Wish
 
     /**
      * @param  list<string>  $situations
+     * @param  Side|null  $side  the one side on which it has to be, on purpose; null for wherever it belongs
      * @param  Treatment|null  $treatment  whether it has to be dry or processed; null for either
      */
     public function __construct(
@@ -23,6 +24,7 @@ final readonly class Wish
         public bool $alone = false,
         public array $situations = [],
         public ?Treatment $treatment = null,
+        public ?Side $side = null,
     ) {
     }
 }

@@ -326,14 +326,15 @@ final class Hearing
             $ways = $this->ways($source, $listener, Sum::HEARD_DB);
             $doubling = $this->atOneTime($ways->arrivals);
         }
-        $loss = $sum->loss();
+        $isAside = $wish?->side !== null && $sum->sides === $wish->side->value;
+        $loss = $isAside ? null : $sum->loss();
         $verdict = match (true) {
             $wish === null => Verdict::Unwished,
             $wish->want === Want::MustNot => Verdict::Leak,
             $sum->runsRound => Verdict::Loop,
             $sum->isUncertain() => Verdict::Uncounted,
             $doubling !== null => Verdict::Doubled,
-            $loss !== null => Verdict::OneSided,
+            $loss !== null || ($wish->side !== null && ! $isAside) => Verdict::OneSided,
             $wish->treatment !== null && $this->isTreatedOtherwise($source, $listener, $wish->treatment) => Verdict::Treated,
             default => Verdict::Ok,
         };

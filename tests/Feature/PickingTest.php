@@ -10,6 +10,7 @@ use App\ViewModels\NamesPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\SceneTable;
 use App\ViewModels\SituationCard;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Unlisted;
@@ -211,4 +212,17 @@ it('adds, fills, chooses and removes scenes, and tells what each would lack', fu
     expect(array_map(fn (array $row) => [$row['point']->id, $row['in'], $row['always']], $table->rows)[0])
         ->toBe(['source-1', ['game' => true, 'talk' => true, 'break' => false], false]);
     $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('lacks Voice, Game');
+});
+
+it('wishes for the balance of another listener, and for one side', function () {
+    ($this->open)('rigs/night-relay.json');
+    ($this->edit)(['edit' => 'balance', 'listener' => 'presenter', 'like' => 'viewers', 'within_db' => '3'])->assertSessionHasNoErrors();
+    expect(($this->now)()->balances)->toEqual([new Balance('presenter', 'viewers', 3.0)]);
+    $this->get("/rigs/{$this->rig->id}/wishes")->assertOk()->assertSee('Presenter hears the balance of Viewers within 3.0 dB')->assertSee('sound by sound');
+    ($this->edit)(['edit' => 'balance', 'listener' => 'viewers', 'like' => 'viewers', 'within_db' => '3'])->assertSessionHasErrors('like');
+    ($this->edit)(['edit' => 'balance', 'listener' => 'viewers', 'like' => 'presenter', 'within_db' => '0'])->assertSessionHasErrors('within_db');
+    ($this->edit)(['edit' => 'balance', 'listener' => 'presenter', 'like' => 'viewers', 'within_db' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->balances)->toBe([]);
+    ($this->edit)(['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'side' => 'left'])->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('is heard on both sides, and should be on the left only');
 });

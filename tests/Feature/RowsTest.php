@@ -37,6 +37,7 @@ use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetPick;
@@ -74,6 +75,7 @@ use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\ShowStep;
+use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unlisted;
@@ -103,7 +105,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 43)) {
+    return match (mt_rand(0, 44)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -163,7 +165,10 @@ function someEdit(CoreRig $rig): ?RigEdit
         39 => $unit === null || $rig->units[$unit]->effects === [] ? null : new SwitchEffect((string) $situation, (string) $unit, $rig->units[$unit]->effects[0]->id,
             [null, true, false][mt_rand(0, 2)]),
         40 => $source === null || $listener === null ? null
-            : new MarkWish($source, $listener, mt_rand(0, 1) === 0, mt_rand(0, 1) === 0, [null, ...Treatment::cases()][mt_rand(0, 2)]),
+            : new MarkWish($source, $listener, mt_rand(0, 1) === 0, mt_rand(0, 1) === 0, [null, ...Treatment::cases()][mt_rand(0, 2)],
+                [null, ...Side::cases()][mt_rand(0, 2)]),
+        43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance($listener, (string) $one(array_diff_key($rig->listeners, [$listener => 0])),
+            [null, 3.0, 0.5][mt_rand(0, 2)]),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

@@ -14,14 +14,17 @@ use HiddenWire\Core\Edit\PlaceSound;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
@@ -74,7 +77,19 @@ final class WishForms
             $in->flag('own_level') ?? false,
             $in->flag('alone') ?? false,
             $in->choiceOrNone('treatment', Treatment::class),
+            $in->choiceOrNone('side', Side::class),
         )];
+    }
+
+    /** @return list<RigEdit> a listener that has to hear the balance of another; without a number the wish is taken back */
+    public static function balance(EditFields $in): array
+    {
+        $listener = $in->known('listener', $in->rig->listeners);
+        $like = $in->known('like', $in->rig->listeners);
+        $listener !== $like || $in->refuse('like', 'A balance is that of another listener.');
+        $within = $in->number('within_db', ...Bounds::WITHIN_DB);
+
+        return [new SetBalance($listener, $like, $within === null ? null : round($within, 1))];
     }
 
     /** @return list<RigEdit> */

@@ -35,6 +35,7 @@
             <x-edit :page="$page" class="wish-form wish-marks" :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">
                 <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)> a level of its own here</label>
                 <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
+                <label>side <select name="side" data-auto><option value="">as it comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case) <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }} only</option> @endforeach</select></label>
                 <label>sound <select name="treatment" data-auto><option value="">dry or processed</option>@foreach (\HiddenWire\Core\Rig\Treatment::cases() as $case) <option value="{{ $case->value }}" @selected($pair->wish->treatment === $case)>{{ $case->value }}</option> @endforeach</select></label>
             </x-edit>
         @endif

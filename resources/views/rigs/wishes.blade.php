@@ -85,6 +85,7 @@
                     </x-edit>
                 @endforeach
             </div>
+            <x-balances :page="$page" :balances="$table->balances" />
             @if ($page->asked('ends') !== '1')
                 <p class="stock-more"><a href="{{ $page->url(['ends' => '1']) }}">Rename, place or remove sounds and listeners</a></p>
             @else

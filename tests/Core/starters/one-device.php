@@ -22,7 +22,9 @@ return [
         ring   1b:P/0/8     0       0       0         0
     ',
     'situations' => [
+        // The captions are not recorded then.
         'alone' => [
+            'ann captions' => '0',
             'ann guest-ear' => '0', 'ben guest-ear' => '0', 'guest phones' => '0', 'guest captions' => '0', 'music phones' => '1b:MP/0/8',
             'ring phones' => '0',
         ],
