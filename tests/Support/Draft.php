@@ -179,6 +179,11 @@ final class Draft
         return $this->add('listeners', ['id' => $id, 'name' => ucfirst($id), 'kind' => 'headphones', 'at' => $at]);
     }
 
+    public function track(string $id, string $at): self
+    {
+        return $this->add('listeners', ['id' => $id, 'name' => ucfirst($id), 'kind' => 'track', 'at' => [$at]]);
+    }
+
     /** @param  list<string>  $situations */
     public function wish(string $source, string $listener, string $want, array $situations = []): self
     {

@@ -27,7 +27,7 @@ use App\ViewModels\Shelf;
 use App\ViewModels\SituationCard;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
-use App\ViewModels\Tracks;
+use App\ViewModels\TracksPage;
 use App\ViewModels\WishesPage;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
@@ -140,7 +140,7 @@ final class RigController
 
     public function tracks(Request $request, Rig $rig): View
     {
-        return $this->step($request, $rig, Step::Tracks, fn (RigPage $page) => ['programs' => Tracks::all($page)]);
+        return $this->step($request, $rig, Step::Tracks, fn (RigPage $page) => ['tracks' => new TracksPage($page)]);
     }
 
     public function situations(Request $request, Rig $rig): View

@@ -7,10 +7,11 @@ namespace HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Signal\Recordings;
 
-/** What is on which track afterwards, situation by situation: which sounds are alone there, and where each is found best. */
+/** What is on which track afterwards, situation by situation; where each sound is found best, what to keep, what never to sum. */
 final class Files implements Part
 {
     public function key(): string
@@ -25,48 +26,44 @@ final class Files implements Part
 
     public function blocks(Source $of): array
     {
-        $tracks = array_filter($of->rig->listeners, fn (Listener $one) => $one->kind === ListenerKind::Track);
-        $rows = [];
-        foreach ($tracks as $track) {
-            $units = array_unique(array_map(fn ($ear) => $of->rig->units[$ear->unit]->name, $track->at));
-            foreach ($of->rig->situations as $situation) {
-                $sounds = $this->soundsOn($of, $track, $situation->id);
+        $rows = $best = [];
+        foreach ($of->rig->situations as $situation) {
+            $recordings = new Recordings($of->hearing($situation->id));
+            foreach ($recordings->tracks as $row) {
+                $units = array_unique(array_map(fn ($ear) => $of->rig->units[$ear->unit]->name, $row['track']->at));
+                $sounds = array_map(fn (string|int $id) => $of->rig->sources[$id]->name, array_keys($row['sounds']));
                 $rows[] = [
-                    $track->name, implode(', ', $units) ?: 'nowhere yet', $situation->name, implode(', ', $sounds) ?: 'silence',
+                    $row['track']->name, implode(', ', $units) ?: 'nowhere yet', $situation->name, implode(', ', $sounds) ?: 'silence',
                     match (count($sounds)) {
-                        0 => '', 1 => 'yes', default => 'no: can\'t be parted later',
+                        0 => '', 1 => 'yes', default => 'no',
                     },
                 ];
             }
         }
-        $best = [];
-        foreach ($of->rig->sources as $sound) {
-            $on = array_filter(
-                $tracks,
-                fn (Listener $track) => in_array($sound->name, $this->soundsOn($of, $track, $of->rig->base()->id), true),
-            );
-            usort($on, fn (Listener $a, Listener $b) => count($this->soundsOn($of, $a, $of->rig->base()->id))
-                <=> count($this->soundsOn($of, $b, $of->rig->base()->id)));
-            $with = $on === [] ? [] : array_diff($this->soundsOn($of, $on[0], $of->rig->base()->id), [$sound->name]);
-            $best[] = [$sound->name, $on === [] ? 'on no track' : $on[0]->name, implode(', ', $with)];
+        if ($rows === []) {
+            return [];
         }
+        $base = $of->rig->base();
+        $recordings = new Recordings($of->hearing($base->id));
+        foreach ($of->rig->sources as $sound) {
+            $found = $recordings->best($sound);
+            $others = implode(', ', array_map(fn ($one) => $one->name, $found->others ?? []));
+            $best[] = [$sound->name, $found === null ? 'on no track' : $found->track->name, $found?->words() ?? '', $others];
+        }
+        $names = fn (array $all): string => implode(', ', array_map(fn ($one) => $one->name, $all));
 
-        return $rows === [] ? [] : [
-            new Table(['Track', 'Recorded by', 'Situation', 'Sounds on it', 'Alone'], $rows, [1, 1.3, 1, 2.4, 1.1]),
-            new Table(["Sound, in {$of->rig->base()->name}", 'Best found on', 'Together with'], $best, [1.2, 1.2, 2.6]),
+        return [
+            new Table(['Track', 'Recorded by', 'Situation', 'Sounds on it', 'Alone'], $rows, [1, 1.3, 1, 2.4, 0.6]),
+            new Table(["Sound, in {$base->name}", 'Best found on', 'There', 'Together with'], $best, [1.2, 1.2, 1.4, 2]),
+            new Text('Can be parted later: '.($names($recordings->partable()) ?: 'nothing').'.'),
+            new Text('Keep at least: '.($names($recordings->toKeep()) ?: 'nothing was recorded').'.'),
+            ...array_map(fn (array $pair) => new Text(self::warning($pair['one'], $pair['other'], $pair['sounds'])), $recordings->neverSummed()),
         ];
     }
 
-    /** @return list<string> names */
-    private function soundsOn(Source $of, Listener $track, string $situation): array
+    /** @param  list<array{source: \HiddenWire\Core\Rig\Source, apart: float, notch: float|null}>  $sounds */
+    private static function warning(Listener $one, Listener $other, array $sounds): string
     {
-        $names = [];
-        foreach ($of->rig->sources as $sound) {
-            if ($of->hearing($situation)->pair($sound->id, $track->id)->isHeard()) {
-                $names[] = $sound->name;
-            }
-        }
-
-        return $names;
+        return "Never sum {$one->name} and {$other->name}: ".Recordings::doubled($sounds).'.';
     }
 }

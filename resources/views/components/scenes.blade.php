@@ -25,10 +25,14 @@
         </div>
         @if ($page->canEdit)
             <x-edit :page="$page" class="row-form" :fields="['edit' => 'choose-scene', 'unit' => $unit->id]"><label>Scene in {{ $page->situation->name }} <select name="scene" data-auto aria-label="Scene of {{ $unit->name }} in {{ $page->situation->name }}"><option value="">the first</option>@foreach ($table->scenes as $row) <option value="{{ $row['scene']->id }}" @selected($table->chosen === $row['scene']->id)>{{ $row['scene']->name }}</option> @endforeach</select></label></x-edit>
-            @foreach ($table->scenes as $row)
-                <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename-scene', 'unit' => $unit->id, 'scene' => $row['scene']->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $row['scene']->name }}" aria-label="Name of the scene {{ $row['scene']->name }}"><button class="do" type="submit">Rename</button></x-edit>
-                <x-edit :page="$page" class="row-form" :fields="['edit' => 'remove-scene', 'unit' => $unit->id, 'scene' => $row['scene']->id, 'situation' => '']"><button class="do" type="submit">Remove<span class="visually-hidden"> the scene {{ $row['scene']->name }}</span></button></x-edit>
-            @endforeach
+            <ul class="scene-tools">
+                @foreach ($table->scenes as $row)
+                    <li>
+                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename-scene', 'unit' => $unit->id, 'scene' => $row['scene']->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $row['scene']->name }}" aria-label="Name of the scene {{ $row['scene']->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'remove-scene', 'unit' => $unit->id, 'scene' => $row['scene']->id, 'situation' => '']"><button class="do" type="submit">Remove<span class="visually-hidden"> the scene {{ $row['scene']->name }}</span></button></x-edit>
+                    </li>
+                @endforeach
+            </ul>
         @endif
     @endif
     @if ($page->canEdit)

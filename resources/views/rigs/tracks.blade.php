@@ -1,6 +1,7 @@
 <x-rig-frame :page="$page">
     <div class="page tracks">
-        @forelse ($programs as $program)
+        @if ($tracks->afterwards !== null) <x-afterwards :page="$page" :afterwards="$tracks->afterwards" /> @endif
+        @forelse ($tracks->programs as $program)
             <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
                 <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }} <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Tracks of {{ $program->unit->name }}">

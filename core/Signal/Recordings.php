@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Source;
+
+/** What the recordings of one situation are good for afterwards: where a sound is best, what can be parted, what must not be summed. */
+final readonly class Recordings
+{
+    /** Tracks among which the fewest are looked for; of more, the most useful are taken one by one. */
+    private const TRIED = 12;
+
+    /** Copies closer than this add up, they don't comb, ms. */
+    private const TOGETHER_MS = 0.05;
+
+    /** @var array<array-key, array{track: Listener, sounds: array<array-key, float>}> dB of each sound on it by source, by track */
+    public array $tracks;
+
+    public function __construct(private Hearing $hearing)
+    {
+        $tracks = [];
+        foreach ($hearing->graph->rig->listeners as $listener) {
+            if ($listener->kind !== ListenerKind::Track) {
+                continue;
+            }
+            $sounds = [];
+            foreach ($hearing->graph->rig->sources as $source) {
+                $level = $hearing->pair($source->id, $listener->id)->level();
+                if ($level !== null) {
+                    $sounds[$source->id] = $level->value();
+                }
+            }
+            $tracks[$listener->id] = ['track' => $listener, 'sounds' => $sounds];
+        }
+        $this->tracks = $tracks;
+    }
+
+    /** The track on which a sound stands out most from all others, or is alone; null where no track has it. */
+    public function best(Source $sound): ?BestTrack
+    {
+        $best = null;
+        $rank = [];
+        foreach ($this->tracks as $row) {
+            if (! isset($row['sounds'][$sound->id])) {
+                continue;
+            }
+            $level = $row['sounds'][$sound->id];
+            $others = array_diff_key($row['sounds'], [$sound->id => true]);
+            $above = $others === [] ? null : round($level - max($others), 2);
+            if ($best === null || [$above ?? INF, -count($others), $level] > $rank) {
+                $rank = [$above ?? INF, -count($others), $level];
+                $best = new BestTrack($row['track'], $above, array_map($this->source(...), array_keys($others)));
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<Source> sounds that are alone on some track: their level can still be changed without touching any other */
+    public function partable(): array
+    {
+        return array_values(array_filter($this->hearing->graph->rig->sources, fn (Source $one) => $this->isAlone($one->id)));
+    }
+
+    /**
+     * The fewest tracks that hold all that was recorded, each sound alone wherever a track has it alone. What is on no other track is lost
+     * with a track that is thrown away.
+     *
+     * @return list<Listener>
+     */
+    public function toKeep(): array
+    {
+        $kept = $held = [];
+        foreach ($this->partable() as $sound) {
+            foreach ($this->tracks as $id => $row) {
+                if (self::only($row['sounds'], $sound->id) && (! isset($kept[$sound->id])
+                    || $row['sounds'][$sound->id] > $this->tracks[$kept[$sound->id]]['sounds'][$sound->id])) {
+                    $kept[$sound->id] = $id;
+                }
+            }
+            $held[$sound->id] = true;
+        }
+        $rest = array_filter(
+            array_map(fn (array $row) => array_diff_key($row['sounds'], $held), $this->tracks),
+            fn (array $sounds) => $sounds !== [],
+        );
+        $keep = array_fill_keys([...array_values($kept), ...$this->cover($rest)], true);
+
+        return array_values(array_map(fn (array $row) => $row['track'], array_intersect_key($this->tracks, $keep)));
+    }
+
+    /**
+     * Pairs of tracks that carry a sound both: summed, it is doubled.
+     *
+     * @return list<array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float, notch: float|null}>}> ms by which
+     *     the copies are apart, and the Hz of the first notch that their sum has; null where they only add up
+     */
+    public function neverSummed(): array
+    {
+        $pairs = [];
+        $rows = array_values($this->tracks);
+        foreach ($rows as $i => $one) {
+            foreach (array_slice($rows, $i + 1) as $other) {
+                $sounds = [];
+                foreach (array_keys(array_intersect_key($one['sounds'], $other['sounds'])) as $id) {
+                    $apart = round(abs($this->delay((string) $id, $one['track']) - $this->delay((string) $id, $other['track'])), 2);
+                    $sounds[] = [
+                        'source' => $this->source($id),
+                        'apart' => $apart,
+                        // Half a period apart, copies of one sign cancel: 4 ms is half of 8 ms, the period of 125 Hz.
+                        'notch' => $apart < self::TOGETHER_MS ? null : 500 / $apart,
+                    ];
+                }
+                if ($sounds !== []) {
+                    $pairs[] = ['one' => $one['track'], 'other' => $other['track'], 'sounds' => $sounds];
+                }
+            }
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * What a sum of two tracks does to the sounds on both, in words.
+     *
+     * @param  list<array{source: Source, apart: float, notch: float|null}>  $sounds
+     */
+    public static function doubled(array $sounds): string
+    {
+        $alike = [];
+        foreach ($sounds as $sound) {
+            $alike[(string) $sound['apart']][] = $sound;
+        }
+
+        return implode('; ', array_map(function (array $group): string {
+            $names = implode(', ', array_map(fn (array $one) => $one['source']->name, $group));
+            $isOne = count($group) === 1;
+
+            return $group[0]['notch'] === null ? $names.($isOne ? ' gets louder' : ' get louder')
+                : $names.($isOne ? ' comes' : ' come')." twice, {$group[0]['apart']} ms apart (first notch at "
+                .number_format($group[0]['notch']).' Hz)';
+        }, array_values($alike)));
+    }
+
+    private function source(string|int $id): Source
+    {
+        return $this->hearing->graph->rig->sources[(string) $id];
+    }
+
+    /** @param  array<array-key, float>  $sounds */
+    private static function only(array $sounds, string $sound): bool
+    {
+        return count($sounds) === 1 && isset($sounds[$sound]);
+    }
+
+    private function isAlone(string $sound): bool
+    {
+        foreach ($this->tracks as $row) {
+            if (self::only($row['sounds'], $sound)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function delay(string $sound, Listener $track): float
+    {
+        return $this->hearing->pair($sound, $track->id)->delay()?->value() ?? 0.0;
+    }
+
+    /**
+     * @param  array<array-key, array<array-key, float>>  $rest  sounds by track
+     * @return list<array-key> the fewest tracks that have them all between them
+     */
+    private function cover(array $rest): array
+    {
+        $wanted = [];
+        foreach ($rest as $sounds) {
+            $wanted += $sounds;
+        }
+        // Of several that would do, those that carry the least besides.
+        uksort($rest, fn (string|int $a, string|int $b) => count($this->tracks[$a]['sounds']) <=> count($this->tracks[$b]['sounds']));
+        if (count($rest) <= self::TRIED) {
+            $sets = [[]];
+            for ($size = 0; $size < count($rest); $size++) {
+                foreach ($sets as $set) {
+                    if ($this->has($rest, $set, $wanted)) {
+                        return $set;
+                    }
+                }
+                $larger = [];
+                foreach ($sets as $set) {
+                    $after = $set === [] ? -1 : array_search(end($set), array_keys($rest), true);
+                    foreach (array_slice(array_keys($rest), (int) $after + 1) as $track) {
+                        $larger[] = [...$set, $track];
+                    }
+                }
+                $sets = $larger;
+            }
+
+            return array_keys($rest);
+        }
+        $taken = [];
+        while ($wanted !== []) {
+            uasort($rest, fn (array $a, array $b) => count(array_intersect_key($b, $wanted)) <=> count(array_intersect_key($a, $wanted)));
+            $track = array_key_first($rest);
+            $taken[] = $track;
+            $wanted = array_diff_key($wanted, $rest[$track]);
+        }
+
+        return $taken;
+    }
+
+    /**
+     * @param  array<array-key, array<array-key, float>>  $rest
+     * @param  list<array-key>  $set
+     * @param  array<array-key, float>  $wanted
+     */
+    private function has(array $rest, array $set, array $wanted): bool
+    {
+        foreach ($set as $track) {
+            $wanted = array_diff_key($wanted, $rest[$track]);
+        }
+
+        return $wanted === [];
+    }
+}
