@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Source as Sound;
 use HiddenWire\Core\Signal\Recordings;
 
 /** What is on which track afterwards, situation by situation; where each sound is found best, what to keep, what never to sum. */
@@ -57,13 +58,15 @@ final class Files implements Part
             new Table(["Sound, in {$base->name}", 'Best found on', 'There', 'Together with'], $best, [1.2, 1.2, 1.4, 2]),
             new Text('Can be parted later: '.($names($recordings->partable()) ?: 'nothing').'.'),
             new Text('Keep at least: '.($names($recordings->toKeep()) ?: 'nothing was recorded').'.'),
-            ...array_map(fn (array $pair) => new Text(self::warning($pair['one'], $pair['other'], $pair['sounds'])), $recordings->neverSummed()),
+            ...array_map(self::warning(...), $recordings->neverSummed()),
         ];
     }
 
-    /** @param  list<array{source: \HiddenWire\Core\Rig\Source, apart: float, notch: float|null}>  $sounds */
-    private static function warning(Listener $one, Listener $other, array $sounds): string
+    /**
+     * @param  array{one: Listener, other: Listener, sounds: list<array{source: Sound, apart: float, notch: float|null}>}  $pair
+     */
+    private static function warning(array $pair): Text
     {
-        return "Never sum {$one->name} and {$other->name}: ".Recordings::doubled($sounds).'.';
+        return new Text("Never sum {$pair['one']->name} and {$pair['other']->name}: ".Recordings::doubled($pair['sounds']).'.');
     }
 }
