@@ -291,6 +291,7 @@ final class RigFromRows
             'holds' => $model->holds,
             'takes' => $model->takes,
             'rules' => $model->rules === null ? [] : json_decode($model->rules),
+            'grows' => $model->grows === null ? [] : json_decode($model->grows),
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,

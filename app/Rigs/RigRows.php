@@ -482,6 +482,9 @@ final class RigRows
                 'rules' => $model->rules === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->rule(...), array_values($model->rules))),
+                'grows' => $model->grows === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->growth(...), array_values($model->grows))),
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
             ];

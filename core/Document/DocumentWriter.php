@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EffectRack;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lamp;
 use HiddenWire\Core\Equipment\Lane;
@@ -229,6 +230,7 @@ final class DocumentWriter
                 'lamps' => array_map($this->lamp(...), array_values($model->lamps)),
                 'takes' => $model->takes === Takes::Chosen ? null : $model->takes->value,
                 'rules' => array_map($this->rule(...), array_values($model->rules)),
+                'grows' => array_map($this->growth(...), array_values($model->grows)),
             ]),
         ];
     }
@@ -387,6 +389,15 @@ final class DocumentWriter
     public function effectSwitch(EffectSwitch $switch): array
     {
         return ['unit' => $switch->unit, 'effect' => $switch->effect, 'on' => $switch->on];
+    }
+
+    /** @return array<string, mixed> */
+    public function growth(Growth $growth): array
+    {
+        return [
+            'id' => $growth->id, 'label' => $growth->label, 'least' => $growth->least, 'most' => $growth->most, 'parts' => $growth->parts,
+            ...$this->filled(['between' => array_map(fn (array $pair) => ['from' => $pair[0], 'to' => $pair[1]], $growth->between)]),
+        ];
     }
 
     /** @return array<string, mixed> */

@@ -14,6 +14,7 @@ use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EffectRack;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\Holds;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lamp;
@@ -53,6 +54,8 @@ final class ModelReader
     /** The widest device or point that the format takes. */
     public const MAX_CHANNELS = Bounds::CHANNELS;
 
+    public const MOST_ROUTES = 4000;
+
     private const MOST_DEVICES = 32;
 
     private const MOST_CONDITIONS = 20;
@@ -69,6 +72,10 @@ final class ModelReader
 
     private const MOST_EFFECTS = 200;
 
+    private const MOST_GROWTHS = 8;
+
+    private const MOST_PARTS = 20;
+
     /** @param  int  $version  of the format that it is written in */
     public function __construct(private readonly int $version = DocumentReader::VERSION)
     {
@@ -82,7 +89,7 @@ final class ModelReader
         $supply = $model->choice('supply', Supply::class, needed: false);
         $sockets = $this->each($model, 'sockets', $this->socket(...), 200);
         $points = $this->each($model, 'points', $this->point(...), 400);
-        $routes = $this->each($model, 'routes', $this->route(...), 4000);
+        $routes = $this->each($model, 'routes', $this->route(...), self::MOST_ROUTES);
         $limits = $this->limits($model->object('limits'));
         $autoMutes = $this->autoMutes($model);
         [$runsOn, $asks] = $this->version < 2 ? [[], []] : [$this->runsOn($model), $this->asks($model)];
@@ -93,10 +100,11 @@ final class ModelReader
         $lamps = $this->version < 2 ? [] : $this->each($model, 'lamps', $this->lamp(...), 400);
         $takes = $this->version < 2 ? null : $model->choice('takes', Takes::class, needed: false);
         $rules = $this->version < 2 ? [] : $this->each($model, 'rules', $this->rule(...), 100);
+        $grows = $this->version < 2 ? [] : $this->each($model, 'grows', $this->growth(...), self::MOST_GROWTHS);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen, $rules)
+                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen, $rules, $grows)
             : null;
     }
 
@@ -138,7 +146,7 @@ final class ModelReader
     /**
      * Reads a list of things that have an id (a route's is its key) and refuses an id that comes twice.
      *
-     * @template T of Socket|Lane|Point|Route|Setting|Meter|Lamp|Rule
+     * @template T of Socket|Lane|Point|Route|Setting|Meter|Lamp|Rule|Growth
      *
      * @param  callable(Fields): (T|null)  $read
      * @return array<string, T>
@@ -530,6 +538,38 @@ final class ModelReader
         $perMix = $rack->flag('per_mix') ?? false;
 
         return $rack->done() && $most !== null ? new EffectRack($most, $kinds, $perMix) : null;
+    }
+
+    private function growth(Fields $growth): ?Growth
+    {
+        $id = $growth->id('id');
+        $label = $growth->text('label', Bounds::JACK_COLOUR, needed: true);
+        $least = $growth->whole('least', 0, Growth::MOST, needed: true);
+        $most = $growth->whole('most', 1, Growth::MOST, needed: true);
+        $parts = [];
+        foreach ($growth->list('parts', self::MOST_PARTS) as $i => $value) {
+            $part = $growth->asId($value, $growth->at('parts').'/'.$i);
+            if ($part !== null && in_array($part, $parts, true)) {
+                $growth->problem($growth->at('parts').'/'.$i, 'This is named twice.');
+            } elseif ($part !== null) {
+                $parts[] = $part;
+            }
+        }
+        $between = [];
+        foreach ($growth->list('between', self::MOST_PARTS) as $i => $data) {
+            $pair = $growth->inside($data, $growth->at('between').'/'.$i);
+            [$from, $to] = [$pair->id('from'), $pair->id('to')];
+            if ($pair->done() && $from !== null && $to !== null) {
+                $between[] = [$from, $to];
+            }
+        }
+        if ($growth->isSound() && $parts === []) {
+            $growth->problem($growth->pointer, 'Say by "parts" which ids each of them has.');
+        }
+
+        return $growth->done() && $id !== null && $label !== null && $least !== null && $most !== null && $parts !== []
+            ? new Growth($id, $label, $least, $most, $parts, $between)
+            : null;
     }
 
     private function rule(Fields $rule): ?Rule

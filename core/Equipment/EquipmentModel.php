@@ -24,6 +24,7 @@ final readonly class EquipmentModel
      * @param  MadeAt|null  $made  where its faders, routes and picks are set, unless a setting says otherwise
      * @param  Holds|null  $holds  how long these stay as they were set
      * @param  array<string, Rule>  $rules  by id, in order
+     * @param  array<string, Growth>  $grows  of what it has more or fewer, by id, in order
      * @param  Takes  $takes  by what its system chooses the default devices
      */
     public function __construct(
@@ -46,6 +47,7 @@ final readonly class EquipmentModel
         public array $lamps = [],
         public Takes $takes = Takes::Chosen,
         public array $rules = [],
+        public array $grows = [],
     ) {
     }
 

@@ -331,6 +331,21 @@ final class Consistency
                 }
             }
         }
+        foreach (array_values($model->grows) as $g => $growth) {
+            $has = $growth->count($model);
+            if ($has < max(1, $growth->least) || $has > $growth->most) {
+                $this->problem(
+                    "{$base}/grows/{$g}",
+                    'The model has '.Count::of($has, $growth->label).' by these parts; it has to have '.max(1, $growth->least)
+                    ." to {$growth->most}.",
+                );
+            }
+            foreach ($growth->between as $b => $pair) {
+                foreach (array_diff($pair, $growth->parts) as $part) {
+                    $this->problem("{$base}/grows/{$g}/between/{$b}", "\"{$part}\" is none of its parts.");
+                }
+            }
+        }
         foreach (array_values($model->rules) as $r => $rule) {
             foreach ($rule->when as $w => $condition) {
                 $point = $model->points[$condition->point] ?? null;

@@ -291,7 +291,7 @@ final class Hostile
             'scene' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'in' => $this->one(['', '0', '1']),
             'like' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'always' => $this->one(['', '0', '1']),
             'setting' => $this->one(array_keys($model->settings ?? [])), 'value' => $this->one(['0', '1', 'on', '', $this->text()]),
-            'treatment' => $this->one(['', 'dry', 'processed']),
+            'treatment' => $this->one(['', 'dry', 'processed']), 'growth' => $this->one(['', ...array_keys($model->grows ?? [])]),
             'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']),
             'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
             'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)),

@@ -231,14 +231,14 @@ it('names a second microphone as a second arrival, and marks bleed', function ()
 });
 
 it('never brings a caller\'s own voice back through a call service', function () {
-    $draft = Draft::rig()->place('far', 'remote')->unit('call', 'call-two-guests', 'far')->source('one', 'call/voice-1')
+    $draft = Draft::rig()->place('far', 'remote')->unit('call', 'call-service', 'far')->grown('call', 'guests', 2)->source('one', 'call/voice-1')
         ->source('two', 'call/voice-2')->listener('ear-one', 'call/ear-1')->listener('ear-two', 'call/ear-2');
     expect($draft->pair('one', 'ear-one')->arrivals())->toBe([])->and($draft->pair('one', 'ear-two')->arrivals())->toHaveCount(1);
 });
 
 it('brings a caller\'s voice back where the mix for the call holds the call', function () {
     $draft = Draft::rig()->place('room')->place('far', 'remote')->unit('pc', 'laptop', 'room')->unit('call', 'call-program', 'room')
-        ->unit('guest', 'call-one-guest', 'far')->unit('cable', 'virtual-cable', 'room')
+        ->unit('guest', 'call-service', 'far')->unit('cable', 'virtual-cable', 'room')
         ->cable('network', 'call/session', 'guest/member-1')->pick('call/speaker', ['device' => 'cable/in'])
         ->pick('call/microphone', ['device' => 'cable/out'])
         ->source('guest', 'guest/voice-1')->listener('guest-ear', 'guest/ear-1')->wish('guest', 'guest-ear', 'must-not');

@@ -29,7 +29,7 @@ it('knows which cable joins two sockets, and why none does',
         'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
         'a picture' => ['console', 'hdmi', 'capture-card', 'hdmi-in', 'hdmi', null],
         'light and copper' => ['console', 'optical', 'capture-card', 'analog', null, 'no cable has'],
-        'a call' => ['call-one-guest', 'member-1', 'call-two-guests', 'member-1', 'network', null],
+        'a call' => ['call-service', 'member-1', 'call-service', 'member-1', 'network', null],
     ]);
 
 it('fits the cables of every shipped rig: what is plugged there can be plugged', function (string $file) {

@@ -206,7 +206,7 @@ describe('a device that a program has for itself', function () {
 describe('a system that takes what was plugged in last', function () {
     /** A tablet with a headset and a USB microphone behind a hub; its call follows the defaults. */
     $tablet = fn (array $plugged = [], array $late = []): Draft => Draft::rig()->place('tab', 'tablet')->place('far', 'remote')
-        ->unit('pad', 'tablet', 'tab')->unit('call', 'call-program', 'tab')->unit('guest', 'call-one-guest', 'far')
+        ->unit('pad', 'tablet', 'tab')->unit('call', 'call-program', 'tab')->unit('guest', 'call-service', 'far')
         ->unit('hub', 'tablet-hub')->unit('set', 'usb-headset')->unit('mic', 'usb-microphone-plain')
         ->cable('usb', 'pad/usb-c-1', 'hub/up')->cable('usb', 'hub/port-1', 'set/usb')->cable('usb', 'hub/port-2', 'mic/usb')
         ->cable('network', 'call/session', 'guest/member-1')

@@ -101,6 +101,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'needs' => ['softmix', 'card'], 'at_login' => '1'], 'Music player: needs Software mixer, Capture card, starts at login'],
         'a unit of another model' => [['edit' => 'swap-unit', 'unit' => 'presenter-mic', 'model' => 'condenser-microphone'],
             'Presenter mic is a Condenser microphone now'],
+        'one more guest' => [['edit' => 'grow-unit', 'unit' => 'ferry-call', 'growth' => 'guests', 'count' => '2'], 'Navigator has 2 guests'],
         'an isolator in a cable' => [['edit' => 'between', 'from' => 'mixer/phones', 'to' => 'headphones/plug',
             'model' => 'isolator-stereo'],
             'Stereo isolator, two channels between Phones of Desk mixer and Plug of Headphones'],

@@ -21,6 +21,7 @@ use HiddenWire\Core\Edit\ClearPlugs;
 use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\Follow;
+use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Edit\LinkLevels;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveShowStep;
@@ -105,7 +106,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 44)) {
+    return match (mt_rand(0, 45)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -169,6 +170,7 @@ function someEdit(CoreRig $rig): ?RigEdit
                 [null, ...Side::cases()][mt_rand(0, 2)]),
         43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance($listener, (string) $one(array_diff_key($rig->listeners, [$listener => 0])),
             [null, 3.0, 0.5][mt_rand(0, 2)]),
+        44 => $unit === null || $rig->modelOf($unit)->grows === [] ? null : new Grow($unit, (string) $one($rig->modelOf($unit)->grows), mt_rand(1, 5)),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

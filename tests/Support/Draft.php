@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
@@ -73,6 +75,15 @@ final class Draft
         return $this->add('units',
             ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? []
             : ['settings' => $settings]));
+    }
+
+    /** With so many of what a unit grows by. */
+    public function grown(string $unit, string $growth, int $count): self
+    {
+        $draft = new self;
+        $draft->data = (array) json_decode((new DocumentWriter)->write((new Grow($unit, $growth, $count))->applyTo($this->make())), true);
+
+        return $draft;
     }
 
     /** A unit that only makes a sound of some width at one socket. */

@@ -33,6 +33,7 @@ final class EditForms
         'describe-unit' => [StockForms::class, 'describeUnit'],
         'units' => [StockForms::class, 'units'],
         'swap-unit' => [StockForms::class, 'swapUnit'],
+        'grow-unit' => [StockForms::class, 'growUnit'],
         'remove-unit' => [StockForms::class, 'removeUnit'],
         'plug' => [CableForms::class, 'plug'],
         'between' => [CableForms::class, 'between'],

@@ -9,6 +9,7 @@ use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\CopyUnit;
 use HiddenWire\Core\Edit\DescribeRig;
 use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Edit\MoveUnit;
 use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveUnit;
@@ -17,6 +18,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Written;
+use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Link;
@@ -182,6 +184,15 @@ final class StockForms
     public static function swapUnit(EditFields $in): array
     {
         return [new SwapUnit($in->unit(), $in->model())];
+    }
+
+    /** @return list<RigEdit> */
+    public static function growUnit(EditFields $in): array
+    {
+        $unit = $in->unit();
+        $growth = $in->known('growth', $in->rig->modelOf($unit)->grows);
+
+        return [new Grow($unit, $growth, $in->whole('count', 0, Growth::MOST) ?? $in->refuse('count', 'Say how many it has.'))];
     }
 
     /** @return list<RigEdit> */

@@ -72,6 +72,17 @@
                 </x-edit>
                 <x-named-settings :page="$page" :unit="$unit" />
                 <x-reasons :page="$page" :about="$stock->reasonable()" />
+                @if ($model->grows !== [])
+                    <h3>How many it has</h3>
+                    @foreach ($model->grows as $growth)
+                        <x-edit :page="$page" class="row-form growth" :fields="['edit' => 'grow-unit', 'unit' => $unit->id, 'growth' => $growth->id, 'situation' => '']">
+                            <label>{{ ucfirst($growth->label) }}s <input type="number" name="count" required min="{{ max(1, $growth->least) }}" max="{{ $growth->most }}" step="1" value="{{ $growth->count($model) }}" aria-label="Number of {{ $growth->label }}s of {{ $unit->name }}"></label>
+                            <button class="do" type="submit">Set<span class="visually-hidden"> the number of {{ $growth->label }}s</span></button>
+                            @if ($growth->count($model) < $growth->most) <button class="do" type="submit" name="count" value="{{ $growth->count($model) + 1 }}" formnovalidate>One more {{ $growth->label }}</button> @endif
+                            <small>{{ max(1, $growth->least) }} to {{ $growth->most }}; the last goes first, and only when nothing uses it.</small>
+                        </x-edit>
+                    @endforeach
+                @endif
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
                     <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place) <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option> @endforeach</select>

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Equipment;
+
+/** Of what a unit has more or fewer, as its owner sets it up: guests of a call, strips, tracks, sources. */
+final readonly class Growth
+{
+    /** More members than this no unit has. */
+    public const MOST = 64;
+
+    /**
+     * @param  string  $label  one of them, in words: "guest"
+     * @param  non-empty-list<string>  $parts  beginnings of the ids that each member has: "voice" for the points voice-1, voice-2
+     * @param  list<array{string, string}>  $between  routes from a part of each member to a part of every other
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public int $least,
+        public int $most,
+        public array $parts,
+        public array $between = [],
+    ) {
+    }
+
+    /** @return list<string> ids that the member of a number has, from 1 */
+    public function member(int $number): array
+    {
+        return array_map(fn (string $part) => "{$part}-{$number}", $this->parts);
+    }
+
+    /** How many members a model has now. */
+    public function count(EquipmentModel $model): int
+    {
+        for ($number = 0; $number < self::MOST; $number++) {
+            foreach ($this->member($number + 1) as $id) {
+                if (! isset($model->points[$id]) && ! isset($model->sockets[$id]) && ! isset($model->settings[$id])) {
+                    return $number;
+                }
+            }
+        }
+
+        return $number;
+    }
+}
