@@ -128,20 +128,20 @@ final class Growing
 
             return $made;
         }
+        // What stands together of the last member stands together of the next.
         $made = $copies = [];
-        $last = 0;
         foreach ($node as $item) {
             if ($this->isOfMember($item)) {
                 $made[] = $item;
                 $copies[] = $this->copy($item);
-                $last = count($made);
             } else {
+                array_push($made, ...$copies);
+                $copies = [];
                 $made[] = is_array($item) ? $this->added($item) : $item;
             }
         }
-        array_splice($made, $last, 0, $copies);
 
-        return $made;
+        return [...$made, ...$copies];
     }
 
     /**
@@ -192,6 +192,10 @@ final class Growing
             return $item;
         }
         $copy = [];
+        // One choice of a group is on at a time: the next is not.
+        if (isset($item['group']) && ! isset($item['choice'])) {
+            $item['on'] = false;
+        }
         foreach ($item as $key => $value) {
             $copy[is_string($key) ? $this->renamedRoute($key) : $key] = match (true) {
                 $key === 'id' && is_string($value) => $this->ids[$value] ?? $this->numbered($value, $isInside),

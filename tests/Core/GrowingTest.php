@@ -133,3 +133,27 @@ it('is kept in documents, and refused where the parts are not there', function (
         ->and(fn () => $wrong(['parts' => []])->make())->toThrow(InvalidDocument::class, 'Say by "parts"')
         ->and(fn () => $wrong(['between' => [['from' => 'strip', 'to' => 'main']]])->make())->toThrow(InvalidDocument::class, '"main" is none of its parts');
 });
+
+it('lets every model of the catalogue grow to its most and back, and it is sound at every size', function (string $id) {
+    $rig = Draft::rig()->place('here')->unit('pc', 'laptop', 'here')->unit('it', $id, 'here')->make();
+    foreach ($rig->modelOf('it')->grows as $growth) {
+        $large = (new Grow('it', $growth->id, $growth->most))->applyTo($rig);
+        expect($growth->count($large->modelOf('it')))->toBe($growth->most);
+        $small = (new Grow('it', $growth->id, max(1, $growth->least)))->applyTo($large);
+        $back = (new Grow('it', $growth->id, $growth->count($rig->modelOf('it'))))->applyTo($small);
+        $ids = fn (EquipmentModel $model): array => array_keys($model->points + $model->settings + $model->meters + $model->routes + $model->sockets);
+        expect($ids($back->modelOf('it')))->toEqualCanonicalizing($ids($rig->modelOf('it')));
+    }
+})->with(['call-service', 'growing-mixer', 'multitrack-recorder', 'multitrack-recorder-mono', 'workstation-program', 'broadcast-program', 'broadcast-program-small']);
+
+it('sums several devices in one input, and plays one mix to two: by hand', function () {
+    // Two microphones of one input at 0 dB each, into a mix at -6 dB that goes to the loudspeakers and to a headset.
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('mixer', 'growing-mixer', 'room')
+        ->unit('mic', 'usb-microphone-plain')->unit('set', 'usb-headset')
+        ->cable('usb', 'mic/usb', 'pc/usb-1')->cable('usb', 'set/usb', 'pc/usb-2')->grown('mixer', 'mixes', 2)
+        ->pick('mixer/input-1', ['device' => 'mic/usb/rec', 'also' => ['set/usb/rec']])
+        ->pick('mixer/mix-2', ['device' => 'pc/headset/phones', 'also' => ['set/usb/play']])
+        ->set('mixer', 'points', 'mix-2', ['fader' => -6])
+        ->source('ann', 'mic/capsule')->source('ben', 'set/capsule')->listener('head', 'set/ear');
+    expect($draft->pair('ann', 'head')->level()?->value())->toBe(-6.0)->and($draft->pair('ben', 'head')->level()?->value())->toBe(-6.0);
+});

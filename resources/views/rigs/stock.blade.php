@@ -79,9 +79,10 @@
                             <label>{{ ucfirst($growth->label) }}s <input type="number" name="count" required min="{{ max(1, $growth->least) }}" max="{{ $growth->most }}" step="1" value="{{ $growth->count($model) }}" aria-label="Number of {{ $growth->label }}s of {{ $unit->name }}"></label>
                             <button class="do" type="submit">Set<span class="visually-hidden"> the number of {{ $growth->label }}s</span></button>
                             @if ($growth->count($model) < $growth->most) <button class="do" type="submit" name="count" value="{{ $growth->count($model) + 1 }}" formnovalidate>One more {{ $growth->label }}</button> @endif
-                            <small>{{ max(1, $growth->least) }} to {{ $growth->most }}; the last goes first, and only when nothing uses it.</small>
+                            <small>{{ max(1, $growth->least) }} to {{ $growth->most }}</small>
                         </x-edit>
                     @endforeach
+                    <p class="quiet">The last goes first, and only when nothing uses it.</p>
                 @endif
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
