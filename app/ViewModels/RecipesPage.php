@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Planning\Choice;
+use HiddenWire\Core\Planning\ListeningIn;
+use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Signal\Readings;
 
 /** The units with mixed outputs, and the one whose recipes are shown: the selected one, else the first. */
@@ -25,6 +28,15 @@ final readonly class RecipesPage
     /** @var array<string, bool> whether each lamp is lit, by its label */
     public array $lamps;
 
+    /** The output of which was asked who can hear exactly what it gets; empty where none was. */
+    public string $listenedTo;
+
+    /** Who hears exactly that, by name. */
+    public string $hear;
+
+    /** @var list<string> by which choices others could, in sentences */
+    public array $choices;
+
     public function __construct(RigPage $page)
     {
         $this->units = Recipes::all($page);
@@ -34,6 +46,16 @@ final readonly class RecipesPage
         [$this->meters, $this->lamps] = $this->readings($page);
         $chains = $this->shown === null ? null : new Chains($page->hearing->graph, $this->shown->unit);
         $this->chains = $chains === null || $chains->all === [] ? null : $chains;
+        $output = $this->shown === null ? null
+            : $page->rig->modelOf($this->shown->unit)->points[$page->asked('listen')] ?? null;
+        $listening = $output === null ? null : new ListeningIn($page->hearing, $this->shown->unit, $output);
+        $this->listenedTo = $listening === null ? '' : $page->asked('listen');
+        $this->hear = implode(', ', array_map(fn (Listener $one) => $one->name, $listening?->hear() ?? []));
+        $this->choices = array_map(
+            fn (Choice $one) => "{$one->listener->name} can: {$one->words}.".($one->also === [] ? ' Nobody else notices.'
+                : ' It changes what '.implode(', ', array_map(fn (Listener $other) => $other->name, $one->also)).' hear, too.'),
+            $listening?->choices() ?? [],
+        );
     }
 
     /** @return array{list<array{label: string, shows: array<string, string>}>, array<string, bool>} */

@@ -51,7 +51,19 @@ final class Passage
     {
         $channels = $this->graph->channelsOf($this->graph->exit($point));
 
-        return array_values(array_filter($this->graph->rig->sources, fn (Source $source) => $this->isAt($source, $channels)));
+        return array_values(array_filter(
+            $this->graph->rig->sources,
+            fn (Source $source) => $this->levelAt($source, $channels) >= -Sum::HEARD_DB,
+        ));
+    }
+
+    /** @return array<array-key, float> dB of each sound that is at a point, on its louder channel, by source */
+    public function levelsAt(PointRef|string $point): array
+    {
+        $channels = $this->graph->channelsOf($this->graph->exit($point));
+        $levels = array_map(fn (Source $source) => $this->levelAt($source, $channels), $this->graph->rig->sources);
+
+        return array_filter($levels, fn (float $db) => $db >= -Sum::HEARD_DB);
     }
 
     /** @return list<Listener> in the rig's order */
@@ -103,26 +115,27 @@ final class Passage
         return $points;
     }
 
-    /** @param  list<int>  $channels */
-    private function isAt(Source $source, array $channels): bool
+    /**
+     * @param  list<int>  $channels
+     * @return float dB where it is loudest; -INF where nothing of it comes
+     */
+    private function levelAt(Source $source, array $channels): float
     {
+        $loudest = -INF;
         foreach ($channels as $channel) {
             $parts = [];
             foreach ($this->spreads[$source->id] as [$level, $part, $spread]) {
                 foreach ($spread->taps[$channel] ?? [] as $key => $amplitude) {
                     $parts[$part][$key] = ($parts[$part][$key] ?? 0.0) + $amplitude * $level;
                 }
-                if (($spread->rest[$channel] ?? 0.0) * $level >= 10 ** (-Sum::HEARD_DB / 20)) {
-                    return true;
-                }
+                $rest = ($spread->rest[$channel] ?? 0.0) * $level;
+                $loudest = max($loudest, $rest > 0 ? 20 * log10($rest) : -INF);
             }
             foreach ($parts as $part => $taps) {
-                if (Slot::of('', 0, $part, $taps)->decibels() >= -Sum::HEARD_DB) {
-                    return true;
-                }
+                $loudest = max($loudest, Slot::of('', 0, $part, $taps)->decibels());
             }
         }
 
-        return false;
+        return $loudest;
     }
 }

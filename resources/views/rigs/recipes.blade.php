@@ -57,7 +57,7 @@
             @else
                 <div class="recipe-cards">
                     @foreach ($shown->recipes as $recipe)
-                        <article class="recipe">
+                        <article class="recipe" id="recipe-{{ $recipe->output->id }}">
                             <h3>{{ $recipe->output->label }}</h3>
                             <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '') <span class="tag">{{ $recipe->following() }}</span>@endif</p>
                             @if ($recipe->output->isControlled()) <div class="recipe-own"><x-control :page="$page" :control="$recipe->control" /></div> @endif
@@ -82,6 +82,15 @@
                                         @else <span class="feed">{{ $feed->from }}</span> @endif
                                     @endforeach
                                 </div>
+                            @endif
+                            @if ($recipes->listenedTo === $recipe->output->id)
+                                <div class="listening-in" role="status">
+                                    <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.' : "Hear exactly this: {$recipes->hear}." }}</p>
+                                    @foreach ($recipes->choices as $choice) <p>{{ $choice }}</p> @endforeach
+                                    @if ($recipes->choices === []) <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those on the air.</p> @endif
+                                </div>
+                            @else
+                                <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
                             @endif
                             @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== []))
                                 <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden"> {{ $recipe->output->label }}</span></summary>
