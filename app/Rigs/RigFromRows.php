@@ -11,6 +11,7 @@ use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
 use App\Models\Content\EquipmentModel;
+use App\Models\Content\Fact;
 use App\Models\Content\Listener;
 use App\Models\Content\ListenerEar;
 use App\Models\Content\ModelLane;
@@ -172,6 +173,10 @@ final class RigFromRows
             'reasons' => $this->each(Reason::class, fn ($row) => [
                 'about' => $row->about, 'why' => $row->why, 'leave_alone' => $row->leave_alone,
             ]),
+            'facts' => $this->each(Fact::class, fn ($row) => array_filter([
+                'about' => $row->about, 'with' => $row->with, 'certainty' => $row->certainty, 'what' => $row->what, 'by' => $row->by,
+                'on' => $row->on, 'firmware' => $row->firmware, 'proof' => $row->proof, 'minutes' => $row->minutes,
+            ], fn (mixed $value) => $value !== null)),
             'steps' => $this->each(ShowStep::class, fn ($row) => [
                 'id' => $row->key, 'phase' => $row->phase, 'text' => $row->text, 'at_min' => $row->at_min, 'wait_s' => $row->wait_s,
             ]),

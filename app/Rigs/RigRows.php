@@ -11,6 +11,7 @@ use App\Models\Content\Cable;
 use App\Models\Content\CableEnd;
 use App\Models\Content\DeviceSetting;
 use App\Models\Content\EquipmentModel;
+use App\Models\Content\Fact;
 use App\Models\Content\Listener;
 use App\Models\Content\ListenerEar;
 use App\Models\Content\ModelLane;
@@ -70,7 +71,7 @@ final class RigRows
         Listener::class,
         ListenerEar::class,
         Situation::class, SituationChange::class, Wish::class, WishSituation::class, Reason::class, ShowStep::class, Acceptance::class,
-        Balance::class,
+        Balance::class, Fact::class,
     ];
 
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
@@ -435,6 +436,13 @@ final class RigRows
         foreach (array_values($papers->reasons) as $i => $one) {
             $rows[Reason::class][] = [
                 'position' => $i, 'about' => (string) $one->about, 'why' => $one->why, 'leave_alone' => $one->leaveAlone,
+            ];
+        }
+        foreach (array_values($papers->facts) as $i => $one) {
+            $rows[Fact::class][] = [
+                'position' => $i, 'about' => (string) $one->about, 'with' => $one->with === null ? null : (string) $one->with,
+                'certainty' => $one->certainty->value, 'what' => $one->what, 'by' => $one->by, 'on' => $one->on,
+                'firmware' => $one->firmware, 'proof' => $one->proof, 'minutes' => $one->minutes,
             ];
         }
         foreach (array_values($papers->steps) as $i => $step) {

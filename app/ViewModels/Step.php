@@ -15,6 +15,7 @@ enum Step: string
     case Names = 'names';
     case Tracks = 'tracks';
     case Situations = 'situations';
+    case Doubts = 'doubts';
     case Cables = 'cables';
     case Cards = 'cards';
     case Book = 'book';

@@ -8,6 +8,7 @@ use App\Rigs\FoundCauses;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Reach;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
@@ -18,6 +19,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\Reliance;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
@@ -35,10 +37,17 @@ final readonly class WayStrip
     /** @var array<int, Cause> what explains it, by its place among all causes; empty as long as nobody has looked */
     public array $causes;
 
+    /** @var list<string> what it hangs on that nobody has proven, or that is known not to work, in words */
+    public array $doubts;
+
     public function __construct(public HeardPair $pair, Hearing $hearing, ?FoundCauses $found)
     {
         $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->graph->rig), $pair->arrivals());
         $this->reach = $pair->verdict === Verdict::Missing && $this->ways === [] ? Reach::of($pair, $hearing) : null;
+        $this->doubts = array_map(
+            fn (Fact $fact) => $fact->subject($hearing->graph->rig).': '.lcfirst($fact->words()),
+            Reliance::of($hearing)->behind($pair),
+        );
         $this->causes = $found?->ofCell(Cell::of($pair, $hearing->graph->state->situation->id)) ?? [];
     }
 

@@ -18,6 +18,7 @@ use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Certainty;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\DeviceRef;
@@ -26,6 +27,7 @@ use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
@@ -451,14 +453,41 @@ final class DocumentReader
             $this->each($document, 'reasons', $this->reason(...), Bounds::PAPERS),
             $this->each($document, 'steps', $this->step(...), Bounds::PAPERS),
             $this->each($document, 'accepted', $this->acceptance(...), Bounds::PAPERS),
+            $this->version < 2 ? [] : $this->each($document, 'facts', $this->fact(...), Bounds::PAPERS),
         );
+    }
+
+    private function fact(Fields $fact): ?Fact
+    {
+        $about = $this->element($fact, 'about');
+        $with = $fact->has('with') ? $this->element($fact, 'with') : null;
+        $certainty = $fact->choice('certainty', Certainty::class);
+        $what = $fact->text('what', Bounds::STEP, needed: true);
+        $by = $fact->text('by', Bounds::SHORT_NAME) ?? '';
+        $on = $fact->text('on', Bounds::SHORT_NAME) ?? '';
+        if ($on !== '' && preg_match('/^'.Fact::DAY.'$/D', $on) !== 1) {
+            $fact->problem($fact->at('on'), 'A day is written YYYY-MM-DD: 2026-02-28.');
+        }
+        $firmware = $fact->text('firmware', Bounds::SHORT_NAME) ?? '';
+        $proof = $fact->text('proof', Bounds::WHY) ?? '';
+        $minutes = $fact->whole('minutes', ...Bounds::MINUTES);
+
+        return $fact->done() && $about !== null && $certainty !== null && $what !== null
+            ? new Fact($about, $certainty, $what, $with, $by, $on, $firmware, $proof, $minutes)
+            : null;
+    }
+
+    private function element(Fields $of, string $key): ?ElementRef
+    {
+        $text = $of->text($key, 300, needed: true);
+
+        return $text === null ? null : ElementRef::read($text)
+            ?? $of->problem($of->at($key), 'This has to lead to an element, such as "units/mixer" or "cables/w-07".');
     }
 
     private function reason(Fields $reason): ?Reason
     {
-        $text = $reason->text('about', 300, needed: true);
-        $about = $text === null ? null : ElementRef::read($text)
-            ?? $reason->problem($reason->at('about'), 'This has to lead to an element, such as "units/mixer" or "cables/w-07".');
+        $about = $this->element($reason, 'about');
         $why = $reason->text('why', Bounds::WHY) ?? '';
         $leaveAlone = $reason->flag('leave_alone') ?? false;
         if ($reason->isSound() && trim($why) === '' && ! $leaveAlone) {

@@ -39,6 +39,7 @@ use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\EffectSwitch;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
@@ -190,6 +191,13 @@ final class DocumentWriter
                 fn (Acceptance $one) => ['evidence' => $one->evidence, 'says' => $one->says, 'why' => $one->why],
                 $papers->accepted,
             )),
+            'facts' => array_values(array_map(fn (Fact $one) => [
+                'about' => (string) $one->about,
+                ...$this->filled(['with' => $one->with === null ? null : (string) $one->with]),
+                'certainty' => $one->certainty->value, 'what' => $one->what,
+                ...$this->filled(['by' => $one->by, 'on' => $one->on, 'firmware' => $one->firmware, 'proof' => $one->proof]),
+                ...$this->known(['minutes' => $one->minutes]),
+            ], $papers->facts)),
         ]);
     }
 

@@ -48,6 +48,7 @@ final class Elements
             'air' => ['from', 'to'],
             'wishes' => ['source', 'listener', 'situations'],
             'reasons' => ['about'],
+            'facts' => ['about', 'with'],
             'steps' => ['id'],
             'accepted' => ['evidence'],
             'balances' => ['listener', 'like'],

@@ -49,7 +49,7 @@ final readonly class RigDifference
                 ...$this->things('sources'), ...$this->things('listeners'), ...$this->places(), ...$this->wishes(),
             ],
             'Situations' => [...$this->things('situations'), ...$this->situations()],
-            'Reasons, run-down and accepted findings' => $this->papers(),
+            'Reasons, facts, run-down and accepted findings' => $this->papers(),
         ]);
     }
 
@@ -505,6 +505,9 @@ final readonly class RigDifference
             $said = [];
             foreach ($rig->papers->reasons as $one) {
                 $said["reason {$one->about}"] = "{$one->about->words($rig)}: {$one->words()}";
+            }
+            foreach ($rig->papers->facts as $one) {
+                $said["fact {$one->key()}"] = "{$one->subject($rig)}: ".lcfirst($one->words());
             }
             foreach ($rig->papers->steps as $one) {
                 $said["step {$one->id}"] = "{$one->phase->label()}: {$one->words()}";

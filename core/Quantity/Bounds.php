@@ -82,6 +82,9 @@ final class Bounds
     public const WAIT_S = [0, 3600];
 
     /** Minutes from the beginning of a show. */
+    /** Minutes that a proof takes. */
+    public const MINUTES = [0, 10_000];
+
     public const AT_MIN = [-1440, 1440];
 
     /** A program's number in the order of starting. */

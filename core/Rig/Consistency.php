@@ -134,6 +134,21 @@ final class Consistency
             }
             $ids[$step->id] = $i;
         }
+        $facts = [];
+        foreach ($this->parts->papers->facts as $i => $fact) {
+            if (isset($facts[$fact->key()])) {
+                $this->problem("/facts/{$i}", "There is a fact about this already: /facts/{$facts[$fact->key()]}.");
+            }
+            $facts[$fact->key()] = $i;
+            foreach (array_filter(['about' => $fact->about, 'with' => $fact->with]) as $key => $ref) {
+                if ($this->unreadable === [] && ! $ref->isIn($this->parts)) {
+                    $this->problem("/facts/{$i}/{$key}", "There is nothing at \"{$ref}\".");
+                }
+            }
+            if ((string) $fact->with === (string) $fact->about) {
+                $this->problem("/facts/{$i}/with", 'A thing fits another, not itself.');
+            }
+        }
         foreach ($this->parts->papers->accepted as $i => $one) {
             if (isset($evidence[$one->evidence])) {
                 $this->problem("/accepted/{$i}/evidence", "This finding is accepted already: /accepted/{$evidence[$one->evidence]}.");

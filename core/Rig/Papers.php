@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\With;
 
-/** What is written down with a rig and sounds nowhere: reasons, steps of the run-down, findings that were accepted. */
+/** What is written down with a rig and sounds nowhere: reasons, steps of the run-down, findings that were accepted, facts and doubts. */
 final readonly class Papers
 {
     use With;
@@ -15,12 +15,14 @@ final readonly class Papers
      * @param  array<int, Reason>  $reasons
      * @param  array<int, ShowStep>  $steps  in their order within each phase
      * @param  array<int, Acceptance>  $accepted
-     * @param  bool  $isLoose  whether a reason goes with the thing that it is about; otherwise it has to lead somewhere
+     * @param  array<int, Fact>  $facts
+     * @param  bool  $isLoose  whether a reason or fact goes with the thing that it is about; otherwise it has to lead somewhere
      */
     public function __construct(
         public array $reasons = [],
         public array $steps = [],
         public array $accepted = [],
+        public array $facts = [],
         public bool $isLoose = false,
     ) {
     }
@@ -32,6 +34,10 @@ final readonly class Papers
             array_values(array_filter($this->reasons, fn (Reason $reason) => $reason->about->isIn($parts))),
             array_values($this->steps),
             array_values($this->accepted),
+            array_values(array_filter(
+                $this->facts,
+                fn (Fact $fact) => $fact->about->isIn($parts) && ($fact->with === null || $fact->with->isIn($parts)),
+            )),
         );
     }
 
@@ -40,6 +46,17 @@ final readonly class Papers
         foreach ($this->reasons as $reason) {
             if ((string) $reason->about === (string) $about) {
                 return $reason;
+            }
+        }
+
+        return null;
+    }
+
+    public function factFor(ElementRef $about, ?ElementRef $with): ?Fact
+    {
+        foreach ($this->facts as $fact) {
+            if ((string) $fact->about === (string) $about && (string) $fact->with === (string) $with) {
+                return $fact;
             }
         }
 

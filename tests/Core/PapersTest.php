@@ -159,7 +159,7 @@ it('writes down, changes and removes', function () {
 it('tells what changed in it, and takes each for a thing of its own', function () {
     $rig = writtenDown()->make();
     $after = (new SetReason(ElementRef::unit('mic'), '', false))->applyTo((new SetShowStep(new ShowStep('tea', Phase::Prepare, 'Make coffee')))->applyTo($rig));
-    expect((new RigDifference($rig, $after))->lines())->toBe(['Reasons, run-down and accepted findings' => [
+    expect((new RigDifference($rig, $after))->lines())->toBe(['Reasons, facts, run-down and accepted findings' => [
         'Prepare: Make coffee', 'removed: Mic: The voice is known by it.',
     ]])->and(Elements::changed($rig, $after))->toEqualCanonicalizing(['reasons/units/mic', 'steps/tea']);
     $dearer = (new DescribeUnit('mic', 'Mic', written: new Written('99 EUR', '', [new Link('Manual', 'https://example.test/mic.pdf')], 3)))->applyTo($rig);

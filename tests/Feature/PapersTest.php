@@ -87,6 +87,23 @@ it('writes reasons and steps, and refuses those about nothing', function () {
     ($this->edit)(['edit' => 'reopen', 'evidence' => '0000000000000000'])->assertSessionHasErrors('evidence');
 });
 
+it('says how sure something is, proves it, and shows what hangs on it', function () {
+    ($this->edit)(['edit' => 'fact', 'about' => 'units/pc', 'what' => 'Its line in takes the desk', 'certainty' => 'assumed', 'proof' => 'Play a tone.', 'minutes' => '2'])
+        ->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/doubts")->assertOk()->assertSee('Its line in takes the desk')->assertSee('Play a tone. (2 minutes)');
+    ($this->edit)(['edit' => 'prove', 'about' => 'units/pc', 'certainty' => 'proven', 'by' => 'Technician', 'on' => '2026-02-01', 'firmware' => '1.4'])
+        ->assertSessionHasNoErrors();
+    expect(($this->now)()->papers->facts[0]->words())->toBe('Proven: Its line in takes the desk (Technician, 2026-02-01, firmware 1.4)');
+    $this->get("/rigs/{$this->rig->id}/stock?select=unit:pc")->assertOk()->assertSee('Proven: Its line in takes the desk');
+    foreach ([['about', ['about' => 'units/none']], ['with', ['with' => 'units/none']], ['what', ['what' => '']], ['on', ['on' => 'today']],
+        ['minutes', ['minutes' => '-1']]] as [$field, $wrong]) {
+        ($this->edit)([...['edit' => 'fact', 'about' => 'units/pc', 'what' => 'x', 'certainty' => 'stated'], ...$wrong])->assertSessionHasErrors($field);
+    }
+    ($this->edit)(['edit' => 'prove', 'about' => 'units/music', 'certainty' => 'proven'])->assertSessionHasErrors('about');
+    ($this->edit)(['edit' => 'fact', 'about' => 'units/pc', 'certainty' => ''])->assertSessionHasNoErrors();
+    expect(($this->now)()->papers->facts)->toBe([]);
+});
+
 it('sets a named setting in the base and in a situation, and a fader by what is printed at it', function () {
     $this->rig = app(ImportRig::class)($this->owner, shipped('starters/console-party.json'));
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Party only'])->assertSessionHasNoErrors();

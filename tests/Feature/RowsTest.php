@@ -41,6 +41,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
+use HiddenWire\Core\Edit\SetFact;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
@@ -61,9 +62,11 @@ use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\Certainty;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
@@ -106,7 +109,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 45)) {
+    return match (mt_rand(0, 46)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -171,6 +174,8 @@ function someEdit(CoreRig $rig): ?RigEdit
         43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance($listener, (string) $one(array_diff_key($rig->listeners, [$listener => 0])),
             [null, 3.0, 0.5][mt_rand(0, 2)]),
         44 => $unit === null || $rig->modelOf($unit)->grows === [] ? null : new Grow($unit, (string) $one($rig->modelOf($unit)->grows), mt_rand(1, 5)),
+        45 => $unit === null ? null : new SetFact(ElementRef::unit($unit), null, mt_rand(0, 2) === 0 ? null
+            : new Fact(ElementRef::unit($unit), Certainty::cases()[mt_rand(0, 3)], 'It works', null, 'Ann', mt_rand(0, 1) === 0 ? '' : '2026-02-01', minutes: mt_rand(0, 1) === 0 ? null : 5)),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

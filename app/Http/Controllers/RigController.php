@@ -20,6 +20,7 @@ use App\Rigs\StoredRig;
 use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
 use App\ViewModels\Computers;
+use App\ViewModels\Doubts;
 use App\ViewModels\NamesPage;
 use App\ViewModels\RecipesPage;
 use App\ViewModels\RigPage;
@@ -136,6 +137,11 @@ final class RigController
     public function names(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Names, fn (RigPage $page) => ['names' => new NamesPage($page)]);
+    }
+
+    public function doubts(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Doubts, fn (RigPage $page) => ['doubts' => new Doubts($page)]);
     }
 
     public function tracks(Request $request, Rig $rig): View

@@ -79,6 +79,8 @@ final class EditForms
         'clear-plugs' => [SituationForms::class, 'clearPlugs'],
         'clear-change' => [SituationForms::class, 'clear'],
         'reason' => [PaperForms::class, 'reason'],
+        'fact' => [PaperForms::class, 'fact'],
+        'prove' => [PaperForms::class, 'prove'],
         'show-step' => [PaperForms::class, 'step'],
         'move-show-step' => [PaperForms::class, 'moveStep'],
         'remove-show-step' => [PaperForms::class, 'removeStep'],

@@ -10,11 +10,14 @@ use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\RemoveShowStep;
 use HiddenWire\Core\Edit\ReopenFinding;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetFact;
 use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\Certainty;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
@@ -25,12 +28,61 @@ final class PaperForms
     /** @return list<RigEdit> */
     public static function reason(EditFields $in): array
     {
-        $about = ElementRef::read($in->text('about', 300));
-        if ($about === null || ! $about->isIn($in->rig->parts())) {
-            $in->refuse('about', 'Choose what it is about.');
+        return [new SetReason(self::element($in, 'about'), $in->text('why', Bounds::WHY), $in->flag('leave_alone') ?? false)];
+    }
+
+    /** @return list<RigEdit> */
+    public static function fact(EditFields $in): array
+    {
+        $about = self::element($in, 'about');
+        $with = $in->has('with') ? self::element($in, 'with') : null;
+        $certainty = $in->choiceOrNone('certainty', Certainty::class);
+        if (! $certainty instanceof Certainty) {
+            return [new SetFact($about, $with, null)];
         }
 
-        return [new SetReason($about, $in->text('why', Bounds::WHY), $in->flag('leave_alone') ?? false)];
+        return [new SetFact($about, $with, new Fact(
+            $about,
+            $certainty,
+            $in->text('what', Bounds::STEP) ?: $in->refuse('what', 'Write what the plan relies on.'),
+            $with,
+            $in->text('by', Bounds::SHORT_NAME),
+            self::day($in),
+            $in->text('firmware', Bounds::SHORT_NAME),
+            $in->text('proof', Bounds::WHY),
+            $in->whole('minutes', ...Bounds::MINUTES),
+        ))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function prove(EditFields $in): array
+    {
+        $about = self::element($in, 'about');
+        $with = $in->has('with') ? self::element($in, 'with') : null;
+        $fact = $in->rig->papers->factFor($about, $with) ?? $in->refuse('about', 'Nobody has said yet what the plan relies on here.');
+
+        return [new SetFact($about, $with, $fact->with(
+            certainty: $in->choice('certainty', Certainty::class, 'Say whether it works.'),
+            by: $in->text('by', Bounds::SHORT_NAME),
+            on: self::day($in),
+            firmware: $in->text('firmware', Bounds::SHORT_NAME),
+        ))];
+    }
+
+    private static function element(EditFields $in, string $key): ElementRef
+    {
+        $about = ElementRef::read($in->text($key, 300));
+
+        return $about !== null && $about->isIn($in->rig->parts()) ? $about : $in->refuse($key, 'Choose what it is about.');
+    }
+
+    private static function day(EditFields $in): string
+    {
+        $day = $in->text('on', Bounds::SHORT_NAME);
+
+        return $day === '' || preg_match('/^'.Fact::DAY.'$/D', $day) === 1
+            ? $day
+            : $in->refuse('on', 'A day is written YYYY-MM-DD: 2026-02-28.');
     }
 
     /** @return list<RigEdit> */

@@ -32,6 +32,7 @@
         <div class="rail-end">
             <a href="{{ $page->url([], 'situations') }}" @if ($page->view === 'situations') aria-current="page" @endif><i class="bi bi-layers" aria-hidden="true"></i><span>Situations</span></a>
             <a href="{{ $page->url([], 'cables') }}" @if ($page->view === 'cables') aria-current="page" @endif><i class="bi bi-table" aria-hidden="true"></i><span>Cable table</span></a>
+            <a href="{{ $page->url([], 'doubts') }}" @if ($page->view === 'doubts') aria-current="page" @endif><i class="bi bi-question-circle" aria-hidden="true"></i><span>Doubts</span></a>
             <a href="{{ $page->url([], 'people') }}" @if ($page->view === 'people') aria-current="page" @endif><i class="bi bi-people" aria-hidden="true"></i><span>People</span></a>
             <a href="{{ $page->url([], 'history') }}" @if ($page->view === 'history') aria-current="page" @endif><i class="bi bi-clock-history" aria-hidden="true"></i><span>History</span></a>
             <a href="{{ $page->url([], 'cards') }}" @if ($page->view === 'cards') aria-current="page" @endif><i class="bi bi-card-checklist" aria-hidden="true"></i><span>Cards</span></a>

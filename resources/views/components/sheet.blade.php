@@ -111,6 +111,7 @@
             <x-edit :page="$page" class="set" :fields="['edit' => 'replace', 'cable' => $cable->id]"><button type="submit" class="do" title="Another cable between the same sockets, with a label of its own">Replace it</button></x-edit>
         </div>
         <x-reasons :page="$page" :about="$sheet->reasonable()" />
+        <x-facts :page="$page" :about="$sheet->reasonable()" />
         @php $offers = $sheet->between($cable->from, $cable->to); @endphp
         @if ($offers !== [])
             <h3>Insert into this cable</h3>

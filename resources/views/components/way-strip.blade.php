@@ -61,6 +61,7 @@
             <span class="way-end"><strong>{{ $pair->listener->name }}</strong> <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms · {{ $arrival->channels() }}</span></span>
         </div>
     @endforeach
+    @foreach ($strip->doubts as $doubt) <p class="strip-note"><span class="gap-label">Hangs on</span> {{ $doubt }}</p> @endforeach
     @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into account.</p> @endif
     @if ($strip->reach !== null)
         <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>. @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>

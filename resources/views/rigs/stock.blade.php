@@ -72,6 +72,7 @@
                 </x-edit>
                 <x-named-settings :page="$page" :unit="$unit" />
                 <x-reasons :page="$page" :about="$stock->reasonable()" />
+                <x-facts :page="$page" :about="$stock->reasonable()" />
                 @if ($model->grows !== [])
                     <h3>How many it has</h3>
                     @foreach ($model->grows as $growth)

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Content;
+
+use Illuminate\Database\Eloquent\Model;
+
+/** What a rig relies on, and how sure it is. */
+final class Fact extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}
