@@ -28,6 +28,8 @@ final readonly class RecipesPage
     /** @var array<string, bool> whether each lamp is lit, by its label */
     public array $lamps;
 
+    public KnobsInSeries $knobs;
+
     /** The output of which was asked who can hear exactly what it gets; empty where none was. */
     public string $listenedTo;
 
@@ -43,6 +45,7 @@ final readonly class RecipesPage
         $this->shown = array_values(array_filter($this->units, fn (Recipes $one) => $one->unit->id === $page->selectedUnit))[0]
             ?? $this->units[0] ?? null;
         $this->isMatrix = $page->asked('as') === 'matrix';
+        $this->knobs = new KnobsInSeries($page);
         [$this->meters, $this->lamps] = $this->readings($page);
         $chains = $this->shown === null ? null : new Chains($page->hearing->graph, $this->shown->unit);
         $this->chains = $chains === null || $chains->all === [] ? null : $chains;

@@ -226,3 +226,11 @@ it('wishes for the balance of another listener, and for one side', function () {
     ($this->edit)(['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'side' => 'left'])->assertSessionHasNoErrors();
     $this->get("/rigs/{$this->rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('is heard on both sides, and should be on the left only');
 });
+
+it('shows the volumes in series, and leaves one knob to turn', function () {
+    ($this->open)('rigs/night-relay.json');
+    $this->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('Volumes in series')->assertSee('Hall loudspeakers · Loudspeakers');
+    // The main fader is the viewers', too: there is nothing to bring together.
+    ($this->edit)(['edit' => 'one-knob', 'listener' => 'hall'])->assertSessionHasErrors('listener');
+    ($this->edit)(['edit' => 'one-knob', 'listener' => 'nobody'])->assertSessionHasErrors('listener');
+});

@@ -21,6 +21,7 @@ use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
+use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -28,6 +29,9 @@ use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Passage;
 
 /** Changes of sounds, listeners and what is wished for them. */
 final class WishForms
@@ -173,5 +177,15 @@ final class WishForms
         $record = $in->record?->fresh();
 
         return $record === null ? new FoundCauses([], 0, 0) : Causes::of($record, $in->rig);
+    }
+
+    /** @return list<RigEdit> */
+    public static function oneKnob(EditFields $in): array
+    {
+        $hearing = new Hearing((new GraphBuilder($in->rig))->build($in->rig->base()));
+        $listener = $in->rig->listeners[$in->known('listener', $in->rig->listeners)];
+
+        return (new Volumes($hearing, $listener, new Passage($hearing->graph)))->edits()
+            ?? $in->refuse('listener', "{$listener->name} has one knob to turn already, or the last one doesn't go that far.");
     }
 }

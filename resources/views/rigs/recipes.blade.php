@@ -18,6 +18,7 @@
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"], 'names') }}">Names</a>
                 </nav>
             </div>
+            <x-volumes :page="$page" :knobs="$recipes->knobs" />
             <x-named-settings :page="$page" :unit="$shown->unit" folded />
             @if ($recipes->chains !== null) <x-chains :page="$page" :unit="$shown->unit" :chains="$recipes->chains" /> @endif
             @if ($shown->rules() !== [])
