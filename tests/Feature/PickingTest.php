@@ -229,8 +229,8 @@ it('wishes for the balance of another listener, and for one side', function () {
 
 it('shows the volumes in series, and leaves one knob to turn', function () {
     ($this->open)('rigs/night-relay.json');
-    $this->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('Volumes in series')->assertSee('Hall loudspeakers · Loudspeakers');
     // The main fader is the viewers', too: there is nothing to bring together.
     ($this->edit)(['edit' => 'one-knob', 'listener' => 'hall'])->assertSessionHasErrors('listener');
     ($this->edit)(['edit' => 'one-knob', 'listener' => 'nobody'])->assertSessionHasErrors('listener');
+    $this->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('Volumes in series')->assertSee('Hall loudspeakers · Loudspeakers');
 });
