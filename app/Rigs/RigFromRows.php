@@ -140,6 +140,7 @@ final class RigFromRows
                     ],
                     $origins[$row->key] ?? [],
                 ),
+                ...($row->loudness_db === null ? [] : ['loudness_db' => $row->loudness_db, 'measured' => $row->measured]),
             ]),
             'listeners' => $this->each(Listener::class, fn ($row) => [
                 'id' => $row->key,

@@ -341,6 +341,8 @@ final class RigRows
                 'key' => $source->id,
                 'name' => $source->name,
                 'kind' => $source->kind->value,
+                'loudness_db' => $source->loudness?->number(),
+                'measured' => $source->isMeasured,
             ];
             foreach ($source->origins as $i => $origin) {
                 $rows[SourceOrigin::class][] = [

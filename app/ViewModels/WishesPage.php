@@ -8,6 +8,7 @@ use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Signal\Blast;
 use HiddenWire\Core\Signal\HeardPair;
 
 /** What stands around the hearing table: what is not as wished, the chosen pair's ways, and what sounds and listeners can be added. */
@@ -20,6 +21,9 @@ final readonly class WishesPage
 
     public Balances $balances;
 
+    /** @var list<array{listener: string, words: string}> sounds that would blast, the worst first */
+    public array $blasts;
+
     /** @var array<string, string> names of points where a sound can begin, by reference */
     public array $origins;
 
@@ -31,6 +35,10 @@ final readonly class WishesPage
         $this->odds = $page->atOdds();
         $this->strip = $page->strip();
         $this->balances = new Balances($page);
+        $this->blasts = array_map(
+            fn (Blast $one) => ['listener' => $one->pair->listener->name, 'words' => $one->words()],
+            Blast::all($page->hearing),
+        );
         $this->origins = $page->canEdit ? $this->pointsOf(PointKind::Origin) : [];
         $this->ears = $page->canEdit ? $this->pointsOf(PointKind::Ear) : [];
     }

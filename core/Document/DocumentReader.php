@@ -693,7 +693,15 @@ final class DocumentReader
             return $origin->done() && $at !== null ? new Origin($at, $db ?? Decibels::zero(), $delay) : null;
         });
 
-        return $source->done() && $id !== null && $name !== null && $kind !== null ? new Source($id, $name, $kind, $origins) : null;
+        $loudness = $this->version < 2 ? null : $source->decibels('loudness_db');
+        $isMeasured = $this->version >= 2 && ($source->flag('measured') ?? false);
+        if ($isMeasured && $loudness === null && $source->isSound()) {
+            $source->problem($source->at('measured'), 'What was measured is the "loudness_db".');
+        }
+
+        return $source->done() && $id !== null && $name !== null && $kind !== null
+            ? new Source($id, $name, $kind, $origins, $loudness, $isMeasured)
+            : null;
     }
 
     private function listener(Fields $listener): ?Listener

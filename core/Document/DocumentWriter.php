@@ -578,6 +578,8 @@ final class DocumentWriter
                 ...($origin->db->number() === 0 ? [] : ['db' => $origin->db->number()]),
                 ...($origin->delay === null ? [] : ['delay_ms' => $origin->delay->number()]),
             ], array_values($source->origins)),
+            ...$this->known(['loudness_db' => $source->loudness?->number()]),
+            ...$this->filled(['measured' => $source->isMeasured]),
         ];
     }
 

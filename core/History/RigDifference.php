@@ -468,7 +468,10 @@ final readonly class RigDifference
         $lines = [];
         foreach (array_intersect_key($this->after->sources, $this->before->sources) as $id => $source) {
             $is = $origins($this->after, $source);
-            $lines[] = $is === $origins($this->before, $this->before->sources[$id]) ? null : "{$source->name} begins at {$is}";
+            $was = $this->before->sources[$id];
+            $lines[] = $is === $origins($this->before, $was) ? null : "{$source->name} begins at {$is}";
+            $lines[] = $source->loudnessWords() === $was->loudnessWords() ? null
+                : "{$source->name}: ".($source->loudnessWords() ?: 'how loud it begins is not known any more');
         }
         foreach (array_intersect_key($this->after->listeners, $this->before->listeners) as $id => $listener) {
             $is = $ears($this->after, $listener);

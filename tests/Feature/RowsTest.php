@@ -42,6 +42,7 @@ use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetFact;
+use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
@@ -109,7 +110,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 46)) {
+    return match (mt_rand(0, 47)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -176,6 +177,7 @@ function someEdit(CoreRig $rig): ?RigEdit
         44 => $unit === null || $rig->modelOf($unit)->grows === [] ? null : new Grow($unit, (string) $one($rig->modelOf($unit)->grows), mt_rand(1, 5)),
         45 => $unit === null ? null : new SetFact(ElementRef::unit($unit), null, mt_rand(0, 2) === 0 ? null
             : new Fact(ElementRef::unit($unit), Certainty::cases()[mt_rand(0, 3)], 'It works', null, 'Ann', mt_rand(0, 1) === 0 ? '' : '2026-02-01', minutes: mt_rand(0, 1) === 0 ? null : 5)),
+        46 => $source === null ? null : new SetLoudness($source, mt_rand(0, 2) === 0 ? null : Decibels::of(mt_rand(-20, 20)), mt_rand(0, 1) === 0),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetBalance;
+use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Planning\Cause;
@@ -177,6 +178,12 @@ final class WishForms
         $record = $in->record?->fresh();
 
         return $record === null ? new FoundCauses([], 0, 0) : Causes::of($record, $in->rig);
+    }
+
+    /** @return list<RigEdit> */
+    public static function loudness(EditFields $in): array
+    {
+        return [new SetLoudness($in->known('source', $in->rig->sources), $in->decibels('loudness'), $in->flag('measured') ?? false)];
     }
 
     /** @return list<RigEdit> */

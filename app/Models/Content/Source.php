@@ -12,4 +12,10 @@ final class Source extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['loudness_db' => 'float', 'measured' => 'boolean'];
+    }
 }

@@ -87,6 +87,7 @@
             </div>
             <x-balances :page="$page" :balances="$table->balances" />
             @if ($page->asked('ends') !== '1')
+                @foreach ($table->blasts as $blast) <p class="blast"><strong>{{ $blast['listener'] }}:</strong> {{ $blast['words'] }}.</p> @endforeach
                 <p class="stock-more"><a href="{{ $page->url(['ends' => '1']) }}">Rename, place or remove sounds and listeners</a></p>
             @else
                 <p class="stock-more"><a href="{{ $page->url() }}">Only the table</a></p>
@@ -99,6 +100,7 @@
                                 <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $table->nameOf($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
                             <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $source->name }} begins too"><option value="">begins at …</option>@foreach ($table->origins as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'loudness', 'source' => $source->id, 'situation' => '']"><label>loudness <input type="number" name="loudness" step="0.1" min="-{{ Bounds::DB }}" max="{{ Bounds::DB }}" value="{{ $source->loudness?->number() }}" aria-label="How loud {{ $source->name }} begins, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox" name="measured" value="1" @checked($source->isMeasured)> measured</label><button class="do" type="submit">Save<span class="visually-hidden"> how loud {{ $source->name }} begins</span></button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
                         </li>
                     @endforeach
