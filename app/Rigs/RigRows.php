@@ -279,12 +279,18 @@ final class RigRows
         }
         $position = 0;
         $faults = array_fill_keys(array_map(fn (Core\Problem $problem) => $problem->fault, $rig->faults), true);
-        $inSocket = $labelled = [];
+        $inSocket = $labelled = $waits = $out = [];
+        foreach ($rig->situations as $situation) {
+            $out += array_fill_keys($situation->pulled, true);
+        }
         foreach ($rig->cables as $cable) {
             foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at) {
                 $inSocket[(string) $at] = ($inSocket[(string) $at] ?? -1) + 1;
-                // The database lets one lead into a socket, but for those that take several, and faults that were stored before.
-                $several = $rig->socket($at)->connector->takesSeveral() || isset($faults["taken {$cable->id} {$at}"]);
+                $waits[(string) $at] = ($waits[(string) $at] ?? false) || isset($out[$cable->id]);
+                // The database lets one lead into a socket, but for those that take several, those that wait for their turn, and faults
+                // that were stored before.
+                $several = $rig->socket($at)->connector->takesSeveral() || $waits[(string) $at]
+                    || isset($faults["taken {$cable->id} {$at}"]);
                 $rows[CableEnd::class][] = [
                     'position' => 2 * $position + ($end === 'to' ? 1 : 0),
                     'cable' => $cable->id,

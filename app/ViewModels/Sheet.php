@@ -43,7 +43,8 @@ final readonly class Sheet
 
     /**
      * @return list<array{ref: string, socket: string, words: string, cables: list<array{id: string, label: string, to: string}>,
-     *     takes: array<string, string>}> with the free sockets that can take a free one's other end
+     *     takes: array<string, string>, turns: array<string, string>}> with the free sockets that can take a free one's other end, or that
+     *     of a lead that uses a taken one in turn
      */
     public function sockets(Unit $unit): array
     {
@@ -53,6 +54,8 @@ final readonly class Sheet
             $rows[] = [
                 'ref' => (string) $at,
                 'takes' => $this->wiring->at($at) === [] ? $this->elsewhere($at) : [],
+                'turns' => $this->wiring->at($at) === [] || $socket->connector->takesSeveral() || count($this->rig->situations) === 1
+                    ? [] : $this->elsewhere($at),
                 'socket' => $socket->label,
                 'words' => $socket->connector->words(),
                 'cables' => array_map(function (Cable $cable) use ($at): array {

@@ -25,7 +25,7 @@ final readonly class AddSituation implements RigEdit
             situations: [
                 ...$parts->situations,
                 $this->copyOf === null
-                    ? new Situation($id, $this->name)
+                    ? new Situation($id, $this->name, pulled: $rig->base()->pulled)
                     : $rig->situations[$this->copyOf]->with(id: $id, name: $this->name),
             ],
             wishes: array_map(

@@ -632,6 +632,7 @@ final class Consistency
     private function cables(): void
     {
         $taken = $labels = [];
+        $turns = new Turns($this->parts->situations);
         foreach ($this->parts->cables as $i => $cable) {
             if (isset($labels[$cable->label])) {
                 $this->fault(
@@ -657,15 +658,18 @@ final class Consistency
                 if ($socket === null) {
                     continue;
                 }
-                if (isset($taken[$at]) && $taken[$at] !== $i && ! $socket->connector->takesSeveral()) {
-                    $other = $this->parts->cables[$taken[$at]];
-                    $this->fault(
-                        "/cables/{$i}/{$name}",
-                        "taken {$cable->id} {$at}",
-                        "{$socket->label} has {$other->label} in it already. Use another socket, or put a splitter or a hub between.",
-                    );
+                foreach ($socket->connector->takesSeveral() ? [] : $taken[$at] ?? [] as $other) {
+                    if ($other->id !== $cable->id && (count($taken[$at] ?? []) >= Turns::MOST || ! $turns->take($other->id, $cable->id))) {
+                        $this->fault(
+                            "/cables/{$i}/{$name}",
+                            "taken {$cable->id} {$at}",
+                            "{$socket->label} has {$other->label} in it already. Use another socket, or put a splitter or a hub between.",
+                        );
+
+                        break;
+                    }
                 }
-                $taken[$at] = $i;
+                $taken[$at][] = $cable;
                 if (! $cable->type->fits($socket->connector)
                     && ($name === 'from' || $ends['from'] === null || $cable->type->fits($ends['from']->connector))) {
                     $this->fault(

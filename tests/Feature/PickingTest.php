@@ -246,3 +246,18 @@ it('says how loud a sound begins, and what would blast', function () {
     ($this->edit)(['edit' => 'loudness', 'source' => 'rally', 'loudness' => '', 'measured' => '1'])->assertSessionHasNoErrors();
     expect(($this->now)()->sources['rally']->isMeasured)->toBeFalse();
 });
+
+it('plugs a lead into a taken socket for one situation, and takes the other out there', function () {
+    ($this->open)('rigs/night-relay.json');
+    // The visitor's microphone has its own input; in the break its lead is in the presenter's.
+    ($this->edit)(['edit' => 'add-unit', 'model' => 'dynamic-microphone', 'place' => 'desk', 'name' => 'Spare mic', 'count' => '1'])->assertSessionHasNoErrors();
+    $break = array_keys(($this->now)()->situations)[1];
+    ($this->edit)(['edit' => 'plug-in-turn', 'from' => 'mixer/mic-2', 'to' => 'spare-mic/out', 'which' => $break])->assertSessionHasNoErrors();
+    $rig = ($this->now)();
+    $new = array_key_last($rig->cables);
+    expect($rig->situations[$break]->pulled)->toContain('w-03')->not->toContain($new)->and($rig->base()->pulled)->toContain($new);
+    ($this->edit)(['edit' => 'pulled', 'which' => $break, 'cable' => 'w-03', 'back' => '1'])->assertSessionHasNoErrors();
+    expect(($this->now)()->situations[$break]->pulled)->toContain($new)->not->toContain('w-03');
+    ($this->edit)(['edit' => 'plug-in-turn', 'from' => 'mixer/mic-2', 'to' => 'cast-pc/hdmi', 'which' => $break])->assertSessionHasErrors();
+    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:mixer")->assertOk()->assertSee('another lead in turn');
+});

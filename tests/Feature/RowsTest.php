@@ -28,6 +28,7 @@ use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\PlayDevice;
+use HiddenWire\Core\Edit\PlugInTurn;
 use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemovePlace;
@@ -46,6 +47,7 @@ use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
+use HiddenWire\Core\Edit\SetPulled;
 use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SetShowStep;
@@ -81,6 +83,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\ShowStep;
 use HiddenWire\Core\Rig\Side;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unlisted;
@@ -110,7 +113,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 47)) {
+    return match (mt_rand(0, 50)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -178,6 +181,13 @@ function someEdit(CoreRig $rig): ?RigEdit
         45 => $unit === null ? null : new SetFact(ElementRef::unit($unit), null, mt_rand(0, 2) === 0 ? null
             : new Fact(ElementRef::unit($unit), Certainty::cases()[mt_rand(0, 3)], 'It works', null, 'Ann', mt_rand(0, 1) === 0 ? '' : '2026-02-01', minutes: mt_rand(0, 1) === 0 ? null : 5)),
         46 => $source === null ? null : new SetLoudness($source, mt_rand(0, 2) === 0 ? null : Decibels::of(mt_rand(-20, 20)), mt_rand(0, 1) === 0),
+        47, 48 => $cable === null || count($rig->units) < 2 ? null : (function () use ($rig, $cable, $situation, $one) {
+            $unit = (string) $one($rig->units);
+            $sockets = $rig->modelOf($unit)->sockets;
+
+            return $sockets === [] ? null : new PlugInTurn($rig->cables[$cable]->to, new SocketRef($unit, (string) $one($sockets)), (string) $situation);
+        })(),
+        49 => $cable === null ? null : new SetPulled((string) $situation, $cable, mt_rand(0, 1) === 0),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

@@ -7,6 +7,7 @@ namespace App\Http\Edits;
 use App\ViewModels\CableImport;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\Plug;
+use HiddenWire\Core\Edit\PlugInTurn;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
@@ -33,6 +34,12 @@ final class CableForms
     public static function plug(EditFields $in): array
     {
         return [new Plug($in->socket('from'), $in->socket('to'))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function plugInTurn(EditFields $in): array
+    {
+        return [new PlugInTurn($in->socket('from'), $in->socket('to'), $in->known('which', $in->rig->situations))];
     }
 
     /** @return list<RigEdit> */

@@ -38,6 +38,7 @@ final class EditForms
         'grow-unit' => [StockForms::class, 'growUnit'],
         'remove-unit' => [StockForms::class, 'removeUnit'],
         'plug' => [CableForms::class, 'plug'],
+        'plug-in-turn' => [CableForms::class, 'plugInTurn'],
         'between' => [CableForms::class, 'between'],
         'unplug' => [CableForms::class, 'unplug'],
         'replug' => [CableForms::class, 'replug'],

@@ -34,7 +34,15 @@
                                 </x-edit>
                                 <a href="{{ $page->connectUrl($row['ref']) }}">on the map<span class="visually-hidden">: connect {{ $row['socket'] }}</span></a>
                             @endif
-                        @endforelse</td>
+                        @endforelse
+                        @if ($row['turns'] !== [] && $page->canEdit)
+                            <details class="stock-more" data-keep><summary>another lead in turn<span class="visually-hidden">: {{ $row['socket'] }}</span></summary>
+                                <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug-in-turn', 'from' => $row['ref'], 'which' => $page->situation->id, 'situation' => '']">
+                                    <select name="to" required aria-label="Other end of the lead that is in {{ $row['socket'] }} in {{ $page->situation->name }}"><option value="">in {{ $page->situation->name }} from …</option>@foreach ($row['turns'] as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
+                                    <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }} in turn</span></button>
+                                </x-edit>
+                            </details>
+                        @endif</td>
                     </tr>
                 @endforeach
             </table>
