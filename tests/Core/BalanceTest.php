@@ -9,6 +9,8 @@ use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Planning\Rebalance;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Signal\Compared;
 use HiddenWire\Core\Signal\GraphBuilder;
@@ -121,4 +123,48 @@ describe('a sound on one side, on purpose', function () {
         expect($text)->toContain('"side": "left"')->and((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)
             ->and((new RigDifference($rig, $mark->applyTo($rig)))->lines())->toBe(['Sounds, listeners and wishes' => ['A at Me: may, left only']]);
     });
+});
+
+/** @return array{list<string>, bool} what is changed, in words, and whether the balance is as wished then */
+function rebalanced(Draft $draft): array
+{
+    $rebalance = new Rebalance($draft->make(), new Balance('me', 'viewers', 1.0), null);
+    $rig = $draft->make();
+    $words = [];
+    foreach ($rebalance->edits as $edit) {
+        $words[] = $edit->words($rig);
+        $rig = $edit->applyTo($rig);
+    }
+
+    return [$words, $rebalance->isWhole];
+}
+
+it('brings a listener to the balance of another by levels that change nothing else', function () {
+    $can = fn (Draft $draft): Draft => $draft->with(function (array $d) {
+        foreach ($d['models'] as &$model) {
+            foreach ($model['routes'] as &$route) {
+                $route += ['can' => ['db']];
+            }
+        }
+
+        return $d;
+    });
+    // Of three 10 dB down, b is 6 dB too loud and c 4 dB too soft: the median is a's.
+    expect(rebalanced($can(twoMixes(['a' => -10, 'b' => -4, 'c' => -14]))))->toBe([
+        ['U: b → phones at −10.0 dB', 'U: c → phones at −10.0 dB'], true,
+    ])->and(rebalanced($can(twoMixes(['a' => 0, 'b' => 0, 'c' => 0]))))->toBe([[], true])
+        // Nothing can be set there.
+        ->and(rebalanced(twoMixes(['a' => -10, 'b' => -4, 'c' => -10])))->toBe([[], false]);
+});
+
+it('sets no level that somebody else hears, too', function () {
+    // My phones hang behind a strip that the viewers hear as well: b can't be turned down for me alone.
+    $draft = Draft::rig()->unit('u', [
+        'points' => [['id' => 'a', 'kind' => 'origin', 'channels' => 1], ['id' => 'b', 'kind' => 'origin', 'channels' => 1],
+            ['id' => 'strip', 'kind' => 'strip', 'channels' => 1, 'fader' => ['from' => -90, 'to' => 10, 'db' => 0]],
+            ['id' => 'air', 'kind' => 'ear', 'channels' => 1], ['id' => 'phones', 'kind' => 'ear', 'channels' => 1]],
+        'routes' => [['from' => 'b', 'to' => 'strip'], ['from' => 'strip', 'to' => 'air'], ['from' => 'strip', 'to' => 'phones', 'db' => 12],
+            ['from' => 'a', 'to' => 'air'], ['from' => 'a', 'to' => 'phones']],
+    ])->source('a', 'u/a')->source('b', 'u/b')->listener('me', 'u/phones')->listener('viewers', 'u/air');
+    expect(rebalanced($draft))->toBe([[], false]);
 });

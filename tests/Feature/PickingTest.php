@@ -14,6 +14,9 @@ use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Unlisted;
+use HiddenWire\Core\Signal\Compared;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Http\Request;
 
 /** What the forms of the Computers, Names and Situations pages change, in the starters that have it. */
@@ -219,6 +222,12 @@ it('wishes for the balance of another listener, and for one side', function () {
     ($this->edit)(['edit' => 'balance', 'listener' => 'presenter', 'like' => 'viewers', 'within_db' => '3'])->assertSessionHasNoErrors();
     expect(($this->now)()->balances)->toEqual([new Balance('presenter', 'viewers', 3.0)]);
     $this->get("/rigs/{$this->rig->id}/wishes")->assertOk()->assertSee('Presenter hears the balance of Viewers within 3.0 dB')->assertSee('sound by sound');
+    // The presenter's phones have levels of their own on the desk.
+    ($this->edit)(['edit' => 'rebalance', 'listener' => 'presenter', 'like' => 'viewers'])->assertSessionHasNoErrors();
+    $now = ($this->now)();
+    $off = fn () => (new Compared(new Hearing((new GraphBuilder($now))->build($now->base())), 'presenter', 'viewers'))->beyond(3.0);
+    expect($now->units['mixer']->routes['ch-1>phones']->db?->value())->toBe(0.0)->and($off())->not->toHaveKey('voice');
+    ($this->edit)(['edit' => 'rebalance', 'listener' => 'viewers', 'like' => 'presenter'])->assertSessionHasErrors('like');
     ($this->edit)(['edit' => 'balance', 'listener' => 'viewers', 'like' => 'viewers', 'within_db' => '3'])->assertSessionHasErrors('like');
     ($this->edit)(['edit' => 'balance', 'listener' => 'viewers', 'like' => 'presenter', 'within_db' => '0'])->assertSessionHasErrors('within_db');
     ($this->edit)(['edit' => 'balance', 'listener' => 'presenter', 'like' => 'viewers', 'within_db' => ''])->assertSessionHasNoErrors();

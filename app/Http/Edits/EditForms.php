@@ -14,6 +14,7 @@ final class EditForms
         'wish' => [WishForms::class, 'wish'],
         'wishes' => [WishForms::class, 'wishes'],
         'mark-wish' => [WishForms::class, 'mark'],
+        'rebalance' => [WishForms::class, 'rebalance'],
         'loudness' => [WishForms::class, 'loudness'],
         'one-knob' => [WishForms::class, 'oneKnob'],
         'balance' => [WishForms::class, 'balance'],

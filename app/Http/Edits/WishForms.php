@@ -22,6 +22,7 @@ use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
+use HiddenWire\Core\Planning\Rebalance;
 use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
@@ -178,6 +179,22 @@ final class WishForms
         $record = $in->record?->fresh();
 
         return $record === null ? new FoundCauses([], 0, 0) : Causes::of($record, $in->rig);
+    }
+
+    /** @return list<RigEdit> */
+    public static function rebalance(EditFields $in): array
+    {
+        $listener = $in->known('listener', $in->rig->listeners);
+        foreach ($in->rig->balances as $balance) {
+            if ($balance->key() === $listener.' '.$in->known('like', $in->rig->listeners)) {
+                $edits = (new Rebalance($in->rig, $balance, $in->override()))->edits;
+
+                return $edits !== [] ? $edits
+                    : $in->refuse('listener', 'No level changes this balance alone: it is as wished, or others hear the same levels.');
+            }
+        }
+
+        return $in->refuse('like', 'This balance is not wished.');
     }
 
     /** @return list<RigEdit> */

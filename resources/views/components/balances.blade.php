@@ -12,6 +12,7 @@
                 <table class="facts"><thead><tr><th scope="col">Sound</th><th scope="col">{{ $row['here'] }}, dB</th><th scope="col">{{ $row['there'] }}, dB</th><th scope="col">Off the balance, dB</th></tr></thead>
                     <tbody>@foreach ($row['compared']->rows as $line) <tr><th scope="row">{{ $line['source']->name }}</th><td class="figures">{{ $line['here'] === null ? '—' : number_format($line['here'], 1) }}</td><td class="figures">{{ $line['there'] === null ? '—' : number_format($line['there'], 1) }}</td><td class="figures">{{ $line['off'] === null ? '—' : number_format($line['off'], 1) }}</td></tr> @endforeach</tbody></table>
             </details>
+            @if ($page->canEdit && $row['off'] !== []) <x-edit :page="$page" :fields="['edit' => 'rebalance', 'listener' => $row['balance']->listener, 'like' => $row['balance']->like]"><button class="do" type="submit">Bring it into balance<span class="visually-hidden">: {{ $row['words'] }}</span></button></x-edit> @endif
             @if ($page->canEdit) <x-edit :page="$page" :fields="['edit' => 'balance', 'listener' => $row['balance']->listener, 'like' => $row['balance']->like, 'within_db' => '', 'situation' => '']"><button class="do" type="submit">Take back<span class="visually-hidden">: {{ $row['words'] }}</span></button></x-edit> @endif
         </article>
     @endforeach
