@@ -17,6 +17,9 @@ final readonly class Afterwards
     /** Sounds that are on no track, by name. */
     public string $lost;
 
+    /** @var array<string, string> what the files keep, by the unit that writes them */
+    public array $containers;
+
     /** What can be parted and what to keep, in one line. */
     public string $inShort;
 
@@ -42,6 +45,7 @@ final readonly class Afterwards
         }
         $this->best = $best;
         $this->lost = implode(', ', $lost);
+        $this->containers = $recordings->containers();
         $partable = self::listed($recordings->partable());
         $keep = $recordings->toKeep();
         $this->inShort = match (true) {

@@ -15,10 +15,11 @@ use HiddenWire\Core\Signal\SignalGraph;
 
 /**
  * The named settings of a unit as forms show them, in the situation of a graph. In a row, `set` is what the situation says, empty where it
- * stands as `otherwise` says; `breaks` tells which picks would lose their device, and at what.
+ * stands as `otherwise` says; `breaks` tells which picks would lose their device, and at what;
+ * `says` what it means as it stands.
  *
  * @phpstan-type Row array{setting: Setting, set: string, otherwise: string, choices: array<array-key, string>, place: string,
- *     breaks: list<string>}
+ *     breaks: list<string>, says: string}
  */
 final readonly class NamedSettings
 {
@@ -74,6 +75,7 @@ final readonly class NamedSettings
                 $setting->since === '' ? '' : "since firmware {$setting->since}",
             ])),
             'breaks' => $setting->listsDevices() ? $this->breaks($setting) : [],
+            'says' => $setting->says($this->graph->state->value($this->unit->id, $setting)),
         ];
     }
 

@@ -331,6 +331,7 @@ final class DocumentWriter
                     ...($effect->othersDb === null ? ['on' => $effect->on] : ['others_db' => $this->number($effect->othersDb)]),
                 ], $setting->effects),
             ]),
+            ...($setting->says === [] ? [] : ['says' => (object) $setting->says]),
         ];
     }
 

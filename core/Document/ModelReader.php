@@ -428,12 +428,23 @@ final class ModelReader
         $holds = $setting->choice('holds', Holds::class, needed: false);
         $since = $setting->text('since', Bounds::NOTE) ?? '';
         $effects = $this->effects($setting);
+        $says = [];
+        foreach ($setting->map('says') as $choice => $text) {
+            $at = $setting->at('says').'/'.Problem::token((string) $choice);
+            if (! in_array((string) $choice, $choices, true)) {
+                $setting->problem($at, 'This is none of the choices.');
+            } elseif (! is_string($text) || trim($text) === '' || mb_strlen($text) > Bounds::STEP) {
+                $setting->problem($at, 'This is a text of '.Bounds::STEP.' characters at most.');
+            } else {
+                $says[(string) $choice] = $text;
+            }
+        }
         if (! $setting->done() || $id === null || $label === null || $kind === null || $factory === null || $effects === null
             || ($range !== null && in_array(null, $range, true))) {
             return null;
         }
         $read = new Setting($id, $label, $kind, $choices, $range === null ? null : [(float) $range[0], (float) $range[1]], $unit, $factory,
-            $made, $holds, $since, $effects);
+            $made, $holds, $since, $effects, $says);
         if ($kind === SettingKind::Choice && count($choices) < 2) {
             return $setting->problem($setting->at('choices'), 'A choice has two or more.');
         }

@@ -16,6 +16,7 @@ final readonly class Setting
      * @param  string|bool|float  $factory  where it stands when the unit is new
      * @param  string  $since  the firmware since which it is there
      * @param  list<SettingEffect>  $effects
+     * @param  array<string, string>  $says  what a choice means, by choice: what a container of files keeps, say
      */
     public function __construct(
         public string $id,
@@ -29,6 +30,7 @@ final readonly class Setting
         public ?Holds $holds = null,
         public string $since = '',
         public array $effects = [],
+        public array $says = [],
     ) {
     }
 
@@ -49,6 +51,12 @@ final readonly class Setting
                 default => "This is a number from {$this->range[0]} to {$this->range[1]}.",
             },
         };
+    }
+
+    /** What a value means; empty where there is nothing to say. */
+    public function says(string|bool|float $value): string
+    {
+        return is_string($value) ? $this->says[$value] ?? '' : '';
     }
 
     /** A value in words: "on", "48 Hz", "All sound". */

@@ -14,6 +14,9 @@ final readonly class Recordings
     /** Tracks among which the fewest are looked for; of more, the most useful are taken one by one. */
     private const TRIED = 12;
 
+    /** The named setting that says what files a recorder writes. */
+    private const CONTAINER = 'container';
+
     /** Copies closer than this add up, they don't comb, ms. */
     private const TOGETHER_MS = 0.05;
 
@@ -155,6 +158,25 @@ final readonly class Recordings
     private static function only(array $sounds, string $sound): bool
     {
         return count($sounds) === 1 && isset($sounds[$sound]);
+    }
+
+    /** @return array<string, string> what the files of each unit that records keep, by its name: "Matroska. Keeps all tracks." */
+    public function containers(): array
+    {
+        $graph = $this->hearing->graph;
+        $kept = [];
+        foreach ($this->tracks as $row) {
+            foreach ($row['track']->at as $ear) {
+                $unit = $graph->rig->units[$ear->unit];
+                $setting = $graph->rig->modelOf($unit)->settings[self::CONTAINER] ?? null;
+                if ($setting !== null) {
+                    $value = $graph->state->value($unit->id, $setting);
+                    $kept[$unit->name] = trim("{$setting->words($value)}. {$setting->says($value)}");
+                }
+            }
+        }
+
+        return $kept;
     }
 
     private function isAlone(string $sound): bool

@@ -110,3 +110,23 @@ it('names tracks that must never be summed, by how far the copies are apart', fu
         ['mic', 'clip', 'Voice comes twice, 4 ms apart (first notch at 125 Hz)'],
     ]);
 });
+
+it('tells what the container keeps, and hears only what is kept', function () {
+    // FLV keeps the first track: the second is silent, whatever goes to it.
+    $draft = fn (string $container) => Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('cast', 'broadcast-program', 'room')
+        ->unit('mic', 'usb-microphone-plain')->cable('usb', 'mic/usb', 'pc/usb-1')->pick('cast/source-1', ['device' => 'mic/usb/rec'])
+        ->set('cast', 'routes', 'source-1>track-2', ['on' => true])->value('cast', 'container', $container)
+        ->set('cast', 'routes', 'track-1>file-1', ['on' => true])->set('cast', 'routes', 'track-2>file-2', ['on' => true])
+        ->source('ann', 'mic/capsule')->track('one', 'cast/file-1')->track('two', 'cast/file-2');
+    $kept = fn (string $container): array => array_map(fn (array $row) => array_keys($row['sounds']), (new Recordings($draft($container)->hear()))->tracks);
+    expect($kept('Matroska'))->toBe(['one' => ['ann'], 'two' => ['ann']])->and($kept('FLV'))->toBe(['one' => ['ann'], 'two' => []])
+        ->and((new Recordings($draft('FLV')->hear()))->containers())->toBe(['Cast' => 'FLV. Keeps the first track only.']);
+});
+
+it('parts everybody of a call that records each in a file of their own', function () {
+    $draft = Draft::rig()->place('far', 'remote')->unit('call', 'call-service-files', 'far')->grown('call', 'guests', 2)
+        ->source('ann', 'call/voice-1')->source('ben', 'call/voice-2')->track('first', 'call/guest-file-1')->track('second', 'call/guest-file-2');
+    $recordings = new Recordings($draft->hear());
+    expect(idsOf($recordings->partable()))->toBe(['ann', 'ben'])->and(idsOf($recordings->toKeep()))->toBe(['first', 'second'])
+        ->and($recordings->neverSummed())->toBe([]);
+});

@@ -59,6 +59,11 @@ final class Files implements Part
             new Text('Can be parted later: '.($names($recordings->partable()) ?: 'nothing').'.'),
             new Text('Keep at least: '.($names($recordings->toKeep()) ?: 'nothing was recorded').'.'),
             ...array_map(self::warning(...), $recordings->neverSummed()),
+            ...array_map(
+                fn (string|int $unit, string $keeps) => new Text("{$unit}: {$keeps}"),
+                array_keys($recordings->containers()),
+                array_values($recordings->containers()),
+            ),
         ];
     }
 

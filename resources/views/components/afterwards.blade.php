@@ -9,5 +9,6 @@
         </table>
         @if ($afterwards->lost !== '') <p>On no track: {{ $afterwards->lost }}.</p> @endif
         @foreach ($afterwards->apart as $pair) <p><strong>Never sum {{ $pair['one'] }} and {{ $pair['other'] }}:</strong> {{ $pair['why'] }}.</p> @endforeach
+        @foreach ($afterwards->containers as $unit => $keeps) <p class="quiet">{{ $unit }}: {{ $keeps }}</p> @endforeach
     @endif
 </details>

@@ -15,7 +15,7 @@
                         <input name="value" data-auto value="{{ $row['set'] }}" placeholder="{{ $row['otherwise'] }}" aria-label="{{ $setting->label }}{{ $setting->unit === '' ? '' : ", {$setting->unit}" }}"><span class="unit" aria-hidden="true">{{ $setting->unit }}</span>
                     @endif
                     <button type="submit" class="do without-scripts">Set<span class="visually-hidden"> {{ $setting->label }}</span></button>
-                </x-edit>@foreach ($row['breaks'] as $line) <small class="quiet">Would break at {{ $line }}</small>@endforeach</td>
+                </x-edit>@if ($row['says'] !== '') <small class="quiet">{{ $row['says'] }}</small>@endif @foreach ($row['breaks'] as $line) <small class="quiet">Would break at {{ $line }}</small>@endforeach</td>
             </tr>
         @endforeach
     </table>
