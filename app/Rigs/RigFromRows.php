@@ -91,6 +91,7 @@ final class RigFromRows
                 'follows' => $row->follows === null ? null : json_decode($row->follows),
                 'effects' => $row->effects === null ? null : json_decode($row->effects),
                 'scenes' => $row->scenes === null ? null : json_decode($row->scenes),
+                'pictures' => $row->pictures === null ? null : json_decode($row->pictures),
                 'always' => $row->always,
                 'linked' => $row->linked,
                 'names' => $row->names === null ? null : (object) $row->names,

@@ -253,6 +253,9 @@ final class RigRows
                 'scenes' => $unit->scenes === []
                     ? null
                     : self::json(array_map((new DocumentWriter)->scene(...), $unit->scenes)),
+                'pictures' => $unit->pictures === []
+                    ? null
+                    : self::json(array_map((new DocumentWriter)->picture(...), $unit->pictures)),
                 'always' => $unit->always === [] ? null : self::json($unit->always),
                 'linked' => $unit->linked === [] ? null : self::json($unit->linked),
                 'names' => $unit->names === [] ? null : self::json((object) $unit->names),

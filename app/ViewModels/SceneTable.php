@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\Situation;
@@ -28,8 +29,17 @@ final readonly class SceneTable
     /** @var list<array{scene: Scene, isShown: bool, lacks: list<string>, doubles: list<string>}> */
     public array $scenes;
 
-    /** @var list<array{point: Point, sounds: string, in: array<string, bool>, always: bool}> `in` by scene */
+    /**
+     * @var list<array{point: Point, sounds: string, in: array<string, bool>, always: bool, tied: string}> `in` by scene; `tied` the picture
+     *     that it goes with
+     */
     public array $rows;
+
+    /** @var list<array{picture: Picture, words: string, in: array<string, bool>}> `in` by scene */
+    public array $pictures;
+
+    /** @var array<string, string> points that can be the sound of a picture, by id */
+    public array $sounds;
 
     /** The scene that the situation chooses; empty where it is the first. */
     public string $chosen;
@@ -64,10 +74,27 @@ final readonly class SceneTable
             'sounds' => implode(', ', array_map(fn (Source $one) => $one->name, $passage->sourcesAt("{$unit->id}/{$point->id}"))),
             'in' => array_combine(
                 array_map(fn (Scene $one) => $one->id, $unit->scenes),
-                array_map(fn (Scene $one) => in_array($point->id, $one->sources, true), $unit->scenes),
+                array_map(fn (Scene $one) => $unit->soundsIn($one, $point->id), $unit->scenes),
             ),
             'always' => in_array($point->id, $unit->always, true),
+            'tied' => $unit->tiedTo($point->id)->name ?? '',
         ], array_filter($page->rig->modelOf($unit)->points, fn (Point $point) => $point->inScenes)));
+        $this->sounds = array_map(
+            fn (Point $point) => $point->label,
+            array_filter($page->rig->modelOf($unit)->points, fn (Point $point) => $point->inScenes),
+        );
+        $this->pictures = array_map(fn (Picture $picture) => [
+            'picture' => $picture,
+            'words' => implode(', ', array_filter([
+                $picture->delay === null ? '' : "{$picture->delay->text()} ms late",
+                $picture->sound === null ? 'no sound'
+                    : ($picture->isTied ? 'with ' : 'its sound is ').($this->sounds[$picture->sound] ?? ''),
+            ])),
+            'in' => array_combine(
+                array_map(fn (Scene $one) => $one->id, $unit->scenes),
+                array_map(fn (Scene $one) => in_array($picture->id, $one->pictures, true), $unit->scenes),
+            ),
+        ], $unit->pictures);
         $choice = array_values(array_filter($page->situation->scenes, fn (SceneChoice $one) => $one->unit === $unit->id))[0] ?? null;
         $this->chosen = $choice->scene ?? '';
     }

@@ -38,6 +38,7 @@ use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
@@ -290,6 +291,7 @@ final class DocumentReader
             $settings->done();
         }
         $scenes = $this->version < 2 ? [] : array_values($this->each($unit, 'scenes', $this->scene(...), Bounds::SCENES));
+        $pictures = $this->version < 2 ? [] : array_values($this->each($unit, 'pictures', $this->picture(...), Bounds::SCENES));
         $always = $this->version < 2 ? [] : $this->ids($unit, 'always');
         [$price, $supplier] = $this->purchase($unit);
         $links = $this->version < 2 ? [] : array_values($this->each($unit, 'links', $this->link(...), Bounds::LINKS));
@@ -306,7 +308,7 @@ final class DocumentReader
         return $unit->done() && $id !== null && $model !== null && $place !== null && $name !== null
             ? new Unit($id, $model, $place, $name, $firmware, $serial, $notes, $needs, $start, $atLogin, $points, $routes,
                 $price, $supplier, $links, $readyS, $system, $licence, $edition, $values, $names,
-                $follows, $linked, $effects, $scenes, $always) : null;
+                $follows, $linked, $effects, $scenes, $always, $pictures) : null;
     }
 
     /** @return array<string, string> names of somebody's own, by point */
@@ -357,8 +359,23 @@ final class DocumentReader
         $id = $scene->id('id');
         $name = $scene->text('name', Bounds::SHORT_NAME, needed: true);
         $sources = $this->ids($scene, 'sources');
+        $pictures = $this->ids($scene, 'pictures');
 
-        return $scene->done() && $id !== null && $name !== null ? new Scene($id, $name, $sources) : null;
+        return $scene->done() && $id !== null && $name !== null ? new Scene($id, $name, $sources, $pictures) : null;
+    }
+
+    private function picture(Fields $picture): ?Picture
+    {
+        $id = $picture->id('id');
+        $name = $picture->text('name', Bounds::SHORT_NAME, needed: true);
+        $delay = $picture->milliseconds('delay_ms');
+        $sound = $picture->has('sound') ? $picture->id('sound') : null;
+        $isTied = $picture->flag('tied') ?? false;
+        if ($isTied && $sound === null && $picture->isSound()) {
+            $picture->problem($picture->at('tied'), 'What goes with the picture is its "sound".');
+        }
+
+        return $picture->done() && $id !== null && $name !== null ? new Picture($id, $name, $delay, $sound, $isTied) : null;
     }
 
     private function sceneChoice(Fields $choice): ?SceneChoice

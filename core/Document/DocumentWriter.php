@@ -46,6 +46,7 @@ use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
@@ -385,7 +386,19 @@ final class DocumentWriter
     /** @return array<string, mixed> */
     public function scene(Scene $scene): array
     {
-        return ['id' => $scene->id, 'name' => $scene->name, ...$this->filled(['sources' => $scene->sources])];
+        return [
+            'id' => $scene->id, 'name' => $scene->name,
+            ...$this->filled(['sources' => $scene->sources, 'pictures' => $scene->pictures]),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function picture(Picture $picture): array
+    {
+        return [
+            'id' => $picture->id, 'name' => $picture->name, ...$this->known(['delay_ms' => $picture->delay?->number()]),
+            ...$this->filled(['sound' => $picture->sound, 'tied' => $picture->isTied]),
+        ];
     }
 
     /** @return array<string, string> */
@@ -493,6 +506,7 @@ final class DocumentWriter
             ...$this->filled(['licence' => $unit->licence, 'edition' => $unit->edition, 'names' => $this->map($unit->names),
                 'follows' => $this->map(array_map($this->following(...), $unit->follows)), 'linked' => $unit->linked,
                 'effects' => array_map($this->effect(...), $unit->effects), 'scenes' => array_map($this->scene(...), $unit->scenes),
+                'pictures' => array_map($this->picture(...), $unit->pictures),
                 'always' => $unit->always]),
         ];
     }

@@ -36,8 +36,19 @@ final readonly class SetScene implements RigEdit
             $was === null || $was->name === $this->scene->name ? '' : "was {$was->name}",
             $more === [] ? '' : "with {$labels($more)}",
             $less === [] ? '' : "without {$labels($less)}",
+            ...$this->pictures($unit, $was),
         ]);
 
         return $name.' '.(implode(', ', $says) ?: 'as before');
+    }
+
+    /** @return list<string> */
+    private function pictures(Unit $unit, ?Scene $was): array
+    {
+        $names = fn (array $ids): string => implode(' and ', array_map(fn (string $id) => $unit->picture($id)->name ?? $id, $ids));
+        $more = array_values(array_diff($this->scene->pictures, $was->pictures ?? []));
+        $less = array_values(array_diff($was->pictures ?? [], $this->scene->pictures));
+
+        return [$more === [] ? '' : "shows {$names($more)}", $less === [] ? '' : "does not show {$names($less)}"];
     }
 }

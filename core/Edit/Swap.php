@@ -27,6 +27,7 @@ use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
@@ -104,6 +105,7 @@ final class Swap
             effects: $this->effects(),
             scenes: $this->scenes(),
             always: $this->sounding($this->unit->always, 'every scene'),
+            pictures: $this->pictures(),
             system: $keepsSystem ? $this->unit->system : $this->lose('the operating system'),
         );
         $models = $parts->models + [$this->new->id => $this->new];
@@ -176,9 +178,28 @@ final class Swap
     private function scenes(): array
     {
         return array_map(
-            fn (Scene $scene) => $scene->with(sources: $this->sounding($scene->sources, "the scene {$scene->name}")),
+            fn (Scene $scene) => $scene->with(
+                sources: $this->sounding($scene->sources, "the scene {$scene->name}"),
+                pictures: array_filter($this->new->points, fn (Point $point) => $point->inScenes) === [] ? [] : $scene->pictures,
+            ),
             $this->unit->scenes,
         );
+    }
+
+    /** @return list<Picture> */
+    private function pictures(): array
+    {
+        if (array_filter($this->new->points, fn (Point $point) => $point->inScenes) === []) {
+            $this->unit->pictures === [] || $this->lose('the pictures');
+
+            return [];
+        }
+
+        return array_map(function (Picture $picture): Picture {
+            $sound = $picture->sound === null ? [] : $this->sounding([$picture->sound], "the picture {$picture->name}");
+
+            return $picture->with(sound: $sound[0] ?? null, isTied: $picture->isTied && $sound !== []);
+        }, $this->unit->pictures);
     }
 
     /**

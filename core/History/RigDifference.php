@@ -7,9 +7,11 @@ namespace HiddenWire\Core\History;
 use HiddenWire\Core\Edit\Follow;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\RemoveEffect;
+use HiddenWire\Core\Edit\RemovePicture;
 use HiddenWire\Core\Edit\RemoveScene;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
+use HiddenWire\Core\Edit\SetPicture;
 use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Rig\Balance;
@@ -180,6 +182,16 @@ final readonly class RigDifference
     private function scenes(Unit $was, Unit $is): array
     {
         $lines = [];
+        foreach ($was->pictures as $picture) {
+            if ($is->picture($picture->id) === null) {
+                $lines[] = (new RemovePicture($was->id, $picture->id))->words($this->before);
+            }
+        }
+        foreach ($is->pictures as $picture) {
+            if ($was->picture($picture->id) != $picture) {
+                $lines[] = (new SetPicture($is->id, $picture))->words($this->before);
+            }
+        }
         foreach ($was->scenes as $scene) {
             if ($is->scene($scene->id) === null) {
                 $lines[] = (new RemoveScene($was->id, $scene->id))->words($this->before);

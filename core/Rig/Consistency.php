@@ -440,6 +440,45 @@ final class Consistency
         }
     }
 
+    private function pictures(Unit $unit, EquipmentModel $model, int $i): void
+    {
+        $ids = $tied = [];
+        foreach ($unit->pictures as $p => $picture) {
+            $pointer = "/units/{$i}/pictures/{$p}";
+            if (isset($ids[$picture->id])) {
+                $this->problem("{$pointer}/id", "The id \"{$picture->id}\" is taken by /units/{$i}/pictures/{$ids[$picture->id]}.");
+            }
+            $ids[$picture->id] ??= $p;
+            $point = $picture->sound === null ? null : $model->points[$picture->sound] ?? null;
+            if ($picture->sound !== null && ($point === null || ! $point->inScenes)) {
+                $this->problem("{$pointer}/sound", $point === null
+                    ? "The model \"{$model->id}\" has no point \"{$picture->sound}\"."
+                    : "\"{$point->label}\" is in no scene: it always sounds.");
+            }
+            if ($picture->isTied && isset($tied[$picture->sound])) {
+                $this->problem("{$pointer}/tied", "/units/{$i}/pictures/{$tied[$picture->sound]} has this sound already.");
+            }
+            $tied += $picture->isTied ? [$picture->sound => $p] : [];
+        }
+        if ($unit->pictures !== [] && array_filter($model->points, fn (Point $point) => $point->inScenes) === []) {
+            $this->problem("/units/{$i}/pictures", "A {$model->name} shows no pictures.");
+        }
+        foreach ([...$unit->scenes, null] as $s => $scene) {
+            $pointer = "/units/{$i}/".($scene === null ? 'always' : "scenes/{$s}/sources");
+            foreach ($scene->sources ?? $unit->always as $n => $point) {
+                if (isset($tied[$point])) {
+                    $name = $unit->pictures[$tied[$point]]->name;
+                    $this->problem("{$pointer}/{$n}", "This goes with the picture \"{$name}\": put that in.");
+                }
+            }
+            foreach ($scene->pictures ?? [] as $n => $picture) {
+                if (! isset($ids[$picture])) {
+                    $this->problem("/units/{$i}/scenes/{$s}/pictures/{$n}", "The unit has no picture \"{$picture}\".");
+                }
+            }
+        }
+    }
+
     private function scenesOf(Situation $situation, int $i): void
     {
         $seen = [];
@@ -552,6 +591,7 @@ final class Consistency
             $this->joined($unit, $model, $i);
             $this->effects($unit, $model, $i);
             $this->scenes($unit, $model, $i);
+            $this->pictures($unit, $model, $i);
             foreach (array_keys($unit->names) as $point) {
                 if (! isset($model->points[$point])) {
                     $this->problem(

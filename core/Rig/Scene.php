@@ -11,8 +11,11 @@ final readonly class Scene
 {
     use With;
 
-    /** @param  list<string>  $sources  the points of the program that are in it */
-    public function __construct(public string $id, public string $name, public array $sources = [])
+    /**
+     * @param  list<string>  $sources  the points of the program that are in it by themselves
+     * @param  list<string>  $pictures  ids of the pictures that are in it
+     */
+    public function __construct(public string $id, public string $name, public array $sources = [], public array $pictures = [])
     {
     }
 }

@@ -251,7 +251,9 @@ final readonly class State
             return false;
         }
 
-        return ! in_array($point->id, $this->scene($unit)->sources ?? [], true);
+        $scene = $this->scene($unit);
+
+        return $scene === null || ! $program->soundsIn($scene, $point->id);
     }
 
     /** How long the point holds its sound back. */

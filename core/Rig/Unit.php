@@ -26,6 +26,7 @@ final readonly class Unit
      * @param  list<Effect>  $effects  of all its points, each chain in its order
      * @param  list<Scene>  $scenes  of a broadcast program; the first is shown where nothing else is said
      * @param  list<string>  $always  points that sound in every scene
+     * @param  list<Picture>  $pictures  of a broadcast program
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
     public function __construct(
@@ -55,6 +56,7 @@ final readonly class Unit
         public array $effects = [],
         public array $scenes = [],
         public array $always = [],
+        public array $pictures = [],
     ) {
     }
 
@@ -67,6 +69,37 @@ final readonly class Unit
         }
 
         return null;
+    }
+
+    public function picture(string $id): ?Picture
+    {
+        foreach ($this->pictures as $picture) {
+            if ($picture->id === $id) {
+                return $picture;
+            }
+        }
+
+        return null;
+    }
+
+    /** The picture with which a point's sound comes and goes; null where it stands in scenes by itself. */
+    public function tiedTo(string $point): ?Picture
+    {
+        foreach ($this->pictures as $picture) {
+            if ($picture->isTied && $picture->sound === $point) {
+                return $picture;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a point sounds in a scene: by itself, or with its picture. */
+    public function soundsIn(Scene $scene, string $point): bool
+    {
+        $picture = $this->tiedTo($point);
+
+        return $picture === null ? in_array($point, $scene->sources, true) : in_array($picture->id, $scene->pictures, true);
     }
 
     public function effect(string $id): ?Effect

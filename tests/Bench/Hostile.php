@@ -292,6 +292,8 @@ final class Hostile
             'like' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'always' => $this->one(['', '0', '1']),
             'setting' => $this->one(array_keys($model->settings ?? [])), 'value' => $this->one(['0', '1', 'on', '', $this->text()]),
             'loudness' => $this->number(), 'measured' => $this->one(['', '0', '1']),
+            'picture' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->pictures ?? [])]), 'tied' => $this->one(['', '0', '1']),
+            'sound' => $this->one(['', ...array_keys($model->points ?? [])]),
             'certainty' => $this->one(['', 'stated', 'assumed', 'proven', 'fails', 'hoped']), 'what' => $this->text(), 'by' => $this->text(),
             'proof' => $this->text(), 'minutes' => $this->number(), 'about' => $this->one(["units/{$unit}", "units/{$unit}/points/x", 'cables/w-01', '']),
             'treatment' => $this->one(['', 'dry', 'processed']), 'growth' => $this->one(['', ...array_keys($model->grows ?? [])]),

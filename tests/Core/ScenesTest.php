@@ -6,13 +6,17 @@ use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\ChooseScene;
+use HiddenWire\Core\Edit\RemovePicture;
 use HiddenWire\Core\Edit\RemoveScene;
+use HiddenWire\Core\Edit\SetPicture;
 use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Edit\Swap;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Scene;
@@ -21,7 +25,22 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SituationDifference;
 use Tests\Support\Draft;
 
+/** The starter without its pictures: every sound stands in scenes by itself. */
 function sceneDraft(): Draft
+{
+    return pictureDraft()->with(function (array $d) {
+        foreach ($d['units'] as &$unit) {
+            if ($unit['id'] === 'cast') {
+                unset($unit['pictures'], $unit['scenes'][0]['pictures'], $unit['scenes'][1]['pictures']);
+                $unit['scenes'][0]['sources'][] = 'source-2';
+            }
+        }
+
+        return $d;
+    });
+}
+
+function pictureDraft(): Draft
 {
     return Draft::from(dirname(__DIR__, 2).'/resources/starters/scenes.json');
 }
@@ -152,4 +171,66 @@ it('keeps scenes with another program, and through a document', function () {
     $swap = new Swap($rig, $rig->units['cast'], $less);
     expect($swap->losses)->toBe(['Music (Source 3) in the scene Talk', 'Music (Source 3) in the scene Break'])
         ->and($swap->rig->units['cast']->scenes[1]->sources)->toBe(['source-1']);
+});
+
+it('lets a sound come and go with its picture: by hand', function () {
+    $rig = pictureDraft()->make();
+    $scene = fn (Rig $rig, string $id): Scene => $rig->units['cast']->scene($id) ?? throw new LogicException;
+    // The screen brings the game: in the talk there is the camera only.
+    expect([onAir($rig, 'playing'), onAir($rig, 'talk'), onAir($rig, 'break')])->toBe([['voice', 'play'], ['voice', 'tune'], ['tune']]);
+    $shown = (new SetScene('cast', $scene($rig, 'talk')->with(pictures: ['screen'])))->applyTo($rig);
+    expect(onAir($shown, 'talk'))->toBe(['voice', 'play', 'tune']);
+    // By itself it stays where it was, and does not come with the picture any more.
+    $screen = $rig->units['cast']->picture('screen');
+    $untied = (new SetPicture('cast', $screen->with(isTied: false)))->applyTo($rig);
+    expect($scene($untied, 'game')->sources)->toBe(['source-1', 'source-2'])->and(onAir($untied, 'playing'))->toBe(['voice', 'play'])
+        ->and(onAir((new SetScene('cast', $scene($untied, 'talk')->with(pictures: ['screen'])))->applyTo($untied), 'talk'))->toBe(['voice', 'tune']);
+    // Tied again, and gone with what it brought left in place.
+    expect((new SetPicture('cast', $screen))->applyTo($untied))->toEqual($rig);
+    $gone = (new RemovePicture('cast', 'screen'))->applyTo($rig);
+    expect($scene($gone, 'game')->sources)->toBe(['source-1', 'source-2'])->and($scene($gone, 'game')->pictures)->toBe([])
+        ->and(onAir($gone, 'playing'))->toBe(['voice', 'play']);
+});
+
+it('names a picture that is not shown as the cause, and cures it by itself or with the picture', function () {
+    $rig = pictureDraft()->make();
+    $lacks = (new SetScene('cast', new Scene('game', 'Game', ['source-1'])))->applyTo($rig);
+    $cause = 'Game (Source 2) goes with the picture Game screen, which is not in the scene Game';
+    $causes = sceneCauses($lacks);
+    expect($causes[$cause][0])->toBe('Put the picture Game screen into the scene Game');
+    // In the break the screen brings a game that must not be heard: the sound goes, the picture stays.
+    $brings = (new SetScene('cast', new Scene('break', 'Break', ['source-3'], ['screen'])))->applyTo($rig);
+    expect(sceneCauses($brings)['Game (Source 2) goes with the picture Game screen, which is in the scene Break'][0])
+        ->toBe('Let Game (Source 2) stand in scenes by itself, not in Break');
+    foreach ([$lacks, $brings] as $wrong) {
+        foreach ((new Diagnosis(new Hearings($wrong)))->causes()[0]->cures as $cure) {
+            expect(sceneCauses($cure->applyTo($wrong)))->toBe([]);
+        }
+    }
+});
+
+it('says what is changed of pictures, and refuses what does not fit', function () {
+    $rig = pictureDraft()->make();
+    $set = new SetPicture('cast', new Picture('hall', 'Hall', Milliseconds::of(40), 'source-3'));
+    expect($set->words($rig))->toBe('Broadcast program: picture Hall added, 40.0 ms late, its sound is Music (Source 3)')
+        ->and((new RigDifference($rig, $set->applyTo($rig)))->lines())->toBe(['Places and units' => [$set->words($rig)]])
+        ->and((new RemovePicture('cast', 'camera'))->words($rig))->toBe('Broadcast program: picture Camera removed')
+        ->and((new DocumentReader)->read((new DocumentWriter)->write($set->applyTo($rig))))->toEqual($set->applyTo($rig));
+    $wrong = fn (callable $change) => pictureDraft()->with(function (array $d) use ($change) {
+        foreach ($d['units'] as &$unit) {
+            $unit = $unit['id'] === 'cast' ? $change($unit) : $unit;
+        }
+
+        return $d;
+    });
+    foreach ([
+        'put that in' => fn (array $u) => array_replace_recursive($u, ['scenes' => [['sources' => ['source-1', 'source-2']]]]),
+        'has no picture "x"' => fn (array $u) => array_replace_recursive($u, ['scenes' => [['pictures' => ['x']]]]),
+        'has this sound already' => fn (array $u) => array_replace_recursive($u, ['pictures' => [1 => ['sound' => 'source-2', 'tied' => true]]]),
+        'always sounds' => fn (array $u) => array_replace_recursive($u, ['pictures' => [1 => ['sound' => 'stream']]]),
+        'is its "sound"' => fn (array $u) => array_replace_recursive($u, ['pictures' => [1 => ['tied' => true]]]),
+        'is taken by' => fn (array $u) => array_replace_recursive($u, ['pictures' => [1 => ['id' => 'screen']]]),
+    ] as $says => $change) {
+        expect(fn () => $wrong($change)->make())->toThrow(InvalidDocument::class, $says);
+    }
 });

@@ -217,6 +217,23 @@ it('adds, fills, chooses and removes scenes, and tells what each would lack', fu
     $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('lacks Voice, Game');
 });
 
+it('adds, ties, shows and removes pictures', function () {
+    ($this->open)('starters/scenes.json');
+    $cast = fn () => ($this->now)()->units['cast'];
+    ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'name' => 'Stage', 'delay_ms' => '33', 'sound' => 'source-3', 'tied' => '1'])->assertSessionHasNoErrors();
+    // The music was in Talk and Break: the picture is there now, and brings it.
+    expect($cast()->picture('stage')?->isTied)->toBeTrue()->and($cast()->scene('break')?->pictures)->toBe(['stage'])->and($cast()->scene('break')?->sources)->toBe([]);
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'game', 'point' => 'source-3', 'in' => '1'])->assertSessionHasErrors('point');
+    ($this->edit)(['edit' => 'sound-always', 'unit' => 'cast', 'point' => 'source-3', 'always' => '1'])->assertSessionHasErrors('point');
+    ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'picture' => 'camera', 'name' => 'Camera', 'sound' => 'source-3', 'tied' => '1'])->assertSessionHasErrors('sound');
+    ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'name' => 'Wall', 'sound' => 'stream'])->assertSessionHasErrors('sound');
+    ($this->edit)(['edit' => 'scene-picture', 'unit' => 'cast', 'scene' => 'game', 'picture' => 'stage', 'in' => '1'])->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('33.0 ms late, with Music')->assertSee('goes with Stage');
+    ($this->edit)(['edit' => 'remove-picture', 'unit' => 'cast', 'picture' => 'stage'])->assertSessionHasNoErrors();
+    expect($cast()->scene('game')?->sources)->toBe(['source-1', 'source-3']);
+    ($this->edit)(['edit' => 'remove-picture', 'unit' => 'cast', 'picture' => 'stage'])->assertSessionHasErrors('picture');
+});
+
 it('wishes for the balance of another listener, and for one side', function () {
     ($this->open)('rigs/night-relay.json');
     ($this->edit)(['edit' => 'balance', 'listener' => 'presenter', 'like' => 'viewers', 'within_db' => '3'])->assertSessionHasNoErrors();
@@ -268,5 +285,5 @@ it('plugs a lead into a taken socket for one situation, and takes the other out 
     ($this->edit)(['edit' => 'pulled', 'which' => $break, 'cable' => 'w-03', 'back' => '1'])->assertSessionHasNoErrors();
     expect(($this->now)()->situations[$break]->pulled)->toContain($new)->not->toContain('w-03');
     ($this->edit)(['edit' => 'plug-in-turn', 'from' => 'mixer/mic-2', 'to' => 'cast-pc/hdmi', 'which' => $break])->assertSessionHasErrors();
-    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:mixer")->assertOk()->assertSee('another lead in turn');
+    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:mixer")->assertOk()->assertSee('Another lead in turn');
 });

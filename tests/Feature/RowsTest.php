@@ -45,6 +45,7 @@ use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetFact;
 use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetPicture;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetPulled;
@@ -74,6 +75,7 @@ use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Phase;
+use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
@@ -113,7 +115,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 50)) {
+    return match (mt_rand(0, 51)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -188,6 +190,8 @@ function someEdit(CoreRig $rig): ?RigEdit
             return $sockets === [] ? null : new PlugInTurn($rig->cables[$cable]->to, new SocketRef($unit, (string) $one($sockets)), (string) $situation);
         })(),
         49 => $cable === null ? null : new SetPulled((string) $situation, $cable, mt_rand(0, 1) === 0),
+        50 => $inScenes === [] ? null : new SetPicture((string) $unit, new Picture('picture-'.mt_rand(1, 2), 'Screen', mt_rand(0, 1) === 0 ? null : Milliseconds::of(40),
+            $inScenes[0]->id, mt_rand(0, 1) === 0)),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
         42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
             mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),

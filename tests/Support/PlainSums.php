@@ -264,6 +264,12 @@ final class PlainSums
         }
         $shown = array_column($this->situation['scenes'] ?? [], 'scene', 'unit')[$id] ?? array_key_first($scenes);
 
+        foreach ($this->units[$id]['pictures'] ?? [] as $picture) {
+            if (($picture['tied'] ?? false) && $picture['sound'] === $point['id']) {
+                return ! in_array($picture['id'], $scenes[$shown]['pictures'] ?? [], true);
+            }
+        }
+
         return ! in_array($point['id'], $scenes[$shown]['sources'] ?? [], true);
     }
 

@@ -34,18 +34,23 @@
                                 </x-edit>
                                 <a href="{{ $page->connectUrl($row['ref']) }}">on the map<span class="visually-hidden">: connect {{ $row['socket'] }}</span></a>
                             @endif
-                        @endforelse
-                        @if ($row['turns'] !== [] && $page->canEdit)
-                            <details class="stock-more" data-keep><summary>another lead in turn<span class="visually-hidden">: {{ $row['socket'] }}</span></summary>
-                                <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug-in-turn', 'from' => $row['ref'], 'which' => $page->situation->id, 'situation' => '']">
-                                    <select name="to" required aria-label="Other end of the lead that is in {{ $row['socket'] }} in {{ $page->situation->name }}"><option value="">in {{ $page->situation->name }} from …</option>@foreach ($row['turns'] as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
-                                    <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }} in turn</span></button>
-                                </x-edit>
-                            </details>
-                        @endif</td>
+                        @endforelse</td>
                     </tr>
                 @endforeach
             </table>
+            @if ($page->canEdit && array_filter(array_column($sheet->sockets($unit), 'turns')) !== [])
+                <details class="stock-more" data-keep><summary>Another lead in turn</summary>
+                    <p class="quiet">It is in {{ $page->situation->name }} only, and takes the other out there.</p>
+                    @foreach ($sheet->sockets($unit) as $row)
+                        @if ($row['turns'] !== [])
+                            <x-edit :page="$page" class="set plug" :fields="['edit' => 'plug-in-turn', 'from' => $row['ref'], 'which' => $page->situation->id, 'situation' => '']">
+                                <label>{{ $row['socket'] }} <select name="to" required aria-label="Other end of another lead for {{ $row['socket'] }}"><option value="">from …</option>@foreach ($row['turns'] as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select></label>
+                                <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }} in turn</span></button>
+                            </x-edit>
+                        @endif
+                    @endforeach
+                </details>
+            @endif
         @endif
         <x-named-settings :page="$page" :unit="$unit" />
         @if ($sheet->controls($unit) !== [])

@@ -38,9 +38,9 @@ return [
             $cast(fn (array $unit) => ['always' => ['source-3']] + $unit),
             ['tune viewers' => 'L1b:mt/0/14'],
         ],
-        'the game is not in its scene' => [
+        'the screen with the game is not in its scene' => [
             $cast(function (array $unit) {
-                $unit['scenes'][0]['sources'] = ['source-1'];
+                $unit['scenes'][0]['pictures'] = ['camera'];
 
                 return $unit;
             }),
