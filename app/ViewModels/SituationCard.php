@@ -13,6 +13,7 @@ use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SystemLevel;
+use HiddenWire\Core\Rig\Turns;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wish;
 
@@ -95,11 +96,19 @@ final readonly class SituationCard
         ], $this->situation->absent);
         $cables = array_map(fn (string $id) => [
             'what' => $this->page->rig->cables[$id]->label,
-            'says' => 'is out',
+            'says' => 'is out'.$this->freeEnd($id),
             'fields' => ['edit' => 'pulled', 'which' => $which, 'cable' => $id, 'back' => '1'],
         ], $this->situation->pulled);
 
         return [...$units, ...$cables];
+    }
+
+    /** ", its end at Desk mixer · Mic 1 hanging free"; empty where nobody knows. */
+    private function freeEnd(string $cable): string
+    {
+        $ends = Turns::freeEnds($this->page->rig->parts(), $this->situation, $this->page->rig->cables[$cable]);
+
+        return count($ends) === 1 ? ", its end at {$this->page->names->of($ends[0])} hanging free" : '';
     }
 
     /** @return list<array{what: string, says: string, fields: array<string, string>}> */

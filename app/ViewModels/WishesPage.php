@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\OwnSlot;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
@@ -14,10 +16,16 @@ use HiddenWire\Core\Signal\HeardPair;
 /** What stands around the hearing table: what is not as wished, the chosen pair's ways, and what sounds and listeners can be added. */
 final readonly class WishesPage
 {
+    /** Units up to which a slot of its own is looked for. */
+    private const UNITS = 150;
+
     /** @var list<HeardPair> what the audience would notice first in front */
     public array $odds;
 
     public ?WayStrip $strip;
+
+    /** A slot of its own for the chosen pair's sound; null where it shares none, or the rig is too large to try while somebody waits. */
+    public ?OwnSlot $ownSlot;
 
     public Balances $balances;
 
@@ -34,6 +42,9 @@ final readonly class WishesPage
     {
         $this->odds = $page->atOdds();
         $this->strip = $page->strip();
+        $own = $page->pair === null || ! $page->canEdit || count($page->rig->units) > self::UNITS ? null
+            : new OwnSlot(new Hearings($page->rig), $page->pair->source->id, $page->pair->listener->id);
+        $this->ownSlot = $own?->shared === null ? null : $own;
         $this->balances = new Balances($page);
         $this->blasts = array_map(
             fn (Blast $one) => ['listener' => $one->pair->listener->name, 'words' => $one->words()],

@@ -53,4 +53,26 @@ final class Turns
             fn (Cable $other) => $other->id !== $cable->id && array_intersect([(string) $other->from, (string) $other->to], $ends) !== [],
         )));
     }
+
+    /**
+     * Which ends of a lead that is out in a situation hang free: those whose socket another lead uses then. The other end stays plugged.
+     *
+     * @return list<SocketRef> none where nothing takes its place, and so nobody knows
+     */
+    public static function freeEnds(RigParts $parts, Situation $situation, Cable $cable): array
+    {
+        $in = array_flip(array_diff(self::beside($parts, $cable), $situation->pulled));
+        $ends = [];
+        foreach ($parts->cables as $other) {
+            if (isset($in[$other->id])) {
+                foreach ([$cable->from, $cable->to] as $end) {
+                    if (in_array((string) $end, [(string) $other->from, (string) $other->to], true)) {
+                        $ends[(string) $end] = $end;
+                    }
+                }
+            }
+        }
+
+        return array_values($ends);
+    }
 }

@@ -11,6 +11,7 @@ use HiddenWire\Core\Edit\SetPulled;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Turns;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Tests\Support\Draft;
@@ -63,4 +64,13 @@ it('refuses two that are in at once, a lead that does not fit, and more than eig
     }
     expect($rig->cables)->toHaveCount(8)
         ->and(fn () => (new PlugInTurn(new SocketRef('t9', 'out'), new SocketRef('ann', 'in'), 'late'))->applyTo($rig))->toThrow(InvalidRig::class);
+});
+
+it('says which end of a waiting lead hangs free: the one whose socket another lead uses', function () {
+    $rig = inTurn();
+    $free = fn (string $situation, string $cable): array => array_map(strval(...), Turns::freeEnds($rig->parts(), $rig->situations[$situation], $rig->cables[$cable]));
+    expect($free('late', 'w-1'))->toBe(['ann/in'])->and($free($rig->base()->id, 'w-02'))->toBe(['ann/in']);
+    // With both out nobody takes the other's place.
+    $both = (new SetPulled('late', 'w-02', true))->applyTo($rig);
+    expect(Turns::freeEnds($both->parts(), $both->situations['late'], $both->cables['w-1']))->toBe([]);
 });

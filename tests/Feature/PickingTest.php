@@ -253,6 +253,15 @@ it('wishes for the balance of another listener, and for one side', function () {
     $this->get("/rigs/{$this->rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('is heard on both sides, and should be on the left only');
 });
 
+it('gives a sound a slot of its own in the broadcast program, by one change', function () {
+    ($this->open)('starters/two-mixes.json');
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=game:viewers")->assertOk()->assertSeeInOrder(['Source 2 muted', 'Source 2 fader −6.0 dB', 'Source 2 unmuted']);
+    ($this->edit)(['edit' => 'own-slot', 'source' => 'game', 'listener' => 'viewers'])->assertSessionHasNoErrors();
+    expect(($this->now)()->picks)->toHaveKey('cast/source-2');
+    ($this->edit)(['edit' => 'own-slot', 'source' => 'game', 'listener' => 'viewers'])->assertSessionHasErrors('source');
+    ($this->edit)(['edit' => 'own-slot', 'source' => 'nobody', 'listener' => 'viewers'])->assertSessionHasErrors('source');
+});
+
 it('shows the volumes in series, and leaves one knob to turn', function () {
     ($this->open)('rigs/night-relay.json');
     // The main fader is the viewers', too: there is nothing to bring together.

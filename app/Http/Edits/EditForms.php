@@ -16,6 +16,7 @@ final class EditForms
         'mark-wish' => [WishForms::class, 'mark'],
         'rebalance' => [WishForms::class, 'rebalance'],
         'loudness' => [WishForms::class, 'loudness'],
+        'own-slot' => [WishForms::class, 'ownSlot'],
         'one-knob' => [WishForms::class, 'oneKnob'],
         'balance' => [WishForms::class, 'balance'],
         'add-source' => [WishForms::class, 'addSource'],

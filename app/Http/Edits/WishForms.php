@@ -22,6 +22,7 @@ use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
+use HiddenWire\Core\Planning\OwnSlot;
 use HiddenWire\Core\Planning\Rebalance;
 use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
@@ -211,5 +212,19 @@ final class WishForms
 
         return (new Volumes($hearing, $listener, new Passage($hearing->graph)))->edits()
             ?? $in->refuse('listener', "{$listener->name} has one knob to turn already, or the last one doesn't go that far.");
+    }
+
+    /** @return list<RigEdit> */
+    public static function ownSlot(EditFields $in): array
+    {
+        $source = $in->known('source', $in->rig->sources);
+        $own = new OwnSlot(new Hearings($in->rig), $source, $in->known('listener', $in->rig->listeners));
+        if ($own->edits !== []) {
+            return $own->edits;
+        }
+
+        return $in->refuse('source', $own->shared === null
+            ? "{$in->rig->sources[$source]->name} shares no slot there."
+            : 'No free slot takes it without a change for others. Remove what uses a slot, or let the sound be alone on some device.');
     }
 }

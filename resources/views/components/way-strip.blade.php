@@ -1,4 +1,4 @@
-@props(['page', 'strip'])
+@props(['page', 'strip', 'own' => null])
 @php $pair = $strip->pair; @endphp
 <section class="strip" aria-label="Way strip">
     <div class="strip-head">
@@ -63,6 +63,7 @@
     @endforeach
     @foreach ($strip->doubts as $doubt) <p class="strip-note"><span class="gap-label">Hangs on</span> {{ $doubt }}</p> @endforeach
     @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into account.</p> @endif
+    @if ($own !== null) <x-own-slot :page="$page" :own="$own" :pair="$pair" /> @endif
     @if ($strip->reach !== null)
         <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>. @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
     @endif

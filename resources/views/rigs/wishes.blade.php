@@ -156,5 +156,5 @@
             @endif
         </aside>
     </div>
-    <x-slot:strip>@if ($table->strip !== null) <x-way-strip :page="$page" :strip="$table->strip" /> @endif</x-slot:strip>
+    <x-slot:strip>@if ($table->strip !== null) <x-way-strip :page="$page" :strip="$table->strip" :own="$table->ownSlot" /> @endif</x-slot:strip>
 </x-rig-frame>

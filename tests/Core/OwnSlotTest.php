@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\OwnSlot;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+
+function ownSlot(string|Rig $rig, string $source): array
+{
+    $rig = is_string($rig) ? (new DocumentReader)->read(shipped("starters/{$rig}.json")) : $rig;
+    $own = new OwnSlot(new Hearings($rig), $source, 'viewers');
+
+    return [$rig, $own, array_map(fn (RigEdit $edit) => $edit->words($rig), $own->edits)];
+}
+
+it('moves a sound out of a shared mix in the safe order: muted, at its level, in, left out of the mix, unmuted', function () {
+    // The game stands at -6 dB in what goes out, so its own slot has to be 6 dB down.
+    [$rig, $own, $words] = ownSlot('two-mixes', 'game');
+    expect((string) $own->shared)->toBe('cast/source-1')->and((string) $own->slot)->toBe('cast/source-2')->and($words)->toBe([
+        'Broadcast program: Source 2 muted', 'Broadcast program: Source 2 fader −6.0 dB', 'Broadcast program: Source 2 uses loopback of Effects Mixer 1',
+        'Effects mixer: Played in 1 → What goes out off', 'Broadcast program: Source 2 unmuted',
+    ]);
+});
+
+it('changes nothing for anybody, in any situation, and leaves the sound alone there', function (string $starter, string $source) {
+    [$rig, $own] = ownSlot($starter, $source);
+    $after = array_reduce($own->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
+    [$before, $then] = [iterator_to_array((new Hearings($rig))->cells()), iterator_to_array((new Hearings($after))->cells())];
+    expect($own->edits)->not->toBe([])->and(array_keys($then))->toBe(array_keys($before));
+    foreach ($then as $cell => $pair) {
+        expect([$cell, round($pair->level()?->value() ?? -999, 1)])->toBe([$cell, round($before[$cell]->level()?->value() ?? -999, 1)]);
+    }
+    // Nothing to do a second time.
+    expect(ownSlot($after, $source)[1]->edits)->toBe([]);
+})->with([['two-mixes', 'game'], ['two-mixes', 'music'], ['software-only', 'music'], ['knobs-and-software', 'caller']]);
+
+it('says so where a sound shares no slot, and where no slot is free', function () {
+    [$rig] = ownSlot('two-mixes', 'game');
+    $alone = array_reduce(ownSlot($rig, 'game')[1]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
+    expect((new OwnSlot(new Hearings($alone), 'game', 'viewers'))->shared)->toBeNull();
+    $full = $rig;
+    foreach ($rig->modelOf('cast')->points as $point) {
+        $at = new PointRef('cast', $point->id);
+        if ($point->kind === PointKind::In && ! isset($full->picks[(string) $at])) {
+            $full = (new SetPick($at, new Pick($at, $rig->picks['cast/source-1']->device)))->applyTo($full);
+        }
+    }
+    $own = new OwnSlot(new Hearings($full), 'game', 'viewers');
+    expect((string) $own->shared)->not->toBe('')->and($own->slot)->toBeNull()->and($own->edits)->toBe([]);
+});
