@@ -14,6 +14,7 @@ use App\Models\Content\EquipmentModel;
 use App\Models\Content\Fact;
 use App\Models\Content\Listener;
 use App\Models\Content\ListenerEar;
+use App\Models\Content\Measure;
 use App\Models\Content\ModelLane;
 use App\Models\Content\ModelPoint;
 use App\Models\Content\ModelRoute;
@@ -179,6 +180,9 @@ final class RigFromRows
                 'about' => $row->about, 'with' => $row->with, 'certainty' => $row->certainty, 'what' => $row->what, 'by' => $row->by,
                 'on' => $row->on, 'firmware' => $row->firmware, 'proof' => $row->proof, 'minutes' => $row->minutes,
             ], fn (mixed $value) => $value !== null)),
+            'measures' => $this->each(Measure::class, fn ($row) => [
+                'about' => $row->about, 'kind' => $row->kind, 'value' => $row->value,
+            ]),
             'steps' => $this->each(ShowStep::class, fn ($row) => [
                 'id' => $row->key, 'phase' => $row->phase, 'text' => $row->text, 'at_min' => $row->at_min, 'wait_s' => $row->wait_s,
             ]),
@@ -240,6 +244,7 @@ final class RigFromRows
                 'impedance_ohm' => $socket->impedance_ohm,
                 'colour' => $socket->colour ?? '',
                 'isolated' => $socket->isolated, 'link' => $socket->link,
+                'ein_dbu' => $socket->ein_dbu, 'gives_ma' => $socket->gives_ma, 'rates_hz' => $socket->rates_hz,
                 'lanes' => array_map(fn ($lane) => $this->known([
                     'id' => $lane->key,
                     'way' => $lane->way,
@@ -268,6 +273,7 @@ final class RigFromRows
                 'can_follow' => $point->can_follow,
                 'effects' => $point->effects === null ? null : (object) $point->effects,
                 'in_scenes' => $point->in_scenes,
+                'capsule' => $point->capsule === null ? null : (object) $point->capsule,
                 'made_at' => $point->made_at === null ? null : (object) $point->made_at,
                 'holds' => $point->holds,
                 'device' => $this->offer($point),
@@ -299,6 +305,7 @@ final class RigFromRows
             'takes' => $model->takes,
             'rules' => $model->rules === null ? [] : json_decode($model->rules),
             'grows' => $model->grows === null ? [] : json_decode($model->grows),
+            'draws_ma' => $model->draws_ma,
             'limits' => $this->known([
                 'channels_read' => $model->channels_read,
                 'devices_at_once' => $model->devices_at_once,

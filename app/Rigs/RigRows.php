@@ -14,6 +14,7 @@ use App\Models\Content\EquipmentModel;
 use App\Models\Content\Fact;
 use App\Models\Content\Listener;
 use App\Models\Content\ListenerEar;
+use App\Models\Content\Measure;
 use App\Models\Content\ModelLane;
 use App\Models\Content\ModelPoint;
 use App\Models\Content\ModelRoute;
@@ -71,7 +72,7 @@ final class RigRows
         Listener::class,
         ListenerEar::class,
         Situation::class, SituationChange::class, Wish::class, WishSituation::class, Reason::class, ShowStep::class, Acceptance::class,
-        Balance::class, Fact::class,
+        Balance::class, Fact::class, Measure::class,
     ];
 
     /** Rows in one INSERT; MariaDB takes 65,535 placeholders, the widest table has 24 columns. */
@@ -456,6 +457,11 @@ final class RigRows
                 'firmware' => $one->firmware, 'proof' => $one->proof, 'minutes' => $one->minutes,
             ];
         }
+        foreach (array_values($papers->measures) as $i => $one) {
+            $rows[Measure::class][] = [
+                'position' => $i, 'about' => (string) $one->about, 'kind' => $one->kind->value, 'value' => $one->value,
+            ];
+        }
         foreach (array_values($papers->steps) as $i => $step) {
             $rows[ShowStep::class][] = [
                 'position' => $i, 'key' => $step->id, 'phase' => $step->phase->value, 'text' => $step->text,
@@ -506,6 +512,7 @@ final class RigRows
                     : self::json(array_map((new DocumentWriter)->growth(...), array_values($model->grows))),
                 'sources' => $model->limits->sources,
                 'tracks' => $model->limits->tracks,
+                'draws_ma' => $model->drawsMa,
             ];
             $i = 0;
             foreach ($model->points as $point) {
@@ -530,6 +537,7 @@ final class RigRows
                     'can_follow' => $point->canFollow === [] ? null : self::json($point->canFollow),
                     'effects' => self::json((new DocumentWriter)->rack($point->effects)),
                     'in_scenes' => $point->inScenes,
+                    'capsule' => self::json((new DocumentWriter)->capsule($point->capsule)),
                     'made_at' => self::json((new DocumentWriter)->madeAt($point->made)),
                     'holds' => $point->holds?->value,
                     ...self::offer($point->device),
@@ -552,6 +560,9 @@ final class RigRows
                     'colour' => $socket->colour,
                     'isolated' => $socket->isolated,
                     'link' => $socket->link?->value,
+                    'ein_dbu' => $socket->einDbu,
+                    'gives_ma' => $socket->givesMa,
+                    'rates_hz' => $socket->ratesHz === [] ? null : self::json($socket->ratesHz),
                 ];
                 $l = 0;
                 foreach ($socket->lanes as $lane) {

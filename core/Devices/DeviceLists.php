@@ -9,8 +9,10 @@ use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
@@ -32,6 +34,9 @@ final readonly class DeviceLists
     /** @var array<string, array<string, Device>> by computer, by reference, in the system's order */
     private array $lists;
 
+    /** @var array<string, float> delays in ms, by what they are of */
+    private array $measured;
+
     /**
      * @param  list<string>  $absent  programs that do not run, units that are not there
      * @param  array<int, SituationDefault>  $defaults  that are others than the settings say
@@ -48,6 +53,7 @@ final readonly class DeviceLists
         private array $values = [],
         array $plugged = [],
     ) {
+        $this->measured = $rig->papers->measured(MeasureKind::Delay);
         $settings = [];
         foreach ($rig->devices as $set) {
             $settings[$set->computer][(string) $set->device] = $set;
@@ -300,6 +306,7 @@ final readonly class DeviceLists
         $set = $settings[(string) $ref] ?? null;
         [$db, $isMuted] = $this->level($computer, $ref, $set);
         $keptOutBy = $isConnected ? $this->keptOutBy($ref) : null;
+        $measured = $this->measured["units/{$ref->unit}/sockets/{$ref->givenBy}"] ?? null;
 
         return new Device(
             $computer,
@@ -309,7 +316,7 @@ final readonly class DeviceLists
             $point,
             $channels,
             $channels === null ? $model->points[$point]->channels : count($channels),
-            $offer->latency,
+            $measured === null ? $offer->latency : Milliseconds::of($measured),
             $via,
             $isConnected && $keptOutBy === null,
             $set,

@@ -33,6 +33,8 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Measure;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Papers;
@@ -471,7 +473,17 @@ final class DocumentReader
             $this->each($document, 'steps', $this->step(...), Bounds::PAPERS),
             $this->each($document, 'accepted', $this->acceptance(...), Bounds::PAPERS),
             $this->version < 2 ? [] : $this->each($document, 'facts', $this->fact(...), Bounds::PAPERS),
+            $this->version < 2 ? [] : $this->each($document, 'measures', $this->measure(...), Bounds::PAPERS),
         );
+    }
+
+    private function measure(Fields $measure): ?Measure
+    {
+        $about = $this->element($measure, 'about');
+        $kind = $measure->choice('kind', MeasureKind::class);
+        $value = $kind === null ? $measure->raw('value') : $measure->number('value', $kind->range()[0], $kind->range()[1], needed: true);
+
+        return $measure->done() && $about !== null && $kind !== null && is_float($value) ? new Measure($about, $kind, $value) : null;
     }
 
     private function fact(Fields $fact): ?Fact

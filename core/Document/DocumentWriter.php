@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\AutoMute;
+use HiddenWire\Core\Equipment\Capsule;
 use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EffectKind;
@@ -43,6 +44,7 @@ use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Measure;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Pick;
@@ -199,6 +201,10 @@ final class DocumentWriter
                 ...$this->filled(['by' => $one->by, 'on' => $one->on, 'firmware' => $one->firmware, 'proof' => $one->proof]),
                 ...$this->known(['minutes' => $one->minutes]),
             ], $papers->facts)),
+            'measures' => array_values(array_map(
+                fn (Measure $one) => ['about' => (string) $one->about, 'kind' => $one->kind->value, 'value' => $this->number($one->value)],
+                $papers->measures,
+            )),
         ]);
     }
 
@@ -240,6 +246,7 @@ final class DocumentWriter
                 'takes' => $model->takes === Takes::Chosen ? null : $model->takes->value,
                 'rules' => array_map($this->rule(...), array_values($model->rules)),
                 'grows' => array_map($this->growth(...), array_values($model->grows)),
+                'draws_ma' => $model->drawsMa,
             ]),
         ];
     }
@@ -256,7 +263,8 @@ final class DocumentWriter
                 'balanced' => $socket->balanced, 'phantom' => $socket->phantom?->value,
                 'nominal_dbu' => $this->number($socket->nominalDbu), 'max_dbu' => $this->number($socket->maxDbu),
                 'impedance_ohm' => $this->number($socket->impedanceOhm), 'colour' => $socket->colour,
-                'isolated' => $socket->isolated, 'link' => $socket->link?->value,
+                'isolated' => $socket->isolated, 'link' => $socket->link?->value, 'ein_dbu' => $this->number($socket->einDbu),
+                'gives_ma' => $socket->givesMa, 'rates_hz' => $socket->ratesHz,
             ]),
             'lanes' => array_map(fn (Lane $lane) => [
                 'id' => $lane->id, 'way' => $lane->way->value, 'point' => $lane->point,
@@ -293,7 +301,17 @@ final class DocumentWriter
                 'made_at' => $this->madeAt($point->made), 'holds' => $point->holds?->value, 'solo' => $point->solo,
                 'solo_tap' => $point->soloTap === Tap::PreFader ? null : $point->soloTap->value, 'can_follow' => $point->canFollow,
                 'effects' => $this->rack($point->effects), 'in_scenes' => $point->inScenes,
+                'capsule' => $this->capsule($point->capsule),
             ]),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    public function capsule(?Capsule $capsule): ?array
+    {
+        return $capsule === null ? null : [
+            'mv_per_pa' => $this->number($capsule->mvPerPa),
+            ...$this->known(['noise_db_spl' => $this->number($capsule->noiseDb), 'max_db_spl' => $this->number($capsule->maxDb)]),
         ];
     }
 
@@ -327,9 +345,15 @@ final class DocumentWriter
                 'made_at' => $this->madeAt($setting->made), 'holds' => $setting->holds?->value, 'since' => $setting->since,
                 'effects' => array_map(fn (SettingEffect $effect) => [
                     'value' => self::value($effect->value), ...$this->known([
-                        'route' => $effect->route, 'point' => $effect->point, 'device' => $effect->device,
+                        'route' => $effect->route, 'point' => $effect->point, 'device' => $effect->device, 'socket' => $effect->socket,
                     ]),
-                    ...($effect->othersDb === null ? ['on' => $effect->on] : ['others_db' => $this->number($effect->othersDb)]),
+                    ...match (true) {
+                        $effect->othersDb !== null => ['others_db' => $this->number($effect->othersDb)],
+                        $effect->signal !== null => ['signal' => $effect->signal->value],
+                        $effect->phantom !== null => ['phantom' => $effect->phantom],
+                        $effect->isCoded => ['coded' => true],
+                        default => ['on' => $effect->on],
+                    },
                 ], $setting->effects),
             ]),
             ...($setting->says === [] ? [] : ['says' => (object) $setting->says]),

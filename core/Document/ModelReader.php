@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\AutoMute;
+use HiddenWire\Core\Equipment\Capsule;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Equipment\Connector;
@@ -76,6 +77,8 @@ final class ModelReader
 
     private const MOST_PARTS = 20;
 
+    private const MOST_RATES = 12;
+
     /** @param  int  $version  of the format that it is written in */
     public function __construct(private readonly int $version = DocumentReader::VERSION)
     {
@@ -101,10 +104,11 @@ final class ModelReader
         $takes = $this->version < 2 ? null : $model->choice('takes', Takes::class, needed: false);
         $rules = $this->version < 2 ? [] : $this->each($model, 'rules', $this->rule(...), 100);
         $grows = $this->version < 2 ? [] : $this->each($model, 'grows', $this->growth(...), self::MOST_GROWTHS);
+        $draws = $this->version < 2 ? null : $model->whole('draws_ma', ...Bounds::MILLIAMPERES);
 
         return $model->done() && $name !== null && $family !== null && $summary !== null && $limits !== null
             ? new EquipmentModel($id, $name, $family, $summary, $supply ?? Supply::None, $sockets, $points, $routes, $limits, $autoMutes,
-                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen, $rules, $grows)
+                $runsOn, $asks, $settings, $made, $holds, $meters, $lamps, $takes ?? Takes::Chosen, $rules, $grows, $draws)
             : null;
     }
 
@@ -185,11 +189,30 @@ final class ModelReader
         $colour = $socket->text('colour', Bounds::JACK_COLOUR);
         $isolated = $socket->flag('isolated');
         $link = $socket->choice('link', LinkRole::class, needed: false);
+        $ein = $this->version < 2 ? null : $socket->number('ein_dbu', -140, 0);
+        $gives = $this->version < 2 ? null : $socket->whole('gives_ma', ...Bounds::MILLIAMPERES);
+        $rates = $this->version < 2 ? [] : $this->rates($socket);
 
         return $socket->done() && $id !== null && $label !== null && $connector !== null && $signal !== null
             ? new Socket($id, $label, $connector, $signal, $lanes, $balanced ?? false, $phantom, $nominal, $max, $impedance,
-                $colour === '' ? null : $colour, $isolated ?? false, $link)
+                $colour === '' ? null : $colour, $isolated ?? false, $link, $ein, $gives, $rates)
             : null;
+    }
+
+    /** @return list<int> */
+    private function rates(Fields $socket): array
+    {
+        $rates = [];
+        foreach ($socket->list('rates_hz', self::MOST_RATES) as $i => $value) {
+            $rate = $socket->asWhole($value, Bounds::RATE_HZ[0], Bounds::RATE_HZ[1], $socket->at('rates_hz').'/'.$i);
+            if ($rate !== null && in_array($rate, $rates, true)) {
+                $socket->problem($socket->at('rates_hz').'/'.$i, 'This is named twice.');
+            } elseif ($rate !== null) {
+                $rates[] = $rate;
+            }
+        }
+
+        return $rates;
     }
 
     private function lane(Fields $lane, SignalKind $signalOfSocket): ?Lane
@@ -267,11 +290,26 @@ final class ModelReader
         $canFollow = $this->version < 2 ? [] : $this->pointsIn($point, 'can_follow');
         $effects = $this->version < 2 ? null : $this->rack($point);
         $inScenes = $this->version >= 2 && ($point->flag('in_scenes') ?? false);
+        $capsule = $this->version < 2 ? null : $this->capsule($point);
 
         return $point->done() && $id !== null && $kind !== null && $label !== null && $channels !== null
             ? new Point($id, $kind, $label === '' ? $id : $label, $channels, $gain, $fader, $mute, $mono, $picks, $device, $delayTo,
-                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow, $effects, $inScenes)
+                $pickFrom, $several ?? 1, $deviceOf, $made, $holds, '', $solo, $soloTap ?? Tap::PreFader, $canFollow, $effects, $inScenes,
+                $capsule)
             : null;
+    }
+
+    private function capsule(Fields $point): ?Capsule
+    {
+        $capsule = $point->object('capsule');
+        if ($capsule === null) {
+            return null;
+        }
+        $mv = $capsule->number('mv_per_pa', 0.001, 1000, needed: true);
+        $noise = $capsule->number('noise_db_spl', -20, 80);
+        $max = $capsule->number('max_db_spl', 80, 200);
+
+        return $capsule->done() && $mv !== null ? new Capsule($mv, $noise, $max) : null;
     }
 
     /** @return list<PickFrom> */
@@ -475,16 +513,25 @@ final class ModelReader
             $point = $effect->has('point') ? $effect->id('point') : null;
             $device = $effect->has('device') ? $effect->text('device', 131, needed: true) : null;
             $othersDb = $effect->number('others_db', SettingEffect::SILENT_DB, 0);
-            $on = $effect->flag('on') ?? ($othersDb === null ? null : true);
-            $isOfOne = count(array_filter([$route, $point, $device, $othersDb], fn (mixed $said) => $said !== null)) === 1;
+            $socket = $effect->has('socket') ? $effect->id('socket') : null;
+            $signal = $effect->choice('signal', SignalKind::class, needed: false);
+            $phantom = $effect->flag('phantom');
+            $isCoded = $effect->flag('coded') ?? false;
+            $isOfSocket = $socket !== null && count(array_filter([$signal !== null, $phantom !== null, $isCoded])) === 1;
+            $on = $effect->flag('on') ?? ($othersDb !== null || $isOfSocket ? true : null);
+            $isOfOne = count(array_filter([$route, $point, $device, $othersDb, $socket], fn (mixed $said) => $said !== null)) === 1
+                && $isOfSocket === ($socket !== null || $signal !== null || $phantom !== null || $isCoded);
             if ($effect->isSound() && ($value === null || $on === null || ! $isOfOne)) {
                 $effect->problem(
                     $effect->pointer,
-                    'An effect says at which "value" a "route", a "point" or a "device" is "on" or not, or "others_db".',
+                    'An effect says at which "value" a "route", a "point" or a "device" is "on" or not, "others_db", or of a "socket" its '
+                        .'"signal", "phantom" or "coded".',
                 );
             }
             if ($effect->done() && $value !== null && $on !== null) {
-                $effects[] = new SettingEffect($value, $route, $point, $device, $on, $othersDb);
+                $effects[] = new SettingEffect(
+                    $value, $route, $point, $device, $on, $othersDb, $socket, $signal, $phantom, $isCoded,
+                );
             }
         }
 

@@ -25,6 +25,7 @@ final readonly class EquipmentModel
      * @param  Holds|null  $holds  how long these stay as they were set
      * @param  array<string, Rule>  $rules  by id, in order
      * @param  array<string, Growth>  $grows  of what it has more or fewer, by id, in order
+     * @param  int|null  $drawsMa  current that it takes from a bus; null for what its kind usually takes
      * @param  Takes  $takes  by what its system chooses the default devices
      */
     public function __construct(
@@ -48,6 +49,7 @@ final readonly class EquipmentModel
         public Takes $takes = Takes::Chosen,
         public array $rules = [],
         public array $grows = [],
+        public ?int $drawsMa = null,
     ) {
     }
 

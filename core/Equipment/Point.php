@@ -27,6 +27,7 @@ final readonly class Point
      * @param  bool  $inScenes  whether it sounds only in scenes that it is in, where its program has any
      * @param  EffectRack|null  $effects  what its chain of effects has room for; null where it has none
      * @param  list<string>  $canFollow  outputs that it can follow
+     * @param  Capsule|null  $capsule  what a microphone's capsule makes of sound, at the point where a voice begins
      * @param  string  $print  what the model calls it, where the label is a name of somebody's own
      */
     public function __construct(
@@ -52,6 +53,7 @@ final readonly class Point
         public array $canFollow = [],
         public ?EffectRack $effects = null,
         public bool $inScenes = false,
+        public ?Capsule $capsule = null,
     ) {
     }
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Equipment;
 
 /**
- * What a setting does at one of its values: it switches a route, mutes a point, puts a device into the list or out of it, or lowers what
- * other programs play while a call runs.
+ * What a setting does at one of its values: it switches a route, mutes a point, puts a device into the list or out of it, lowers what other
+ * programs play while a call runs, or says what a socket is for.
  */
 final readonly class SettingEffect
 {
@@ -19,6 +19,10 @@ final readonly class SettingEffect
      * @param  string|null  $point  a point that is muted then, or not
      * @param  string|null  $device  what gives a device, `socket/lane` or a point, that the system lists then, or does not
      * @param  float|null  $othersDb  dB by which the system lowers what other programs play while a call program runs
+     * @param  string|null  $socket  a socket that takes another kind of signal then, has phantom power or not, or gives coded sound
+     * @param  SignalKind|null  $signal  what the socket takes then
+     * @param  bool|null  $phantom  whether the socket has phantom power then
+     * @param  bool  $isCoded  whether the socket then gives sound of several channels in a code that only decoders understand
      * @param  bool  $on  whether the route is on, the point open, the device listed
      */
     public function __construct(
@@ -28,6 +32,10 @@ final readonly class SettingEffect
         public ?string $device,
         public bool $on,
         public ?float $othersDb = null,
+        public ?string $socket = null,
+        public ?SignalKind $signal = null,
+        public ?bool $phantom = null,
+        public bool $isCoded = false,
     ) {
     }
 }

@@ -7,7 +7,12 @@ namespace HiddenWire\Core\Equipment;
 /** A physical connector on a unit, and the lanes inside it. */
 final readonly class Socket
 {
-    /** @param  array<string, Lane>  $lanes  by id, in order */
+    /**
+     * @param  array<string, Lane>  $lanes  by id, in order
+     * @param  float|null  $einDbu  a preamp's own noise as the input level that would give it, dBu(A), at full gain from 150 ohms
+     * @param  int|null  $givesMa  current that it gives to what hangs on it; null for what its kind of plug gives
+     * @param  list<int>  $ratesHz  sample rates that a digital one takes or gives; empty for any
+     */
     public function __construct(
         public string $id,
         public string $label,
@@ -22,6 +27,9 @@ final readonly class Socket
         public ?string $colour = null,
         public bool $isolated = false,
         public ?LinkRole $link = null,
+        public ?float $einDbu = null,
+        public ?int $givesMa = null,
+        public array $ratesHz = [],
     ) {
     }
 

@@ -49,6 +49,7 @@ final class Elements
             'wishes' => ['source', 'listener', 'situations'],
             'reasons' => ['about'],
             'facts' => ['about', 'with'],
+            'measures' => ['about', 'kind'],
             'steps' => ['id'],
             'accepted' => ['evidence'],
             'balances' => ['listener', 'like'],

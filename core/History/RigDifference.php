@@ -524,6 +524,9 @@ final readonly class RigDifference
             foreach ($rig->papers->facts as $one) {
                 $said["fact {$one->key()}"] = "{$one->subject($rig)}: ".lcfirst($one->words());
             }
+            foreach ($rig->papers->measures as $one) {
+                $said["measure {$one->key()}"] = "{$one->about->words($rig)}: {$one->words()}";
+            }
             foreach ($rig->papers->steps as $one) {
                 $said["step {$one->id}"] = "{$one->phase->label()}: {$one->words()}";
             }

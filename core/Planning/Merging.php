@@ -46,4 +46,22 @@ final readonly class Merging
 
         return $merged;
     }
+
+    /** The first step of one sound's strongest way behind which it and another are one signal at their listener; null where there is none. */
+    public function between(HeardPair $one, HeardPair $other): ?Hop
+    {
+        $steps = array_fill_keys(
+            array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $other->arrivals()[0]->hops ?? []),
+            true,
+        );
+        $merged = null;
+        foreach (array_reverse($one->arrivals()[0]->hops ?? []) as $hop) {
+            if (! isset($steps["{$hop->kind->value} {$hop->ref}"])) {
+                break;
+            }
+            $merged = $hop;
+        }
+
+        return $merged;
+    }
 }

@@ -105,6 +105,9 @@ final class Bounds
     /** Systems that a program or driver runs on. */
     public const SYSTEMS = 8;
 
+    /** Current that a unit draws from a bus, or a socket gives. */
+    public const MILLIAMPERES = [0, 20_000];
+
     /** Decibels go from minus to plus this. */
     public const DB = 200;
 

@@ -149,6 +149,18 @@ final class Consistency
                 $this->problem("/facts/{$i}/with", 'A thing fits another, not itself.');
             }
         }
+        $measures = [];
+        foreach ($this->parts->papers->measures as $i => $measure) {
+            if (isset($measures[$measure->key()])) {
+                $this->problem("/measures/{$i}", "There is one of this kind already: /measures/{$measures[$measure->key()]}.");
+            }
+            $measures[$measure->key()] = $i;
+            if (! $measure->kind->isOf($measure->about)) {
+                $this->problem("/measures/{$i}/kind", "This can't be said of \"{$measure->about}\".");
+            } elseif ($this->unreadable === [] && ! $measure->about->isIn($this->parts)) {
+                $this->problem("/measures/{$i}/about", "There is nothing at \"{$measure->about}\".");
+            }
+        }
         foreach ($this->parts->papers->accepted as $i => $one) {
             if (isset($evidence[$one->evidence])) {
                 $this->problem("/accepted/{$i}/evidence", "This finding is accepted already: /accepted/{$evidence[$one->evidence]}.");
@@ -262,6 +274,9 @@ final class Consistency
                 }
                 if ($effect->point !== null && ! isset($model->points[$effect->point])) {
                     $this->problem("{$pointer}/point", "The model has no point \"{$effect->point}\".");
+                }
+                if ($effect->socket !== null && ! isset($model->sockets[$effect->socket])) {
+                    $this->problem("{$pointer}/socket", "The model has no socket \"{$effect->socket}\".");
                 }
                 if ($effect->device !== null && ! $model->offers($effect->device)) {
                     $this->problem("{$pointer}/device", "Nothing at \"{$effect->device}\" is an audio device of a computer.");

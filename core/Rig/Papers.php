@@ -6,7 +6,10 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\With;
 
-/** What is written down with a rig and sounds nowhere: reasons, steps of the run-down, findings that were accepted, facts and doubts. */
+/**
+ * What is written down with a rig: reasons, steps of the run-down, findings that were accepted, facts,
+ * measures. Of these only measured delays count in what is heard.
+ */
 final readonly class Papers
 {
     use With;
@@ -16,6 +19,7 @@ final readonly class Papers
      * @param  array<int, ShowStep>  $steps  in their order within each phase
      * @param  array<int, Acceptance>  $accepted
      * @param  array<int, Fact>  $facts
+     * @param  array<int, Measure>  $measures
      * @param  bool  $isLoose  whether a reason or fact goes with the thing that it is about; otherwise it has to lead somewhere
      */
     public function __construct(
@@ -23,6 +27,7 @@ final readonly class Papers
         public array $steps = [],
         public array $accepted = [],
         public array $facts = [],
+        public array $measures = [],
         public bool $isLoose = false,
     ) {
     }
@@ -38,6 +43,7 @@ final readonly class Papers
                 $this->facts,
                 fn (Fact $fact) => $fact->about->isIn($parts) && ($fact->with === null || $fact->with->isIn($parts)),
             )),
+            array_values(array_filter($this->measures, fn (Measure $measure) => $measure->about->isIn($parts))),
         );
     }
 
@@ -61,6 +67,19 @@ final readonly class Papers
         }
 
         return null;
+    }
+
+    /** @return array<string, float> what was measured of one kind, in its unit, by what it is about */
+    public function measured(MeasureKind $kind): array
+    {
+        $measured = [];
+        foreach ($this->measures as $measure) {
+            if ($measure->kind === $kind) {
+                $measured[(string) $measure->about] = $measure->value;
+            }
+        }
+
+        return $measured;
     }
 
     /** @return list<ShowStep> */

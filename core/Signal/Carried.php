@@ -13,13 +13,22 @@ final class Carried
     /** @var array<array-key, array<string, float>> dB by place, by source */
     private array $levels = [];
 
-    /** @param  array<array-key, int>  $nodes  by whatever name the places have */
-    public function __construct(SignalGraph $graph, array $nodes)
+    /**
+     * @param  array<array-key, int>  $nodes  by whatever name the places have
+     * @param  bool  $byChannel  each channel is a place of its own, called by the place's name and its number from 0
+     */
+    public function __construct(SignalGraph $graph, array $nodes, bool $byChannel = false)
     {
         $channels = $graph->byChannel();
         $places = array_map(fn (int $node) => $graph->channelsOf($node), $nodes);
         if ($places === []) {
             return;
+        }
+        if ($byChannel) {
+            $places = array_merge(...array_map(fn (int|string $name, array $channels) => array_combine(
+                array_map(fn (int $number) => "{$name} {$number}", array_keys($channels)),
+                array_map(fn (int $channel) => [$channel], $channels),
+            ), array_keys($places), $places));
         }
         $useful = $channels->reach(array_merge(...array_values($places)), backward: true);
         $propagation = new Propagation($channels, new LoopGains($channels), $useful, new Effort);

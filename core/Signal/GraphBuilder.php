@@ -25,6 +25,7 @@ use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Processing;
@@ -86,10 +87,14 @@ final class GraphBuilder
 
     private readonly DeviceLists $devices;
 
+    /** @var array<string, float> delays in ms, by what they are of */
+    private readonly array $measured;
+
     public function __construct(private readonly Rig $rig)
     {
         $this->wiring = new Wiring($rig);
         $this->devices = new DeviceLists($rig, $this->wiring);
+        $this->measured = $rig->papers->measured(MeasureKind::Delay);
     }
 
     public function devices(): DeviceLists
@@ -102,7 +107,9 @@ final class GraphBuilder
     {
         $this->state = new State($this->rig, $situation);
         [$out, $devices] = $this->standing($situation);
-        $this->graph = new SignalGraph($this->rig, $this->state, $devices, $like);
+        // Measured delays are in links and devices: what was made with others can't be taken over.
+        $isAlike = $like === null || $like->rig->papers->measures == $this->rig->papers->measures;
+        $this->graph = new SignalGraph($this->rig, $this->state, $devices, $isAlike ? $like : null);
         $absent = array_fill_keys($situation->absent, true);
         $this->preFader = $this->behindGain = $this->variants = $changes = [];
         foreach ([...$situation->effects, ...$situation->scenes] as $switch) {
@@ -400,13 +407,19 @@ final class GraphBuilder
             $this->add(new Link(
                 $this->graph->exit("{$outAt->unit}/{$out->point}"), $this->graph->entry("{$inAt->unit}/{$in->point}"),
                 $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
-                match ($cable->type) {
-                    CableType::Network => self::NETWORK_MS,
-                    CableType::Wireless => self::WIRELESS_MS,
-                    default => 0.0,
-                },
+                $this->delayOf($cable),
                 HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal)));
         }
+    }
+
+    /** As somebody has measured it, else what its kind usually costs; in ms. */
+    private function delayOf(Cable $cable): float
+    {
+        return $this->measured["cables/{$cable->id}"] ?? match ($cable->type) {
+            CableType::Network => self::NETWORK_MS,
+            CableType::Wireless => self::WIRELESS_MS,
+            default => 0.0,
+        };
     }
 
     /**
@@ -469,7 +482,7 @@ final class GraphBuilder
         $straight = ChannelMap::named('straight')->between($device->channels, $device->channels);
         $steps = [];
         foreach ($device->via as ['cable' => $cable, 'hub' => $hub]) {
-            $delay = $this->rig->cables[$cable]->type === CableType::Wireless ? self::WIRELESS_MS : 0.0;
+            $delay = $this->delayOf($this->rig->cables[$cable]);
             $steps[] = [HopKind::Cable, new CableRef($cable), $this->rig->cables[$cable]->label, $delay];
             if ($hub !== null) {
                 $steps[] = [HopKind::Hub, new UnitRef($hub), $this->rig->units[$hub]->name, 0.0];

@@ -23,6 +23,7 @@ final class ModelPoint extends Model
             'can_follow' => 'array',
             'effects' => 'array',
             'in_scenes' => 'boolean',
+            'capsule' => 'array',
             'made_at' => 'array',
             'delay_to_ms' => 'float',
             'gain_from' => 'float',

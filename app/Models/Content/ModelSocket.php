@@ -22,6 +22,8 @@ final class ModelSocket extends Model
             'nominal_dbu' => 'float',
             'max_dbu' => 'float',
             'impedance_ohm' => 'float',
+            'ein_dbu' => 'float',
+            'rates_hz' => 'array',
         ];
     }
 }

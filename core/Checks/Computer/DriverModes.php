@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Computer;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Rig\PointRef;
+
+/** A program that opens its devices in different driver modes. */
+final readonly class DriverModes implements Check
+{
+    public function code(): string
+    {
+        return 'computer.driver-mode';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        $graph = $in->base()->graph;
+        foreach ($in->rig->units as $unit) {
+            $modes = [];
+            $about = [];
+            foreach ($in->rig->modelOf($unit)->points as $point) {
+                $at = new PointRef($unit->id, $point->id);
+                foreach ($point->picks === null ? [] : $graph->allPicked($unit, $point) as $device) {
+                    $isOwn = $device->direction === $point->picks;
+                    if ($isOwn) {
+                        $modes[$graph->holders->mode($at, $device)->value] ??= $device->name();
+                        $about[] = $at;
+                    }
+                }
+            }
+            if (count($modes) > 1) {
+                $said = array_map(fn (string $mode, string $name) => "{$name} in {$mode} mode", array_keys($modes), $modes);
+                yield new Finding(
+                    $this->code(),
+                    Severity::Risk,
+                    "{$unit->name} opens ".implode(' and ', $said),
+                    'Many programs take one driver mode for all of their devices, and the others stay silent. Open all in one mode.',
+                    $about,
+                );
+            }
+        }
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Computer;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Proposal;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Dependence\Dependence;
+use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Signal\HeardPair;
+
+/** Sounds that depend on a program that nobody starts, or on a unit that is only there to unlock software. */
+final readonly class Needs implements Check
+{
+    public function code(): string
+    {
+        return 'computer.needs';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        foreach ((new Dependence($in->base()))->elements as $element) {
+            $unit = $element->at instanceof UnitRef ? $in->rig->units[$element->at->unit] : null;
+            if ($unit === null) {
+                continue;
+            }
+            $works = in_array($in->rig->modelOf($unit)->family, [Family::SoftwareMixer, Family::Repeater, Family::Utility], true);
+            if ($works && ! $unit->atLogin) {
+                yield $this->unstarted($unit, $element->lost[0]);
+            }
+        }
+        foreach ($in->rig->units as $unit) {
+            foreach ($unit->needs as $need) {
+                if (isset($in->rig->units[$need]) && $this->onlyUnlocks($in, $in->rig->units[$need])) {
+                    yield new Finding(
+                        $this->code(),
+                        Severity::Note,
+                        "{$unit->name} works only while {$in->rig->units[$need]->name} is there, through which no sound passes",
+                        'Whoever takes it out to save a socket takes the sound away. Write it on the card.',
+                        [new UnitRef($unit->id), new UnitRef($need)],
+                    );
+                }
+            }
+        }
+    }
+
+    private function unstarted(Unit $unit, HeardPair $lost): Finding
+    {
+        $isInOrder = $unit->start !== null;
+
+        return new Finding(
+            $this->code(),
+            $isInOrder ? Severity::Note : Severity::Risk,
+            "{$lost->source->name} reaches {$lost->listener->name} only while {$unit->name} runs, and it does not start at login",
+            $isInOrder ? 'It is in the order of the start: whoever follows the run-down starts it.'
+                : 'After a restart everything looks as it was, and nothing is heard.',
+            [new UnitRef($unit->id)],
+            [],
+            [new Proposal("Start {$unit->name} at login", [new DescribeUnit(
+                $unit->id, $unit->name, $unit->firmware, $unit->serial, $unit->notes, atLogin: true)], Cost::SYSTEM)],
+        );
+    }
+
+    /** Whether a unit is no program, and no sound passes it. */
+    private function onlyUnlocks(Inspection $in, Unit $unit): bool
+    {
+        $model = $in->rig->modelOf($unit);
+        if ($model->isProgram() || $model->family->isHost()) {
+            return false;
+        }
+        foreach ($model->points as $point) {
+            if ($in->passage($in->rig->base()->id)->sourcesAt("{$unit->id}/{$point->id}") !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

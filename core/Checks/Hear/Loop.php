@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Hear;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Proposal;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Rig\AirRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Signal\Hop;
+use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\Loop as Round;
+
+/** A loop by wire or inside a computer, with its gain round: it howls at 0 dB or more, and rings close below. */
+final readonly class Loop implements Check
+{
+    /** Routes that are proposed to be switched off. */
+    private const PROPOSED = 4;
+
+    public function code(): string
+    {
+        return 'hear.loop';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        foreach ($in->each() as $situation => $hearing) {
+            foreach ($hearing->loops() as $loop) {
+                if ($loop->isAudible() && ! self::isThroughAir($loop)) {
+                    yield new Finding(
+                        $this->code(),
+                        $loop->howls() ? Severity::Fault : Severity::Risk,
+                        'Sound goes round through '.self::through($in, $loop).": {$loop->gain->text()} dB a round"
+                            .($loop->isBound ? ' at most' : '').', '.($loop->howls() ? 'it howls' : 'it rings'),
+                        'Whatever enters grows louder each time it comes round. Take one step out of the circle.',
+                        self::elements($loop),
+                        [$situation],
+                        $this->proposals($in, $loop, $situation),
+                    );
+                }
+            }
+        }
+    }
+
+    public static function isThroughAir(Round $loop): bool
+    {
+        return array_filter($loop->hops, fn (Hop $hop) => $hop->kind === HopKind::Air) !== [];
+    }
+
+    /** "Desk mixer, W-07 and Call program": the units and cables of a round, each once. */
+    private static function through(Inspection $in, Round $loop): string
+    {
+        $names = [];
+        foreach ($loop->hops as $hop) {
+            if ($hop->kind === HopKind::Cable) {
+                $names[] = $hop->label;
+            } elseif (! $hop->at instanceof AirRef && isset($hop->at->unit)) {
+                $names[] = $in->rig->units[$hop->at->unit]->name;
+            }
+        }
+        $names = array_values(array_unique($names));
+        $last = array_pop($names);
+
+        return $names === [] ? (string) $last : implode(', ', $names)." and {$last}";
+    }
+
+    /** @return list<mixed> what a round is made of, each once */
+    private static function elements(Round $loop): array
+    {
+        $elements = [];
+        foreach ($loop->hops as $hop) {
+            if (! $hop->at instanceof AirRef) {
+                $elements[$hop->ref] = $hop->at;
+            }
+        }
+
+        return array_values($elements);
+    }
+
+    /** @return list<Proposal> */
+    private function proposals(Inspection $in, Round $loop, string $situation): array
+    {
+        $proposals = [];
+        foreach ($loop->hops as $hop) {
+            $route = $hop->at instanceof RouteRef ? $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
+            if ($route?->allows(RouteSetting::On)) {
+                $at = new RouteRef($hop->at->unit, $route->key());
+                $proposals[] = new Proposal(
+                    "Switch {$in->names->route($at)} of {$in->rig->units[$at->unit]->name} off",
+                    [new SetRoute($at, new RouteSettings(on: false), $in->override($situation))],
+                    Cost::SWITCH,
+                );
+            }
+        }
+
+        return array_slice($proposals, 0, self::PROPOSED);
+    }
+}

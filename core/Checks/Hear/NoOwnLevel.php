@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Hear;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\Passage;
+
+/** A level of its own that was wanted, where every fader on the way also moves another listener or another sound. */
+final readonly class NoOwnLevel implements Check
+{
+    public function code(): string
+    {
+        return 'hear.no-own-level';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        foreach ($in->each() as $situation => $hearing) {
+            foreach ($hearing->all() as $pair) {
+                if ($pair->wish?->ownLevel === true && $pair->isHeard()) {
+                    yield from $this->shared($in, $situation, $pair);
+                }
+            }
+        }
+    }
+
+    /** @return iterable<Finding> */
+    private function shared(Inspection $in, string $situation, HeardPair $pair): iterable
+    {
+        $closest = null;
+        foreach (self::controls($in, $in->passage($situation), $pair) as [$at, $sources, $listeners]) {
+            $others = array_values(array_filter($listeners, fn (Listener $one) => $one !== $pair->listener));
+            $sounds = array_values(array_filter($sources, fn (Source $one) => $one !== $pair->source));
+            if ($others === [] && $sounds === []) {
+                return;
+            }
+            $closest = $closest === null || count($sounds) + count($others) < count($closest[1]) + count($closest[2])
+                ? [$at, $sounds, $others]
+                : $closest;
+        }
+        $what = "{$pair->source->name} has no level of its own for {$pair->listener->name}";
+        if ($closest === null) {
+            yield new Finding($this->code(), Severity::Fault, "{$what}: there is no fader on its way",
+                'Put a fader in: a send of its own, or another mix.', $pair->listener->at, [$situation]);
+
+            return;
+        }
+        [$at, $sounds, $others] = $closest;
+        $moved = array_map(fn (Source|Listener $one) => $one->name, [...$sounds, ...$others]);
+        $last = array_pop($moved);
+        $also = ($moved === [] ? '' : implode(', ', array_slice($moved, 0, 3)).' and ').$last;
+        yield new Finding(
+            $this->code(),
+            Severity::Fault,
+            "{$what}: {$in->names->of($at)} also moves ".($sounds === [] ? 'it for ' : '').$also,
+            'Whoever turns it changes what others hear. Take the sound by a send of its own, or in a mix of its own.',
+            [$at, ...$pair->listener->at],
+            [$situation],
+        );
+    }
+
+    /**
+     * The levels on the strongest way that somebody can turn.
+     *
+     * @return list<array{PointRef|RouteRef, list<Source>, list<Listener>}> each with the sounds and the listeners that it moves
+     */
+    public static function controls(Inspection $in, Passage $passage, HeardPair $pair): array
+    {
+        $controls = [];
+        foreach ($pair->arrivals()[0]->hops ?? [] as $hop) {
+            if ($hop->kind === HopKind::Fader && $hop->at instanceof PointRef) {
+                $controls[] = [$hop->at, $passage->sourcesAt($hop->at), $passage->listenersBehind($hop->at)];
+            } elseif ($hop->at instanceof RouteRef) {
+                $route = $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key];
+                if ($route->allows(RouteSetting::Db)) {
+                    $controls[] = [
+                        $hop->at,
+                        $passage->sourcesAt(new PointRef($hop->at->unit, $route->from)),
+                        $passage->listenersBehind(new PointRef($hop->at->unit, $route->to)),
+                    ];
+                }
+            }
+        }
+
+        return $controls;
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Show;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Dependence\Dependence;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\Hearing;
+
+/** What everything depends on that the audience is to hear. */
+final readonly class SinglePoint implements Check
+{
+    /** Elements that are named. */
+    private const NAMED = 4;
+
+    /** Sounds from which on a show is more than one way. */
+    private const SOUNDS = 2;
+
+    public function code(): string
+    {
+        return 'single.point';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        $hearing = $in->base();
+        foreach ($in->rig->listeners as $listener) {
+            $sounds = $listener->kind === ListenerKind::Stream ? $this->sounds($hearing, $listener) : 0;
+            if ($sounds < self::SOUNDS) {
+                continue;
+            }
+            $all = [];
+            foreach ((new Dependence($hearing))->elements as $element) {
+                $of = array_filter($element->lost, fn ($pair) => $pair->listener === $listener);
+                if (count($of) === $sounds) {
+                    $all[] = $element->at;
+                }
+            }
+            if ($all === []) {
+                continue;
+            }
+            $names = array_map($in->names->of(...), array_slice($all, 0, self::NAMED));
+            $further = count($all) - count($names);
+            yield new Finding(
+                $this->code(),
+                Severity::Note,
+                "Everything that {$listener->name} has to hear depends on ".self::list($names).($further > 0 ? ", and {$further} more" : ''),
+                'Where one of these fails, nothing of the show is left. Keep a spare, or know the way round it.',
+                $all,
+            );
+        }
+    }
+
+    private function sounds(Hearing $hearing, Listener $listener): int
+    {
+        $count = 0;
+        foreach ($hearing->graph->rig->sources as $source) {
+            $pair = $hearing->pair($source->id, $listener->id);
+            $count += $pair->wish?->want === Want::Must && $pair->isHeard() ? 1 : 0;
+        }
+
+        return $count;
+    }
+
+    /** @param  list<string>  $names */
+    private static function list(array $names): string
+    {
+        $last = array_pop($names);
+
+        return $names === [] ? (string) $last : implode(', ', $names)." and {$last}";
+    }
+}

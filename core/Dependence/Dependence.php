@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Dependence;
+
+use HiddenWire\Core\Rig\AirRef;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Hop;
+
+/** What the wishes that are met depend on: for each unit, program and cable, what is lost when it fails. */
+final readonly class Dependence
+{
+    /** @var list<Element> those of which most depends first */
+    public array $elements;
+
+    public function __construct(private Hearing $hearing)
+    {
+        $lost = [];
+        foreach ($hearing->all() as $pair) {
+            if ($pair->wish?->want === Want::Must && $pair->isHeard()) {
+                foreach ($this->passedByAll($pair) as $ref => $at) {
+                    $lost[$ref] ??= [$at, []];
+                    $lost[$ref][1][] = $pair;
+                }
+            }
+        }
+        $elements = array_map(fn (array $one) => new Element($one[0], $one[1]), array_values($lost));
+        usort($elements, fn (Element $a, Element $b) => count($b->lost) <=> count($a->lost));
+        $this->elements = $elements;
+    }
+
+    /** @return array<string, UnitRef|CableRef> what every way of a pair passes, by reference */
+    private function passedByAll(HeardPair $pair): array
+    {
+        $all = null;
+        foreach ($pair->arrivals() as $arrival) {
+            $passed = [];
+            foreach ($arrival->hops as $hop) {
+                foreach ($this->elementsOf($hop) as $at) {
+                    $passed[(string) $at] = $at;
+                }
+            }
+            $all = $all === null ? $passed : array_intersect_key($all, $passed);
+        }
+
+        return $all ?? [];
+    }
+
+    /** @return list<UnitRef|CableRef> a program falls with its computer, and works only with what it needs */
+    private function elementsOf(Hop $hop): array
+    {
+        $at = $hop->at;
+        if ($at instanceof CableRef) {
+            return [$at];
+        }
+        $units = match (true) {
+            $at instanceof AirRef => [$at->from->unit, $at->to->unit],
+            $at instanceof PointRef, $at instanceof RouteRef, $at instanceof DeviceRef, $at instanceof UnitRef => [$at->unit],
+        };
+        if ($hop->pick !== null) {
+            $units[] = $hop->pick->unit;
+        }
+        $rig = $this->hearing->graph->rig;
+        $all = [];
+        while ($units !== []) {
+            $id = array_pop($units);
+            if (isset($all[$id])) {
+                continue;
+            }
+            $all[$id] = new UnitRef($id);
+            $host = $rig->modelOf($id)->isProgram() ? $rig->hostOf($rig->units[$id]->place) : null;
+            array_push($units, ...($host === null ? [] : [$host->id]), ...$rig->units[$id]->needs);
+        }
+
+        return array_values($all);
+    }
+}
