@@ -23,6 +23,8 @@ final class Inspection
 
     public readonly Wiring $wiring;
 
+    public readonly Joints $joints;
+
     /** @var array<string, Passage> by situation */
     private array $passages = [];
 
@@ -32,6 +34,7 @@ final class Inspection
         $this->rig = $hearings->rig;
         $this->names = new Names($this->rig);
         $this->wiring = new Wiring($this->rig);
+        $this->joints = new Joints($this->rig, $this->wiring);
     }
 
     /** @return \Generator<string, Hearing> by situation */

@@ -44,7 +44,7 @@ final class CausesReport
     }
 
     /** @return array<string, mixed> the kind of edit, and what it is made of */
-    private function edit(RigEdit $edit): array
+    public function edit(RigEdit $edit): array
     {
         $name = substr((string) strrchr($edit::class, '\\'), 1);
 

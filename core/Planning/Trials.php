@@ -6,7 +6,6 @@ namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Verdict;
@@ -17,9 +16,6 @@ use HiddenWire\Core\Signal\Verdict;
  */
 final class Trials
 {
-    /** Levels that move by less are not worth a word. */
-    private const NOTICED_DB = 3.0;
-
     /** @var array<string, HeardPair> every cell as it is now, by key */
     private readonly array $now;
 
@@ -111,43 +107,18 @@ final class Trials
         $oddness = 0.0;
         foreach ($after->cells() as $key => $is) {
             $was = $this->now[$key];
-            if (self::rank($is->verdict) > self::rank($was->verdict)) {
+            if ($is->verdict->rank() > $was->verdict->rank()) {
                 return null;
             }
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
                 $mended[] = $key;
                 $oddness += $this->oddness($is);
             } elseif (! $was->verdict->isAtOdds()) {
-                $costs[] = $this->cost($was, $is);
+                $costs[] = Aside::words($was, $is);
             }
         }
 
         return new Outcome($candidate, $mended, array_values(array_unique(array_filter($costs))), $oddness);
-    }
-
-    /** How bad a verdict is: a change may not lead to a worse one. */
-    private static function rank(Verdict $verdict): int
-    {
-        return match ($verdict) {
-            Verdict::Ok, Verdict::Unwished, Verdict::Silent => 0,
-            Verdict::OneSided, Verdict::Doubled, Verdict::Treated => 1,
-            Verdict::Missing, Verdict::Leak, Verdict::Uncounted => 2,
-            Verdict::Loop => 3,
-        };
-    }
-
-    private function cost(HeardPair $was, HeardPair $is): string
-    {
-        $what = "{$was->source->name} at {$was->listener->name}";
-        [$before, $after] = [$was->level()?->value(), $is->level()?->value()];
-
-        return match (true) {
-            $after === null => $before === null ? '' : "{$what} is no longer heard",
-            $before === null => $was->wish?->want === Want::May ? '' : "{$what} is heard too",
-            abs($after - $before) >= self::NOTICED_DB => "{$what} gets ".number_format(abs($after - $before), 1).' dB '
-                .($after > $before ? 'louder' : 'softer'),
-            default => '',
-        };
     }
 
     /** The same sound is about as loud at one listener as at another. */

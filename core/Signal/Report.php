@@ -28,7 +28,7 @@ final class Report
     /**
      * @param  bool  $withResponse  with the impulse response of each pair
      * @return array{rig: string, situation: string, hearing: list<array<string, mixed>>, loops: list<array<string, mixed>>,
-     *               devices: array<string, list<array<string, mixed>>>, findings: list<never>}
+     *               devices: array<string, list<array<string, mixed>>>}
      */
     public function of(Hearing $hearing, bool $withResponse = false): array
     {
@@ -42,7 +42,7 @@ final class Report
     /**
      * What is said beside the pairs.
      *
-     * @return array{loops: list<array<string, mixed>>, devices: array<string, list<array<string, mixed>>>, findings: list<never>}
+     * @return array{loops: list<array<string, mixed>>, devices: array<string, list<array<string, mixed>>>}
      */
     public function besides(Hearing $hearing): array
     {
@@ -56,7 +56,6 @@ final class Report
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
             ], $hearing->loops()),
             'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),
-            'findings' => [],
         ];
     }
 

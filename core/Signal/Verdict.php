@@ -29,4 +29,15 @@ enum Verdict: string
             default => false,
         };
     }
+
+    /** How bad it is: a change may not lead to a worse one. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Ok, self::Unwished, self::Silent => 0,
+            self::OneSided, self::Doubled, self::Treated => 1,
+            self::Missing, self::Leak, self::Uncounted => 2,
+            self::Loop => 3,
+        };
+    }
 }

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Rigs\CatalogueFiles;
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Diagnosis;
@@ -20,6 +25,7 @@ final class MendRig extends Command
     protected $signature = 'rig:mend
         {file : A rig document}
         {--cause= : Number of the cause, from 1}
+        {--finding= : Number of the finding, from 1}
         {--cure= : Number of its cure, from 1; the first where it is left out}
         {--all : The first cure of every cause, as far as they go together}
         {--o|output= : Where to write the mended document}';
@@ -34,8 +40,9 @@ final class MendRig extends Command
         }
         $hearings = new Hearings($rig);
         $diagnosis = new Diagnosis($hearings);
-        if (! $this->option('all') && $this->option('cause') === null) {
+        if (! $this->option('all') && $this->option('cause') === null && $this->option('finding') === null) {
             $this->tellCauses($rig, $diagnosis);
+            $this->tellFindings($rig, $this->findings($hearings));
 
             return self::SUCCESS;
         }
@@ -44,7 +51,11 @@ final class MendRig extends Command
 
             return self::FAILURE;
         }
-        $mended = $this->option('all') ? $this->all($hearings, $diagnosis) : $this->one($rig, $diagnosis->causes());
+        $mended = match (true) {
+            (bool) $this->option('all') => $this->all($hearings, $diagnosis),
+            $this->option('finding') !== null => $this->finding($rig, $this->findings($hearings)),
+            default => $this->one($rig, $diagnosis->causes()),
+        };
         if ($mended === null) {
             return self::FAILURE;
         }
@@ -91,6 +102,38 @@ final class MendRig extends Command
         if ($cure === null) {
             $this->components->error("Cause {$number} has no cure {$which}: "
                 .($cause->cures === [] ? ($cause->why ?? 'it has none').'' : 'it has 1 to '.count($cause->cures).'.'));
+
+            return null;
+        }
+        $this->line($cure->sentence);
+
+        return $cure->applyTo($rig);
+    }
+
+    /** @return list<Finding> */
+    private function findings(Hearings $hearings): array
+    {
+        $in = new Inspection($hearings, CatalogueFiles::catalogue());
+
+        return (new Curing($in))->of(Checks::findings($in));
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function finding(Rig $rig, array $findings): ?Rig
+    {
+        $number = (string) $this->option('finding');
+        $which = (string) ($this->option('cure') ?? '1');
+        $finding = ctype_digit($number) ? $findings[(int) $number - 1] ?? null : null;
+        if ($finding === null) {
+            $this->components->error("There is no finding {$number}: "
+                .($findings === [] ? 'the checks have found nothing.' : 'this document has 1 to '.count($findings).'.'));
+
+            return null;
+        }
+        $cure = ctype_digit($which) ? $finding->cures[(int) $which - 1] ?? null : null;
+        if ($cure === null) {
+            $this->components->error("Finding {$number} has no cure {$which}: "
+                .($finding->cures === [] ? lcfirst($finding->why) : 'it has 1 to '.count($finding->cures).'.'));
 
             return null;
         }

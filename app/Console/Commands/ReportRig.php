@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Rigs\CatalogueFiles;
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\FindingsReport;
+use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Planning\CausesReport;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
@@ -34,6 +39,9 @@ final class ReportRig extends Command
         $hearings = new Hearings($rig);
         $hearing = $hearings->in($situation->id);
         $diagnosis = new Diagnosis($hearings);
+        $in = new Inspection($hearings, CatalogueFiles::catalogue());
+        $curing = new Curing($in);
+        $findings = $curing->of(Checks::findings($in));
         if ($this->option('json')) {
             $report = new Report;
             $causes = (new CausesReport)->of($rig, $diagnosis->causes());
@@ -43,7 +51,12 @@ final class ReportRig extends Command
                 ['rig' => $rig->name, 'situation' => $situation->id],
                 'hearing',
                 $report->pairs($hearing, (bool) $this->option('response')),
-                [...$report->besides($hearing), 'causes' => $causes, 'untried' => $diagnosis->untried],
+                [
+                    ...$report->besides($hearing),
+                    'findings' => (new FindingsReport)->of($findings, $situation->id),
+                    'causes' => $causes,
+                    'untried' => $diagnosis->untried + $curing->untried,
+                ],
             );
             gc_enable();
 
@@ -60,6 +73,7 @@ final class ReportRig extends Command
                 .implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
         }
         $this->tellCauses($rig, $diagnosis);
+        $this->tellFindings($rig, $findings);
 
         return self::SUCCESS;
     }

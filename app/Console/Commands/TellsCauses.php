@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Rig;
 
 /** Causes and cures as lines to read, numbered from 1. */
@@ -42,6 +44,22 @@ trait TellsCauses
         }
         if ($diagnosis->untried > 0) {
             $this->line("{$diagnosis->untried} further changes were not tried.");
+        }
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function tellFindings(Rig $rig, array $findings): void
+    {
+        $this->line($findings === [] ? 'The checks have found nothing.' : Count::of(count($findings), 'finding').':');
+        foreach ($findings as $number => $finding) {
+            $where = $finding->situations === [] || count($finding->situations) === count($rig->situations) ? ''
+                : ' ('.implode(', ', array_map(fn (string $id) => $rig->situations[$id]->name, $finding->situations)).')';
+            $this->line('  '.($number + 1).". {$finding->severity->value}, {$finding->code}: {$finding->sentence}{$where}");
+            $this->line("     {$finding->why}");
+            foreach ($finding->cures as $which => $cure) {
+                $this->line('     '.($number + 1).'.'.($which + 1)." {$cure->sentence}"
+                    .($cure->costs === [] ? '' : ' (but '.implode('; ', array_slice($cure->costs, 0, 3)).')'));
+            }
         }
     }
 }

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks;
+
+/** Every check. Those of one thing in several situations are told once. */
+final class Checks
+{
+    /** Findings of one check that are told: a rig that has more of them has one trouble, not hundreds. */
+    public const OF_ONE = 60;
+
+    /** @return list<Check> a new one is a line here */
+    public static function all(): array
+    {
+        return [
+            new Hear\OwnReturn,
+            new Hear\Loop,
+            new Hear\AirLoop,
+            new Hear\Merged,
+            new Hear\NoOwnLevel,
+            new Hear\SecondMicrophone,
+            new Plug\Mismatch,
+            new Plug\Direction,
+            new Plug\Level,
+            new Plug\StereoBalanced,
+            new Plug\JoinedOutputs,
+            new Plug\Phantom,
+            new Plug\Taken,
+            new Plug\Length,
+            new Plug\Loose,
+            new Plug\Power,
+            new Plug\DigitalFormat,
+            new Ground\Loop,
+            new Ground\IsolatorPlace,
+            new Computer\Defaults,
+            new Computer\Unavailable,
+            new Computer\SameName,
+            new Computer\Format,
+            new Computer\DriverModes,
+            new Computer\Needs,
+            new Computer\Channels,
+            new Computer\OneDevice,
+            new Computer\Loopback,
+            new Track\Purity,
+            new Track\Storage,
+            new Time\Sync,
+            new Time\Monitor,
+            new Time\Bluetooth,
+            new Show\Forgotten,
+            new Show\SinglePoint,
+        ];
+    }
+
+    /** @return list<Finding> the worst first, without cures */
+    public static function findings(Inspection $in): array
+    {
+        $findings = [];
+        foreach (self::all() as $check) {
+            array_push($findings, ...self::of($check, $in));
+        }
+        usort($findings, fn (Finding $a, Finding $b) => $a->severity->rank() <=> $b->severity->rank());
+
+        return $findings;
+    }
+
+    /** @return list<Finding> of one check, each thing once with all situations in which it is so */
+    public static function of(Check $check, Inspection $in): array
+    {
+        $found = [];
+        foreach ($check->findings($in) as $finding) {
+            $same = $found[$finding->key()] ?? null;
+            if ($same === null) {
+                $found[$finding->key()] = $finding;
+            } elseif ($same->situations !== []) {
+                $found[$finding->key()] = $same->with(
+                    situations: array_values(array_unique([...$same->situations, ...$finding->situations])),
+                );
+            }
+            if (count($found) >= self::OF_ONE) {
+                break;
+            }
+        }
+
+        return array_values($found);
+    }
+}

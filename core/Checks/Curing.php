@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks;
+
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Planning\Aside;
+use HiddenWire\Core\Planning\Cure;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+
+/**
+ * Tries what checks propose: made on the rig, looked at by the same check again, and heard in every situation. Only what takes the finding
+ * away, brings no other of its kind, and makes no cell worse is a cure.
+ */
+final class Curing
+{
+    /** Proposals of one rig that are tried. */
+    private const TRIALS = 60;
+
+    /** Work (see {@see Hearing::work()}) that all trials together may take. */
+    private const WORK = 4_000_000;
+
+    /** @var array<string, Check> by code */
+    private array $checks = [];
+
+    /** @var array<string, HeardPair>|null every cell as it is now */
+    private ?array $now = null;
+
+    private int $left;
+
+    /** Proposals that were not tried. */
+    public int $untried = 0;
+
+    public function __construct(private readonly Inspection $in)
+    {
+        foreach (Checks::all() as $check) {
+            $this->checks[$check->code()] = $check;
+        }
+        $this->left = (int) min(self::TRIALS, self::WORK / max(1, $in->base()->work()));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return list<Finding> with the cures that were found
+     */
+    public function of(array $findings): array
+    {
+        return array_map(fn (Finding $finding) => $finding->with(
+            cures: array_values(array_filter(array_map(
+                fn (Proposal $proposal) => $this->tried($finding, $proposal, $findings),
+                $finding->proposals,
+            ))),
+            proposals: [],
+        ), $findings);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function tried(Finding $finding, Proposal $proposal, array $findings): ?Cure
+    {
+        if ($this->left-- <= 0) {
+            $this->untried++;
+
+            return null;
+        }
+        try {
+            $rig = array_reduce($proposal->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $this->in->rig);
+        } catch (InvalidRig) {
+            return null;
+        }
+        $after = new Hearings($rig, [], $this->in->hearings);
+        $known = array_flip(array_map(fn (Finding $one) => $one->key(), $findings));
+        foreach (Checks::of($this->checks[$finding->code], new Inspection($after)) as $left) {
+            if ($left->key() === $finding->key() || ! isset($known[$left->key()])) {
+                return null;
+            }
+        }
+        $costs = $this->costs($after);
+
+        return $costs === null ? null : new Cure($proposal->sentence, $proposal->edits, [], $costs, $proposal->cost);
+    }
+
+    /** @return list<string>|null what else changes, in words; null where something gets worse */
+    private function costs(Hearings $after): ?array
+    {
+        $this->now ??= iterator_to_array($this->in->hearings->cells());
+        $costs = [];
+        foreach ($after->cells() as $key => $is) {
+            $was = $this->now[$key];
+            if ($is->verdict->rank() > $was->verdict->rank()) {
+                return null;
+            }
+            if ($is !== $was && ! $was->verdict->isAtOdds()) {
+                $costs[] = Aside::words($was, $is);
+            }
+        }
+
+        return array_values(array_unique(array_filter($costs)));
+    }
+}

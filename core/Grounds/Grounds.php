@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Grounds;
+
+use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Wiring;
+
+/**
+ * What joins the grounds of units: earth pins, shields, USB, HDMI and coaxial leads; not light, radio, network transformers, MIDI's
+ * optocouplers, and isolated sockets. Where an analog lead is part of a circle, hum runs along it.
+ */
+final readonly class Grounds
+{
+    /** The node of all earth pins: a unit can't be called so. */
+    private const EARTH = ' earth';
+
+    /** @var list<GroundEdge> every lead that joins the grounds of two units */
+    public array $edges;
+
+    /** @var list<string> units with an earth pin */
+    public array $earthed;
+
+    /** @var list<Cable> the fewest analog cables to isolate so that no circle has one in it, unbalanced ones before balanced */
+    public array $toIsolate;
+
+    /** @var list<GroundCycle> one for each cable to isolate: the circle that it closes */
+    public array $cycles;
+
+    /** @param  array<array-key, true>  $without  cables that are out, by id */
+    public function __construct(private Rig $rig, array $without = [])
+    {
+        $edges = [];
+        foreach (array_diff_key($rig->cables, $without) as $cable) {
+            if ($this->joins($cable)) {
+                $edges[] = new GroundEdge($cable, $this->isAnalog($cable), $this->isBalanced($cable));
+            }
+        }
+        $this->edges = $edges;
+        $this->earthed = array_values(array_map(fn ($unit) => $unit->id, array_filter(
+            $rig->units,
+            fn ($unit) => $rig->modelOf($unit)->supply === Supply::MainsEarthed,
+        )));
+        $this->cycles = $this->cyclesOf($edges);
+        $this->toIsolate = array_map(fn (GroundCycle $cycle) => $cycle->closing, $this->cycles);
+    }
+
+    /** Channels that isolators for all of them need: two for a stereo lead. */
+    public function channels(): int
+    {
+        return array_sum(array_map($this->channelsOf(...), $this->toIsolate));
+    }
+
+    /** Channels of an analog cable, both ways together. */
+    public function channelsOf(Cable $cable): int
+    {
+        $channels = 0;
+        foreach ((new Wiring($this->rig))->lanesOf($cable) as [$from, $lane]) {
+            $socket = $this->rig->socket($from);
+            $channels += count($socket->lanes[$lane]->channels
+                ?? range(1, $this->rig->modelOf($from->unit)->points[$socket->lanes[$lane]->point]->channels));
+        }
+
+        return max(1, $channels);
+    }
+
+    /** Where the isolator goes: the end that takes, since what the lead collects behind it does not count any more. */
+    public function receivingEnd(Cable $cable): SocketRef
+    {
+        $lanes = (new Wiring($this->rig))->lanesOf($cable);
+
+        return $lanes === [] ? $cable->to : $lanes[0][2];
+    }
+
+    private function joins(Cable $cable): bool
+    {
+        foreach ([$cable->from, $cable->to] as $end) {
+            $model = $this->rig->modelOf($end->unit);
+            // Headphones, a headset, a microphone with no power of their own: nothing runs on through them.
+            if ($model->family->isEndOfLine() && in_array($model->supply, [Supply::None, Supply::Phantom, Supply::Battery], true)) {
+                return false;
+            }
+        }
+        if ($this->rig->socket($cable->from)->isolated || $this->rig->socket($cable->to)->isolated || $cable->from->unit === $cable->to->unit) {
+            return false;
+        }
+
+        return match ($cable->type) {
+            CableType::Optical, CableType::Wireless, CableType::Network, CableType::Midi => false,
+            default => true,
+        };
+    }
+
+    private function isAnalog(Cable $cable): bool
+    {
+        $lanes = [...$this->rig->socket($cable->from)->lanes, ...$this->rig->socket($cable->to)->lanes];
+
+        return in_array('analog', $cable->type->media(), true)
+            && array_filter($lanes, fn (Lane $lane) => $lane->signal->isAnalog()) !== [];
+    }
+
+    private function isBalanced(Cable $cable): bool
+    {
+        return $this->rig->socket($cable->from)->balanced && $this->rig->socket($cable->to)->balanced && $cable->type->conductors() >= 2;
+    }
+
+    /**
+     * Leads that can't be isolated first, then balanced analog ones, then the others: each joins two parts, or closes a circle. So the
+     * analog ones that close circles are the fewest, and as many of them unbalanced as can be.
+     *
+     * @param  list<GroundEdge>  $edges
+     * @return list<GroundCycle>
+     */
+    private function cyclesOf(array $edges): array
+    {
+        $rank = fn (GroundEdge $edge): int => ! $edge->isAnalog ? 0 : ($edge->isBalanced ? 1 : 2);
+        usort($edges, fn (GroundEdge $a, GroundEdge $b) => $rank($a) <=> $rank($b));
+        /** @var array<array-key, array<array-key, Cable|null>> $near by node: its neighbours with the cable, null for an earth pin */
+        $near = [];
+        foreach ($this->earthed as $unit) {
+            $near[self::EARTH][$unit] = $near[$unit][self::EARTH] = null;
+        }
+        $cycles = [];
+        foreach ($edges as $edge) {
+            [$a, $b] = [$edge->cable->from->unit, $edge->cable->to->unit];
+            $path = $this->path($near, $a, $b);
+            if ($path !== null && $edge->isAnalog) {
+                $cycles[] = $this->cycle($edge->cable, $path);
+            } elseif ($path === null) {
+                $near[$a][$b] = $near[$b][$a] = $edge->cable;
+            }
+        }
+
+        return $cycles;
+    }
+
+    /**
+     * @param  array<array-key, array<array-key, Cable|null>>  $near
+     * @return list<array{string, Cable|null}>|null the steps from one to the other: to which node, by which cable
+     */
+    private function path(array $near, string $from, string $to): ?array
+    {
+        $came = [$from => null];
+        $open = [$from];
+        while ($open !== [] && ! array_key_exists($to, $came)) {
+            $next = [];
+            foreach ($open as $at) {
+                foreach ($near[$at] ?? [] as $node => $cable) {
+                    if (! array_key_exists($node, $came)) {
+                        $came[$node] = [(string) $at, $cable];
+                        $next[] = (string) $node;
+                    }
+                }
+            }
+            $open = $next;
+        }
+        if (! array_key_exists($to, $came)) {
+            return null;
+        }
+        $path = [];
+        for ($at = $to; $came[$at] !== null; $at = $came[$at][0]) {
+            array_unshift($path, [$at, $came[$at][1]]);
+        }
+
+        return $path;
+    }
+
+    /** @param  list<array{string, Cable|null}>  $path */
+    private function cycle(Cable $closing, array $path): GroundCycle
+    {
+        $units = [$closing->from->unit];
+        $cables = [];
+        $isByEarth = false;
+        foreach ($path as [$node, $cable]) {
+            $isByEarth = $isByEarth || $node === self::EARTH;
+            if ($node !== self::EARTH) {
+                $units[] = $node;
+            }
+            if ($cable !== null) {
+                $cables[] = $cable;
+            }
+        }
+
+        return new GroundCycle($closing, array_values(array_unique($units)), $cables, $isByEarth);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Planning;
+
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\HeardPair;
+
+/** What a change does besides to a cell that is as wished before and after. */
+final class Aside
+{
+    /** Levels that move by less are not worth a word. */
+    private const NOTICED_DB = 3.0;
+
+    /** "Music at Viewers gets 6.0 dB softer"; empty where nothing is worth a word. */
+    public static function words(HeardPair $was, HeardPair $is): string
+    {
+        $what = "{$was->source->name} at {$was->listener->name}";
+        [$before, $after] = [$was->level()?->value(), $is->level()?->value()];
+
+        return match (true) {
+            $after === null => $before === null ? '' : "{$what} is no longer heard",
+            $before === null => $was->wish?->want === Want::May ? '' : "{$what} is heard too",
+            abs($after - $before) >= self::NOTICED_DB => "{$what} gets ".number_format(abs($after - $before), 1).' dB '
+                .($after > $before ? 'louder' : 'softer'),
+            default => '',
+        };
+    }
+}
