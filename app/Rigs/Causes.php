@@ -6,12 +6,16 @@ namespace App\Rigs;
 
 use App\Models\Revision;
 use App\Models\Rig as Record;
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Support\Facades\Cache;
 
-/** The causes of what is not as wished in a rig: looked for once for a state of it, after a page has been shown, and kept. */
+/** The causes of what is not as wished in a rig, and what the checks find: looked for once for a state of it, after a page has been shown, and kept. */
 final class Causes
 {
     private const SECONDS = 86400;
@@ -36,10 +40,29 @@ final class Causes
     {
         $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation), $rig->situations));
         $diagnosis = new Diagnosis($hearings, $hearings->areAsWished() ? [] : self::earlier($at));
-        $found = new FoundCauses($diagnosis->causes(), count($diagnosis->cells()), $diagnosis->untried);
+        $in = new Inspection($hearings, CatalogueFiles::catalogue());
+        $curing = new Curing($in);
+        $findings = $curing->of(Checks::findings($in));
+        $found = new FoundCauses($diagnosis->causes(), count($diagnosis->cells()), $diagnosis->untried + $curing->untried, $findings,
+            self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $findings)));
         Cache::put(self::key($at), $found, self::SECONDS);
 
         return $found;
+    }
+
+    /**
+     * What was not found when somebody last looked; nothing is new the first time.
+     *
+     * @param  list<string>  $evidence
+     * @return list<string>
+     */
+    private static function fresh(Record $at, array $evidence): array
+    {
+        $key = "found:{$at->id}";
+        $last = Cache::get($key);
+        Cache::put($key, $evidence, self::SECONDS);
+
+        return is_array($last) ? array_values(array_diff($evidence, $last)) : [];
     }
 
     /** @return list<Rig> those that can still be read */

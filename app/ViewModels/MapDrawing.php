@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Rigs\Geometry;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HopKind;
 
@@ -30,9 +32,32 @@ final class MapDrawing
     /** @var array<string, true> units that a highlighted way passes */
     public array $touched = [];
 
-    /** @param  array<value-of<Pen>, list<Arrival>>  $highlighted  arrivals by pen */
-    public function __construct(public readonly MapGraph $map, public readonly Geometry $geometry, array $highlighted)
-    {
+    /** @var array<string, true> lines that a finding rests on, by edge */
+    public array $evidenceEdges = [];
+
+    /** @var array<string, true> units that it rests on */
+    public array $evidenceUnits = [];
+
+    /**
+     * @param  array<value-of<Pen>, list<Arrival>>  $highlighted  arrivals by pen
+     * @param  list<object>  $evidence  elements that a finding is about
+     */
+    public function __construct(
+        public readonly MapGraph $map,
+        public readonly Geometry $geometry,
+        array $highlighted,
+        array $evidence = [],
+    ) {
+        foreach ($evidence as $at) {
+            if ($at instanceof CableRef) {
+                $this->evidenceEdges["cable:{$at->cable}"] = true;
+            } elseif (isset($at->unit)) {
+                $this->evidenceUnits[$at->unit] = true;
+                if ($at instanceof PointRef) {
+                    $this->evidenceEdges["pick:{$at}"] = true;
+                }
+            }
+        }
         foreach ($map->plates as $plates) {
             foreach ($plates as $plate) {
                 [$x, $y, $width] = $geometry->boxes["unit:{$plate->unit}"];

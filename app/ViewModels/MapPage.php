@@ -23,7 +23,12 @@ final readonly class MapPage
         $this->map = new MapGraph($page->hearing->graph, $page->depth);
         $isKnown = $layout !== null && $layout->structure === $this->map->structure();
         $geometry = $isKnown ? Geometry::of($layout->geometry, $this->map) : Geometry::adapted($layout?->geometry, $this->map);
-        $this->drawing = $geometry === null ? null : new MapDrawing($this->map, $geometry, $page->highlighted());
+        $this->drawing = $geometry === null ? null : new MapDrawing(
+            $this->map,
+            $geometry,
+            $page->highlighted(),
+            $page->finding->about ?? [],
+        );
         $this->task = $geometry !== null && ($isKnown || ! $page->canEdit) ? null : [
             'structure' => $this->map->structure(),
             'depth' => $page->depth->value,

@@ -10,6 +10,8 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
@@ -69,6 +71,9 @@ final readonly class RigPage
     /** The causes of what is not as wished, where they have been looked for. */
     public ?FoundCauses $causes;
 
+    /** A finding whose evidence is lit on the map. */
+    public ?Finding $finding;
+
     /** A cure as it would be. */
     public ?Preview $preview;
 
@@ -105,7 +110,8 @@ final readonly class RigPage
         $this->brush = $this->canEdit && $view === 'wishes' ? Brush::tryFrom($asked('brush')) : null;
         $this->hearing = Heard::in($this->rig, $situation);
         Heard::note($record, $situation, $this->hearing);
-        $this->causes = in_array($view, ['wishes', 'wiring'], true) ? $this->look($record) : null;
+        $this->causes = $this->look($record);
+        $this->finding = $this->causes?->finding($asked('finding'));
         $cure = $this->causes?->cure($asked('try'));
         $this->preview = $cure === null ? null : new Preview($asked('try'), $cure, $this->rig, $this->situation, $this->hearing);
         $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
@@ -181,6 +187,7 @@ final readonly class RigPage
             'focus' => $this->focus ? '1' : null,
             'scope' => WishScope::tryFrom($this->asked('scope'))?->value,
             'brush' => in_array($view, [null, 'wishes'], true) ? $this->brush?->value : null,
+            'finding' => in_array($view ?? $this->view, ['wiring', 'checks'], true) ? $this->finding?->evidence() : null,
             'against' => $this->difference?->before->graph->state->situation->id,
             'select' => match (true) {
                 $this->selectedUnit !== null => "unit:{$this->selectedUnit}",
@@ -242,6 +249,36 @@ final readonly class RigPage
     public function acceptedCauses(): array
     {
         return array_diff_key($this->causes->causes ?? [], $this->openCauses());
+    }
+
+    /** @return array<int, Finding> by their place among all: those that nobody has accepted */
+    public function openFindings(): array
+    {
+        return array_filter(
+            $this->causes->findings ?? [],
+            fn (Finding $finding) => $this->rig->papers->acceptanceOf($finding->evidence()) === null,
+        );
+    }
+
+    /** "2 faults, 5 risks, 1 new": of what nobody has accepted; empty where nothing is found, null where nobody has looked. */
+    public function found(): ?string
+    {
+        if ($this->causes === null) {
+            return null;
+        }
+        $open = $this->openFindings();
+        $counts = array_map(
+            fn (Severity $severity) => count(array_filter($open, fn (Finding $one) => $one->severity === $severity)),
+            Severity::cases(),
+        );
+        $words = array_map(
+            fn (Severity $severity, int $count) => $count === 0 ? '' : Count::of($count, $severity->value),
+            Severity::cases(),
+            $counts,
+        );
+        $fresh = count(array_filter($open, fn (Finding $one) => in_array($one->evidence(), $this->causes->fresh ?? [], true)));
+
+        return implode(', ', array_filter([...$words, $fresh === 0 ? '' : "{$fresh} new"]));
     }
 
     /** "3 causes for 10 cells": of what nobody has accepted. */

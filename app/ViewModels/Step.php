@@ -14,6 +14,7 @@ enum Step: string
     case Recipes = 'recipes';
     case Names = 'names';
     case Tracks = 'tracks';
+    case Checks = 'checks';
     case Situations = 'situations';
     case Doubts = 'doubts';
     case Cables = 'cables';
@@ -23,7 +24,7 @@ enum Step: string
     case History = 'history';
 
     /** Those of the rail, each with the key of its number. */
-    public const RAIL = [self::Wishes, self::Stock, self::Wiring, self::Computers, self::Recipes, self::Tracks];
+    public const RAIL = [self::Wishes, self::Stock, self::Wiring, self::Computers, self::Recipes, self::Tracks, self::Checks];
 
     public function label(): string
     {

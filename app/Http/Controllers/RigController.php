@@ -19,6 +19,7 @@ use App\Rigs\Starters;
 use App\Rigs\StoredRig;
 use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
+use App\ViewModels\ChecksPage;
 use App\ViewModels\Computers;
 use App\ViewModels\Doubts;
 use App\ViewModels\NamesPage;
@@ -149,6 +150,11 @@ final class RigController
         return $this->step($request, $rig, Step::Tracks, fn (RigPage $page) => ['tracks' => new TracksPage($page)]);
     }
 
+    public function checks(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Checks, fn (RigPage $page) => ['checks' => new ChecksPage($page)]);
+    }
+
     public function situations(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Situations, fn (RigPage $page) => ['cards' => SituationCard::all($page)]);
@@ -180,12 +186,12 @@ final class RigController
     }
 
     /** Looks for the causes of what is not as wished: a page asks for it once it is shown, and is drawn anew when they are found. */
-    public function causes(Rig $rig): Response
+    public function causes(Request $request, Rig $rig): JsonResponse
     {
         Gate::authorize('view', $rig);
         Causes::of($rig, StoredRig::load($rig));
 
-        return response()->noContent();
+        return response()->json(['found' => (new RigPage($rig, 'checks', $request))->found()]);
     }
 
     public function document(Rig $rig): StreamedResponse

@@ -118,7 +118,8 @@ final class PaperForms
     {
         $record = $in->record?->fresh();
         $evidence = $in->text('evidence', 16);
-        foreach ($record === null ? [] : Causes::of($record, $in->rig)->causes as $cause) {
+        $found = $record === null ? null : Causes::of($record, $in->rig);
+        foreach ([...$found->causes ?? [], ...$found->findings ?? []] as $cause) {
             if ($cause->evidence() === $evidence) {
                 $why = $in->text('why', Bounds::WHY) ?: $in->refuse('why', 'Say why it may stay.');
 

@@ -29,7 +29,8 @@ final readonly class Length implements Check
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
-                    "{$cable->label} is {$this->metres($cable->lengthM)} m of {$cable->type->words()}, and {$this->metres($most)} m is what it carries well",
+                    "{$cable->label} is {$this->metres($cable->lengthM)} m long, and {$cable->type->article()} {$cable->type->words()} lead "
+                        ."of its kind carries {$this->metres($most)} m well",
                     $why,
                     [new CableRef($cable->id)],
                 );

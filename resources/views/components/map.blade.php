@@ -26,6 +26,13 @@
             @endforeach
         @endforeach
     </g>
+    @if ($drawing->evidenceEdges !== [])
+        <g class="evidence" aria-hidden="true">
+            @foreach ($map->edges as $edge)
+                @if (isset($drawing->evidenceEdges[$edge->id])) <path class="evidence-stroke" d="{{ MapDrawing::path($geometry->lines[$edge->id]['points']) }}"/> @endif
+            @endforeach
+        </g>
+    @endif
     @foreach ($map->edges as $edge)
         @php
             $line = $geometry->lines[$edge->id];
@@ -54,7 +61,7 @@
                 [$x, $y, $w, $h] = $geometry->boxes["unit:{$plate->unit}"];
                 $isSelected = $page->selectedUnit === $plate->unit;
             @endphp
-            <g class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif">
+            <g class="plate @if ($plate->isProgram) program @endif @if ($isSelected) selected @endif @if (isset($drawing->touched[$plate->unit])) lit @endif @if (isset($drawing->evidenceUnits[$plate->unit])) evident @endif">
                 <a class="plate-open" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}" data-unit="{{ $plate->unit }}" @if ($isSelected) aria-current="true" @endif>
                     <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
                     <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>

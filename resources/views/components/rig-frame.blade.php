@@ -19,6 +19,8 @@
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
                 @if ($odds > 0) <strong>{{ $odds }}</strong> not as wished @else {{ ucfirst($page->standing()) }} @endif
             </a>
+            @php $found = $page->found(); @endphp
+            <a class="found-count" href="{{ $page->url([], 'checks') }}" @if ($found === null && ! in_array($page->view, ['wishes', 'wiring', 'checks'], true) && count($page->rig->units) <= 150) x-data="found" data-key="found-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" x-text="says" @endif>{{ $found === null ? 'Checks' : ($found === '' ? 'Nothing found' : $found) }}</a>
             <a class="plain find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)" aria-label="Find"><i class="bi bi-search" aria-hidden="true"></i></a>
             @if ($page->canEdit) <div class="undo"><x-undo :page="$page" /></div> @endif
             <button type="button" class="plain keys-open" data-key-list title="Keys (?)" aria-label="Keys"><i class="bi bi-keyboard" aria-hidden="true"></i></button>

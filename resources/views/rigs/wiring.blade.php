@@ -32,6 +32,12 @@
                 @endif
             </div>
         </div>
+        @if ($page->finding !== null)
+            <p class="evidence-says"><strong>{{ $page->finding->sentence }}</strong>
+                @if ($page->preview !== null) <span>{{ $page->preview->cure->sentence }}</span> @endif
+                <a href="{{ $page->url([], 'checks') }}#finding-{{ $page->finding->evidence() }}">Back to the finding</a>
+                <a href="{{ $page->url(['finding' => null]) }}">Stop showing it</a></p>
+        @endif
         <nav class="places" aria-label="Places on the map">
             <button type="button" data-zoom="fit">Whole map</button>
             @foreach ($wiring->map->plates as $place => $plates) @if ($plates !== []) <button type="button" data-zoom-place="{{ $place }}">{{ $page->rig->places[$place]->name }}</button> @endif @endforeach
