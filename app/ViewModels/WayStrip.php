@@ -82,6 +82,9 @@ final readonly class WayStrip
             Verdict::OneSided => $pair->loss?->words()
                 ?? 'is heard on '.($pair->channels() === 'both' ? 'both sides' : "the {$pair->channels()} side")
                     .', and should be on the '.($pair->wish->side->value ?? 'other').' only',
+            Verdict::TooQuiet => 'arrives '.($pair->isFarTooQuiet() ? 'far ' : '')."too quiet: {$pair->level()?->text()} dB",
+            Verdict::Overloads => 'overloads'.($pair->overload === null ? ''
+                : " {$pair->overload->hop->label} by ".number_format($pair->overload->overDb, 1).' dB'),
             Verdict::Unwished => 'is heard'.self::times($pair).'; no wish is set',
             Verdict::Silent => 'is not heard; no wish is set',
             Verdict::Uncounted => 'has too many signal paths to count'

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Checks;
 
 use HiddenWire\Core\Document\Catalogue;
+use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
@@ -24,6 +28,12 @@ final class Inspection
     public readonly Wiring $wiring;
 
     public readonly Joints $joints;
+
+    /** Chains that are looked at. */
+    private const CHAINS = 400;
+
+    /** @var list<array{HeardPair, Chain}>|null */
+    private ?array $chains = null;
 
     /** @var array<string, Passage> by situation */
     private array $passages = [];
@@ -58,6 +68,27 @@ final class Inspection
     public function passage(string $situation): Passage
     {
         return $this->passages[$situation] ??= new Passage($this->graph($situation));
+    }
+
+    /**
+     * How loud what goes out is stage by stage, in the base: to the air, onto tracks, to callers. Of a large rig the first of them.
+     *
+     * @return list<array{HeardPair, Chain}>
+     */
+    public function chains(): array
+    {
+        if ($this->chains === null) {
+            $this->chains = [];
+            foreach ($this->base()->all() as $pair) {
+                $goesOut = in_array($pair->listener->kind, [ListenerKind::Stream, ListenerKind::Track, ListenerKind::Caller], true);
+                $chain = $goesOut && $pair->wish !== null && $pair->wish->want !== Want::MustNot && count($this->chains) < self::CHAINS
+                    ? Chain::of($this->base()->graph, $pair)
+                    : null;
+                $this->chains = $chain === null ? $this->chains : [...$this->chains, [$pair, $chain]];
+            }
+        }
+
+        return $this->chains;
     }
 
     /** Null for the base: changes are made for good there. */

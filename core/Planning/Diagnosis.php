@@ -8,6 +8,7 @@ use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Effects;
 use HiddenWire\Core\Planning\Remedies\Faders;
 use HiddenWire\Core\Planning\Remedies\Leads;
+use HiddenWire\Core\Planning\Remedies\Levels;
 use HiddenWire\Core\Planning\Remedies\Locks;
 use HiddenWire\Core\Planning\Remedies\Moves;
 use HiddenWire\Core\Planning\Remedies\NamedSettings;
@@ -76,6 +77,7 @@ final class Diagnosis
             new NamedSettings,
             new Presence,
             new Faders,
+            new Levels,
             new Picks,
             new Devices,
             new Systems,

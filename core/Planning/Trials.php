@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Planning\Remedies\Levels;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\HeardPair;
@@ -16,6 +17,9 @@ use HiddenWire\Core\Signal\Verdict;
  */
 final class Trials
 {
+    /** Gains and faders that are tried with what joins a sound. */
+    private const LEVELS = 3;
+
     /** @var array<string, HeardPair> every cell as it is now, by key */
     private readonly array $now;
 
@@ -48,7 +52,7 @@ final class Trials
     }
 
     /** What comes of a change that brings a cell to its wish; null where it does not, or makes something worse. */
-    public function outcome(Candidate $candidate, Cell $cell): ?Outcome
+    public function outcome(Candidate $candidate, Cell $cell, bool $isLevelled = false): ?Outcome
     {
         if (array_key_exists($candidate->key, $this->outcomes)) {
             $known = $this->outcomes[$candidate->key];
@@ -62,11 +66,29 @@ final class Trials
         $this->count++;
         $after = new Hearings($rig, [], $this->hearings);
         $pair = $after->ofSource($cell->situation, $cell->source)->pair($cell->source, $cell->listener);
+        if (in_array($pair->verdict, [Verdict::TooQuiet, Verdict::Overloads], true) && ! $isLevelled
+            && $this->now[$cell->key()]->verdict !== $pair->verdict) {
+            return $this->levelled($candidate, $cell, $pair, $after);
+        }
         if ($pair->verdict->isAtOdds() || ! $this->isHonest($cell->key(), $pair)) {
             return null;
         }
 
         return $this->outcomes[$candidate->key] = $this->compared($candidate, $after);
+    }
+
+    /** What is joined may have to be set to its level, too: a microphone that is plugged in needs its gain. */
+    private function levelled(Candidate $candidate, Cell $cell, HeardPair $pair, Hearings $after): ?Outcome
+    {
+        $tried = 0;
+        foreach ((new Levels)->candidates(new Trouble($cell, $pair, $after->in($cell->situation))) as $level) {
+            $outcome = $tried++ < self::LEVELS ? $this->outcome($candidate->with($level), $cell, isLevelled: true) : null;
+            if ($outcome !== null) {
+                return $this->outcomes[$candidate->key] = $outcome;
+            }
+        }
+
+        return null;
     }
 
     private function made(Candidate $candidate): ?Rig

@@ -110,7 +110,8 @@ final readonly class Unmended
                 : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
                 : 'No switch, device or cable that the rig has now would bring it without making something else worse.')];
         }
-        $merged = (new Merging($hearing))->of($pair);
+        $isOfLevel = in_array($pair->verdict, [Verdict::TooQuiet, Verdict::Overloads], true);
+        $merged = $isOfLevel ? null : (new Merging($hearing))->of($pair);
         if ($merged !== null) {
             return [
                 "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
@@ -125,6 +126,15 @@ final readonly class Unmended
             Verdict::OneSided => [
                 "{$what} ".($pair->loss?->words() ?? "is not on the {$pair->wish?->side?->value} side only, as wished"),
                 'No switch, device or lead that the rig has now would bring the rest of it.',
+            ],
+            Verdict::TooQuiet => [
+                "{$what} arrives ".($pair->isFarTooQuiet() ? 'far ' : '')."too quiet: {$pair->level()?->text()} dB",
+                'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.',
+            ],
+            Verdict::Overloads => [
+                "{$what} overloads ".($pair->overload === null ? 'what it passes' : $names->of($pair->overload->hop->at)).' by '
+                    .number_format($pair->overload->overDb ?? 0.0, 1).' dB',
+                'No gain or fader before it goes far enough down. Take another input, or put a pad in.',
             ],
             Verdict::Doubled => ["{$what} arrives twice", 'Nothing stops one of the two without making something else worse.'],
             default => ["{$what} is heard and must not be", 'Nothing stops it without making something else worse.'],

@@ -55,17 +55,16 @@ enum MeasureKind: string
     public function usual(): ?float
     {
         return match ($this) {
-            // ISO 9921: normal speech, 60 dB(A) at one metre.
-            self::Speech => 60.0,
-            // A hand's width and a half: where one talks into a microphone on an arm.
-            self::Distance => 0.15,
+            // ISO 9921: a raised voice, as one talks to an audience, 66 dB(A) at one metre.
+            self::Speech => 66.0,
             // A quiet living room.
             self::Noise => 35.0,
             // Clear of what plays below: ITU-R BS.1770 users aim for 4 to 8 dB.
             self::VoiceOver => 6.0,
             self::Rate => 48_000.0,
             self::Depth => 24.0,
-            self::Delay, self::Card, self::Length => null,
+            // It depends on the microphone.
+            self::Distance, self::Delay, self::Card, self::Length => null,
         };
     }
 

@@ -408,7 +408,9 @@ final class GraphBuilder
                 $this->graph->exit("{$outAt->unit}/{$out->point}"), $this->graph->entry("{$inAt->unit}/{$in->point}"),
                 $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
                 $this->delayOf($cable),
-                HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal)));
+                HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal),
+                roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() ? null
+                    : $inSocket->maxDbu - Headroom::nominal($outSocket, $out->signal)));
         }
     }
 

@@ -30,7 +30,15 @@ final class HeardPair
         private readonly \Closure $find,
         /** Whether anything of the source leads to the listener, however quiet. */
         public readonly bool $isReached,
+        /** Where it is louder than what it passes can take; null where it is nowhere, or nobody has looked. */
+        public readonly ?Overload $overload = null,
     ) {
+    }
+
+    /** So far under nominal that nobody notices it at all. */
+    public function isFarTooQuiet(): bool
+    {
+        return $this->verdict === Verdict::TooQuiet && $this->level()?->value() <= -Sum::FAR_TOO_QUIET_DB + Sum::ROUNDING_DB;
     }
 
     public function isHeard(): bool

@@ -54,6 +54,11 @@ final class Hearing
 
     private readonly Sum $nothing;
 
+    private readonly Headroom $headroom;
+
+    /** @var array{string, bool}|null the source that was last looked at for being too loud anywhere */
+    private ?array $loud = null;
+
     /** @var array{string, list<array{Origin, list<Spread>}>}|null the source that was spread last */
     private ?array $last = null;
 
@@ -67,6 +72,7 @@ final class Hearing
         $this->gains = new LoopGains($this->channels);
         $this->wayFinder = new WayFinder($graph, $this->channels);
         $this->effort = new Effort;
+        $this->headroom = new Headroom($graph);
         $this->find = $this->waysOf(...);
         $this->nothing = Sum::nothing();
         $ears = [];
@@ -336,11 +342,34 @@ final class Hearing
             $doubling !== null => Verdict::Doubled,
             $loss !== null || ($wish->side !== null && ! $isAside) => Verdict::OneSided,
             $wish->treatment !== null && $this->isTreatedOtherwise($source, $listener, $wish->treatment) => Verdict::Treated,
+            $wish->want === Want::Must && $sum->level?->value() <= -Sum::TOO_QUIET_DB + Sum::ROUNDING_DB => Verdict::TooQuiet,
             default => Verdict::Ok,
         };
-        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, true);
+        $overload = null;
+        if ($verdict === Verdict::Ok && $this->mayOverload($source, $spreads)) {
+            $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
+            $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
+            $verdict = $overload === null ? $verdict : Verdict::Overloads;
+        }
+        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, true, $overload);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
+    }
+
+    /** @param  list<array{Origin, list<Spread>}>  $spreads */
+    private function mayOverload(Source $source, array $spreads): bool
+    {
+        if ($this->loud === null || $this->loud[0] !== $source->id) {
+            $may = false;
+            foreach ($spreads as [$origin, $ofParts]) {
+                foreach ($ofParts as $spread) {
+                    $may = $may || $this->headroom->mayBeExceeded($source, $spread, $origin->db->value());
+                }
+            }
+            $this->loud = [$source->id, $may];
+        }
+
+        return $this->loud[1];
     }
 
     /** Whether the strongest way passes effects where the sound has to be dry, or none where it has to be processed. */

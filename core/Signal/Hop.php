@@ -23,6 +23,7 @@ final readonly class Hop
     /**
      * @param  PointRef|null  $pick  for a program's pick, the program's point
      * @param  int  $leaving  the channels of the point or device before it that the signal leaves by: bit c for channel c
+     * @param  float|null  $roomDb  dB above nominal that the input takes which it leads to; null for as much as usual
      */
     public function __construct(
         public HopKind $kind,
@@ -35,6 +36,7 @@ final readonly class Hop
         public Milliseconds $time,
         public ?PointRef $pick = null,
         public int $leaving = 0,
+        public ?float $roomDb = null,
     ) {
         $this->ref = (string) $at;
     }

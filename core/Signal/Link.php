@@ -25,6 +25,7 @@ final readonly class Link
      * @param  float  $gainDb  on top of the map's factors
      * @param  PointRef|RouteRef|CableRef|DeviceRef|UnitRef|AirRef  $at  the element of the rig that it comes from
      * @param  PointRef|null  $pick  where a link is a program's pick: the program's point
+     * @param  float|null  $roomDb  dB above nominal that the input takes which it leads to; null for as much as usual
      * @param  string|null  $clock  the unit whose converter clock the signal passes; null where no clock of its own is passed
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class Link
         public ?BlockKind $block = null,
         public ?PointRef $pick = null,
         public ?string $clock = null,
+        public ?float $roomDb = null,
     ) {
     }
 
@@ -48,7 +50,7 @@ final readonly class Link
     {
         return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind
             && $this->gainDb === $other->gainDb
-            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock
+            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock && $this->roomDb === $other->roomDb
                 && $this->map === $other->map && (string) $this->at === (string) $other->at;
     }
 
@@ -68,6 +70,7 @@ final readonly class Link
             $block,
             $this->pick,
             $this->clock,
+            $this->roomDb,
         );
     }
 

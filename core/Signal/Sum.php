@@ -13,11 +13,17 @@ final readonly class Sum
     /** What counts as heard: within this of the source's own level. 60 dB below speech at 65 dB SPL lies at the threshold of hearing. */
     public const HEARD_DB = 60.0;
 
+    /** So far under nominal level nobody follows speech: 40 dB below 65 dB SPL is under the noise of a quiet room. */
+    public const TOO_QUIET_DB = 40.0;
+
+    /** What a microphone without its preamp's gain comes to. */
+    public const FAR_TOO_QUIET_DB = 50.0;
+
     /** A side this much below the other counts as silent: 20 dB is what a listener takes for "only in one ear". */
     public const ONE_SIDED_DB = 20.0;
 
     /** Decibels are kept in hundredths: a level that rounds to the limit is at it. */
-    private const ROUNDING_DB = 0.005;
+    public const ROUNDING_DB = 0.005;
 
     /** @var list<Slot> that are heard at all */
     private array $slots;

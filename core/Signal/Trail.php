@@ -77,6 +77,7 @@ final readonly class Trail
                 $time,
                 $link->pick,
                 $step->leaving,
+                $link->roomDb,
             );
         }
 

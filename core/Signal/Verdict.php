@@ -18,6 +18,10 @@ enum Verdict: string
     case OneSided = 'one-sided';
     /** It comes processed where it has to be dry, or the other way. */
     case Treated = 'treated';
+    /** It arrives, but so far under nominal level that nobody follows it. */
+    case TooQuiet = 'too-quiet';
+    /** It is louder somewhere than what it passes can take. */
+    case Overloads = 'overloads';
     case Unwished = 'unwished';
     case Silent = 'silent';
     case Uncounted = 'uncounted';
@@ -25,7 +29,8 @@ enum Verdict: string
     public function isAtOdds(): bool
     {
         return match ($this) {
-            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Treated, self::Uncounted => true,
+            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Treated, self::TooQuiet, self::Overloads,
+            self::Uncounted => true,
             default => false,
         };
     }
@@ -35,7 +40,7 @@ enum Verdict: string
     {
         return match ($this) {
             self::Ok, self::Unwished, self::Silent => 0,
-            self::OneSided, self::Doubled, self::Treated => 1,
+            self::OneSided, self::Doubled, self::Treated, self::TooQuiet, self::Overloads => 1,
             self::Missing, self::Leak, self::Uncounted => 2,
             self::Loop => 3,
         };

@@ -23,6 +23,12 @@
         @case(HiddenWire\Core\Signal\Verdict::Loop)
             <path class="line thick" d="M0,0 C2,-3 5,-1 4,2 C3,6 -4,6 -5,1 C-6,-5 1,-8 6,-5"/>
             @break
+        @case(HiddenWire\Core\Signal\Verdict::TooQuiet)
+            <circle r="6" class="line"/><path class="fill" d="M-4.5,4 A6,6 0 0 0 4.5,4 Z"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::Overloads)
+            <path class="fill" d="M-5.6,-2 A6,6 0 1 0 5.6,-2 Z"/><path class="line thick" d="M-6.5,-5.5 H6.5"/>
+            @break
         @case(HiddenWire\Core\Signal\Verdict::Unwished)
             <circle r="2.5" class="fill"/>
             @break

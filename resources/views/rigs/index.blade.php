@@ -43,7 +43,7 @@
                         @elseif ($card->atOdds() === 0)
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
-                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'treated', 'loop', 'uncounted'] as $verdict)
+                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'treated', 'too-quiet', 'overloads', 'loop', 'uncounted'] as $verdict)
                                 @if (($card->counts[$verdict] ?? 0) > 0)
                                     <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" /> {{ $card->counts[$verdict] }} {{ $verdict }}</span>
                                 @endif

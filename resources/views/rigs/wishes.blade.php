@@ -125,6 +125,8 @@
                 <li><x-verdict :verdict="Verdict::Doubled" /> doubled</li>
                 <li><x-verdict :verdict="Verdict::OneSided" /> a side or a part is lost</li>
                 <li><x-verdict :verdict="Verdict::Treated" /> not dry, or not processed, as wished</li>
+                <li><x-verdict :verdict="Verdict::TooQuiet" /> too quiet</li>
+                <li><x-verdict :verdict="Verdict::Overloads" /> overloads</li>
                 <li><x-verdict :verdict="Verdict::Loop" /> loop</li>
                 <li><x-verdict :verdict="Verdict::Unwished" /> heard, no wish set</li>
             </ul>

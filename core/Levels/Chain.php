@@ -1,0 +1,299 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Levels;
+
+use HiddenWire\Core\Equipment\Capsule;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Realm;
+use HiddenWire\Core\Equipment\SignalKind;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\MeasureKind;
+use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Arrival;
+use HiddenWire\Core\Signal\Headroom;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hop;
+use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\SignalGraph;
+
+/**
+ * A sound stage by stage along its strongest way: in dBu on leads, in dBFS inside units, with its noise. A voice begins with the sound
+ * pressure at the capsule; what has no capsule begins at nominal level, or as loud as somebody has measured.
+ */
+final class Chain
+{
+    /** Peaks of speech above its usual level (ITU-T P.56: 10 to 14 dB). */
+    public const CREST_DB = 12.0;
+
+    /** Where the usual level is to be inside: peaks then stand at half of the scale. EBU R 68. */
+    public const TARGET_DBFS = -Headroom::USUAL_DB;
+
+    /** One pascal. */
+    private const PASCAL_DB = 94.0;
+
+    private const DBU_VOLT = 0.775;
+
+    /** Noise of 200 ohms over 20 kHz at room temperature. */
+    private const RESISTOR_DBU = -129.6;
+
+    /** A converter of today. */
+    private const CONVERTER_DBFS = -110.0;
+
+    /** A preamp where its unit says nothing. */
+    private const EIN_DBU = -125.0;
+
+    /** A microphone that has electronics, or noise of its own, hangs on an arm; others are held close. Metres. */
+    private const ON_AN_ARM_M = 0.15;
+
+    private const CLOSE_M = 0.05;
+
+    /** A preamp with its gain all the way down, where its unit says nothing. */
+    private const MICROPHONE_MAX_DBU = 12.0;
+
+    /** Ohms, where units say nothing. */
+    private const OUTPUT_OHM = ['microphone' => 200.0, 'headphone' => 10.0];
+
+    private const LINE_OUTPUT_OHM = 150.0;
+
+    private const INPUT_OHM = ['microphone' => 3000.0, 'headphone' => 32.0, 'instrument' => 1_000_000.0];
+
+    private const LINE_INPUT_OHM = 10_000.0;
+
+    /** @var list<Stage> */
+    public readonly array $stages;
+
+    /** Inside the last unit that is no passive one, dBFS. */
+    public readonly float $end;
+
+    /** The noise there, dBFS. */
+    public readonly float $endFloor;
+
+    /** The preamp: the first gain behind the microphone; null where there is none. */
+    public readonly ?Preamp $preamp;
+
+    /** Whether it begins with a capsule whose sensitivity is known. */
+    public readonly bool $isFromCapsule;
+
+    private readonly Rig $rig;
+
+    private readonly Wiring $wiring;
+
+    /**
+     * @param  float  $boost  dB of a booster that is thought to be in the first lead
+     */
+    private function __construct(private readonly SignalGraph $graph, HeardPair $pair, Arrival $arrival, private readonly float $boost)
+    {
+        $this->rig = $graph->rig;
+        $this->wiring = new Wiring($this->rig);
+        $names = new Names($this->rig);
+        $origin = $arrival->hops[0];
+        $at = $origin->at instanceof PointRef ? $origin->at : $arrival->ear;
+        $capsule = $this->rig->point($at)->capsule;
+        $this->isFromCapsule = $capsule !== null;
+        $level = $capsule === null
+            ? self::TARGET_DBFS + ($pair->source->loudness?->value() ?? 0.0) + $origin->level->value()
+            : $this->pressure($pair, $at) + $origin->level->value() + self::ofPascal($capsule);
+        $floor = $capsule === null ? self::CONVERTER_DBFS : self::together(
+            self::RESISTOR_DBU,
+            $this->roomNoise($at) + self::ofPascal($capsule),
+            ...($capsule->noiseDb === null ? [] : [$capsule->noiseDb + self::ofPascal($capsule)]),
+        );
+        $isAnalog = $capsule !== null;
+        $max = $capsule?->maxDb === null ? null : $capsule->maxDb + self::ofPascal($capsule);
+        $stages = [new Stage($origin, $names->of($at), $isAnalog, $level, $isAnalog ? $max : 0.0, $floor)];
+        [$end, $endFloor, $preamp, $unit] = [$level, $floor, null, $at->unit];
+        foreach (array_slice($arrival->hops, 1) as $hop) {
+            // What a microphone's model has as a loss is in its sensitivity.
+            if ($capsule !== null && isset($hop->at->unit) && $hop->at->unit === $at->unit && $hop->kind === HopKind::Route) {
+                continue;
+            }
+            $isLead = $hop->kind === HopKind::Cable && $hop->realm === Realm::Analog && $hop->at instanceof CableRef;
+            if ($isLead) {
+                [$level, $floor, $isAnalog, $stage] = $this->alongLead($hop, $unit, $names, $level, $floor, $isAnalog,
+                    count($stages) === 1);
+                $stages[] = $stage;
+                $unit = $this->otherEnd($hop, $unit);
+            } else {
+                $unit = $hop->pick->unit ?? $hop->at->unit ?? $unit;
+                $level += $hop->gain->value();
+                $floor += $hop->gain->value();
+                if ($hop->kind === HopKind::Gain && $preamp === null && ! $isAnalog && $capsule !== null && $hop->at instanceof PointRef) {
+                    $preamp = $this->preampAt($hop->at, $hop->gain, $level);
+                }
+                if ($hop->gain->value() !== 0.0 || $hop->kind === HopKind::Device) {
+                    $isFloating = $hop->realm === Realm::Computer && $hop->kind !== HopKind::Device;
+                    $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $isAnalog || $isFloating ? null : 0.0, $floor);
+                }
+            }
+            if (! $isAnalog) {
+                [$end, $endFloor] = [$level, $floor];
+            }
+        }
+        $this->stages = $stages;
+        $this->end = $end;
+        $this->endFloor = $endFloor;
+        $this->preamp = $preamp;
+    }
+
+    /** Null where the sound is not heard there. */
+    public static function of(SignalGraph $graph, HeardPair $pair, float $boost = 0.0): ?self
+    {
+        $arrival = $pair->isHeard() ? $pair->arrivals()[0] ?? null : null;
+
+        return $arrival === null ? null : new self($graph, $pair, $arrival, $boost);
+    }
+
+    /** How far the sound stands above the noise at its end, dB. */
+    public function overNoise(): float
+    {
+        return $this->end - $this->endFloor;
+    }
+
+    /** dBu of a capsule at some sound pressure, less that pressure: 1.6 mV/Pa gives -53.7 dBu at 94 dB SPL, so -147.7. */
+    public static function ofPascal(Capsule $capsule): float
+    {
+        return 20 * log10($capsule->mvPerPa / 1000 / self::DBU_VOLT) - self::PASCAL_DB;
+    }
+
+    /** What a load takes of a source's level: 20 log10(Zp / (Zs + Zp)), loads in parallel; dB. */
+    public static function loaded(float $sourceOhm, float ...$loadsOhm): float
+    {
+        $parallel = 1 / array_sum(array_map(fn (float $ohm) => 1 / max(0.001, $ohm), $loadsOhm));
+
+        return 20 * log10($parallel / ($sourceOhm + $parallel));
+    }
+
+    /** Noises add by their power. */
+    private static function together(float ...$noises): float
+    {
+        return 10 * log10(array_sum(array_map(fn (float $db) => 10 ** ($db / 10), $noises)));
+    }
+
+    /** dB SPL at the capsule: what somebody talks with at one metre, closer by. */
+    private function pressure(HeardPair $pair, PointRef $at): float
+    {
+        $papers = $this->rig->papers;
+        $speech = $papers->measured(MeasureKind::Speech)["sources/{$pair->source->id}"] ?? MeasureKind::Speech->usual();
+        $capsule = $this->rig->point($at)->capsule;
+        $distance = $papers->measured(MeasureKind::Distance)["units/{$at->unit}/points/{$at->point}"]
+            ?? ($capsule?->noiseDb === null ? self::CLOSE_M : self::ON_AN_ARM_M);
+
+        return $speech - 20 * log10($distance);
+    }
+
+    private function roomNoise(PointRef $at): float
+    {
+        return (float) ($this->rig->papers->measured(MeasureKind::Noise)["places/{$this->rig->units[$at->unit]->place}"]
+            ?? MeasureKind::Noise->usual());
+    }
+
+    /**
+     * @return array{float, float, bool, Stage} level, noise, whether it is still on leads, and the stage at the input
+     */
+    private function alongLead(Hop $hop, string $unit, Names $names, float $level, float $floor, bool $isAnalog, bool $isFirst): array
+    {
+        [$from, $outLane, $to, $inLane] = $this->lane($hop, $unit);
+        [$out, $in] = [$this->rig->socket($from), $this->rig->socket($to)];
+        if (! $isAnalog) {
+            $full = $out->maxDbu ?? Headroom::nominal($out, $outLane->signal) + Headroom::USUAL_DB;
+            [$level, $floor] = [$level + $full, $floor + $full];
+        }
+        $boost = $isFirst ? $this->boost : 0.0;
+        $loss = $this->splitLoss($from, $to, $outLane, $inLane) + $hop->gain->value() + $boost;
+        [$level, $floor] = [$level + $loss, $floor + $loss];
+        $isPassive = $this->isPassive($to->unit);
+        $max = $this->maximum($in, $inLane);
+        $stage = new Stage($hop, $names->of($to), true, $level, $isPassive ? null : $max, $floor);
+        if ($isPassive) {
+            return [$level, $floor, true, $stage];
+        }
+        // Full scale inside is what comes in at the maximum with the gain all the way down.
+        $noise = $inLane->signal === SignalKind::Microphone ? $in->einDbu ?? self::EIN_DBU : $max + self::CONVERTER_DBFS;
+
+        return [$level - $max, self::together($floor, $noise) - $max, false, $stage];
+    }
+
+    /** @return array{SocketRef, Lane, SocketRef, Lane} what gives and what takes, from a unit on */
+    private function lane(Hop $hop, string $unit): array
+    {
+        $cable = $this->rig->cables[$hop->ref];
+        $lanes = array_values(array_filter(
+            $this->wiring->lanesOf($cable),
+            fn (array $lane) => $this->rig->socket($lane[0])->lanes[$lane[1]]->signal->isAnalog(),
+        ));
+        $here = array_values(array_filter($lanes, fn (array $lane) => $lane[0]->unit === $unit));
+        [$from, $out, $to, $in] = $here[0] ?? $lanes[0];
+
+        return [$from, $this->rig->socket($from)->lanes[$out], $to, $this->rig->socket($to)->lanes[$in]];
+    }
+
+    private function otherEnd(Hop $hop, string $unit): string
+    {
+        return $this->lane($hop, $unit)[2]->unit;
+    }
+
+    /** What an input takes with its gain all the way down, dBu: what its socket says, where that is said of this lane. */
+    private function maximum(Socket $in, Lane $lane): float
+    {
+        $isOwn = $in->signal === $lane->signal;
+
+        return $lane->signal === SignalKind::Microphone
+            ? ($isOwn ? $in->maxDbu ?? self::MICROPHONE_MAX_DBU : self::MICROPHONE_MAX_DBU)
+            : $in->maxDbu ?? Headroom::nominal($in, $lane->signal) + Headroom::USUAL_DB;
+    }
+
+    /** What is lost more because a splitter's other outputs load the source, too; dB. */
+    private function splitLoss(SocketRef $from, SocketRef $to, Lane $outLane, Lane $inLane): float
+    {
+        $model = $this->rig->modelOf($to->unit);
+        if ($model->family !== Family::Splitter || ! $inLane->signal->isAnalog()) {
+            return 0.0;
+        }
+        $loads = [];
+        foreach ($model->sockets as $socket) {
+            $here = new SocketRef($to->unit, $socket->id);
+            foreach ($socket->id === $to->socket ? [] : $this->wiring->at($here) as $cable) {
+                $loads[] = self::input($this->rig->socket($this->wiring->across($cable, $here)));
+            }
+        }
+        $source = $this->rig->socket($from)->impedanceOhm ?? self::OUTPUT_OHM[$outLane->signal->value] ?? self::LINE_OUTPUT_OHM;
+
+        return count($loads) < 2 ? 0.0 : self::loaded($source, ...$loads) - self::loaded($source, max($loads));
+    }
+
+    private static function input(Socket $socket): float
+    {
+        return $socket->impedanceOhm ?? self::INPUT_OHM[$socket->signal->value] ?? self::LINE_INPUT_OHM;
+    }
+
+    /** What hands a sound on as it is: its level stays that of a lead. */
+    private function isPassive(string $unit): bool
+    {
+        return in_array($this->rig->modelOf($unit)->family, [
+            Family::Isolator, Family::Splitter, Family::Adapter, Family::Booster, Family::Headphones, Family::Headset,
+        ], true);
+    }
+
+    private function preampAt(PointRef $at, Decibels $now, float $level): ?Preamp
+    {
+        $span = $this->rig->point($at)->gain;
+
+        return $span === null ? null : new Preamp($at, $span, $now, Decibels::of(round($now->value() + self::TARGET_DBFS - $level, 1)));
+    }
+
+    private function label(Hop $hop, Names $names): string
+    {
+        return $hop->kind === HopKind::Device || $hop->kind === HopKind::Effect || $hop->kind === HopKind::System
+            ? $hop->label
+            : $names->of($hop->at);
+    }
+}
