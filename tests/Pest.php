@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\Support\Draft;
 use Tests\TestCase;
 
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
@@ -35,4 +36,14 @@ function slowness(): float
 
     // About 30 ms where nothing else runs.
     return max(1.0, (hrtime(true) - $start) / 1e6 / 40);
+}
+
+/** A dynamic microphone into the first input of a desk, and its computer's track. @param  list<array<string, mixed>>  $measures */
+function throughDesk(float $gain, array $measures = []): Draft
+{
+    return Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', 'two-channel-interface')->unit('pc', 'streaming-computer')
+        ->unit('rec', 'clip-recorder')->cable('xlr', 'mic/out', 'desk/in-1')->cable('usb', 'desk/usb', 'pc/usb-c-1')
+        ->pick('rec/in-1', ['device' => 'desk/usb/rec', 'channels' => [1]])->source('voice', 'mic/capsule')->track('tape', 'rec/track-1')
+        ->wish('voice', 'tape', 'must')->set('desk', 'points', 'in-1', ['gain' => $gain])
+        ->with(fn (array $d) => ['places' => [['id' => 'desk', 'kind' => 'computer', 'name' => 'Desk']]] + $d + ($measures === [] ? [] : ['measures' => $measures]));
 }

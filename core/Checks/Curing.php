@@ -14,8 +14,8 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 
 /**
- * Tries what checks propose: made on the rig, looked at by the same check again, and heard in every situation. Only what takes the finding
- * away, brings no other of its kind, and makes no cell worse is a cure.
+ * Tries what checks propose: made on the rig, looked at by the checks of the same kind again, and heard in every situation. Only what takes
+ * the finding away, brings no other of its kind, and makes no cell worse is a cure.
  */
 final class Curing
 {
@@ -25,7 +25,7 @@ final class Curing
     /** Work (see {@see Hearing::work()}) that all trials together may take. */
     private const WORK = 4_000_000;
 
-    /** @var array<string, Check> by code */
+    /** @var array<string, list<Check>> by the first part of their codes */
     private array $checks = [];
 
     /** @var array<string, HeardPair>|null every cell as it is now */
@@ -39,7 +39,7 @@ final class Curing
     public function __construct(private readonly Inspection $in)
     {
         foreach (Checks::all() as $check) {
-            $this->checks[$check->code()] = $check;
+            $this->checks[self::kind($check->code())][] = $check;
         }
         $this->left = (int) min(self::TRIALS, self::WORK / max(1, $in->base()->work()));
     }
@@ -74,14 +74,23 @@ final class Curing
         }
         $after = new Hearings($rig, [], $this->in->hearings);
         $known = array_flip(array_map(fn (Finding $one) => $one->key(), $findings));
-        foreach (Checks::of($this->checks[$finding->code], new Inspection($after)) as $left) {
-            if ($left->key() === $finding->key() || ! isset($known[$left->key()])) {
-                return null;
+        $then = new Inspection($after);
+        foreach ($this->checks[self::kind($finding->code)] as $check) {
+            foreach (Checks::of($check, $then) as $left) {
+                if ($left->key() === $finding->key() || ! isset($known[$left->key()])) {
+                    return null;
+                }
             }
         }
         $costs = $this->costs($after);
 
         return $costs === null ? null : new Cure($proposal->sentence, $proposal->edits, [], $costs, $proposal->cost);
+    }
+
+    /** "level" of "level.clip" */
+    private static function kind(string $code): string
+    {
+        return (string) strstr($code, '.', true);
     }
 
     /** @return list<string>|null what else changes, in words; null where something gets worse */

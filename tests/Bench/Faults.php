@@ -74,6 +74,15 @@ final class Faults
                     $follows = $unit->follows[$point->id] ?? null;
                     yield "{$unit->id}/{$point->id} follows ".($follows === null ? $of : 'nothing') => new Follow(new PointRef($unit->id, $point->id), $follows === null ? new Following($of) : null);
                 }
+                foreach (['gain' => $state->gain($unit->id, $point), 'fader' => $state->fader($unit->id, $point)] as $knob => $now) {
+                    $span = $point->{$knob};
+                    foreach ($span === null ? [] : ['all the way down' => $span->from, 'all the way up' => $span->to] as $how => $to) {
+                        if (! $to->equals($now)) {
+                            yield "{$unit->id}/{$point->id}: {$knob} {$how}" => new SetPoint(new PointRef($unit->id, $point->id),
+                                $knob === 'gain' ? new PointSettings(gain: $to) : new PointSettings(fader: $to));
+                        }
+                    }
+                }
                 if ($point->mute !== null) {
                     $mute = ! $state->isMuted($unit->id, $point);
                     yield "{$unit->id}/{$point->id} "
