@@ -14,7 +14,9 @@ enum Step: string
     case Recipes = 'recipes';
     case Names = 'names';
     case Tracks = 'tracks';
+    case Levels = 'levels';
     case Checks = 'checks';
+    case Returns = 'returns';
     case Situations = 'situations';
     case Doubts = 'doubts';
     case Cables = 'cables';
@@ -24,10 +26,14 @@ enum Step: string
     case History = 'history';
 
     /** Those of the rail, each with the key of its number. */
-    public const RAIL = [self::Wishes, self::Stock, self::Wiring, self::Computers, self::Recipes, self::Tracks, self::Checks];
+    public const RAIL = [self::Wishes, self::Stock, self::Wiring, self::Computers, self::Recipes, self::Tracks, self::Levels, self::Checks];
 
     public function label(): string
     {
-        return $this === self::Cables ? 'Cable table' : ucfirst($this->value);
+        return match ($this) {
+            self::Cables => 'Cable table',
+            self::Returns => 'Own returns',
+            default => ucfirst($this->value),
+        };
     }
 }

@@ -22,8 +22,10 @@ use App\ViewModels\CableTable;
 use App\ViewModels\ChecksPage;
 use App\ViewModels\Computers;
 use App\ViewModels\Doubts;
+use App\ViewModels\LevelsPage;
 use App\ViewModels\NamesPage;
 use App\ViewModels\RecipesPage;
+use App\ViewModels\ReturnsPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\Shelf;
 use App\ViewModels\SituationCard;
@@ -148,6 +150,16 @@ final class RigController
     public function tracks(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Tracks, fn (RigPage $page) => ['tracks' => new TracksPage($page)]);
+    }
+
+    public function levels(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Levels, fn (RigPage $page) => ['levels' => new LevelsPage($page)]);
+    }
+
+    public function returns(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Returns, fn (RigPage $page) => ['returns' => new ReturnsPage($page)]);
     }
 
     public function checks(Request $request, Rig $rig): View

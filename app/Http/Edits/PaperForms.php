@@ -11,6 +11,7 @@ use HiddenWire\Core\Edit\RemoveShowStep;
 use HiddenWire\Core\Edit\ReopenFinding;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetFact;
+use HiddenWire\Core\Edit\SetMeasure;
 use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Quantity\Bounds;
@@ -18,6 +19,7 @@ use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\Certainty;
 use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Fact;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
@@ -52,6 +54,19 @@ final class PaperForms
             $in->text('proof', Bounds::WHY),
             $in->whole('minutes', ...Bounds::MINUTES),
         ))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function measure(EditFields $in): array
+    {
+        $about = self::element($in, 'about');
+        $kind = $in->choice('kind', MeasureKind::class, 'Choose what was measured.');
+
+        $value = $in->number('value', ...$kind->range());
+
+        return $kind->isOf($about)
+            ? [new SetMeasure($about, $kind, $value === null ? null : round($value, 3))]
+            : $in->refuse('kind', 'This can\'t be measured there.');
     }
 
     /** @return list<RigEdit> */

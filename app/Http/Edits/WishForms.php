@@ -19,6 +19,7 @@ use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
@@ -28,6 +29,8 @@ use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
@@ -226,5 +229,35 @@ final class WishForms
         return $in->refuse('source', $own->shared === null
             ? "{$in->rig->sources[$source]->name} shares no slot there."
             : 'No free slot takes it without a change for others. Remove what uses a slot, or let the sound be alone on some device.');
+    }
+
+    /**
+     * What one listener is to get, and not themselves: what cures their cells, and what leaves their own voice out.
+     *
+     * @return list<RigEdit>
+     */
+    public static function rightMix(EditFields $in): array
+    {
+        $listener = $in->rig->listeners[$in->known('listener', $in->rig->listeners)];
+        $found = self::causes($in);
+        $ears = array_map(strval(...), $listener->at);
+        $edits = [];
+        foreach ($found->findings as $finding) {
+            $isTheirs = array_filter($finding->about, fn (object $at) => $at instanceof PointRef && in_array((string) $at, $ears, true)) !== [];
+            if ($finding->code === 'hear.own-return' && $isTheirs && $finding->cures !== []) {
+                array_push($edits, ...$finding->cures[0]->edits);
+            }
+        }
+        $causes = array_values(array_filter(
+            $found->causes,
+            fn (Cause $cause) => array_filter($cause->cells, fn (Cell $cell) => $cell->listener === $listener->id) !== [],
+        ));
+        $then = array_reduce($edits, fn (Rig $rig, RigEdit $edit) => $edit->applyTo($rig), $in->rig);
+        foreach ((new Mending(new Hearings($then), $causes))->cures as $cure) {
+            array_push($edits, ...$cure->edits);
+        }
+
+        return $edits !== [] ? $edits
+            : $in->refuse('listener', "Nothing that can be switched makes the right mix for {$listener->name}, or it is right already.");
     }
 }

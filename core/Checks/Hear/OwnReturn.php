@@ -16,6 +16,8 @@ use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Passage;
@@ -69,10 +71,16 @@ final readonly class OwnReturn implements Check
         );
     }
 
+    /** What somebody says; what a game or a player sounds is nobody's own voice. */
+    public static function isVoice(Source $source): bool
+    {
+        return in_array($source->kind, [SourceKind::Voice, SourceKind::Caller, SourceKind::Other], true);
+    }
+
     /** The strongest way by which a voice comes back to the ear that belongs to it; null where it doesn't. */
     public static function ownReturn(SignalGraph $graph, HeardPair $pair): ?Arrival
     {
-        foreach ($pair->arrivals() as $arrival) {
+        foreach (self::isVoice($pair->source) ? $pair->arrivals() : [] as $arrival) {
             $origin = $arrival->hops[0]->at;
             if ($origin instanceof PointRef && self::isOwn($graph, $origin, $arrival->ear)) {
                 return $arrival;
