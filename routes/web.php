@@ -82,7 +82,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
                 Route::delete('/', 'destroy')->name('destroy');
-                foreach (['wishes', 'stock', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'situations', 'doubts', 'cables'] as $view) {
+                $views = ['wishes', 'stock', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'situations', 'doubts',
+                    'cables'];
+                foreach ($views as $view) {
                     Route::get("/{$view}", $view)->name($view);
                 }
             });

@@ -15,7 +15,10 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Support\Facades\Cache;
 
-/** The causes of what is not as wished in a rig, and what the checks find: looked for once for a state of it, after a page has been shown, and kept. */
+/**
+ * The causes of what is not as wished in a rig, and what the checks find: looked for once for a state of it, after a page has been shown,
+ * and kept.
+ */
 final class Causes
 {
     private const SECONDS = 86400;

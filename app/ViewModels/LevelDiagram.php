@@ -28,8 +28,11 @@ final readonly class LevelDiagram
     /** What a lead takes where neither end says: professional line with 18 dB of headroom. */
     private const LEAD_DBU = 22.0;
 
-    /** @var list<array{x: int, stage: Stage, level: float, peak: float, floor: float, max: float|null, says: string, isOver: bool}> heights in
-     *     the drawing; `max` is null where nothing is clipped */
+    /**
+     * Heights in the drawing; `max` is null where nothing is clipped.
+     *
+     * @var list<array{x: int, stage: Stage, level: float, peak: float, floor: float, max: float|null, says: string, isOver: bool}>
+     */
     public array $columns;
 
     public function __construct(public HeardPair $pair, public Chain $chain)
@@ -119,6 +122,8 @@ final readonly class LevelDiagram
 
     private static function y(float $db): float
     {
-        return round(self::TOP + self::HEIGHT * (self::OVER_DB - max(-self::DEPTH_DB, min(self::OVER_DB, $db))) / (self::DEPTH_DB + self::OVER_DB), 1);
+        $shown = max(-self::DEPTH_DB, min(self::OVER_DB, $db));
+
+        return round(self::TOP + self::HEIGHT * (self::OVER_DB - $shown) / (self::DEPTH_DB + self::OVER_DB), 1);
     }
 }

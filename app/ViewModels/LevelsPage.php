@@ -49,7 +49,11 @@ final readonly class LevelsPage
     /** @var list<array{program: string, offset: Offset, name: string}> */
     public array $offsets;
 
-    /** @var list<array{about: string, name: string, kind: MeasureKind, value: float|null, usual: float|null}> what levels are reckoned with */
+    /**
+     * What levels are reckoned with.
+     *
+     * @var list<array{about: string, name: string, kind: MeasureKind, value: float|null, usual: float|null}>
+     */
     public array $measures;
 
     public function __construct(private RigPage $page)

@@ -71,6 +71,9 @@ final readonly class RigPage
     /** The causes of what is not as wished, where they have been looked for. */
     public ?FoundCauses $causes;
 
+    /** The grounds, where the map is asked to show them. */
+    public ?GroundLayer $grounds;
+
     /** A finding whose evidence is lit on the map. */
     public ?Finding $finding;
 
@@ -144,6 +147,7 @@ final readonly class RigPage
         $this->selectedSocket = $this->socketNamed($this->isDrawing ? $asked('lit') : $socket);
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
+        $this->grounds = $view === 'wiring' && $asked('layer') === 'ground' ? new GroundLayer($this) : null;
     }
 
     /** The situation that a wish made on this page holds in; empty for all. */
@@ -187,6 +191,7 @@ final readonly class RigPage
             'focus' => $this->focus ? '1' : null,
             'scope' => WishScope::tryFrom($this->asked('scope'))?->value,
             'brush' => in_array($view, [null, 'wishes'], true) ? $this->brush?->value : null,
+            'layer' => ($view ?? $this->view) === 'wiring' && $this->asked('layer') === 'ground' ? 'ground' : null,
             'finding' => in_array($view ?? $this->view, ['wiring', 'checks'], true) ? $this->finding?->evidence() : null,
             'against' => $this->difference?->before->graph->state->situation->id,
             'select' => match (true) {

@@ -87,7 +87,8 @@ final readonly class Grounds
                 return false;
             }
         }
-        if ($this->rig->socket($cable->from)->isolated || $this->rig->socket($cable->to)->isolated || $cable->from->unit === $cable->to->unit) {
+        $isIsolated = $this->rig->socket($cable->from)->isolated || $this->rig->socket($cable->to)->isolated;
+        if ($isIsolated || $cable->from->unit === $cable->to->unit) {
             return false;
         }
 

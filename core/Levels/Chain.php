@@ -131,7 +131,8 @@ final class Chain
                 }
                 if ($hop->gain->value() !== 0.0 || $hop->kind === HopKind::Device) {
                     $isFloating = $hop->realm === Realm::Computer && $hop->kind !== HopKind::Device;
-                    $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $isAnalog || $isFloating ? null : 0.0, $floor);
+                    $max = $isAnalog || $isFloating ? null : 0.0;
+                    $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $max, $floor);
                 }
             }
             if (! $isAnalog) {

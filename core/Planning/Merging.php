@@ -47,7 +47,10 @@ final readonly class Merging
         return $merged;
     }
 
-    /** The first step of one sound's strongest way behind which it and another are one signal at their listener; null where there is none. */
+    /**
+     * The first step of one sound's strongest way behind which it and another are one signal at their listener; null where there is
+     * none.
+     */
     public function between(HeardPair $one, HeardPair $other): ?Hop
     {
         $steps = array_fill_keys(

@@ -100,8 +100,8 @@ final class OwnSlot
         $like = $model->points[$shared->point];
         $slots = [];
         foreach ($model->points as $point) {
-            $isFree = $point->id !== $like->id && $point->kind === $like->kind && $point->picks === $like->picks && $point->deviceOf === null
-                && ! isset($this->rig->picks["{$shared->unit}/{$point->id}"]);
+            $isFree = $point->id !== $like->id && $point->kind === $like->kind && $point->picks === $like->picks
+                && $point->deviceOf === null && ! isset($this->rig->picks["{$shared->unit}/{$point->id}"]);
             if ($isFree && $this->routesLike($shared, $point) !== null) {
                 $slots[] = new PointRef($shared->unit, $point->id);
             }

@@ -129,7 +129,8 @@ final readonly class Unmended
             ],
             Verdict::TooQuiet => [
                 "{$what} arrives ".($pair->isFarTooQuiet() ? 'far ' : '')."too quiet: {$pair->level()?->text()} dB",
-                'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.',
+                'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more '
+                    .'gain.',
             ],
             Verdict::Overloads => [
                 "{$what} overloads ".($pair->overload === null ? 'what it passes' : $names->of($pair->overload->hop->at)).' by '

@@ -50,7 +50,8 @@ final readonly class Link
     {
         return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind
             && $this->gainDb === $other->gainDb
-            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock && $this->roomDb === $other->roomDb
+            && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock
+            && $this->roomDb === $other->roomDb
                 && $this->map === $other->map && (string) $this->at === (string) $other->at;
     }
 

@@ -145,7 +145,7 @@ it('looks for the causes after the page, and shows them with their cures from th
     $rig = rigOf($user);
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')
         ->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
-    $this->get("/rigs/{$rig->id}/causes")->assertNoContent();
+    $this->get("/rigs/{$rig->id}/causes")->assertOk()->assertJsonStructure(['found']);
     $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('4 causes for 30 cells')
         ->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
     $this->get("/rigs/{$rig->id}/wishes?try=2.1")->assertSee('Nothing is changed yet')->assertSee('4 cells of On air would change');

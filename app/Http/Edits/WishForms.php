@@ -243,7 +243,10 @@ final class WishForms
         $ears = array_map(strval(...), $listener->at);
         $edits = [];
         foreach ($found->findings as $finding) {
-            $isTheirs = array_filter($finding->about, fn (object $at) => $at instanceof PointRef && in_array((string) $at, $ears, true)) !== [];
+            $isTheirs = array_filter(
+                $finding->about,
+                fn (object $at) => $at instanceof PointRef && in_array((string) $at, $ears, true),
+            ) !== [];
             if ($finding->code === 'hear.own-return' && $isTheirs && $finding->cures !== []) {
                 array_push($edits, ...$finding->cures[0]->edits);
             }

@@ -58,8 +58,8 @@ final readonly class Channels implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
-                "{$in->names->of($at)} is to take channel ".implode(' and ', $past)." of {$device->name()}, and {$unit->name} reads the first "
-                    .$most,
+                "{$in->names->of($at)} is to take channel ".implode(' and ', $past)." of {$device->name()}, and {$unit->name} reads the "
+                    ."first {$most}",
                 'What lies past them does not arrive. Give the sound channels further in front, or take it by another program.',
                 [$at, $device->ref],
             );

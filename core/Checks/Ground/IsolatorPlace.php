@@ -69,7 +69,10 @@ final readonly class IsolatorPlace implements Check
             if ($before !== null && $before->lengthM !== null && $before->lengthM <= self::NEAR_M) {
                 return [new Proposal(
                     "Move {$isolator} to {$in->rig->units[$joint->to->unit]->name}: {$before->label} is the long lead then",
-                    [SetCable::like($before->with(lengthM: $joint->cable->lengthM)), SetCable::like($joint->cable->with(lengthM: $before->lengthM))],
+                    [
+                        SetCable::like($before->with(lengthM: $joint->cable->lengthM)),
+                        SetCable::like($joint->cable->with(lengthM: $before->lengthM)),
+                    ],
                     Cost::EXCHANGE,
                 )];
             }

@@ -78,7 +78,10 @@ final readonly class Loop implements Check
         }
         $to = $grounds->receivingEnd($cable);
         $from = $in->wiring->across($cable, $to);
-        $width = fn (PutBetween $one): int => max([0, ...array_map(fn (Point $point) => $point->channels, array_values($one->model->points))]);
+        $width = fn (PutBetween $one): int => max([
+            0,
+            ...array_map(fn (Point $point) => $point->channels, array_values($one->model->points)),
+        ]);
         $enough = array_values(array_filter(
             (new Between($in->rig, $in->catalogue))->offers($from, $to),
             fn (PutBetween $one) => $one->model->family === Family::Isolator && $width($one) >= $channels,

@@ -38,7 +38,8 @@ final readonly class OwnReturn implements Check
     {
         foreach ($in->each() as $situation => $hearing) {
             foreach ($hearing->all() as $pair) {
-                if ($pair->isHeard() && in_array($pair->listener->kind, [ListenerKind::Caller, ListenerKind::Team, ListenerKind::Party], true)) {
+                $talks = in_array($pair->listener->kind, [ListenerKind::Caller, ListenerKind::Team, ListenerKind::Party], true);
+                if ($talks && $pair->isHeard()) {
                     yield from $this->returned($in, $situation, $pair);
                 }
             }

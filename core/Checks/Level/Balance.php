@@ -33,7 +33,8 @@ final readonly class Balance implements Check
                     yield new Finding(
                         $this->code(),
                         Severity::Risk,
-                        "{$row['pair']->source->name} is ".self::against($row['under'])." the voice at {$listener->name}, and {$target} dB are wanted",
+                        "{$row['pair']->source->name} is ".self::against($row['under'])." the voice at {$listener->name}, and {$target} dB "
+                            .'are wanted',
                         'It covers the voice. Turn it down there by '.number_format($target - $row['under'], 1).' dB.',
                         [$row['pair']->source->origins[0]->at, ...$listener->at],
                         [],

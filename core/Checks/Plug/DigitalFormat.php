@@ -31,7 +31,8 @@ final readonly class DigitalFormat implements Check
                 yield new Finding(
                     $this->code(),
                     Severity::Fault,
-                    "{$cable->label}: {$in->names->of($cable->from)} runs at ".self::rates($a).", {$in->names->of($cable->to)} at ".self::rates($b),
+                    "{$cable->label}: {$in->names->of($cable->from)} runs at ".self::rates($a).", {$in->names->of($cable->to)} at "
+                        .self::rates($b),
                     'They have no sample rate in common: nothing is heard, or noise. Put a converter of sample rates between.',
                     [new CableRef($cable->id), $cable->from, $cable->to],
                 );

@@ -77,7 +77,7 @@ final readonly class Direction implements Check
 
         return match (true) {
             in_array($from->link, $gives, true) && in_array($to->link, $gives, true) => 'both ends are for devices, and none is one',
-            ! in_array($from->link, $gives, true) && ! in_array($to->link, $gives, true) => 'both ends are devices, and no computer is there',
+            ! in_array($from->link, $gives, true) && ! in_array($to->link, $gives, true) => 'both ends are devices, without a computer',
             default => null,
         };
     }

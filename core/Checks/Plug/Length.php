@@ -29,8 +29,8 @@ final readonly class Length implements Check
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
-                    "{$cable->label} is {$this->metres($cable->lengthM)} m long, and {$cable->type->article()} {$cable->type->words()} lead "
-                        ."of its kind carries {$this->metres($most)} m well",
+                    "{$cable->label} is {$this->metres($cable->lengthM)} m long, and {$cable->type->article()} {$cable->type->words()} "
+                        ."lead of its kind carries {$this->metres($most)} m well",
                     $why,
                     [new CableRef($cable->id)],
                 );
@@ -70,7 +70,8 @@ final readonly class Length implements Check
 
     private function isHeadphones(Inspection $in, Cable $cable): bool
     {
-        return $in->rig->socket($cable->from)->signal === SignalKind::Headphone && $in->rig->socket($cable->to)->signal === SignalKind::Headphone;
+        return $in->rig->socket($cable->from)->signal === SignalKind::Headphone
+            && $in->rig->socket($cable->to)->signal === SignalKind::Headphone;
     }
 
     private function metres(float $metres): string

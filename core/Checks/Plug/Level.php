@@ -53,18 +53,21 @@ final readonly class Level implements Check
                 'A microphone is 40 to 60 dB too quiet for a line input. It needs a preamp.'],
             $gives === SignalKind::Microphone => [Severity::Fault, 'It is far too quiet there. It needs a preamp.'],
             $isLine($gives) && $takes === SignalKind::Microphone => [Severity::Risk,
-                'A line is 40 to 60 dB too loud for a microphone input: it distorts at any gain. Take a line input, a pad, or set the input to line.'],
+                'A line is 40 to 60 dB too loud for a microphone input: it distorts at any gain. Take a line input or a pad, or set the input '
+                    .'to line.'],
             $gives === SignalKind::Headphone && $takes === SignalKind::Microphone => [Severity::Risk,
                 'It distorts unless the headphones are turned almost off, and hisses then. Take a line input.'],
             $gives === SignalKind::Headphone && $isLine($takes) => [Severity::Note,
-                'It works: the headphone volume sets the level, and whoever turns it changes what others hear. Write down where it stands.'],
+                'It works: the headphone volume sets the level, and whoever turns it changes what others hear. Write down where it '
+                    .'stands.'],
             $isLine($gives) && $takes === SignalKind::Headphone => [Severity::Risk,
                 'A line output can\'t drive headphones: quiet, and thin. Take a headphone output.'],
             $gives === SignalKind::ProfessionalLine && $takes === SignalKind::ConsumerLine => [Severity::Note,
                 'It comes 12 dB too hot (+4 dBu into -10 dBV). Turn the output down, or take a pad.'],
             $gives === SignalKind::ConsumerLine && $takes === SignalKind::ProfessionalLine => [Severity::Note,
                 'It comes 12 dB too quiet (-10 dBV into +4 dBu), and some noise with the gain that makes up for it.'],
-            $takes === SignalKind::Instrument || $gives === SignalKind::Instrument => $takes === SignalKind::Instrument ? null : [Severity::Risk,
+            $takes === SignalKind::Instrument => null,
+            $gives === SignalKind::Instrument => [Severity::Risk,
                 'An instrument needs an input of a million ohms: elsewhere it is quiet and dull.'],
             default => null,
         };
@@ -73,7 +76,8 @@ final readonly class Level implements Check
     private static function words(SignalKind $kind): string
     {
         return match ($kind) {
-            SignalKind::Microphone => 'a microphone', SignalKind::Instrument => 'an instrument', SignalKind::ConsumerLine => 'consumer line',
+            SignalKind::Microphone => 'a microphone', SignalKind::Instrument => 'an instrument',
+            SignalKind::ConsumerLine => 'consumer line',
             SignalKind::ProfessionalLine => 'professional line', SignalKind::Headphone => 'headphones',
             SignalKind::Loudspeaker => 'loudspeakers', default => str_replace('-', ' ', $kind->value),
         };

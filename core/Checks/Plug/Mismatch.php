@@ -56,7 +56,8 @@ final readonly class Mismatch implements Check
         foreach ($in->rig->faults as $fault) {
             [$kind, $thing] = [...explode(' ', (string) $fault->fault, 3), ''];
             if ($kind === 'plug' && isset($in->rig->cables[$thing])) {
-                yield new Finding($this->code(), Severity::Fault, "{$in->rig->cables[$thing]->label}: ".lcfirst(rtrim($fault->message, '.')),
+                $what = lcfirst(rtrim($fault->message, '.'));
+                yield new Finding($this->code(), Severity::Fault, "{$in->rig->cables[$thing]->label}: {$what}",
                     'Take a lead whose plug goes in.', [new CableRef($thing)]);
             }
         }

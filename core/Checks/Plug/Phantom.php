@@ -44,7 +44,8 @@ final readonly class Phantom implements Check
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
-                    "{$in->rig->units[$joint->to->unit]->name} puts phantom power on {$in->names->of($joint->from)} through {$joint->cable->label}",
+                    "{$in->rig->units[$joint->to->unit]->name} puts phantom power on {$in->names->of($joint->from)} through "
+                        .$joint->cable->label,
                     '48 V on an output that does not expect it can harm it. Switch it off there.',
                     [$joint->to, $joint->from, new CableRef($joint->cable->id)],
                     [],

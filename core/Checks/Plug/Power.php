@@ -30,7 +30,8 @@ final readonly class Power implements Check
         foreach ($in->rig->units as $unit) {
             $model = $in->rig->modelOf($unit);
             foreach ($model->sockets as $socket) {
-                $isOwnPower = $socket->link === LinkRole::Host || ($socket->link === LinkRole::Downstream && $model->supply !== Supply::Bus);
+                $isOwnPower = $socket->link === LinkRole::Host
+                    || ($socket->link === LinkRole::Downstream && $model->supply !== Supply::Bus);
                 $here = new SocketRef($unit->id, $socket->id);
                 if ($isOwnPower && $socket->connector !== Connector::Bluetooth) {
                     yield from $this->budget($in, $here, $socket);
@@ -50,13 +51,14 @@ final readonly class Power implements Check
         $this->drawn($in, $here, $drawn, $seen);
         $gives = $socket->givesMa ?? self::usuallyGiven($socket->connector);
         if (array_sum($drawn) > $gives && $drawn !== []) {
-            $names = array_map(fn (string $id) => $in->rig->units[$id]->name.' '.$drawn[$id].' mA', array_map(strval(...), array_keys($drawn)));
+            $ids = array_map(strval(...), array_keys($drawn));
+            $names = array_map(fn (string $id) => $in->rig->units[$id]->name.' '.$drawn[$id].' mA', $ids);
             yield new Finding(
                 $this->code(),
                 Severity::Risk,
                 implode(', ', $names).' take '.array_sum($drawn)." mA from {$in->names->of($here)}, which gives {$gives} mA",
                 'Devices drop out or are not found. Use a hub with power of its own, or another port.',
-                [$here, ...array_map(fn (string $id) => new UnitRef($id), array_map(strval(...), array_keys($drawn)))],
+                [$here, ...array_map(fn (string $id) => new UnitRef($id), $ids)],
             );
         }
     }

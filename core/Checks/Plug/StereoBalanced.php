@@ -72,20 +72,23 @@ final readonly class StereoBalanced implements Check
     /** @return array{string, string}|null what is the matter and why it matters, by the conductors at both ends */
     private function judge(Inspection $in, Joint $joint): ?array
     {
-        $out = count($joint->outLane->channels ?? range(1, $in->rig->modelOf($joint->from->unit)->points[$joint->outLane->point]->channels));
+        $from = $in->rig->modelOf($joint->from->unit)->points[$joint->outLane->point];
+        $out = count($joint->outLane->channels ?? range(1, $from->channels));
         $into = count($joint->inLane->channels ?? range(1, $in->rig->modelOf($joint->to->unit)->points[$joint->inLane->point]->channels));
         $hasRing = min($joint->cable->type->conductors(), $joint->out->connector->conductors(), $joint->in->connector->conductors()) >= 2;
 
         return match (true) {
             $out >= 2 && $joint->in->balanced && $hasRing => ['a stereo plug in a balanced mono input',
-                'The input takes left minus right: what both have in common, every voice in the middle, cancels. Take a stereo Y-lead to two inputs.'],
+                'The input takes left minus right: what both have in common, every voice in the middle, cancels. Take a stereo Y-lead to two '
+                    .'inputs.'],
             $out >= 2 && $into >= 2 && ! $joint->in->balanced && ! $hasRing => ['a mono plug or lead in a stereo connection',
                 'The right side is lost. Take a stereo lead.'],
             $out === 1 && $into >= 2 && $joint->out->balanced && ! $joint->in->balanced && $hasRing => [
                 'a balanced output in an unbalanced stereo input',
                 'Left and right are the same sound with opposite polarity: in mono it cancels. Take a mono lead to both sides.'],
             // A computer's microphone socket is wide and takes one microphone.
-            $out === 1 && $into >= 2 && ! $joint->out->balanced && $joint->takes !== SignalKind::Microphone => ['a mono plug in a stereo input',
+            $out === 1 && $into >= 2 && ! $joint->out->balanced && $joint->takes !== SignalKind::Microphone => [
+                'a mono plug in a stereo input',
                 'It is heard on the left only. Take a lead from mono to both sides.'],
             default => null,
         };

@@ -48,7 +48,8 @@ final readonly class Forgotten implements Check
                     yield new Finding(
                         $this->code(),
                         Severity::Fault,
-                        "{$found->source->name} is lost to {$found->listener->name} in {$situation->name}: ".$this->what($in, $at, $situation),
+                        "{$found->source->name} is lost to {$found->listener->name} in {$situation->name}: "
+                            .$this->what($in, $at, $situation),
                         "{$situation->name} says otherwise than {$in->rig->base()->name}, and a wish needs it there.",
                         [$at],
                         [$situation->id],
@@ -79,7 +80,8 @@ final readonly class Forgotten implements Check
         $overrides = [];
         foreach ($situation->changes as $change) {
             $isPick = $change->set instanceof Pick;
-            $overrides[] = [$change->at, new ClearChange($situation->id, (string) $change->at, $isPick), $isPick ? Cost::PICK : Cost::SWITCH];
+            $back = new ClearChange($situation->id, (string) $change->at, $isPick);
+            $overrides[] = [$change->at, $back, $isPick ? Cost::PICK : Cost::SWITCH];
         }
         foreach ($situation->absent as $unit) {
             $overrides[] = [new UnitRef($unit), new SetAbsent($situation->id, $unit, false), Cost::ENABLE];

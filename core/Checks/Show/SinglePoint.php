@@ -51,7 +51,8 @@ final readonly class SinglePoint implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Note,
-                "Everything that {$listener->name} has to hear depends on ".self::list($names).($further > 0 ? ", and {$further} more" : ''),
+                "Everything that {$listener->name} has to hear depends on ".self::list($names)
+                    .($further > 0 ? ", and {$further} more" : ''),
                 'Where one of these fails, nothing of the show is left. Keep a spare, or know the way round it.',
                 $all,
             );

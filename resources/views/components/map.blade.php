@@ -8,7 +8,7 @@
     $width = fn (array $pens, int $i): int => 9 + 7 * (count($pens) - 1 - $i);
 @endphp
 <div class="map-window" x-data="map" data-key="map-{{ $map->depth->value }}" @if ($page->canEdit && $map->depth->showsFreeSockets()) data-plugs @endif data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region" aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
-<svg class="map @if ($fades) fades @endif" width="{{ $geometry->width }}" height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
+<svg class="map @if ($fades) fades @endif @if ($page->grounds !== null) with-grounds @endif" width="{{ $geometry->width }}" height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
     @foreach ($map->plates as $place => $plates)
         @if ($plates !== [])
             @php [$x, $y, $w, $h] = $geometry->boxes["place:{$place}"]; @endphp
@@ -42,7 +42,7 @@
             $isSelected = $kind === 'cable' && $page->selectedCable === $id;
             $href = $kind === 'cable' ? $page->url(['select' => $isSelected ? null : $edge->id]) : $page->url(['select' => 'unit:'.strstr($id, '/', true)]);
         @endphp
-        <a class="line @if ($isLit) lit @endif @if ($isSelected) selected @endif @if (! $edge->carries) dead @endif" href="{{ $href }}" aria-label="{{ $edge->words }}" @if ($kind !== 'cable') tabindex="-1" @endif>
+        <a class="line @if ($isLit) lit @endif @if ($isSelected) selected @endif @if (! $edge->carries) dead @endif {{ $page->grounds?->classOf($edge->id) }}" href="{{ $href }}" aria-label="{{ $edge->words }}" @if ($kind !== 'cable') tabindex="-1" @endif>
             <title>{{ $edge->words }}</title>
             <path class="reach" d="{{ $path }}"/>
             <path class="wire realm-{{ $edge->realm->value }}" d="{{ $path }}"/>
@@ -66,6 +66,7 @@
                     <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>
                     <text class="plate-name" x="{{ $x + 9 }}" y="{{ $y + 17 }}">{{ $plate->name }}</text>
                     <text class="plate-caption" x="{{ $x + 9 }}" y="{{ $y + 30 }}">{{ $plate->shortCaption() }}</text>
+                    @if ($page->grounds?->isEarthed($plate->unit)) <path class="earth-sign" transform="translate({{ $x + $w - 13 }} {{ $y + 20 }})" d="M0,0 V7 M-7,7 H7 M-4.5,10.5 H4.5 M-2,14 H2"/><title>has an earth pin</title> @endif
                     <path class="plate-rule" d="M{{ $x }},{{ $y + 37.5 }} H{{ $x + $w }}"/>
                     @foreach ($plate->insides as [$from, $to, $passes])
                         @foreach ($drawing->insidePens["{$from} {$to}"] ?? [] as $i => $pen) <path class="pen-stroke pen-{{ $pen->value }}" stroke-width="{{ $width($drawing->insidePens["{$from} {$to}"], $i) - 3 }}" d="{{ $drawing->insidePath($from, $to, true) }}"/> @endforeach

@@ -11,6 +11,7 @@
                 @foreach (MapDepth::cases() as $depth)
                     <a href="{{ $page->url(['depth' => $depth->value]) }}" @if ($depth === $page->depth) aria-current="true" @endif>{{ $depth->label() }}</a>
                 @endforeach
+                <a class="layer" href="{{ $page->url(['layer' => $page->grounds === null ? 'ground' : null]) }}" @if ($page->grounds !== null) aria-current="true" @endif>Grounds</a>
             </nav>
             <div class="pens" aria-label="Highlighter pens">
                 @foreach ($page->pens as $pen => $source)
@@ -37,6 +38,11 @@
                 @if ($page->preview !== null) <span>{{ $page->preview->cure->sentence }}</span> @endif
                 <a href="{{ $page->url([], 'checks') }}#finding-{{ $page->finding->evidence() }}">Back to the finding</a>
                 <a href="{{ $page->url(['finding' => null]) }}">Stop showing it</a></p>
+        @endif
+        @if ($page->grounds !== null)
+            <div class="evidence-says grounds-says"><strong>{{ $page->grounds->summary() }}</strong>
+                @foreach ($page->grounds->toIsolate as $one) <span><a href="{{ $one['url'] }}">{{ $one['label'] }}</a> at {{ $one['at'] }}</span> @endforeach
+                <a href="{{ $page->url(['kind' => 'ground'], 'checks') }}">The findings</a></div>
         @endif
         <nav class="places" aria-label="Places on the map">
             <button type="button" data-zoom="fit">Whole map</button>
