@@ -17,6 +17,7 @@ enum Step: string
     case Levels = 'levels';
     case Checks = 'checks';
     case Returns = 'returns';
+    case Dependence = 'dependence';
     case Situations = 'situations';
     case Doubts = 'doubts';
     case Cables = 'cables';

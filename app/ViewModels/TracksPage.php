@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Recording\Storage;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\MeasureKind;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\Passage;
+
 /** Broadcast programs and recorders with their tracks, and what the recordings are good for afterwards. */
 final readonly class TracksPage
 {
@@ -13,9 +21,49 @@ final readonly class TracksPage
     /** Null where the rig has no track. */
     public ?Afterwards $afterwards;
 
+    /** @var list<array{about: string, name: string, card: float|null, rate: float|null, depth: float|null, hours: string}> cards of recorders */
+    public array $cards;
+
+    /** How long the base situation lasts, in minutes; null where nobody has said. */
+    public ?float $length;
+
     public function __construct(RigPage $page)
     {
         $this->programs = Tracks::all($page);
         $this->afterwards = Afterwards::of($page);
+        $passage = new Passage($page->hearing->graph);
+        $said = fn (MeasureKind $kind, string $unit): ?float => $page->rig->papers->measured($kind)["units/{$unit}"] ?? null;
+        $cards = [];
+        foreach ($page->rig->units as $unit) {
+            if (! in_array($page->rig->modelOf($unit)->family, [Family::Recorder, Family::Interface, Family::Mixer], true)
+                || ! $this->records($page, $unit)) {
+                continue;
+            }
+            $storage = Storage::of($page->rig, $unit, $passage);
+            $cards[] = [
+                'about' => "units/{$unit->id}",
+                'name' => $unit->name,
+                'card' => $said(MeasureKind::Card, $unit->id),
+                'rate' => $said(MeasureKind::Rate, $unit->id),
+                'depth' => $said(MeasureKind::Depth, $unit->id),
+                'hours' => $storage === null ? '' : number_format($storage->hours(), 1).' h for '.Count::of($storage->channels, 'channel'),
+            ];
+        }
+        $this->cards = $cards;
+        $this->length = $page->rig->papers->measured(MeasureKind::Length)["situations/{$page->rig->base()->id}"] ?? null;
+    }
+
+    /** Whether a unit has tracks that somebody listens to afterwards. */
+    private function records(RigPage $page, Unit $unit): bool
+    {
+        foreach ($page->rig->listeners as $listener) {
+            foreach ($listener->kind === ListenerKind::Track ? $listener->at : [] as $at) {
+                if ($at->unit === $unit->id) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

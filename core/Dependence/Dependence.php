@@ -48,6 +48,9 @@ final readonly class Dependence
                     $passed[(string) $at] = $at;
                 }
             }
+            foreach ($this->with($arrival->ear->unit) as $at) {
+                $passed[(string) $at] = $at;
+            }
             $all = $all === null ? $passed : array_intersect_key($all, $passed);
         }
 
@@ -68,6 +71,13 @@ final readonly class Dependence
         if ($hop->pick !== null) {
             $units[] = $hop->pick->unit;
         }
+
+        return $this->with(...$units);
+    }
+
+    /** @return list<UnitRef> units, their computers, and what they need */
+    private function with(string ...$units): array
+    {
         $rig = $this->hearing->graph->rig;
         $all = [];
         while ($units !== []) {

@@ -265,7 +265,7 @@ describe('plugs and leads', function () {
 });
 
 /** A computer with a USB interface, a headset, a music player and a broadcast program. */
-function studio(): Draft
+function judgedStudio(): Draft
 {
     return Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->unit('face', 'two-channel-interface')->unit('head', 'usb-headset')
         ->unit('music', 'music-player', 'pc')->unit('cast', 'broadcast-program-small', 'pc')
@@ -278,60 +278,60 @@ function studio(): Draft
 
 describe('computers', function () {
     it('a default that is not there, and a program that is left on the default', function () {
-        $default = studio()->settings('head/usb/play', ['roles' => ['playback']]);
+        $default = judgedStudio()->settings('head/usb/play', ['roles' => ['playback']]);
         expect(found($default, 'computer.default'))->toBe([])
             ->and(found($default->pick('music/sound', ['default' => 'system']), 'computer.default'))->toBe(['note: Music follows the default of Pc, now Headset'])
             ->and(found($default->unplug('head/usb'), 'computer.default'))->toBe(['fault: Pc has Headset for its default playback device, which is not connected']);
     });
 
     it('a pick of a device that is disabled or not connected', function () {
-        expect(found(studio(), 'computer.unavailable'))->toBe([])
-            ->and(found(studio()->settings('head/usb/play', ['enabled' => false])->pick('cast/source-1', ['device' => 'face/usb/rec']), 'computer.unavailable'))
+        expect(found(judgedStudio(), 'computer.unavailable'))->toBe([])
+            ->and(found(judgedStudio()->settings('head/usb/play', ['enabled' => false])->pick('cast/source-1', ['device' => 'face/usb/rec']), 'computer.unavailable'))
             ->toBe(['fault: Music uses Headset, which is disabled'])
-            ->and(found(studio()->unplug('face/usb')->pick('cast/source-1', ['device' => 'face/usb/rec']), 'computer.unavailable'))
+            ->and(found(judgedStudio()->unplug('face/usb')->pick('cast/source-1', ['device' => 'face/usb/rec']), 'computer.unavailable'))
             ->toBe(['fault: Cast · Source 1 uses Interface mics, which is not connected'])
             // What a situation takes away on purpose is no fault of the pick.
-            ->and(found(studio()->with(fn (array $d) => ['situations' => [...$d['situations'], ['id' => 'off', 'name' => 'Off', 'changes' => [], 'pulled' => ['w-2']]]] + $d), 'computer.unavailable'))->toBe([]);
+            ->and(found(judgedStudio()->with(fn (array $d) => ['situations' => [...$d['situations'], ['id' => 'off', 'name' => 'Off', 'changes' => [], 'pulled' => ['w-2']]]] + $d), 'computer.unavailable'))->toBe([]);
     });
 
     it('two devices that can not be told apart', function () {
-        $two = studio()->unit('other', 'usb-headset')->cable('usb', 'other/usb', 'pc/usb-3')->device('pc', 'other/usb/play', ['name' => 'Headset'])->device('pc', 'other/usb/rec', ['name' => 'Headset mic']);
-        expect(found(studio(), 'computer.same-name'))->toBe([])
+        $two = judgedStudio()->unit('other', 'usb-headset')->cable('usb', 'other/usb', 'pc/usb-3')->device('pc', 'other/usb/play', ['name' => 'Headset'])->device('pc', 'other/usb/rec', ['name' => 'Headset mic']);
+        expect(found(judgedStudio(), 'computer.same-name'))->toBe([])
             ->and(found($two, 'computer.same-name'))->toBe(['risk: Pc lists 2 playback devices as Headset, of Head and Other', 'risk: Pc lists 2 recording devices as Headset mic, of Head and Other'])
             ->and(found($two->settings('other/usb/play', ['name' => 'Spare'])->settings('other/usb/rec', ['name' => 'Spare mic']), 'computer.same-name'))->toBe([]);
     });
 
     it('devices of one program at different rates or depths', function () {
-        $at = fn (array $head, array $face): Draft => studio()->pick('cast/source-2', ['device' => 'face/usb/rec'])->settings('head/usb/play', $head)->settings('face/usb/rec', $face);
+        $at = fn (array $head, array $face): Draft => judgedStudio()->pick('cast/source-2', ['device' => 'face/usb/rec'])->settings('head/usb/play', $head)->settings('face/usb/rec', $face);
         expect(found($at(['rate_hz' => 48000], ['rate_hz' => 44100]), 'computer.format'))->toBe(['risk: Cast uses Headset at 48 kHz and Interface mics at 44.1 kHz'])
             ->and(found($at(['rate_hz' => 48000, 'bits' => 24], ['rate_hz' => 48000, 'bits' => 16]), 'computer.format'))->toBe(['note: Cast uses Headset at 24 bits and Interface mics at 16 bits'])
             ->and(found($at(['rate_hz' => 48000, 'bits' => 24], ['rate_hz' => 48000, 'bits' => 24]), 'computer.format'))->toBe([])->and(found($at(['rate_hz' => 48000], []), 'computer.format'))->toBe([]);
     });
 
     it('devices of one program in different driver modes', function () {
-        $in = fn (string $mode): Draft => studio()->pick('cast/source-1', ['device' => 'head/usb/rec', 'mode' => $mode])->pick('cast/source-2', ['device' => 'face/usb/rec']);
+        $in = fn (string $mode): Draft => judgedStudio()->pick('cast/source-1', ['device' => 'head/usb/rec', 'mode' => $mode])->pick('cast/source-2', ['device' => 'face/usb/rec']);
         expect(found($in('shared'), 'computer.driver-mode'))->toBe([])
             ->and(found($in('direct'), 'computer.driver-mode'))->toBe(['risk: Cast opens Headset mic in direct mode and Interface mics in shared mode']);
     });
 
     it('a sound that depends on a program that nobody starts, and a unit that is only there to unlock another', function () {
-        $by = fn (array $repeater): Draft => studio()->unit('rep', 'repeater', 'pc')->unit('cable', 'virtual-cable', 'pc')->pick('music/sound', ['device' => 'cable/in'])->pick('rep/in', ['device' => 'cable/out'])
+        $by = fn (array $repeater): Draft => judgedStudio()->unit('rep', 'repeater', 'pc')->unit('cable', 'virtual-cable', 'pc')->pick('music/sound', ['device' => 'cable/in'])->pick('rep/in', ['device' => 'cable/out'])
             ->pick('rep/out', ['device' => 'head/usb/play'])->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'rep' ? $one + $repeater : $one, $d['units'])] + $d);
         expect(found($by([]), 'computer.needs'))->toBe(['risk: Music reaches Viewers only while Rep runs, and it does not start at login'])
             ->and(found($by(['start' => 1]), 'computer.needs'))->toBe(['note: Music reaches Viewers only while Rep runs, and it does not start at login'])
             ->and(found($by(['at_login' => true]), 'computer.needs'))->toBe([]);
-        $key = studio()->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'cast' ? $one + ['needs' => ['face']] : $one, $d['units'])] + $d);
+        $key = judgedStudio()->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'cast' ? $one + ['needs' => ['face']] : $one, $d['units'])] + $d);
         expect(found($key, 'computer.needs'))->toBe(['note: Cast works only while Face is there, through which no sound passes']);
     });
 
     it('a sound on channels that the program does not read', function () {
-        $mic = fn (array $channels): Draft => studio()->unit('mic', 'dynamic-microphone')->cable('xlr', 'mic/out', 'face/in-2')->set('face', 'points', 'in-2', ['gain' => 50])
+        $mic = fn (array $channels): Draft => judgedStudio()->unit('mic', 'dynamic-microphone')->cable('xlr', 'mic/out', 'face/in-2')->set('face', 'points', 'in-2', ['gain' => 50])
             ->source('voice', 'mic/capsule')->wish('voice', 'viewers', 'must')->pick('cast/source-2', ['device' => 'face/usb/rec', 'channels' => $channels]);
         expect(found($mic([1]), 'computer.channels'))->toBe(['fault: Voice is on channel 2 of Interface mics, and Cast · Source 2 takes 1'])->and(found($mic([2]), 'computer.channels'))->toBe([]);
     });
 
     it('more devices than a program opens', function () {
-        $two = fn (string $second): Draft => studio()->unit('rec', 'multitrack-recorder', 'pc')->pick('rec/in-1', ['device' => 'face/usb/rec'])->pick('rec/in-2', ['device' => $second]);
+        $two = fn (string $second): Draft => judgedStudio()->unit('rec', 'multitrack-recorder', 'pc')->pick('rec/in-1', ['device' => 'face/usb/rec'])->pick('rec/in-2', ['device' => $second]);
         expect(found($two('head/usb/rec'), 'computer.one-device'))->toBe(['fault: 2 devices are asked of Rec, which has room for 1: Interface mics, Headset mic'])
             ->and(found($two('face/usb/rec'), 'computer.one-device'))->toBe([]);
     });
@@ -396,7 +396,7 @@ describe('tracks, time and the show', function () {
     });
 
     it('a sound that comes before its picture', function () {
-        $cast = fn (float $picture, float $held = 0): Draft => studio()->set('cast', 'points', 'source-1', ['delay_ms' => $held])->with(fn (array $d) => ['units' => array_map(
+        $cast = fn (float $picture, float $held = 0): Draft => judgedStudio()->set('cast', 'points', 'source-1', ['delay_ms' => $held])->with(fn (array $d) => ['units' => array_map(
             fn (array $one) => $one['id'] === 'cast' ? $one + ['pictures' => [['id' => 'cam', 'name' => 'Camera', 'delay_ms' => $picture]]] : $one, $d['units'])] + $d);
         // The player's device takes 10 ms, its loopback nothing more.
         $now = 10.0;
@@ -429,8 +429,8 @@ describe('tracks, time and the show', function () {
     });
 
     it('what the whole show depends on', function () {
-        $two = studio()->unit('game', 'game', 'pc')->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'game/sound']]])->wish('game', 'viewers', 'must');
-        expect(found(studio(), 'single.point'))->toBe([])
+        $two = judgedStudio()->unit('game', 'game', 'pc')->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'game/sound']]])->wish('game', 'viewers', 'must');
+        expect(found(judgedStudio(), 'single.point'))->toBe([])
             ->and(found($two->pick('game/sound', ['device' => 'head/usb/play']), 'single.point'))->toBe(['note: Everything that Viewers has to hear depends on Pc, Head and Cast']);
     });
 });

@@ -44,6 +44,7 @@ use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetFact;
 use HiddenWire\Core\Edit\SetLoudness;
+use HiddenWire\Core\Edit\SetMeasure;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPicture;
 use HiddenWire\Core\Edit\SetPoint;
@@ -74,6 +75,7 @@ use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\PlaceKind;
@@ -115,7 +117,7 @@ function someEdit(CoreRig $rig): ?RigEdit
     $levels = $unit === null ? []
         : array_values(array_filter($rig->modelOf($unit)->routes, fn ($route) => $route->allows(RouteSetting::Db)));
 
-    return match (mt_rand(0, 51)) {
+    return match (mt_rand(0, 52)) {
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
@@ -182,6 +184,10 @@ function someEdit(CoreRig $rig): ?RigEdit
         44 => $unit === null || $rig->modelOf($unit)->grows === [] ? null : new Grow($unit, (string) $one($rig->modelOf($unit)->grows), mt_rand(1, 5)),
         45 => $unit === null ? null : new SetFact(ElementRef::unit($unit), null, mt_rand(0, 2) === 0 ? null
             : new Fact(ElementRef::unit($unit), Certainty::cases()[mt_rand(0, 3)], 'It works', null, 'Ann', mt_rand(0, 1) === 0 ? '' : '2026-02-01', minutes: mt_rand(0, 1) === 0 ? null : 5)),
+        52 => new SetMeasure(...[
+            $source === null ? [ElementRef::unit((string) array_key_first($rig->units)), MeasureKind::Card] : [ElementRef::read("sources/{$source}"), MeasureKind::Speech],
+            $cable === null ? [ElementRef::read('situations/'.$rig->base()->id), MeasureKind::Length] : [ElementRef::cable((string) $cable), MeasureKind::Delay],
+        ][mt_rand(0, 1)], ...[[null], [mt_rand(31, 99) + 0.125]][mt_rand(0, 1)]),
         46 => $source === null ? null : new SetLoudness($source, mt_rand(0, 2) === 0 ? null : Decibels::of(mt_rand(-20, 20)), mt_rand(0, 1) === 0),
         47, 48 => $cable === null || count($rig->units) < 2 ? null : (function () use ($rig, $cable, $situation, $one) {
             $unit = (string) $one($rig->units);

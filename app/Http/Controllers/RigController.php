@@ -21,6 +21,7 @@ use App\ViewModels\CableImport;
 use App\ViewModels\CableTable;
 use App\ViewModels\ChecksPage;
 use App\ViewModels\Computers;
+use App\ViewModels\DependencePage;
 use App\ViewModels\Doubts;
 use App\ViewModels\LevelsPage;
 use App\ViewModels\NamesPage;
@@ -160,6 +161,11 @@ final class RigController
     public function returns(Request $request, Rig $rig): View
     {
         return $this->step($request, $rig, Step::Returns, fn (RigPage $page) => ['returns' => new ReturnsPage($page)]);
+    }
+
+    public function dependence(Request $request, Rig $rig): View
+    {
+        return $this->step($request, $rig, Step::Dependence, fn (RigPage $page) => ['depends' => new DependencePage($page)]);
     }
 
     public function checks(Request $request, Rig $rig): View

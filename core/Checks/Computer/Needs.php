@@ -10,14 +10,16 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Dependence\Dependence;
+use HiddenWire\Core\Dependence\StartOrder;
 use HiddenWire\Core\Edit\DescribeUnit;
+use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\HeardPair;
 
-/** Sounds that depend on a program that nobody starts, or on a unit that is only there to unlock software. */
+/** Sounds that depend on a program that nobody starts, or that starts too late, or on a unit that is only there to unlock software. */
 final readonly class Needs implements Check
 {
     public function code(): string
@@ -37,6 +39,9 @@ final readonly class Needs implements Check
                 yield $this->unstarted($unit, $element->lost[0]);
             }
         }
+        foreach ($in->rig->places as $place) {
+            yield from $in->rig->hostOf($place->id) === null ? [] : $this->order($in, $place->id);
+        }
         foreach ($in->rig->units as $unit) {
             foreach ($unit->needs as $need) {
                 if (isset($in->rig->units[$need]) && $this->onlyUnlocks($in, $in->rig->units[$need])) {
@@ -49,6 +54,36 @@ final readonly class Needs implements Check
                     );
                 }
             }
+        }
+    }
+
+    /** @return iterable<Finding> programs that start before what they need, or wait for each other */
+    private function order(Inspection $in, string $place): iterable
+    {
+        $order = new StartOrder($in->base()->graph, $place);
+        foreach ($order->late as [$program, $other]) {
+            yield new Finding(
+                $this->code(),
+                Severity::Risk,
+                "{$program->name} starts before {$other->name}, which has to run first",
+                'It finds its device missing, and takes another or none.',
+                [new UnitRef($program->id), new UnitRef($other->id)],
+                [],
+                $order->circle !== [] ? [] : [new Proposal(
+                    'Start in this order: '.implode(', ', array_map(fn (Unit $unit) => $unit->name, $order->order)),
+                    [new OrderStart($place, array_map(fn (Unit $unit) => $unit->id, $order->order))],
+                    Cost::SWITCH,
+                )],
+            );
+        }
+        if ($order->circle !== []) {
+            yield new Finding(
+                $this->code(),
+                Severity::Fault,
+                implode(' and ', array_map(fn (Unit $unit) => $unit->name, $order->circle)).' wait for each other to start first',
+                'No order serves all of them. Take one of the needs, or one of the picks, back.',
+                array_map(fn (Unit $unit) => new UnitRef($unit->id), $order->circle),
+            );
         }
     }
 

@@ -53,8 +53,8 @@ final readonly class Level implements Check
                 'A microphone is 40 to 60 dB too quiet for a line input. It needs a preamp.'],
             $gives === SignalKind::Microphone => [Severity::Fault, 'It is far too quiet there. It needs a preamp.'],
             $isLine($gives) && $takes === SignalKind::Microphone => [Severity::Risk,
-                'A line is 40 to 60 dB too loud for a microphone input: it distorts at any gain. Take a line input or a pad, or set the input '
-                    .'to line.'],
+                'A line is 40 to 60 dB too loud for a microphone input: it distorts at any gain. Take a line input or a pad, or set the '
+                    .'input to line.'],
             $gives === SignalKind::Headphone && $takes === SignalKind::Microphone => [Severity::Risk,
                 'It distorts unless the headphones are turned almost off, and hisses then. Take a line input.'],
             $gives === SignalKind::Headphone && $isLine($takes) => [Severity::Note,

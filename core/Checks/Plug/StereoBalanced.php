@@ -79,8 +79,8 @@ final readonly class StereoBalanced implements Check
 
         return match (true) {
             $out >= 2 && $joint->in->balanced && $hasRing => ['a stereo plug in a balanced mono input',
-                'The input takes left minus right: what both have in common, every voice in the middle, cancels. Take a stereo Y-lead to two '
-                    .'inputs.'],
+                'The input takes left minus right: what both have in common, every voice in the middle, cancels. Take a stereo Y-lead to '
+                    .'two inputs.'],
             $out >= 2 && $into >= 2 && ! $joint->in->balanced && ! $hasRing => ['a mono plug or lead in a stereo connection',
                 'The right side is lost. Take a stereo lead.'],
             $out === 1 && $into >= 2 && $joint->out->balanced && ! $joint->in->balanced && $hasRing => [

@@ -33,6 +33,7 @@
         @endforeach
         <div class="rail-end">
             <a href="{{ $page->url([], 'returns') }}" @if ($page->view === 'returns') aria-current="page" @endif><i class="bi bi-arrow-return-left" aria-hidden="true"></i><span>Own returns</span></a>
+            <a href="{{ $page->url([], 'dependence') }}" @if ($page->view === 'dependence') aria-current="page" @endif><i class="bi bi-diagram-2" aria-hidden="true"></i><span>Dependence</span></a>
             <a href="{{ $page->url([], 'situations') }}" @if ($page->view === 'situations') aria-current="page" @endif><i class="bi bi-layers" aria-hidden="true"></i><span>Situations</span></a>
             <a href="{{ $page->url([], 'cables') }}" @if ($page->view === 'cables') aria-current="page" @endif><i class="bi bi-table" aria-hidden="true"></i><span>Cable table</span></a>
             <a href="{{ $page->url([], 'doubts') }}" @if ($page->view === 'doubts') aria-current="page" @endif><i class="bi bi-question-circle" aria-hidden="true"></i><span>Doubts</span></a>

@@ -1,6 +1,18 @@
 <x-rig-frame :page="$page">
     <div class="page tracks">
         @if ($tracks->afterwards !== null) <x-afterwards :page="$page" :afterwards="$tracks->afterwards" /> @endif
+        @if ($tracks->cards !== [])
+            <details class="stock-more cards-left" data-keep><summary>Cards: @foreach ($tracks->cards as $card) {{ $card['name'] }} {{ $card['hours'] ?: 'not said' }}@if (! $loop->last); @endif @endforeach</summary>
+                @foreach ($tracks->cards as $card)
+                    <div class="row-form"><strong>{{ $card['name'] }}</strong>
+                        @foreach (['card' => ['free on the card', 'GB', $card['card'], ''], 'rate' => ['sample rate', 'Hz', $card['rate'], '48000'], 'depth' => ['bits', 'bits', $card['depth'], '24']] as $kind => [$says, $unit, $value, $usual])
+                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => $card['about'], 'kind' => $kind, 'situation' => '']"><input type="number" step="any" name="value" value="{{ $value }}" placeholder="{{ $usual }}" aria-label="{{ $card['name'] }}: {{ $says }}"> {{ $unit }} <button class="do" type="submit">Save<span class="visually-hidden"> {{ $card['name'] }}: {{ $says }}</span></button></x-edit>
+                        @endforeach
+                    </div>
+                @endforeach
+                <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => 'situations/'.$page->rig->base()->id, 'kind' => 'length', 'situation' => '']"><label>{{ $page->rig->base()->name }} lasts <input type="number" step="1" name="value" value="{{ $tracks->length }}" placeholder="not said"> minutes</label> <button class="do" type="submit">Save<span class="visually-hidden"> how long {{ $page->rig->base()->name }} lasts</span></button></x-edit>
+            </details>
+        @endif
         @forelse ($tracks->programs as $program)
             <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
                 <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }} <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Dependence;
+
+use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Hop;
+use HiddenWire\Core\Signal\HopKind;
+
+/** In how few places a sound is muted for everybody who hears it, without muting another. */
+final readonly class Touch
+{
+    /** @var list<PointRef|RouteRef> mutes and switches, each of this sound only; the one that silences most first */
+    public array $places;
+
+    /** @var list<HeardPair> those for whom nothing on the way is this sound's own */
+    public array $left;
+
+    /** @param  \Closure(PointRef|string): list<Source>  $soundsAt  which sounds are at a point */
+    public function __construct(Hearing $hearing, Source $source, \Closure $soundsAt)
+    {
+        $by = $controls = $pairs = [];
+        foreach ($hearing->graph->rig->listeners as $listener) {
+            $pair = $hearing->pair($source->id, $listener->id);
+            if (! $pair->isHeard()) {
+                continue;
+            }
+            $pairs[$listener->id] = $pair;
+            $ofAll = null;
+            foreach ($pair->arrivals() as $way) {
+                $own = [];
+                foreach ($way->hops as $hop) {
+                    $at = $this->control($hearing, $hop);
+                    $from = $at instanceof RouteRef ? new PointRef($at->unit, strstr($at->key, '>', true) ?: $at->key) : $at;
+                    if ($at !== null && $from !== null && $soundsAt($from) === [$source]) {
+                        $own[(string) $at] = $at;
+                    }
+                }
+                $ofAll = $ofAll === null ? $own : array_intersect_key($ofAll, $own);
+            }
+            foreach ($ofAll ?? [] as $ref => $at) {
+                $by[$ref][$listener->id] = true;
+                $controls[$ref] = $at;
+            }
+        }
+        $places = [];
+        while ($by !== []) {
+            uasort($by, fn (array $a, array $b) => count($b) <=> count($a));
+            $first = (string) array_key_first($by);
+            $places[] = $controls[$first];
+            $done = $by[$first];
+            $pairs = array_diff_key($pairs, $done);
+            $by = array_filter(array_map(fn (array $silenced) => array_diff_key($silenced, $done), $by));
+        }
+        $this->places = $places;
+        $this->left = array_values($pairs);
+    }
+
+    private function control(Hearing $hearing, Hop $hop): PointRef|RouteRef|null
+    {
+        $rig = $hearing->graph->rig;
+        if ($hop->at instanceof PointRef && $hop->kind === HopKind::Gain && $rig->point($hop->at)->mute !== null) {
+            return $hop->at;
+        }
+        $isSwitch = $hop->at instanceof RouteRef && ($rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null)?->allows(RouteSetting::On);
+
+        return $isSwitch ? new RouteRef($hop->at->unit, $hop->at->key) : null;
+    }
+}
