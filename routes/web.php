@@ -82,8 +82,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
                 Route::delete('/', 'destroy')->name('destroy');
-                $views = ['wishes', 'stock', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'dependence', 'situations',
-                    'doubts', 'cables'];
+                $views = ['wishes', 'stock', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'dependence',
+                    'situations', 'doubts', 'cables'];
                 foreach ($views as $view) {
                     Route::get("/{$view}", $view)->name($view);
                 }

@@ -14,6 +14,8 @@ use App\Rigs\StoredRig;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
@@ -52,6 +54,9 @@ final readonly class Edition
         $known = fn (): ?array => $number === null
             ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->causes
             : ($isLooked ? (new Diagnosis(new Hearings($rig)))->causes() : null);
+        $findings = fn (): ?array => $number === null
+            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->findings
+            : ($isLooked ? Checks::findings(new Inspection(new Hearings($rig))) : null);
         $at = $number ?? $record->at;
         $changes = self::changes($record, $number);
         $now = $changes[$at] ?? null;
@@ -66,6 +71,7 @@ final readonly class Edition
             self::photos($record),
             self::sinceLast($record, $changes),
             $order,
+            $findings,
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));

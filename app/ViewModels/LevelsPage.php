@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Noises;
 use HiddenWire\Core\Checks\Time\Monitor;
 use HiddenWire\Core\Levels\Balance;
 use HiddenWire\Core\Levels\Chain;
@@ -56,6 +57,8 @@ final readonly class LevelsPage
      */
     public array $measures;
 
+    public Noises $noises;
+
     public function __construct(private RigPage $page)
     {
         $hearing = $page->hearing;
@@ -87,6 +90,7 @@ final readonly class LevelsPage
         }
         $this->offsets = $offsets;
         $this->measures = $this->measures();
+        $this->noises = new Noises($in);
     }
 
     public function url(string $listener): string

@@ -21,7 +21,11 @@ final readonly class TracksPage
     /** Null where the rig has no track. */
     public ?Afterwards $afterwards;
 
-    /** @var list<array{about: string, name: string, card: float|null, rate: float|null, depth: float|null, hours: string}> cards of recorders */
+    /**
+     * Cards of recorders.
+     *
+     * @var list<array{about: string, name: string, card: float|null, rate: float|null, depth: float|null, hours: string}>
+     */
     public array $cards;
 
     /** How long the base situation lasts, in minutes; null where nobody has said. */

@@ -68,6 +68,16 @@ final readonly class WayStrip
             $wish->treatment->value ?? '', $wish?->side === null ? '' : "{$wish->side->value} only"]));
     }
 
+    /** What is the matter with a level, as short as a cell takes: "far too quiet"; empty where nothing is. */
+    public static function levelTrouble(HeardPair $pair): string
+    {
+        return match ($pair->verdict) {
+            Verdict::TooQuiet => $pair->isFarTooQuiet() ? 'far too quiet' : 'too quiet',
+            Verdict::Overloads => 'overloads'.($pair->overload === null ? '' : ' by '.number_format($pair->overload->overDb, 1).' dB'),
+            default => '',
+        };
+    }
+
     public static function say(HeardPair $pair): string
     {
         return match ($pair->verdict) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
@@ -28,6 +31,7 @@ final class Source
      * @param  int|null  $sinceLast  how many of the changes were made after the last book; null where there was none
      * @param  (\Closure(): (list<Cause>|null))|null  $causes  where the causes are known from, null where nobody has looked; without it
      *     they are looked for, which can take half a minute for a rig of a thousand units
+     * @param  (\Closure(): (list<Finding>|null))|null  $findings  the same of what the checks find
      */
     public function __construct(
         public readonly Rig $rig,
@@ -37,6 +41,7 @@ final class Source
         public readonly array $photos = [],
         public readonly ?int $sinceLast = null,
         public readonly ScheduleOrder $order = ScheduleOrder::Label,
+        private readonly ?\Closure $findings = null,
     ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);
@@ -46,6 +51,12 @@ final class Source
     public function hearing(?string $situation = null): Hearing
     {
         return $this->hearings->in($situation ?? $this->rig->base()->id);
+    }
+
+    /** @return list<Finding>|null what the checks find; null where nobody has looked */
+    public function findings(): ?array
+    {
+        return $this->findings === null ? Checks::findings(new Inspection($this->hearings)) : ($this->findings)();
     }
 
     /** @return list<Cause>|null what is the matter, all situations together; null where nobody has looked */

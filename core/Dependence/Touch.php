@@ -68,8 +68,11 @@ final readonly class Touch
         if ($hop->at instanceof PointRef && $hop->kind === HopKind::Gain && $rig->point($hop->at)->mute !== null) {
             return $hop->at;
         }
-        $isSwitch = $hop->at instanceof RouteRef && ($rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null)?->allows(RouteSetting::On);
+        if (! $hop->at instanceof RouteRef) {
+            return null;
+        }
+        $route = $rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null;
 
-        return $isSwitch ? new RouteRef($hop->at->unit, $hop->at->key) : null;
+        return $route?->allows(RouteSetting::On) ? $hop->at : null;
     }
 }

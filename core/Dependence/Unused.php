@@ -24,7 +24,8 @@ final readonly class Unused
         $used = [];
         foreach ($hearings as $hearing) {
             foreach ($hearing->all() as $pair) {
-                foreach ($pair->wish === null || $pair->wish->want === Want::MustNot || ! $pair->isHeard() ? [] : $pair->arrivals() as $way) {
+                $isWanted = $pair->wish !== null && $pair->wish->want !== Want::MustNot && $pair->isHeard();
+                foreach ($isWanted ? $pair->arrivals() : [] as $way) {
                     foreach ($way->hops as $hop) {
                         $used[$hop->at instanceof CableRef ? "cable {$hop->at->cable}" : ''] = true;
                         if (! $hop->at instanceof AirRef && isset($hop->at->unit)) {

@@ -6,6 +6,7 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Noises;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
@@ -468,4 +469,14 @@ describe('levels', function () {
             ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->wish('ann', 'viewers', 'must')->wish('ben', 'viewers', 'must');
         expect(found($two(43), 'level.unmatched'))->toBe(['risk: Ann is 7.0 dB louder than Ben at Viewers'])->and(found($two(45), 'level.unmatched'))->toBe([]);
     });
+});
+
+it('tells noise by its kind, where it comes in and what stops it', function () {
+    $kinds = fn (Draft $draft): array => array_map(fn (array $one) => "{$one['kind']}: {$one['where']}", (new Noises(new Inspection(new Hearings($draft->make()))))->all);
+    // The room's 35 dB SPL stand 57 dB below the voice; at 50 dB SPL and half a metre no more than 28.
+    expect($kinds(throughDesk(50)))->toBe([])->and($kinds(throughDesk(50, [['about' => 'places/desk', 'kind' => 'noise', 'value' => 50], ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.3]])))
+        ->toBe(['hiss: Voice, 26 dB above its noise']);
+    $socket = Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->tone('desk')->unit('rec', 'clip-recorder', 'pc')->cable('trs', 'desk/out', 'pc/line-in')->pick('rec/in-1', ['device' => 'pc/line-in/in'])
+        ->track('tape', 'rec/track-1')->wish('desk', 'tape', 'must');
+    expect($kinds($socket))->toBe(['whine: Pc · Line in · blue, from inside the case'])->and($kinds($socket->pick('rec/in-1', ['device' => 'pc/mic-in/in'])))->toBe([]);
 });

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Quantity\Count;
 
@@ -26,6 +28,37 @@ final class Findings implements Part
     }
 
     public function blocks(Source $of): array
+    {
+        return [...$this->causes($of), ...$this->findings($of)];
+    }
+
+    /** @return list<Block> */
+    private function findings(Source $of): array
+    {
+        $findings = $of->findings() ?? [];
+        $papers = $of->rig->papers;
+        $isAccepted = fn (Finding $one): bool => $papers->acceptanceOf($one->evidence()) !== null;
+        $open = array_values(array_filter($findings, fn (Finding $one) => ! $isAccepted($one)));
+        $accepted = array_values(array_filter($findings, $isAccepted));
+
+        return [
+            ...($open === [] ? [] : [new Heading('What the checks find'), new Table(
+                ['', 'Finding', 'What to do'],
+                array_map(fn (Finding $one) => [
+                    $one->severity->value, $one->sentence, $one->cures === [] ? $one->why : $one->cures[0]->sentence,
+                ], $open),
+                [0.5, 2.4, 2.2],
+            )]),
+            ...($accepted === [] ? [] : [new Heading('Accepted findings'), new Table(
+                ['Finding', 'Why it may stay'],
+                array_map(fn (Finding $one) => [$one->sentence, $papers->acceptanceOf($one->evidence())->why ?? ''], $accepted),
+                [2.4, 2.2],
+            )]),
+        ];
+    }
+
+    /** @return list<Block> */
+    private function causes(Source $of): array
     {
         if ($of->rig->wishes === []) {
             return [new Text('No wishes yet, so nothing can be open.')];

@@ -81,5 +81,13 @@
                 @endif
             </section>
         @endif
+        @if ($levels->noises->all !== [])
+            <section aria-labelledby="noise">
+                <h2 id="noise">Noise <small>hum, hiss, and the whine of computers</small></h2>
+                <table class="facts"><thead><tr><th scope="col">Kind</th><th scope="col">Where it comes in</th><th scope="col">What stops it</th></tr></thead><tbody>
+                    @foreach ($levels->noises->all as $noise) <tr><th scope="row">{{ $noise['kind'] }}</th><td>{{ $noise['where'] }}</td><td>{{ $noise['stops'] }}</td></tr> @endforeach
+                </tbody></table>
+            </section>
+        @endif
     </div>
 </x-rig-frame>

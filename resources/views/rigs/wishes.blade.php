@@ -51,8 +51,9 @@
                                     $isChosen = $page->pair === $pair;
                                     $changes = $page->preview?->changes($pair) ?? false;
                                     $shown = $page->preview?->pair($pair) ?? $pair;
-                                    $level = $shown->level()?->text() ?? '';
-                                    $want = WayStrip::wished($pair->wish);
+                                    $trouble = WayStrip::levelTrouble($shown);
+                                    $level = $shown->level() === null ? '' : $shown->level()->text().($trouble === '' ? '' : ' dB');
+                                    $want = $trouble ?: WayStrip::wished($pair->wish);
                                 @endphp
                                 <td data-cell="{{ $source->id }}:{{ $listener->id }}" class="@if ($shown->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif @if ($changes) changed @endif">
                                     <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks;
+
+use HiddenWire\Core\Grounds\Grounds;
+use HiddenWire\Core\Rig\SourceKind;
+
+/** What noise a rig can make, by its kind, where it comes in, and what stops it. */
+final readonly class Noises
+{
+    /** A voice that stands less than this above its noise is heard to hiss in a pause. */
+    private const HISS_DB = 45.0;
+
+    /** @var list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> */
+    public array $all;
+
+    public function __construct(Inspection $in)
+    {
+        $this->all = [...$this->alongGrounds($in), ...$this->inComputers($in), ...$this->fromPreamps($in)];
+    }
+
+    /** @return list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> */
+    private function alongGrounds(Inspection $in): array
+    {
+        $grounds = new Grounds($in->rig);
+        $noises = [];
+        foreach ($grounds->cycles as $cycle) {
+            $computers = array_filter($cycle->units, fn (string $unit) => $in->rig->modelOf($unit)->family->isHost());
+            $noises[] = [
+                'kind' => $computers === [] ? 'hum' : 'whine',
+                'where' => "{$cycle->closing->label}, along a ground loop".($computers === [] ? '' : ' with '
+                    .$in->rig->units[array_values($computers)[0]]->name),
+                'stops' => "an isolator at {$in->names->of($grounds->receivingEnd($cycle->closing))}",
+            ];
+        }
+
+        return $noises;
+    }
+
+    /** @return list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> what a computer's own sockets bring in */
+    private function inComputers(Inspection $in): array
+    {
+        $noises = [];
+        $passage = $in->passage($in->rig->base()->id);
+        foreach ($in->joints->analog() as $joint) {
+            $isIn = $in->rig->modelOf($joint->to->unit)->family->isHost();
+            $at = "{$joint->to->unit}/{$joint->inLane->point}";
+            if ($isIn && $passage->sourcesAt($at) !== [] && $passage->listenersBehind($at) !== []) {
+                $noises[$at] = [
+                    'kind' => 'whine',
+                    'where' => "{$in->names->of($joint->to)}, from inside the case",
+                    'stops' => 'an interface outside it, or optical',
+                ];
+            }
+        }
+
+        return array_values($noises);
+    }
+
+    /** @return list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> */
+    private function fromPreamps(Inspection $in): array
+    {
+        $noises = [];
+        foreach ($in->chains() as [$pair, $chain]) {
+            if ($pair->source->kind === SourceKind::Voice && $chain->isFromCapsule && $chain->overNoise() < self::HISS_DB) {
+                $noises[$pair->source->id] ??= [
+                    'kind' => 'hiss',
+                    'where' => "{$pair->source->name}, ".number_format($chain->overNoise(), 0).' dB above its noise',
+                    'stops' => 'coming closer, a quieter room, or a booster',
+                ];
+            }
+        }
+
+        return array_values($noises);
+    }
+}
