@@ -21,6 +21,10 @@ use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
 // What an address numbers fits a column of the database.
+// Revisions are counted, and a longer number is none.
+Route::pattern('number', '[0-9]{1,9}');
+Route::pattern('with', '[0-9]{1,9}');
+
 Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share', 'book'], '\d{1,15}'));
 
 Route::middleware('guest')->group(function () {
@@ -104,8 +108,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/{book}/file', 'file')->name('.file');
             });
             Route::controller(ComparisonController::class)->prefix('/history/{number}/{with}')->group(function () {
-                Route::get('/', 'show')->whereNumber(['number', 'with'])->name('compare');
-                Route::get('/maps', 'maps')->whereNumber(['number', 'with'])->middleware('throttle:layout')->name('compare.maps');
+                Route::get('/', 'show')->name('compare');
+                Route::get('/maps', 'maps')->middleware('throttle:layout')->name('compare.maps');
             });
             Route::controller(CardController::class)->prefix('/cards')->group(function () {
                 Route::get('/', 'index')->name('cards');

@@ -12,6 +12,7 @@ use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Rig\Link;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Unit;
 use Illuminate\Database\Eloquent\Collection;
@@ -60,6 +61,21 @@ final readonly class Stock
     public function reasonable(): array
     {
         return $this->chosen === null ? [] : ReasonTargets::ofUnit($this->page->rig, $this->chosen);
+    }
+
+    /** @return array<string, array{string, float|null}> sockets of the chosen unit that give devices: name and measured delay, by reference */
+    public function deviceSockets(): array
+    {
+        $measured = $this->page->rig->papers->measured(MeasureKind::Delay);
+        $sockets = [];
+        foreach ($this->chosen === null ? [] : $this->page->rig->modelOf($this->chosen)->sockets as $socket) {
+            if (array_filter($socket->lanes, fn ($lane) => $lane->device !== null) !== []) {
+                $about = "units/{$this->chosen?->id}/sockets/{$socket->id}";
+                $sockets[$about] = ["Devices of {$socket->label}", $measured[$about] ?? null];
+            }
+        }
+
+        return $sockets;
     }
 
     /** @return list<Unit> */

@@ -11,7 +11,6 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\HeardPair;
-use HiddenWire\Core\Signal\Hearing;
 
 /**
  * Tries what checks propose: made on the rig, looked at by the checks of the same kind again, and heard in every situation. Only what takes
@@ -19,11 +18,13 @@ use HiddenWire\Core\Signal\Hearing;
  */
 final class Curing
 {
-    /** Proposals of one rig that are tried. */
-    private const TRIALS = 60;
+    /** Proposals of a rig of some size that are tried; of a larger one fewer, since each takes longer. */
+    private const TRIALS = 40;
 
-    /** Work (see {@see Hearing::work()}) that all trials together may take. */
-    private const WORK = 4_000_000;
+    private const LEAST_TRIALS = 3;
+
+    /** Links of a rig that has all the trials: about that of two computers and a mixer. */
+    private const LINKS = 600;
 
     /** @var array<string, list<Check>> by the first part of their codes */
     private array $checks = [];
@@ -41,7 +42,7 @@ final class Curing
         foreach (Checks::all() as $check) {
             $this->checks[self::kind($check->code())][] = $check;
         }
-        $this->left = (int) min(self::TRIALS, self::WORK / max(1, $in->base()->work()));
+        $this->left = (int) max(self::LEAST_TRIALS, min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($in->base()->graph->links))));
     }
 
     /**

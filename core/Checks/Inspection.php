@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Checks;
 
 use HiddenWire\Core\Document\Catalogue;
+use HiddenWire\Core\Edit\PutBetween;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Levels\Chain;
+use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\HeardPair;
@@ -34,6 +39,11 @@ final class Inspection
 
     /** @var list<array{HeardPair, Chain}>|null */
     private ?array $chains = null;
+
+    private ?Between $between = null;
+
+    /** @var array<array-key, list<Unit>>|null by place */
+    private ?array $microphones = null;
 
     /** @var array<string, Passage> by situation */
     private array $passages = [];
@@ -89,6 +99,34 @@ final class Inspection
         }
 
         return $this->chains;
+    }
+
+    /**
+     * What of the catalogue can stand between two sockets; nothing where there is no catalogue.
+     *
+     * @param  list<Family>  $families
+     * @return list<PutBetween>
+     */
+    public function between(SocketRef $a, SocketRef $b, array $families): array
+    {
+        $this->between ??= $this->catalogue === null ? null : new Between($this->rig, $this->catalogue);
+
+        return $this->between?->offers($a, $b, $families) ?? [];
+    }
+
+    /** @return list<Unit> the units of a place that have a microphone */
+    public function microphones(string $place): array
+    {
+        if ($this->microphones === null) {
+            $this->microphones = [];
+            foreach ($this->rig->units as $unit) {
+                if ($this->rig->modelOf($unit)->family->hasMicrophone()) {
+                    $this->microphones[$unit->place][] = $unit;
+                }
+            }
+        }
+
+        return $this->microphones[$place] ?? [];
     }
 
     /** Null for the base: changes are made for good there. */

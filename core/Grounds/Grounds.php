@@ -30,7 +30,10 @@ final readonly class Grounds
     /** @var list<Cable> the fewest analog cables to isolate so that no circle has one in it, unbalanced ones before balanced */
     public array $toIsolate;
 
-    /** @var list<GroundCycle> one for each cable to isolate: the circle that it closes */
+    /** Circles that are shown with all that is in them. */
+    private const SHOWN = 100;
+
+    /** @var list<GroundCycle> for the first cables to isolate the circle that each closes */
     public array $cycles;
 
     /** @param  array<array-key, true>  $without  cables that are out, by id */
@@ -47,8 +50,7 @@ final readonly class Grounds
             $rig->units,
             fn ($unit) => $rig->modelOf($unit)->supply === Supply::MainsEarthed,
         )));
-        $this->cycles = $this->cyclesOf($edges);
-        $this->toIsolate = array_map(fn (GroundCycle $cycle) => $cycle->closing, $this->cycles);
+        [$this->toIsolate, $this->cycles] = $this->circles($edges);
     }
 
     /** Channels that isolators for all of them need: two for a stereo lead. */
@@ -116,29 +118,47 @@ final readonly class Grounds
      * analog ones that close circles are the fewest, and as many of them unbalanced as can be.
      *
      * @param  list<GroundEdge>  $edges
-     * @return list<GroundCycle>
+     * @return array{list<Cable>, list<GroundCycle>} those that close circles, and the circles of the first of them
      */
-    private function cyclesOf(array $edges): array
+    private function circles(array $edges): array
     {
         $rank = fn (GroundEdge $edge): int => ! $edge->isAnalog ? 0 : ($edge->isBalanced ? 1 : 2);
         usort($edges, fn (GroundEdge $a, GroundEdge $b) => $rank($a) <=> $rank($b));
         /** @var array<array-key, array<array-key, Cable|null>> $near by node: its neighbours with the cable, null for an earth pin */
         $near = [];
+        /** @var array<array-key, string> $joined one node of the part that a node is in, or one nearer to it */
+        $joined = [];
         foreach ($this->earthed as $unit) {
             $near[self::EARTH][$unit] = $near[$unit][self::EARTH] = null;
+            $joined[$unit] = self::EARTH;
         }
-        $cycles = [];
+        $closing = $cycles = [];
         foreach ($edges as $edge) {
             [$a, $b] = [$edge->cable->from->unit, $edge->cable->to->unit];
-            $path = $this->path($near, $a, $b);
-            if ($path !== null && $edge->isAnalog) {
-                $cycles[] = $this->cycle($edge->cable, $path);
-            } elseif ($path === null) {
+            [$partA, $partB] = [self::part($joined, $a), self::part($joined, $b)];
+            if ($partA !== $partB) {
                 $near[$a][$b] = $near[$b][$a] = $edge->cable;
+                $joined[$partA] = $partB;
+            } elseif ($edge->isAnalog) {
+                $closing[] = $edge->cable;
+                $path = count($cycles) < self::SHOWN ? $this->path($near, $a, $b) : null;
+                $cycles = $path === null ? $cycles : [...$cycles, $this->cycle($edge->cable, $path)];
             }
         }
 
-        return $cycles;
+        return [$closing, $cycles];
+    }
+
+    /** @param  array<array-key, string>  $joined */
+    private static function part(array &$joined, string $node): string
+    {
+        while (isset($joined[$node])) {
+            // Halving the way makes the next walk shorter.
+            $joined[$node] = $joined[$joined[$node]] ?? $joined[$node];
+            $node = $joined[$node];
+        }
+
+        return $node;
     }
 
     /**

@@ -34,11 +34,14 @@ final readonly class Between
         $this->wiring = new Wiring($rig);
     }
 
-    /** @return list<PutBetween> */
-    public function offers(SocketRef $a, SocketRef $b): array
+    /**
+     * @param  list<Family>  $families  only of these, in this order
+     * @return list<PutBetween>
+     */
+    public function offers(SocketRef $a, SocketRef $b, array $families = self::FAMILIES): array
     {
         $offers = [];
-        foreach (self::FAMILIES as $family) {
+        foreach ($families as $family) {
             foreach ($this->catalogue->models as $model) {
                 if ($model->family === $family) {
                     $offers[] = $this->fit($model, $a, $b) ?? $this->fit($model, $b, $a);

@@ -27,6 +27,9 @@ final readonly class OneDevice implements Check
         $graph = $in->base()->graph;
         foreach ($in->rig->units as $unit) {
             $limits = $in->rig->modelOf($unit)->limits;
+            if ($limits->devicesAtOnce === null && $limits->sources === null && $limits->tracks === null) {
+                continue;
+            }
             $devices = $used = $tracks = [];
             foreach ($in->rig->modelOf($unit)->points as $point) {
                 $at = new PointRef($unit->id, $point->id);

@@ -14,7 +14,6 @@ use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Grounds\GroundCycle;
 use HiddenWire\Core\Grounds\Grounds;
-use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
@@ -83,8 +82,8 @@ final readonly class Loop implements Check
             ...array_map(fn (Point $point) => $point->channels, array_values($one->model->points)),
         ]);
         $enough = array_values(array_filter(
-            (new Between($in->rig, $in->catalogue))->offers($from, $to),
-            fn (PutBetween $one) => $one->model->family === Family::Isolator && $width($one) >= $channels,
+            $in->between($from, $to, [Family::Isolator]),
+            fn (PutBetween $one) => $width($one) >= $channels,
         ));
         // A wider one joins what one lead keeps apart.
         usort($enough, fn (PutBetween $a, PutBetween $b) => $width($a) <=> $width($b));

@@ -39,7 +39,7 @@ final readonly class SecondMicrophone implements Check
         foreach ($in->each() as $situation => $hearing) {
             foreach ($in->rig->sources as $source) {
                 if ($source->kind === SourceKind::Voice) {
-                    yield from $this->twice($in, $situation, $hearing, $source);
+                    yield from count($source->origins) < 2 ? [] : $this->twice($in, $situation, $hearing, $source);
                     yield from $this->unlisted($in, $situation, $source);
                 }
             }
@@ -76,10 +76,9 @@ final readonly class SecondMicrophone implements Check
         if ($own === null || $in->passage($situation)->sourcesAt($own) === []) {
             return;
         }
-        foreach ($in->rig->units as $unit) {
+        foreach ($in->microphones($in->rig->units[$own->unit]->place) as $unit) {
             $model = $in->rig->modelOf($unit);
-            $hearsRoom = $model->family->hasMicrophone() && $unit->place === $in->rig->units[$own->unit]->place;
-            if (! $hearsRoom || in_array($unit->id, $known, true) || $this->isSomebodyElses($in, $unit->id)) {
+            if (in_array($unit->id, $known, true) || $this->isSomebodyElses($in, $unit->id)) {
                 continue;
             }
             foreach ($model->points as $point) {

@@ -9,11 +9,9 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
-use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Levels\Preamp;
-use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\CableRef;
@@ -61,11 +59,7 @@ final readonly class GainShort implements Check
                 continue;
             }
             foreach ($in->joints->of($cable) as $joint) {
-                $offers = array_values(array_filter(
-                    $in->catalogue === null ? [] : (new Between($in->rig, $in->catalogue))->offers($joint->from, $joint->to),
-                    fn (PutBetween $one) => $one->model->family === Family::Booster,
-                ));
-                $put = $offers[0] ?? null;
+                $put = $in->between($joint->from, $joint->to, [Family::Booster])[0] ?? null;
                 $gain = $put === null ? null : (array_values($put->model->routes)[0] ?? null)?->db;
                 if ($put !== null && $gain !== null) {
                     $to = $preamp->span->nearest(Decibels::of($preamp->wanted->value() - $gain->value()));

@@ -11,8 +11,8 @@ use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Equipment\Connector;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Mating;
-use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
@@ -84,10 +84,6 @@ final readonly class Mismatch implements Check
     /** @return list<PutBetween> */
     private function adapters(Inspection $in, Cable $cable): array
     {
-        return $in->catalogue === null ? [] : array_slice(
-            (new Between($in->rig, $in->catalogue))->offers($cable->from, $cable->to),
-            0,
-            self::PROPOSED,
-        );
+        return array_slice($in->between($cable->from, $cable->to, [Family::Adapter]), 0, self::PROPOSED);
     }
 }

@@ -119,6 +119,7 @@
             <label>It is <select name="owned"><option value="1">owned</option><option value="0" @selected(! $cable->owned)>to buy</option></select></label>
             <button type="submit" class="do">Save<span class="visually-hidden"> {{ $cable->label }}</span></button>
         </x-edit>
+        <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => 'cables/'.$cable->id, 'kind' => 'delay', 'situation' => '']"><label>Measured delay <input type="number" step="any" min="0" max="5000" name="value" value="{{ $page->rig->papers->measured(\HiddenWire\Core\Rig\MeasureKind::Delay)['cables/'.$cable->id] ?? '' }}" placeholder="usual"> ms</label> <button type="submit" class="do">Save<span class="visually-hidden"> the delay of {{ $cable->label }}</span></button></x-edit>
         <div class="sheet-tools">
             <x-edit :page="$page" class="set" :fields="['edit' => 'unplug', 'cable' => $cable->id]"><button type="submit" class="do">Unplug {{ $cable->label }}</button></x-edit>
             <x-edit :page="$page" class="set" :fields="['edit' => 'replace', 'cable' => $cable->id]"><button type="submit" class="do" title="Another cable between the same sockets, with a label of its own">Replace it</button></x-edit>

@@ -73,6 +73,10 @@
                 <x-named-settings :page="$page" :unit="$unit" />
                 <x-reasons :page="$page" :about="$stock->reasonable()" />
                 <x-facts :page="$page" :about="$stock->reasonable()" />
+                @if ($stock->deviceSockets() !== [])
+                    <h3>Measured delay</h3>
+                    @foreach ($stock->deviceSockets() as $ref => [$name, $value]) <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => $ref, 'kind' => 'delay', 'situation' => '']"><label>{{ $name }} <input type="number" step="any" min="0" max="5000" name="value" value="{{ $value }}" placeholder="usual"> ms</label> <button class="do" type="submit">Save<span class="visually-hidden"> the delay of {{ $name }}</span></button></x-edit> @endforeach
+                @endif
                 @if ($model->grows !== [])
                     <h3>How many it has</h3>
                     @foreach ($model->grows as $growth)
