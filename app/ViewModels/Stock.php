@@ -63,7 +63,11 @@ final readonly class Stock
         return $this->chosen === null ? [] : ReasonTargets::ofUnit($this->page->rig, $this->chosen);
     }
 
-    /** @return array<string, array{string, float|null}> sockets of the chosen unit that give devices: name and measured delay, by reference */
+    /**
+     * Sockets of the chosen unit that give devices.
+     *
+     * @return array<string, array{string, float|null}> name and measured delay, by reference
+     */
     public function deviceSockets(): array
     {
         $measured = $this->page->rig->papers->measured(MeasureKind::Delay);

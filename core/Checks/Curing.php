@@ -42,7 +42,8 @@ final class Curing
         foreach (Checks::all() as $check) {
             $this->checks[self::kind($check->code())][] = $check;
         }
-        $this->left = (int) max(self::LEAST_TRIALS, min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($in->base()->graph->links))));
+        $most = self::TRIALS * self::LINKS / max(1, count($in->base()->graph->links));
+        $this->left = (int) max(self::LEAST_TRIALS, min(self::TRIALS, $most));
     }
 
     /**
