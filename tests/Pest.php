@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\Catalogue;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Support\Draft;
 use Tests\TestCase;
@@ -46,4 +47,16 @@ function throughDesk(float $gain, array $measures = []): Draft
         ->pick('rec/in-1', ['device' => 'desk/usb/rec', 'channels' => [1]])->source('voice', 'mic/capsule')->track('tape', 'rec/track-1')
         ->wish('voice', 'tape', 'must')->set('desk', 'points', 'in-1', ['gain' => $gain])
         ->with(fn (array $d) => ['places' => [['id' => 'desk', 'kind' => 'computer', 'name' => 'Desk']]] + $d + ($measures === [] ? [] : ['measures' => $measures]));
+}
+
+/** The models that come with the application. */
+function wholeCatalogue(): Catalogue
+{
+    static $catalogue = null;
+
+    return $catalogue ??= Catalogue::of((function () {
+        foreach ((array) glob(dirname(__DIR__).'/resources/catalogue/*.json') as $file) {
+            yield basename((string) $file, '.json') => (string) file_get_contents((string) $file);
+        }
+    })());
 }

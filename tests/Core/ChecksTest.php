@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Curing;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Noises;
+use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
@@ -479,4 +481,74 @@ it('tells noise by its kind, where it comes in and what stops it', function () {
     $socket = Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->tone('desk')->unit('rec', 'clip-recorder', 'pc')->cable('trs', 'desk/out', 'pc/line-in')->pick('rec/in-1', ['device' => 'pc/line-in/in'])
         ->track('tape', 'rec/track-1')->wish('desk', 'tape', 'must');
     expect($kinds($socket))->toBe(['whine: Pc · Line in · blue, from inside the case'])->and($kinds($socket->pick('rec/in-1', ['device' => 'pc/mic-in/in'])))->toBe([]);
+});
+
+it('counts what a situation changes by the controls that a hand moves', function () {
+    $points = array_map(fn (string $id) => ['id' => $id, 'kind' => 'strip', 'label' => ucfirst($id), 'channels' => 1, 'mute' => false], ['one', 'two']);
+    $draft = fn (array $set): Draft => Draft::rig()->unit('u', ['points' => $points, 'routes' => []])->situation('break', $set);
+    expect(found($draft(['u/one' => ['mute' => true], 'u/two' => ['mute' => true]]), 'situation.forgotten'))->toBe(['note: Break takes 2 changes at once: U · One, U · Two'])
+        ->and(found($draft(['u/one' => ['mute' => true]]), 'situation.forgotten'))->toBe([]);
+});
+
+it('tells two leads in one socket of a rig that was kept before that was refused', function () {
+    $two = Draft::rig()->tone('a')->tone('b')->ear('c')->cable('trs', 'a/out', 'c/in')->cable('trs', 'b/out', 'c/in');
+    $kept = (new DocumentReader)->readStored($two->text());
+    expect(found($kept, 'plug.taken'))->toHaveCount(1)->and(found($kept, 'plug.taken')[0])->toStartWith('fault: W-2: ')
+        ->and(found($two->unplug('b/out'), 'plug.taken'))->toBe([]);
+});
+
+it('finds a bus into which somebody has mixed something for nobody', function () {
+    $mixed = fn (bool $heard): Draft => Draft::rig()->unit('u', ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ['id' => 'aux', 'kind' => 'bus', 'channels' => 1], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
+        'routes' => [['from' => 'tone', 'to' => 'aux', 'on' => false, 'can' => ['on']], ['from' => 'aux', 'to' => 'ear', 'on' => $heard, 'can' => ['on']]]])
+        ->source('s', 'u/tone')->listener('l', 'u/ear')->set('u', 'routes', 'tone>aux', ['on' => true]);
+    expect(found($mixed(false), 'plug.loose'))->toBe(['note: U · aux is mixed for nobody: nothing behind it reaches a listener'])->and(found($mixed(true), 'plug.loose'))->toBe([]);
+});
+
+/** The cures of what a check finds, as sentences: each tried, and the finding gone behind it. @return list<string> */
+function curedBy(Draft $draft, string $code): array
+{
+    $in = new Inspection(new Hearings($draft->make()), wholeCatalogue());
+    $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === $code))[0];
+    $sentences = [];
+    foreach ((new Curing($in))->of(Checks::of($check, $in)) as $finding) {
+        foreach ($finding->cures as $cure) {
+            $left = Checks::of($check, new Inspection(new Hearings($cure->applyTo($in->rig))));
+            expect(array_map(fn (Finding $one) => $one->key(), $left))->not->toContain($finding->key());
+            $sentences[] = $cure->sentence;
+        }
+    }
+
+    return $sentences;
+}
+
+describe('cures', function () {
+    it('moves a lead to the input that is made for it', function () {
+        $line = Draft::rig()->unit('a', box('mixer', [['out', 'trs-6.35+', 'out', 'professional-line', 1]]))
+            ->unit('b', box('mixer', [['mic', 'trs-6.35+', 'in', 'microphone', 1], ['line', 'trs-6.35+', 'in', 'professional-line', 1]]))->cable('trs', 'a/out', 'b/mic');
+        expect(curedBy($line, 'plug.level'))->toBe(['Move W-1 to B · Line']);
+    });
+
+    it('gives phantom power where it is, or moves the microphone to it', function () {
+        $mic = Draft::rig()->unit('mic', 'condenser-microphone')->unit('desk', 'eight-input-desk')->cable('xlr', 'mic/out', 'desk/mic-1');
+        expect(curedBy($mic, 'plug.phantom'))->toBe(['Switch Phantom power, Mic 1 of Desk on']);
+        $bare = Draft::rig()->unit('mic', 'condenser-microphone')->unit('b', box('mixer', [['plain', 'xlr-f+', 'in', 'microphone', 1], ['powered', 'xlr-f+', 'in', 'microphone', 1]], ['powered' => ['phantom' => 'offers']]))
+            ->cable('xlr', 'mic/out', 'b/plain');
+        expect(curedBy($bare, 'plug.phantom'))->toBe(['Move W-1 to B · Powered']);
+    });
+
+    it('puts a booster in, and sets the gain that is needed then', function () {
+        expect(curedBy(throughDesk(60, [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 50]]), 'level.gain-short'))->toBe(['Line booster (25.0 dB) into W-1, then the gain at 40.7 dB']);
+    });
+
+    it('sets a gain that is too low or too high', function () {
+        expect(curedBy(throughDesk(30), 'level.low'))->toContain('Set the gain of Desk · In 1 to 49.7 dB')->and(curedBy(throughDesk(60), 'level.clip'))->toBe(['Set the gain of Desk · In 1 to 49.7 dB']);
+    });
+
+    it('names devices apart, takes a device by name, sets one rate, starts a program at login, turns a loopback back', function () {
+        $two = judgedStudio()->unit('other', 'usb-headset')->cable('usb', 'other/usb', 'pc/usb-3')->device('pc', 'other/usb/play', ['name' => 'Headset']);
+        expect(curedBy($two, 'computer.same-name'))->toBe(['Name them apart on Pc'])
+            ->and(curedBy(judgedStudio()->settings('head/usb/play', ['roles' => ['playback']])->pick('music/sound', ['default' => 'system']), 'computer.default'))->toBe(['Let Music use Headset by name'])
+            ->and(curedBy(judgedStudio()->pick('cast/source-2', ['device' => 'face/usb/rec'])->settings('head/usb/play', ['rate_hz' => 48000])->settings('face/usb/rec', ['rate_hz' => 44100]), 'computer.format'))
+            ->toBe(['Set Interface mics to 48 kHz']);
+    });
 });

@@ -31,8 +31,8 @@ beforeEach(function () {
 it('looks once the page is shown, and counts in the frame of every view', function () {
     ($this->see)('checks')->assertSee('Looking at the rig')->assertSee('Run the checks');
     ($this->see)('recipes')->assertSee('x-data="found"', false);
-    $this->getJson("/rigs/{$this->rig->id}/causes")->assertOk()->assertJson(['found' => '3 faults, 9 risks, 2 notes']);
-    ($this->see)('recipes')->assertSee('3 faults, 9 risks, 2 notes')->assertDontSee('x-data="found"', false);
+    $this->getJson("/rigs/{$this->rig->id}/causes")->assertOk()->assertJson(['found' => '3 faults, 9 risks, 5 notes']);
+    ($this->see)('recipes')->assertSee('3 faults, 9 risks, 5 notes')->assertDontSee('x-data="found"', false);
     ($this->see)('checks')->assertSee('Line booster needs phantom power, and it is off at Desk mixer · Mic 1')->assertSee('4 causes for 30 cells');
 });
 
@@ -54,7 +54,7 @@ it('makes a cure by one change, says what is new, and takes it back', function (
     ($this->see)('checks?causes=1')->assertDontSee('needs phantom power');
     // Without it again it is new since somebody last looked.
     $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision]);
-    $this->getJson("/rigs/{$this->rig->id}/causes")->assertJson(['found' => '3 faults, 9 risks, 2 notes, 1 new']);
+    $this->getJson("/rigs/{$this->rig->id}/causes")->assertJson(['found' => '3 faults, 9 risks, 5 notes, 1 new']);
 });
 
 it('accepts a finding with a reason, which is kept with the rig and in its book, and opens it again', function () {
@@ -126,7 +126,7 @@ it('tells findings on the command line, and makes their cures', function () {
     $number = array_search('plug.phantom', array_map(fn (Finding $one) => $one->code, App\Rigs\Causes::of($this->rig->fresh(), ($this->now)())->findings), true) + 1;
     $this->artisan("rig:mend {$file} --finding={$number} -o {$out}")->assertSuccessful();
     expect((new DocumentReader)->read((string) file_get_contents((string) $out))->units['mixer']->values['phantom-mic-1'])->toBeTrue();
-    $this->artisan("rig:mend {$file} --finding=99 -o {$out}")->expectsOutputToContain('There is no finding 99: this document has 1 to 14.')->assertFailed();
+    $this->artisan("rig:mend {$file} --finding=99 -o {$out}")->expectsOutputToContain('There is no finding 99: this document has 1 to 17.')->assertFailed();
     $this->artisan("rig:mend {$file} --finding={$number} --cure=9 -o {$out}")->expectsOutputToContain('has no cure 9')->assertFailed();
     unlink((string) $out);
 });

@@ -7,13 +7,24 @@ namespace HiddenWire\Core\Checks\Plug;
 use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Joint;
+use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Edit\Replug;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\SignalKind;
+use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\SocketRef;
 
 /** A signal into an input that is made for another: microphone and line, headphones and line, loudspeakers, professional and consumer. */
 final readonly class Level implements Check
 {
+    /** Inputs to which a lead could be moved that are proposed. */
+    private const PROPOSED = 2;
+
     public function code(): string
     {
         return 'plug.level';
@@ -34,9 +45,30 @@ final readonly class Level implements Check
                         .", {$in->names->of($joint->to)} is for ".self::words($joint->takes),
                     $why,
                     [new CableRef($joint->cable->id), $joint->from, $joint->to],
+                    [],
+                    $severity === Severity::Note ? [] : $this->moves($in, $joint),
                 );
             }
         }
+    }
+
+    /** @return list<Proposal> free inputs of the same unit that are made for what comes */
+    private function moves(Inspection $in, Joint $joint): array
+    {
+        $proposals = [];
+        foreach ($in->rig->modelOf($joint->to->unit)->sockets as $socket) {
+            $to = new SocketRef($joint->to->unit, $socket->id);
+            $takes = array_filter($socket->lanesGoing(Way::In), fn (Lane $lane) => self::judge($joint->gives, $lane->signal) === null);
+            if ($takes !== [] && $in->wiring->at($to) === [] && Mating::cable($joint->out, $socket) !== null) {
+                $proposals[] = new Proposal(
+                    "Move {$joint->cable->label} to {$in->names->of($to)}",
+                    [new Replug($joint->cable->id, (string) $joint->cable->from === (string) $joint->to, $to)],
+                    Cost::REPLUG,
+                );
+            }
+        }
+
+        return array_slice($proposals, 0, self::PROPOSED);
     }
 
     /** @return array{Severity, string}|null how bad it is and why; null where the two are made for each other */

@@ -28,6 +28,7 @@ final readonly class Loose implements Check
         foreach ($in->rig->units as $unit) {
             yield from $this->unit($in, $unit);
             yield from $this->strips($in, $unit);
+            yield from $this->buses($in, $unit);
         }
         foreach ($in->rig->cables as $cable) {
             $isAlwaysOut = array_filter($in->rig->situations, fn (Situation $one) => ! in_array($cable->id, $one->pulled, true)) === [];
@@ -55,6 +56,27 @@ final readonly class Loose implements Check
                 $isLoose ? 'Plug it in, or put it back into the stock.' : 'It only hands on what comes: one of its leads is missing.',
                 [new UnitRef($unit->id)],
             );
+        }
+    }
+
+    /** @return iterable<Finding> buses into which somebody has switched something, and that nobody hears in any situation */
+    private function buses(Inspection $in, Unit $unit): iterable
+    {
+        $model = $in->rig->modelOf($unit);
+        $fed = [];
+        foreach ($unit->routes as $key => $set) {
+            $fed += $set->on === true ? [$model->routes[$key]->to => true] : [];
+        }
+        foreach (array_intersect_key($model->points, $fed) as $point) {
+            $at = new PointRef($unit->id, $point->id);
+            $isHeard = $point->kind !== PointKind::Bus;
+            foreach ($isHeard ? [] : $in->each() as $situation => $_) {
+                $isHeard = $isHeard || $in->passage($situation)->listenersBehind($at) !== [];
+            }
+            if (! $isHeard) {
+                yield new Finding($this->code(), Severity::Note, "{$in->names->of($at)} is mixed for nobody: nothing behind it reaches a listener",
+                    'Plug in who is to hear it, or switch off what goes into it.', [$at]);
+            }
         }
     }
 

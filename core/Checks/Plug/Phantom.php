@@ -9,9 +9,11 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Phantom as Power;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SignalKind;
@@ -71,7 +73,7 @@ final readonly class Phantom implements Check
         if ($socket->phantom !== Power::Offers) {
             yield new Finding($this->code(), Severity::Fault,
                 "{$name} needs phantom power, and {$in->names->of($gives)} has none to give",
-                'It stays silent. Plug it into a microphone input with phantom power.', $about);
+                'It stays silent. Plug it into a microphone input with phantom power.', $about, [], $this->moves($in, $cable, $needs, $gives));
 
             return;
         }
@@ -91,6 +93,29 @@ final readonly class Phantom implements Check
                 )],
             );
         }
+    }
+
+    /** @return list<Proposal> free inputs of the same unit that have it */
+    private function moves(Inspection $in, string $cable, SocketRef $needs, SocketRef $now): array
+    {
+        foreach ($in->rig->modelOf($now->unit)->sockets as $socket) {
+            $to = new SocketRef($now->unit, $socket->id);
+            $isFree = $socket->phantom === Power::Offers && $in->wiring->at($to) === [];
+            if ($isFree && Mating::cable($in->rig->socket($needs), $socket) !== null) {
+                [$setting, $isOn] = $this->switchOf($in, $to);
+
+                return [new Proposal(
+                    "Move {$in->rig->cables[$cable]->label} to {$in->names->of($to)}",
+                    [
+                        new Replug($cable, (string) $in->rig->cables[$cable]->from === (string) $now, $to),
+                        ...($setting === null || $isOn ? [] : [new SetValue($to->unit, $setting->id, true)]),
+                    ],
+                    Cost::REPLUG,
+                )];
+            }
+        }
+
+        return [];
     }
 
     /** @return array{Setting|null, bool} the switch of a socket's phantom power, and whether it is on; null where it has none */

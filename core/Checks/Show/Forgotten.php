@@ -27,11 +27,17 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Verdict;
 
-/** Something that a situation itself mutes, switches off or takes out, and that a wish needs there. */
+/**
+ * Something that a situation itself mutes, switches off or takes out, and that a wish needs there; and a change between situations that
+ * needs more than one control.
+ */
 final readonly class Forgotten implements Check
 {
     /** What a situation says otherwise that is looked at. */
     private const LOOKED = 24;
+
+    /** Of several controls these are named. */
+    private const NAMED = 3;
 
     public function code(): string
     {
@@ -41,6 +47,7 @@ final readonly class Forgotten implements Check
     public function findings(Inspection $in): iterable
     {
         foreach ($in->rig->situations as $situation) {
+            yield from $in->rig->isBase($situation->id) ? [] : $this->several($in, $situation);
             $missing = $in->rig->isBase($situation->id) ? [] : $this->missing($in, $situation);
             foreach ($missing === [] ? [] : $this->overrides($situation) as [$at, $edit, $cost]) {
                 $found = $this->broughtBack($in, $situation, $edit, $missing);
@@ -58,6 +65,41 @@ final readonly class Forgotten implements Check
                 }
             }
         }
+    }
+
+    /** @return iterable<Finding> a change from the base that takes more than one control */
+    private function several(Inspection $in, Situation $situation): iterable
+    {
+        $controls = [];
+        foreach ($this->overrides($situation) as [$at]) {
+            $controls[$this->control($in, $at)] ??= $at;
+        }
+        if (count($controls) < 2) {
+            return;
+        }
+        $names = array_map(fn (PointRef|RouteRef|UnitRef|CableRef $at) => $in->names->of($at), array_values($controls));
+        $further = count($names) - self::NAMED;
+        yield new Finding(
+            $this->code(),
+            Severity::Note,
+            "{$situation->name} takes ".count($controls).' changes at once: '.implode(', ', array_slice($names, 0, self::NAMED))
+                .($further > 0 ? " and {$further} more" : ''),
+            'One of them is forgotten sooner or later. Put them on one key, or on a card.',
+            array_values($controls),
+            [$situation->id],
+        );
+    }
+
+    /** What one hand moves at once: the choices of a selector, and the two sides of a knob that are told behind a comma. */
+    private function control(Inspection $in, PointRef|RouteRef|UnitRef|CableRef $at): string
+    {
+        if ($at instanceof RouteRef) {
+            $group = $in->rig->modelOf($at->unit)->routes[$at->key]->group;
+
+            return $group === null ? (string) $at : "{$at->unit} {$group}";
+        }
+
+        return $at instanceof PointRef ? "{$at->unit} ".explode(',', $in->rig->point($at)->label)[0] : (string) $at;
     }
 
     /** @return list<HeardPair> what is missing there and is heard in some other situation */
