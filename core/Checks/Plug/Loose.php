@@ -74,7 +74,8 @@ final readonly class Loose implements Check
                 $isHeard = $isHeard || $in->passage($situation)->listenersBehind($at) !== [];
             }
             if (! $isHeard) {
-                yield new Finding($this->code(), Severity::Note, "{$in->names->of($at)} is mixed for nobody: nothing behind it reaches a listener",
+                $what = "{$in->names->of($at)} is mixed for nobody: nothing behind it reaches a listener";
+                yield new Finding($this->code(), Severity::Note, $what,
                     'Plug in who is to hear it, or switch off what goes into it.', [$at]);
             }
         }

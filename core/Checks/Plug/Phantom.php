@@ -73,7 +73,8 @@ final readonly class Phantom implements Check
         if ($socket->phantom !== Power::Offers) {
             yield new Finding($this->code(), Severity::Fault,
                 "{$name} needs phantom power, and {$in->names->of($gives)} has none to give",
-                'It stays silent. Plug it into a microphone input with phantom power.', $about, [], $this->moves($in, $cable, $needs, $gives));
+                'It stays silent. Plug it into a microphone input with phantom power.', $about, [],
+                $this->moves($in, $cable, $needs, $gives));
 
             return;
         }
