@@ -43,11 +43,11 @@ final class Findings implements Part
 
         return [
             ...($open === [] ? [] : [new Heading('What the checks find'), new Table(
-                ['', 'Finding', 'What to do'],
+                ['Severity', 'Finding', 'What to do'],
                 array_map(fn (Finding $one) => [
                     $one->severity->value, $one->sentence, $one->cures === [] ? $one->why : $one->cures[0]->sentence,
                 ], $open),
-                [0.5, 2.4, 2.2],
+                [0.6, 2.4, 2.2],
             )]),
             ...($accepted === [] ? [] : [new Heading('Accepted findings'), new Table(
                 ['Finding', 'Why it may stay'],
