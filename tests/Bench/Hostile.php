@@ -20,6 +20,7 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -278,7 +279,8 @@ final class Hostile
             'db' => $this->number(), 'tap' => $this->one(['', 'pre-fader', 'post-fader', 'input']),
             'want' => $this->one(['must', 'may', 'must-not', 'none']), 'own_level' => $this->one(['0', '1']),
             'alone' => $this->one(['0', '1']),
-            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote', 'gate', 'compressor']),
+            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote', 'gate', 'compressor',
+                ...array_map(fn (MeasureKind $kind) => $kind->value, MeasureKind::cases())]),
             'mode' => $this->one(['', 'shared', 'exclusive', 'direct']), 'with_also' => '1', 'also' => [$this->one($devices), $this->one($devices)],
             'unlisted' => $this->one(['', 'hidden', 'no-plug']), 'with_processing' => '1',
             'processing' => [$this->one(['mono', 'spatial', 'x']), $this->one(['mono', 'enhancement'])],
@@ -290,18 +292,22 @@ final class Hostile
             'with_off_for' => '1', 'off_for' => [$this->one(array_keys($model->points ?? []))],
             'scene' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'in' => $this->one(['', '0', '1']),
             'like' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'always' => $this->one(['', '0', '1']),
-            'setting' => $this->one(array_keys($model->settings ?? [])), 'value' => $this->one(['0', '1', 'on', '', $this->text()]),
+            'setting' => $this->one(array_keys($model->settings ?? [])),
+            'value' => $this->one(['0', '1', 'on', '', $this->text(), $this->number()]),
             'loudness' => $this->number(), 'measured' => $this->one(['', '0', '1']),
             'picture' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->pictures ?? [])]), 'tied' => $this->one(['', '0', '1']),
             'sound' => $this->one(['', ...array_keys($model->points ?? [])]),
             'certainty' => $this->one(['', 'stated', 'assumed', 'proven', 'fails', 'hoped']), 'what' => $this->text(), 'by' => $this->text(),
-            'proof' => $this->text(), 'minutes' => $this->number(), 'about' => $this->one(["units/{$unit}", "units/{$unit}/points/x", 'cables/w-01', '']),
+            'proof' => $this->text(), 'minutes' => $this->number(),
+            'about' => $this->one(["units/{$unit}", "units/{$unit}/points/".$this->one(array_keys($model->points ?? [])), 'cables/w-01', '',
+                ...array_map(fn (string $kind) => $kind.'/'.$this->one(array_keys($rig->{$kind})),
+                    ['places', 'sources', 'listeners', 'situations'])]),
             'treatment' => $this->one(['', 'dry', 'processed']), 'growth' => $this->one(['', ...array_keys($model->grows ?? [])]),
             'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']),
             'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
             'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)),
             'back' => $this->one(['', '1']), 'is_pick' => $this->one(['0', '1']),
-            'cure' => '1.1', 'sentence' => 'x', 'start' => $this->number(), 'at_login' => $this->one(['0', '1']),
+            'cure' => $this->one(['1.1', 'f1.1', 'f99.1']), 'sentence' => 'x', 'start' => $this->number(), 'at_login' => $this->one(['0', '1']),
             'cables' => [['cable' => $this->one(array_keys($rig->cables)), 'label' => $this->text(), 'type' => 'usb', 'from' => '',
                 'to' => '', 'length' => $this->number(), 'colour' => $this->text(), 'owned' => '1']],
         ];
