@@ -14,15 +14,6 @@
             <li value="{{ $i + 1 }}"><x-cause :page="$page" :cause="$cause" :number="$i + 1" /></li>
         @endforeach
     </ol>
-    @if ($page->acceptedCauses() !== [])
-        <details class="accepted" data-keep><summary>{{ count($page->acceptedCauses()) }} accepted</summary>
-            <ul class="plain-list">
-                @foreach ($page->acceptedCauses() as $cause)
-                    <li><p class="cause-says">{{ $cause->sentence }}</p> <p class="quiet">{{ $page->rig->papers->acceptanceOf($cause->evidence())->why }}</p>
-                        <x-edit :page="$page" :fields="['edit' => 'reopen', 'evidence' => $cause->evidence(), 'situation' => '']"><button type="submit" class="do">Open again<span class="visually-hidden">: {{ $cause->sentence }}</span></button></x-edit></li>
-                @endforeach
-            </ul>
-        </details>
-    @endif
+    <x-accepted :page="$page" :items="$page->acceptedCauses()" />
     @if ($page->causes->untried > 0) <p class="quiet">{{ $page->causes->untried }} further changes were not tried.</p> @endif
 @endif

@@ -30,16 +30,7 @@
             @empty
                 <p class="quiet">@if ($page->causes->findings === []) The checks have found nothing. @else Nothing of that kind. @endif</p>
             @endforelse
-            @if ($checks->accepted !== [])
-                <details class="accepted" data-keep><summary>{{ count($checks->accepted) }} accepted</summary>
-                    <ul class="plain-list">
-                        @foreach ($checks->accepted as $finding)
-                            <li><p class="cause-says">{{ $finding->sentence }}</p> <p class="quiet">{{ $page->rig->papers->acceptanceOf($finding->evidence())->why }}</p>
-                                <x-edit :page="$page" :fields="['edit' => 'reopen', 'evidence' => $finding->evidence(), 'situation' => '']"><button type="submit" class="do">Open again<span class="visually-hidden">: {{ $finding->sentence }}</span></button></x-edit></li>
-                        @endforeach
-                    </ul>
-                </details>
-            @endif
+            <x-accepted :page="$page" :items="$checks->accepted" />
             @if ($page->causes->untried > 0) <p class="quiet">{{ $page->causes->untried }} further changes were not tried.</p> @endif
         @endif
     </div>
