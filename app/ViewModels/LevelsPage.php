@@ -51,7 +51,7 @@ final readonly class LevelsPage
     public array $offsets;
 
     /**
-     * What levels are reckoned with.
+     * What levels are computed from.
      *
      * @var list<array{about: string, name: string, kind: MeasureKind, value: float|null, usual: float|null}>
      */

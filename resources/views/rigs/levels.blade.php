@@ -13,7 +13,7 @@
                             <td class="figures">{{ LevelsPage::db($row['over']) }} dB @if ($row['boosted'] - $row['over'] >= 1) <span class="quiet">{{ LevelsPage::db($row['boosted']) }} with a booster</span> @endif</td></tr>
                     @endforeach
                 </tbody></table></div>
-                <details class="stock-more" data-keep><summary>What it is reckoned with</summary>
+                <details class="stock-more" data-keep><summary>What this is based on</summary>
                     <table class="facts measures"><tbody>
                         @foreach ($levels->measures as $row)
                             <tr><th scope="row">{{ $row['name'] }}</th><td>
