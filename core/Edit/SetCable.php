@@ -29,13 +29,13 @@ final readonly class SetCable implements RigEdit
     ) {
     }
 
-    /** @throws InvalidRig when the label is another cable's */
     /** What makes a cable as one given, ends and lanes left as they are. */
     public static function like(Cable $cable): self
     {
         return new self($cable->id, $cable->label, $cable->type, $cable->lengthM, $cable->colour, $cable->owned);
     }
 
+    /** @throws InvalidRig when the label is another cable's */
     public function applyTo(Rig $rig): Rig
     {
         foreach ($rig->cables as $cable) {
