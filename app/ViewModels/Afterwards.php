@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\Recordings;
@@ -64,9 +65,8 @@ final readonly class Afterwards
     private static function listed(array $things): string
     {
         $names = array_map(fn (Source|Listener $one) => $one->name, $things);
-        $last = array_pop($names);
 
-        return $names === [] ? (string) $last : implode(', ', $names)." and {$last}";
+        return Listing::of($names);
     }
 
     /** Of the page's situation; null where the rig has no track. */

@@ -12,6 +12,7 @@ use HiddenWire\Core\Dependence\Touch;
 use HiddenWire\Core\Dependence\Unused;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
@@ -26,6 +27,9 @@ final readonly class DependencePage
 {
     /** Elements and ways that are listed. */
     private const LISTED = 24;
+
+    /** Of the sounds that somebody loses these are named. */
+    private const NAMED = 4;
 
     /** Units up to which the ways of all situations are looked at while somebody waits. */
     private const UNITS = 200;
@@ -100,8 +104,7 @@ final readonly class DependencePage
             $by[$pair->listener->name][] = $pair->source->name;
         }
         $said = array_map(
-            fn (string|int $listener, array $sounds) => "{$listener}: ".implode(', ', array_slice($sounds, 0, 4))
-                .(count($sounds) > 4 ? ' and '.Count::of(count($sounds) - 4, 'more', 'more') : ''),
+            fn (string|int $listener, array $sounds) => "{$listener}: ".Listing::of($sounds, self::NAMED),
             array_keys($by),
             $by,
         );

@@ -7,6 +7,7 @@ namespace App\ViewModels;
 use HiddenWire\Core\Grounds\GroundCycle;
 use HiddenWire\Core\Grounds\Grounds;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Cable;
 
 /** What joins the grounds of units, for the map: which leads, which of them run in circles, which to isolate. */
@@ -86,6 +87,6 @@ final readonly class GroundLayer
         ]);
 
         return Count::of(count($cables), 'lead').' to isolate, '.Count::of($this->grounds->channels(), 'channel').': '
-            .implode(' and ', $boxes).'.';
+            .Listing::of($boxes).'.';
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Listener;
 
@@ -52,7 +53,7 @@ final readonly class Recipe
         ));
 
         return "follows {$this->leaders[$this->follows->of]}".($this->follows->withFader ? ' with its fader' : '')
-            .($except === [] ? '' : ', except '.self::list($except));
+            .($except === [] ? '' : ', except '.Listing::of($except));
     }
 
     /** The recipe as a person would read it to another. */
@@ -66,17 +67,9 @@ final readonly class Recipe
         $out = array_map(fn (Feed $feed) => $feed->from, $this->out());
         $who = array_map(fn (Listener $listener) => $listener->name, $this->listeners);
 
-        return "{$this->output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'
-            .($out === [] ? '' : ' Left out: '.self::list($out).'.').' '
+        return "{$this->output->label} gets ".($in === [] ? 'nothing' : Listing::of($in)).'.'
+            .($out === [] ? '' : ' Left out: '.Listing::of($out).'.').' '
             .($this->control->isMuted ? 'It is muted.'
-                : ($who === [] ? 'Nobody listens behind it.' : self::list($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
-    }
-
-    /** @param  list<string>  $things */
-    private static function list(array $things): string
-    {
-        $last = array_pop($things);
-
-        return $things === [] ? (string) $last : implode(', ', $things)." and {$last}";
+                : ($who === [] ? 'Nobody listens behind it.' : Listing::of($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Checks;
 
+use HiddenWire\Core\Dependence\Dependence;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Equipment\Family;
@@ -42,6 +43,8 @@ final class Inspection
 
     private ?Between $between = null;
 
+    private ?Dependence $dependence = null;
+
     /** @var array<array-key, list<Unit>>|null by place */
     private ?array $microphones = null;
 
@@ -78,6 +81,12 @@ final class Inspection
     public function passage(string $situation): Passage
     {
         return $this->passages[$situation] ??= new Passage($this->graph($situation));
+    }
+
+    /** What hangs on what, in the base. */
+    public function dependence(): Dependence
+    {
+        return $this->dependence ??= new Dependence($this->base());
     }
 
     /**

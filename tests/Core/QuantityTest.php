@@ -6,6 +6,7 @@ use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Hertz;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 it('adds decibels without rounding away what it was given', function () {
@@ -44,4 +45,11 @@ it('maps channels as mixers and systems do', function (ChannelMap $map, int $fro
     'eight to two reads the first two' => [ChannelMap::usual(8, 2), 8, 2, [[0, 0, 1.0], [1, 1, 1.0]]],
     'chosen pairs' => [ChannelMap::pairs([[7, 1], [8, 2]]), 8, 2, [[6, 0, 1.0], [7, 1, 1.0]]],
     'what lies outside falls away' => [ChannelMap::named('swap'), 1, 2, [[0, 1, 1.0]]],
+]);
+
+it('puts things in a row as a sentence has them', function (array $things, string $text) {
+    expect(Listing::of($things, 3))->toBe($text);
+})->with([
+    [[], ''], [['Music'], 'Music'], [['Music', 'Mic 1'], 'Music and Mic 1'], [['a' => 'Music', 'b' => 'Mic 1', 'c' => 'Mic 2'], 'Music, Mic 1 and Mic 2'],
+    [['Music', 'Mic 1', 'Mic 2', 'Game', 'Call'], 'Music, Mic 1, Mic 2 and 2 more'],
 ]);

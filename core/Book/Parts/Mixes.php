@@ -12,6 +12,7 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Passage;
@@ -76,16 +77,8 @@ final class Mixes implements Part
             return '';
         }
 
-        return "{$output->label} gets ".($in === [] ? 'nothing' : self::list($in)).'.'
-            .($out === [] ? '' : ' Left out: '.self::list($out).'.')
-            .($who === [] ? '' : ' '.self::list($who).(count($who) === 1 ? ' listens.' : ' listen.'));
-    }
-
-    /** @param  non-empty-list<string>  $things */
-    private static function list(array $things): string
-    {
-        $last = array_pop($things);
-
-        return $things === [] ? $last : implode(', ', $things)." and {$last}";
+        return "{$output->label} gets ".($in === [] ? 'nothing' : Listing::of($in)).'.'
+            .($out === [] ? '' : ' Left out: '.Listing::of($out).'.')
+            .($who === [] ? '' : ' '.Listing::of($who).(count($who) === 1 ? ' listens.' : ' listen.'));
     }
 }

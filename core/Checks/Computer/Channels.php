@@ -14,6 +14,7 @@ use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
@@ -58,7 +59,7 @@ final readonly class Channels implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
-                "{$in->names->of($at)} is to take channel ".implode(' and ', $past)." of {$device->name()}, and {$unit->name} reads the "
+                "{$in->names->of($at)} is to take channel ".Listing::of($past)." of {$device->name()}, and {$unit->name} reads the "
                     ."first {$most}",
                 'What lies past them does not arrive. Give the sound channels further in front, or take it by another program.',
                 [$at, $device->ref],
@@ -84,13 +85,13 @@ final readonly class Channels implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
-                "{$source->name} is on channel ".implode(' and ', $channels)." of {$device->name()}, and {$in->names->of($at)} takes "
-                    .implode(' and ', $read),
+                "{$source->name} is on channel ".Listing::of($channels)." of {$device->name()}, and {$in->names->of($at)} takes "
+                    .Listing::of($read),
                 'It is at the program and goes no further.',
                 [$at, $device->ref],
                 [],
                 $can === [] ? [] : [new Proposal(
-                    "Let {$in->names->of($at)} take channel ".implode(' and ', array_slice($can, 0, $point->channels)),
+                    "Let {$in->names->of($at)} take channel ".Listing::of(array_slice($can, 0, $point->channels)),
                     [new SetPick($at, $pick->with(channels: array_slice($can, 0, $point->channels)))],
                     Cost::PICK + Cost::CHANNELS,
                 )],

@@ -8,6 +8,7 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\PointRef;
 
 /** A program that opens its devices in different driver modes. */
@@ -39,7 +40,7 @@ final readonly class DriverModes implements Check
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
-                    "{$unit->name} opens ".implode(' and ', $said),
+                    "{$unit->name} opens ".Listing::of($said),
                     'Many programs take one driver mode for all of their devices, and the others stay silent. Open all in one mode.',
                     $about,
                 );

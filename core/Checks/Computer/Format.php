@@ -12,6 +12,7 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\UnitRef;
 
@@ -70,14 +71,14 @@ final readonly class Format implements Check
         yield new Finding(
             $this->code(),
             $what === 'rateHz' ? Severity::Risk : Severity::Note,
-            "{$in->rig->units[$unit]->name} uses ".implode(' and ', $said),
+            "{$in->rig->units[$unit]->name} uses ".Listing::of($said),
             $what === 'rateHz'
                 ? 'One of them is converted on the way: it costs quality, and the two drift apart where their clocks do.'
                 : 'The one with fewer bits sets the noise floor of all that passes it.',
             [new UnitRef($unit), ...array_map(fn (Device $one) => $one->ref, $others)],
             [],
             [new Proposal(
-                'Set '.implode(' and ', array_map(fn (Device $one) => $one->name(), $others)).' to '.self::words($what, $to),
+                'Set '.Listing::of(array_map(fn (Device $one) => $one->name(), $others)).' to '.self::words($what, $to),
                 array_map(fn (Device $one) => new SetDevice(
                     SetDevice::of($in->rig, new DeviceSettings($one->computer, $one->ref))->with(...[$what => $to]),
                 ), $others),

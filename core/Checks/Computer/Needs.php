@@ -9,12 +9,12 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
-use HiddenWire\Core\Dependence\Dependence;
 use HiddenWire\Core\Dependence\StartOrder;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\HeardPair;
@@ -29,7 +29,7 @@ final readonly class Needs implements Check
 
     public function findings(Inspection $in): iterable
     {
-        foreach ((new Dependence($in->base()))->elements as $element) {
+        foreach ($in->dependence()->elements as $element) {
             $unit = $element->at instanceof UnitRef ? $in->rig->units[$element->at->unit] : null;
             if ($unit === null) {
                 continue;
@@ -80,7 +80,7 @@ final readonly class Needs implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
-                implode(' and ', array_map(fn (Unit $unit) => $unit->name, $order->circle)).' wait for each other to start first',
+                Listing::of(array_map(fn (Unit $unit) => $unit->name, $order->circle)).' wait for each other to start first',
                 'No order serves all of them. Take one of the needs, or one of the picks, back.',
                 array_map(fn (Unit $unit) => new UnitRef($unit->id), $order->circle),
             );

@@ -12,6 +12,7 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\DeviceSettings;
 
 /** Two devices of one computer that can't be told apart in its list. */
@@ -56,7 +57,7 @@ final readonly class SameName implements Check
             $this->code(),
             Severity::Risk,
             "{$host} lists ".count($alike)." {$alike[0]->direction->value} devices as {$alike[0]->name()}"
-                .(count($units) > 1 ? ', of '.implode(' and ', $units) : ''),
+                .(count($units) > 1 ? ', of '.Listing::of($units) : ''),
             'Nobody can tell which one a program has chosen, and after a restart it may be the other. Name them apart.',
             array_map(fn (Device $one) => $one->ref, $alike),
             [],

@@ -15,6 +15,7 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Grounds\GroundCycle;
 use HiddenWire\Core\Grounds\Grounds;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\UnitRef;
@@ -60,13 +61,10 @@ final readonly class Loop implements Check
 
     private function through(Inspection $in, GroundCycle $cycle): string
     {
-        $units = array_map(fn (string $id) => $in->rig->units[$id]->name, $cycle->units);
-        $last = array_pop($units);
+        $cables = implode(', ', array_map(fn (Cable $cable) => $cable->label, $cycle->cables));
 
-        return ($units === [] ? '' : implode(', ', $units).' and ').$last.($cycle->cables === [] ? '' : ' ('.implode(
-            ', ',
-            array_map(fn (Cable $cable) => $cable->label, $cycle->cables),
-        ).')').($cycle->isByEarth ? ', both earthed' : '');
+        return Listing::of(array_map(fn (string $id) => $in->rig->units[$id]->name, $cycle->units))
+            .($cables === '' ? '' : " ({$cables})").($cycle->isByEarth ? ', both earthed' : '');
     }
 
     /** @return list<PutBetween> */

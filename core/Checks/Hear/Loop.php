@@ -12,6 +12,7 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
@@ -66,10 +67,8 @@ final readonly class Loop implements Check
                 $names[] = $in->rig->units[$hop->at->unit]->name;
             }
         }
-        $names = array_values(array_unique($names));
-        $last = array_pop($names);
 
-        return $names === [] ? (string) $last : implode(', ', $names)." and {$last}";
+        return Listing::of(array_unique($names));
     }
 
     /** @return list<mixed> what a round is made of, each once */

@@ -9,6 +9,7 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Equipment\RouteSetting;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
@@ -20,6 +21,9 @@ use HiddenWire\Core\Signal\Passage;
 /** A level of its own that was wanted, where every fader on the way also moves another listener or another sound. */
 final readonly class NoOwnLevel implements Check
 {
+    /** Of what a fader also moves these are named. */
+    private const NAMED = 4;
+
     public function code(): string
     {
         return 'hear.no-own-level';
@@ -59,12 +63,10 @@ final readonly class NoOwnLevel implements Check
         }
         [$at, $sounds, $others] = $closest;
         $moved = array_map(fn (Source|Listener $one) => $one->name, [...$sounds, ...$others]);
-        $last = array_pop($moved);
-        $also = ($moved === [] ? '' : implode(', ', array_slice($moved, 0, 3)).' and ').$last;
         yield new Finding(
             $this->code(),
             Severity::Fault,
-            "{$what}: {$in->names->of($at)} also moves ".($sounds === [] ? 'it for ' : '').$also,
+            "{$what}: {$in->names->of($at)} also moves ".($sounds === [] ? 'it for ' : '').Listing::of($moved, self::NAMED),
             'Whoever turns it changes what others hear. Take the sound by a send of its own, or in a mix of its own.',
             [$at, ...$pair->listener->at],
             [$situation],

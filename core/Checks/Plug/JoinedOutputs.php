@@ -9,6 +9,7 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Equipment\Supply;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\UnitRef;
 
@@ -37,7 +38,7 @@ final readonly class JoinedOutputs implements Check
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
-                implode(' and ', $labels).(count($cables) === 1 ? ' leads an output into an output of ' : ' lead outputs into outputs of ')
+                Listing::of($labels).(count($cables) === 1 ? ' leads an output into an output of ' : ' lead outputs into outputs of ')
                     .$in->rig->units[(string) $unit]->name.': it splits one sound, it does not mix two',
                 'The outputs drive each other. Mix with resistors, or take two inputs of a mixer.',
                 [new UnitRef((string) $unit), ...array_map(fn ($cable) => new CableRef($cable->id), $cables)],

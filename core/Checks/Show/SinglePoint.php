@@ -8,7 +8,7 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
-use HiddenWire\Core\Dependence\Dependence;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Want;
@@ -37,7 +37,7 @@ final readonly class SinglePoint implements Check
                 continue;
             }
             $all = [];
-            foreach ((new Dependence($hearing))->elements as $element) {
+            foreach ($in->dependence()->elements as $element) {
                 $of = array_filter($element->lost, fn ($pair) => $pair->listener === $listener);
                 if (count($of) === $sounds) {
                     $all[] = $element->at;
@@ -46,13 +46,11 @@ final readonly class SinglePoint implements Check
             if ($all === []) {
                 continue;
             }
-            $names = array_map($in->names->of(...), array_slice($all, 0, self::NAMED));
-            $further = count($all) - count($names);
             yield new Finding(
                 $this->code(),
                 Severity::Note,
-                "Everything that {$listener->name} has to hear depends on ".self::list($names)
-                    .($further > 0 ? ", and {$further} more" : ''),
+                "Everything that {$listener->name} has to hear depends on "
+                    .Listing::of(array_map($in->names->of(...), $all), self::NAMED),
                 'Where one of these fails, nothing of the show is left. Keep a spare, or know the way round it.',
                 $all,
             );
@@ -68,13 +66,5 @@ final readonly class SinglePoint implements Check
         }
 
         return $count;
-    }
-
-    /** @param  list<string>  $names */
-    private static function list(array $names): string
-    {
-        $last = array_pop($names);
-
-        return $names === [] ? (string) $last : implode(', ', $names)." and {$last}";
     }
 }

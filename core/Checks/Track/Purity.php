@@ -12,6 +12,7 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\RouteRef;
@@ -24,6 +25,9 @@ final readonly class Purity implements Check
 {
     /** Routes that are proposed to be switched off. */
     private const PROPOSED = 3;
+
+    /** Of what a track carries besides these are named. */
+    private const NAMED = 3;
 
     public function code(): string
     {
@@ -52,13 +56,13 @@ final readonly class Purity implements Check
     private function impure(Inspection $in, string $situation, HeardPair $pair, array $heard): Finding
     {
         $others = array_values(array_filter($heard, fn (HeardPair $one) => $one !== $pair));
-        $named = array_map(fn (HeardPair $one) => "{$one->source->name} at {$one->level()?->text()} dB", array_slice($others, 0, 3));
+        $named = array_map(fn (HeardPair $one) => "{$one->source->name} at {$one->level()?->text()} dB", $others);
 
         return new Finding(
             $this->code(),
             Severity::Fault,
-            "{$pair->listener->name} is to have {$pair->source->name} alone, and carries ".implode(', ', $named)
-                .(count($others) > 3 ? ' and '.(count($others) - 3).' more' : ''),
+            "{$pair->listener->name} is to have {$pair->source->name} alone, and carries "
+                .Listing::of($named, self::NAMED),
             'What is on one track can\'t be parted afterwards.',
             [...$pair->listener->at, ...array_map(fn (HeardPair $one) => $one->source->origins[0]->at, $others)],
             [$situation],
@@ -107,7 +111,7 @@ final readonly class Purity implements Check
         }
 
         return $edits === [] ? [] : [new Proposal(
-            'Switch '.implode(' and ', $names).' off',
+            'Switch '.Listing::of($names).' off',
             array_values($edits),
             Cost::SWITCH * count($edits),
         )];
