@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Rigs;
 
 use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cure;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Papers;
 
 /** What was found of a rig's causes, kept for its revision. */
 final readonly class FoundCauses
@@ -26,6 +29,26 @@ final readonly class FoundCauses
         public array $findings = [],
         public array $fresh = [],
     ) {
+    }
+
+    /** @return array<int, Finding> by their place among all: those that nobody has accepted */
+    public function open(Papers $papers): array
+    {
+        return array_filter($this->findings, fn (Finding $finding) => $papers->acceptanceOf($finding->evidence()) === null);
+    }
+
+    /** "2 faults, 5 risks, 1 new": of what nobody has accepted; empty where nothing is found. */
+    public function words(Papers $papers): string
+    {
+        $open = $this->open($papers);
+        $words = array_map(function (Severity $severity) use ($open): string {
+            $count = count(array_filter($open, fn (Finding $one) => $one->severity === $severity));
+
+            return $count === 0 ? '' : Count::of($count, $severity->value);
+        }, Severity::cases());
+        $fresh = count(array_filter($open, fn (Finding $one) => in_array($one->evidence(), $this->fresh, true)));
+
+        return implode(', ', array_filter([...$words, $fresh === 0 ? '' : "{$fresh} new"]));
     }
 
     public function finding(string $evidence): ?Finding

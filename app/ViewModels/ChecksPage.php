@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Rig\CableRef;
@@ -41,7 +42,7 @@ final readonly class ChecksPage
         $open = $page->openFindings();
         $kinds = $places = [];
         foreach ($open as $finding) {
-            $kinds[self::kindOf($finding)] = true;
+            $kinds[Checks::kind($finding->code)] = true;
             $places += $this->placesOf($finding);
         }
         $this->kinds = array_intersect_key(self::KINDS, $kinds);
@@ -50,7 +51,7 @@ final readonly class ChecksPage
         $this->kind = isset($this->kinds[$page->asked('kind')]) ? $page->asked('kind') : '';
         $this->place = isset($this->places[$page->asked('place')]) ? $page->asked('place') : '';
         $shown = array_filter($open, fn (Finding $finding) => ($this->severity === null || $finding->severity === $this->severity)
-            && ($this->kind === '' || self::kindOf($finding) === $this->kind)
+            && ($this->kind === '' || Checks::kind($finding->code) === $this->kind)
             && ($this->place === '' || isset($this->placesOf($finding)[$this->place])));
         $by = [];
         foreach (Severity::cases() as $severity) {
@@ -86,11 +87,6 @@ final readonly class ChecksPage
         return $this->page->url([
             'severity' => $this->severity?->value, 'kind' => $this->kind, 'place' => $this->place, $key => $value,
         ]);
-    }
-
-    public static function kindOf(Finding $finding): string
-    {
-        return (string) strstr($finding->code, '.', true);
     }
 
     /** @return array<string, true> the places of what it is about */

@@ -11,7 +11,6 @@ use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Checks\Finding;
-use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
@@ -259,31 +258,13 @@ final readonly class RigPage
     /** @return array<int, Finding> by their place among all: those that nobody has accepted */
     public function openFindings(): array
     {
-        return array_filter(
-            $this->causes->findings ?? [],
-            fn (Finding $finding) => $this->rig->papers->acceptanceOf($finding->evidence()) === null,
-        );
+        return $this->causes?->open($this->rig->papers) ?? [];
     }
 
-    /** "2 faults, 5 risks, 1 new": of what nobody has accepted; empty where nothing is found, null where nobody has looked. */
+    /** "2 faults, 5 risks, 1 new"; empty where nothing is found, null where nobody has looked. */
     public function found(): ?string
     {
-        if ($this->causes === null) {
-            return null;
-        }
-        $open = $this->openFindings();
-        $counts = array_map(
-            fn (Severity $severity) => count(array_filter($open, fn (Finding $one) => $one->severity === $severity)),
-            Severity::cases(),
-        );
-        $words = array_map(
-            fn (Severity $severity, int $count) => $count === 0 ? '' : Count::of($count, $severity->value),
-            Severity::cases(),
-            $counts,
-        );
-        $fresh = count(array_filter($open, fn (Finding $one) => in_array($one->evidence(), $this->causes->fresh ?? [], true)));
-
-        return implode(', ', array_filter([...$words, $fresh === 0 ? '' : "{$fresh} new"]));
+        return $this->causes?->words($this->rig->papers);
     }
 
     /** "3 causes for 10 cells": of what nobody has accepted. */

@@ -58,6 +58,12 @@ final class Checks
         ];
     }
 
+    /** What checks are of, by their code: "level" of "level.clip". */
+    public static function kind(string $code): string
+    {
+        return (string) strstr($code, '.', true);
+    }
+
     /** @return list<Finding> the worst first, without cures */
     public static function findings(Inspection $in): array
     {

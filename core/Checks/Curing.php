@@ -40,7 +40,7 @@ final class Curing
     public function __construct(private readonly Inspection $in)
     {
         foreach (Checks::all() as $check) {
-            $this->checks[self::kind($check->code())][] = $check;
+            $this->checks[Checks::kind($check->code())][] = $check;
         }
         $most = self::TRIALS * self::LINKS / max(1, count($in->base()->graph->links));
         $this->left = (int) max(self::LEAST_TRIALS, min(self::TRIALS, $most));
@@ -77,7 +77,7 @@ final class Curing
         $after = new Hearings($rig, [], $this->in->hearings);
         $known = array_flip(array_map(fn (Finding $one) => $one->key(), $findings));
         $then = new Inspection($after);
-        foreach ($this->checks[self::kind($finding->code)] as $check) {
+        foreach ($this->checks[Checks::kind($finding->code)] as $check) {
             foreach (Checks::of($check, $then) as $left) {
                 if ($left->key() === $finding->key() || ! isset($known[$left->key()])) {
                     return null;
@@ -87,12 +87,6 @@ final class Curing
         $costs = $this->costs($after);
 
         return $costs === null ? null : new Cure($proposal->sentence, $proposal->edits, [], $costs, $proposal->cost);
-    }
-
-    /** "level" of "level.clip" */
-    private static function kind(string $code): string
-    {
-        return (string) strstr($code, '.', true);
     }
 
     /** @return list<string>|null what else changes, in words; null where something gets worse */

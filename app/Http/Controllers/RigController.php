@@ -204,12 +204,12 @@ final class RigController
     }
 
     /** Looks for the causes of what is not as wished: a page asks for it once it is shown, and is drawn anew when they are found. */
-    public function causes(Request $request, Rig $rig): JsonResponse
+    public function causes(Rig $rig): JsonResponse
     {
         Gate::authorize('view', $rig);
-        Causes::of($rig, StoredRig::load($rig));
+        $stored = StoredRig::load($rig);
 
-        return response()->json(['found' => (new RigPage($rig, 'checks', $request))->found()]);
+        return response()->json(['found' => Causes::of($rig, $stored)->words($stored->papers)]);
     }
 
     public function document(Rig $rig): StreamedResponse
