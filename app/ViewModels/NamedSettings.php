@@ -53,7 +53,7 @@ final readonly class NamedSettings
     /** @return Row */
     private function row(Setting $setting): array
     {
-        $base = $this->unit->values[$setting->id] ?? $setting->factory;
+        $base = $this->unit->value($setting);
         $set = ($this->isBase() ? $this->unit->values : $this->here())[$setting->id] ?? null;
         $model = $this->graph->rig->modelOf($this->unit);
         $made = $setting->made ?? $model->made;

@@ -8,12 +8,14 @@ use HiddenWire\Core\Dependence\Dependence;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
@@ -21,6 +23,7 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
 
@@ -108,6 +111,12 @@ final class Inspection
         }
 
         return $this->chains;
+    }
+
+    /** The route that a step takes, where somebody can switch it off. */
+    public function switchAt(Hop $hop): ?RouteRef
+    {
+        return $hop->at instanceof RouteRef && $this->rig->route($hop->at)?->allows(RouteSetting::On) ? $hop->at : null;
     }
 
     /**

@@ -100,7 +100,7 @@ final readonly class Joints
     {
         $unit = $this->rig->units[$to->unit];
         foreach ($this->rig->modelOf($unit)->settings as $setting) {
-            foreach ($setting->effectsAt($unit->values[$setting->id] ?? $setting->factory) as $effect) {
+            foreach ($setting->effectsAt($unit->value($setting)) as $effect) {
                 if ($effect->socket === $to->socket && $effect->signal !== null && isset($unit->values[$setting->id])) {
                     return $effect->signal;
                 }

@@ -68,11 +68,7 @@ final readonly class Touch
         if ($hop->at instanceof PointRef && $hop->kind === HopKind::Gain && $rig->point($hop->at)->mute !== null) {
             return $hop->at;
         }
-        if (! $hop->at instanceof RouteRef) {
-            return null;
-        }
-        $route = $rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null;
 
-        return $route?->allows(RouteSetting::On) ? $hop->at : null;
+        return $hop->at instanceof RouteRef && $rig->route($hop->at)?->allows(RouteSetting::On) ? $hop->at : null;
     }
 }

@@ -335,7 +335,7 @@ final readonly class DeviceLists
             if (! $setting->listsDevices()) {
                 continue;
             }
-            $value = $unit->values[$setting->id] ?? $setting->factory;
+            $value = $unit->value($setting);
             foreach ($this->values as $set) {
                 $value = $set->unit === $unit->id && $set->setting === $setting->id ? $set->value : $value;
             }

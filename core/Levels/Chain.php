@@ -93,7 +93,7 @@ final class Chain
     private function __construct(private readonly SignalGraph $graph, HeardPair $pair, Arrival $arrival, private readonly float $boost)
     {
         $this->rig = $graph->rig;
-        $this->wiring = new Wiring($this->rig);
+        $this->wiring = $graph->wiring();
         $names = new Names($this->rig);
         $origin = $arrival->hops[0];
         $at = $origin->at instanceof PointRef ? $origin->at : $arrival->ear;

@@ -115,10 +115,10 @@ final class OwnSlot
     {
         $state = $this->hearing->graph->state;
         $edits = [];
-        foreach ($this->rig->modelOf($shared->unit)->routes as $route) {
+        $routes = $this->rig->modelOf($shared->unit)->routes;
+        foreach ($routes as $route) {
             if ($route->from === $shared->point || $route->from === $slot->id) {
-                $to = $this->rig->modelOf($shared->unit)->routes;
-                [$like, $mine] = [$to["{$shared->point}>{$route->to}"] ?? null, $to["{$slot->id}>{$route->to}"] ?? null];
+                [$like, $mine] = [$routes["{$shared->point}>{$route->to}"] ?? null, $routes["{$slot->id}>{$route->to}"] ?? null];
                 $want = $like !== null && $state->route($shared->unit, $like)->on;
                 if ($want !== ($mine !== null && $state->route($shared->unit, $mine)->on)) {
                     if ($mine === null || ! $mine->allows(RouteSetting::On)) {
@@ -166,9 +166,8 @@ final class OwnSlot
         $departures = [];
         foreach (array_reverse($this->pair->arrivals()[0]->hops) as $hop) {
             $isBefore = $isBefore || (string) $hop->pick === (string) $shared;
-            $route = $isBefore && $hop->at instanceof RouteRef ? $this->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
-            if ($route?->allows(RouteSetting::On)) {
-                $departures[] = new SetRoute(new RouteRef($hop->at->unit, $route->key()), new RouteSettings(on: false));
+            if ($isBefore && $hop->at instanceof RouteRef && $this->rig->route($hop->at)?->allows(RouteSetting::On)) {
+                $departures[] = new SetRoute($hop->at, new RouteSettings(on: false));
             }
         }
 

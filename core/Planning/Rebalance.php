@@ -101,7 +101,7 @@ final class Rebalance
 
     private function route(Hearing $hearing, RouteRef $at, float $off): ?RigEdit
     {
-        $route = $hearing->graph->rig->modelOf($at->unit)->routes[$at->key] ?? null;
+        $route = $hearing->graph->rig->route($at);
         if ($route === null || ! $route->allows(RouteSetting::Db)) {
             return null;
         }

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Socket;
 
 /** One documented setup. Valid by construction: every reference leads somewhere, every setting is one that its model has. */
@@ -128,6 +129,12 @@ final readonly class Rig
     public function socket(SocketRef $at): Socket
     {
         return $this->modelOf($at->unit)->sockets[$at->socket];
+    }
+
+    /** Null where its unit has no such route. */
+    public function route(RouteRef $at): ?Route
+    {
+        return $this->modelOf($at->unit)->routes[$at->key] ?? null;
     }
 
     public function lane(string $unit, string $socket, string $lane): Lane

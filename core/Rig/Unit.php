@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\With;
 
 /** One piece of equipment or one program, an instance of an equipment model, in a place. */
@@ -58,6 +59,12 @@ final readonly class Unit
         public array $always = [],
         public array $pictures = [],
     ) {
+    }
+
+    /** A named setting as it is in the base. */
+    public function value(Setting $setting): string|bool|float
+    {
+        return $this->values[$setting->id] ?? $setting->factory;
     }
 
     public function scene(string $id): ?Scene

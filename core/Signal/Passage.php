@@ -24,6 +24,9 @@ final class Passage
     /** @var array<array-key, array<int, true>> channels that reach a listener */
     private array $heard = [];
 
+    /** @var array<string, list<Source>> by point: checks ask for the same ones again and again */
+    private array $sounds = [];
+
     public function __construct(private readonly SignalGraph $graph)
     {
         $channels = $graph->byChannel();
@@ -51,7 +54,7 @@ final class Passage
     {
         $channels = $this->graph->channelsOf($this->graph->exit($point));
 
-        return array_values(array_filter(
+        return $this->sounds[(string) $point] ??= array_values(array_filter(
             $this->graph->rig->sources,
             fn (Source $source) => $this->levelAt($source, $channels) >= -Sum::HEARD_DB,
         ));

@@ -17,6 +17,7 @@ use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wiring;
 
 /**
  * A rig in one situation as a directed graph. A node is a stage of a point (as it enters, after gain and mute, after the fader) or a
@@ -52,6 +53,8 @@ final class SignalGraph
 
     private ?ChannelGraph $byChannel = null;
 
+    private ?Wiring $wiring = null;
+
     /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
     public array $sections = [];
 
@@ -65,6 +68,12 @@ final class SignalGraph
         public readonly DeviceLists $devices,
         private ?self $like = null,
     ) {
+    }
+
+    /** Which cables are in which socket of the rig, those that are out in the situation too. */
+    public function wiring(): Wiring
+    {
+        return $this->wiring ??= new Wiring($this->rig);
     }
 
     /**

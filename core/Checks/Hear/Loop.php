@@ -10,11 +10,9 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
-use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\AirRef;
-use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
@@ -89,9 +87,8 @@ final readonly class Loop implements Check
     {
         $proposals = [];
         foreach ($loop->hops as $hop) {
-            $route = $hop->at instanceof RouteRef ? $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
-            if ($route?->allows(RouteSetting::On)) {
-                $at = new RouteRef($hop->at->unit, $route->key());
+            $at = $in->switchAt($hop);
+            if ($at !== null) {
                 $proposals[] = new Proposal(
                     "Switch {$in->names->route($at)} of {$in->rig->units[$at->unit]->name} off",
                     [new SetRoute($at, new RouteSettings(on: false), $in->override($situation))],

@@ -10,7 +10,6 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
-use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
@@ -103,14 +102,6 @@ final readonly class OwnReturn implements Check
     /** @return list<RouteRef> routes on a way that can be left out, the nearest to the ear first */
     private function routes(Inspection $in, Arrival $arrival): array
     {
-        $routes = [];
-        foreach (array_reverse($arrival->hops) as $hop) {
-            $route = $hop->at instanceof RouteRef ? $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
-            if ($route?->allows(RouteSetting::On)) {
-                $routes[] = new RouteRef($hop->at->unit, $route->key());
-            }
-        }
-
-        return array_slice($routes, 0, self::PROPOSED);
+        return array_slice(array_values(array_filter(array_map($in->switchAt(...), array_reverse($arrival->hops)))), 0, self::PROPOSED);
     }
 }

@@ -38,11 +38,11 @@ final class Turning
                 Cost::FADER,
             ) : null;
         }
-        $route = $hop->at instanceof RouteRef ? $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
-        if ($route === null || ! $route->allows(RouteSetting::Db)) {
+        $at = $hop->at;
+        $route = $at instanceof RouteRef ? $in->rig->route($at) : null;
+        if (! $at instanceof RouteRef || ! $route?->allows(RouteSetting::Db)) {
             return null;
         }
-        $at = new RouteRef($hop->at->unit, $route->key());
         $to = Decibels::of(round(max(-Bounds::DB, min(Bounds::DB, $state->route($at->unit, $route)->db->value() + $louder)), 1));
 
         return new Proposal(

@@ -49,7 +49,7 @@ final readonly class DigitalFormat implements Check
         $unit = $in->rig->units[$gives->unit];
         $carries = array_filter($in->wiring->lanesOf($cable), fn (array $lane) => (string) $lane[0] === (string) $gives) !== [];
         foreach ($carries ? $in->rig->modelOf($unit)->settings : [] as $setting) {
-            $now = $unit->values[$setting->id] ?? $setting->factory;
+            $now = $unit->value($setting);
             foreach ($setting->effectsAt($now) as $effect) {
                 if (! $effect->isCoded || $effect->socket !== $gives->socket) {
                     continue;

@@ -126,7 +126,7 @@ final readonly class Phantom implements Check
         foreach ($in->rig->modelOf($unit)->settings as $setting) {
             foreach ($setting->effects as $effect) {
                 if ($effect->socket === $socket->socket && $effect->phantom !== null) {
-                    $now = $unit->values[$setting->id] ?? $setting->factory;
+                    $now = $unit->value($setting);
 
                     return [$setting, $effect->value === $now ? $effect->phantom : ! $effect->phantom];
                 }

@@ -10,12 +10,10 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
-use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
-use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
@@ -100,8 +98,7 @@ final readonly class Purity implements Check
         foreach ($others as $pair) {
             $found = null;
             foreach (array_reverse($pair->arrivals()[0]->hops ?? []) as $hop) {
-                $route = $hop->at instanceof RouteRef ? $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key] ?? null : null;
-                $found ??= $route?->allows(RouteSetting::On) ? new RouteRef($hop->at->unit, $route->key()) : null;
+                $found ??= $in->switchAt($hop);
             }
             if ($found === null || count($edits) >= self::PROPOSED) {
                 return [];

@@ -77,7 +77,7 @@ final class Levels implements Remedy
     /** @return iterable<Candidate> */
     private function route(Trouble $trouble, RouteRef $at, float $by): iterable
     {
-        $route = $trouble->rig->modelOf($at->unit)->routes[$at->key] ?? null;
+        $route = $trouble->rig->route($at);
         if ($route === null || ! $route->allows(RouteSetting::Db)) {
             return;
         }
