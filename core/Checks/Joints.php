@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Checks;
 
-use HiddenWire\Core\Equipment\CableType;
-use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\SignalKind;
@@ -46,7 +44,7 @@ final readonly class Joints
         foreach ($this->wiring->lanesOf($cable) as [$from, $outLane, $to, $inLane]) {
             [$out, $in] = [$this->rig->socket($from), $this->rig->socket($to)];
             $joints[] = new Joint($cable, $from, $out, $out->lanes[$outLane], $to, $in, $in->lanes[$inLane],
-                $this->gives($from, $out->lanes[$outLane], self::IN_ROW), $this->takes($cable, $to, $in->lanes[$inLane]),
+                $this->gives($from, $out->lanes[$outLane], self::IN_ROW), $this->wiring->takes($cable, $to, $in->lanes[$inLane]),
                 $this->isPassive($to->unit));
         }
 
@@ -94,23 +92,5 @@ final readonly class Joints
         $before = $left > 0 && $this->isPassive($from->unit) ? $this->before($from, $lane) : [];
 
         return $before === [] ? $lane->signal : $this->gives($before[0][0], $before[0][1], $left - 1);
-    }
-
-    private function takes(Cable $cable, SocketRef $to, Lane $lane): SignalKind
-    {
-        $unit = $this->rig->units[$to->unit];
-        foreach ($this->rig->modelOf($unit)->settings as $setting) {
-            foreach ($setting->effectsAt($unit->value($setting)) as $effect) {
-                if ($effect->socket === $to->socket && $effect->signal !== null && isset($unit->values[$setting->id])) {
-                    return $effect->signal;
-                }
-            }
-        }
-        // The middle of a combined socket is a line input: a jack plug goes there, an XLR plug goes round it.
-        $isJack = in_array($cable->type, [CableType::Ts, CableType::Trs], true);
-
-        return $isJack && $this->rig->socket($to)->connector === Connector::ComboF && $lane->signal === SignalKind::Microphone
-            ? SignalKind::ProfessionalLine
-            : $lane->signal;
     }
 }

@@ -212,13 +212,14 @@ final class Chain
         $loss = $this->splitLoss($from, $to, $outLane, $inLane) + $hop->gain->value() + $boost;
         [$level, $floor] = [$level + $loss, $floor + $loss];
         $isPassive = $this->isPassive($to->unit);
-        $max = $this->maximum($in, $inLane);
+        $takes = $this->wiring->takes($this->rig->cables[$hop->ref], $to, $inLane);
+        $max = self::maximum($in, $takes);
         $stage = new Stage($hop, $names->of($to), true, $level, $isPassive ? null : $max, $floor);
         if ($isPassive) {
             return [$level, $floor, true, $stage];
         }
         // Full scale inside is what comes in at the maximum with the gain all the way down.
-        $noise = $inLane->signal === SignalKind::Microphone ? $in->einDbu ?? self::EIN_DBU : $max + self::CONVERTER_DBFS;
+        $noise = $takes === SignalKind::Microphone ? $in->einDbu ?? self::EIN_DBU : $max + self::CONVERTER_DBFS;
 
         return [$level - $max, self::together($floor, $noise) - $max, false, $stage];
     }
@@ -242,14 +243,14 @@ final class Chain
         return $this->lane($hop, $unit)[2]->unit;
     }
 
-    /** What an input takes with its gain all the way down, dBu: what its socket says, where that is said of this lane. */
-    private function maximum(Socket $in, Lane $lane): float
+    /** What an input takes with its gain all the way down, dBu: what its socket says, where it is used for what that is said of. */
+    private static function maximum(Socket $in, SignalKind $takes): float
     {
-        $isOwn = $in->signal === $lane->signal;
-
-        return $lane->signal === SignalKind::Microphone
-            ? ($isOwn ? $in->maxDbu ?? self::MICROPHONE_MAX_DBU : self::MICROPHONE_MAX_DBU)
-            : $in->maxDbu ?? Headroom::nominal($in, $lane->signal) + Headroom::USUAL_DB;
+        return match (true) {
+            $in->signal === $takes && $in->maxDbu !== null => $in->maxDbu,
+            $takes === SignalKind::Microphone => self::MICROPHONE_MAX_DBU,
+            default => Headroom::nominal($in, $takes) + Headroom::USUAL_DB,
+        };
     }
 
     /** What is lost more because a splitter's other outputs load the source, too; dB. */

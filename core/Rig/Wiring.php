@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\CableType;
+use HiddenWire\Core\Equipment\Connector;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Way;
 
 /** Which cables are in which socket, and which lanes of a cable join. */
@@ -33,6 +37,28 @@ final readonly class Wiring
     public function across(Cable $cable, SocketRef $here): SocketRef
     {
         return (string) $cable->from === (string) $here ? $cable->to : $cable->from;
+    }
+
+    /** What an input is for, as it is plugged and set. */
+    public function takes(Cable $cable, SocketRef $to, Lane $lane): SignalKind
+    {
+        $unit = $this->rig->units[$to->unit];
+        foreach ($this->rig->modelOf($unit)->settings as $setting) {
+            foreach (isset($unit->values[$setting->id]) ? $setting->effectsAt($unit->values[$setting->id]) : [] as $effect) {
+                if ($effect->socket === $to->socket && $effect->signal !== null) {
+                    return $effect->signal;
+                }
+            }
+        }
+
+        return $this->isPastPreamp($cable, $to, $lane) ? SignalKind::ProfessionalLine : $lane->signal;
+    }
+
+    /** Whether a jack is in the middle of a combined socket, which is a line input: an XLR plug goes round it, to the microphone preamp. */
+    public function isPastPreamp(Cable $cable, SocketRef $to, Lane $lane): bool
+    {
+        return in_array($cable->type, [CableType::Ts, CableType::Trs], true)
+            && $this->rig->socket($to)->connector === Connector::ComboF && $lane->signal === SignalKind::Microphone;
     }
 
     /**

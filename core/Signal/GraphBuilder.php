@@ -409,7 +409,7 @@ final class GraphBuilder
                 $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
                 $this->delayOf($cable),
                 HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal),
-                roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() ? null
+                roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() || $this->wiring->isPastPreamp($cable, $inAt, $in) ? null
                     : $inSocket->maxDbu - Headroom::nominal($outSocket, $out->signal)));
         }
     }

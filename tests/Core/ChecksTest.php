@@ -449,6 +449,18 @@ describe('levels', function () {
             ->and(found($desk(60), 'level.clip'))->toBe(['fault: Peaks of Voice stand 4.3 dB over what it takes at Desk · In 1 (4.3 dBFS of 0.0)'])->and(found($desk(60), 'level.headroom'))->toBe([]);
     });
 
+    it('a line into a combined socket: its microphone preamp clips, its line input does not, nor what is set to line', function () {
+        // -18 dBFS of +22 dBu is +4 dBu, peaks 16; the preamp takes 10 at the most, a line input 22.
+        $line = fn (string $connector, string $type, ?string $set): Draft => Draft::rig()->unit('a', box('mixer', [['out', $connector, 'out', 'professional-line', 1]]))
+            ->unit('b', box('mixer', [['in', 'combo-f+', 'in', 'microphone', 1]], ['in' => ['max_dbu' => 10], 'model' => ['settings' => [['id' => 'type', 'label' => 'Type',
+                'kind' => 'choice', 'choices' => ['Mic', 'Line'], 'factory' => 'Mic', 'effects' => [['value' => 'Mic', 'socket' => 'in', 'signal' => 'microphone'],
+                    ['value' => 'Line', 'socket' => 'in', 'signal' => 'professional-line']]]]]]), 'desk', $set === null ? [] : ['values' => ['type' => $set]])
+            ->cable($type, 'a/out', 'b/in')->source('tone', 'a/out')->track('tape', 'b/in')->wish('tone', 'tape', 'must');
+        expect(found($line('xlr-m+', 'xlr', null), 'level.clip'))->toBe(['fault: Peaks of Tone stand 6.0 dB over what it takes at B · In (16.0 dBu of 10.0)'])
+            ->and(found($line('xlr-m+', 'xlr', 'Mic'), 'level.clip'))->toHaveCount(1)->and(found($line('xlr-m+', 'xlr', 'Line'), 'level.clip'))->toBe([])
+            ->and(found($line('trs-6.35+', 'trs', null), 'level.clip'))->toBe([]);
+    });
+
     it('a voice that arrives too low, and a preamp without the gain for it', function () use ($desk) {
         expect(found($desk(33), 'level.low'))->toBe(['risk: Voice comes to Tape at -34.7 dBFS, 16.7 dB too low'])->and(found($desk(34), 'level.low'))->toBe([]);
         $soft = [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 50]];
