@@ -47,7 +47,7 @@ final readonly class LevelDiagram
                 'peak' => self::y($stage->level + Chain::CREST_DB - $most),
                 'floor' => self::y($stage->floor - $most),
                 'max' => $stage->max === null ? null : self::y(0),
-                'says' => number_format($stage->level, 1)." {$stage->unit()}",
+                'says' => LevelsPage::db($stage->level)." {$stage->unit()}",
                 'isOver' => ($stage->headroom() ?? 1.0) < 0,
             ];
         }

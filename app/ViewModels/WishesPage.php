@@ -43,7 +43,11 @@ final readonly class WishesPage
         $this->odds = $page->atOdds();
         $this->strip = $page->strip();
         $own = $page->pair === null || ! $page->canEdit || count($page->rig->units) > self::UNITS ? null
-            : new OwnSlot(new Hearings($page->rig), $page->pair->source->id, $page->pair->listener->id);
+            : new OwnSlot(
+                new Hearings($page->rig, [$page->situation->id => $page->hearing]),
+                $page->pair->source->id,
+                $page->pair->listener->id,
+            );
         $this->ownSlot = $own?->shared === null ? null : $own;
         $this->balances = new Balances($page);
         $this->blasts = array_map(

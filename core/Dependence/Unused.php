@@ -27,18 +27,18 @@ final readonly class Unused
                 $isWanted = $pair->wish !== null && $pair->wish->want !== Want::MustNot && $pair->isHeard();
                 foreach ($isWanted ? $pair->arrivals() : [] as $way) {
                     foreach ($way->hops as $hop) {
-                        $used[$hop->at instanceof CableRef ? "cable {$hop->at->cable}" : ''] = true;
-                        if (! $hop->at instanceof AirRef && isset($hop->at->unit)) {
-                            $used["unit {$hop->at->unit}"] = true;
-                        }
+                        $used += match (true) {
+                            $hop->at instanceof AirRef => [],
+                            $hop->at instanceof CableRef => ["cable {$hop->at->cable}" => true],
+                            default => ["unit {$hop->at->unit}" => true],
+                        };
                         $used += $hop->pick === null ? [] : ["unit {$hop->pick->unit}" => true];
                     }
                 }
             }
         }
         foreach ($rig->units as $unit) {
-            $isHost = $rig->modelOf($unit)->family->isHost();
-            $used += $isHost ? ["unit {$unit->id}" => true] : [];
+            $used += $rig->modelOf($unit)->family->isHost() ? ["unit {$unit->id}" => true] : [];
             foreach (isset($used["unit {$unit->id}"]) ? $unit->needs : [] as $need) {
                 $used["unit {$need}"] = true;
             }

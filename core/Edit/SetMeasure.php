@@ -18,22 +18,19 @@ final readonly class SetMeasure implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        $key = "{$this->about} {$this->kind->value}";
-        $measures = [];
         $new = $this->value === null ? null : new Measure($this->about, $this->kind, $this->value);
+        $measures = [];
         foreach ($rig->papers->measures as $measure) {
-            $isSame = $measure->key() === $key;
-            $kept = $isSame ? $new : $measure;
-            $new = $isSame ? null : $new;
-            $measures = $kept === null ? $measures : [...$measures, $kept];
+            $measures[$measure->key()] = $measure;
         }
+        $measures["{$this->about} {$this->kind->value}"] = $new;
 
-        return new Rig($rig->parts()->with(papers: $rig->papers->with(measures: $new === null ? $measures : [...$measures, $new])));
+        return new Rig($rig->parts()->with(papers: $rig->papers->with(measures: array_values(array_filter($measures)))));
     }
 
     public function words(Rig $rig): string
     {
-        return "{$this->about->words($rig)}: ".($this->value === null ? "{$this->kind->words()} not said any more"
+        return "{$this->about->words($rig)}: ".($this->value === null ? "{$this->kind->words()} removed"
             : (new Measure($this->about, $this->kind, $this->value))->words());
     }
 }

@@ -31,7 +31,7 @@ use HiddenWire\Core\Signal\SignalGraph;
  */
 final class Chain
 {
-    /** Peaks of speech above its usual level (ITU-T P.56: 10 to 14 dB). */
+    /** Peaks of speech above its usual level: 10 to 14 dB, by voice and microphone; a default of ours. */
     public const CREST_DB = 12.0;
 
     /** Where the usual level is to be inside: peaks then stand at half of the scale. EBU R 68. */

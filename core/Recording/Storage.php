@@ -43,14 +43,14 @@ final readonly class Storage
         return $this->gb * self::BYTES_A_GB / ($this->channels * $this->rateHz * $this->bits / self::BITS_A_BYTE) / self::SECONDS_AN_HOUR;
     }
 
-    /** Tracks of a recorder are where somebody listens afterwards: its ears, or its buses where it has none. */
+    /** Tracks of a recorder are its ears, where somebody listens afterwards. A broadcast program writes compressed: no rate tells its size. */
     private static function recorded(Rig $rig, Unit $unit, Passage $passage): int
     {
         $model = $rig->modelOf($unit);
-        $ears = array_filter($model->points, fn ($point) => $point->kind === PointKind::Ear);
         $channels = 0;
-        foreach ($model->family === Family::Broadcast || $ears === [] ? [] : $ears as $point) {
-            $channels += $passage->sourcesAt(new PointRef($unit->id, $point->id)) === [] ? 0 : $point->channels;
+        foreach ($model->family === Family::Broadcast ? [] : $model->points as $point) {
+            $isTrack = $point->kind === PointKind::Ear && $passage->sourcesAt(new PointRef($unit->id, $point->id)) !== [];
+            $channels += $isTrack ? $point->channels : 0;
         }
 
         return $channels;

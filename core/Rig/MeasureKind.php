@@ -59,7 +59,7 @@ enum MeasureKind: string
             self::Speech => 66.0,
             // A quiet living room.
             self::Noise => 35.0,
-            // Clear of what plays below: ITU-R BS.1770 users aim for 4 to 8 dB.
+            // A default of ours: clear of what plays below.
             self::VoiceOver => 6.0,
             self::Rate => 48_000.0,
             self::Depth => 24.0,

@@ -12,7 +12,7 @@ use HiddenWire\Core\Rig\Source;
 /**
  * What a stage takes above the nominal level. Inside a unit, and where a program hands its sound to a device or a file, that is as much as
  * full scale is above alignment level; at an analog input it is what its maximum is above the nominal level of what comes. Inside
- * programs, which reckon with floating point, nothing is clipped.
+ * programs, which compute in floating point, nothing is clipped.
  */
 final class Headroom
 {

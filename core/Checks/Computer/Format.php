@@ -89,6 +89,6 @@ final readonly class Format implements Check
 
     private static function words(string $what, int $value): string
     {
-        return $what === 'bits' ? "{$value} bits" : rtrim(rtrim(number_format($value / 1000, 1), '0'), '.').' kHz';
+        return $what === 'bits' ? "{$value} bits" : round($value / 1000, 1).' kHz';
     }
 }

@@ -78,6 +78,6 @@ final readonly class DigitalFormat implements Check
     /** @param  list<int>  $rates */
     private static function rates(array $rates): string
     {
-        return implode(', ', array_map(fn (int $rate) => rtrim(rtrim(number_format($rate / 1000, 1), '0'), '.'), $rates)).' kHz';
+        return implode(', ', array_map(fn (int $rate) => round($rate / 1000, 1), $rates)).' kHz';
     }
 }

@@ -44,7 +44,7 @@
                             <polyline class="level-line" points="{{ $diagram->line('level') }}"/>
                             @foreach ($diagram->columns as $column)
                                 <circle class="level-dot @if ($column['isOver']) over @endif" cx="{{ $column['x'] }}" cy="{{ $column['level'] }}" r="4"/>
-                                <text class="level-says @if ($column['isOver']) over @endif" x="{{ $column['x'] + 7 }}" y="{{ $column['level'] + 15 }}">{{ str_replace('-', '−', $column['says']) }}</text>
+                                <text class="level-says @if ($column['isOver']) over @endif" x="{{ $column['x'] + 7 }}" y="{{ $column['level'] + 15 }}">{{ $column['says'] }}</text>
                                 @foreach ($diagram->label($column['stage']->label) as $i => $part) <text class="stage-says" x="{{ $column['x'] }}" y="{{ LevelDiagram::TOP + LevelDiagram::HEIGHT + 16 + 13 * $i }}" text-anchor="middle">{{ $part }}</text> @endforeach
                             @endforeach
                         </svg></div>
