@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\Catalogue;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Support\Draft;
 use Tests\TestCase;
@@ -59,4 +62,10 @@ function wholeCatalogue(): Catalogue
             yield basename((string) $file, '.json') => (string) file_get_contents((string) $file);
         }
     })());
+}
+
+/** A rig as it is heard in a situation; in the base where none is named. */
+function hearingOf(Rig $rig, ?string $situation = null): Hearing
+{
+    return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new InvalidArgumentException));
 }

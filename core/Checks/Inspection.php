@@ -8,7 +8,6 @@ use HiddenWire\Core\Dependence\Dependence;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
 use HiddenWire\Core\Equipment\Family;
-use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Planning\Hearings;
@@ -116,7 +115,7 @@ final class Inspection
     /** The route that a step takes, where somebody can switch it off. */
     public function switchAt(Hop $hop): ?RouteRef
     {
-        return $hop->at instanceof RouteRef && $this->rig->route($hop->at)?->allows(RouteSetting::On) ? $hop->at : null;
+        return $hop->at instanceof RouteRef && $this->rig->modelOf($hop->at->unit)->canSwitch($hop->at->key) ? $hop->at : null;
     }
 
     /**

@@ -72,7 +72,24 @@ final readonly class Dependence
             $units[] = $hop->pick->unit;
         }
 
-        return $this->with(...$units);
+        return [...$this->with(...$units), ...($at instanceof DeviceRef ? $this->leadsOf($at, $hop->pick) : [])];
+    }
+
+    /**
+     * A device is there only as long as it is plugged in, even where its sound is taken inside the computer and passes no lead.
+     *
+     * @return list<UnitRef|CableRef> the leads from the computer to it, and the hubs between
+     */
+    private function leadsOf(DeviceRef $at, ?PointRef $pick): array
+    {
+        $graph = $this->hearing->graph;
+        $host = $pick === null ? null : $graph->rig->hostOf($graph->rig->units[$pick->unit]->place);
+        $leads = [];
+        foreach ($host === null ? [] : $graph->devices->of($host->id)[(string) $at]->via ?? [] as ['cable' => $cable, 'hub' => $hub]) {
+            array_push($leads, new CableRef($cable), ...($hub === null ? [] : [new UnitRef($hub)]));
+        }
+
+        return $leads;
     }
 
     /** @return list<UnitRef> units, their computers, and what they need */

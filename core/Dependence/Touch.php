@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Dependence;
 
-use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Source;
@@ -69,6 +68,6 @@ final readonly class Touch
             return $hop->at;
         }
 
-        return $hop->at instanceof RouteRef && $rig->route($hop->at)?->allows(RouteSetting::On) ? $hop->at : null;
+        return $hop->at instanceof RouteRef && $rig->modelOf($hop->at->unit)->canSwitch($hop->at->key) ? $hop->at : null;
     }
 }

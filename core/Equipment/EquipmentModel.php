@@ -96,6 +96,20 @@ final readonly class EquipmentModel
         return array_filter($this->autoMutes, fn (AutoMute $rule) => $rule->mutes === $point) !== [];
     }
 
+    /** Whether somebody switches a route itself: one that a named setting switches is only switched there. */
+    public function canSwitch(string $route): bool
+    {
+        foreach ($this->settings as $setting) {
+            foreach ($setting->effects as $effect) {
+                if ($effect->route === $route) {
+                    return false;
+                }
+            }
+        }
+
+        return ($this->routes[$route] ?? null)?->allows(RouteSetting::On) === true;
+    }
+
     /** Whether what a computer plays to this unit comes to one of its points, by whatever routes it has. */
     public function isPlayedTo(string $point): bool
     {

@@ -166,7 +166,7 @@ final class OwnSlot
         $departures = [];
         foreach (array_reverse($this->pair->arrivals()[0]->hops) as $hop) {
             $isBefore = $isBefore || (string) $hop->pick === (string) $shared;
-            if ($isBefore && $hop->at instanceof RouteRef && $this->rig->route($hop->at)?->allows(RouteSetting::On)) {
+            if ($isBefore && $hop->at instanceof RouteRef && $this->rig->modelOf($hop->at->unit)->canSwitch($hop->at->key)) {
                 $departures[] = new SetRoute($hop->at, new RouteSettings(on: false));
             }
         }

@@ -53,8 +53,6 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Want;
-use HiddenWire\Core\Signal\GraphBuilder;
-use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingDifference;
 use Tests\Support\Draft;
 
@@ -79,11 +77,6 @@ function shelf(): Catalogue
 function modelOf(string $id): EquipmentModel
 {
     return shelf()->models[$id];
-}
-
-function hearingOf(Rig $rig, ?string $situation = null): Hearing
-{
-    return new Hearing((new GraphBuilder($rig))->build($rig->situation($situation) ?? throw new InvalidArgumentException));
 }
 
 it('builds and says what it did', function (RigEdit $edit, string $words, callable $holds) {

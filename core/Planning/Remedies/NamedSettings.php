@@ -141,20 +141,6 @@ final class NamedSettings implements Remedy
         return null;
     }
 
-    /** Whether a unit has a named setting that switches a route: then nobody switches the route itself. */
-    public static function switches(Trouble $trouble, RouteRef $at): bool
-    {
-        foreach ($trouble->rig->modelOf($at->unit)->settings as $setting) {
-            foreach ($setting->effects as $effect) {
-                if (self::isOf($effect, $at)) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
     private static function isOf(SettingEffect $effect, RouteRef|PointRef $at): bool
     {
         return $at instanceof RouteRef ? $effect->route === $at->key : $effect->point === $at->point;

@@ -93,7 +93,7 @@ final class Switches implements Remedy
         yield from $this->solo($trouble, $at, $route, $on);
         yield from $this->rule($trouble, $at, $on);
         yield from $this->following($trouble, $at, $route, $on);
-        if (! $route->allows(RouteSetting::On) || NamedSettings::switches($trouble, $at)) {
+        if (! $trouble->rig->modelOf($at->unit)->canSwitch($at->key)) {
             return;
         }
         $isSelector = $on && $route->group !== null;
