@@ -43,7 +43,7 @@ final readonly class Storage
         return $this->gb * self::BYTES_A_GB / ($this->channels * $this->rateHz * $this->bits / self::BITS_A_BYTE) / self::SECONDS_AN_HOUR;
     }
 
-    /** Tracks of a recorder are its ears, where somebody listens afterwards. A broadcast program writes compressed: no rate tells its size. */
+    /** Tracks of a recorder are its ears. A broadcast program writes compressed: no rate tells its size. */
     private static function recorded(Rig $rig, Unit $unit, Passage $passage): int
     {
         $model = $rig->modelOf($unit);
