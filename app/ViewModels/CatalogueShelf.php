@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\Socket;
 
 /** The catalogue as it is looked through: what answers to the search, and the model that is chosen, drawn. */
 final readonly class CatalogueShelf
@@ -39,6 +42,16 @@ final readonly class CatalogueShelf
     public function total(): int
     {
         return count($this->models);
+    }
+
+    /** What a computer lists that the chosen model is plugged into: "Programme, USB mixer". */
+    public function deviceName(Socket $socket, Lane $lane): string
+    {
+        return $this->chosen === null ? '' : str_replace(
+            DeviceNames::PARTNER,
+            'what it reaches',
+            DeviceNames::of($this->chosen, $socket->id, $lane->id),
+        );
     }
 
     /** The address with another model chosen. */

@@ -16,6 +16,7 @@ use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\ChannelTable;
@@ -272,7 +273,7 @@ final readonly class Computer
         }
         $choices = ['' => 'nothing'];
         if ($point->offers(PickFrom::Defaults)) {
-            $choices += ['system' => 'the system default', 'call' => 'the call default'];
+            $choices += ['system' => SystemDefault::System->words(), 'call' => SystemDefault::Call->words()];
         }
         foreach ($hearing->graph->devices->of($host->id) as $ref => $device) {
             $isOffered = $point->offers($device->ref->pickFrom($device->direction !== $point->picks));

@@ -13,7 +13,7 @@ final class PickWords
     {
         $mode = $pick->mode === null ? '' : ", {$pick->mode->value}";
         if ($pick->default !== null) {
-            return "the {$pick->default->value} default{$mode}";
+            return $pick->default->words().$mode;
         }
         if ($pick->device === null) {
             return 'the device of the program';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Devices;
 
+use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\LinkRole;
@@ -177,9 +178,10 @@ final readonly class DeviceLists
                 if ($lane->device === null) {
                     continue;
                 }
-                $name = $this->namedAfterPartner($lane->device->systemName, $ref);
+                $of = DeviceRef::lane($host->id, $socket->id, $lane->id);
+                $name = $this->namedAfterPartner($this->systemName($of), $ref);
                 if ($name !== null) {
-                    $device = $this->device($host->id, DeviceRef::lane($host->id, $socket->id, $lane->id), $lane->device, $name, $settings);
+                    $device = $this->device($host->id, $of, $lane->device, $name, $settings);
                     $devices[(string) $device->ref] = $device;
                 }
             }
@@ -192,13 +194,8 @@ final readonly class DeviceLists
         foreach ([$host, ...$programs] as $program) {
             foreach ($this->rig->modelOf($program)->points as $point) {
                 if ($point->device !== null) {
-                    $device = $this->device(
-                        $host->id,
-                        DeviceRef::point($program->id, $point->id),
-                        $point->device,
-                        $point->device->systemName,
-                        $settings,
-                    );
+                    $of = DeviceRef::point($program->id, $point->id);
+                    $device = $this->device($host->id, $of, $point->device, $this->systemName($of), $settings);
                     $devices[(string) $device->ref] = $device;
                 }
             }
@@ -210,7 +207,7 @@ final readonly class DeviceLists
                     $host->id,
                     $set->device,
                     $offer,
-                    str_replace('{partner}', 'nothing', $offer->systemName),
+                    str_replace(DeviceNames::PARTNER, 'nothing', $this->systemName($set->device)),
                     $settings,
                     isConnected: false,
                 );
@@ -242,14 +239,8 @@ final readonly class DeviceLists
                 $to = [...$via, ['cable' => $cable->id, 'hub' => null]];
                 foreach ($socket->lanes as $lane) {
                     if ($lane->device !== null) {
-                        $device = $this->device(
-                            $host->id,
-                            DeviceRef::lane($there->unit, $there->socket, $lane->id),
-                            $lane->device,
-                            $lane->device->systemName,
-                            $settings,
-                            $to,
-                        );
+                        $of = DeviceRef::lane($there->unit, $there->socket, $lane->id);
+                        $device = $this->device($host->id, $of, $lane->device, $this->systemName($of), $settings, $to);
                         $devices[(string) $device->ref] = $device;
                     }
                 }
@@ -275,7 +266,7 @@ final readonly class DeviceLists
     /** A picture output is a device only while it reaches something, and is named after it. */
     private function namedAfterPartner(string $systemName, SocketRef $socket): ?string
     {
-        if (! str_contains($systemName, '{partner}')) {
+        if (! str_contains($systemName, DeviceNames::PARTNER)) {
             return $systemName;
         }
         $cable = $this->wiring->at($socket)[0] ?? null;
@@ -283,7 +274,9 @@ final readonly class DeviceLists
             return null;
         }
 
-        return str_replace('{partner}', $this->rig->modelOf($this->wiring->across($cable, $socket)->unit)->name, $systemName);
+        $partner = $this->rig->modelOf($this->wiring->across($cable, $socket)->unit)->name;
+
+        return str_replace(DeviceNames::PARTNER, DeviceNames::inside($partner), $systemName);
     }
 
     /**
@@ -373,10 +366,14 @@ final readonly class DeviceLists
         return $roles;
     }
 
+    private function systemName(DeviceRef $ref): string
+    {
+        return DeviceNames::of($this->rig->modelOf($ref->unit), $ref->givenBy, $ref->lane);
+    }
+
     private function offer(DeviceRef $ref): DeviceOffer
     {
-        $model = $this->rig->modelOf($ref->unit);
-        $offer = $ref->lane === null ? $model->points[$ref->givenBy]->device : $model->sockets[$ref->givenBy]->lanes[$ref->lane]->device;
+        $offer = $this->rig->modelOf($ref->unit)->offer($ref->givenBy, $ref->lane);
         assert($offer !== null, 'Rig checks that settings name a device');
 
         return $offer;

@@ -72,14 +72,14 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
 /**
- * Reads a rig document, format version 1 or 2 (docs/format/). All or nothing: either a rig, or every offence with its JSON pointer.
+ * Reads a rig document, format version 1 to 3 (docs/format/). All or nothing: either a rig, or every offence with its JSON pointer.
  */
 final class DocumentReader
 {
     public const FORMAT = 'hidden-wire/rig';
 
     /** What is written; earlier ones are read, too. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** Problems past this many are cut off: nobody reads them, and a hostile file could make millions. */
     public const MAX_PROBLEMS = 200;
@@ -619,7 +619,7 @@ final class DocumentReader
         $unlisted = $this->version < 2 ? null : $device->choice('unlisted', Unlisted::class, needed: false);
         $processing = [];
         foreach ($this->version < 2 ? [] : $device->list('processing', count(Processing::cases())) as $i => $value) {
-            $one = $device->asChoice($value, Processing::class, $device->at('processing').'/'.$i);
+            $one = $device->asChoice($this->processing($value), Processing::class, $device->at('processing').'/'.$i);
             if ($one !== null && in_array($one, $processing, true)) {
                 $device->problem($device->at('processing').'/'.$i, 'This is named twice.');
             } elseif ($one !== null) {
@@ -630,6 +630,13 @@ final class DocumentReader
         return $device->done() && $computer !== null && $ref !== null
             ? new DeviceSettings($computer, $ref, $name, $enabled, $roles, $rate, $bits, $mode, $db, $mute ?? false, $playsTo,
                 $unlisted, $processing) : null;
+    }
+
+    /** What a system does to a device's sound, by its present word: two had others up to version 2. */
+    private function processing(mixed $value): mixed
+    {
+        return $this->version > 2 || ! is_string($value) ? $value
+            : ['enhancement' => Processing::ToneCorrection->value, 'spatial' => Processing::RoomSound->value][$value] ?? $value;
     }
 
     private function pick(Fields $pick): ?Pick

@@ -280,8 +280,8 @@ final class DocumentWriter
     private function offer(?DeviceOffer $offer): ?array
     {
         return $offer === null ? null : [
-            'direction' => $offer->direction->value, 'system_name' => $offer->systemName,
-            ...$this->filled(['latency_ms' => $offer->latency?->number()]),
+            'direction' => $offer->direction->value,
+            ...$this->filled(['system_name' => $offer->systemName, 'latency_ms' => $offer->latency?->number()]),
         ];
     }
 
@@ -357,6 +357,7 @@ final class DocumentWriter
                 ], $setting->effects),
             ]),
             ...($setting->says === [] ? [] : ['says' => (object) $setting->says]),
+            ...$this->filled(['lowers_others' => $setting->lowersOthers]),
         ];
     }
 

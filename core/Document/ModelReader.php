@@ -241,10 +241,12 @@ final class ModelReader
             return null;
         }
         $direction = $device->choice('direction', Direction::class);
-        $name = $device->text('system_name', Bounds::NAME, needed: true);
+        $name = $device->text('system_name', Bounds::NAME, needed: $this->version < 3);
         $latency = $device->milliseconds('latency_ms');
 
-        return $device->done() && $direction !== null && $name !== null ? new DeviceOffer($direction, $name, $latency) : null;
+        return $device->done() && $direction !== null
+            ? new DeviceOffer($direction, $name === '' ? null : $name, $latency)
+            : null;
     }
 
     /** @return list<int>|null */
@@ -466,6 +468,10 @@ final class ModelReader
         $holds = $setting->choice('holds', Holds::class, needed: false);
         $since = $setting->text('since', Bounds::NOTE) ?? '';
         $effects = $this->effects($setting);
+        $lowersOthers = $this->version >= 3 && ($setting->flag('lowers_others') ?? false);
+        if ($lowersOthers && ($kind !== SettingKind::Number || $range === null)) {
+            $setting->problem($setting->at('lowers_others'), 'Only a number with "from" and "to" lowers other programs: by so many dB.');
+        }
         $says = [];
         foreach ($setting->map('says') as $choice => $text) {
             $at = $setting->at('says').'/'.Problem::token((string) $choice);
@@ -482,7 +488,7 @@ final class ModelReader
             return null;
         }
         $read = new Setting($id, $label, $kind, $choices, $range === null ? null : [(float) $range[0], (float) $range[1]], $unit, $factory,
-            $made, $holds, $since, $effects, $says);
+            $made, $holds, $since, $effects, $says, $lowersOthers);
         if ($kind === SettingKind::Choice && count($choices) < 2) {
             return $setting->problem($setting->at('choices'), 'A choice has two or more.');
         }

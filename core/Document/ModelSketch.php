@@ -178,10 +178,7 @@ final class ModelSketch
                 : Naming::id(($row['way'] ?? '') ?: 'lane', [...array_keys($lanesHeld), ...array_column($sockets[$id]['lanes'], 'id')]);
             $device = ($row['device'] ?? '') === ''
                 ? []
-                : ['device' => [
-                    'direction' => $row['device'],
-                    'system_name' => $lanesHeld[$lane]['device']['system_name'] ?? trim("{$this->head['name']} ".($row['point'] ?? '')),
-                ] + ($lanesHeld[$lane]['device'] ?? [])];
+                : ['device' => ['direction' => $row['device']] + ($lanesHeld[$lane]['device'] ?? [])];
             $sockets[$id]['lanes'][] = [
                 ...array_diff_key($lanesHeld[$lane] ?? [], ['device' => 0]),
                 'id' => $lane,

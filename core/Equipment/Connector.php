@@ -85,4 +85,10 @@ enum Connector: string
     {
         return in_array($this, [self::Bluetooth, self::Session], true);
     }
+
+    /** Whether it carries pictures, with sound beside them. */
+    public function isPicture(): bool
+    {
+        return $this === self::Hdmi || $this === self::DisplayPort;
+    }
 }

@@ -144,4 +144,26 @@ final readonly class EquipmentModel
             ? ($this->points[$by] ?? null)?->device !== null
             : ($this->sockets[$by]->lanes[$lane] ?? null)?->device !== null;
     }
+
+    /** What a socket's lane, or a point where there is no lane, gives to a computer's list; null for nothing. */
+    public function offer(string $givenBy, ?string $lane): ?DeviceOffer
+    {
+        return $lane === null ? $this->points[$givenBy]->device : $this->sockets[$givenBy]->lanes[$lane]->device;
+    }
+
+    /** @return list<DeviceOffer> all that it gives to computers' lists */
+    public function deviceOffers(): array
+    {
+        $offers = [];
+        foreach ($this->sockets as $socket) {
+            foreach ($socket->lanes as $lane) {
+                $offers[] = $lane->device;
+            }
+        }
+        foreach ($this->points as $point) {
+            $offers[] = $point->device;
+        }
+
+        return array_values(array_filter($offers));
+    }
 }

@@ -17,6 +17,8 @@ final readonly class Setting
      * @param  string  $since  the firmware since which it is there
      * @param  list<SettingEffect>  $effects
      * @param  array<string, string>  $says  what a choice means, by choice: what a container of files keeps, say
+     * @param  bool  $lowersOthers  a number of dB by which the system lowers what other programs play while a call program runs; at its
+     *     end they are silent
      */
     public function __construct(
         public string $id,
@@ -31,6 +33,7 @@ final readonly class Setting
         public string $since = '',
         public array $effects = [],
         public array $says = [],
+        public bool $lowersOthers = false,
     ) {
     }
 
@@ -107,6 +110,18 @@ final readonly class Setting
         }
 
         return $isListedElsewhere;
+    }
+
+    /** dB, 0 or less, that other programs' sound is changed by while a call program runs; {@see SettingEffect::SILENT_DB} for silent. */
+    public function othersDb(string|bool|float $value): float
+    {
+        $own = match (true) {
+            ! $this->lowersOthers || ! is_float($value) => 0.0,
+            $value >= ($this->range[1] ?? INF) => SettingEffect::SILENT_DB,
+            default => 0.0 - $value,
+        };
+
+        return $own + array_sum(array_map(fn (SettingEffect $effect) => $effect->othersDb ?? 0.0, $this->effectsAt($value)));
     }
 
     /** @return list<SettingEffect> what it does at a value */

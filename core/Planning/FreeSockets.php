@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
-use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Way;
@@ -161,7 +161,7 @@ final class FreeSockets
     private function isGiving(SocketRef $at): bool
     {
         foreach ($this->socket($at)->lanesGoing(Way::Out) as $lane) {
-            if (($lane->device?->direction === Direction::Playback && str_contains($lane->device->systemName, '{partner}'))
+            if (DeviceNames::isOfPartner($this->trouble->rig->modelOf($at->unit), $at->socket, $lane->id)
                 || $this->trouble->region->reaches(new PointRef($at->unit, $lane->point))) {
                 return true;
             }

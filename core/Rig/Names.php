@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\DeviceNames;
+
 /** What a person calls the things that references lead to: the unit in front, then what is inside it. */
 final readonly class Names
 {
@@ -42,11 +44,11 @@ final readonly class Names
             }
         }
         $model = $this->rig->modelOf($at->unit);
-        $offer = $at->lane === null ? $model->points[$at->givenBy]->device : $model->sockets[$at->givenBy]->lanes[$at->lane]->device;
+        $name = DeviceNames::of($model, $at->givenBy, $at->lane);
 
-        return $offer === null || str_contains($offer->systemName, '{partner}')
+        return $name === '' || str_contains($name, DeviceNames::PARTNER)
             ? $this->inside($at->unit, $at->lane === null ? $model->points[$at->givenBy]->label : $model->sockets[$at->givenBy]->label)
-            : $offer->systemName;
+            : $name;
     }
 
     private function inside(string $unit, string $label): string

@@ -41,7 +41,7 @@ final readonly class Pick
         $what = match (true) {
             $this->device !== null => ($this->tap === null ? '' : 'loopback of ').$names->of($this->device),
             $this->default === null => 'the device of the program',
-            default => 'the '.($this->default === SystemDefault::Call ? 'call' : 'system').' default',
+            default => ($this->default ?? SystemDefault::System)->words(),
         };
         foreach ($this->also as $device) {
             $what .= " and {$names->of($device)}";

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 /**
- * What a computer's system uses a device for when a program does not say. A `call` role means the call default of the device's own
+ * What a computer's system uses a device for when a program does not say. A `call` role means the default for calls of the device's own
  * direction.
  */
 enum Role: string

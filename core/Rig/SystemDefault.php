@@ -9,4 +9,9 @@ enum SystemDefault: string
 {
     case System = 'system';
     case Call = 'call';
+
+    public function words(): string
+    {
+        return $this === self::Call ? 'the default for calls' : 'the system default';
+    }
 }

@@ -598,9 +598,7 @@ final class GraphBuilder
         }
         $db = 0.0;
         foreach ($this->rig->modelOf($host)->settings as $setting) {
-            foreach ($setting->effectsAt($this->state->value($host->id, $setting)) as $effect) {
-                $db += $effect->othersDb ?? 0.0;
-            }
+            $db += $setting->othersDb($this->state->value($host->id, $setting));
         }
 
         return $db;

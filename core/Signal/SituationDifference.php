@@ -14,6 +14,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\SituationDefault;
 use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
 
 /** From one situation to another: what a hand would have to do, and for whom what is heard changes. */
@@ -173,7 +174,7 @@ final class SituationDifference
     private function repicked(string $name, State $was, State $is, PointRef $ref): ?string
     {
         $words = fn (?Pick $pick): string => $pick === null ? 'nothing'
-            : ($pick->device === null ? "the {$pick->default?->value} default" : (string) $pick->device);
+            : ($pick->device === null ? ($pick->default ?? SystemDefault::System)->words() : (string) $pick->device);
         [$a, $b] = [$was->pick($ref->unit, $ref->point), $is->pick($ref->unit, $ref->point)];
         if ($a === $b || ($a !== null && $b !== null && $a->choosesLike($b))) {
             return null;

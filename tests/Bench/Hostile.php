@@ -283,7 +283,7 @@ final class Hostile
                 ...array_map(fn (MeasureKind $kind) => $kind->value, MeasureKind::cases())]),
             'mode' => $this->one(['', 'shared', 'exclusive', 'direct']), 'with_also' => '1', 'also' => [$this->one($devices), $this->one($devices)],
             'unlisted' => $this->one(['', 'hidden', 'no-plug']), 'with_processing' => '1',
-            'processing' => [$this->one(['mono', 'spatial', 'x']), $this->one(['mono', 'enhancement'])],
+            'processing' => [$this->one(['mono', 'room-sound', 'x']), $this->one(['mono', 'tone-correction'])],
             'solo' => $this->one(['', '0', '1']), 'of' => $this->one(['', ...array_keys($model->points ?? [])]),
             'with_fader' => $this->one(['', '1']), 'with_except' => '1',
             'except' => [$this->one(array_keys($model->points ?? [])), $this->one(array_keys($model->points ?? []))],

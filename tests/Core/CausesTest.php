@@ -72,14 +72,14 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
         'Unmute Loudspeakers of Boxes'],
     'a fader' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['fader' => -60]),
         'Boxes · Loudspeakers: the fader is all the way down', 'Raise the fader Loudspeakers of Boxes to −10.0 dB'],
-    'another device picked' => [fn (Draft $d) => $d->pick('music/sound', ['device' => 'cable/in']), 'Music has Virtual Cable In picked',
-        'Set Music to Speakers (Onboard Audio)'],
+    'another device picked' => [fn (Draft $d) => $d->pick('music/sound', ['device' => 'cable/in']), 'Music has Virtual cable picked',
+        'Set Music to Green socket, built-in sound'],
     'nothing picked' => [fn (Draft $d) => $d->with(fn (array $data) => ['picks' => []] + $data), 'Music has no device picked',
-        'Set Music to Speakers (Onboard Audio)'],
+        'Set Music to Green socket, built-in sound'],
     'a default that nobody has' => [fn (Draft $d) => $d->pick('music/sound', ['default' => 'system']),
-        'Music follows the system default', 'Set Music to Speakers (Onboard Audio)'],
+        'Music follows the system default', 'Set Music to Green socket, built-in sound'],
     'a disabled device' => [fn (Draft $d) => $d->device('pc', 'pc/line-out/out', ['enabled' => false]),
-        'Speakers (Onboard Audio) is disabled on Pc', 'Enable Speakers (Onboard Audio) on Pc'],
+        'Green socket, built-in sound is disabled on Pc', 'Enable Green socket, built-in sound on Pc'],
     'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data),
         'Nothing is plugged into Pc · Line out · green', 'Plug Line out · green of Pc into In of Boxes'],
     'two things at once' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true])
@@ -133,7 +133,7 @@ it('says that a program does not read the channels that it is set to', function 
         ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
         ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [3, 4]]);
     expect(told($draft->make())[0][0])
-        ->toBe('Cast · Source 1 is set to channels 3 and 4 of Twelve Interface, but Cast reads only the first 2 channels of a device');
+        ->toBe('Cast · Source 1 is set to channels 3 and 4 of Interface of twelve channels, but Cast reads only the first 2 channels of a device');
 });
 
 it('names a loopback that took the place of an input', function () {

@@ -71,7 +71,7 @@ it('names the picks that break', function () {
     $graph = fn (Rig $rig) => (new GraphBuilder($rig))->build($rig->base());
     $three = $graph(modesRig());
     expect(LostPicks::between($three, $graph(modesRig('One'))))
-        ->toBe(['Call program: Microphone (Software Mixer Call feed)', 'Call program: Speaker (Voices in)'])
+        ->toBe(['Call program: Microphone (Call feed, software mixer)', 'Call program: Speaker (Voices in)'])
         ->and(LostPicks::between($three, $graph(modesRig('Two'))))->toBe([])
         ->and(LostPicks::between($graph(modesRig('One')), $three))->toBe([]);
 });

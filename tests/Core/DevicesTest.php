@@ -34,7 +34,7 @@ it('lists what hangs on USB, through hubs and extensions', function () {
         ->cable('usb', 'pc/usb-1', 'hub/up')->cable('usb', 'hub/port-2', 'ext/up')->cable('usb', 'ext/port-1', 'desk-2/usb-1'));
     expect($devices)->toHaveKeys(['desk-2/usb-1/play-a', 'desk-2/usb-1/play-b', 'desk-2/usb-1/rec-a', 'desk-2/usb-1/rec-b'])
         ->and(array_column($devices['desk-2/usb-1/play-a']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
-        ->and($devices['desk-2/usb-1/play-a']->systemName)->toBe('Desk 1A')
+        ->and($devices['desk-2/usb-1/play-a']->systemName)->toBe('Computer 1A, desk with two computer connections')
         ->and($devices)->not->toHaveKey('desk-2/usb-2/play');
 });
 
@@ -67,7 +67,7 @@ it('visits each hub once, however many ways lead to it', function () {
 it('lists a picture output only while it reaches something, and names it after that', function () {
     expect(devicesOf(laptopRig()))->not->toHaveKey('pc/hdmi/sound');
     $devices = devicesOf(laptopRig()->unit('screen', 'sound-monitor')->cable('hdmi', 'pc/hdmi', 'screen/hdmi-1'));
-    expect($devices['pc/hdmi/sound']->systemName)->toBe('Monitor with sound (Graphics Audio)');
+    expect($devices['pc/hdmi/sound']->systemName)->toBe('Picture, monitor with sound');
 });
 
 it('lists what programs install: a virtual cable, a software mixer\'s devices both ways', function () {
@@ -95,7 +95,7 @@ it('keeps a device\'s settings when its wiring goes, as not connected, and takes
     expect($back->isConnected)->toBeTrue()->and($back->name())->toBe('Big mic');
 });
 
-it('follows the call default, and where there is none the system\'s', function () {
+it('follows the default for calls, and where there is none the system\'s', function () {
     $draft = laptopRig()->unit('mic', 'usb-microphone')->unit('cable', 'virtual-cable', 'room')->cable('usb', 'mic/usb', 'pc/usb-1')
         ->device('pc', 'mic/usb/rec', ['roles' => ['recording']]);
     $pick = new Pick(new PointRef('x', 'y'), null, SystemDefault::Call);

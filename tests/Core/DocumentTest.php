@@ -90,7 +90,7 @@ it('points at each offence', function (callable $change, array $pointers) {
     'a model lane to no point' => [fn ($d) => array_replace_recursive($d,
         ['models' => ['laptop' => ['sockets' => [['lanes' => [['point' => 'nowhere']]]]]]]), ['/models/laptop/sockets/0/lanes/0/point']],
     'no situation' => [fn ($d) => ['situations' => [], 'wishes' => []] + $d, ['/situations']],
-    'another version' => [fn ($d) => ['version' => 3] + $d, ['/version']],
+    'another version' => [fn ($d) => ['version' => 4] + $d, ['/version']],
     'another format' => [fn ($d) => ['format' => 'something/else'] + $d, ['/format']],
 ]);
 

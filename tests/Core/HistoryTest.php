@@ -83,7 +83,7 @@ dataset('changes', [
     'a pick' => [new SetPick(new PointRef('browser', 'sound'), new Pick(new PointRef('browser', 'sound'), null, SystemDefault::System)),
         ['picks/browser/sound'], 'Devices and picks', 'Browser: Pages uses the system default'],
     'a device off' => [new EnableDevice('cast-pc', DeviceRef::lane('card', 'usb', 'rec'), false), ['devices/cast-pc card/usb/rec'],
-        'Devices and picks', 'Broadcast computer: Capture Card Audio disabled'],
+        'Devices and picks', 'Broadcast computer: Capture card with analog in disabled'],
     'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units',
         'Webcam moved from Presenter\'s desk to Arcade hall'],
     'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
@@ -104,7 +104,7 @@ dataset('changes', [
         'Off: Browser not running'],
     'a default in a situation' => [
         new SetSituationDefault('off', 'cast-pc', Direction::Recording, Role::Recording, DeviceRef::lane('card', 'usb', 'rec')),
-        ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture Card Audio'],
+        ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture card with analog in'],
     'where a sound begins' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)), ['sources/voice'],
         'Sounds, listeners and wishes', 'Presenter voice begins at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],

@@ -6,6 +6,7 @@ use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\ModelSketch;
+use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\EquipmentModel;
 
 const HEAD = ['name' => 'Box', 'family' => 'mixer', 'summary' => ''];
@@ -63,7 +64,7 @@ it('takes rows of one label as one socket with several signals', function () {
     ]);
     expect(array_keys($model->sockets))->toBe(['usb', 'out'])->and(array_keys($model->sockets['usb']->lanes))->toBe(['in', 'out'])
         ->and($model->sockets['usb']->link?->value)->toBe('device')
-        ->and($model->sockets['usb']->lanes['in']->device?->systemName)->toBe('Box From')->and($model->sockets['out']->link)->toBeNull();
+        ->and(DeviceNames::of($model, 'usb', 'in'))->toBe('Box')->and($model->sockets['usb']->lanes['in']->device?->systemName)->toBeNull()->and($model->sockets['out']->link)->toBeNull();
 });
 
 it('keeps of a model that it is made from what the rows don\'t show, for the rows that stay', function () {

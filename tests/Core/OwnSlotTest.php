@@ -24,7 +24,7 @@ it('moves a sound out of a shared mix in the safe order: muted, at its level, in
     // The game stands at -6 dB in what goes out, so its own slot has to be 6 dB down.
     [$rig, $own, $words] = ownSlot('two-mixes', 'game');
     expect((string) $own->shared)->toBe('cast/source-1')->and((string) $own->slot)->toBe('cast/source-2')->and($words)->toBe([
-        'Broadcast program: Source 2 muted', 'Broadcast program: Source 2 fader −6.0 dB', 'Broadcast program: Source 2 uses loopback of Effects Mixer 1',
+        'Broadcast program: Source 2 muted', 'Broadcast program: Source 2 fader −6.0 dB', 'Broadcast program: Source 2 uses loopback of Played in 1, software mixer with effects',
         'Effects mixer: Played in 1 → What goes out off', 'Broadcast program: Source 2 unmuted',
     ]);
 });

@@ -256,8 +256,8 @@ describe('a system that takes what was plugged in last', function () {
         // The guest has to hear the headset's microphone, but the other was plugged in after it.
         $rig = $tablet()->listener('guest', 'guest/ear-1')->wish('lips', 'guest', 'must')->wish('voice', 'guest', 'must-not')->make();
         $causes = pickingCauses($rig);
-        expect(array_key_first($causes))->toBe('Pad takes Desk USB Mic, which was plugged in last')
-            ->and($causes['Pad takes Desk USB Mic, which was plugged in last'][0])->toBe('Plug W-2 into Pad last');
+        expect(array_key_first($causes))->toBe('Pad takes USB microphone without monitoring, which was plugged in last')
+            ->and($causes['Pad takes USB microphone without monitoring, which was plugged in last'][0])->toBe('Plug W-2 into Pad last');
         $mended = (new Diagnosis(new Hearings($rig)))->causes()[0]->cures[0]->applyTo($rig);
         expect(pickingCauses($mended))->toBe([])->and($mended->base()->plugged)->toBe(['w-2']);
         expect((new PlugLast('w-2'))->words($rig))->toBe('W-2 is plugged in last')
@@ -304,13 +304,13 @@ describe('what a system hides and does', function () {
         [$plain, $mono] = [$ears([]), $ears(['processing' => ['mono']])];
         expect(round((float) $mono - (float) $plain, 2))->toBe(-6.02);
         // The others change nothing that can be computed, and are told on the way.
-        expect($ears(['processing' => ['automatic-level', 'spatial']]))->toBe($plain);
+        expect($ears(['processing' => ['automatic-level', 'room-sound']]))->toBe($plain);
         $hops = $room(['processing' => ['automatic-level']])->pair('music', 'room')->arrivals()[0]->hops;
         expect(array_map(fn ($hop) => $hop->label, $hops))->toContain('Room, in the system: automatic level');
     });
 
-    it('lowers what others play while a call runs, and is silent where it is set so', function (string $value, ?float $difference) use ($room) {
-        $draft = fn (string $value): Draft => $room([])->unit('call', 'call-program', 'room')->value('pc', 'duck', $value)
+    it('lowers what others play while a call runs, and is silent where it is set so', function (float $value, ?float $difference) use ($room) {
+        $draft = fn (float $value): Draft => $room([])->unit('call', 'call-program', 'room')->value('pc', 'calls', $value)
             ->add('situations', ['id' => 'quiet', 'name' => 'Quiet', 'changes' => [], 'absent' => ['call']]);
         $level = fn (Draft $of, ?string $in = null): ?float => $of->pair('music', 'room', $in)->level()?->value();
         $plain = (float) $level($room([]));
@@ -318,13 +318,13 @@ describe('what a system hides and does', function () {
         expect($difference === null ? $now : round((float) $now - $plain, 2))->toBe($difference)
             // Without a call everything is as it was.
             ->and($level($draft($value), 'quiet'))->toBe($plain);
-    })->with([['Do nothing', 0.0], ['Are lowered', -14.0], ['Are muted', null]]);
+    })->with([[0.0, 0.0], [17.0, -17.0], [40.0, -40.0], [60.0, null]]);
 
     it('names the setting that silences others during calls', function () use ($room) {
-        $rig = $room([])->unit('call', 'call-program', 'room')->value('pc', 'duck', 'Are muted')->make();
+        $rig = $room([])->unit('call', 'call-program', 'room')->value('pc', 'calls', 60)->make();
         $causes = pickingCauses($rig);
-        expect(array_keys($causes))->toBe(['Pc: During calls, other sounds is Are muted'])
-            ->and($causes['Pc: During calls, other sounds is Are muted'])->toContain('Set During calls, other sounds of Pc to Do nothing');
+        expect(array_keys($causes))->toBe(['Pc: Lowering of other sounds during calls is 60 dB'])
+            ->and($causes['Pc: Lowering of other sounds during calls is 60 dB'])->toContain('Set Lowering of other sounds during calls of Pc to 0 dB');
     });
 
     it('says whose names installing a program spoils', function () {
@@ -414,10 +414,10 @@ describe('a card', function () {
         expect($steps($rig, 'computer/pc', 'Install')[0])->toBe('Interface utility (needs the rights of an administrator; needs a restart; '
             .'renames devices of the system; spoils the names of Desk headphones, Microphones)');
         expect($steps($rig, 'computer/pc', 'Disable'))->toBe([
-            'Hide Speakers (Onboard Audio) (playback)', 'Microphone (Onboard Audio) (recording) is not sensed: see that it is listed',
+            'Hide Green socket, built-in sound (playback)', 'Pink socket, built-in sound (recording) is not sensed: see that it is listed',
         ]);
         expect($steps($rig, 'computer/pc', 'Levels in the system'))
-            ->toBe(['Microphone (Onboard Audio): switch on enhancement', 'Let the system play Guest to Desk headphones']);
+            ->toBe(['Pink socket, built-in sound: switch on tone correction', 'Let the system play Guest to Desk headphones']);
         expect($steps($rig, 'computer/pc', 'In the programs'))->toContain('Recording program, Audio device: Microphones, shared',
             'Recording program, Ann (Track 1): the device of the program', 'Caption recorder, Ann and the guest (Input 1): Microphones and Guest');
     });
@@ -438,7 +438,7 @@ describe('a card', function () {
         $again = array_merge(...array_values(array_map(fn (array $of) => array_map(fn (CardStep $step) => "{$step->text} ({$step->note})", $of),
             Cards::card(new Source($rig), 'unit/mic')?->sections ?? [])));
         expect($again)->toContain('Microphone: gain 6.0 dB (holds until unplugged)')->not->toContain('Phones: fader −6.0 dB (holds until unplugged)')
-            ->and(implode("\n", $again))->toContain('set on a page of the system: Sound, Device, Level')->toContain('set on the unit: knob');
+            ->and(implode("\n", $again))->toContain('set on a page of the system: Sound')->toContain('set on the unit: knob');
     });
 });
 

@@ -112,15 +112,15 @@ it('names tracks that must never be summed, by how far the copies are apart', fu
 });
 
 it('tells what the container keeps, and hears only what is kept', function () {
-    // FLV keeps the first track: the second is silent, whatever goes to it.
+    // Ogg keeps the first track: the second is silent, whatever goes to it.
     $draft = fn (string $container) => Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('cast', 'broadcast-program', 'room')
         ->unit('mic', 'usb-microphone-plain')->cable('usb', 'mic/usb', 'pc/usb-1')->pick('cast/source-1', ['device' => 'mic/usb/rec'])
         ->set('cast', 'routes', 'source-1>track-2', ['on' => true])->value('cast', 'container', $container)
         ->set('cast', 'routes', 'track-1>file-1', ['on' => true])->set('cast', 'routes', 'track-2>file-2', ['on' => true])
         ->source('ann', 'mic/capsule')->track('one', 'cast/file-1')->track('two', 'cast/file-2');
     $kept = fn (string $container): array => array_map(fn (array $row) => array_keys($row['sounds']), (new Recordings($draft($container)->hear()))->tracks);
-    expect($kept('Matroska'))->toBe(['one' => ['ann'], 'two' => ['ann']])->and($kept('FLV'))->toBe(['one' => ['ann'], 'two' => []])
-        ->and((new Recordings($draft('FLV')->hear()))->containers())->toBe(['Cast' => 'FLV. Keeps the first track only.']);
+    expect($kept('Matroska'))->toBe(['one' => ['ann'], 'two' => ['ann']])->and($kept('Ogg'))->toBe(['one' => ['ann'], 'two' => []])
+        ->and((new Recordings($draft('Ogg')->hear()))->containers())->toBe(['Cast' => 'Ogg. Keeps the first track only.']);
 });
 
 it('parts everybody of a call that records each in a file of their own', function () {

@@ -12,14 +12,14 @@ function fitsSchema(mixed $document): bool
     static $validator = null;
     if ($validator === null) {
         $validator = new Validator;
-        foreach ([1, 2] as $version) {
+        foreach ([1, 2, 3] as $version) {
             $validator->resolver()?->registerFile("https://hidden-wire.test/format/rig-{$version}.schema.json", dirname(__DIR__, 2)
                 ."/docs/format/rig-{$version}.schema.json");
         }
     }
-    $version = $document->version ?? 2;
+    $version = $document->version ?? 3;
 
-    return in_array($version, [1, 2], true)
+    return in_array($version, [1, 2, 3], true)
         && $validator->validate($document, "https://hidden-wire.test/format/rig-{$version}.schema.json")->isValid();
 }
 

@@ -43,7 +43,7 @@ it('moves a default in one situation only', function () {
     $moved = $edit->applyTo($rig);
     expect(hearsIn($moved, 'talk', 'near', 'clip'))->toBeFalse()->and(hearsIn($moved, 'talk', 'far', 'clip'))->toBeTrue()
         ->and(hearsIn($moved, 'base', 'near', 'clip'))->toBeTrue()->and(hearsIn($moved, 'base', 'far', 'clip'))->toBeFalse()
-        ->and($edit->words($rig))->toBe('Pc: the default recording device is USB Microphone in Talk');
+        ->and($edit->words($rig))->toBe('Pc: the default recording device is USB microphone in Talk');
     // It is written and read, goes with the unit that it names, and back to what the base has.
     $text = (new DocumentWriter)->write($moved);
     expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)
@@ -76,8 +76,8 @@ it('gives a default that was moved in a situation back there', function () {
         ->applyTo((new SetSituationDefault('talk', 'pc', Direction::Recording, Role::Recording, DeviceRef::lane('far', 'usb', 'rec')))
             ->applyTo($rig));
     $causes = (new Diagnosis(new Hearings($faulty)))->causes();
-    expect($causes)->toHaveCount(1)->and($causes[0]->sentence)->toBe('The default recording device of Pc is USB Microphone')
-        ->and($causes[0]->cures[0]->sentence)->toBe('Make USB Microphone the default recording device of Pc in Base');
+    expect($causes)->toHaveCount(1)->and($causes[0]->sentence)->toBe('The default recording device of Pc is USB microphone')
+        ->and($causes[0]->cures[0]->sentence)->toBe('Make USB microphone the default recording device of Pc in Base');
 });
 
 /** A box whose one selector leads two mono inputs, or a stereo one, to its output. */

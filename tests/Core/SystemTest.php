@@ -121,11 +121,11 @@ it('says what does not run on a computer, and what is too old for it', function 
     })->make();
     expect(RunsHere::whyNot($rig, $rig->units['pc'], $rig->units['cast']))->toBe($why);
 })->with([
-    // The broadcast program runs on Harbour from 10 and on Quay from 12.
-    'new enough' => ['Harbour', '10', null],
+    // The broadcast program runs on Harbour from 3 and on Quay from 7.
+    'new enough' => ['Harbour', '3', null],
     'newer, by number and not by letters' => ['harbour', '10.10', null],
-    'too old' => ['Quay', '9.9', 'Quay 9.9 is too old for it: it runs on Quay from 12'],
-    'another system' => ['Slate', '16', 'does not run on Slate: it runs on Harbour from 10, Quay from 12'],
+    'too old' => ['Quay', '6.9', 'Quay 6.9 is too old for it: it runs on Quay from 7'],
+    'another system' => ['Slate', '16', 'does not run on Slate: it runs on Harbour from 3, Quay from 7'],
     'of a version that nobody named' => ['Quay', '', null],
 ]);
 

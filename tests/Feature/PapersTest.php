@@ -106,13 +106,13 @@ it('says how sure something is, proves it, and shows what hangs on it', function
 
 it('sets a named setting in the base and in a situation, and a fader by what is printed at it', function () {
     $this->rig = app(ImportRig::class)($this->owner, shipped('starters/console-party.json'));
-    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Party only'])->assertSessionHasNoErrors();
-    expect(($this->now)()->units['console']->values)->toBe(['headset-sound' => 'Party only']);
-    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'All sound', 'situation' => 'no-party'])
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Voices alone'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['console']->values)->toBe(['headset-sound' => 'Voices alone']);
+    ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Everything', 'situation' => 'no-party'])
         ->assertSessionHasNoErrors();
-    expect(($this->now)()->situations['no-party']->settings[0]->value)->toBe('All sound');
+    expect(($this->now)()->situations['no-party']->settings[0]->value)->toBe('Everything');
     $this->get("/rigs/{$this->rig->id}/wiring?select=unit:console")->assertOk()->assertSee('Headset socket carries')->assertSee('Settings, Sound, Headset');
-    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('Headset socket carries All sound');
+    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('The headset plays Everything');
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => ''])->assertSessionHasNoErrors();
     expect(($this->now)()->units['console']->values)->toBe([]);
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Nothing'])->assertSessionHasErrors('value');

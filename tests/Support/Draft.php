@@ -18,7 +18,7 @@ final class Draft
 {
     /** @var array<string, mixed> */
     private array $data = [
-        'format' => 'hidden-wire/rig', 'version' => 2, 'name' => 'Draft',
+        'format' => 'hidden-wire/rig', 'version' => 3, 'name' => 'Draft',
         'places' => [['id' => 'desk', 'kind' => 'desk', 'name' => 'Desk']], 'models' => [], 'units' => [], 'cables' => [],
         'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [],
         'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]],

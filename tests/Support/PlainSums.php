@@ -558,6 +558,7 @@ final class PlainSums
             foreach ($this->situation['settings'] ?? [] as $one) {
                 $value = $one['unit'] === $host['id'] && $one['setting'] === $setting['id'] ? $one['value'] : $value;
             }
+            $db -= $setting['lowers_others'] ?? false ? ((float) $value === (float) $setting['to'] ? 200 : $value) : 0;
             foreach ($setting['effects'] ?? [] as $effect) {
                 $db += $effect['value'] === $value ? $effect['others_db'] ?? 0 : 0;
             }
@@ -721,7 +722,7 @@ final class PlainSums
                 $reaches = array_filter($this->cables,
                     fn (array $cable) => in_array("{$host}/{$socket['id']}", [$cable['from'], $cable['to']], true)
                     && $this->lanes($cable) !== []);
-                if (isset($lane['device']) && (! str_contains($lane['device']['system_name'], '{partner}') || $reaches !== [])) {
+                if (isset($lane['device']) && (! self::isPicture($socket, $lane) || $reaches !== [])) {
                     $add("{$host}/{$socket['id']}/{$lane['id']}", $lane['device'], "{$host}/{$lane['point']}", $lane['channels'] ?? null,
                         0.0);
                 }
@@ -832,5 +833,11 @@ final class PlainSums
         };
 
         return array_values(array_filter($named, fn (array $one) => $one[0] <= $from && $one[1] <= $to));
+    }
+
+    /** Whether a computer lists a lane of its own only while it reaches something. @param  array<string, mixed>  $socket */
+    private static function isPicture(array $socket, array $lane): bool
+    {
+        return in_array($socket['connector'], ['hdmi', 'displayport'], true) && $lane['device']['direction'] === 'playback';
     }
 }

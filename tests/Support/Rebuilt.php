@@ -34,7 +34,7 @@ final class Rebuilt
         $self = new self;
         $self->book = self::read($markdown);
         preg_match('/^# (.+)$/m', $markdown, $name);
-        $self->data = ['format' => 'hidden-wire/rig', 'version' => 2, 'name' => self::plain($name[1]), 'places' => [], 'models' => [],
+        $self->data = ['format' => 'hidden-wire/rig', 'version' => 3, 'name' => self::plain($name[1]), 'places' => [], 'models' => [],
             'units' => [], 'cables' => [], 'devices' => [], 'picks' => [], 'air' => [], 'sources' => [], 'listeners' => [], 'wishes' => [],
             'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []]]];
         $self->units();
@@ -165,8 +165,9 @@ final class Rebuilt
                 && in_array($this->models[$one['model']]['family'], ['computer', 'tablet'], true)))[0]['id'];
             $at = "{$unit['id']}/{$this->point($program, $point)}";
             $picks = array_column($this->models[$unit['model']]['points'], 'picks', 'id')[$this->point($program, $point)];
-            if (preg_match('/^the (\w+) default$/', $device, $default) === 1) {
-                $pick = ['at' => $at, 'default' => $default[1]];
+            $default = ['the system default' => 'system', 'the default for calls' => 'call'][$device] ?? null;
+            if ($default !== null) {
+                $pick = ['at' => $at, 'default' => $default];
             } else {
                 $isTap = str_starts_with($device, 'loopback of ');
                 $way = $isTap ? 'playback' : $picks;

@@ -11,6 +11,7 @@ use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\RunsHere;
+use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\Processing;
@@ -155,7 +156,7 @@ final class ComputerCard implements CardKind
         return array_map(function (Unit $program) use ($of, $computer): CardStep {
             $model = $of->rig->modelOf($program);
             $brings = array_map(
-                fn ($point) => $point->device->systemName ?? '',
+                fn ($point) => DeviceNames::of($model, $point->id, null),
                 array_values(array_filter($of->rig->modelOf($program)->points, fn ($point) => $point->device !== null)),
             );
             $spoils = RunsHere::spoils($of->rig, $computer, $program, $of->hearing()->graph->devices);

@@ -66,10 +66,7 @@ final class NamedSettings implements Remedy
             return;
         }
         foreach ($trouble->rig->modelOf($host)->settings as $setting) {
-            $lowers = fn (string|bool|float $value): bool => array_filter(
-                $setting->effectsAt($value),
-                fn (SettingEffect $effect) => $effect->othersDb !== null,
-            ) !== [];
+            $lowers = fn (string|bool|float $value): bool => $setting->othersDb($value) < 0.0;
             if ($lowers($trouble->graph->state->value($host->id, $setting))) {
                 yield from $this->values($trouble, new UnitRef($host->id), $setting, fn (string|bool|float $value) => ! $lowers($value));
             }

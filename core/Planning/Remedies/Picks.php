@@ -192,7 +192,7 @@ final class Picks implements Remedy
     {
         $name = $trouble->names->of($at);
         $choice = $device === null
-            ? ($pick->default === SystemDefault::Call ? 'the call default' : 'the system default')
+            ? ($pick->default ?? SystemDefault::System)->words()
             : ($pick->tap === null ? '' : 'the loopback of ').$device->name();
         $channels = $pick->channels === null
             ? ''
@@ -240,7 +240,7 @@ final class Picks implements Remedy
             return "{$name} takes the wrong channels";
         }
         if ($now->device === null) {
-            return "{$name} follows the ".($now->default === SystemDefault::Call ? 'call' : 'system').' default';
+            return "{$name} follows ".($now->default ?? SystemDefault::System)->words();
         }
 
         if ($then->also !== []) {

@@ -53,7 +53,7 @@
                     <table class="facts">
                         @foreach ($chosen->sockets as $socket)
                             <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} · {{ str_replace('-', ' ', $socket->signal->value) }}{{ $socket->balanced ? ' · balanced' : '' }}{{ $socket->phantom === null ? '' : " · {$socket->phantom->value} phantom power" }}{{ $socket->maxDbu === null ? '' : " · up to {$socket->maxDbu} dBu" }}
-                                @foreach ($socket->lanes as $lane) @if ($lane->device !== null) <small>{{ $lane->device->direction->value }} device “{{ $lane->device->systemName }}”</small> @endif @endforeach</td></tr>
+                                @foreach ($socket->lanes as $lane) @if ($lane->device !== null) <small>{{ $lane->device->direction->value }} device “{{ $catalogue->deviceName($socket, $lane) }}”</small> @endif @endforeach</td></tr>
                         @endforeach
                     </table>
                 @endif

@@ -21,7 +21,7 @@ return [
     ],
     'mistakes' => [
         'the console sends only the party to the headset' => [
-            fn (Draft $d) => $d->value('console', 'headset-sound', 'Party only'),
+            fn (Draft $d) => $d->value('console', 'headset-sound', 'Voices alone'),
             ['game me' => 'M0', 'game viewers' => 'M0'],
         ],
         'the second microphone is disabled' => [

@@ -39,7 +39,7 @@ return [
             ['ann captions' => 'M0', 'ann guest-ear' => 'M0', 'ben guest-ear' => 'M0'],
         ],
         'the system silences everything else while the call runs' => [
-            fn (Draft $d) => $d->value('pc', 'duck', 'Are muted'),
+            fn (Draft $d) => $d->value('pc', 'calls', 60),
             ['music phones' => 'M0'],
         ],
         'the cable\'s recording side is hidden' => [
