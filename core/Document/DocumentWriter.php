@@ -443,7 +443,10 @@ final class DocumentWriter
     {
         return [
             'id' => $growth->id, 'label' => $growth->label, 'least' => $growth->least, 'most' => $growth->most, 'parts' => $growth->parts,
-            ...$this->filled(['between' => array_map(fn (array $pair) => ['from' => $pair[0], 'to' => $pair[1]], $growth->between)]),
+            ...$this->filled([
+                'between' => array_map(fn (array $pair) => ['from' => $pair[0], 'to' => $pair[1]], $growth->between),
+                'widens' => $growth->widens,
+            ]),
         ];
     }
 

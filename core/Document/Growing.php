@@ -24,6 +24,9 @@ final class Growing
 
     private int $number = 0;
 
+    /** @var array<string, int> channels that a member has of each point that it widens, by point */
+    private array $widths = [];
+
     private function __construct(private readonly Growth $growth)
     {
     }
@@ -46,11 +49,26 @@ final class Growing
         $data = json_decode((string) json_encode((new DocumentWriter)->model($model->unnamed())), true);
         $growing = new self($growth);
         // What has grown past all bounds need not grow on: it is refused below.
-        for ($has = $growth->count($model); $has < $count && count($data['routes']) <= ModelReader::MOST_ROUTES; $has++) {
+        $has = $growth->count($model);
+        $blocks = [];
+        foreach ($growth->widens as $wide) {
+            [$first, $last] = $growth->channelsOf($model, $has, $wide) ?? [1, 0];
+            $growing->widths[$wide] = $last - $first + 1;
+            $blocks[$wide] = $last;
+        }
+        for (; $has < $count && count($data['routes']) <= ModelReader::MOST_ROUTES; $has++) {
+            foreach ($blocks as $wide => $last) {
+                $data = $growing->moved($data, $wide, $last, $growing->widths[$wide]);
+                $blocks[$wide] += $growing->widths[$wide];
+            }
             $data = $growing->larger($data, $has);
         }
         for (; $has > $count; $has--) {
             $data = $growing->smaller($data, $has);
+            foreach ($blocks as $wide => $last) {
+                $data = $growing->moved($data, $wide, $last, -$growing->widths[$wide]);
+                $blocks[$wide] -= $growing->widths[$wide];
+            }
         }
         /** @var \ArrayObject<int, Problem> $problems */
         $problems = new \ArrayObject;
@@ -78,25 +96,79 @@ final class Growing
         $kept = array_intersect_key($data, array_flip(['name', 'summary', 'grows']));
         $data = [...$this->added(array_diff_key($data, $kept)), ...$kept];
         $routes = [];
-        foreach ([...$data['routes'], ...$this->between($has)] as $route) {
+        foreach ([...$data['routes'], ...$this->between($data['routes'], $has)] as $route) {
             $routes["{$route['from']}>{$route['to']}"] ??= $route;
         }
 
         return [...$data, 'routes' => array_values($routes)];
     }
 
-    /** @return list<array{from: string, to: string}> routes between the next member and all before it */
-    private function between(int $has): array
+    /**
+     * @param  list<array<string, mixed>>  $known  the model's routes
+     * @return list<array<string, mixed>> routes between the next member and all before it, like those between two that are there
+     */
+    private function between(array $known, int $has): array
     {
         $routes = [];
         foreach ($this->growth->between as [$from, $to]) {
+            $like = self::routeLike($known, $from, $to);
             for ($other = 1; $other <= $has; $other++) {
-                $routes[] = ['from' => "{$from}-{$other}", 'to' => "{$to}-".($has + 1)];
-                $routes[] = ['from' => "{$from}-".($has + 1), 'to' => "{$to}-{$other}"];
+                $routes[] = [...$like, 'from' => "{$from}-{$other}", 'to' => "{$to}-".($has + 1)];
+                $routes[] = [...$like, 'from' => "{$from}-".($has + 1), 'to' => "{$to}-{$other}"];
             }
         }
 
         return $routes;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $routes
+     * @return array<string, mixed> what is said of a route from a part of one member to a part of another; nothing where there is none
+     */
+    private static function routeLike(array $routes, string $from, string $to): array
+    {
+        foreach ($routes as $route) {
+            $isFrom = preg_match('/^'.preg_quote($from, '/').'-(\d+)$/D', $route['from'], $one) === 1;
+            $isTo = preg_match('/^'.preg_quote($to, '/').'-(\d+)$/D', $route['to'], $other) === 1;
+            if ($isFrom && $isTo && $one[1] !== $other[1]) {
+                return $route;
+            }
+        }
+
+        return [];
+    }
+
+    /**
+     * Makes room for a member's channels of a wide point behind a channel, or closes the gap that they leave (less than 0).
+     *
+     * @param  array<string, mixed>  $data
+     * @return array<string, mixed>
+     */
+    private function moved(array $data, string $wide, int $last, int $by): array
+    {
+        $move = fn (int $channel): int => $channel > $last ? $channel + $by : $channel;
+        foreach ($data['points'] as $i => $point) {
+            $data['points'][$i]['channels'] += $point['id'] === $wide ? $by : 0;
+        }
+        foreach ($data['routes'] as $i => $route) {
+            if (is_array($route['map'] ?? null)) {
+                $data['routes'][$i]['map'] = array_map(fn (array $pair) => [
+                    $route['from'] === $wide ? $move($pair[0]) : $pair[0],
+                    $route['to'] === $wide ? $move($pair[1]) : $pair[1],
+                ], $route['map']);
+            }
+        }
+        foreach ($data['sockets'] as $s => $socket) {
+            foreach ($socket['lanes'] as $l => $lane) {
+                if ($lane['point'] === $wide && isset($lane['channels'])) {
+                    $isKept = fn (int $channel): bool => $by > 0 || $channel <= $last + $by || $channel > $last;
+                    $kept = array_values(array_filter($lane['channels'], $isKept));
+                    $data['sockets'][$s]['lanes'][$l]['channels'] = array_map($move, $kept);
+                }
+            }
+        }
+
+        return $data;
     }
 
     /**
@@ -173,13 +245,21 @@ final class Growing
         if (is_string($item)) {
             return isset($this->ids[$item]);
         }
-        foreach (is_array($item) && ! array_is_list($item) ? $item : [] as $value) {
-            if (is_string($value) && isset($this->ids[$value])) {
+        foreach (is_array($item) && ! array_is_list($item) ? $item : [] as $key => $value) {
+            if (is_string($value) && (isset($this->ids[$value]) || ($key === 'device' && $this->deviceOfNext($value) !== null))) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** The next member's device, for that of a member's lane: "usb/play-3" for "usb/play-2"; null for any other. */
+    private function deviceOfNext(string $device): ?string
+    {
+        [$socket, $lane] = [...explode('/', $device, 2), ''];
+
+        return isset($this->ids[$lane]) ? "{$socket}/{$this->ids[$lane]}" : null;
     }
 
     /** @param  bool  $isInside  part of what is copied: its own id may be that of the same part of every member */
@@ -192,13 +272,21 @@ final class Growing
             return $item;
         }
         $copy = [];
-        // One choice of a group is on at a time: the next is not.
-        if (isset($item['group']) && ! isset($item['choice'])) {
+        if (isset($item['group']) && $this->groupOfNext($item['group']) !== null) {
+            $item['group'] = $this->groupOfNext($item['group']);
+        } elseif (isset($item['group']) && ! isset($item['choice'])) {
+            // One choice of a group is on at a time: the next is not.
             $item['on'] = false;
+        }
+        if (isset($item['from'], $item['to']) && is_array($item['map'] ?? null)) {
+            $item['map'] = array_map(fn (array $pair) => [
+                $pair[0] + ($this->widths[$item['from']] ?? 0), $pair[1] + ($this->widths[$item['to']] ?? 0),
+            ], $item['map']);
         }
         foreach ($item as $key => $value) {
             $copy[is_string($key) ? $this->renamedRoute($key) : $key] = match (true) {
                 $key === 'id' && is_string($value) => $this->ids[$value] ?? $this->numbered($value, $isInside),
+                $key === 'device' && is_string($value) => $this->deviceOfNext($value) ?? $this->copy($value, true),
                 in_array($key, ['label', 'system_name', 'path'], true) && is_string($value) => $this->relabelled($value),
                 default => $this->copy($value, true),
             };
@@ -213,6 +301,18 @@ final class Growing
         $stem = (string) preg_replace("/-{$this->number}$/", '', $id);
 
         return $isInside && $stem === $id ? $id : $stem.'-'.($this->number + 1);
+    }
+
+    /** The next member's group of its own: one that ends with a part of the member, `of-mic-1`; null for any other. */
+    private function groupOfNext(string $group): ?string
+    {
+        foreach ($this->ids as $id => $next) {
+            if (str_ends_with($group, "-{$id}")) {
+                return substr($group, 0, -strlen($id)).$next;
+            }
+        }
+
+        return null;
     }
 
     private function relabelled(string $label): string

@@ -627,12 +627,17 @@ final class ModelReader
                 $between[] = [$from, $to];
             }
         }
+        $widens = [];
+        foreach ($this->version < 3 ? [] : $growth->list('widens', self::MOST_PARTS) as $i => $value) {
+            $wide = $growth->asId($value, $growth->at('widens').'/'.$i);
+            $widens = $wide === null ? $widens : [...$widens, $wide];
+        }
         if ($growth->isSound() && $parts === []) {
             $growth->problem($growth->pointer, 'Say by "parts" which ids each of them has.');
         }
 
         return $growth->done() && $id !== null && $label !== null && $least !== null && $most !== null && $parts !== []
-            ? new Growth($id, $label, $least, $most, $parts, $between)
+            ? new Growth($id, $label, $least, $most, $parts, $between, $widens)
             : null;
     }
 

@@ -8,10 +8,15 @@ use HiddenWire\Core\Document\Growing;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
 
 /** Gives a unit more or fewer of what it grows by: guests, strips, tracks. The last goes first, and none that is in use. */
@@ -31,11 +36,54 @@ final readonly class Grow implements RigEdit
             return $rig;
         }
         [$models, $id] = $this->models($rig, $unit, Growing::to($old, $growth, $this->count));
+        $grown = $rig->parts()->changing('units', $unit->id, fn (Unit $one) => $one->with(model: $id))->with(models: $models);
         try {
-            return new Rig($rig->parts()->changing('units', $unit->id, fn (Unit $one) => $one->with(model: $id))->with(models: $models));
+            return new Rig($this->withChannels($rig, $grown, $old, $growth));
         } catch (InvalidRig $e) {
             throw $this->count < $growth->count($old) ? $this->inUse($unit, $growth, $old, $e) : $e;
         }
+    }
+
+    /** Picks that choose channels of a device go on choosing the same sounds where the channels have other numbers now. */
+    private function withChannels(Rig $rig, RigParts $parts, EquipmentModel $old, Growth $growth): RigParts
+    {
+        if ($growth->widens === []) {
+            return $parts;
+        }
+        $move = fn (Pick $pick): Pick => $pick->device?->unit !== $this->unit || $pick->channels === null
+            ? $pick
+            : $pick->with(channels: $this->channels($rig, $pick, $old, $growth));
+
+        return $parts->with(
+            picks: array_map($move, $parts->picks),
+            situations: array_map(fn (Situation $one) => $one->with(changes: array_map(
+                fn (Change $change) => $change->set instanceof Pick ? new Change($change->at, $move($change->set)) : $change,
+                $one->changes,
+            )), $parts->situations),
+        );
+    }
+
+    /** @return list<int> */
+    private function channels(Rig $rig, Pick $pick, EquipmentModel $old, Growth $growth): array
+    {
+        $lane = $pick->device?->lane === null ? null : $old->sockets[$pick->device->givenBy]->lanes[$pick->device->lane];
+        $has = $growth->count($old);
+        $block = $lane === null || $lane->channels !== null || ! in_array($lane->point, $growth->widens, true)
+            ? null
+            : $growth->channelsOf($old, $has, $lane->point);
+        if ($block === null) {
+            return $pick->channels ?? [];
+        }
+        $by = ($block[1] - $block[0] + 1) * ($this->count - $has);
+
+        return array_map(fn (int $channel): int => match (true) {
+            $channel > $block[1] => $channel + $by,
+            $channel > $block[1] + $by => throw new InvalidRig([new Problem(
+                '/picks',
+                'Channel '.$channel." of {$rig->units[$this->unit]->name} is picked by ".(new Names($rig))->of($pick->at).'.',
+            )]),
+            default => $channel,
+        }, $pick->channels ?? []);
     }
 
     /**

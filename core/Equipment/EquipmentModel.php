@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\With;
 
 /** A kind of unit: its sockets, points, possible routes and limits. */
@@ -128,6 +129,12 @@ final readonly class EquipmentModel
         } while (count($behind) > $before);
 
         return array_intersect_key($behind, $played) !== [];
+    }
+
+    /** How large it is where it can be of several sizes: "2 microphones, 1 stereo line"; empty for any other. */
+    public function size(): string
+    {
+        return implode(', ', array_map(fn (Growth $growth) => Count::of($growth->count($this), $growth->label), $this->grows));
     }
 
     public function isProgram(): bool

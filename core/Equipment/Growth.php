@@ -14,6 +14,7 @@ final readonly class Growth
      * @param  string  $label  one of them, in words: "guest"
      * @param  non-empty-list<string>  $parts  beginnings of the ids that each member has: "voice" for the points voice-1, voice-2
      * @param  list<array{string, string}>  $between  routes from a part of each member to a part of every other
+     * @param  list<string>  $widens  points of which each member has channels of its own, next to each other, by the maps of its routes
      */
     public function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class Growth
         public int $most,
         public array $parts,
         public array $between = [],
+        public array $widens = [],
     ) {
     }
 
@@ -29,6 +31,28 @@ final readonly class Growth
     public function member(int $number): array
     {
         return array_map(fn (string $part) => "{$part}-{$number}", $this->parts);
+    }
+
+    /**
+     * The channels that a member has of a point that it widens, the first and the last; null where it has none.
+     *
+     * @return array{int, int}|null
+     */
+    public function channelsOf(EquipmentModel $model, int $number, string $wide): ?array
+    {
+        $parts = array_flip($this->member($number));
+        $channels = [];
+        foreach ($model->routes as $route) {
+            foreach (is_array($route->map?->form) ? $route->map->form : [] as [$from, $to]) {
+                if ($route->to === $wide && isset($parts[$route->from])) {
+                    $channels[] = $to;
+                } elseif ($route->from === $wide && isset($parts[$route->to])) {
+                    $channels[] = $from;
+                }
+            }
+        }
+
+        return $channels === [] ? null : [min($channels), max($channels)];
     }
 
     /** How many members a model has now. */

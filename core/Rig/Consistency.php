@@ -370,6 +370,14 @@ final class Consistency
                     ." to {$growth->most}.",
                 );
             }
+            foreach ($growth->widens as $w => $wide) {
+                if (! isset($model->points[$wide]) || $growth->channelsOf($model, max(1, $has), $wide) === null) {
+                    $this->problem(
+                        "{$base}/grows/{$g}/widens/{$w}",
+                        "No route with a channel map joins the last {$growth->label} and the point \"{$wide}\".",
+                    );
+                }
+            }
             foreach ($growth->between as $b => $pair) {
                 foreach (array_diff($pair, $growth->parts) as $part) {
                     $this->problem("{$base}/grows/{$g}/between/{$b}", "\"{$part}\" is none of its parts.");

@@ -59,7 +59,7 @@ final class GeneratedRig
     {
         $draft->place("room-{$s}")->unit("pc-{$s}", 'streaming-computer', "room-{$s}")->unit("game-{$s}", 'game', "room-{$s}")
             ->unit("music-{$s}", 'music-player', "room-{$s}")
-            ->unit("cast-{$s}", 'broadcast-program', "room-{$s}")->unit("mix-{$s}", 'software-mixer', "room-{$s}")
+            ->unit("cast-{$s}", 'broadcast-program', "room-{$s}")->unit("mix-{$s}", Draft::sized('software-mixer', ['inputs' => 3, 'played' => 3, 'mixes' => 2, 'feeds' => 2]), "room-{$s}")
             ->unit("call-{$s}", 'call-program', "room-{$s}")->unit("rec-{$s}", 'clip-recorder', "room-{$s}")
             ->unit("mic-{$s}", 'dynamic-microphone')->unit("boost-{$s}", 'line-booster')
             ->unit("desk-{$s}", 'eight-input-desk', 'desk',
@@ -70,8 +70,8 @@ final class GeneratedRig
             ->unit("face-{$s}", 'two-channel-interface')->unit("patch-{$s}", self::patchField());
         foreach ([['xlr', "mic-{$s}/out", "boost-{$s}/in"], ['xlr', "boost-{$s}/out", "desk-{$s}/mic-1"],
             ['trs', "desk-{$s}/phones", "head-{$s}/plug"], ['trs', "pc-{$s}/line-out", "iso-{$s}/in-1"],
-            ['trs', "iso-{$s}/out-1", "desk-{$s}/line-3-4"], ['usb', "desk-{$s}/usb", "pc-{$s}/usb-1"], ['hdmi', "console-{$s}/hdmi",
-                "split-{$s}/in"], ['hdmi', "split-{$s}/out-1", "card-{$s}/hdmi-in"],
+            ['trs', "iso-{$s}/out-1", "desk-{$s}/line-3-4"], ['usb', "desk-{$s}/usb", "pc-{$s}/usb-1"], ['hdmi', "console-{$s}/picture",
+                "split-{$s}/in"], ['hdmi', "split-{$s}/out-1", "card-{$s}/picture-1"],
             ['usb', "card-{$s}/usb", "pc-{$s}/usb-2"], ['usb', "pc-{$s}/usb-3", "hub-{$s}/up"], ['usb', "hub-{$s}/port-1",
                 "cam-{$s}/usb"], ['usb', "hub-{$s}/port-2", "face-{$s}/usb"]] as [$type, $from, $to]) {
             $draft->cable($type, $from, $to);
@@ -79,9 +79,9 @@ final class GeneratedRig
         if ($s % self::GROUP > 0) {
             $draft->cable('trs', 'desk-'.($s - 1).'/aux-1', "desk-{$s}/line-5-6");
         }
-        foreach (['game/sound' => 'pc-#/line-out/out', 'music/sound' => 'mix-#/virtual-3', 'mix/ears' => 'desk-#/usb/play',
-            'cast/source-1' => 'desk-#/usb/rec', 'cast/source-2' => 'mix-#/programme', 'cast/source-3' => 'card-#/usb/rec',
-            'call/microphone' => 'desk-#/usb/rec', 'call/speaker' => 'mix-#/virtual-2', 'rec/in-1' => 'desk-#/usb/rec'] as $at => $device) {
+        foreach (['game/sound' => 'pc-#/line-out/out', 'music/sound' => 'mix-#/played-3', 'mix/mix-1' => 'desk-#/usb/play',
+            'cast/source-1' => 'desk-#/usb/rec', 'cast/source-2' => 'mix-#/feed-1', 'cast/source-3' => 'card-#/usb/rec',
+            'call/microphone' => 'desk-#/usb/rec', 'call/speaker' => 'mix-#/played-2', 'rec/in-1' => 'desk-#/usb/rec'] as $at => $device) {
             [$unit, $point] = explode('/', $at);
             $draft->pick("{$unit}-{$s}/{$point}", ['device' => str_replace('#', (string) $s, $device)]);
         }

@@ -44,7 +44,7 @@ it('offers what joins two sockets of a kind, and nothing that would not carry th
         'a camera and a computer' => ['pc/usb-1', 'cam/usb', ['plain-hub', 'powered-hub', 'usb-extension'],
             ['stereo-splitter', 'line-booster']],
         'the same, asked from the other side' => ['cam/usb', 'pc/usb-1', ['plain-hub', 'usb-extension'], []],
-        'a console and a screen' => ['play/hdmi', 'screen/hdmi-1', ['hdmi-splitter'], ['optical-splitter', 'plain-hub']],
+        'a console and a screen' => ['play/picture', 'screen/hdmi-1', ['hdmi-splitter'], ['optical-splitter', 'plain-hub']],
         'a line and a line' => ['player/out', 'hall/in', ['isolator-stereo', 'stereo-splitter'],
             ['optical-splitter', 'rca-lead', 'line-booster']],
         'light and light' => ['pc/optical', 'desk/optical', ['optical-splitter'], ['stereo-splitter', 'isolator-stereo']],
@@ -64,7 +64,7 @@ it('makes of every offer a rig in which the two are joined by two more cables, a
             ->toContain($from, $to, "{$new[0]->id}/{$offer->in}", "{$new[0]->id}/{$offer->out}")
             ->and($new[0]->place)->toBe($rig->units[$offer->to->unit]->place);
     }
-})->with([['mic/out', 'desk/mic-1'], ['player/out', 'hall/in'], ['pc/usb-1', 'cam/usb'], ['old/sound', 'pc/line-in'], ['play/hdmi',
+})->with([['mic/out', 'desk/mic-1'], ['player/out', 'hall/in'], ['pc/usb-1', 'cam/usb'], ['old/sound', 'pc/line-in'], ['play/picture',
     'screen/hdmi-1']]);
 
 it('puts a second of a kind in under a name of its own', function () {

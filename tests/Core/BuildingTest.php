@@ -293,7 +293,7 @@ describe('between two sockets', function () {
     });
 
     it('offers nothing where nothing helps', function () {
-        expect((new Between(night(), shelf()))->offers(new SocketRef('card', 'hdmi-out'), new SocketRef('headphones', 'plug')))->toBe([]);
+        expect((new Between(night(), shelf()))->offers(new SocketRef('card', 'picture-out'), new SocketRef('headphones', 'plug')))->toBe([]);
     });
 });
 
@@ -307,7 +307,7 @@ describe('what two people change', function () {
             new SetPoint(new PointRef('mixer', 'ch-2'), new PointSettings(mute: true)), false],
         'one point' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true)),
             new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(-3))), true],
-        'two new cables' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'analog')), new RenumberCables, false],
+        'two new cables' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'line')), new RenumberCables, false],
         'a wish and a unit' => [new SetWish('voice', 'team', Want::May), new CopyUnit('mixer'), false],
         'one wish' => [new SetWish('voice', 'team', Want::May), new SetWish('voice', 'team', null), true],
         'one cable' => [new SetCable('w-04', 'W-04', CableType::Trs, 3.0, '', true),

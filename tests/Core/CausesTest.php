@@ -60,7 +60,7 @@ it('says every fault of the demo once, in the trade\'s words', function () {
         ['Broadcast program · Music (Source 2) → Track 2 is on', ['Switch off Music (Source 2) → Track 2 of Broadcast program']],
         ['Broadcast program · Old console (Source 5) → Track 1 is on',
             ['Switch off Old console (Source 5) → Track 1 of Broadcast program', 'Mute Old console (Source 5) of Broadcast program',
-                'Switch off HDMI sound → To computer of Capture card']],
+                'Switch off Picture sound 1 → To the computer of Capture card']],
     ]);
 });
 
@@ -126,26 +126,26 @@ it('says which channels are wrong', function () {
 });
 
 it('says that a program does not read the channels that it is set to', function () {
-    // The interface has twelve channels, the broadcast program reads the first two of a device.
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')
+    // The interface has eight channels, the broadcast program reads the first two of a device.
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'pair-interface')
         ->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
-        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
+        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/left-1')->set('face', 'points', 'left-1', ['gain' => 50])
         ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
         ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [3, 4]]);
     expect(told($draft->make())[0][0])
-        ->toBe('Cast · Source 1 is set to channels 3 and 4 of Interface of twelve channels, but Cast reads only the first 2 channels of a device');
+        ->toBe('Cast · Source 1 is set to channels 3 and 4 of Interface of pairs, but Cast reads only the first 2 channels of a device');
 });
 
 it('names a loopback that took the place of an input', function () {
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'interface-twelve')
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'pair-interface')
         ->cable('usb', 'face/usb', 'pc/usb-c-1')->unit('cast', 'broadcast-program', 'room')
-        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/mic-1')->set('face', 'points', 'mic-1', ['gain' => 50])
+        ->unit('mic', 'dynamic-microphone', 'desk')->cable('xlr', 'mic/out', 'face/left-1')->set('face', 'points', 'left-1', ['gain' => 50])
         ->source('voice', 'mic/capsule')->listener('viewers', 'cast/stream')->wish('voice', 'viewers', 'must')
         ->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [1]]);
     expect(causesOf($draft->make()))->toBe([]);
-    $looped = $draft->set('face', 'routes', 'pair-1-2>usb-out', ['on' => true]);
+    $looped = $draft->set('face', 'routes', 'out-1>usb-out', ['on' => true]);
     expect(told($looped->make())[0])
-        ->toBe(['The loopback of Out 1/2 takes the place of Mic 1 on Face', ['Switch Face to Mic 1 → USB out']]);
+        ->toBe(['The loopback of Out 1 takes the place of In 1 left on Face', ['Switch Face to In 1 left → To the computer', 'Switch on In 1 left → Out 1 of Face']]);
 });
 
 it('names a lead in the wrong socket, and two that are exchanged', function () {
@@ -293,11 +293,12 @@ it('joins a microphone and headphones by the desk that stands there, in the sock
     expect($leads)->toBe(["mic/out desk/{$in}", "desk/{$out} phones/plug"]);
 })->with([
     ['eight-input-desk', 'mic-1', 'phones'],
-    ['usb-fader-mixer', 'mic', 'headset'],
-    ['desk-main-alternate', 'mic-1', 'phones'],
+    ['usb-mixer', 'mic-1', 'phones-1'],
+    ['two-computer-mixer', 'mic-1', 'phones-1'],
+    ['group-desk', 'mic-1', 'phones'],
     ['two-channel-interface', 'in-1', 'phones'],
-    ['matrix-interface', 'in-1', 'phones-1'],
-    ['usb-mixer-four-pairs', 'mic-1', 'headphones'],
+    ['pair-interface', 'left-1', 'phones'],
+    ['card-recorder', 'mic-1', 'phones'],
 ]);
 
 it('never makes up a cable from a microphone to headphones where there is no desk', function () {

@@ -252,7 +252,7 @@ describe('plugs and leads', function () {
         // 100 + 450 + 300 mA from one USB port of 500.
         expect(found($hub('plain-hub'), 'plug.power'))->toBe(['risk: Hub 100 mA, Face 450 mA, Cam 300 mA take 850 mA from Pc · USB 1, which gives 500 mA'])
             ->and(found($hub('powered-hub'), 'plug.power'))->toBe([]);
-        $tablet = fn (?string $hub): Draft => ($draft = Draft::rig()->place('tab', 'tablet')->unit('tab', 'tablet', 'tab')->unit('face', 'field-interface'))
+        $tablet = fn (?string $hub): Draft => ($draft = Draft::rig()->place('tab', 'tablet')->unit('tab', 'tablet', 'tab')->unit('face', 'card-recorder'))
             && $hub !== null ? $draft->unit('hub', $hub)->cable('usb', 'hub/up', 'tab/usb-c-1')->cable('usb', 'face/usb', 'hub/port-1') : $draft->cable('usb', 'face/usb', 'tab/usb-c-1');
         expect(found($tablet(null), 'plug.power'))->toBe(['risk: Tab is not charged while Face is in its socket'])->and(found($tablet('tablet-hub'), 'plug.power'))->toBe([]);
     });
@@ -261,8 +261,8 @@ describe('plugs and leads', function () {
         $rates = fn (array $a, array $b) => led(['optical', 'out', 'optical-digital', 2], ['optical', 'in', 'optical-digital', 2], 'optical', ['a' => ['out' => ['rates_hz' => $a]], 'b' => ['in' => ['rates_hz' => $b]]]);
         expect(found($rates([96000], [44100, 48000]), 'plug.digital-format'))->toBe(['fault: W-1: A · Out runs at 96 kHz, B · In at 44.1, 48 kHz'])
             ->and(found($rates([48000, 96000], [44100, 48000]), 'plug.digital-format'))->toBe([])->and(found($rates([], [48000]), 'plug.digital-format'))->toBe([]);
-        $console = fn (string $format): Draft => Draft::rig()->unit('con', 'old-console')->unit('card', 'capture-card')->cable('hdmi', 'con/hdmi', 'card/hdmi-in')->value('con', 'format', $format);
-        expect(found($console('Several channels'), 'plug.digital-format'))->toBe(['risk: Con · HDMI sends coded surround, and Card · HDMI in takes plain stereo'])
+        $console = fn (string $format): Draft => Draft::rig()->unit('con', 'old-console')->unit('card', 'capture-card')->cable('hdmi', 'con/hdmi', 'card/picture-1')->value('con', 'format', $format);
+        expect(found($console('Several channels'), 'plug.digital-format'))->toBe(['risk: Con · HDMI sends coded surround, and Card · Picture in 1 takes plain stereo'])
             ->and(found($console('Stereo'), 'plug.digital-format'))->toBe([]);
     });
 });
@@ -340,10 +340,10 @@ describe('computers', function () {
     });
 
     it('a loopback that takes the place of an input in use', function () {
-        $loop = fn (bool $isOn, string $into): Draft => Draft::rig()->unit('mic', 'dynamic-microphone')->unit('face', 'interface-twelve')->cable('xlr', 'mic/out', "face/{$into}")->source('voice', 'mic/capsule')
-            ->set('face', 'points', $into, ['gain' => 50])->set('face', 'routes', 'pair-1-2>usb-out', ['on' => $isOn]);
-        expect(found($loop(true, 'mic-1'), 'computer.loopback'))->toBe(['risk: Out 1/2 of Face is looped back in place of Mic 1, where Voice comes in'])
-            ->and(found($loop(true, 'mic-3'), 'computer.loopback'))->toBe([])->and(found($loop(false, 'mic-1'), 'computer.loopback'))->toBe([]);
+        $loop = fn (bool $isOn, string $into): Draft => Draft::rig()->unit('mic', 'dynamic-microphone')->unit('face', 'pair-interface')->cable('xlr', 'mic/out', "face/{$into}")->source('voice', 'mic/capsule')
+            ->set('face', 'points', $into, ['gain' => 50])->set('face', 'routes', 'out-1>usb-out', ['on' => $isOn]);
+        expect(found($loop(true, 'left-1'), 'computer.loopback'))->toBe(['risk: Out 1 of Face is looped back in place of In 1 left, where Voice comes in'])
+            ->and(found($loop(true, 'left-2'), 'computer.loopback'))->toBe([])->and(found($loop(false, 'left-1'), 'computer.loopback'))->toBe([]);
     });
 });
 

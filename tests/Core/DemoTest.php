@@ -55,7 +55,7 @@ it('is mended by undoing its four mistakes', function () {
     $draft = Draft::from(dirname(__DIR__, 2).'/resources/rigs/night-relay.json')
         ->set('broadcast', 'points', 'source-5', ['mute' => true])
         ->set('broadcast', 'routes', 'source-2>track-2', ['on' => false])
-        ->pick('chimes/sound', ['device' => 'softmix/virtual-1'])
+        ->pick('chimes/sound', ['device' => 'softmix/played-1'])
         ->with(function (array $d) {
             foreach ($d['cables'] as $i => $cable) {
                 if ($cable['from'] === 'old-console/sound') {

@@ -30,7 +30,7 @@ function twoInto(): Draft
 function programs(array $units): Draft
 {
     return Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->unit('soft', 'software-mixer', 'pc')->unit('cast', 'broadcast-program-small', 'pc')->unit('music', 'music-player', 'pc')
-        ->pick('music/sound', ['device' => 'soft/virtual-1'])->pick('cast/source-1', ['device' => 'soft/programme'])
+        ->pick('music/sound', ['device' => 'soft/played-1'])->pick('cast/source-1', ['device' => 'soft/feed-1'])
         ->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one + ($units[$one['id']] ?? []), $d['units'])] + $d);
 }
 
@@ -79,13 +79,13 @@ it('mutes a sound for all in the fewest places', function () {
 });
 
 it('rehearses that something takes the defaults: who follows, who is lost, who is protected', function (array $pick, array $follow, int $protected, array $lost) {
-    $draft = programs([])->pick('music/sound', $pick)->device('pc', 'soft/virtual-1', ['roles' => ['playback']])->source('song', 'music/sound')
+    $draft = programs([])->pick('music/sound', $pick)->device('pc', 'soft/played-1', ['roles' => ['playback']])->source('song', 'music/sound')
         ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->wish('song', 'viewers', 'must');
     $hearing = $draft->hear();
     $rehearsal = new Rehearsal($hearing, $hearing->graph->rig->units['pc']);
     expect(array_map(strval(...), $rehearsal->follow))->toBe($follow)->and(count($rehearsal->protected))->toBe($protected)
         ->and(array_map(fn ($pair) => "{$pair->source->id} {$pair->listener->id}", $rehearsal->lost))->toBe($lost);
 })->with([
-    'by name' => [['device' => 'soft/virtual-1'], [], 2, []],
+    'by name' => [['device' => 'soft/played-1'], [], 2, []],
     'by default' => [['default' => 'system'], ['music/sound'], 1, ['song viewers']],
 ]);

@@ -57,9 +57,9 @@ it('keeps a text of the unit\'s own', function () {
 });
 
 it('is not misled by a name that somebody gave a point', function () {
-    $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('cable', 'two-mix-mixer', 'room')
-        ->with(fn (array $d) => array_replace_recursive($d, ['units' => [1 => ['names' => ['virtual-1' => 'Guest']]]]))->make();
-    expect(DeviceNames::of($rig->modelOf('cable'), 'virtual-1', null))->toStartWith('Played in 1, ');
+    $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('cable', Draft::sized('software-mixer', ['played' => 2]), 'room')
+        ->with(fn (array $d) => array_replace_recursive($d, ['units' => [1 => ['names' => ['played-1' => 'Guest']]]]))->make();
+    expect(DeviceNames::of($rig->modelOf('cable'), 'played-1', null))->toStartWith('Played in 1, ');
 });
 
 it('writes a small letter inside a name, except in an abbreviation', function () {

@@ -30,12 +30,12 @@ it('lists a computer\'s own sockets', function () {
 });
 
 it('lists what hangs on USB, through hubs and extensions', function () {
-    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('ext', 'usb-extension')->unit('desk-2', 'desk-two-computers')
+    $devices = devicesOf(laptopRig()->unit('hub', 'powered-hub')->unit('ext', 'usb-extension')->unit('desk-2', 'two-computer-mixer')
         ->cable('usb', 'pc/usb-1', 'hub/up')->cable('usb', 'hub/port-2', 'ext/up')->cable('usb', 'ext/port-1', 'desk-2/usb-1'));
-    expect($devices)->toHaveKeys(['desk-2/usb-1/play-a', 'desk-2/usb-1/play-b', 'desk-2/usb-1/rec-a', 'desk-2/usb-1/rec-b'])
-        ->and(array_column($devices['desk-2/usb-1/play-a']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
-        ->and($devices['desk-2/usb-1/play-a']->systemName)->toBe('Computer 1A, desk with two computer connections')
-        ->and($devices)->not->toHaveKey('desk-2/usb-2/play');
+    expect($devices)->toHaveKeys(['desk-2/usb-1/first-1', 'desk-2/usb-1/first-2', 'desk-2/usb-1/to-first-1', 'desk-2/usb-1/to-first-2'])
+        ->and(array_column($devices['desk-2/usb-1/first-1']->via, 'cable'))->toBe(['w-1', 'w-2', 'w-3'])
+        ->and($devices['desk-2/usb-1/first-1']->systemName)->toBe('First computer 1, mixer for two computers')
+        ->and($devices)->not->toHaveKey('desk-2/usb-2/second-1');
 });
 
 it('survives a hub that is plugged into itself', function () {
@@ -74,7 +74,7 @@ it('lists what programs install: a virtual cable, a software mixer\'s devices bo
     $devices = devicesOf(laptopRig()->unit('cable', 'virtual-cable', 'room')->unit('mix', 'software-mixer', 'room'));
     expect($devices['cable/in']->direction)->toBe(Direction::Playback)
         ->and($devices['cable/out']->direction)->toBe(Direction::Recording)
-        ->and($devices)->toHaveKeys(['mix/virtual-1', 'mix/virtual-2', 'mix/virtual-3', 'mix/programme', 'mix/call']);
+        ->and($devices)->toHaveKeys(['mix/played-1', 'mix/feed-1']);
 });
 
 it('lists a Bluetooth partner', function () {
@@ -83,7 +83,7 @@ it('lists a Bluetooth partner', function () {
 });
 
 it('knows the width of a device that carries some of a point\'s channels', function () {
-    $devices = devicesOf(laptopRig()->unit('panel', 'panel-desk')->cable('usb', 'panel/usb', 'pc/usb-1'));
+    $devices = devicesOf(laptopRig()->unit('panel', Draft::sized('channel-desk', ['mics' => 6]))->cable('usb', 'panel/usb', 'pc/usb-1'));
     expect($devices['panel/usb/rec-mix']->channels)->toBe(2)->and($devices['panel/usb/rec-all']->channels)->toBe(10);
 });
 

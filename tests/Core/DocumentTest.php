@@ -27,7 +27,7 @@ function spoiled(callable $change): string
 {
     return Draft::rig()->place('computer')->unit('mic', 'usb-microphone')->unit('pc', 'laptop', 'computer')
         ->unit('rec', 'clip-recorder', 'computer')
-        ->unit('desk-mixer', 'desk-main-alternate')->cable('usb', 'mic/usb', 'pc/usb-1')
+        ->unit('desk-mixer', 'group-desk')->cable('usb', 'mic/usb', 'pc/usb-1')
         ->device('pc', 'mic/usb/rec', ['roles' => ['recording']])
         ->pick('rec/in-1', ['device' => 'mic/usb/rec'])->source('voice', 'mic/capsule')->listener('clip', 'rec/track-1')
         ->wish('voice', 'clip', 'must')
@@ -84,8 +84,8 @@ it('points at each offence', function (callable $change, array $pointers) {
     'a fixed route switched off' => [fn ($d) => array_replace_recursive($d,
         ['units' => [['settings' => ['routes' => ['capsule>mic' => ['on' => false]]]]]]), ['/units/0/settings/routes/capsule>mic/on']],
     'two of a group on' => [fn ($d) => array_replace_recursive($d,
-        ['units' => [3 => ['settings' => ['routes' => ['ch-1>main' => ['on' => true], 'ch-1>alt' => ['on' => true]]]]]]),
-        ['/units/3/settings/routes/ch-1>alt/on']],
+        ['units' => [3 => ['settings' => ['routes' => ['mic-1>main' => ['on' => true], 'mic-1>group-1' => ['on' => true]]]]]]),
+        ['/units/3/settings/routes/mic-1>group-1/on']],
     'a program without a computer' => [fn ($d) => array_replace_recursive($d, ['units' => [2 => ['place' => 'desk']]]), ['/units/2/place']],
     'a model lane to no point' => [fn ($d) => array_replace_recursive($d,
         ['models' => ['laptop' => ['sockets' => [['lanes' => [['point' => 'nowhere']]]]]]]), ['/models/laptop/sockets/0/lanes/0/point']],

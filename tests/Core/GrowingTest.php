@@ -9,6 +9,7 @@ use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
 
 function callService(int $guests = 1, int $members = 1): EquipmentModel
@@ -144,11 +145,11 @@ it('lets every model of the catalogue grow to its most and back, and it is sound
         $ids = fn (EquipmentModel $model): array => array_keys($model->points + $model->settings + $model->meters + $model->routes + $model->sockets);
         expect($ids($back->modelOf('it')))->toEqualCanonicalizing($ids($rig->modelOf('it')));
     }
-})->with(['call-service', 'growing-mixer', 'multitrack-recorder', 'multitrack-recorder-mono', 'workstation-program', 'broadcast-program', 'broadcast-program-small']);
+})->with(fn () => array_keys(array_filter(wholeCatalogue()->models, fn (EquipmentModel $model) => $model->grows !== [])));
 
 it('sums several devices in one input, and plays one mix to two: by hand', function () {
     // Two microphones of one input at 0 dB each, into a mix at -6 dB that goes to the loudspeakers and to a headset.
-    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('mixer', 'growing-mixer', 'room')
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('mixer', 'software-mixer', 'room')
         ->unit('mic', 'usb-microphone-plain')->unit('set', 'usb-headset')
         ->cable('usb', 'mic/usb', 'pc/usb-1')->cable('usb', 'set/usb', 'pc/usb-2')->grown('mixer', 'mixes', 2)
         ->pick('mixer/input-1', ['device' => 'mic/usb/rec', 'also' => ['set/usb/rec']])
@@ -156,4 +157,90 @@ it('sums several devices in one input, and plays one mix to two: by hand', funct
         ->set('mixer', 'points', 'mix-2', ['fader' => -6])
         ->source('ann', 'mic/capsule')->source('ben', 'set/capsule')->listener('head', 'set/ear');
     expect($draft->pair('ann', 'head')->level()?->value())->toBe(-6.0)->and($draft->pair('ben', 'head')->level()?->value())->toBe(-6.0);
+});
+
+describe('what widens', function () {
+    /** Channel pairs of the routes that join a point with another, by the other. @return array<string, list<array{int, int}>> */
+    $maps = fn (EquipmentModel $model, string $point): array => array_map(
+        fn ($route) => $route->map?->form ?? [],
+        array_filter($model->routes, fn ($route) => $route->to === $point || $route->from === $point),
+    );
+    $channels = fn (Rig $rig, string $unit, string $lane): ?array => $rig->modelOf($unit)->sockets['usb']->lanes[$lane]->channels;
+
+    it('gives a new pair channels of its own, before the optical pairs, both ways: by hand', function () use ($maps) {
+        // Three pairs and an optical pair are eight channels; the fourth pair has 7 and 8, and the optical pair moves to 9 and 10.
+        $model = Draft::rig()->unit('face', Draft::sized('pair-interface', ['pairs' => 4]))->make()->modelOf('face');
+        expect([$model->points['usb-in']->channels, $model->points['usb-out']->channels])->toBe([10, 10])
+            ->and($maps($model, 'usb-out'))->toMatchArray([
+                'left-3>usb-out' => [[1, 5]], 'right-3>usb-out' => [[1, 6]], 'out-3>usb-out' => [[1, 5], [2, 6]],
+                'left-4>usb-out' => [[1, 7]], 'right-4>usb-out' => [[1, 8]], 'out-4>usb-out' => [[1, 7], [2, 8]],
+                'optical-in-1>usb-out' => [[1, 9], [2, 10]], 'optical-out-1>usb-out' => [[1, 9], [2, 10]],
+            ])
+            ->and($maps($model, 'usb-in'))->toMatchArray(['usb-in>play-4' => [[7, 1], [8, 2]], 'usb-in>optical-play-1' => [[9, 1], [10, 2]]]);
+    });
+
+    it('loops a new pair back in place of its own inputs, and plays it to its own output', function () {
+        $model = Draft::rig()->unit('face', Draft::sized('pair-interface', ['pairs' => 5]))->make()->modelOf('face');
+        expect([$model->routes['left-5>usb-out']->group, $model->routes['out-5>usb-out']->group, $model->routes['out-4>usb-out']->group])
+            ->toBe(['record-out-5', 'record-out-5', 'record-out-4'])
+            ->and([$model->routes['left-5>usb-out']->on, $model->routes['out-5>usb-out']->on])->toBe([true, false])
+            ->and([$model->routes['play-5>out-5']->on, $model->routes['play-5>out-1']->on, $model->routes['left-1>out-5']->on])
+            ->toBe([true, false, false])
+            // Each of ten inputs and of five pairs that are played, to each of five outputs.
+            ->and(array_filter(array_keys($model->routes), fn (string $key) => preg_match('/^(left|right|play)-\d>out-\d$/', $key) === 1))->toHaveCount(75);
+    });
+
+    it('moves the mix behind the channels of a desk, and back', function () use ($maps, $channels) {
+        // Four microphones and a stereo line are six channels; the mix has 7 and 8. With a fifth microphone it has 8 and 9.
+        $rig = Draft::rig()->unit('desk', Draft::sized('channel-desk', ['mics' => 5]))->make();
+        expect($channels($rig, 'desk', 'rec-mix'))->toBe([8, 9])->and($channels($rig, 'desk', 'rec-all'))->toBeNull()
+            ->and($maps($rig->modelOf('desk'), 'usb-out'))->toBe([
+                'mic-1>usb-out' => [[1, 1]], 'mic-2>usb-out' => [[1, 2]], 'mic-3>usb-out' => [[1, 3]], 'mic-4>usb-out' => [[1, 4]],
+                'mic-5>usb-out' => [[1, 5]], 'line-1>usb-out' => [[1, 6], [2, 7]], 'main>usb-out' => [[1, 8], [2, 9]],
+            ]);
+        $small = (new Grow('desk', 'mics', 1))->applyTo($rig);
+        expect($channels($small, 'desk', 'rec-mix'))->toBe([4, 5])->and($small->modelOf('desk')->points['usb-out']->channels)->toBe(5);
+    });
+
+    it('lets picks follow their channels, in situations too, and keeps a channel that is picked', function () {
+        $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('rec', Draft::sized('multitrack-recorder', ['tracks' => 2]), 'room')
+            ->unit('desk', 'channel-desk')->cable('usb', 'desk/usb', 'pc/usb-1')
+            ->pick('rec/in-1', ['device' => 'desk/usb/rec-all', 'channels' => [4]])->pick('rec/in-2', ['device' => 'desk/usb/rec-all', 'channels' => [5, 6]])
+            ->situation('mix', ['rec/in-2' => ['device' => 'desk/usb/rec-mix', 'channels' => [1, 2]]])
+            ->situation('both', ['rec/in-2' => ['device' => 'desk/usb/rec-all', 'channels' => [7, 8]]])->make();
+        $grown = (new Grow('desk', 'mics', 6))->applyTo($rig);
+        expect($grown->picks['rec/in-1']->channels)->toBe([4])->and($grown->picks['rec/in-2']->channels)->toBe([7, 8])
+            ->and($grown->situations['mix']->changes[0]->set->channels)->toBe([1, 2])
+            ->and($grown->situations['both']->changes[0]->set->channels)->toBe([9, 10])
+            ->and(fn () => (new Grow('desk', 'mics', 3))->applyTo($rig))->toThrow(InvalidRig::class, 'Channel 4 of Desk is picked by Rec · Input 1');
+    });
+
+    it('is refused where no map says which channels are meant', function () {
+        $wide = fn (string $point) => growingMixer()->with(fn (array $d) => array_replace_recursive($d, ['models' => ['model-desk' => ['grows' => [['widens' => [$point]]]]]]));
+        expect(fn () => $wide('main')->make())->toThrow(InvalidDocument::class, 'No route with a channel map joins the last strip and the point "main"')
+            ->and(fn () => $wide('nothing')->make())->toThrow(InvalidDocument::class, 'No route with a channel map');
+    });
+});
+
+it('gives each microphone of a desk its own choice between main and groups, and every new group to all', function () {
+    $model = Draft::rig()->unit('desk', Draft::sized('group-desk', ['mics' => 4, 'groups' => 3]))->make()->modelOf('desk');
+    $of = fn (string $from): array => array_map(fn ($route) => [$route->group, $route->on],
+        array_filter($model->routes, fn ($route) => $route->from === $from && preg_match('/^(main|group-\d)$/', $route->to) === 1));
+    expect($of('mic-4'))->toBe(['mic-4>main' => ['of-mic-4', true], 'mic-4>group-1' => ['of-mic-4', false], 'mic-4>group-2' => ['of-mic-4', false],
+        'mic-4>group-3' => ['of-mic-4', false]])
+        ->and(array_unique(array_column($of('line-1'), 0)))->toBe(['of-line-1'])
+        ->and($model->sockets['group-right-3']->label)->toBe('Group 3 right');
+});
+
+it('keeps every device of a mixer out of the list but the first where the mode says so, at any size', function () {
+    $model = Draft::rig()->unit('desk', Draft::sized('usb-mixer', ['plays' => 4, 'feeds' => 3]))->make()->modelOf('desk');
+    $hidden = fn (string $value): array => array_values(array_filter(['usb/play-1', 'usb/play-2', 'usb/play-3', 'usb/play-4', 'usb/feed-1', 'usb/feed-2', 'usb/feed-3'],
+        fn (string $device) => $model->settings['devices']->hides($device, $value)));
+    expect($hidden('Every device'))->toBe([])
+        ->and($hidden('One each way'))->toBe(['usb/play-2', 'usb/play-3', 'usb/play-4', 'usb/feed-2', 'usb/feed-3']);
+});
+
+it('mutes the loudspeakers for every microphone that a mixer has', function () {
+    $model = Draft::rig()->unit('desk', Draft::sized('two-computer-mixer', ['mics' => 5]))->make()->modelOf('desk');
+    expect($model->autoMutes[0]->whileOpen)->toBe(['mic-1', 'mic-2', 'mic-3', 'mic-4', 'mic-5']);
 });

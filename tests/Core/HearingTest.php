@@ -112,9 +112,9 @@ it('takes a send before the fader, after it, or before everything', function (st
 it('moves an exclusive selector: switching one on switches the other off', function () {
     $draft = Draft::rig()->unit('c', 'capture-card')->place('room')->unit('pc', 'laptop', 'room')->unit('rec', 'clip-recorder', 'room')
         ->tone('line')->unit('console', 'console')
-        ->cable('hdmi', 'console/hdmi', 'c/hdmi-in')->cable('trs', 'line/out', 'c/analog')->cable('usb', 'c/usb', 'pc/usb-1')
+        ->cable('hdmi', 'console/picture', 'c/picture-1')->cable('trs', 'line/out', 'c/line')->cable('usb', 'c/usb', 'pc/usb-1')
         ->pick('rec/in-1', ['device' => 'c/usb/rec'])
-        ->source('game', 'console/game')->listener('clip', 'rec/track-1')->situation('analog', ['c/analog>usb-out' => ['on' => true]]);
+        ->source('game', 'console/game')->listener('clip', 'rec/track-1')->situation('analog', ['c/line>usb-out' => ['on' => true]]);
     expect($draft->pair('game', 'clip')->arrivals())->toHaveCount(1)->and($draft->pair('line', 'clip')->arrivals())->toBe([])
         ->and($draft->pair('game', 'clip', 'analog')->arrivals())->toBe([])->and($draft->pair('line', 'clip', 'analog')->arrivals())
         ->toHaveCount(1);
@@ -172,15 +172,15 @@ it('finds a loop, says how loud it comes round, and survives it', function (floa
 })->with(['howls' => [0, Verdict::Loop, true], 'rings' => [-3, Verdict::Loop, false], 'too weak to matter' => [-40, Verdict::Ok, false]]);
 
 it('finds no loop where the channels do not meet', function () {
-    // A repeater copies channels 7/8 of what an interface records to its channels 1/2 of what it plays: only the loopback closes the
+    // A repeater copies channels 5/6 of what an interface records to its channels 1/2 of what it plays: only the loopback closes the
     // circle.
     $draft = fn (bool $loopback) => Draft::rig()->place('room')->unit('pc', 'laptop', 'room')
-        ->unit('i', 'matrix-interface', 'desk', $loopback ? ['routes' => ['pair-7-8>usb-out' => ['on' => true]]] : [])
+        ->unit('i', 'pair-interface', 'desk', $loopback ? ['routes' => ['out-3>usb-out' => ['on' => true]]] : [])
         ->unit('r', 'repeater', 'room')
-        ->cable('usb', 'i/usb', 'pc/usb-1')->pick('r/in', ['device' => 'i/usb/rec', 'channels' => [7, 8]])
+        ->cable('usb', 'i/usb', 'pc/usb-1')->pick('r/in', ['device' => 'i/usb/rec', 'channels' => [5, 6]])
         ->pick('r/out', ['device' => 'i/usb/play', 'channels' => [1, 2]]);
     expect($draft(true)->hear()->loops())->toBe([]);
-    $closed = $draft(true)->pick('r/out', ['device' => 'i/usb/play', 'channels' => [7, 8]]);
+    $closed = $draft(true)->pick('r/out', ['device' => 'i/usb/play', 'channels' => [5, 6]]);
     // Left and right go round by the same elements: one loop.
     expect($closed->hear()->loops())->toHaveCount(1);
 });
@@ -257,9 +257,9 @@ it('taps a playback device before any fader of the unit that receives it', funct
 });
 
 it('reads the first channels only where a program reads no more', function () {
-    $draft = fn (string $program, string $point) => Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('panel', 'panel-desk')
+    $draft = fn (string $program, string $point) => Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('panel', Draft::sized('channel-desk', ['mics' => 5]))
         ->unit('prog', $program, 'room')->unit('mic', 'dynamic-microphone')
-        ->cable('usb', 'panel/usb', 'pc/usb-1')->cable('xlr', 'mic/out', 'panel/mic-5')->set('panel', 'points', 'ch-5', ['gain' => 50])
+        ->cable('usb', 'panel/usb', 'pc/usb-1')->cable('xlr', 'mic/out', 'panel/mic-5')->set('panel', 'points', 'mic-5', ['gain' => 50])
         ->pick("prog/{$point}", ['device' => 'panel/usb/rec-all', 'channels' => [5]])
         ->source('voice', 'mic/capsule')->listener('l', $program === 'broadcast-program' ? 'prog/stream' : 'prog/track-1');
     expect($draft('broadcast-program', 'source-1')->pair('voice', 'l')->arrivals())->toBe([])
@@ -294,12 +294,12 @@ it('tells the hops in order, with running level and delay', function () {
 
 it('joins lanes by kind and order, and as a cable says where it says so', function () {
     // A headset: ears one way, microphone the other, on one plug.
-    $draft = Draft::rig()->unit('amp', 'headset-amplifier')->unit('head', 'trrs-headset')->place('room')->unit('pc', 'laptop', 'room')
+    $draft = Draft::rig()->unit('amp', 'headphone-desk')->unit('head', 'trrs-headset')->place('room')->unit('pc', 'laptop', 'room')
         ->unit('rec', 'clip-recorder', 'room')->unit('music', 'music-player', 'room')
         ->cable('usb', 'amp/usb', 'pc/usb-1')->pick('rec/in-1', ['device' => 'amp/usb/rec'])
         ->pick('music/sound', ['device' => 'amp/usb/play'])->source('voice', 'head/capsule')->source('music', 'music/sound')
         ->listener('clip', 'rec/track-1')->listener('ears', 'head/ear');
-    expect($draft->cable('captive', 'head/plug', 'amp/headset')->pair('voice', 'clip')->arrivals())->toHaveCount(1)
+    expect($draft->cable('captive', 'head/plug', 'amp/headset-1')->pair('voice', 'clip')->arrivals())->toHaveCount(1)
         ->and($draft->pair('music', 'ears')->arrivals())->toHaveCount(1);
     $draft->with(function (array $d) {
         $d['cables'][1]['lanes'] = [['mic', 'mic']];

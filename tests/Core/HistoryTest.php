@@ -67,8 +67,8 @@ function relayRig(): Rig
 dataset('changes', [
     'a cable out' => [new Unplug('w-20'), ['cables/w-20'], 'Cables',
         'W-20 is out: it joined HDMI of Broadcast computer and HDMI 1 of Broadcast monitor'],
-    'a cable in' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'analog')), ['cables/w-35'], 'Cables',
-        'W-35 is new: Line out · green of Broadcast computer to Analog in of Capture card'],
+    'a cable in' => [new Plug(new SocketRef('cast-pc', 'line-out'), new SocketRef('card', 'line')), ['cables/w-35'], 'Cables',
+        'W-35 is new: Line out · green of Broadcast computer to Line in of Capture card'],
     'a cable moved' => [new Replug('w-20', false, new SocketRef('cast-monitor', 'hdmi-2')), ['cables/w-20'], 'Cables',
         'W-20 moved from HDMI 1 of Broadcast monitor to HDMI 2 of Broadcast monitor'],
     'a label' => [new SetCable('w-20', 'M-1', CableType::Hdmi, 1.5, '', true), ['cables/w-20'], 'Cables', 'W-20 is labelled M-1'],
@@ -83,7 +83,7 @@ dataset('changes', [
     'a pick' => [new SetPick(new PointRef('browser', 'sound'), new Pick(new PointRef('browser', 'sound'), null, SystemDefault::System)),
         ['picks/browser/sound'], 'Devices and picks', 'Browser: Pages uses the system default'],
     'a device off' => [new EnableDevice('cast-pc', DeviceRef::lane('card', 'usb', 'rec'), false), ['devices/cast-pc card/usb/rec'],
-        'Devices and picks', 'Broadcast computer: Capture card with analog in disabled'],
+        'Devices and picks', 'Broadcast computer: Capture card with line in disabled'],
     'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units',
         'Webcam moved from Presenter\'s desk to Arcade hall'],
     'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
@@ -104,7 +104,7 @@ dataset('changes', [
         'Off: Browser not running'],
     'a default in a situation' => [
         new SetSituationDefault('off', 'cast-pc', Direction::Recording, Role::Recording, DeviceRef::lane('card', 'usb', 'rec')),
-        ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture card with analog in'],
+        ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture card with line in'],
     'where a sound begins' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)), ['sources/voice'],
         'Sounds, listeners and wishes', 'Presenter voice begins at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],
@@ -128,7 +128,7 @@ it('is told the other way round when it is taken back', function (RigEdit $edit,
 it('touches all that hangs on a unit that goes', function () {
     $touched = Elements::changed(relayRig(), (new RemoveUnit('headset-amp'))->applyTo(relayRig()));
     expect($touched)->toContain('units/headset-amp', 'cables/w-06', 'cables/w-08', 'cables/w-09', 'picks/game/chat',
-        'picks/voice-relay/out', 'picks/mic-relay/in', 'devices/sim-pc headset-amp/usb/play', 'models/headset-amplifier');
+        'picks/voice-relay/out', 'picks/mic-relay/in', 'devices/sim-pc headset-amp/usb/play', 'models/headphone-desk');
     $place = Elements::changed(relayRig(), (new RemovePlace('corner'))->applyTo(relayRig()));
     expect($place)->toContain('places/corner', 'units/old-console', 'cables/w-25', 'sources/console');
     $situation = Elements::changed(relayRig(), (new RemoveSituation('talk'))->applyTo(relayRig()));

@@ -79,14 +79,14 @@ it('lets nobody add to what is impossible already', function () {
 });
 
 it('switches a selector off for good: the usual choice does not come on instead', function () {
-    // HDMI is the capture card's usual sound; analog is chosen, then switched off.
+    // The picture is the capture card's usual sound; the line is chosen, then switched off.
     $rig = Draft::rig()->unit('c', 'capture-card')->make();
-    $analog = new RouteRef('c', 'analog>usb-out');
+    $analog = new RouteRef('c', 'line>usb-out');
     $rig = (new SetRoute($analog, new RouteSettings(on: true)))->applyTo($rig);
     $rig = (new SetRoute($analog, new RouteSettings(on: false)))->applyTo($rig);
     $state = new State($rig, $rig->base());
     $routes = array_filter($rig->modelOf('c')->routes,
-        fn ($route) => $route->group === $rig->modelOf('c')->routes['analog>usb-out']->group);
+        fn ($route) => $route->group === $rig->modelOf('c')->routes['line>usb-out']->group);
     expect(array_filter($routes, fn ($route) => $state->route('c', $route)->on))->toBe([])->and(count($routes))->toBeGreaterThan(1);
 });
 

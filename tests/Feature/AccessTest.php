@@ -236,7 +236,7 @@ describe('own models', function () {
         ($this->send)($fields)->assertRedirect('/models');
         $of = fn ($model): array => array_diff_key((new DocumentWriter)->model($model), ['name' => 0]);
         expect($of(OwnModel::query()->sole()->model()))->toEqual($of(CatalogueFiles::catalogue()->models[$id]));
-    })->with(['eight-input-desk', 'matrix-interface', 'broadcast-program', 'headset-amplifier', 'gaming-computer']);
+    })->with(['eight-input-desk', 'pair-interface', 'broadcast-program', 'headphone-desk', 'gaming-computer']);
 
     it('are their maker\'s only', function () {
         ($this->send)($this->fields);

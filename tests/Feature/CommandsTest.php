@@ -76,7 +76,7 @@ it('traces every way, or says what is the matter', function () {
     $missing = json_decode(command('rig:trace '.demo().' --from=chime --to=viewers --json')[1], true);
     expect($missing['arrivals'])->toBe([])->and($missing['causes'][0]['cause'])
         ->toBe('Donation chimes · Chimes follows the system default')->and($missing['causes'][0]['cures'][0]['edits'][0])
-        ->toBe(['edit' => 'set-pick', 'at' => 'chimes/sound', 'pick' => ['at' => 'chimes/sound', 'device' => 'softmix/virtual-1',
+        ->toBe(['edit' => 'set-pick', 'at' => 'chimes/sound', 'pick' => ['at' => 'chimes/sound', 'device' => 'softmix/played-1',
             'mute' => false, 'also' => []]]);
     expect(command('rig:trace '.demo().' --from=chime --to=viewers')[1])->toContain('It gets as far as');
 });

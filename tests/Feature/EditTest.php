@@ -59,7 +59,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
         'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/analog'],
             'W-35: Line out · green of Broadcast computer to Analog in of Capture card'],
         'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
-        'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/virtual-1'],
+        'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/played-1'],
             'Donation chimes: Chimes uses Chimes in'],
         'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''],
             'Donation chimes: Chimes uses no device'],

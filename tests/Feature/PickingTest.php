@@ -111,7 +111,7 @@ it('names points and devices, and offers a name from the content where one misle
     expect(($this->now)()->units['broadcast']->names)->not->toHaveKey('source-5');
     ($this->edit)(['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'source-5', 'name' => str_repeat('x', 41)])->assertSessionHasErrors('name');
     ($this->edit)(['edit' => 'name-point', 'unit' => 'broadcast', 'point' => 'nowhere', 'name' => 'x'])->assertSessionHasErrors('point');
-    ($this->edit)(['edit' => 'name-device', 'computer' => 'cast-pc', 'device' => 'softmix/virtual-3', 'name' => 'Rally engine'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'name-device', 'computer' => 'cast-pc', 'device' => 'softmix/played-3', 'name' => 'Rally engine'])->assertSessionHasNoErrors();
     expect(array_column((new NamesPage(($this->page)('names')))->misnomers, 'sentence'))->toBe(['Rally engine is called Rally engine, but carries Music']);
     ($this->edit)(['edit' => 'name-device', 'computer' => 'cast-pc', 'device' => 'no/where', 'name' => 'x'])->assertSessionHasErrors('device');
 });

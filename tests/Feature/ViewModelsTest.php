@@ -143,7 +143,7 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     expect($sockets['Analog in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')
         ->and($sockets['USB']['cables'][0]['label'])->toBe('W-16');
     $program = collect($sheet->controls($rig->units['chimes']))->first(fn (array $row) => $row['point']->id === 'sound');
-    expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/virtual-1')
+    expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/played-1')
         ->and($program['says'])->toBe('now Broadcast monitor');
 });
 
@@ -232,10 +232,10 @@ describe('the views in which a rig is built', function () {
     });
 
     it('lights the sockets that take the other end, and says why the others don\'t', function () {
-        $joins = ($this->page)(['select' => 'socket:cast-pc/line-out', 'with' => 'card/hdmi-in'], 'wiring')->joins;
+        $joins = ($this->page)(['select' => 'socket:cast-pc/line-out', 'with' => 'card/picture-1'], 'wiring')->joins;
         expect($joins->stands('card/analog'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')
             ->and($joins->says('mixer/line-3-4'))->toContain('has W-11 in it')
-            ->and($joins->stands('card/hdmi-in'))->toBe('blocked')->and($joins->says('card/hdmi-in'))
+            ->and($joins->stands('card/picture-1'))->toBe('blocked')->and($joins->says('card/picture-1'))
             ->toBe('no cable has 3.5 mm TRS at one end and HDMI at the other')
             ->and($joins->stands('cast-pc/line-out'))->toBe('here')->and($joins->says('cast-pc/line-in'))->toBe('it is on the same unit');
     });

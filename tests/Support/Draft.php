@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\Growing;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Rig\Rig;
@@ -75,6 +77,22 @@ final class Draft
         return $this->add('units',
             ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? []
             : ['settings' => $settings]));
+    }
+
+    /**
+     * A model of the catalogue at another size, as {@see unit()} takes it.
+     *
+     * @param  array<string, int>  $counts  by what it grows by
+     * @return array<string, mixed>
+     */
+    public static function sized(string $model, array $counts): array
+    {
+        $sized = Catalogue::of([$model => (string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$model}.json")])->models[$model];
+        foreach ($counts as $growth => $count) {
+            $sized = Growing::to($sized, $sized->grows[$growth], $count);
+        }
+
+        return (array) json_decode((string) json_encode((new DocumentWriter)->model($sized)), true);
     }
 
     /** With so many of what a unit grows by. */

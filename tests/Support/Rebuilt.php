@@ -63,7 +63,12 @@ final class Rebuilt
             $id = Naming::id($place[1], array_column($this->data['places'], 'id'));
             $this->data['places'][] = ['id' => $id, 'kind' => $place[2], 'name' => $place[1]];
             foreach ($tables[0] as [$name, $model]) {
-                [$key, $made] = $catalogue[$model];
+                [$called, $size] = [...explode(': ', $model, 2), ''];
+                [$key, $made] = $catalogue[$called];
+                if ($size !== '') {
+                    $made = Draft::sized($key, self::counts($made['grows'], explode(', ', $size)));
+                    $key .= '-'.Naming::id($size, []);
+                }
                 $this->models[$key] = $this->data['models'][$key] = $made;
                 $unit = Naming::id($name, array_values($this->units));
                 $this->units[$name] = $unit;
@@ -176,6 +181,25 @@ final class Rebuilt
             }
             $this->data['picks'][] = $pick + ($channels === 'all' ? [] : ['channels' => array_map(intval(...), explode(', ', $channels))]);
         }
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $grows
+     * @param  list<string>  $sizes  "2 microphones"
+     * @return array<string, int>
+     */
+    private static function counts(array $grows, array $sizes): array
+    {
+        $counts = [];
+        foreach ($sizes as $size) {
+            foreach ($grows as $growth) {
+                if (preg_match("/^(\\d+) {$growth['label']}s?$/", $size, $found) === 1) {
+                    $counts[$growth['id']] = (int) $found[1];
+                }
+            }
+        }
+
+        return $counts;
     }
 
     /** @param  array<string, mixed>  $set */

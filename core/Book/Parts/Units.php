@@ -8,6 +8,7 @@ use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Unit;
 
 /** What there is, place by place, with firmware, serial numbers and notes. */
@@ -32,12 +33,18 @@ final class Units implements Part
             $blocks[] = new Table(
                 ['Unit', 'Model', 'Firmware', 'Serial number', 'Notes'],
                 array_values(array_map(fn (Unit $unit) => [
-                    $unit->name, $of->rig->modelOf($unit)->name, $unit->firmware, $unit->serial, $unit->notes,
+                    $unit->name, self::model($of->rig->modelOf($unit)), $unit->firmware, $unit->serial, $unit->notes,
                 ], $units)),
                 [1.4, 1.5, 0.8, 1, 2.3],
             );
         }
 
         return $blocks;
+    }
+
+    /** A model as one finds it: "USB mixer: 2 microphones, 1 stereo line". */
+    private static function model(EquipmentModel $model): string
+    {
+        return implode(': ', array_filter([$model->name, $model->size()]));
     }
 }
