@@ -14,6 +14,7 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
+use HiddenWire\Core\Signal\HopKind;
 
 /** What the wishes that are met depend on: for each unit, program and cable, what is lost when it fails. */
 final readonly class Dependence
@@ -71,8 +72,29 @@ final readonly class Dependence
         if ($hop->pick !== null) {
             $units[] = $hop->pick->unit;
         }
+        $host = $at instanceof DeviceRef ? $this->hostOf($hop, $at) : null;
+        // What the system itself plays needs no program, but the computer.
+        if ($host !== null && $hop->kind === HopKind::System) {
+            $units[] = $host;
+        }
 
-        return [...$this->with(...$units), ...($at instanceof DeviceRef ? $this->leadsOf($at, $hop->pick) : [])];
+        return [...$this->with(...$units), ...($at instanceof DeviceRef ? $this->leadsOf($at, $host) : [])];
+    }
+
+    /** The computer in whose list a device is: that of the program that uses it, else the one that lists it. */
+    private function hostOf(Hop $hop, DeviceRef $at): ?string
+    {
+        $graph = $this->hearing->graph;
+        if ($hop->pick !== null) {
+            return $graph->rig->hostOf($graph->rig->units[$hop->pick->unit]->place)?->id;
+        }
+        foreach ($graph->devices->all() as $host => $list) {
+            if (isset($list[(string) $at])) {
+                return (string) $host;
+            }
+        }
+
+        return null;
     }
 
     /**
@@ -80,12 +102,11 @@ final readonly class Dependence
      *
      * @return list<UnitRef|CableRef> the leads from the computer to it, and the hubs between
      */
-    private function leadsOf(DeviceRef $at, ?PointRef $pick): array
+    private function leadsOf(DeviceRef $at, ?string $host): array
     {
-        $graph = $this->hearing->graph;
-        $host = $pick === null ? null : $graph->rig->hostOf($graph->rig->units[$pick->unit]->place);
         $leads = [];
-        foreach ($host === null ? [] : $graph->devices->of($host->id)[(string) $at]->via ?? [] as ['cable' => $cable, 'hub' => $hub]) {
+        $via = $host === null ? [] : $this->hearing->graph->devices->of($host)[(string) $at]->via ?? [];
+        foreach ($via as ['cable' => $cable, 'hub' => $hub]) {
             array_push($leads, new CableRef($cable), ...($hub === null ? [] : [new UnitRef($hub)]));
         }
 

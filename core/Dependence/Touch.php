@@ -37,7 +37,8 @@ final readonly class Touch
                 foreach ($way->hops as $hop) {
                     $at = $this->control($hearing, $hop);
                     $from = $at instanceof RouteRef ? new PointRef($at->unit, strstr($at->key, '>', true) ?: $at->key) : $at;
-                    if ($at !== null && $from !== null && $soundsAt($from) === [$source]) {
+                    $isOwn = $at !== null && $from !== null && $soundsAt($from) === [$source];
+                    if ($isOwn && $this->isAlone($hearing, $at, $source, $soundsAt)) {
                         $own[(string) $at] = $at;
                     }
                 }
@@ -59,6 +60,38 @@ final readonly class Touch
         }
         $this->places = $places;
         $this->left = array_values($pairs);
+    }
+
+    /**
+     * Whether a switch moves this sound only: routes of one choice are on and off together.
+     *
+     * @param  \Closure(PointRef|string): list<Source>  $soundsAt
+     */
+    private function isAlone(Hearing $hearing, PointRef|RouteRef $at, Source $source, \Closure $soundsAt): bool
+    {
+        $routes = $hearing->graph->rig->modelOf($at->unit)->routes;
+        $route = $at instanceof RouteRef ? $routes[$at->key] : null;
+        if ($route?->choice === null) {
+            return true;
+        }
+        foreach ($routes as $other) {
+            $isTogether = $other->group === $route->group && $other->choice === $route->choice;
+            $sounds = $isTogether ? $this->byId($soundsAt(new PointRef($at->unit, $other->from))) : [];
+            if (array_diff_key($sounds, [$source->id => true]) !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param  list<Source>  $sources
+     * @return array<string, Source>
+     */
+    private function byId(array $sources): array
+    {
+        return array_combine(array_map(fn (Source $one) => $one->id, $sources), $sources);
     }
 
     private function control(Hearing $hearing, Hop $hop): PointRef|RouteRef|null

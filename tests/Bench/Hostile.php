@@ -81,8 +81,8 @@ final class Hostile
      */
     public function forms(int $number, User $user): void
     {
-        foreach (['rigs/night-relay', 'starters/two-connections', 'starters/panel', 'starters/matrix-and-loopback',
-            'starters/one-device', 'starters/tablet-and-hub', 'starters/solo-and-rules', 'starters/dry-and-processed', 'starters/scenes'] as $file) {
+        foreach (['rigs/night-relay', 'starters/harbour-radio', 'starters/school-visit', 'starters/lost-property',
+            'starters/oral-history', 'starters/night-market', 'starters/guided-evening', 'starters/storm-watch', 'starters/quiz-night'] as $file) {
             $record = app(ImportRig::class)($user, (string) file_get_contents(resource_path("{$file}.json")));
             for ($i = 0; $i < intdiv($number, 9); $i++) {
                 $this->form($record->refresh(), $user, $i);

@@ -2,7 +2,7 @@ import { test, expect } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { documentOf, keyboard, rigOf, said, signIn } from './hands.js';
 
-const STARTER = readFileSync('resources/starters/simplest-headset.json', 'utf8');
+const STARTER = readFileSync('resources/starters/lighthouse-log.json', 'utf8');
 const { name: NAME, summary: SUMMARY } = JSON.parse(STARTER);
 
 test('a starter\'s rig is built from an empty page by the interface alone, and is the same document', async ({ page }) => {

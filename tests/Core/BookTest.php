@@ -92,4 +92,4 @@ it('is enough to rebuild the rig from an empty room: cable schedule and book alo
         return $table;
     };
     expect($heard($again))->toEqual($heard($rig));
-})->with(['rigs/night-relay.json', 'rigs/penny-slot.json', 'starters/two-connections.json', 'starters/one-headset.json']);
+})->with(['rigs/night-relay.json', 'rigs/penny-slot.json', 'starters/harbour-radio.json', 'starters/pinball-duel.json']);

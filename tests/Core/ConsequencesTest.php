@@ -111,5 +111,5 @@ it('lines sound and picture up with the delay to set', function (string $file) {
             }
         }
     }
-    expect($count)->toBeGreaterThanOrEqual($file === 'starters/scenes' ? 1 : 0);
+    expect($count)->toBeGreaterThanOrEqual($file === 'starters/quiz-night' ? 1 : 0);
 })->with('rigs');

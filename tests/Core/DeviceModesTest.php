@@ -16,12 +16,12 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\LostPicks;
 use Tests\Support\Draft;
 
-/** The starter with a software mixer, whose setting says how many devices it installs. */
+/** The starter with a USB mixer, whose setting says how many devices a computer lists. */
 function modesRig(?string $virtual = null, ?string $situation = null): Rig
 {
-    $rig = (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/software-only.json'));
+    $rig = (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/repair-evening.json'));
 
-    return $virtual === null ? $rig : (new SetValue('soft', 'virtual-devices', $virtual, $situation))->applyTo($rig);
+    return $virtual === null ? $rig : (new SetValue('mix', 'devices', $virtual, $situation))->applyTo($rig);
 }
 
 /** @return array<string, string> trouble by device of the unit */
@@ -43,46 +43,46 @@ function modesAtOdds(Rig $rig, string $situation): array
 }
 
 it('lists what the mode gives and says what keeps the rest out', function (string $virtual, array $out) {
-    $expected = array_replace(array_fill_keys(['virtual-1', 'virtual-2', 'virtual-3', 'programme', 'call'], ''),
-        array_fill_keys($out, "kept out: Virtual devices is {$virtual}"));
-    expect(troubles(modesRig($virtual), 'pc', 'soft'))->toBe($expected);
-})->with([['Three', []], ['Two', ['virtual-3']], ['One', ['virtual-2', 'virtual-3', 'call']]]);
+    $expected = array_replace(array_fill_keys(['usb/play-1', 'usb/play-2', 'usb/feed-1', 'usb/feed-2'], ''),
+        array_fill_keys($out, "kept out: The computer lists is {$virtual}"));
+    expect(troubles(modesRig($virtual), 'pc', 'mix'))->toBe($expected);
+})->with([['Every device', []], ['One each way', ['usb/play-2', 'usb/feed-2']]]);
 
 it('takes away what is played to a device that is not listed', function (string $virtual, string $situation, array $atOdds) {
     expect(modesAtOdds(modesRig($virtual), $situation))->toBe($atOdds);
 })->with([
-    // Nobody has picked the third device.
-    ['Three', 'live', []], ['Two', 'live', []], ['Two', 'aside', []],
-    // The call plays to the second and takes the mixer's call feed: both are gone.
-    ['One', 'live', ['voice at caller-ear: missing', 'caller at me: missing', 'caller at viewers: missing']],
-    // Aside, the viewers must not hear the caller anyway.
-    ['One', 'aside', ['voice at caller-ear: missing', 'caller at me: missing']],
+    ['Every device', 'repairing', []], ['Every device', 'tea', []],
+    // The call plays to the second device and takes the second feed, as the recorder does: both are gone.
+    ['One each way', 'repairing', ['mechanic at caller-ear: missing', 'mechanic at record: missing', 'machine at caller-ear: missing',
+        'machine at record: missing', 'caller at bench: missing', 'caller at viewers: missing']],
+    // Over tea the mechanic must not be heard anyway.
+    ['One each way', 'tea', ['machine at caller-ear: missing', 'machine at record: missing', 'caller at bench: missing', 'caller at viewers: missing']],
 ]);
 
 it('can be so in one situation only', function () {
-    $rig = modesRig('One', 'aside');
-    expect(modesAtOdds($rig, 'live'))->toBe([])
-        ->and(modesAtOdds($rig, 'aside'))->toBe(['voice at caller-ear: missing', 'caller at me: missing'])
-        ->and(troubles($rig, 'pc', 'soft')['call'])->toBe('')
-        ->and(troubles($rig, 'pc', 'soft', 'aside')['call'])->toBe('kept out: Virtual devices is One');
+    $rig = modesRig('One each way', 'tea');
+    expect(modesAtOdds($rig, 'repairing'))->toBe([])
+        ->and(modesAtOdds($rig, 'tea'))->toHaveCount(4)
+        ->and(troubles($rig, 'pc', 'mix')['usb/feed-2'])->toBe('')
+        ->and(troubles($rig, 'pc', 'mix', 'tea')['usb/feed-2'])->toBe('kept out: The computer lists is One each way');
 });
 
 it('names the picks that break', function () {
     $graph = fn (Rig $rig) => (new GraphBuilder($rig))->build($rig->base());
-    $three = $graph(modesRig());
-    expect(LostPicks::between($three, $graph(modesRig('One'))))
-        ->toBe(['Call program: Microphone (Call feed, software mixer)', 'Call program: Speaker (Voices in)'])
-        ->and(LostPicks::between($three, $graph(modesRig('Two'))))->toBe([])
-        ->and(LostPicks::between($graph(modesRig('One')), $three))->toBe([]);
+    $all = $graph(modesRig());
+    expect(LostPicks::between($all, $graph(modesRig('One each way'))))
+        ->toBe(['Call program: Microphone (Without the caller)', 'Call program: Speaker (Caller)', 'Repair recorder: Input 1 (Without the caller)'])
+        ->and(LostPicks::between($all, $graph(modesRig('Every device'))))->toBe([])
+        ->and(LostPicks::between($graph(modesRig('One each way')), $all))->toBe([]);
 });
 
 it('is the cause, and the mode is the cure', function (?string $situation) {
-    $rig = modesRig('One', $situation);
+    $rig = modesRig('One each way', $situation);
     $causes = (new Diagnosis(new Hearings($rig)))->causes();
-    expect($causes[0]->sentence)->toBe('Software mixer: Virtual devices is One');
+    expect($causes[0]->sentence)->toBe('Bench mixer: The computer lists is One each way');
     $cured = $causes[0]->cures[0]->applyTo($rig);
-    expect(modesAtOdds($cured, 'live'))->toBe([])->and(modesAtOdds($cured, 'aside'))->toBe([]);
-})->with(['in the base' => null, 'in a situation' => 'aside']);
+    expect(modesAtOdds($cured, 'repairing'))->toBe([])->and(modesAtOdds($cured, 'tea'))->toBe([]);
+})->with(['in the base' => null, 'in a situation' => 'tea']);
 
 it('counts as it comes: a device that a mode adds is not there before', function () {
     $model = fn (array $effects) => ['name' => 'Box', 'family' => 'interface',

@@ -83,11 +83,11 @@ it('keeps a change made in a situation to that situation', function () {
 });
 
 it('moves an exclusive selector as one change, for good and in a situation', function () {
-    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/main-and-alternate.json')->make();
-    $back = (new SetRoute(new RouteRef('desk', 'ch-1>main'), new RouteSettings(on: true)))->applyTo($rig);
-    expect(heard($back)->pair('voice', 'me')->arrivals())->not->toBe([])->and(heard($back)->pair('voice', 'viewers')->arrivals())->toBe([]);
-    $there = (new SetRoute(new RouteRef('desk', 'ch-1>alt'), new RouteSettings(on: true), 'private'))->applyTo($rig);
-    expect(heard($there, 'private')->pair('voice', 'viewers')->arrivals())->not->toBe([]);
+    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/regatta.json')->make();
+    $back = (new SetRoute(new RouteRef('desk', 'mic-3>main'), new RouteSettings(on: true)))->applyTo($rig);
+    expect(heard($back)->pair('starter', 'ears')->arrivals())->not->toBe([])->and(heard($back)->pair('starter', 'pier')->arrivals())->toBe([]);
+    $there = (new SetRoute(new RouteRef('desk', 'mic-1>group-1'), new RouteSettings(on: true), 'start'))->applyTo($rig);
+    expect(heard($there, 'start')->pair('ann', 'pier')->arrivals())->not->toBe([])->and(heard($there)->pair('ann', 'pier')->arrivals())->toBe([]);
 });
 
 it('leaves the rest of the document alone', function () {

@@ -31,9 +31,9 @@ function injured(string $text): string
 
 it('survives 5,000 injured documents: a rig or an error that says where, never a crash', function () {
     mt_srand(20261125);
-    $texts = [shipped('rigs/penny-slot.json'), shipped('rigs/ticket-booth.json'), shipped('starters/system-plays-console.json'),
-        shipped('starters/one-device.json'), shipped('starters/tablet-and-hub.json'),
-        shipped('starters/solo-and-rules.json'), shipped('starters/dry-and-processed.json'), shipped('starters/scenes.json')];
+    $texts = [shipped('rigs/penny-slot.json'), shipped('rigs/ticket-booth.json'), shipped('starters/tram-depot.json'),
+        shipped('starters/oral-history.json'), shipped('starters/night-market.json'),
+        shipped('starters/guided-evening.json'), shipped('starters/storm-watch.json'), shipped('starters/quiz-night.json')];
     $read = $refused = 0;
     for ($i = 0; $i < 5000; $i++) {
         $text = injured($texts[$i % 8]);

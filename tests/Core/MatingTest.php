@@ -40,19 +40,19 @@ it('fits the cables of every shipped rig: what is plugged there can be plugged',
 })->with(fn () => shippedRigs());
 
 it('plugs with the next label of the series, and back out', function () {
-    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/line-return.json')->make();
+    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/bell-tower.json')->make();
     $out = (new Unplug('w-04'))->applyTo($rig);
-    $edit = new Plug(new SocketRef('mix', 'line-out'), new SocketRef('pc', 'line-in'));
-    expect($edit->words($out))->toBe('W-06: Line out of USB mixer to Line in · blue of Computer');
-    $cable = $edit->applyTo($out)->cables['w-06'];
+    $edit = new Plug(new SocketRef('mix', 'send-1'), new SocketRef('pc', 'line-in'));
+    expect($edit->words($out))->toBe('W-09: Send 1 of Tower mixer to Line in · blue of Tower computer');
+    $cable = $edit->applyTo($out)->cables['w-09'];
     expect([$cable->label, $cable->type->value, (string) $cable->from, (string) $cable->to])
-        ->toBe(['W-06', 'trs', 'mix/line-out', 'pc/line-in']);
+        ->toBe(['W-09', 'trs', 'mix/send-1', 'pc/line-in']);
 });
 
 it('plugs nothing into a socket that is taken, and nothing that does not fit', function () {
-    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/line-return.json')->make();
-    expect(fn () => (new Plug(new SocketRef('mix', 'line-out'), new SocketRef('pc', 'mic-in')))->applyTo($rig))
+    $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/bell-tower.json')->make();
+    expect(fn () => (new Plug(new SocketRef('mix', 'send-1'), new SocketRef('pc', 'mic-in')))->applyTo($rig))
         ->toThrow(InvalidRig::class, 'has W-04 in it');
-    expect(fn () => (new Plug(new SocketRef('mix', 'optical'), new SocketRef('pc', 'line-out')))->applyTo($rig))
+    expect(fn () => (new Plug(new SocketRef('mix', 'optical-1'), new SocketRef('pc', 'line-out')))->applyTo($rig))
         ->toThrow(InvalidRig::class, 'No cable has');
 });

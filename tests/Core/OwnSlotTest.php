@@ -5,12 +5,16 @@ declare(strict_types=1);
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\OwnSlot;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
 
 function ownSlot(string|Rig $rig, string $source): array
 {
@@ -21,11 +25,13 @@ function ownSlot(string|Rig $rig, string $source): array
 }
 
 it('moves a sound out of a shared mix in the safe order: muted, at its level, in, left out of the mix, unmuted', function () {
-    // The game stands at -6 dB in what goes out, so its own slot has to be 6 dB down.
-    [$rig, $own, $words] = ownSlot('two-mixes', 'game');
+    // The music stands at -6 dB in what goes out, so its own slot has to be 6 dB down.
+    $rig = (new SetRoute(new RouteRef('soft', 'played-1>feed-1'), new RouteSettings(db: Decibels::of(-6))))
+        ->applyTo((new DocumentReader)->read(shipped('starters/puppet-theatre.json')));
+    [$rig, $own, $words] = ownSlot($rig, 'music');
     expect((string) $own->shared)->toBe('cast/source-1')->and((string) $own->slot)->toBe('cast/source-2')->and($words)->toBe([
-        'Broadcast program: Source 2 muted', 'Broadcast program: Source 2 fader −6.0 dB', 'Broadcast program: Source 2 uses loopback of Played in 1, software mixer with effects',
-        'Effects mixer: Played in 1 → What goes out off', 'Broadcast program: Source 2 unmuted',
+        'Broadcast program: Source 2 muted', 'Broadcast program: Source 2 fader −6.0 dB', 'Broadcast program: Source 2 uses loopback of Music in',
+        'Software mixer: Music (Played in 1) → Audience (Feed 1) off', 'Broadcast program: Source 2 unmuted',
     ]);
 });
 
@@ -39,12 +45,12 @@ it('changes nothing for anybody, in any situation, and leaves the sound alone th
     }
     // Nothing to do a second time.
     expect(ownSlot($after, $source)[1]->edits)->toBe([]);
-})->with([['two-mixes', 'game'], ['two-mixes', 'music'], ['software-only', 'music'], ['knobs-and-software', 'caller']]);
+})->with([['puppet-theatre', 'thunder'], ['puppet-theatre', 'music'], ['harbour-radio', 'music'], ['repair-evening', 'caller']]);
 
 it('says so where a sound shares no slot, and where no slot is free', function () {
-    [$rig] = ownSlot('two-mixes', 'game');
-    $alone = array_reduce(ownSlot($rig, 'game')[1]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
-    expect((new OwnSlot(new Hearings($alone), 'game', 'viewers'))->shared)->toBeNull();
+    [$rig] = ownSlot('puppet-theatre', 'thunder');
+    $alone = array_reduce(ownSlot($rig, 'thunder')[1]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
+    expect((new OwnSlot(new Hearings($alone), 'thunder', 'viewers'))->shared)->toBeNull();
     $full = $rig;
     foreach ($rig->modelOf('cast')->points as $point) {
         $at = new PointRef('cast', $point->id);
@@ -52,6 +58,6 @@ it('says so where a sound shares no slot, and where no slot is free', function (
             $full = (new SetPick($at, new Pick($at, $rig->picks['cast/source-1']->device)))->applyTo($full);
         }
     }
-    $own = new OwnSlot(new Hearings($full), 'game', 'viewers');
+    $own = new OwnSlot(new Hearings($full), 'thunder', 'viewers');
     expect((string) $own->shared)->not->toBe('')->and($own->slot)->toBeNull()->and($own->edits)->toBe([]);
 });

@@ -410,7 +410,7 @@ describe('a card', function () {
     $starter = fn (string $name): Rig => (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/starters/{$name}.json"));
 
     it('installs a computer with what its system hides and does, and with the names that an installation spoils', function () use ($steps, $starter) {
-        $rig = $starter('one-device');
+        $rig = $starter('oral-history');
         expect($steps($rig, 'computer/pc', 'Install')[0])->toBe('Interface utility (needs the rights of an administrator; needs a restart; '
             .'renames devices of the system; spoils the names of Desk headphones, Microphones)');
         expect($steps($rig, 'computer/pc', 'Disable'))->toBe([

@@ -42,7 +42,7 @@ function sceneDraft(): Draft
 
 function pictureDraft(): Draft
 {
-    return Draft::from(dirname(__DIR__, 2).'/resources/starters/scenes.json');
+    return Draft::from(dirname(__DIR__, 2).'/resources/starters/quiz-night.json');
 }
 
 /** @return array<string, list<string>> */
@@ -66,22 +66,22 @@ function onAir(Rig $rig, string $situation): array
 
 it('sounds what is in the scene, and what is in all', function () {
     $rig = sceneDraft()->make();
-    expect(onAir($rig, 'playing'))->toBe(['voice', 'play'])->and(onAir($rig, 'talk'))->toBe(['voice', 'tune'])->and(onAir($rig, 'break'))->toBe(['tune']);
+    expect(onAir($rig, 'playing'))->toBe(['voice', 'wheel'])->and(onAir($rig, 'talk'))->toBe(['voice', 'band'])->and(onAir($rig, 'break'))->toBe(['band']);
     $always = (new SoundAlways(new PointRef('cast', 'source-1'), true))->applyTo($rig);
-    expect(onAir($always, 'break'))->toBe(['voice', 'tune']);
+    expect(onAir($always, 'break'))->toBe(['voice', 'band']);
     // Another scene first: what nobody has chosen shows it.
     $first = new Rig($rig->parts()->changing('units', 'cast', fn ($unit) => $unit->with(scenes: array_reverse($unit->scenes))));
-    expect(onAir($first, 'playing'))->toBe(['tune'])->and(onAir($first, 'talk'))->toBe(['voice', 'tune']);
+    expect(onAir($first, 'playing'))->toBe(['band'])->and(onAir($first, 'talk'))->toBe(['voice', 'band']);
     // Without scenes everything sounds.
     $none = $rig;
-    foreach (['game', 'talk', 'break'] as $scene) {
+    foreach (['round', 'talk', 'break'] as $scene) {
         $none = (new RemoveScene('cast', $scene))->applyTo($none);
     }
-    expect(onAir($none, 'break'))->toBe(['voice', 'play', 'tune'])->and($none->situations['talk']->scenes)->toBe([]);
+    expect(onAir($none, 'break'))->toBe(['voice', 'wheel', 'band'])->and($none->situations['talk']->scenes)->toBe([]);
 });
 
 it('doubles a device that is open in a scene and in all', function () {
-    $rig = sceneDraft()->pick('cast/source-2', ['device' => 'mic/usb/rec'])->with(function (array $d) {
+    $rig = sceneDraft()->pick('cast/source-2', ['device' => 'mic/usb/rec'])->set('cast', 'points', 'source-1', ['delay_ms' => 0])->with(function (array $d) {
         $d['units'][3]['always'] = ['source-2'];
 
         return $d;
@@ -93,8 +93,8 @@ it('doubles a device that is open in a scene and in all', function () {
 
 it('cures a scene that lacks a sound or has one too many', function (string $break, string $cause, array $cures) {
     $rig = match ($break) {
-        'lacks' => (new SetScene('cast', new Scene('game', 'Game', ['source-1'])))->applyTo(sceneDraft()->make()),
-        'too many' => (new SetScene('cast', new Scene('break', 'Break', ['source-1', 'source-3'])))->applyTo(sceneDraft()->make()),
+        'lacks' => (new SetScene('cast', new Scene('round', 'Round', ['source-1'])))->applyTo(sceneDraft()->make()),
+        'too many' => (new SetScene('cast', new Scene('break', 'Interval', ['source-1', 'source-3'])))->applyTo(sceneDraft()->make()),
         'another' => (new ChooseScene('break', 'cast', 'talk'))->applyTo(sceneDraft()->make()),
         default => (new SoundAlways(new PointRef('cast', 'source-1'), true))->applyTo(sceneDraft()->make()),
     };
@@ -102,28 +102,28 @@ it('cures a scene that lacks a sound or has one too many', function (string $bre
     expect(array_key_first($causes))->toBe($cause)->and(array_slice($causes[$cause], 0, count($cures)))->toBe($cures);
     expect(sceneCauses((new Diagnosis(new Hearings($rig)))->causes()[0]->cures[0]->applyTo($rig)))->toBe([]);
 })->with([
-    ['lacks', 'Game (Source 2) is not in the scene Game of Broadcast program', ['Put Game (Source 2) into the scene Game']],
-    ['too many', 'Voice (Source 1) is in the scene Break of Broadcast program', ['Take Voice (Source 1) out of the scene Break']],
-    ['another', 'Broadcast program shows the scene Talk in Break', ['Show the scene Break in Break']],
-    ['always', 'Voice (Source 1) of Broadcast program sounds in every scene', ['Let Voice (Source 1) of Broadcast program sound in its scenes only']],
+    ['lacks', 'Wheel (Source 2) is not in the scene Round of Broadcast program', ['Put Wheel (Source 2) into the scene Round']],
+    ['too many', 'Quizmaster (Source 1) is in the scene Interval of Broadcast program', ['Take Quizmaster (Source 1) out of the scene Interval']],
+    ['another', 'Broadcast program shows the scene Talk in Interval', ['Show the scene Interval in Interval']],
+    ['always', 'Quizmaster (Source 1) of Broadcast program sounds in every scene', ['Let Quizmaster (Source 1) of Broadcast program sound in its scenes only']],
 ]);
 
 it('says what is changed of scenes, and compares', function () {
     $rig = sceneDraft()->make();
     $set = new SetScene('cast', new Scene('talk', 'Talking', ['source-1', 'source-2']));
-    expect($set->words($rig))->toBe('Broadcast program: scene Talking was Talk, with Game (Source 2), without Music (Source 3)')
+    expect($set->words($rig))->toBe('Broadcast program: scene Talking was Talk, with Wheel (Source 2), without Band (Source 3)')
         ->and((new SetScene('cast', new Scene('end', 'The end')))->words($rig))->toBe('Broadcast program: scene The end added')
-        ->and((new ChooseScene('break', 'cast', 'talk'))->words($rig))->toBe('Broadcast program: scene Talk in Break')
-        ->and((new ChooseScene('break', 'cast', null))->words($rig))->toBe('Broadcast program: the first scene in Break');
+        ->and((new ChooseScene('break', 'cast', 'talk'))->words($rig))->toBe('Broadcast program: scene Talk in Interval')
+        ->and((new ChooseScene('break', 'cast', null))->words($rig))->toBe('Broadcast program: the first scene in Interval');
     expect((new RigDifference($rig, $set->applyTo($rig)))->lines())
-        ->toBe(['Places and units' => ['Broadcast program: scene Talking was Talk, with Game (Source 2), without Music (Source 3)']])
+        ->toBe(['Places and units' => ['Broadcast program: scene Talking was Talk, with Wheel (Source 2), without Band (Source 3)']])
         ->and((new RigDifference($rig, (new ChooseScene('break', 'cast', null))->applyTo($rig)))->lines())
-        ->toBe(['Situations' => ['Break: no longer Broadcast program: scene Break']])
+        ->toBe(['Situations' => ['Interval: no longer Broadcast program: scene Interval']])
         ->and((new RigDifference($rig, (new SoundAlways(new PointRef('cast', 'source-2'), true))->applyTo($rig)))->lines())
-        ->toBe(['Places and units' => ['Broadcast program: Game (Source 2) sounds in every scene']]);
+        ->toBe(['Places and units' => ['Broadcast program: Wheel (Source 2) sounds in every scene']]);
     $hear = fn (string $in) => new Hearing((new GraphBuilder($rig))->build($rig->situations[$in]));
     expect((new SituationDifference($hear('playing'), $hear('talk')))->changes)->toBe(['Broadcast program: scene Talk'])
-        ->and((new SituationDifference($hear('talk'), $hear('playing')))->changes)->toBe(['Broadcast program: scene Game']);
+        ->and((new SituationDifference($hear('talk'), $hear('playing')))->changes)->toBe(['Broadcast program: scene Round']);
 });
 
 it('refuses scenes that can\'t be', function (callable $spoil, string $refusal) {
@@ -146,17 +146,17 @@ it('refuses scenes that can\'t be', function (callable $spoil, string $refusal) 
         return $d;
     }, '/units/3/always/0: The model "broadcast-program-small" has no point "nowhere".'],
     'one scene twice' => [function (array $d) {
-        $d['units'][3]['scenes'][] = ['id' => 'game', 'name' => 'Again'];
+        $d['units'][3]['scenes'][] = ['id' => 'round', 'name' => 'Again'];
 
         return $d;
-    }, '/units/3/scenes/3/id: The id "game" is taken by /units/3/scenes/0.'],
+    }, '/units/3/scenes/3/id: The id "round" is taken by /units/3/scenes/0.'],
     'no such scene' => [function (array $d) {
         $d['situations'][1]['scenes'][0]['scene'] = 'none';
 
         return $d;
     }, '/situations/1/scenes/0/scene: The unit "cast" has no scene "none".'],
     'two choices' => [function (array $d) {
-        $d['situations'][1]['scenes'][] = ['unit' => 'cast', 'scene' => 'game'];
+        $d['situations'][1]['scenes'][] = ['unit' => 'cast', 'scene' => 'round'];
 
         return $d;
     }, '/situations/1/scenes/1: /situations/1/scenes/0 chooses its scene already.'],
@@ -169,7 +169,7 @@ it('keeps scenes with another program, and through a document', function () {
     $model = $rig->models['broadcast-program-small'];
     $less = $model->with(id: 'less', points: array_map(fn ($point) => $point->id === 'source-3' ? $point->with(inScenes: false) : $point, $model->points));
     $swap = new Swap($rig, $rig->units['cast'], $less);
-    expect($swap->losses)->toBe(['Music (Source 3) in the scene Talk', 'Music (Source 3) in the scene Break'])
+    expect($swap->losses)->toBe(['Band (Source 3) in the scene Talk', 'Band (Source 3) in the scene Interval'])
         ->and($swap->rig->units['cast']->scenes[1]->sources)->toBe(['source-1']);
 });
 
@@ -177,31 +177,31 @@ it('lets a sound come and go with its picture: by hand', function () {
     $rig = pictureDraft()->make();
     $scene = fn (Rig $rig, string $id): Scene => $rig->units['cast']->scene($id) ?? throw new LogicException;
     // The screen brings the game: in the talk there is the camera only.
-    expect([onAir($rig, 'playing'), onAir($rig, 'talk'), onAir($rig, 'break')])->toBe([['voice', 'play'], ['voice', 'tune'], ['tune']]);
+    expect([onAir($rig, 'playing'), onAir($rig, 'talk'), onAir($rig, 'break')])->toBe([['voice', 'wheel'], ['voice', 'band'], ['band']]);
     $shown = (new SetScene('cast', $scene($rig, 'talk')->with(pictures: ['screen'])))->applyTo($rig);
-    expect(onAir($shown, 'talk'))->toBe(['voice', 'play', 'tune']);
+    expect(onAir($shown, 'talk'))->toBe(['voice', 'wheel', 'band']);
     // By itself it stays where it was, and does not come with the picture any more.
     $screen = $rig->units['cast']->picture('screen');
     $untied = (new SetPicture('cast', $screen->with(isTied: false)))->applyTo($rig);
-    expect($scene($untied, 'game')->sources)->toBe(['source-1', 'source-2'])->and(onAir($untied, 'playing'))->toBe(['voice', 'play'])
-        ->and(onAir((new SetScene('cast', $scene($untied, 'talk')->with(pictures: ['screen'])))->applyTo($untied), 'talk'))->toBe(['voice', 'tune']);
+    expect($scene($untied, 'round')->sources)->toBe(['source-1', 'source-2'])->and(onAir($untied, 'playing'))->toBe(['voice', 'wheel'])
+        ->and(onAir((new SetScene('cast', $scene($untied, 'talk')->with(pictures: ['screen'])))->applyTo($untied), 'talk'))->toBe(['voice', 'band']);
     // Tied again, and gone with what it brought left in place.
     expect((new SetPicture('cast', $screen))->applyTo($untied))->toEqual($rig);
     $gone = (new RemovePicture('cast', 'screen'))->applyTo($rig);
-    expect($scene($gone, 'game')->sources)->toBe(['source-1', 'source-2'])->and($scene($gone, 'game')->pictures)->toBe([])
-        ->and(onAir($gone, 'playing'))->toBe(['voice', 'play']);
+    expect($scene($gone, 'round')->sources)->toBe(['source-1', 'source-2'])->and($scene($gone, 'round')->pictures)->toBe([])
+        ->and(onAir($gone, 'playing'))->toBe(['voice', 'wheel']);
 });
 
 it('names a picture that is not shown as the cause, and cures it by itself or with the picture', function () {
     $rig = pictureDraft()->make();
-    $lacks = (new SetScene('cast', new Scene('game', 'Game', ['source-1'])))->applyTo($rig);
-    $cause = 'Game (Source 2) goes with the picture Game screen, which is not in the scene Game';
+    $lacks = (new SetScene('cast', new Scene('round', 'Round', ['source-1'])))->applyTo($rig);
+    $cause = 'Wheel (Source 2) goes with the picture Wheel on the screen, which is not in the scene Round';
     $causes = sceneCauses($lacks);
-    expect($causes[$cause][0])->toBe('Put the picture Game screen into the scene Game');
+    expect($causes[$cause][0])->toBe('Put the picture Wheel on the screen into the scene Round');
     // In the break the screen brings a game that must not be heard: the sound goes, the picture stays.
-    $brings = (new SetScene('cast', new Scene('break', 'Break', ['source-3'], ['screen'])))->applyTo($rig);
-    expect(sceneCauses($brings)['Game (Source 2) goes with the picture Game screen, which is in the scene Break'][0])
-        ->toBe('Let Game (Source 2) stand in scenes by itself, not in Break');
+    $brings = (new SetScene('cast', new Scene('break', 'Interval', ['source-3'], ['screen'])))->applyTo($rig);
+    expect(sceneCauses($brings)['Wheel (Source 2) goes with the picture Wheel on the screen, which is in the scene Interval'][0])
+        ->toBe('Let Wheel (Source 2) stand in scenes by itself, not in Interval');
     foreach ([$lacks, $brings] as $wrong) {
         foreach ((new Diagnosis(new Hearings($wrong)))->causes()[0]->cures as $cure) {
             expect(sceneCauses($cure->applyTo($wrong)))->toBe([]);
@@ -212,7 +212,7 @@ it('names a picture that is not shown as the cause, and cures it by itself or wi
 it('says what is changed of pictures, and refuses what does not fit', function () {
     $rig = pictureDraft()->make();
     $set = new SetPicture('cast', new Picture('hall', 'Hall', Milliseconds::of(40), 'source-3'));
-    expect($set->words($rig))->toBe('Broadcast program: picture Hall added, 40.0 ms late, its sound is Music (Source 3)')
+    expect($set->words($rig))->toBe('Broadcast program: picture Hall added, 40.0 ms late, its sound is Band (Source 3)')
         ->and((new RigDifference($rig, $set->applyTo($rig)))->lines())->toBe(['Places and units' => [$set->words($rig)]])
         ->and((new RemovePicture('cast', 'camera'))->words($rig))->toBe('Broadcast program: picture Camera removed')
         ->and((new DocumentReader)->read((new DocumentWriter)->write($set->applyTo($rig))))->toEqual($set->applyTo($rig));

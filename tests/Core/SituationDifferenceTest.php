@@ -32,15 +32,16 @@ it('compares two situations that both differ from the base', function () {
 });
 
 it('tells both sides of an exclusive selector', function () {
-    expect(difference('starters/console-party', 'party', 'no-party')->changes)
-        ->toBe(['Capture card: HDMI sound → To computer on', 'Capture card: Analog → To computer off']);
+    $draft = Draft::from(dirname(__DIR__, 2).'/resources/starters/bell-tower.json')->situation('picture', ['card/picture-1>usb-out' => ['on' => true]]);
+    expect((new SituationDifference($draft->hear('ringing'), $draft->hear('picture')))->changes)
+        ->toBe(['Capture card: Picture sound 1 → To the computer on', 'Capture card: Line → To the computer off']);
 });
 
 it('says for whom what is heard changes', function () {
     $pairs = array_map(fn (array $pair) => "{$pair['before']->source->id} {$pair['before']->listener->id} "
         .(int) ($pair['before']->arrivals() !== [])
-        .(int) ($pair['after']->arrivals() !== []), difference('starters/simplest-microphone', 'computer', 'console')->pairs);
-    expect($pairs)->toBe(['game viewers 10', 'console viewers 01']);
+        .(int) ($pair['after']->arrivals() !== []), difference('starters/machine-of-the-week', 'computer', 'console')->pairs);
+    expect($pairs)->toEqualCanonicalizing(['cabinet ears 10', 'cabinet viewers 10', 'console ears 01', 'console viewers 01']);
 });
 
 it('finds nothing between a situation and itself', function () {

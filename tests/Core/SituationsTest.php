@@ -180,7 +180,7 @@ it('hears a situation like another as it hears it alone, also where other wishes
             expect($told(new Hearing($builder->build($other, $near->graph), null, $near)))->toBe($told(new Hearing($builder->build($other))));
         }
     }
-})->with(['rigs/night-relay.json', 'starters/software-only.json', 'starters/two-connections.json', 'starters/tablet-and-hub.json']);
+})->with(['rigs/night-relay.json', 'starters/puppet-theatre.json', 'starters/harbour-radio.json', 'starters/night-market.json']);
 
 it('judges by the wishes of its own situation what sounds like in the one beside it', function () {
     $rig = Draft::inside([], [['tone', 'ear']])->situation('quiet', [])->with(function (array $d) {

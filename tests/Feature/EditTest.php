@@ -434,7 +434,7 @@ it('answers a page that sends by itself with the page drawn anew, and with no ot
 ]);
 
 it('says what a change breaks in situations that the page does not show', function () {
-    $rig = app(ImportRig::class)($this->user, shipped('starters/simplest-headset.json'));
+    $rig = app(ImportRig::class)($this->user, shipped('starters/lighthouse-log.json'));
     $make = fn (string $shown, array $fields) => $this->actingAs($this->user)
         ->postJson("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'on-air'],
             ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation={$shown}"])->assertOk()->json('said');

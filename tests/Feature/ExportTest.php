@@ -288,7 +288,7 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
 
 it('says on the catalogue why a model can\'t go to a place, and changes nothing', function () {
     $user = User::factory()->create();
-    $rig = app(ImportRig::class)($user, shipped('starters/simplest-headset.json'));
+    $rig = app(ImportRig::class)($user, shipped('starters/lighthouse-log.json'));
     $this->actingAs($user)->from('/catalogue')->post('/catalogue', ['model' => 'laptop', 'to' => "{$rig->id}:laptop"])
         ->assertRedirect('/catalogue')->assertSessionHasErrors('to');
     expect($rig->fresh()->revision)->toBe(1);
@@ -298,7 +298,7 @@ it('says on the catalogue why a model can\'t go to a place, and changes nothing'
 
 it('leads back to the history where the revision of a book can\'t be read', function () {
     $user = User::factory()->create();
-    $rig = app(ImportRig::class)($user, shipped('starters/simplest-headset.json'));
+    $rig = app(ImportRig::class)($user, shipped('starters/lighthouse-log.json'));
     $this->actingAs($user)->post('/catalogue', ['model' => 'webcam', 'to' => "{$rig->id}:desk"]);
     $rig->revisions()->where('number', 1)->update(['document' => '{}']);
     $this->get("/rigs/{$rig->id}/book?revision=1")->assertRedirect("/rigs/{$rig->id}/history");

@@ -8,7 +8,7 @@ use App\Rigs\StoredRig;
 
 beforeEach(function () {
     $this->owner = User::factory()->create();
-    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/system-plays-console.json'));
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/tram-depot.json'));
     $this->edit = fn (array $fields) => $this->actingAs($this->owner)
         ->post("/rigs/{$this->rig->id}/edits", [...$fields, 'revision' => $this->rig->fresh()->revision]);
     $this->now = fn () => StoredRig::load($this->rig->fresh());
@@ -105,7 +105,7 @@ it('says how sure something is, proves it, and shows what hangs on it', function
 });
 
 it('sets a named setting in the base and in a situation, and a fader by what is printed at it', function () {
-    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/console-party.json'));
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/party-booth.json'));
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Voices alone'])->assertSessionHasNoErrors();
     expect(($this->now)()->units['console']->values)->toBe(['headset-sound' => 'Voices alone']);
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Everything', 'situation' => 'no-party'])
@@ -128,7 +128,7 @@ it('sets a named setting in the base and in a situation, and a fader by what is 
 });
 
 it('says which picks a mode breaks, and shows what it keeps out of the list', function () {
-    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/software-only.json'));
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/puppet-theatre.json'));
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/recipes?select=unit:soft")->assertOk()
         ->assertSee('Would break at One: Call program: Microphone (Software Mixer Call feed); Call program: Speaker (Voices in)')
         ->assertDontSee('Would break at Two');
@@ -142,7 +142,7 @@ it('says which picks a mode breaks, and shows what it keeps out of the list', fu
 });
 
 it('shows the channels of a device side by side, on the page and in the book', function () {
-    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/two-xlr-tracks.json'));
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/hall-of-mirrors.json'));
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSeeInOrder(['Printed at Interface', 'In 4', 'Recorder: Input 2', 'Optical in, left']);
     $this->get("/rigs/{$this->rig->id}/exports/markdown")->assertOk()->assertSee('| 4 | In 4 | Recorder: Input 2 |', false);
 });

@@ -36,7 +36,7 @@ beforeEach(function () {
 });
 
 it('lets a track take channels of the program\'s device, and no device of its own', function () {
-    ($this->open)('starters/one-device.json');
+    ($this->open)('starters/oral-history.json');
     ($this->edit)(['edit' => 'pick', 'unit' => 'work', 'point' => 'track-2', 'device' => 'program', 'channels' => '1'])->assertSessionHasNoErrors();
     expect(($this->now)()->picks['work/track-2']->channels)->toBe([1])->and(($this->now)()->picks['work/track-2']->device)->toBeNull();
     // Without a word on channels it has as many as it is wide, from the first.
@@ -49,7 +49,7 @@ it('lets a track take channels of the program\'s device, and no device of its ow
 });
 
 it('opens a device for one program alone, tells who holds it, and takes further devices', function () {
-    ($this->open)('starters/one-device.json');
+    ($this->open)('starters/oral-history.json');
     ($this->edit)(['edit' => 'pick-opens', 'unit' => 'work', 'point' => 'device', 'mode' => 'exclusive'])->assertSessionHasNoErrors();
     expect(($this->now)()->picks['work/device']->mode?->value)->toBe('exclusive');
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('Recording program has this device for itself: nothing comes through.');
@@ -66,7 +66,7 @@ it('opens a device for one program alone, tells who holds it, and takes further 
 });
 
 it('hides a device, sets its processing, and leaves both where a form does not name them', function () {
-    ($this->open)('starters/one-device.json');
+    ($this->open)('starters/oral-history.json');
     $device = ['edit' => 'device', 'computer' => 'pc', 'device' => 'cable/out', 'name' => 'Guest', 'enabled' => '1'];
     ($this->edit)([...$device, 'unlisted' => 'hidden', 'with_processing' => '1', 'processing' => ['mono', 'automatic-level']])->assertSessionHasNoErrors();
     $set = ($this->now)()->devices[2];
@@ -79,7 +79,7 @@ it('hides a device, sets its processing, and leaves both where a form does not n
 });
 
 it('plugs a lead in last, in the base and in a situation, and takes it back', function () {
-    ($this->open)('starters/tablet-and-hub.json');
+    ($this->open)('starters/night-market.json');
     ($this->edit)(['edit' => 'plug-last', 'cable' => 'w-06', 'situation' => 'hold'])->assertSessionHasNoErrors();
     ($this->edit)(['edit' => 'plug-last', 'cable' => 'w-05', 'situation' => ''])->assertSessionHasNoErrors();
     expect([($this->now)()->base()->plugged, ($this->now)()->situations['hold']->plugged])->toBe([['w-06', 'w-05'], ['w-06']]);
@@ -127,7 +127,7 @@ it('lists every feed with the sounds that it carries, and the points of the unit
 });
 
 it('lets an output follow another, copies a recipe, links levels and solos, by the forms of Recipes', function () {
-    ($this->open)('starters/solo-and-rules.json');
+    ($this->open)('starters/guided-evening.json');
     ($this->edit)(['edit' => 'follow', 'unit' => 'desk', 'point' => 'guests', 'of' => 'main', 'with_fader' => '1', 'with_except' => '1', 'except' => ['computer']])
         ->assertSessionHasNoErrors();
     expect(($this->now)()->units['desk']->follows['guests'])->toEqual(new Following('main', true, ['computer']));
@@ -158,7 +158,7 @@ it('lets an output follow another, copies a recipe, links levels and solos, by t
 });
 
 it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', function () {
-    ($this->open)('starters/dry-and-processed.json');
+    ($this->open)('starters/storm-watch.json');
     $of = fn (): array => array_map(fn ($effect) => $effect->id, ($this->now)()->units['mix']->effects);
     ($this->edit)(['edit' => 'add-effect', 'unit' => 'mix', 'point' => 'input-1', 'kind' => 'gate'])->assertSessionHasNoErrors();
     ($this->edit)(['edit' => 'add-effect', 'unit' => 'mix', 'point' => 'input-1', 'kind' => 'compressor'])->assertSessionHasNoErrors();
@@ -188,7 +188,7 @@ it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', f
 });
 
 it('adds, fills, chooses and removes scenes, and tells what each would lack', function () {
-    ($this->open)('starters/scenes.json');
+    ($this->open)('starters/quiz-night.json');
     $scenes = fn (): array => ($this->now)()->units['cast']->scenes;
     ($this->edit)(['edit' => 'add-scene', 'unit' => 'cast', 'name' => 'The end', 'like' => 'break'])->assertSessionHasNoErrors();
     expect($scenes()[3]->id)->toBe('the-end')->and($scenes()[3]->sources)->toBe(['source-3']);
@@ -218,7 +218,7 @@ it('adds, fills, chooses and removes scenes, and tells what each would lack', fu
 });
 
 it('adds, ties, shows and removes pictures', function () {
-    ($this->open)('starters/scenes.json');
+    ($this->open)('starters/quiz-night.json');
     $cast = fn () => ($this->now)()->units['cast'];
     ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'name' => 'Stage', 'delay_ms' => '33', 'sound' => 'source-3', 'tied' => '1'])->assertSessionHasNoErrors();
     // The music was in Talk and Break: the picture is there now, and brings it.
@@ -254,7 +254,7 @@ it('wishes for the balance of another listener, and for one side', function () {
 });
 
 it('gives a sound a slot of its own in the broadcast program, by one change', function () {
-    ($this->open)('starters/two-mixes.json');
+    ($this->open)('starters/puppet-theatre.json');
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=game:viewers")->assertOk()->assertSeeInOrder(['Source 2 muted', 'Source 2 fader −6.0 dB', 'Source 2 unmuted']);
     ($this->edit)(['edit' => 'own-slot', 'source' => 'game', 'listener' => 'viewers'])->assertSessionHasNoErrors();
     expect(($this->now)()->picks)->toHaveKey('cast/source-2');

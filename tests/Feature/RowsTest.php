@@ -232,6 +232,6 @@ it('holds in its rows exactly what the revision holds, whatever is done and undo
             ->and((new DocumentWriter)->write(StoredRig::load($now)))->toBe($document);
     }
     expect($made)->toBeGreaterThan(12);
-})->with(['rigs/penny-slot.json', 'starters/simplest-microphone.json', 'starters/system-plays-console.json', 'starters/console-party.json', 'starters/two-mixes.json',
-    'starters/one-device.json', 'starters/tablet-and-hub.json', 'starters/solo-and-rules.json', 'starters/dry-and-processed.json', 'starters/scenes.json'])
+})->with(['rigs/penny-slot.json', 'starters/machine-of-the-week.json', 'starters/tram-depot.json', 'starters/party-booth.json', 'starters/puppet-theatre.json',
+    'starters/oral-history.json', 'starters/night-market.json', 'starters/guided-evening.json', 'starters/storm-watch.json', 'starters/quiz-night.json'])
     ->with([3, 17, 2026]);

@@ -30,9 +30,9 @@ it('shows every starter with its picture, and opens one as a copy that is the do
         $page->assertSee((string) json_decode(shipped("starters/{$id}.json"), true)['name']);
     }
     expect(substr_count((string) $page->getContent(), 'class="small-place"'))->toBeGreaterThan(count(starterIds()));
-    $this->actingAs($user)->post('/rigs/starter', ['starter' => 'line-return'])->assertRedirect();
+    $this->actingAs($user)->post('/rigs/starter', ['starter' => 'bell-tower'])->assertRedirect();
     $rig = $user->rigs()->sole();
-    expect($rig->revisions()->sole()->document)->toBe(shipped('starters/line-return.json'));
+    expect($rig->revisions()->sole()->document)->toBe(shipped('starters/bell-tower.json'));
     // Its map is laid out already.
     $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertOk()->assertSee('W-04')->assertDontSee('Laying the map out');
     $this->actingAs($user)->post('/rigs/starter', ['starter' => '../rigs/night-relay'])->assertNotFound();
@@ -102,9 +102,9 @@ it('draws every shipped rig at every depth with nothing on top of anything, legi
 
 it('tells return paths from forward ones', function () {
     $starters = new Starters;
-    $rig = $starters->rig('two-computers-analog');
+    $rig = $starters->rig('tram-cab');
     $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('two-computers-analog')['geometry'], $map), []);
+    $drawing = new MapDrawing($map, Geometry::of($starters->layout('tram-cab')['geometry'], $map), []);
     $marked = array_filter($map->edges, fn ($edge) => $drawing->returnMarks($edge) !== []);
     foreach ($marked as $edge) {
         $points = $drawing->geometry->lines[$edge->id]['points'];
@@ -157,5 +157,5 @@ it('compares two situations on the page', function () {
 });
 
 it('keeps a starter\'s copy in the canonical form', function () {
-    expect((new DocumentWriter)->write((new Starters)->rig('panel')))->toBe(shipped('starters/panel.json'));
+    expect((new DocumentWriter)->write((new Starters)->rig('school-visit')))->toBe(shipped('starters/school-visit.json'));
 });

@@ -85,7 +85,7 @@ it('keeps the structure\'s hash while only levels change, and changes it with a 
 
         return (new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables))->structure();
     })();
-    $text = shipped('starters/line-return.json');
+    $text = shipped('starters/bell-tower.json');
     expect($structure(str_replace('"gain": 50', '"gain": 40', $text)))->toBe($structure($text))
         ->and($structure(str_replace('"to": "pc/line-in"', '"to": "pc/mic-in"', $text)))->not->toBe($structure($text))
         ->and($structure(str_replace('"label": "W-04"', '"label": "A much longer label"', $text)))->not->toBe($structure($text));
@@ -93,10 +93,10 @@ it('keeps the structure\'s hash while only levels change, and changes it with a 
 
 it('marks with a pen the lines that a sound passes, and where it ends', function () {
     $starters = new Starters;
-    $rig = $starters->rig('line-return');
+    $rig = $starters->rig('bell-tower');
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation()));
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('line-return')['geometry'], $map),
+    $drawing = new MapDrawing($map, Geometry::of($starters->layout('bell-tower')['geometry'], $map),
         ['coral' => $hearing->pair('voice', 'track')->arrivals(), 'sky' => $hearing->pair('caller', 'me')->arrivals()]);
     expect($drawing->edgePens)
         ->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Sky], 'cable:w-03' => [Pen::Sky],
@@ -167,7 +167,7 @@ it('writes what is chosen into every address, and nothing that is usual', functi
 
 it('takes a geometry only if it fits, whatever a browser sends', function (mixed $data) {
     $starters = new Starters;
-    $rig = $starters->rig('simplest-headset');
+    $rig = $starters->rig('lighthouse-log');
     expect(Geometry::of($data, new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables)))->toBeNull();
 })->with([
     [null], ['text'], [[]], [['width' => -1, 'height' => 1, 'boxes' => [], 'edges' => []]], [['width' => 1, 'height' => 1, 'boxes' => 'x',

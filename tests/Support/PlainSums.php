@@ -203,7 +203,9 @@ final class PlainSums
         foreach ($model['points'] as $point) {
             $at = "{$id}/{$point['id']}";
             $set = $this->set[$at] ?? [];
-            $gain = $this->isMuted($id, $model, $point) || $this->isOutOfScene($id, $point) ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
+            $isShut = $this->isMuted($id, $model, $point) || $this->isOutOfScene($id, $point)
+                || $this->bySetting($id, $model, 'point', $point['id']) === false;
+            $gain = $isShut ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
             $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
             // One way through the effects that are on, and one for each mix that leaves some out.
@@ -237,6 +239,7 @@ final class PlainSums
             $group = $said['group'] ?? null;
             $isOn = $group === null || ! array_key_exists($group, $chosen) ? $set['on'] ?? $said['on'] ?? true
                 : $chosen[$group] === ($said['choice'] ?? $saidKey);
+            $isOn = $this->bySetting($id, $model, 'route', $key) ?? $isOn;
             $isOn = $this->byRule($id, $model, $key) ?? $isOn;
             $soloed = $this->soloedInto($id, $model, $route['to']);
             $isOn = $soloed === [] ? $isOn : isset($soloed[$route['from']]);
@@ -253,6 +256,27 @@ final class PlainSums
                     $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
             }
         }
+    }
+
+    /**
+     * What the named settings that stand somewhere say of a route or a point; null where none does.
+     *
+     * @param  array<string, mixed>  $model
+     */
+    private function bySetting(string $id, array $model, string $kind, string $key): ?bool
+    {
+        $says = null;
+        foreach ($model['settings'] ?? [] as $setting) {
+            $value = $this->units[$id]['settings']['values'][$setting['id']] ?? null;
+            foreach ($this->situation['settings'] ?? [] as $one) {
+                $value = $one['unit'] === $id && $one['setting'] === $setting['id'] ? $one['value'] : $value;
+            }
+            foreach ($setting['effects'] ?? [] as $effect) {
+                $says = $value !== null && $effect['value'] === $value && ($effect[$kind] ?? null) === $key ? $effect['on'] : $says;
+            }
+        }
+
+        return $says;
     }
 
     /** @param  array<string, mixed>  $point */

@@ -67,7 +67,7 @@ final class Rebuilt
                 [$key, $made] = $catalogue[$called];
                 if ($size !== '') {
                     $made = Draft::sized($key, self::counts($made['grows'], explode(', ', $size)));
-                    $key .= '-'.Naming::id($size, []);
+                    $key .= '-'.dechex(crc32($size));
                 }
                 $this->models[$key] = $this->data['models'][$key] = $made;
                 $unit = Naming::id($name, array_values($this->units));
