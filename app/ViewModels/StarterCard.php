@@ -32,7 +32,7 @@ final readonly class StarterCard
     /** @return list<self> */
     private static function read(Starters $starters): array
     {
-        return array_map(function (string $id) use ($starters): self {
+        $cards = array_map(function (string $id) use ($starters): self {
             // Of a shipped document, which tests read as a whole, its head is enough here.
             $document = json_decode($starters->text($id), true, flags: JSON_THROW_ON_ERROR);
 
@@ -45,5 +45,9 @@ final readonly class StarterCard
                 $starters->layout($id)['geometry'] ?? null,
             );
         }, $starters->ids());
+        // The simplest first.
+        usort($cards, fn (self $one, self $other) => [$one->units, $one->name] <=> [$other->units, $other->name]);
+
+        return $cards;
     }
 }

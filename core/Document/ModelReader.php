@@ -607,7 +607,7 @@ final class ModelReader
     private function growth(Fields $growth): ?Growth
     {
         $id = $growth->id('id');
-        $label = $growth->text('label', Bounds::JACK_COLOUR, needed: true);
+        $label = $growth->text('label', $this->version < 3 ? Bounds::JACK_COLOUR : Bounds::SHORT_NAME, needed: true);
         $least = $growth->whole('least', 0, Growth::MOST, needed: true);
         $most = $growth->whole('most', 1, Growth::MOST, needed: true);
         $parts = [];

@@ -137,6 +137,14 @@ final readonly class EquipmentModel
         return implode(', ', array_map(fn (Growth $growth) => Count::of($growth->count($this), $growth->label), $this->grows));
     }
 
+    /** What it can have more or fewer of: "1 to 16 microphones, 1 to 8 stereo lines"; empty where it is of one size. */
+    public function sizes(): string
+    {
+        $least = fn (Growth $growth): int => max(1, $growth->least);
+
+        return implode(', ', array_map(fn (Growth $one) => "{$least($one)} to ".Count::of($one->most, $one->label), $this->grows));
+    }
+
     public function isProgram(): bool
     {
         return $this->family->isProgram();

@@ -62,3 +62,29 @@ it('points at what is wrong with a model', function () {
         ->toThrow(InvalidRig::class, '/models/odd/routes/0/to');
     expect(fn () => Catalogue::of(['odd' => '{"name": "Odd", "family": "toaster"}']))->toThrow(InvalidDocument::class, '/odd/family');
 });
+
+it('says of every label of a model where its words come from', function () {
+    // Each label without its number, part by part: "Mute, Mic 2" is "Mute" and "Mic".
+    $parts = fn (string $label): array => array_filter(array_map(
+        fn (string $part) => trim((string) preg_replace(['/\b\d+(\.\d+)?\b/', '/\s+/'], ['', ' '], $part)), (array) preg_split('/, | · /', $label)));
+    $listed = [];
+    $page = (string) preg_replace('/\s+/', ' ', (string) file_get_contents(dirname(__DIR__, 2).'/docs/decisions/names.md'));
+    preg_match_all('/`([^`]+)`/', $page, $listed);
+    $used = [];
+    foreach (wholeCatalogue()->models as $model) {
+        $labels = array_map(fn ($one) => $one->label, [...array_values($model->sockets), ...array_values($model->points), ...array_values($model->settings),
+            ...array_values($model->meters), ...array_values($model->lamps), ...array_values($model->rules), ...array_values($model->grows)]);
+        foreach ($model->settings as $setting) {
+            array_push($labels, ...$setting->choices, ...[$setting->made->path ?? '']);
+        }
+        foreach ($model->meters as $meter) {
+            array_push($labels, ...array_column($meter->zones, 0));
+        }
+        array_push($labels, $model->made->path ?? '', ...array_map(fn ($need) => $need->system, $model->runsOn));
+        $used = [...$used, ...array_merge(...array_map($parts, $labels))];
+    }
+    $used = array_values(array_unique($used));
+    expect(array_values(array_diff($used, $listed[1])))->toBe([])
+        // And nothing is listed that no model has any more; two names are of code.
+        ->and(array_values(array_diff($listed[1], $used, ['system_name', 'widens'])))->toBe([]);
+});

@@ -56,8 +56,8 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'Desk mixer: Computer → Main on in Break'],
         'a mute' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'], 'Desk mixer: Mic 1 muted'],
         'a fader' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-4.5'], 'Desk mixer: Mic 1 fader −4.5 dB'],
-        'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/analog'],
-            'W-35: Line out · green of Broadcast computer to Analog in of Capture card'],
+        'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/line'],
+            'W-35: Line out · green of Broadcast computer to Line in of Capture card'],
         'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
         'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/played-1'],
             'Donation chimes: Chimes uses Chimes in'],
@@ -115,14 +115,14 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'cables' => [['cable' => 'w-04', 'label' => 'W-04', 'from' => 'Desk mixer · Phones', 'to' => 'Headphones · Plug',
                 'type' => 'trs',
                 'length' => '3.5', 'colour' => 'red', 'owned' => '1'],
-                ['cable' => '', 'label' => 'X-1', 'from' => 'Broadcast computer · Line out · green', 'to' => 'card/analog', 'type' => '',
+                ['cable' => '', 'label' => 'X-1', 'from' => 'Broadcast computer · Line out · green', 'to' => 'card/line', 'type' => '',
                     'length' => '1.5', 'colour' => '', 'owned' => '0']]],
-            'W-04: 3.5 m, red; W-35: Line out · green of Broadcast computer to Analog in of Capture card; W-35: is labelled X-1 now, '
+            'W-04: 3.5 m, red; W-35: Line out · green of Broadcast computer to Line in of Capture card; W-35: is labelled X-1 now, '
             .'1.5 m, to buy'],
         'a device' => [['edit' => 'device', 'computer' => 'cast-pc', 'device' => 'card/usb/rec', 'name' => 'Rally picture',
             'enabled' => '1',
             'roles' => ['recording'], 'rate_hz' => '48000', 'bits' => '16', 'driver_mode' => 'shared'],
-            'Broadcast computer: Capture Card Audio renamed to Rally picture, default for recording, 48000 Hz 16 bits, shared driver mode'],
+            'Broadcast computer: Capture card with line in renamed to Rally picture, default for recording, 48000 Hz 16 bits, shared driver mode'],
         'channels of a pick' => [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1'],
             'Clip recorder: Input 1 uses Desk programme, channel 1'],
         'the start order' => [['edit' => 'start-order', 'place' => 'sim', 'programs' => 'mic-relay,game'],
@@ -137,7 +137,7 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'Software mixer does not run in Break'],
         'a default that is another in a situation' => [['edit' => 'default', 'situation' => 'off', 'computer' => 'cast-pc',
             'direction' => 'recording', 'role' => 'recording', 'device' => 'card/usb/rec'],
-            'Broadcast computer: the default recording device is Capture Card Audio in Off'],
+            'Broadcast computer: the default recording device is Capture card with line in in Off'],
         'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
         'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
         'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
@@ -307,7 +307,7 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'add-unit', 'model' => 'laptop', 'place' => 'sim', 'name' => 'X'], 'edit', 'has its computer already'],
     [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'mixer/usb/rex'], 'device', 'no such device'],
     [['edit' => 'add-source', 'name' => 'X', 'at' => 'mixer/main'], 'edit', 'is no origin'],
-    [['edit' => 'plug', 'from' => 'mixer/optical', 'to' => 'card/analog'], 'edit', 'has W-07 in it'],
+    [['edit' => 'plug', 'from' => 'mixer/optical', 'to' => 'card/line'], 'edit', 'has W-07 in it'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'corner-monitor/hdmi-2'], 'edit', 'No cable has'],
     [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => ''], 'to', 'Choose the socket'],
     [['edit' => 'add-source', 'name' => 'Music', 'kind' => 'music'], 'name', 'There is a Music already. Is this "Music 2"?'],
@@ -436,16 +436,16 @@ it('answers a page that sends by itself with the page drawn anew, and with no ot
 it('says what a change breaks in situations that the page does not show', function () {
     $rig = app(ImportRig::class)($this->user, shipped('starters/lighthouse-log.json'));
     $make = fn (string $shown, array $fields) => $this->actingAs($this->user)
-        ->postJson("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'on-air'],
+        ->postJson("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'reading'],
             ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation={$shown}"])->assertOk()->json('said');
-    // The game's source is muted in the base; the pause is shown, and has no mute of its own there.
-    expect($make('pause', ['edit' => 'point', 'unit' => 'broadcast-program', 'point' => 'source-2', 'mute' => '1']))
-        ->toContain('Lost for Viewers: Game.')->toContain('Not as wished now in On air: Game at Viewers.');
+    // The weather's source is muted in the base; listening is shown, and has no mute of its own there.
+    expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']))
+        ->toContain('Lost for Weather track: Sea weather.')->toContain('Not as wished now in Reading the log: Sea weather at Weather track.');
     // Already broken, so not told again; and nothing is told of what is as it was.
-    expect($make('pause', ['edit' => 'point', 'unit' => 'broadcast-program', 'point' => 'source-2', 'fader' => '-3']))
+    expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'fader' => '-3']))
         ->not->toContain('Not as wished now');
-    expect($make('on-air', ['edit' => 'wish', 'source' => 'game', 'listener' => 'me', 'want' => 'must-not', 'situation' => '']))
-        ->toContain('Not as wished now in Pause: Game at Me.');
+    expect($make('reading', ['edit' => 'wish', 'source' => 'weather', 'listener' => 'ears', 'want' => 'must-not', 'situation' => '']))
+        ->toContain('Not as wished now in Listening only: Sea weather at Keeper.');
 });
 
 it('says everything that is wrong in the cable table at once, by row and column, and changes nothing', function () {

@@ -43,7 +43,7 @@ it('writes every form without a database', function () {
     expect(($this->export)('document'))->toBe(shipped('rigs/night-relay.json'));
     expect(($this->export)('cables-csv'))->toContain("W-02,Presenter's desk,Line booster,Out,\"XLR, male\"")
         ->and(substr_count(($this->export)('cables-csv'), "\r\n"))->toBe(35);
-    expect(($this->export)('devices-csv'))->toContain('Broadcast computer,Desk Mixer,Desk programme,recording,2,recording,Desk mixer,48000,24');
+    expect(($this->export)('devices-csv'))->toContain('Broadcast computer,Eight-input desk,Desk programme,recording,2,recording,Desk mixer,48000,24');
     expect(($this->export)('markdown'))->toStartWith("# Night relay at the pier arcade\n")->toContain('## Cable schedule');
 });
 
@@ -220,7 +220,7 @@ it('takes a CSV file of cables in: columns are mapped, all is shown before, and 
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
     $this->actingAs($user)->get("/rigs/{$rig->id}/import-cables")->assertOk()->assertDontSee('Which column is what');
-    $csv = "Name,A,B,C,D\nIN-1,Broadcast computer,Line out · green,Capture card,Analog in\nIN-2,Nobody,x,y,z\n";
+    $csv = "Name,A,B,C,D\nIN-1,Broadcast computer,Line out · green,Capture card,Line in\nIN-2,Nobody,x,y,z\n";
     $file = UploadedFile::fake()->createWithContent('cables.csv', $csv);
     $this->post("/rigs/{$rig->id}/import-cables", ['file' => $file])->assertOk()->assertSee('Say which column is: From unit, From socket, To unit, To socket.');
     $columns = ['label' => '0', 'from_unit' => '1', 'from_socket' => '2', 'to_unit' => '3', 'to_socket' => '4'];
@@ -289,17 +289,17 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
 it('says on the catalogue why a model can\'t go to a place, and changes nothing', function () {
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('starters/lighthouse-log.json'));
-    $this->actingAs($user)->from('/catalogue')->post('/catalogue', ['model' => 'laptop', 'to' => "{$rig->id}:laptop"])
+    $this->actingAs($user)->from('/catalogue')->post('/catalogue', ['model' => 'laptop', 'to' => "{$rig->id}:room"])
         ->assertRedirect('/catalogue')->assertSessionHasErrors('to');
     expect($rig->fresh()->revision)->toBe(1);
-    $this->post('/catalogue', ['model' => 'webcam', 'to' => "{$rig->id}:desk"])->assertSessionHasNoErrors();
+    $this->post('/catalogue', ['model' => 'webcam', 'to' => "{$rig->id}:lamp"])->assertSessionHasNoErrors();
     expect($rig->fresh()->revision)->toBe(2);
 });
 
 it('leads back to the history where the revision of a book can\'t be read', function () {
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('starters/lighthouse-log.json'));
-    $this->actingAs($user)->post('/catalogue', ['model' => 'webcam', 'to' => "{$rig->id}:desk"]);
+    $this->actingAs($user)->post('/catalogue', ['model' => 'webcam', 'to' => "{$rig->id}:lamp"]);
     $rig->revisions()->where('number', 1)->update(['document' => '{}']);
     $this->get("/rigs/{$rig->id}/book?revision=1")->assertRedirect("/rigs/{$rig->id}/history");
 });

@@ -37,7 +37,7 @@ it('sets a level in a situation, and takes it back there', function () {
     expect(($this->now)()->situations['pause']->levels)->toHaveCount(1);
     ($this->edit)(['edit' => 'system-level', 'situation' => 'on-air', 'computer' => 'pc', 'device' => 'pc/line-out/out', 'db' => '-20'])
         ->assertSessionHasErrors('situation');
-    $this->get("/rigs/{$this->rig->id}/situations?situation=pause")->assertOk()->assertSee('Computer: Console muted');
+    $this->get("/rigs/{$this->rig->id}/situations?situation=pause")->assertOk()->assertSee('Depot computer: Recordings muted');
 });
 
 it('sets a program\'s level in the system, and keeps it when another device is picked', function () {
@@ -111,8 +111,8 @@ it('sets a named setting in the base and in a situation, and a fader by what is 
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Everything', 'situation' => 'no-party'])
         ->assertSessionHasNoErrors();
     expect(($this->now)()->situations['no-party']->settings[0]->value)->toBe('Everything');
-    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:console")->assertOk()->assertSee('Headset socket carries')->assertSee('Settings, Sound, Headset');
-    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('The headset plays Everything');
+    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:console")->assertOk()->assertSee('Headsets play')->assertSee('Sound');
+    $this->get("/rigs/{$this->rig->id}/situations")->assertOk()->assertSee('Headsets play Everything');
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => ''])->assertSessionHasNoErrors();
     expect(($this->now)()->units['console']->values)->toBe([]);
     ($this->edit)(['edit' => 'value', 'unit' => 'console', 'setting' => 'headset-sound', 'value' => 'Nothing'])->assertSessionHasErrors('value');
@@ -128,21 +128,22 @@ it('sets a named setting in the base and in a situation, and a fader by what is 
 });
 
 it('says which picks a mode breaks, and shows what it keeps out of the list', function () {
-    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/puppet-theatre.json'));
-    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/recipes?select=unit:soft")->assertOk()
-        ->assertSee('Would break at One: Call program: Microphone (Software Mixer Call feed); Call program: Speaker (Voices in)')
-        ->assertDontSee('Would break at Two');
-    ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'Two'])
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/repair-evening.json'));
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/recipes?select=unit:mix")->assertOk()
+        ->assertSee('Would break at One each way: Call program: Microphone (Without the caller); Call program: Speaker (Caller); Repair recorder: Input 1 (Without the caller)')
+        ->assertDontSee('Would break at Every device');
+    ($this->edit)(['edit' => 'value', 'unit' => 'mix', 'setting' => 'devices', 'value' => 'Every device'])
         ->assertSessionHas('said', fn (string $said) => ! str_contains($said, 'Not listed'));
-    ($this->edit)(['edit' => 'value', 'unit' => 'soft', 'setting' => 'virtual-devices', 'value' => 'One'])
+    ($this->edit)(['edit' => 'value', 'unit' => 'mix', 'setting' => 'devices', 'value' => 'One each way'])
         ->assertSessionHas('said', fn (string $said) => str_contains($said,
-            'Not listed any more, though picked: Call program: Microphone (Software Mixer Call feed); Call program: Speaker (Voices in).'));
+            'Not listed any more, though picked: Call program: Microphone (Without the caller); Call program: Speaker (Caller); Repair recorder: Input 1 '
+            .'(Without the caller).'));
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()
-        ->assertSee('kept out: Virtual devices is One')->assertSee('Voices in (kept out: Virtual devices is One)');
+        ->assertSee('kept out: The computer lists is One each way')->assertSee('Caller (kept out: The computer lists is One each way)');
 });
 
 it('shows the channels of a device side by side, on the page and in the book', function () {
     $this->rig = app(ImportRig::class)($this->owner, shipped('starters/hall-of-mirrors.json'));
-    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSeeInOrder(['Printed at Interface', 'In 4', 'Recorder: Input 2', 'Optical in, left']);
-    $this->get("/rigs/{$this->rig->id}/exports/markdown")->assertOk()->assertSee('| 4 | In 4 | Recorder: Input 2 |', false);
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSeeInOrder(['Printed at Interface', 'In 2 right', 'Recording program: Low (Track 2)', 'Optical in 1, left']);
+    $this->get("/rigs/{$this->rig->id}/exports/markdown")->assertOk()->assertSee('| 4 | In 2 right | Recording program: Low (Track 2) |', false);
 });

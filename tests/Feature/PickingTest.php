@@ -121,7 +121,7 @@ it('lists every feed with the sounds that it carries, and the points of the unit
     $names = new NamesPage(($this->page)('names', ['select' => 'unit:mixer']));
     $feed = array_values(array_filter($names->feeds, fn (array $one) => $one['program'] === 'Rally game' && $one['goes'] === 'takes'))[0];
     expect($feed['sounds'])->toBe('Driver voice')->and(array_column($feed['stages'], 'name'))
-        ->toBe(['Capsule', 'Microphone', 'W-09', 'Microphone', 'USB out', 'W-08', 'Driver mic', 'Chat microphone']);
+        ->toBe(['Capsule', 'Microphone', 'W-09', 'Microphone 1', 'USB out', 'W-08', 'Driver mic', 'Chat microphone']);
     expect($names->shown?->id)->toBe('mixer')->and(array_column($names->points, 'label'))->toContain('Aux 1', 'Aux 2', 'Main');
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/names?select=unit:mixer")->assertOk()->assertSee('What each feed is called, stage by stage');
 });
@@ -165,10 +165,10 @@ it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', f
     expect($of())->toBe(['noise-removal', 'compressor', 'gate', 'compressor-2']);
     ($this->edit)(['edit' => 'move-effect', 'unit' => 'mix', 'effect' => 'gate', 'earlier' => '1'])->assertSessionHasNoErrors();
     expect($of())->toBe(['noise-removal', 'gate', 'compressor', 'compressor-2']);
-    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'name' => 'Door', 'delay_ms' => '1.5', 'db' => '-2', 'with_off_for' => '1', 'off_for' => ['ears']])
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'name' => 'Door', 'delay_ms' => '1.5', 'db' => '-2', 'with_off_for' => '1', 'off_for' => ['mix-1']])
         ->assertSessionHasNoErrors();
     $gate = ($this->now)()->units['mix']->effect('gate');
-    expect([$gate->label(), $gate->delay?->number(), $gate->db?->number(), $gate->offFor])->toBe(['Door', 1.5, -2, ['ears']]);
+    expect([$gate->label(), $gate->delay?->number(), $gate->db?->number(), $gate->offFor])->toBe(['Door', 1.5, -2, ['mix-1']]);
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'with_off_for' => '1', 'off_for' => ['nowhere']])->assertSessionHasErrors('off_for');
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'delay_ms' => '5001'])->assertSessionHasErrors('delay_ms');
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'none'])->assertSessionHasErrors('effect');
@@ -176,15 +176,15 @@ it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', f
     ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '1', 'situation' => 'plain'])->assertSessionHasNoErrors();
     expect(($this->now)()->units['mix']->effect('gate')->on)->toBeFalse()->and(($this->now)()->situations['plain']->effects)->toHaveCount(3);
     $this->get("/rigs/{$this->rig->id}/recipes?select=unit:mix")->assertOk()->assertSee('4 effects')->assertSee('bypassed');
-    $this->get("/rigs/{$this->rig->id}/situations?situation=plain")->assertOk()->assertSee('Software mixer: Noise removal of Voice (Input 1) bypassed');
+    $this->get("/rigs/{$this->rig->id}/situations?situation=plain")->assertOk()->assertSee('Software mixer: Noise removal of Warden (Input 1) bypassed');
     ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '', 'situation' => 'plain'])->assertSessionHasNoErrors();
     ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => ''])->assertSessionHasErrors('on');
     ($this->edit)(['edit' => 'remove-effect', 'unit' => 'mix', 'effect' => 'noise-removal'])->assertSessionHasNoErrors();
     expect(($this->now)()->situations['plain']->effects)->toHaveCount(1)->and($of())->toBe(['gate', 'compressor', 'compressor-2']);
     ($this->edit)(['edit' => 'add-effect', 'unit' => 'mic', 'point' => 'mic', 'kind' => 'gate'])->assertSessionHasErrors();
 
-    ($this->edit)(['edit' => 'mark-wish', 'source' => 'music', 'listener' => 'me', 'treatment' => 'processed'])->assertSessionHasNoErrors();
-    $this->get("/rigs/{$this->rig->id}/wishes?pair=music:me")->assertOk()->assertSee('arrives dry, and should be processed');
+    ($this->edit)(['edit' => 'mark-wish', 'source' => 'music', 'listener' => 'ears', 'treatment' => 'processed'])->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=music:ears")->assertOk()->assertSee('arrives dry, and should be processed');
 });
 
 it('adds, fills, chooses and removes scenes, and tells what each would lack', function () {
@@ -208,13 +208,13 @@ it('adds, fills, chooses and removes scenes, and tells what each would lack', fu
     ($this->edit)(['edit' => 'remove-scene', 'unit' => 'cast', 'scene' => 'the-end'])->assertSessionHasNoErrors();
     expect($scenes())->toHaveCount(3)->and(($this->now)()->situations['talk']->scenes)->toBe([]);
 
-    // Playing wants voice and game: Talk would lack the game, Break both.
+    // A round wants the quizmaster and the wheel: the talk would lack the wheel, the interval both.
     $table = SceneTable::all(($this->page)('tracks'))['cast'];
     expect(array_map(fn (array $row) => [$row['scene']->name, $row['isShown'], $row['lacks'], $row['doubles']], $table->scenes))
-        ->toBe([['Game', true, [], []], ['Talk', false, ['Game'], []], ['Break', false, ['Voice', 'Game'], []]]);
+        ->toBe([['Round', true, [], []], ['Talk', false, ['Wheel'], []], ['Interval', false, ['Quizmaster', 'Wheel'], []]]);
     expect(array_map(fn (array $row) => [$row['point']->id, $row['in'], $row['always']], $table->rows)[0])
-        ->toBe(['source-1', ['game' => true, 'talk' => true, 'break' => false], false]);
-    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('lacks Voice, Game');
+        ->toBe(['source-1', ['round' => true, 'talk' => true, 'break' => false], false]);
+    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('lacks Quizmaster, Wheel');
 });
 
 it('adds, ties, shows and removes pictures', function () {
@@ -223,14 +223,14 @@ it('adds, ties, shows and removes pictures', function () {
     ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'name' => 'Stage', 'delay_ms' => '33', 'sound' => 'source-3', 'tied' => '1'])->assertSessionHasNoErrors();
     // The music was in Talk and Break: the picture is there now, and brings it.
     expect($cast()->picture('stage')?->isTied)->toBeTrue()->and($cast()->scene('break')?->pictures)->toBe(['stage'])->and($cast()->scene('break')?->sources)->toBe([]);
-    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'game', 'point' => 'source-3', 'in' => '1'])->assertSessionHasErrors('point');
+    ($this->edit)(['edit' => 'scene-source', 'unit' => 'cast', 'scene' => 'round', 'point' => 'source-3', 'in' => '1'])->assertSessionHasErrors('point');
     ($this->edit)(['edit' => 'sound-always', 'unit' => 'cast', 'point' => 'source-3', 'always' => '1'])->assertSessionHasErrors('point');
     ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'picture' => 'camera', 'name' => 'Camera', 'sound' => 'source-3', 'tied' => '1'])->assertSessionHasErrors('sound');
     ($this->edit)(['edit' => 'picture', 'unit' => 'cast', 'name' => 'Wall', 'sound' => 'stream'])->assertSessionHasErrors('sound');
-    ($this->edit)(['edit' => 'scene-picture', 'unit' => 'cast', 'scene' => 'game', 'picture' => 'stage', 'in' => '1'])->assertSessionHasNoErrors();
-    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('33.0 ms late, with Music')->assertSee('goes with Stage');
+    ($this->edit)(['edit' => 'scene-picture', 'unit' => 'cast', 'scene' => 'round', 'picture' => 'stage', 'in' => '1'])->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/tracks")->assertOk()->assertSee('33.0 ms late, with Band')->assertSee('goes with Stage');
     ($this->edit)(['edit' => 'remove-picture', 'unit' => 'cast', 'picture' => 'stage'])->assertSessionHasNoErrors();
-    expect($cast()->scene('game')?->sources)->toBe(['source-1', 'source-3']);
+    expect($cast()->scene('round')?->sources)->toBe(['source-1', 'source-3']);
     ($this->edit)(['edit' => 'remove-picture', 'unit' => 'cast', 'picture' => 'stage'])->assertSessionHasErrors('picture');
 });
 
@@ -255,10 +255,10 @@ it('wishes for the balance of another listener, and for one side', function () {
 
 it('gives a sound a slot of its own in the broadcast program, by one change', function () {
     ($this->open)('starters/puppet-theatre.json');
-    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=game:viewers")->assertOk()->assertSeeInOrder(['Source 2 muted', 'Source 2 fader −6.0 dB', 'Source 2 unmuted']);
-    ($this->edit)(['edit' => 'own-slot', 'source' => 'game', 'listener' => 'viewers'])->assertSessionHasNoErrors();
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=music:viewers")->assertOk()->assertSeeInOrder(['Source 2 muted', 'Source 2 uses loopback of Music in', 'Source 2 unmuted']);
+    ($this->edit)(['edit' => 'own-slot', 'source' => 'music', 'listener' => 'viewers'])->assertSessionHasNoErrors();
     expect(($this->now)()->picks)->toHaveKey('cast/source-2');
-    ($this->edit)(['edit' => 'own-slot', 'source' => 'game', 'listener' => 'viewers'])->assertSessionHasErrors('source');
+    ($this->edit)(['edit' => 'own-slot', 'source' => 'music', 'listener' => 'viewers'])->assertSessionHasErrors('source');
     ($this->edit)(['edit' => 'own-slot', 'source' => 'nobody', 'listener' => 'viewers'])->assertSessionHasErrors('source');
 });
 

@@ -141,7 +141,7 @@ it('gives every model of the catalogue a page with its sockets and insides drawn
 it('finds models by name, use, socket and family', function (string $query, string $finds, string $misses) {
     $this->actingAs(User::factory()->create())->get("/catalogue?{$query}")->assertOk()->assertSee($finds)->assertDontSee($misses);
 })->with([
-    ['q=balance+knob', 'Headset amplifier with balance knob', 'Eight-input desk'],
+    ['q=headset+knob', 'Headphone desk', 'Eight-input desk'],
     ['q=optical&family=converter', 'USB converter with optical in', 'Optical splitter'],
     ['family=isolator', 'Isolator, two channels', 'Line booster'],
     ['q=nothing-like-it', 'Nothing has all of that', 'Line booster'],

@@ -72,7 +72,7 @@ it('lets the database itself refuse what no rig can be', function (string $table
     'a unit of no model' => ['units', ['key' => 'pc'], ['model' => 'none']],
     'a pick at no point' => ['picks', ['unit' => 'tunes'], ['point' => 'none']],
     'two picks at one point' => ['picks', ['unit' => 'cast', 'point' => 'source-1'], ['point' => 'source-2']],
-    'a lane to no point' => ['model_lanes', ['model' => 'console', 'socket' => 'hdmi'], ['point' => 'none']],
+    'a lane to no point' => ['model_lanes', ['model' => 'console', 'socket' => 'picture'], ['point' => 'none']],
     'a route from no point' => ['model_routes', ['model' => 'capture-stick'], ['from' => 'none']],
     'an origin at no point' => ['source_origins', ['source' => 'voice'], ['point' => 'none']],
     'a wish for no source' => ['wishes', ['source' => 'voice', 'listener' => 'player'], ['source' => 'none']],

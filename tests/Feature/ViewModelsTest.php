@@ -75,7 +75,7 @@ it('shows at each depth what that depth is for', function () {
 it('closes a computer at the Cables depth and hangs its call on the box', function () {
     $map = new MapGraph(relayHearing()->graph, MapDepth::Cables);
     $computer = array_values(array_filter($map->plates['cast'], fn ($plate) => $plate->unit === 'cast-pc'))[0];
-    expect($computer->caption)->toBe('7 programs · 14 devices')->and(array_map(fn ($port) => $port->label, $computer->right))
+    expect($computer->caption)->toBe('7 programs · 13 devices')->and(array_map(fn ($port) => $port->label, $computer->right))
         ->toContain('Call program');
 });
 
@@ -87,7 +87,7 @@ it('keeps the structure\'s hash while only levels change, and changes it with a 
     })();
     $text = shipped('starters/bell-tower.json');
     expect($structure(str_replace('"gain": 50', '"gain": 40', $text)))->toBe($structure($text))
-        ->and($structure(str_replace('"to": "pc/line-in"', '"to": "pc/mic-in"', $text)))->not->toBe($structure($text))
+        ->and($structure(str_replace('"to": "card/line"', '"to": "pc/line-in"', $text)))->not->toBe($structure($text))
         ->and($structure(str_replace('"label": "W-04"', '"label": "A much longer label"', $text)))->not->toBe($structure($text));
 });
 
@@ -97,11 +97,12 @@ it('marks with a pen the lines that a sound passes, and where it ends', function
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation()));
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
     $drawing = new MapDrawing($map, Geometry::of($starters->layout('bell-tower')['geometry'], $map),
-        ['coral' => $hearing->pair('voice', 'track')->arrivals(), 'sky' => $hearing->pair('caller', 'me')->arrivals()]);
+        ['coral' => $hearing->pair('ringer', 'archive')->arrivals(), 'sky' => $hearing->pair('caller', 'ears')->arrivals()]);
+    // The ringer: microphone, mixer, isolator, card, computer. The caller: network, computer, mixer, headphones.
     expect($drawing->edgePens)
-        ->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Sky], 'cable:w-03' => [Pen::Sky],
-            'cable:w-02' => [Pen::Sky]])
-        ->and($drawing->ends)->toBe(['pc/line-in' => [Pen::Coral], 'phones/plug' => [Pen::Sky]])->and($drawing->isHighlighted())
+        ->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Coral], 'cable:w-07' => [Pen::Coral],
+            'cable:w-08' => [Pen::Sky], 'cable:w-06' => [Pen::Sky], 'cable:w-03' => [Pen::Sky]])
+        ->and($drawing->ends)->toBe(['pc/usb-1' => [Pen::Coral], 'head/plug' => [Pen::Sky]])->and($drawing->isHighlighted())
         ->toBeTrue();
 });
 
@@ -140,7 +141,7 @@ it('says on a sheet what passes, what is set, what each mix gets, and what a fre
     expect(collect($mixes['Main']['feeds'])->where('on', true)->pluck('from')->all())
         ->toBe(['Mic 1', 'Mic 2', 'Line 3/4', 'Line 5/6', 'Optical']);
     $sockets = collect($sheet->sockets($rig->units['card']))->keyBy('socket');
-    expect($sockets['Analog in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')
+    expect($sockets['Line in']['takes'])->toHaveKey('cast-pc/line-out')->not->toHaveKey('sim-pc/line-out')
         ->and($sockets['USB']['cables'][0]['label'])->toBe('W-16');
     $program = collect($sheet->controls($rig->units['chimes']))->first(fn (array $row) => $row['point']->id === 'sound');
     expect($program['pick']['now'])->toBe('system')->and($program['pick']['choices'])->toHaveKey('softmix/played-1')
@@ -202,7 +203,16 @@ describe('the views in which a rig is built', function () {
     });
 
     it('names an effects chain after what enters it, and says what a choice excludes', function () {
-        $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('fx', 'effects-mixer', 'room')->make();
+        // Each mix takes the microphone either as it is or behind a gate and a compressor.
+        $points = [['id' => 'microphone', 'kind' => 'strip', 'label' => 'Microphone', 'channels' => 2, 'picks' => 'recording']];
+        foreach (['gate', 'compressor'] as $id) {
+            $points[] = ['id' => $id, 'kind' => 'strip', 'label' => ucfirst($id), 'channels' => 2];
+        }
+        $points[] = ['id' => 'programme', 'kind' => 'bus', 'label' => 'Programme', 'channels' => 2, 'device' => ['direction' => 'recording']];
+        $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('fx', ['family' => 'software-mixer', 'points' => $points, 'routes' => [
+            ['from' => 'microphone', 'to' => 'gate'], ['from' => 'gate', 'to' => 'compressor'],
+            ['from' => 'microphone', 'to' => 'programme', 'on' => false, 'group' => 'programme-mic', 'can' => ['on', 'db']],
+            ['from' => 'compressor', 'to' => 'programme', 'group' => 'programme-mic', 'can' => ['on', 'db']]]], 'room')->make();
         $graph = (new GraphBuilder($rig))->build($rig->situation());
         $recipes = new Recipes($rig->units['fx'], $graph, new Passage($graph));
         $programme = collect($recipes->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'programme');
@@ -233,7 +243,7 @@ describe('the views in which a rig is built', function () {
 
     it('lights the sockets that take the other end, and says why the others don\'t', function () {
         $joins = ($this->page)(['select' => 'socket:cast-pc/line-out', 'with' => 'card/picture-1'], 'wiring')->joins;
-        expect($joins->stands('card/analog'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')
+        expect($joins->stands('card/line'))->toBe('fits')->and($joins->stands('mixer/line-3-4'))->toBe('taken')
             ->and($joins->says('mixer/line-3-4'))->toContain('has W-11 in it')
             ->and($joins->stands('card/picture-1'))->toBe('blocked')->and($joins->says('card/picture-1'))
             ->toBe('no cable has 3.5 mm TRS at one end and HDMI at the other')

@@ -17,9 +17,10 @@ function* spots(points, width) {
         for (let along = Math.min(STEP, length / 2); along <= length - Math.min(STEP, length / 2); along += STEP) {
             const x = ax + (Math.sign(bx - ax) * along);
             const y = ay + (Math.sign(by - ay) * along);
-            // On an upright stretch a label can also hang to one side, where a plate is close on the other.
-            for (const aside of level ? [0] : [0, -1, 1]) {
-                yield { box: [x - width / 2 + aside * (width / 2 - ASIDE), y - HEIGHT / 2, width, HEIGHT], level, aside, room: Math.min(room, 60), fromMiddle: Math.abs(along - length / 2) };
+            // A label can also hang to one side of an upright stretch, or just above or below a level one, where a plate is close.
+            for (const aside of [0, -1, 1]) {
+                const [right, down] = level ? [0, aside * (HEIGHT / 2 - 1)] : [aside * (width / 2 - ASIDE), 0];
+                yield { box: [x - width / 2 + right, y - HEIGHT / 2 + down, width, HEIGHT], level, aside, room: Math.min(room, 60), fromMiddle: Math.abs(along - length / 2) };
             }
         }
     }

@@ -36,6 +36,7 @@
             @else
                 <h2>{{ $chosen->name }}</h2>
                 <p>{{ $chosen->summary }}</p>
+                @if ($chosen->grows !== []) <p>Has {{ $chosen->sizes() }}; drawn with {{ $chosen->size() }}.</p> @endif
                 @if ($catalogue->shelves !== [])
                     <form class="row-form add-to-rig" method="post" action="{{ route('catalogue.add') }}">
                         @csrf

@@ -1,0 +1,71 @@
+// Takes the pictures that docs/screenshots/pictures.json lists, each at its stated size, from a running server with a fresh seed.
+import { execFileSync } from 'node:child_process';
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const FOLDER = 'docs/screenshots';
+const pictures = JSON.parse(readFileSync(`${FOLDER}/pictures.json`, 'utf8'));
+const asked = process.argv.slice(2);
+const base = process.env.APP_URL;
+
+const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync'],
+});
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const page = await context.newPage();
+
+await page.goto(`${base}/sign-in`);
+await page.getByLabel('Email').fill('demo@hidden-wire.test');
+await page.getByLabel('Password').fill('night-relay');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('link', { name: 'Night relay at the Penny Arcade', exact: false }).first().waitFor();
+const rig = (await page.locator('a[href*="/rigs/"]').evaluateAll((links) => links.map((link) => link.getAttribute('href')), null))
+    .map((href) => href.match(/\/rigs\/(\d+)/)?.[1]).find((found) => found);
+
+/** One page as it is seen when everything on it has come. */
+const look = async ({ page: view, query = '', size = [1280, 800], theme = 'light', causes = false, book = false }) => {
+    await page.setViewportSize({ width: size[0], height: size[1] });
+    await page.addInitScript(`localStorage.setItem('theme', '"${theme}"')`);
+    await page.goto(view.startsWith('/') ? `${base}${view}${query}` : `${base}/rigs/${rig}/${view}${query}`);
+    await page.evaluate((now) => (document.documentElement.dataset.bsTheme = now), theme);
+    if (view === 'wiring') await page.locator('[data-map][data-ready]').waitFor({ timeout: 60000 });
+    if (causes) await page.getByText(/causes? for/).first().waitFor({ timeout: 60000 });
+    if (book) await page.locator('.book h2, .paper h2').first().waitFor({ timeout: 120000 });
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    return page.screenshot();
+};
+
+/** Several pictures in one, below or beside each other. */
+const joined = async (images, [width, height], beside) => {
+    await page.setViewportSize({ width, height });
+    await page.setContent(`<body style="margin:0;display:flex;flex-direction:${beside ? 'row' : 'column'};background:#f6f2e9">
+        ${images.map((image) => `<img src="data:image/png;base64,${image.toString('base64')}">`).join('')}</body>`);
+    return page.screenshot();
+};
+
+/** Maps of starters, three in a row, with their names. */
+const maps = async ([from, to], [width, height]) => {
+    const starters = readdirSync('resources/starters').filter((file) => file.endsWith('.json'))
+        .map((file) => ({ file: `resources/starters/${file}`, ...JSON.parse(readFileSync(`resources/starters/${file}`, 'utf8')) }))
+        .sort((one, other) => one.units.length - other.units.length || one.name.localeCompare(other.name)).slice(from, to);
+    const drawn = starters.map(({ file, name }) => `<figure style="margin:0"><figcaption>${name}</figcaption>
+        <img src="data:image/svg+xml;base64,${execFileSync('php', ['artisan', 'rig:export', file, '--format=svg'],
+        { maxBuffer: 1e8 }).toString('base64')}" style="width:100%;height:370px;object-fit:contain;background:#fff"></figure>`);
+    await page.setViewportSize({ width, height });
+    await page.setContent(`<body style="margin:16px;background:#f6f2e9;font:600 15px 'Barlow Semi Condensed',sans-serif;color:#1e2428">
+        <div style="display:grid;grid-template-columns:repeat(3,1fr);gap:16px">${drawn.join('')}</div></body>`);
+    return page.screenshot();
+};
+
+for (const picture of pictures.filter(({ file }) => asked.length === 0 || asked.includes(file))) {
+    const images = [];
+    for (const shot of picture.shots ?? []) images.push(await look(shot));
+    const whole = picture.starters ? await maps(picture.starters, picture.size)
+        : images.length === 1 ? images[0] : await joined(images, picture.size, picture.beside ?? false);
+    writeFileSync(`${FOLDER}/${picture.file}`, whole);
+    console.log(`  ${picture.file}`);
+}
+await browser.close();
