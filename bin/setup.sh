@@ -34,15 +34,41 @@ as_root() {
     if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
 }
 
+# node_is_new: the Node.js that answers is one that the build takes.
+node_is_new() {
+    command -v node > /dev/null && node -e 'const [major, minor] = process.versions.node.split(".").map(Number);
+        process.exit(major > 22 || (major === 22 && minor >= 12) || (major === 20 && minor >= 19) ? 0 : 1)' 2> /dev/null
+}
+
+# A Node.js that is new enough: the machine's own, else one from the npm registry in bin/node (Debian's is too old for the build).
+ensure_node() {
+    local own
+    node_is_new && return 0
+    if ! compgen -G "$ROOT/bin/node/node_modules/node-linux-*/bin/node" > /dev/null; then
+        step "Installing a newer Node.js" npm ci --prefix "$ROOT/bin/node" --no-audit --no-fund
+    fi
+    own=$(compgen -G "$ROOT/bin/node/node_modules/node-linux-*/bin" | head -n 1)
+    [ -n "$own" ] && export PATH="$own:$PATH"
+    hash -r
+    node_is_new || fail "Looking for Node.js" "Node.js 20.19 or newer is needed, and none comes for this kind of machine ($(uname -m))."
+}
+
 # Debian packages that are missing, by what they give.
 ensure_packages() {
     local want=()
-    command -v php > /dev/null || fail "Looking for PHP" "PHP 8.2 is needed: apt-get install php8.2-cli"
-    command -v composer > /dev/null || fail "Looking for Composer" "Composer is needed: apt-get install composer"
-    command -v node > /dev/null || fail "Looking for Node.js" "Node.js 20 or newer with npm is needed."
     local version extension modules
-    version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
-    modules=$(php -m)
+    if command -v php > /dev/null; then
+        version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
+        modules=$(php -m)
+        php -r 'exit(PHP_VERSION_ID >= 80200 ? 0 : 1);' || fail "Looking for PHP" "PHP 8.2 or newer is needed; this is PHP $version."
+    else
+        version=8.2
+        modules=""
+        want+=(php8.2-cli)
+    fi
+    command -v composer > /dev/null || want+=(composer)
+    # npm brings Debian's Node.js with it, which is enough to fetch a newer one.
+    command -v npm > /dev/null || want+=(npm)
     for extension in mbstring:mbstring xml:xml pdo_mysql:mysql curl:curl zip:zip gd:gd intl:intl; do
         grep -qix "${extension%%:*}" <<< "$modules" || want+=("php$version-${extension##*:}")
     done
@@ -70,7 +96,7 @@ ensure_packages() {
         step "Installing ${want[*]}" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${want[@]}"
         [ "${policy:-}" = ours ] && as_root rm -f /usr/sbin/policy-rc.d
     fi
-    return 0
+    ensure_node
 }
 
 # Composer and npm packages, when their lists changed since the last time.
@@ -112,6 +138,8 @@ ensure_env() {
         (umask 077 && sed "s/^DB_PASSWORD=.*/DB_PASSWORD=$password/" .env.example > .env)
         step "Making the application key" php artisan key:generate --force
     fi
+    # Mails that go nowhere were only logged once: now they are kept to be looked at.
+    ! grep -q '^MAIL_MAILER=log$' .env || sed -i 's/^MAIL_MAILER=log$/MAIL_MAILER=outbox/' .env
 }
 env_value() { sed -n "s/^$1=//p" .env | tail -n 1 | tr -d '"'; }
 

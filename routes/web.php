@@ -11,6 +11,7 @@ use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\OwnModelController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PictureController;
@@ -46,6 +47,7 @@ Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret'
 
 Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('logout');
+    Route::get('/outbox', OutboxController::class)->name('outbox');
     Route::controller(AccountController::class)->prefix('/account')->name('account')->group(function () {
         Route::get('/', 'show');
         Route::put('/password', 'password')->middleware('throttle:account')->name('.password');

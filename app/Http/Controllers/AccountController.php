@@ -43,7 +43,10 @@ final class AccountController
 
     public function show(Request $request): View
     {
-        return view('account.show', ['sessions' => DB::table('sessions')->where('user_id', $this->user($request)->id)->count()]);
+        return view('account.show', [
+            'sessions' => DB::table('sessions')->where('user_id', $this->user($request)->id)->count(),
+            'hasOutbox' => OutboxController::isFor($request),
+        ]);
     }
 
     public function password(Request $request): RedirectResponse

@@ -8,6 +8,7 @@
     <main class="shelf-main account-page">
         @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
         <p>{{ auth()->user()?->name }}, {{ auth()->user()?->email }}</p>
+        @if ($hasOutbox) <p><a href="{{ route('outbox') }}">Mails that would have been sent</a></p> @endif
         <section class="account-part" aria-labelledby="password-title">
             <h2 id="password-title">Password</h2>
             <form method="post" action="{{ route('account.password') }}">
