@@ -9,6 +9,7 @@ use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
 use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Message;
 use Symfony\Component\Mime\MessageConverter;
 
 /** A stand-in for a mail server: sends nothing, and keeps what would have been sent, the latest of it. */
@@ -19,7 +20,11 @@ final class OutboxTransport extends AbstractTransport
 
     protected function doSend(SentMessage $message): void
     {
-        $email = MessageConverter::toEmail($message->getOriginalMessage());
+        $original = $message->getOriginalMessage();
+        if (! $original instanceof Message) {
+            throw new \LogicException('The framework sends messages that can be read.');
+        }
+        $email = MessageConverter::toEmail($original);
         OutboxMail::query()->create([
             'to' => implode(', ', array_map(fn (Address $one) => $one->getAddress(), $email->getTo())),
             'subject' => (string) $email->getSubject(),

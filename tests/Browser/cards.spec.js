@@ -1,8 +1,8 @@
 import { test, expect } from '@playwright/test';
-import { documentOf, openStarter, rigOf, said } from './hands.js';
+import { documentOf, openSmall, rigOf, said } from './hands.js';
 
 test('a card is ticked without a network, also after it is loaded again, and sent when there is one', async ({ page, context, browser }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     const card = `/rigs/${rigOf(page)}/cards/run-down`;
     await page.goto(card);
     await expect(page.getByText('all sent')).toBeVisible();
@@ -43,7 +43,7 @@ test('a card is ticked without a network, also after it is loaded again, and sen
 });
 
 test('a step of one\'s own stands in the run-down, is moved, and keeps its time and wait', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/cards`);
     const steps = async () => (JSON.parse(await documentOf(page, rigOf(page))).steps ?? []).map(({ text }) => text);
     for (const text of ['Open the window', 'Close the window']) {
@@ -66,7 +66,7 @@ test('a step of one\'s own stands in the run-down, is moved, and keeps its time 
 });
 
 test('a reason is written where a unit is, and read on the map', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
     await page.getByText('Write a reason').click();
@@ -79,7 +79,7 @@ test('a reason is written where a unit is, and read on the map', async ({ page }
 });
 
 test('two revisions stand beside each other, with what became of each part', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
     await page.getByLabel('Name', { exact: true }).first().fill('Old headset');

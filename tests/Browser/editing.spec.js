@@ -1,22 +1,22 @@
 import { test, expect } from '@playwright/test';
-import { noViolations, openStarter, said } from './hands.js';
+import { noViolations, openSmall, openStarter, said } from './hands.js';
 
 test('a cable comes out and goes in again, and the hearing follows', async ({ page }) => {
-    const rig = await openStarter(page, "The mixer's line output comes back");
+    const rig = await openStarter(page, 'Bells of the tower');
     await page.goto(`/rigs/${rig}/wiring?select=cable:w-04`);
     await page.getByRole('button', { name: 'Unplug W-04' }).click();
     await expect(said(page)).toContainText('Unplugged W-04');
-    await expect(page.getByRole('link', { name: /3 not as wished/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /6 not as wished/ })).toBeVisible();
     // By hand, from the mixer's sheet.
     await page.goto(`/rigs/${rig}/wiring?select=unit:mix`);
-    await page.getByLabel('Other end of Line out').selectOption({ label: 'Line in · blue of Computer' });
-    await page.getByRole('button', { name: 'Plug Line out' }).click();
-    await expect(said(page)).toContainText('W-06: Line out of USB mixer to Line in · blue of Computer');
+    await page.getByLabel('Other end of Send 1').selectOption({ label: 'In of Isolator' });
+    await page.getByRole('button', { name: 'Plug Send 1' }).click();
+    await expect(said(page)).toContainText('W-09: Send 1 of Tower mixer to In of Isolator');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
 });
 
 test('one click makes a cure, a key undoes it', async ({ page }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wiring?select=unit:broadcast-program&depth=inside`);
     await page.getByRole('button', { name: 'Mute Source 2' }).click();
     await expect(said(page)).toContainText('Broadcast program: Source 2 muted');
@@ -38,7 +38,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
 });
 
 test('wishes are set by key, for a cell, a row, and one situation only', async ({ page }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes`);
     await page.locator('.hearing tbody td a').first().focus();
     await page.keyboard.press('Enter');
@@ -59,7 +59,7 @@ test('wishes are set by key, for a cell, a row, and one situation only', async (
 });
 
 test('two changes of one thing: the later is told, keeps what it entered, and nothing is overwritten', async ({ page, context }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     const other = await context.newPage();
     for (const one of [page, other]) {
         // Without their pulse the pages don't see each other in time.
@@ -81,7 +81,7 @@ test('two changes of one thing: the later is told, keeps what it entered, and no
 });
 
 test('a unit goes with all that hangs on it, says so before, and comes back by a key', async ({ page }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/stock`);
     await page.getByRole('button', { name: 'Remove Headset, and with it W-01' }).click();
     await expect(page.getByRole('link', { name: /2 not as wished/ })).toBeVisible();
@@ -90,7 +90,7 @@ test('a unit goes with all that hangs on it, says so before, and comes back by a
 });
 
 test('after a change the keyboard is where the hand was, and what else is open, typed or chosen stays', async ({ page }) => {
-    const rig = await openStarter(page, 'One headset for two computers');
+    const rig = await openStarter(page, 'Pinball duel');
     await page.goto(`/rigs/${rig}/tracks`);
     const mutes = page.getByRole('button', { name: /^Mute / });
     const name = await mutes.nth(0).textContent();
@@ -120,9 +120,9 @@ test('after a change the keyboard is where the hand was, and what else is open, 
 });
 
 test('a wish made in another situation holds there, keys without Ctrl can be turned off, and Ctrl+Z undoes', async ({ page }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes?situation=pause&pair=voice:me`);
-    await expect(page).toHaveTitle(/^Wishes · The simplest: a headset/);
+    await expect(page).toHaveTitle(/^Wishes · A small rig/);
     await page.locator('main').press('m');
     await expect(said(page)).toContainText('Voice must be heard by Me in Pause');
     await page.getByRole('button', { name: 'Keys', exact: true }).click();

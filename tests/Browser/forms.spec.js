@@ -1,10 +1,10 @@
 import { test, expect } from '@playwright/test';
-import { documentOf, openStarter, rigOf, said, signIn } from './hands.js';
+import { documentOf, importSmall, openSmall, openStarter, rigOf, said, signIn } from './hands.js';
 
 const cablesOf = async (page) => JSON.parse(await documentOf(page, rigOf(page))).cables;
 
 test('the cable table marks every error at its field, takes rows out, puts rows in and sorts', async ({ page }) => {
-    await openStarter(page, 'A desk with two computer connections');
+    await openStarter(page, 'Harbour radio');
     await page.goto(`/rigs/${rigOf(page)}/cables`);
     const before = await cablesOf(page);
     const [first, second] = before;
@@ -46,7 +46,7 @@ test('the cable table marks every error at its field, takes rows out, puts rows 
 });
 
 test('a device is set as soon as it is chosen, and a form of several fields has one Save', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/computers`);
     const pick = page.getByLabel('Device for Source 1');
     await pick.focus();
@@ -66,7 +66,7 @@ test('forms work without scripts', async ({ browser }) => {
     const context = await browser.newContext({ javaScriptEnabled: false });
     const page = await context.newPage();
     await signIn(page);
-    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
+    await importSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/computers`);
     await page.getByLabel('Device for Source 1').selectOption({ label: 'nothing' });

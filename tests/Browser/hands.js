@@ -29,6 +29,21 @@ export const openStarter = async (page, name) => {
     return rigOf(page);
 };
 
+/** Takes in a small rig of the tests' own, from the list of rigs: a laptop, a headset, a game and a broadcast program. */
+export const importSmall = async (page) => {
+    await page.getByLabel('Import a rig').or(page.locator('#document')).first().setInputFiles('tests/Browser/rigs/small.json');
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
+    await page.waitForURL(/rigs\/\d+/);
+};
+
+export const openSmall = async (page) => {
+    await signIn(page);
+    await importSmall(page);
+    await page.goto(`/rigs/${rigOf(page)}/wiring`);
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
+    return rigOf(page);
+};
+
 /** Somebody with an account of their own, signed in on a page of their own. */
 export const newcomer = async (browser, name) => {
     const context = await browser.newContext();

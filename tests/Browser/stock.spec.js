@@ -1,10 +1,10 @@
 import { test, expect } from '@playwright/test';
-import { documentOf, openStarter, rigOf, said } from './hands.js';
+import { documentOf, openSmall, rigOf, said } from './hands.js';
 
 const unitsOf = async (page) => JSON.parse(await documentOf(page, rigOf(page))).units;
 
 test('a model is found in spite of typing mistakes, by keys, drawn beside, and added; the field is ready for the next', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/stock`);
     const field = page.getByRole('combobox', { name: 'Model' });
     await field.fill('dynamc mic');
@@ -31,7 +31,7 @@ test('a model is found in spite of typing mistakes, by keys, drawn beside, and a
 });
 
 test('several units are moved, copied and removed at once', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/stock`);
     await page.getByLabel('Choose Headset').check();
     await page.getByLabel('Choose Game').check();
@@ -49,7 +49,7 @@ test('several units are moved, copied and removed at once', async ({ page }) => 
 });
 
 test('the catalogue gives a model to a rig', async ({ page }) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     const rig = rigOf(page);
     await page.goto('/catalogue?model=isolator-one');
     await page.getByLabel('Rig and place').selectOption(`${rig}:desk`);

@@ -1,11 +1,10 @@
 import { test, expect } from '@playwright/test';
-import { newcomer, rigOf, said, signIn } from './hands.js';
+import { importSmall, newcomer, rigOf, said, signIn } from './hands.js';
 
 test('two people work in one rig, see each other and each other\'s changes, and only the invited come in', async ({ page, browser }) => {
     const { page: hers, email } = await newcomer(browser, 'Ines');
     await signIn(page);
-    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
-    await page.waitForURL(/wiring/);
+    await importSmall(page);
     const rig = rigOf(page);
     expect((await hers.goto(`/rigs/${rig}/recipes`)).status()).toBe(404);
 
@@ -84,8 +83,7 @@ test('an own model is drawn as it is written, and a rig takes it in', async ({ p
 
 test('cables are pasted from a spreadsheet, changed in one step or not at all', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
-    await page.waitForURL(/wiring/);
+    await importSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock`);
     for (const name of ['Webcam', 'Second webcam']) {
@@ -119,8 +117,7 @@ test('cables are pasted from a spreadsheet, changed in one step or not at all', 
 
 test('a picture is attached to a unit, and a unit is swapped after what would not fit was read', async ({ page }) => {
     await signIn(page);
-    await page.getByRole('button', { name: 'Open a copy of The simplest: a headset' }).click();
-    await page.waitForURL(/wiring/);
+    await importSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
     const picture = await page.screenshot();

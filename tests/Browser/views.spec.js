@@ -1,9 +1,9 @@
 import { test, expect } from '@playwright/test';
-import { noViolations, openStarter } from './hands.js';
+import { noViolations, openSmall } from './hands.js';
 import { look } from './look.js';
 
 test('the views in which a rig is built: nothing for axe to find, nothing out of the frame', async ({ page }) => {
-    const rig = await openStarter(page, 'The simplest: a headset');
+    const rig = await openSmall(page);
     for (const view of ['stock', 'stock?select=unit:headset&swap=two-plug-headset', 'stock?q=usb', 'computers', 'recipes?select=unit:broadcast-program', 'recipes?select=unit:broadcast-program&as=matrix', 'recipes?select=unit:broadcast-program&listen=track-1', 'names', 'doubts', 'tracks', 'situations?against=pause', 'cables', 'people', 'history', 'history/1/1', 'cards', 'cards/run-down', 'find?q=head']) {
         await look(page, `/rigs/${rig}/${view}`, { inDark: ['stock?q=usb', 'computers', 'recipes?select=unit:broadcast-program', 'tracks', 'situations?against=pause', 'cables', 'cards', 'cards/run-down'].includes(view) });
     }

@@ -1,5 +1,5 @@
 import { test, expect } from '@playwright/test';
-import { documentOf, openStarter, rigOf, said } from './hands.js';
+import { documentOf, openSmall, openStarter, rigOf, said } from './hands.js';
 
 const cablesOf = async (page) => JSON.parse(await documentOf(page, rigOf(page))).cables.map(({ from, to }) => `${from} ${to}`);
 const port = (page, ref) => page.locator(`[data-port="${ref}"]`);
@@ -10,7 +10,7 @@ const middle = async (locator) => {
 
 /** A rig with three free microphones and a desk, its sockets on the map. */
 const bench = async (page) => {
-    await openStarter(page, 'The simplest: a headset');
+    await openSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock`);
     for (const [model, count, said_] of [['eight-input-desk', 1, 'Eight-input desk'], ['dynamic-microphone', 2, 'Dynamic microphone 2'], ['closed-headphones', 1, 'Closed headphones']]) {
@@ -78,7 +78,7 @@ test('plugged by click and click, the next socket can be picked up at once', asy
 
 test('on a phone the map starts at a place that can be read, and the places are at hand', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
-    await openStarter(page, 'A desk with two computer connections');
+    await openStarter(page, 'Harbour radio');
     const smallest = () => page.evaluate(() => {
         const scale = document.querySelector('svg.map').getCTM().a * document.querySelector('svg.map').getBoundingClientRect().width
             / document.querySelector('svg.map').width.baseVal.value;

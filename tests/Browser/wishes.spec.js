@@ -6,7 +6,7 @@ const wishesOf = async (page) => Object.fromEntries(JSON.parse(await documentOf(
 
 /** A starter's table; counts how often a page is loaded. */
 const table = async (page) => {
-    await openStarter(page, 'A desk with two computer connections');
+    await openStarter(page, 'Harbour radio');
     await page.goto(`/rigs/${rigOf(page)}/wishes`);
     const loads = { number: 0 };
     page.on('load', () => loads.number++);
@@ -25,17 +25,17 @@ test('wishes are painted by mouse: a cell, a stroke, a row, a column; nothing is
     await cell(page, 'host:viewers').click();
     await has(page, { 'host:viewers': 'may' });
 
-    const [from, to] = [await cell(page, 'game:host-ears').boundingBox(), await cell(page, 'game:viewers').boundingBox()];
+    const [from, to] = [await cell(page, 'music:host-ears').boundingBox(), await cell(page, 'music:viewers').boundingBox()];
     await page.mouse.move(from.x + 20, from.y + 15);
     await page.mouse.down();
     await page.mouse.move(to.x + 20, to.y + 15, { steps: 30 });
     await page.mouse.up();
-    await has(page, { 'game:host-ears': 'may', 'game:co-ears': 'may', 'game:room': 'may', 'game:viewers': 'may' });
+    await has(page, { 'music:host-ears': 'may', 'music:reader-ears': 'may', 'music:studio': 'may', 'music:viewers': 'may' });
 
     await page.getByRole('toolbar', { name: 'Wishes' }).getByRole('link', { name: 'Must not' }).click();
-    await page.locator('[data-row="music"] a').click();
-    await page.locator('[data-column="team"] button').click();
-    await has(page, { 'music:host-ears': 'must-not', 'music:team': 'must-not', 'host:team': 'must-not', 'caller:team': 'must-not', 'game:viewers': 'may' });
+    await page.locator('[data-row="news"] a').click();
+    await page.locator('[data-column="caller-ear"] button').click();
+    await has(page, { 'news:host-ears': 'must-not', 'news:caller-ear': 'must-not', 'host:caller-ear': 'must-not', 'caller:caller-ear': 'must-not', 'music:viewers': 'may' });
     await expect(said(page)).toContainText('No sound may be heard');
     expect(loads.number).toBe(0);
 });
@@ -44,8 +44,8 @@ test('twenty-five wishes by key, as fast as a hand types: the caret goes from ce
     const loads = await table(page);
     await cell(page, 'host:host-ears').locator('a').focus();
     const wanted = {};
-    for (const source of ['host', 'cohost', 'game', 'music', 'caller']) {
-        for (const listener of ['host-ears', 'co-ears', 'room', 'viewers', 'caller-ear']) {
+    for (const source of ['host', 'reader', 'chair', 'music', 'caller']) {
+        for (const listener of ['host-ears', 'reader-ears', 'studio', 'viewers', 'caller-ear']) {
             await page.keyboard.press('y');
             wanted[`${source}:${listener}`] = 'may';
             if (listener !== 'caller-ear') await page.keyboard.press('ArrowRight');
@@ -58,13 +58,13 @@ test('twenty-five wishes by key, as fast as a hand types: the caret goes from ce
     await expect(cell(page, 'caller:caller-ear').locator('a')).toBeFocused();
 
     // A rectangle by Shift and the arrows; only in this situation, as the switch says.
-    await page.getByRole('navigation', { name: 'Situation' }).getByRole('link', { name: 'Break' }).click();
-    await expect(page.getByRole('toolbar', { name: 'Wishes' }).getByRole('link', { name: 'Break only' })).toHaveAttribute('aria-current', 'true');
+    await page.getByRole('navigation', { name: 'Situation' }).getByRole('link', { name: 'Music hour' }).click();
+    await expect(page.getByRole('toolbar', { name: 'Wishes' }).getByRole('link', { name: 'Music hour only' })).toHaveAttribute('aria-current', 'true');
     await cell(page, 'host:host-ears').locator('a').focus();
     await page.keyboard.press('Shift+ArrowRight');
     await page.keyboard.press('Shift+ArrowDown');
     await expect(page.locator('td.marked')).toHaveCount(4);
     await page.keyboard.press('n');
-    await has(page, { 'host:host-ears': 'may', 'host:host-ears:break': 'must-not', 'cohost:co-ears:break': 'must-not' });
+    await has(page, { 'host:host-ears': 'may', 'host:host-ears:hour': 'must-not', 'reader:reader-ears:hour': 'must-not' });
     expect(loads.number).toBe(0);
 });

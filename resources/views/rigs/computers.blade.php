@@ -35,7 +35,7 @@
                                     </table>
                                 @endif
                                 <x-edit :page="$page" class="device-form" data-save :fields="['edit' => 'device', 'computer' => $unit->id, 'device' => (string) $device->ref, 'situation' => '']">
-                                    <label>Name given to {{ $device->systemName }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
+                                    <label>Name given to {{ $device->systemName }}, {{ $device->direction->value }} <input name="name" maxlength="{{ Bounds::NAME }}" value="{{ $set->name ?? '' }}"></label>
                                     <label class="tick"><input type="checkbox" name="enabled" value="1" @checked($device->isEnabled())> enabled</label>
                                     <label>In the list <select name="unlisted"><option value="">listed</option>@foreach (Unlisted::cases() as $case) <option value="{{ $case->value }}" @selected($set?->unlisted === $case)>{{ $case->words() }}</option> @endforeach</select></label>
                                     @foreach ($computer->takesLast ? [] : [Role::from($device->direction->value), Role::Call] as $role) <label class="tick"><input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked(in_array($role, $set?->roles ?? [], true))> default for {{ $role === Role::Call ? 'calls' : $role->value }}</label> @endforeach
