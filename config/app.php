@@ -65,6 +65,12 @@ return [
     /* Whether the demo account may be used from other machines too. */
     'demo' => (bool) env('APP_DEMO', false),
 
+    /*
+     * The addresses of web servers in front of this one, whose word counts on where a request came from and whether it was encrypted. None
+     * by default: anybody could say it.
+     */
+    'proxies' => array_values(array_filter(array_map(trim(...), explode(',', (string) env('APP_PROXIES', ''))))),
+
     'url' => env('APP_URL', 'http://localhost'),
 
     /*

@@ -9,6 +9,8 @@ use App\Mail\OutboxTransport;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\AliasLoader;
+use Illuminate\Http\Middleware\TrustProxies;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\ServiceProvider;
 
@@ -20,6 +22,9 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Throttles::define();
         Mail::extend('outbox', fn () => new OutboxTransport);
+        // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
+        TrustProxies::at((array) config('app.proxies', []));
+        TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         // Forms go by the same lengths and ranges as the format.
         AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }

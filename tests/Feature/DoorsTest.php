@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\ImportRig;
 use App\Models\User;
+use App\Providers\AppServiceProvider;
 use App\Rigs\Kept;
 use App\Rigs\Pictures;
 use App\Rigs\UnreadablePicture;
@@ -89,6 +90,22 @@ it('tells addresses apart by their accents', function () {
     $this->post('/sign-in', ['email' => 'rené@example.test', 'password' => 'a long password'])->assertSessionHasErrors('email');
     $this->post('/sign-in', ['email' => 'rené@example.test', 'password' => 'another password'])->assertRedirect('/');
     expect(auth()->id())->toBe($other->id);
+});
+
+it('believes a proxy that it was told of, and no other, where a request came from and whether it was encrypted', function () {
+    $ask = fn () => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.5'])->get('http://127.0.0.1/sign-in',
+        ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '198.51.100.7', 'X-Forwarded-Host' => 'elsewhere.test']);
+    $ask()->assertOk()->assertSee('action="http://127.0.0.1/sign-in"', false);
+    expect(request()->ip())->toBe('10.0.0.5')->and(request()->isSecure())->toBeFalse();
+
+    config(['app.proxies' => ['10.0.0.5']]);
+    (new AppServiceProvider($this->app))->boot();
+    $answer = $ask()->assertOk()->assertSee('action="https://127.0.0.1/sign-in"', false)->assertDontSee('elsewhere.test');
+    expect(request()->ip())->toBe('198.51.100.7')->and(request()->isSecure())->toBeTrue();
+    foreach ($answer->headers->getCookies() as $cookie) {
+        expect($cookie->isSecure())->toBeTrue($cookie->getName());
+    }
+    expect($answer->headers->getCookies())->not->toBe([]);
 });
 
 it('lets the demo account in from this machine only, unless it is wanted otherwise', function () {

@@ -32,6 +32,18 @@ it('names an exact version of every library that is used directly', function () 
         ->not->toContain('opis/json-schema');
 });
 
+it('names the licence of every library that is used directly', function () {
+    $composer = json_decode((string) file_get_contents(base_path('composer.json')), true);
+    $npm = json_decode((string) file_get_contents(base_path('package.json')), true);
+    $page = (string) file_get_contents(base_path('docs/licences.md'));
+    foreach (array_keys([...$composer['require'], ...$composer['require-dev'], ...$npm['devDependencies']]) as $name) {
+        if ($name !== 'php' && ! str_starts_with($name, 'ext-') && ! str_starts_with($name, 'pestphp/pest-plugin')) {
+            expect($page)->toContain("`{$name}`");
+        }
+    }
+    expect((string) file_get_contents(base_path('LICENSE')))->toStartWith("{$composer['license']} License");
+});
+
 it('uses no PHP library with a known advisory', function () {
     $answer = answerOf(['composer', 'audit', '--format=json', '--no-interaction']);
     $answer === null ? $this->markTestSkipped('The registry gave no answer about advisories.') : expect($answer['advisories'])->toBe([]);

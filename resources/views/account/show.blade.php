@@ -40,6 +40,7 @@
                 <button class="btn btn-sm btn-ink" type="submit">Delete the account</button>
             </form>
         </section>
+        <p><a href="{{ asset('build/licences.txt') }}">Licences of fonts, signs and scripts</a></p>
     </main>
     <x-keys />
 </x-page>
