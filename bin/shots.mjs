@@ -1,6 +1,6 @@
 // Takes the pictures that docs/screenshots/pictures.json lists, each at its stated size, from a running server with a fresh seed.
 import { execFileSync } from 'node:child_process';
-import { readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
 const FOLDER = 'docs/screenshots';
@@ -15,13 +15,15 @@ const browser = await chromium.launch({
 });
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
 const page = await context.newPage();
+// What is put together stands on a page of its own: those of the application take no style from elsewhere.
+const sheet = await context.newPage();
 
 await page.goto(`${base}/sign-in`);
 await page.getByLabel('Email').fill('demo@hidden-wire.test');
 await page.getByLabel('Password').fill('night-relay');
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('link', { name: 'Night relay at the Penny Arcade', exact: false }).first().waitFor();
-const rig = (await page.locator('a[href*="/rigs/"]').evaluateAll((links) => links.map((link) => link.getAttribute('href')), null))
+await page.waitForURL(`${base}/`);
+const rig = (await page.locator('a[href*="/rigs/"]').evaluateAll((links) => links.map((link) => link.getAttribute('href'))))
     .map((href) => href.match(/\/rigs\/(\d+)/)?.[1]).find((found) => found);
 
 /** One page as it is seen when everything on it has come. */
@@ -40,24 +42,30 @@ const look = async ({ page: view, query = '', size = [1280, 800], theme = 'light
 
 /** Several pictures in one, below or beside each other. */
 const joined = async (images, [width, height], beside) => {
-    await page.setViewportSize({ width, height });
-    await page.setContent(`<body style="margin:0;display:flex;flex-direction:${beside ? 'row' : 'column'};background:#f6f2e9">
+    await sheet.setViewportSize({ width, height });
+    await sheet.setContent(`<body style="margin:0;display:flex;flex-direction:${beside ? 'row' : 'column'};background:#f6f2e9">
         ${images.map((image) => `<img src="data:image/png;base64,${image.toString('base64')}">`).join('')}</body>`);
-    return page.screenshot();
+    return sheet.screenshot();
 };
 
-/** Maps of starters, three in a row, with their names. */
+/** Maps of starters, three in a row, with their names, in the order of their page. */
 const maps = async ([from, to], [width, height]) => {
-    const starters = readdirSync('resources/starters').filter((file) => file.endsWith('.json'))
-        .map((file) => ({ file: `resources/starters/${file}`, ...JSON.parse(readFileSync(`resources/starters/${file}`, 'utf8')) }))
-        .sort((one, other) => one.units.length - other.units.length || one.name.localeCompare(other.name)).slice(from, to);
-    const drawn = starters.map(({ file, name }) => `<figure style="margin:0"><figcaption>${name}</figcaption>
-        <img src="data:image/svg+xml;base64,${execFileSync('php', ['artisan', 'rig:export', file, '--format=svg'],
-        { maxBuffer: 1e8 }).toString('base64')}" style="width:100%;height:370px;object-fit:contain;background:#fff"></figure>`);
-    await page.setViewportSize({ width, height });
-    await page.setContent(`<body style="margin:16px;background:#f6f2e9;font:600 15px 'Barlow Semi Condensed',sans-serif;color:#1e2428">
-        <div style="display:grid;grid-template-columns:repeat(3,1fr);gap:16px">${drawn.join('')}</div></body>`);
-    return page.screenshot();
+    const ids = [...readFileSync('docs/starters.md', 'utf8').matchAll(/<br>`([a-z-]+)`/g)].map((found) => found[1]).slice(from, to);
+    const drawn = ids.map((id) => {
+        const file = `resources/starters/${id}.json`;
+        const map = execFileSync('php', ['artisan', 'rig:export', file, '--format=svg'], { maxBuffer: 1e8 }).toString();
+        return `<figure><figcaption>${JSON.parse(readFileSync(file, 'utf8')).name}</figcaption>${map.slice(map.indexOf('<svg'))}</figure>`;
+    });
+    const faces = [400, 600].map((weight) => `@font-face { font-family: 'Barlow Semi Condensed'; font-weight: ${weight};
+        src: url(data:font/woff2;base64,${readFileSync(`node_modules/@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-`
+        + `${weight}-normal.woff2`).toString('base64')}); }`);
+    await sheet.setViewportSize({ width, height });
+    await sheet.setContent(`<style>${faces.join('')}
+        body { margin: 16px; background: #f6f2e9; font: 600 17px 'Barlow Semi Condensed'; color: #1e2428;
+            display: grid; grid-template-columns: repeat(3, 1fr); gap: 16px }
+        figure { margin: 0 } svg { width: 100%; height: 360px; background: #fff; font-weight: 400 }</style>${drawn.join('')}`);
+    await sheet.evaluate(() => document.fonts.ready);
+    return sheet.screenshot();
 };
 
 for (const picture of pictures.filter(({ file }) => asked.length === 0 || asked.includes(file))) {
