@@ -50,7 +50,7 @@ const joined = async (images, [width, height], beside) => {
 
 /** Maps of starters, three in a row, with their names, in the order of their page. */
 const maps = async ([from, to], [width, height]) => {
-    const ids = [...readFileSync('docs/starters.md', 'utf8').matchAll(/<br>`([a-z-]+)`/g)].map((found) => found[1]).slice(from, to);
+    const ids = [...readFileSync('docs/starters.md', 'utf8').matchAll(/^`([a-z-]+)` ·/gm)].map((found) => found[1]).slice(from, to);
     const drawn = ids.map((id) => {
         const file = `resources/starters/${id}.json`;
         const map = execFileSync('php', ['artisan', 'rig:export', file, '--format=svg'], { maxBuffer: 1e8 }).toString();
