@@ -73,8 +73,12 @@ final readonly class SetRoute implements RigEdit
         $isOf = fn (string $key): bool => $route?->group !== null && $key !== $this->at->key
             && $model->routes[$key]->group === $route->group;
         foreach ($this->set->on === null ? [] : $routes as $key => $settings) {
-            if ($isOf((string) $key) && $settings->on === true
-                && ($model->routes[$key]->choice() === $route?->choice()) !== $this->set->on) {
+            if (! $isOf((string) $key) || $settings->on === null) {
+                continue;
+            }
+            // Switched on, another choice is off, and this one is on as a whole; switched off, it is off as a whole.
+            $isAlike = $model->routes[$key]->choice() === $route?->choice();
+            if ($this->set->on ? $settings->on !== $isAlike : $settings->on && $isAlike) {
                 $rest = $settings->with(on: null);
                 unset($routes[$key]);
                 $routes += $rest->isEmpty() ? [] : [$key => $rest];

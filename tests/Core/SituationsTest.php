@@ -111,6 +111,13 @@ it('switches all routes of a choice together', function () {
         ->and($heard($set($set($rig, 'a', true), 'b', false), 'base'))->toBe('')
         ->and($heard($set($rig, 'a', true, 'stereo'), 'stereo'))->toBe('ab')
         ->and($heard($set($set($rig, 'a', true, 'stereo'), 'b', false, 'stereo'), 'stereo'))->toBe('');
+    // Off and on again is as before, whichever of the two is meant, and what is off already leaves the other choice on.
+    foreach (['a', 'b'] as $one) {
+        foreach (['a', 'b'] as $other) {
+            expect($heard($set($set($rig, $one, false), $other, true), 'base'))->toBe('ab');
+        }
+        expect($heard($set($stereo, $one, false), 'base'))->toBe('c');
+    }
     $text = (new DocumentWriter)->write($rig);
     expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->toContain('"choice": "mono"');
 });
