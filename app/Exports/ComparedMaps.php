@@ -36,7 +36,7 @@ final class ComparedMaps
         }
         $map = fn (Rig $rig): MapGraph => new MapGraph((new GraphBuilder($rig))->build($rig->base()), $depth);
         [$was, $is] = [$map($before), $map($after)];
-        [$then, $now] = self::geometries($record, [$numbers[0] => $was, $numbers[1] => $is], $depth);
+        [$then, $now] = self::geometries($record, $numbers, [$was, $is], $depth);
         $marks = Marks::between($before, $after);
 
         return [
@@ -46,13 +46,14 @@ final class ComparedMaps
     }
 
     /**
-     * @param  array<int, MapGraph>  $maps  two, by their revisions
+     * @param  array{int, int}  $numbers  of the revisions: one twice where it is compared with itself
+     * @param  array{MapGraph, MapGraph}  $maps
      * @return array{Geometry, Geometry}
      */
-    private static function geometries(Record $record, array $maps, MapDepth $depth): array
+    private static function geometries(Record $record, array $numbers, array $maps, MapDepth $depth): array
     {
-        [$first, $second] = array_keys($maps);
-        [$was, $is] = array_values($maps);
+        [$first, $second] = $numbers;
+        [$was, $is] = $maps;
         $key = "compared:{$record->id}:{$record->created_at?->timestamp}:{$first}:{$second}:{$depth->value}";
         $kept = Cache::get($key);
         [$then, $now] = is_array($kept) ? [Geometry::of($kept[0] ?? null, $was), Geometry::of($kept[1] ?? null, $is)] : [null, null];

@@ -16,6 +16,7 @@ use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
@@ -348,7 +349,8 @@ final readonly class RigDifference
         foreach ($was + $is as $key => $device) {
             if (($was[$key] ?? null) != ($is[$key] ?? null)) {
                 $rig = isset($was[$key]) ? $this->before : $this->after;
-                $lines[] = isset($is[$key]) && isset($this->before->units[$device->computer], $this->before->units[$device->device->unit])
+                $isThere = isset($this->before->units[$device->computer]) && $this->gives($this->before, $device->device);
+                $lines[] = isset($is[$key]) && $isThere
                     ? (new SetDevice($is[$key]))->words($this->before)
                     : "{$rig->units[$device->computer]->name}: ".(new Names($rig))->of($device->device)
                         .(isset($is[$key]) ? ' has settings of its own' : ' has no settings of its own any more');
@@ -356,6 +358,16 @@ final readonly class RigDifference
         }
 
         return $lines;
+    }
+
+    /** Whether a rig has what gives a device: after a swap the unit is there, and the socket may not be. */
+    private function gives(Rig $rig, DeviceRef $at): bool
+    {
+        $model = isset($rig->units[$at->unit]) ? $rig->modelOf($at->unit) : null;
+
+        return $at->lane === null
+            ? isset($model->points[$at->givenBy])
+            : isset($model->sockets[$at->givenBy]->lanes[$at->lane]);
     }
 
     /** @return list<string> */

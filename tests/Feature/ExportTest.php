@@ -331,6 +331,10 @@ it('draws two revisions beside each other, what was added, removed and changed m
     expect($words($before))->toBe(['removed' => 1, 'changed' => 1])->and($words($after))->toEqualCanonicalizing(['changed' => 1, 'added' => 1])
         ->and($before)->toContain('>W-17<')->not->toContain('Spare splitter')->and($after)->not->toContain('>W-17<')->toContain('Spare splitter')
         ->toContain('Night desk')->and($before)->toContain('Desk mixer');
+    // With itself: one map without a mark.
+    $this->actingAs($owner)->get("/rigs/{$rig->id}/history/4/4")->assertOk();
+    $own = (string) $this->actingAs($owner)->get("/rigs/{$rig->id}/history/4/4/maps")->assertOk()->getContent();
+    expect($words($own))->toBe([])->and(substr_count($own, '<figure'))->toBe(1)->and($own)->toContain('Night desk');
     $this->flushSession();
     $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/history/1/4/maps")->assertNotFound();
 });
