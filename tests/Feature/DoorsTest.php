@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Http\Middleware\KnownHost;
 use App\Models\User;
 use App\Providers\AppServiceProvider;
 use App\Rigs\Kept;
@@ -10,6 +11,7 @@ use App\Rigs\Pictures;
 use App\Rigs\UnreadablePicture;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -22,8 +24,16 @@ it('answers to its own names only, on every address', function () {
     foreach (['/', '/sign-in', '/nothing/here', '/rigs/1/wishes'] as $path) {
         $this->get("http://elsewhere.test{$path}")->assertStatus(400)->assertSee('APP_HOSTS');
     }
-    config(['app.hosts' => ['rigs.example.test']]);
+    config(['app.hosts' => ['rigs.example.test', 'desk.example.test:8443'], 'app.url' => 'https://rigs.example.test:9443']);
     $this->get('http://rigs.example.test/sign-in')->assertOk();
+    // A port: where the server was reached, of its own address, or with the name; no other.
+    foreach (['rigs.example.test:8390' => 200, 'rigs.example.test:9443' => 200, 'desk.example.test:8443' => 200, 'rigs.example.test' => 200,
+        'rigs.example.test:8443' => 400, 'desk.example.test' => 400, 'rigs.example.test:' => 400,
+        'rigs.example.test:80x' => 400] as $host => $status) {
+        $request = Request::create('http://rigs.example.test:8390/sign-in');
+        $request->headers->set('Host', $host);
+        expect((new KnownHost)->handle($request, fn () => response('in'))->getStatusCode())->toBe($status, $host);
+    }
 });
 
 it('has its own headers on every answer, and says nothing of what it runs on', function (string $method, string $path, int $status) {
