@@ -510,17 +510,17 @@ final class Swap
     {
         $ref = $this->deviceRef($set->device);
         if ($ref === null || ($set->computer === $this->unit->id && ! $this->new->family->isHost())) {
-            return $this->lose('the settings of the device '.($set->name ?: (string) $set->device));
+            return $this->lose('the settings of the device '.($set->name === '' ? (string) $set->device : $set->name));
         }
 
         $playsTo = $set->playsTo === null ? null : $this->deviceRef($set->playsTo);
         if ($set->playsTo !== null && $playsTo === null) {
-            $this->lose('what the system plays '.($set->name ?: (string) $set->device).' to');
+            $this->lose('what the system plays '.($set->name === '' ? (string) $set->device : $set->name).' to');
         }
 
         $takesLast = $set->computer === $this->unit->id && $this->new->takes === Takes::LastPlugged;
         if ($takesLast && $set->roles !== []) {
-            $this->lose('the default '.($set->name ?: (string) $set->device));
+            $this->lose('the default '.($set->name === '' ? (string) $set->device : $set->name));
         }
 
         return $set->with(device: $ref, playsTo: $playsTo, roles: $takesLast ? [] : $set->roles);

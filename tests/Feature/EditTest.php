@@ -76,6 +76,8 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks; Removed Webcam, and with it W-23'],
         'a unit away' => [['edit' => 'remove-unit', 'unit' => 'headset-amp'], 'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks'],
         'a sound' => [['edit' => 'add-source', 'name' => 'Kettle', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: Kettle'],
+        'a sound named 0' => [['edit' => 'add-source', 'name' => '0', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: 0'],
+        'a situation named 0' => [['edit' => 'add-situation', 'name' => '0', 'copy_of' => 'break'], 'New situation: 0, a copy of Break'],
         'a listener' => [['edit' => 'add-listener', 'name' => 'Nobody yet', 'kind' => 'team'], 'New listener: Nobody yet'],
         'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => '1'],
             'Presenter voice at Viewers: with a level of its own'],

@@ -65,9 +65,17 @@ final readonly class EditFields implements Readings
         };
     }
 
+    /** A text that has to be there; "0" is one. @param  string  $what  what to do where it is missing */
+    public function needed(string $key, int $most, string $what): string
+    {
+        $text = $this->text($key, $most);
+
+        return $text === '' ? $this->refuse($key, $what) : $text;
+    }
+
     public function name(int $most = Bounds::SHORT_NAME): string
     {
-        return $this->text('name', $most) ?: $this->refuse('name', 'Give it a name.');
+        return $this->needed('name', $most, 'Give it a name.');
     }
 
     /**

@@ -46,7 +46,7 @@ final class PaperForms
         return [new SetFact($about, $with, new Fact(
             $about,
             $certainty,
-            $in->text('what', Bounds::STEP) ?: $in->refuse('what', 'Write what the plan relies on.'),
+            $in->needed('what', Bounds::STEP, 'Write what the plan relies on.'),
             $with,
             $in->text('by', Bounds::SHORT_NAME),
             self::day($in),
@@ -104,7 +104,7 @@ final class PaperForms
     public static function step(EditFields $in): array
     {
         $ids = array_values(array_map(fn (ShowStep $step) => $step->id, $in->rig->papers->steps));
-        $text = $in->text('text', Bounds::STEP) ?: $in->refuse('text', 'Write what to do.');
+        $text = $in->needed('text', Bounds::STEP, 'Write what to do.');
         $id = $in->has('step') ? $in->known('step', array_flip($ids)) : Naming::id($text, $ids);
 
         return [new SetShowStep(new ShowStep(
@@ -136,7 +136,7 @@ final class PaperForms
         $found = $record === null ? null : Causes::of($record, $in->rig);
         foreach ([...$found->causes ?? [], ...$found->findings ?? []] as $cause) {
             if ($cause->evidence() === $evidence) {
-                $why = $in->text('why', Bounds::WHY) ?: $in->refuse('why', 'Say why it may stay.');
+                $why = $in->needed('why', Bounds::WHY, 'Say why it may stay.');
 
                 return [new AcceptFinding(new Acceptance($evidence, mb_strimwidth($cause->sentence, 0, Bounds::WHY, '…'), $why))];
             }
