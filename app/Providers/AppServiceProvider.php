@@ -6,11 +6,14 @@ namespace App\Providers;
 
 use App\Http\Throttles;
 use App\Mail\OutboxTransport;
+use App\Models\User;
 use HiddenWire\Core\Quantity\Bounds;
+use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
+use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\ServiceProvider;
 
@@ -22,6 +25,13 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Throttles::define();
         Mail::extend('outbox', fn () => new OutboxTransport);
+        ResetPassword::toMailUsing(function (User $user, string $token): MailMessage {
+            $url = route('password.reset', ['token' => $token, 'email' => $user->email]);
+
+            return (new MailMessage)->subject('A new password for Hidden Wire')->text('mail.new-password', [
+                'url' => $url, 'host' => parse_url($url, PHP_URL_HOST), 'minutes' => config('auth.passwords.users.expire'),
+            ]);
+        });
         // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);

@@ -20,7 +20,8 @@ beforeEach(function () {
 it('keeps a mail that would have been sent, and its link works once', function () {
     ($this->ask)();
     $mail = OutboxMail::query()->sole();
-    expect($mail->to)->toBe('keeper@museum.test')->and($mail->subject)->not->toBe('');
+    expect($mail->to)->toBe('keeper@museum.test')->and($mail->subject)->toBe('A new password for Hidden Wire')
+        ->and($mail->text)->toContain('within 60 minutes')->not->toContain('&amp;');
     $links = array_values(array_filter($mail->pieces(), fn (array $piece) => $piece['isLink'] && str_contains($piece['text'], '/new-password/')));
     $address = $links[0]['text'];
     $this->get($address)->assertOk();
