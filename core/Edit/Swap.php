@@ -509,18 +509,19 @@ final class Swap
     private function deviceSettings(DeviceSettings $set): ?DeviceSettings
     {
         $ref = $this->deviceRef($set->device);
+        $called = $set->name === '' ? (string) $set->device : $set->name;
         if ($ref === null || ($set->computer === $this->unit->id && ! $this->new->family->isHost())) {
-            return $this->lose('the settings of the device '.($set->name === '' ? (string) $set->device : $set->name));
+            return $this->lose('the settings of the device '.$called);
         }
 
         $playsTo = $set->playsTo === null ? null : $this->deviceRef($set->playsTo);
         if ($set->playsTo !== null && $playsTo === null) {
-            $this->lose('what the system plays '.($set->name === '' ? (string) $set->device : $set->name).' to');
+            $this->lose('what the system plays '.$called.' to');
         }
 
         $takesLast = $set->computer === $this->unit->id && $this->new->takes === Takes::LastPlugged;
         if ($takesLast && $set->roles !== []) {
-            $this->lose('the default '.($set->name === '' ? (string) $set->device : $set->name));
+            $this->lose('the default '.$called);
         }
 
         return $set->with(device: $ref, playsTo: $playsTo, roles: $takesLast ? [] : $set->roles);

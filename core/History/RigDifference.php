@@ -16,7 +16,6 @@ use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
-use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
@@ -349,7 +348,9 @@ final readonly class RigDifference
         foreach ($was + $is as $key => $device) {
             if (($was[$key] ?? null) != ($is[$key] ?? null)) {
                 $rig = isset($was[$key]) ? $this->before : $this->after;
-                $isThere = isset($this->before->units[$device->computer]) && $this->gives($this->before, $device->device);
+                // After a swap the unit is there, and the socket may not be.
+                $isThere = isset($this->before->units[$device->computer], $this->before->units[$device->device->unit])
+                    && $this->before->modelOf($device->device->unit)->offers($device->device->inside());
                 $lines[] = isset($is[$key]) && $isThere
                     ? (new SetDevice($is[$key]))->words($this->before)
                     : "{$rig->units[$device->computer]->name}: ".(new Names($rig))->of($device->device)
@@ -358,16 +359,6 @@ final readonly class RigDifference
         }
 
         return $lines;
-    }
-
-    /** Whether a rig has what gives a device: after a swap the unit is there, and the socket may not be. */
-    private function gives(Rig $rig, DeviceRef $at): bool
-    {
-        $model = isset($rig->units[$at->unit]) ? $rig->modelOf($at->unit) : null;
-
-        return $at->lane === null
-            ? isset($model->points[$at->givenBy])
-            : isset($model->sockets[$at->givenBy]->lanes[$at->lane]);
     }
 
     /** @return list<string> */
