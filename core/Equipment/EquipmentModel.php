@@ -153,17 +153,15 @@ final readonly class EquipmentModel
     /** @param  string  $device  `socket/lane`, or a point: whether it gives a device to a computer's list */
     public function offers(string $device): bool
     {
-        [$by, $lane] = [...explode('/', $device, 2), null];
+        $parts = explode('/', $device, 2);
 
-        return $lane === null
-            ? ($this->points[$by] ?? null)?->device !== null
-            : ($this->sockets[$by]->lanes[$lane] ?? null)?->device !== null;
+        return $this->offer($parts[0], $parts[1] ?? null) !== null;
     }
 
     /** What a socket's lane, or a point where there is no lane, gives to a computer's list; null for nothing. */
     public function offer(string $givenBy, ?string $lane): ?DeviceOffer
     {
-        return $lane === null ? $this->points[$givenBy]->device : $this->sockets[$givenBy]->lanes[$lane]->device;
+        return $lane === null ? ($this->points[$givenBy] ?? null)?->device : ($this->sockets[$givenBy]->lanes[$lane] ?? null)?->device;
     }
 
     /** @return list<DeviceOffer> all that it gives to computers' lists */
