@@ -3,14 +3,18 @@
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$ROOT" || exit 1
+# Servers are in there, where only root's commands are looked for.
+PATH="$PATH:/usr/sbin:/sbin"
 RUN="$ROOT/storage/run"
 DATA="$ROOT/storage/mariadb"
-LOG="$RUN/setup.log"
-SOCKET="/tmp/hidden-wire-$(printf %s "$ROOT" | cksum | cut -d' ' -f1).sock"
+SCRIPT=$(basename "$0")
+LOG="$RUN/$SCRIPT.log"
+SHORT="/tmp/hidden-wire-$(printf %s "$ROOT" | cksum | cut -d' ' -f1)"
+SOCKET="$SHORT.sock"
 PIDFILE="$DATA/mariadb.pid"
 STARTED_DATABASE=""
+SERVER=""
 mkdir -p "$RUN"
-: > "$LOG"
 
 say()  { printf '%s\n' "  $*"; }
 fail() {
@@ -29,6 +33,28 @@ step() {
     say "$text"
     "$@" >> "$LOG" 2>&1 || fail "$text" "The command was: $*"
 }
+
+# alone_here: this script runs once in this folder, until it ends; a second one says so, and touches nothing.
+alone_here() {
+    exec 9>> "$RUN/$SCRIPT.lock"
+    if ! flock -n 9; then
+        local process where
+        { read -r process; read -r where; } < "$RUN/$SCRIPT.lock"
+        printf '  bin/%s\n' "$SCRIPT runs here already (process ${process:-unknown}), ${where:-and is setting up}. Nothing was changed."
+        exit 1
+    fi
+    printf '%s\n' $$ > "$RUN/$SCRIPT.lock"
+    : > "$LOG"
+}
+
+# set_up: one script at a time installs, migrates, builds; the next one waits here. done_setting_up lets it in.
+set_up() {
+    exec 8>> "$RUN/setup.lock"
+    flock -n 8 && return
+    say "Waiting for another script that sets up here"
+    flock 8
+}
+done_setting_up() { flock -u 8; }
 
 as_root() {
     if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
@@ -53,6 +79,41 @@ ensure_node() {
     node_is_new || fail "Looking for Node.js" "Node.js 20.19 or newer is needed, and none comes for this kind of machine ($(uname -m))."
 }
 
+# Debian's packages start services of their own, with their own data, and start others again. A policy file forbids both while we
+# install; one that was there before stays.
+POLICY=/usr/sbin/policy-rc.d
+OUR_POLICY=""
+keep_from_starting() {
+    [ ! -e "$POLICY" ] || return 0
+    printf '#!/bin/sh\nexit 101\n' | as_root tee "$POLICY" > /dev/null
+    as_root chmod +x "$POLICY"
+    OUR_POLICY=yes
+}
+let_start() {
+    [ -z "$OUR_POLICY" ] || as_root rm -f "$POLICY"
+    OUR_POLICY=""
+}
+# never_start PACKAGE...: the services of packages that we have just installed don't start with the machine either.
+never_start() {
+    local package service
+    for package in "$@"; do
+        case $package in
+            mariadb-server) service=mariadb ;;
+            nginx-light) service=nginx ;;
+            php*-fpm | supervisor) service=$package ;;
+            *) continue ;;
+        esac
+        say "Leaving Debian's own service $service switched off"
+        if command -v systemctl > /dev/null; then
+            as_root systemctl disable "$service.service" >> "$LOG" 2>&1
+            # Where systemd runs and something has started it all the same.
+            [ ! -d /run/systemd/system ] || as_root systemctl stop "$service.service" >> "$LOG" 2>&1
+        else
+            as_root update-rc.d "$service" disable >> "$LOG" 2>&1
+        fi
+    done
+}
+
 # Debian packages that are missing, by what they give.
 ensure_packages() {
     local want=()
@@ -73,6 +134,11 @@ ensure_packages() {
         grep -qix "${extension%%:*}" <<< "$modules" || want+=("php$version-${extension##*:}")
     done
     [ -x /usr/sbin/mariadbd ] || want+=(mariadb-server)
+    # What serves, and what keeps it alive.
+    [ -x /usr/sbin/nginx ] || want+=(nginx-light)
+    [ -x "/usr/sbin/php-fpm$version" ] || want+=("php$version-fpm")
+    [ -x /usr/bin/supervisord ] || want+=(supervisor)
+    command -v pgrep > /dev/null || want+=(procps)
     # Draws maps as PNG.
     command -v rsvg-convert > /dev/null || want+=(librsvg2-bin)
     if [ -n "${1:-}" ]; then
@@ -87,14 +153,13 @@ ensure_packages() {
     if [ ${#want[@]} -gt 0 ]; then
         [ "$(id -u)" = 0 ] || sudo -n true 2> /dev/null || fail "Installing ${want[*]}" "Run as root: apt-get install ${want[*]}"
         step "Reading Debian's package lists" as_root apt-get update
-        # Debian would start its own server with its own data: a policy file forbids that while we install.
-        if [ ! -e /usr/sbin/policy-rc.d ]; then
-            printf '#!/bin/sh\nexit 101\n' | as_root tee /usr/sbin/policy-rc.d > /dev/null
-            as_root chmod +x /usr/sbin/policy-rc.d
-            local policy=ours
-        fi
-        step "Installing ${want[*]}" as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${want[@]}"
-        [ "${policy:-}" = ours ] && as_root rm -f /usr/sbin/policy-rc.d
+        keep_from_starting
+        say "Installing ${want[*]}"
+        as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "${want[@]}" >> "$LOG" 2>&1
+        local result=$?
+        let_start
+        [ $result = 0 ] || fail "Installing ${want[*]}" "The command was: apt-get install ${want[*]}"
+        never_start "${want[@]}"
     fi
     ensure_node
 }
@@ -157,7 +222,7 @@ database_runs() {
 }
 
 # is_script PID: one of the project's scripts runs under this number.
-is_script() { [ -n "${1:-}" ] && kill -0 "$1" 2> /dev/null && tr '\0' ' ' < "/proc/$1/cmdline" 2> /dev/null | grep -q 'bin/'; }
+is_script() { [ -n "${1:-}" ] && kill -0 "$1" 2> /dev/null && tr '\0' ' ' 2> /dev/null < "/proc/$1/cmdline" | grep -q 'bin/'; }
 
 # lesser_account NAME: the account that a server may run as instead of root, where there is one that reaches this folder.
 lesser_account() {
@@ -168,10 +233,73 @@ lesser_account() {
         id -un
     fi
 }
+# as_account NAME: what stands before a command that is to run as that account; nothing where we are it.
+as_account() { [ "$1" = "$(id -un)" ] || printf 'setpriv --reuid=%s --regid=%s --init-groups ' "$1" "$1"; }
+
+# fill TEMPLATE NAME VALUE...: a file of bin/serve with its {{names}} filled in.
+fill() {
+    local text
+    text=$(< "$ROOT/bin/serve/$1")
+    shift
+    while [ $# -gt 1 ]; do
+        text=${text//"{{$1}}"/"$2"}
+        shift 2
+    done
+    printf '%s\n' "$text"
+}
+
+# supervise NAME PROGRAMS: starts a supervisor with these programs, given as its settings, and leaves its number in SUPERVISOR. What is in
+# SUPERVISED (NAME=value each) is in their environment.
+SUPERVISED=()
+supervise() {
+    local settings="$RUN/supervisor-$1.conf" user=""
+    [ "$(id -u)" != 0 ] || user=user=root
+    { fill supervisor.conf root "$ROOT" run "$RUN" name "$1" socket "$SHORT-$1.ctl" user "$user"; printf '%s\n' "$2"; } > "$settings"
+    # Nothing that goes on after us may hold what we have locked.
+    setsid env "${SUPERVISED[@]}" supervisord -c "$settings" >> "$RUN/supervisor-$1.log" 2>&1 < /dev/null 8>&- 9>&- &
+    SUPERVISOR=$!
+    # Whoever watches over it says what has died.
+    disown "$SUPERVISOR"
+    printf '%s\n%s\n' "$SUPERVISOR" $$ > "$RUN/supervisor-$1.owner"
+}
+
+# end_supervisor NAME: ends the supervisor of that name and all that it keeps alive; what was left behind by one that was killed, too.
+end_supervisor() {
+    local file="$RUN/supervisor-$1.owner" process="" waited=0 group
+    [ ! -f "$file" ] || read -r process < "$file"
+    if [ -n "$process" ] && [ -r "/proc/$process/cmdline" ] && tr '\0' ' ' 2> /dev/null < "/proc/$process/cmdline" | grep -qF "$RUN/supervisor-$1.conf"; then
+        kill -TERM "$process" 2> /dev/null
+        while kill -0 "$process" 2> /dev/null && [ $waited -lt 700 ]; do
+            # It is ours or somebody else's child: one that has ended is no longer there for us.
+            [ "$(ps -o stat= -p "$process" 2> /dev/null | cut -c1)" != Z ] || break
+            sleep 0.1
+            waited=$((waited + 1))
+        done
+        kill -KILL "$process" 2> /dev/null
+    fi
+    for group in "$RUN/$1"/*.group; do
+        [ -f "$group" ] && "$ROOT/bin/serve/alone" "$group" true
+    done
+    rm -rf "${RUN:?}/$1" "$file" "$RUN/supervisor-$1.conf" "$SHORT-$1.ctl"
+}
+
+# end_leftovers: ends what was left running by scripts that were ended by force.
+end_leftovers() {
+    local file process owner name
+    for file in "$RUN"/supervisor-*.owner; do
+        [ -f "$file" ] || continue
+        { read -r process; read -r owner; } < "$file"
+        is_script "$owner" && continue
+        name=${file##*/supervisor-}
+        say "Ending what an earlier run has left: ${name%.owner}"
+        end_supervisor "${name%.owner}"
+    done
+}
 
 # The project's own MariaDB, on loopback, with its own data folder, port and socket, and not as root where that can be.
 ensure_database_server() {
     ensure_env
+    end_leftovers
     local account
     account=$(lesser_account mysql)
     if [ ! -d "$DATA/mysql" ]; then
@@ -181,25 +309,14 @@ ensure_database_server() {
         step "Making the database folder" mariadb-install-db --no-defaults --user="$account" --datadir="$DATA" \
             --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db
     fi
-    # A server that an earlier version of this script started keeps its number elsewhere.
-    [ -f "$PIDFILE" ] || { [ -f "$RUN/mariadb.pid" ] && PIDFILE="$RUN/mariadb.pid"; }
     if database_runs; then
         DB_PORT=$(cat "$RUN/mariadb.port")
-        # Nobody stops it any more who started it: so we do, when we are done.
-        is_script "$(cat "$RUN/mariadb.owner" 2> /dev/null)" || adopt_database
     else
-        PIDFILE="$DATA/mariadb.pid"
-        rm -f "$RUN/mariadb.pid"
         start_database "$account"
     fi
     export DB_PORT
     # What is run by hand later finds the port too.
     [ "$(env_value DB_PORT)" = "$DB_PORT" ] || sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" .env
-}
-
-adopt_database() {
-    STARTED_DATABASE=$(cat "$PIDFILE")
-    printf %s "$$" > "$RUN/mariadb.owner"
 }
 
 # start_database ACCOUNT [TRY]
@@ -208,26 +325,25 @@ start_database() {
     rm -f "$SOCKET"
     [ "$(stat -c %U "$DATA")" = "$1" ] && [ "$(stat -c %U "$DATA/mysql")" = "$1" ] || chown -R "$1" "$DATA"
     say "Starting MariaDB on 127.0.0.1:$DB_PORT"
-    setsid mariadbd --no-defaults --user="$1" --datadir="$DATA" --socket="$SOCKET" --pid-file="$PIDFILE" \
-        --bind-address=127.0.0.1 --port="$DB_PORT" --skip-name-resolve --innodb-flush-log-at-trx-commit=1 \
-        --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --sql-mode=TRADITIONAL \
-        >> "$RUN/mariadb.log" 2>&1 < /dev/null &
-    STARTED_DATABASE=$!
+    mkdir -p "$RUN/database"
+    local before=0
+    before=$(wc -l < "$RUN/mariadb.log" 2> /dev/null) || before=0
+    supervise database "$(fill database.conf root "$ROOT" run "$RUN" folder "$RUN/database" data "$DATA" socket "$SOCKET" port "$DB_PORT" \
+        as "$(as_account "$1")")"
+    STARTED_DATABASE=$SUPERVISOR
     printf %s "$DB_PORT" > "$RUN/mariadb.port"
-    printf %s "$$" > "$RUN/mariadb.owner"
     local waited=0
     until mariadb-admin --socket="$SOCKET" ping > /dev/null 2>&1; do
         sleep 0.2
         waited=$((waited + 1))
-        if ! kill -0 "$STARTED_DATABASE" 2> /dev/null; then
-            # Somebody else took the port since it was found free: the next one, three times.
-            if [ -z "${DB_PORT_FIXED:-}" ] && [ "${2:-1}" -lt 3 ] && tail -n 4 "$RUN/mariadb.log" | grep -q 'Address already in use'; then
-                start_database "$1" $((${2:-1} + 1))
-                return
-            fi
-            fail "Starting MariaDB" "See $RUN/mariadb.log"
+        # Somebody else took the port since it was found free: the next one, three times.
+        if tail -n "+$((before + 1))" "$RUN/mariadb.log" 2> /dev/null | grep -q 'Address already in use'; then
+            end_supervisor database
+            [ -z "${DB_PORT_FIXED:-}" ] && [ "${2:-1}" -lt 3 ] || fail "Starting MariaDB" "Port $DB_PORT is taken. See $RUN/mariadb.log"
+            start_database "$1" $((${2:-1} + 1))
+            return
         fi
-        [ $waited -lt 150 ] || fail "Starting MariaDB" "It does not answer. See $RUN/mariadb.log"
+        [ $waited -lt 300 ] && kill -0 "$STARTED_DATABASE" 2> /dev/null || fail "Starting MariaDB" "It does not answer. See $RUN/mariadb.log"
     done
 }
 
@@ -245,92 +361,91 @@ SQL
 
 stop_database() {
     [ -n "$STARTED_DATABASE" ] || return 0
-    kill "$STARTED_DATABASE" 2> /dev/null
-    local waited=0
-    while kill -0 "$STARTED_DATABASE" 2> /dev/null && [ $waited -lt 150 ]; do
-        sleep 0.1
-        waited=$((waited + 1))
-    done
+    end_supervisor database
     STARTED_DATABASE=""
-    rm -f "$SOCKET" "$RUN/mariadb.owner"
+    rm -f "$SOCKET"
 }
 
-# end_leftovers: ends servers whose script is gone (ended by force), and deletes their settings.
-end_leftovers() {
-    local file group owner
-    for file in "$RUN"/server-*.pid; do
-        [ -f "$file" ] || continue
-        read -r group owner < "$file"
-        is_script "$owner" && continue
-        if [ -n "$group" ] && tr '\0' ' ' < "/proc/$group/cmdline" 2> /dev/null | grep -q "$ROOT/bin/router.php"; then
-            say "Ending a web server that was left running"
-            kill -TERM -- "-$group" 2> /dev/null
-            sleep 0.5
-            kill -KILL -- "-$group" 2> /dev/null
-        fi
-        group=${file##*server-}
-        rm -f "$file" "$RUN/config-${group%.pid}.php" "$RUN/routes-${group%.pid}.php"
-    done
-    for file in "$RUN"/config-*.php "$RUN"/routes-*.php; do
-        group=${file##*-}
-        [ -f "$RUN/server-${group%.php}.pid" ] || rm -f "$file"
-    done
-}
-
-# serve PORT: PHP's own server with several workers, in a process group of its own, its group in SERVER, not as root where that can be.
+# serve PORT: nginx and PHP's workers, and one that makes in the background what takes long; not as root where that can be.
 serve() {
-    end_leftovers
-    # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
-    local ready=(APP_CONFIG_CACHE="$RUN/config-$1.php" APP_ROUTES_CACHE="$RUN/routes-$1.php"
-        QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null) as=() account
-    rm -f "$RUN/config-$1.php" "$RUN/routes-$1.php"
+    local name="server-$1" folder="$RUN/server-$1" account version user="" owner="" socket
+    end_supervisor "$name"
+    mkdir -p "$folder/temporary"
     SERVED_PORT=$1
-    step "Reading the settings" env "${ready[@]}" bash -c 'umask 077; php artisan config:cache && php artisan route:cache'
+    # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
+    SUPERVISED=(APP_CONFIG_CACHE="$folder/config.php" APP_ROUTES_CACHE="$folder/routes.php")
+    step "Reading the settings" env "${SUPERVISED[@]}" QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
+        bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache'
     account=$(lesser_account www-data)
+    mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/logs storage/app/private
     if [ "$account" != "$(id -un)" ]; then
         # Some archives of libraries hold files that only their owner may read.
         [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor
-        mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/logs storage/app/private
-        chown -R "$account" storage/framework storage/logs storage/app "$RUN/config-$1.php" "$RUN/routes-$1.php"
-        as=(setpriv --reuid="$account" --regid="$account" --init-groups)
+        chown -R "$account" storage/framework storage/logs storage/app "$folder/config.php" "$folder/routes.php" "$folder/temporary"
     fi
-    # Books are made by a worker of the same process group: it starts and ends with the server.
-    # shellcheck disable=SC2016
-    (cd public && PHP_CLI_SERVER_WORKERS=${WORKERS:-4} exec setsid env "${ready[@]}" "${as[@]}" bash -c '
-        (cd .. && unset PHP_CLI_SERVER_WORKERS && exec php artisan queue:work database --sleep=1 --tries=1 --timeout=300) &
-        exec php -d opcache.enable=1 -d variables_order=EGPCS -d expose_php=0 -d post_max_size=12M -d upload_max_filesize=10M \
-            -S "127.0.0.1:$0" "$1/bin/router.php"' "$1" "$ROOT") >> "$RUN/server.log" 2>&1 < /dev/null &
-    SERVER=$!
-    printf '%s %s\n' "$SERVER" "$$" > "$RUN/server-$1.pid"
+    if [ "$(id -u)" = 0 ]; then
+        user="user = $account"$'\n'"group = $account"
+        owner="listen.owner = $account"$'\n'"listen.group = $account"
+    fi
+    # The name of a socket has 107 bytes at most.
+    socket="$folder/php.sock"
+    [ ${#socket} -le 100 ] || socket="$SHORT-$1.php"
+    version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
+    fill php-fpm.conf root "$ROOT" socket "$socket" user "$user" owner "$owner" workers "${WORKERS:-4}" > "$folder/php-fpm.conf"
+    [ "$(id -u)" = 0 ] && user="user $account $account;" || user=""
+    fill nginx.conf root "$ROOT" folder "$folder" socket "$socket" user "$user" port "$1" > "$folder/nginx.conf"
+    supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")")"
+    SERVER=$SUPERVISOR
+    SUPERVISED=()
     local waited=0
-    while port_free "$1"; do
+    until answers "$1"; do
         sleep 0.1
         waited=$((waited + 1))
-        kill -0 "$SERVER" 2> /dev/null && [ $waited -lt 100 ] || fail "Starting the web server on port $1" "See $RUN/server.log"
+        kill -0 "$SERVER" 2> /dev/null && [ $waited -lt 300 ] || fail "Starting the web server on port $1" "See $RUN/web.log and $RUN/server.log"
     done
 }
 
-# watch_over: notices a database or web server that has died, a worker of it too, and starts it again. Ends when the script does.
+# answers PORT: the application itself answers there.
+answers() {
+    local status
+    { exec 7<> "/dev/tcp/127.0.0.1/$1"; } 2> /dev/null || return 1
+    printf 'GET /up HTTP/1.0\r\nHost: 127.0.0.1:%s\r\n\r\n' "$1" >&7
+    read -r -t 20 _ status _ <&7
+    exec 7>&-
+    case ${status:-500} in 5??) return 1 ;; esac
+}
+
+# watch_over: supervisors start again what dies; this starts supervisors again, and a database whose own script has ended.
 watch_over() {
     local port=$SERVED_PORT
     while sleep 1; do
         if [ -n "$STARTED_DATABASE" ] && ! kill -0 "$STARTED_DATABASE" 2> /dev/null; then
-            say "The database has stopped; starting it again"
+            say "What keeps the database alive has died; starting it again"
+            end_supervisor database
+            DB_PORT_FIXED=$DB_PORT start_database "$(lesser_account mysql)"
+        elif [ -z "$STARTED_DATABASE" ] && [ ! -f "$RUN/supervisor-database.owner" ]; then
+            say "Whoever started the database has stopped it; starting it again"
             DB_PORT_FIXED=$DB_PORT start_database "$(lesser_account mysql)"
         fi
-        if ! kill -0 "$SERVER" 2> /dev/null || [ "$(pgrep -c -g "$SERVER" php)" -le $((${WORKERS:-4} + 1)) ]; then
-            say "The web server has lost a process; starting it again"
-            stop_server
+        if ! kill -0 "$SERVER" 2> /dev/null; then
+            say "What keeps the web server alive has died; starting it again"
             serve "$port"
         fi
     done
 }
 
 stop_server() {
-    [ -n "${SERVER:-}" ] || return 0
-    kill -TERM -- "-$SERVER" 2> /dev/null
-    wait "$SERVER" 2> /dev/null
-    kill -KILL -- "-$SERVER" 2> /dev/null
+    [ -n "$SERVER" ] || return 0
+    end_supervisor "server-$SERVED_PORT"
     SERVER=""
-    rm -f "$RUN/server-$SERVED_PORT.pid" "$RUN/config-$SERVED_PORT.php" "$RUN/routes-$SERVED_PORT.php"
 }
+
+# stop_all: before a script ends, however it ends.
+stop_all() {
+    trap - EXIT INT TERM
+    let_start
+    stop_server
+    stop_database
+}
+trap stop_all EXIT
+trap 'exit 130' INT TERM

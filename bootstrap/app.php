@@ -3,13 +3,14 @@
 declare(strict_types=1);
 
 use App\Actions\UnreadableRevision;
-use App\Http\Middleware\Compress;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
+use Illuminate\Database\LostConnectionDetector;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -26,7 +27,6 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
         $middleware->prepend(PlainInput::class);
-        $middleware->prepend(Compress::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);
         $middleware->redirectUsersTo(fn () => route('rigs.index'));
@@ -35,6 +35,17 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport(UnreadableRevision::class);
         $exceptions->render(fn (UnreadableRevision $e, Request $request): Response => redirect()
             ->route('rigs.history', $request->route('rig'))->withErrors(['edit' => $e->getMessage()]));
+        // A database that is away comes back: the supervisor sees to it. Nothing was changed, or what was is not yet known to be.
+        $exceptions->render(function (QueryException|PDOException $e, Request $request): ?Response {
+            if (! app(LostConnectionDetector::class)->causedByLostConnection($e)) {
+                return null;
+            }
+            $says = 'The database is away for a moment. Try again in a few seconds.';
+
+            return $request->expectsJson()
+                ? response()->json(['message' => $says], 503, ['Retry-After' => '5'])
+                : response()->view('errors.503', [], 503, ['Retry-After' => '5']);
+        });
         // A stored rig that can't be read any more says so, and shows the way back.
         $exceptions->dontReport(InvalidDocument::class);
         $exceptions->render(function (InvalidDocument $e, Request $request): ?Response {

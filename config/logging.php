@@ -10,15 +10,12 @@ return [
 
     'channels' => [
 
-        // A log that can't be written stops no answer.
-        'single' => ['driver' => 'stack', 'channels' => ['days'], 'ignore_exceptions' => true],
-
-        'days' => [
-            'driver' => 'daily',
+        'single' => [
+            'driver' => 'custom',
+            'via' => App\Logging\DailyLog::class,
             'path' => env('LOG_PATH', storage_path('logs/hidden-wire.log')),
             'level' => env('LOG_LEVEL', 'warning'),
             'days' => 14,
-            'permission' => 0600,
         ],
 
         'null' => ['driver' => 'monolog', 'handler' => Monolog\Handler\NullHandler::class],

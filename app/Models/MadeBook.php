@@ -22,6 +22,8 @@ use Illuminate\Support\Facades\Storage;
  * @property int $done  parts written
  * @property int $of  parts in all; 0 before anything is known
  * @property int $bytes
+ * @property int $run  which try this is, from 1
+ * @property string|null $worker  who makes it, while it is being made
  * @property int|null $revision  of which it is, once it is made
  * @property Carbon $created_at
  */
@@ -29,7 +31,7 @@ final class MadeBook extends Model
 {
     protected $table = 'books';
 
-    protected $fillable = ['user_id', 'asked', 'edition', 'state', 'trouble', 'done', 'of', 'bytes', 'revision'];
+    protected $fillable = ['user_id', 'asked', 'edition', 'state', 'trouble', 'done', 'of', 'bytes', 'revision', 'run', 'worker'];
 
     protected $casts = ['asked' => 'array', 'state' => BookState::class];
 

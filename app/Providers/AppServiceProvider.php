@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Http\Throttles;
+use App\Jobs\MakeBook;
 use App\Mail\OutboxTransport;
 use App\Models\User;
 use HiddenWire\Core\Quantity\Bounds;
@@ -14,6 +15,9 @@ use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\ServiceProvider;
 
@@ -32,9 +36,12 @@ final class AppServiceProvider extends ServiceProvider
                 'url' => $url, 'host' => parse_url($url, PHP_URL_HOST), 'minutes' => config('auth.passwords.users.expire'),
             ]);
         });
+        Event::listen(WorkerStarting::class, MakeBook::beginAgain(...));
         // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
+        Blade::directive('csrf', fn () => '<input type="hidden" name="_token" value="<?php echo \App\Http\FormToken::masked(); ?>" '
+            .'autocomplete="off">');
         // Forms go by the same lengths and ranges as the format.
         AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }

@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Http\FormToken;
 use App\Http\Middleware\KnownHost;
+use App\Logging\DailyLog;
 use App\Models\User;
 use App\Providers\AppServiceProvider;
 use App\Rigs\Kept;
@@ -15,10 +17,13 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
+use Psr\Log\LoggerInterface;
 
 it('answers to its own names only, on every address', function () {
     foreach (['/', '/sign-in', '/nothing/here', '/rigs/1/wishes'] as $path) {
@@ -32,7 +37,7 @@ it('answers to its own names only, on every address', function () {
         'rigs.example.test:80x' => 400] as $host => $status) {
         $request = Request::create('http://rigs.example.test:8390/sign-in');
         $request->headers->set('Host', $host);
-        expect((new KnownHost)->handle($request, fn () => response('in'))->getStatusCode())->toBe($status, $host);
+        expect(app(KnownHost::class)->handle($request, fn () => response('in'))->getStatusCode())->toBe($status, $host);
     }
 });
 
@@ -44,6 +49,50 @@ it('has its own headers on every answer, and says nothing of what it runs on', f
     $answer->assertHeaderMissing('X-Powered-By');
 })->with([['GET', '/sign-in', 200], ['GET', '/nothing', 404], ['PUT', '/sign-in', 405], ['GET', '/', 302], ['GET', '/up', 200],
     ['GET', '/storage/x', 404]]);
+
+it('takes forms with the session\'s token behind a mask that is new in each answer', function () {
+    $this->app['env'] = 'local';
+    $token = function (): string {
+        preg_match('/name="csrf-token" content="([^"]+)"/', (string) $this->get('/sign-in')->getContent(), $meta);
+
+        return $meta[1] ?? '';
+    };
+    [$first, $second] = [$token(), $token()];
+    $bare = session()->token();
+    expect($first)->not->toBe($second)->and(FormToken::bare($first))->toBe($bare)->and(FormToken::bare($second))->toBe($bare);
+    $page = (string) $this->get('/sign-in')->getContent();
+    expect($page)->not->toContain($bare)->and(substr_count($page, 'name="_token"'))->toBe(1);
+    // A page that was drawn earlier counts as well; the token itself, or anything else, does not.
+    foreach ([$first => 302, $second => 302, $bare => 419, '' => 419, base64_encode('x') => 419, FormToken::mask('another') => 419] as $sent => $status) {
+        $this->post('/sign-in', ['_token' => $sent, 'email' => 'a@example.test', 'password' => 'x'])->assertStatus($status);
+    }
+});
+
+it('logs into a file of whoever owns its folder, and says on standard error what it can\'t write', function () {
+    $folder = sys_get_temp_dir().'/hidden-wire-logs-'.getmypid();
+    @mkdir($folder);
+    $isRoot = posix_geteuid() === 0;
+    if ($isRoot) {
+        chown($folder, 'nobody');
+    }
+    $log = fn (string $path): LoggerInterface => (new DailyLog)(['path' => $path, 'level' => 'warning', 'days' => 14]);
+    $log("{$folder}/a.log")->error('the first line');
+    [$file] = (array) glob("{$folder}/a-*.log");
+    expect(file_get_contents($file))->toContain('the first line')->and(fileperms($file) & 0777)->toBe(0600)
+        ->and(fileowner($file))->toBe(fileowner($folder));
+    // One that an earlier version has left to root is given back with the next line.
+    if ($isRoot) {
+        chown($file, 'root');
+        $log("{$folder}/a.log")->error('the second line');
+        clearstatcache();
+        expect(fileowner($file))->toBe(fileowner($folder));
+    }
+    // A folder that is a file can't hold a log.
+    $said = Process::run([PHP_BINARY, '-r', 'require $argv[1]."/vendor/autoload.php";
+        (new App\Logging\DailyLog)(["path" => $argv[2]."/b.log", "level" => "warning", "days" => 14])->error("nobody reads this");', base_path(), $file]);
+    expect($said->successful())->toBeTrue()->and($said->errorOutput())->toContain("can't be written: ERROR: nobody reads this");
+    File::deleteDirectory($folder);
+});
 
 it('shows error pages of its own with a way on', function () {
     $this->get('/nothing')->assertNotFound()->assertSee('There is nothing here')->assertSee('All rigs');
@@ -301,15 +350,12 @@ it('says a document too large in canonical form, and compares with and goes back
     expect(fn () => app(ImportRig::class)($user, $large))->toThrow(HiddenWire\Core\Document\InvalidDocument::class, 'In canonical form');
 });
 
-it('sends a page compressed to whoever takes it so: a second page costs less than 30 kB', function () {
+it('has pages that cost less than 30 kB compressed', function () {
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
     foreach (['wishes', 'wiring', 'stock', 'computers', 'recipes', 'tracks', 'situations', 'cables', 'history'] as $view) {
-        $plain = $this->actingAs($user)->get("/rigs/{$rig->id}/{$view}", ['Accept-Encoding' => ''])
-            ->assertHeaderMissing('Content-Encoding');
-        $small = $this->get("/rigs/{$rig->id}/{$view}", ['Accept-Encoding' => 'gzip'])->assertHeader('Content-Encoding', 'gzip');
-        expect(strlen((string) $small->baseResponse->getContent()))->toBeLessThan(30_000, $view)
-            ->and(strlen((string) gzdecode((string) $small->baseResponse->getContent())))
-            ->toBeGreaterThan(strlen((string) $plain->getContent()) - 2000);
+        $page = (string) $this->actingAs($user)->get("/rigs/{$rig->id}/{$view}")->assertOk()->getContent();
+        // As the web server does it.
+        expect(strlen((string) gzencode($page, 5)))->toBeLessThan(30_000, $view);
     }
 });

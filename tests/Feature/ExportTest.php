@@ -12,12 +12,15 @@ use App\Exports\Paper;
 use App\Jobs\MakeBook;
 use App\Jobs\Stopped;
 use App\Models\BookState;
+use App\Models\MadeBook;
 use App\Models\Share;
 use App\Models\User;
 use App\Rigs\RigFromRows;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Queue\WorkerOptions;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -255,7 +258,7 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     $this->post("/rigs/{$rig->id}/books")->assertSessionHasErrors('book');
     $waiting = $rig->books()->latest('id')->first();
     $this->delete("/rigs/{$rig->id}/books/{$waiting->id}")->assertRedirect();
-    (new MakeBook($waiting->id))->handle();
+    (new MakeBook($waiting->id, 1))->handle();
     expect($waiting->fresh()->state)->toBe(BookState::Stopped);
     // One that is stopped while it is written ends after the part.
     $this->post("/rigs/{$rig->id}/books")->assertSessionHasNoErrors();
@@ -263,7 +266,7 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     $writer = new BookPdf(new Drawings(new Source($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))), ['cover', 'cables'], Paper::A4,
         fn (int $done, int $of) => throw new Stopped);
     expect(fn () => $writer->write(new Source($read)))->toThrow(Stopped::class);
-    (new MakeBook($begun->id))->failed(null);
+    (new MakeBook($begun->id, 1))->failed(null);
     expect($begun->fresh()->says())->toContain('took longer');
 
     // It is of nobody else, not even of somebody who may look at the rig.
@@ -284,6 +287,38 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
         $gone === 'rig' ? $this->delete("/rigs/{$one->id}")->assertRedirect() : app(DeleteAccount::class)($user);
         Storage::assertMissing($kept->file());
     }
+});
+
+it('begins a book again that was being made when its worker died, three times at most', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+    $of = fn (array $more) => $rig->books()->create(['user_id' => $user->id, 'state' => BookState::Working,
+        'asked' => ['parts' => ['cover'], 'paper' => 'a4', 'revision' => null], ...$more]);
+    // Whoever has died was of this name: a job that is caught in the middle has it.
+    Queue::fake();
+    $begun = $of(['state' => BookState::Waiting]);
+    $name = null;
+    MadeBook::updating(function (MadeBook $book) use (&$name) {
+        $name ??= $book->worker;
+    });
+    (new MakeBook($begun->id, 1))->handle();
+    expect($begun->fresh()->state)->toBe(BookState::Done)->and($name)->not->toBeNull();
+    [$mine, $thrice, $elsewhere] = [$of(['worker' => $name, 'done' => 4, 'of' => 9]), $of(['worker' => $name, 'run' => 3]), $of(['worker' => str_repeat('0', 16)])];
+    event(new WorkerStarting('database', 'default', new WorkerOptions));
+    Queue::assertPushed(MakeBook::class, 1);
+    expect($mine->fresh())->state->toBe(BookState::Waiting)->run->toBe(2)->done->toBe(0)
+        ->and($thrice->fresh()->says())->toContain('begun 3 times')
+        ->and($elsewhere->fresh()->state)->toBe(BookState::Working);
+    // The job of the try that was broken off does no harm, neither by running nor by being given up.
+    (new MakeBook($mine->id, 1))->handle();
+    (new MakeBook($mine->id, 1))->failed(null);
+    expect($mine->fresh()->state)->toBe(BookState::Waiting);
+    // A database that goes away meanwhile is no fault of the book's.
+    $mine->refresh()->update(['state' => BookState::Working, 'worker' => $name]);
+    (new MakeBook($mine->id, 2))->failed(new PDOException('SQLSTATE[HY000] [2002] Connection refused'));
+    expect($mine->fresh())->state->toBe(BookState::Waiting)->run->toBe(3);
+    (new MakeBook($mine->id, 3))->handle();
+    expect($mine->fresh()->state)->toBe(BookState::Done);
 });
 
 it('says on the catalogue why a model can\'t go to a place, and changes nothing', function () {

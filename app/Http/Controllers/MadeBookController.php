@@ -39,7 +39,7 @@ final class MadeBookController
                 'order' => $request->order()->value],
             'state' => BookState::Waiting,
         ]);
-        MakeBook::dispatch($book->id);
+        MakeBook::dispatch($book->id, 1);
 
         return redirect()->to($request->back())->with('said', 'The book is being made.');
     }

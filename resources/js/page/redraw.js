@@ -5,6 +5,18 @@ const SAME_AS_BEFORE = ['revision', 'at_revision', '_token', 'mute', 'mono', 'au
 // How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
 const state = { drawings: 0, sending: 0 };
 
+// The session's token stands behind a mask that is new in each answer. One that is the same under its mask stays as it is: forms that
+// differ in nothing else are alike.
+const bare = (masked) => {
+    const bytes = [...atob(masked)].map((one) => one.charCodeAt(0));
+    return bytes.slice(bytes.length / 2).map((byte, i) => byte ^ bytes[i]).join();
+};
+const keepToken = (next) => {
+    const [was, is] = [document, next].map((one) => one.querySelector('meta[name=csrf-token]').content);
+    if (bare(was) !== bare(is)) return;
+    for (const input of next.querySelectorAll('input[name=_token]')) input.setAttribute('value', was);
+};
+
 // What tells an element apart from its neighbours: an id, a key, or for a form what it is about.
 const keyOf = (element) => {
     if (element.id) return `#${element.id}`;
@@ -52,6 +64,7 @@ export const redraw = (html, sent = null, seen = state.drawings) => {
     const next = new DOMParser().parseFromString(html, 'text/html');
     if (!next.querySelector('main#view')) return window.location.reload();
     state.drawings++;
+    keepToken(next);
     // What was sent is no longer half typed: the server says now what stands there.
     if (sent?.isConnected) sent.reset();
     const was = document.activeElement ?? document.body;

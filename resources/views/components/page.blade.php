@@ -4,7 +4,7 @@
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
-    <meta name="csrf-token" content="{{ request()->hasSession() ? csrf_token() : '' }}">
+    <meta name="csrf-token" content="{{ request()->hasSession() ? \App\Http\FormToken::masked() : '' }}">
     <title>{{ $title }} · Hidden Wire</title>
     <link rel="icon" href="/favicon.svg" type="image/svg+xml">
     <script src="/theme.js"></script>
