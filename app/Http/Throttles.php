@@ -37,9 +37,10 @@ final class Throttles
             Limit::perMinute(10)->by('registration|'.$request->ip())->response(self::later(...)),
             Limit::perHour(60)->by('registrations|'.$request->ip())->response(self::later(...)),
         ]);
+        // By who asks, never by whose account it is: else anybody could shut others out.
         RateLimiter::for('reset', fn (Request $request) => [
             Limit::perMinute(5)->by('reset|'.$request->ip())->response(self::later(...)),
-            Limit::perHour(5)->by('resets|'.mb_strtolower($request->string('email')->toString()))->response(self::later(...)),
+            Limit::perHour(30)->by('resets|'.$request->ip())->response(self::later(...)),
         ]);
     }
 

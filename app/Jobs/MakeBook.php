@@ -41,7 +41,7 @@ final class MakeBook implements ShouldQueue
     }
 
     /** Begins again what was being made when this worker last ended: there is one of its name. */
-    public static function beginAgain(): void
+    public static function beginAgain(): bool
     {
         foreach (MadeBook::query()->where('state', BookState::Working)->where('worker', self::worker())->get() as $book) {
             if ($book->run >= self::MOST_RUNS) {
@@ -54,6 +54,8 @@ final class MakeBook implements ShouldQueue
             $book->update(['state' => BookState::Waiting, 'run' => $run, 'worker' => null, 'done' => 0]);
             self::dispatch($book->id, $run);
         }
+
+        return true;
     }
 
     /** The name of the worker in this folder of this machine; others have others. */

@@ -36,7 +36,7 @@ final class AppServiceProvider extends ServiceProvider
                 'url' => $url, 'host' => parse_url($url, PHP_URL_HOST), 'minutes' => config('auth.passwords.users.expire'),
             ]);
         });
-        Event::listen(WorkerStarting::class, MakeBook::beginAgain(...));
+        Event::listen(WorkerStarting::class, fn (WorkerStarting $it) => $it->queue === 'default' && MakeBook::beginAgain());
         // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);

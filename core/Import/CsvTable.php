@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Import;
 
+use HiddenWire\Core\Export\Csv;
+
 /** A CSV file as columns and rows: by RFC 4180, and as spreadsheets write it (semicolons or tabs, a byte order mark). */
 final readonly class CsvTable
 {
@@ -89,6 +91,6 @@ final readonly class CsvTable
     /** Without blanks around it, and without the apostrophe that keeps a spreadsheet from taking it for a formula. */
     private static function plain(string $cell): string
     {
-        return (string) preg_replace("/^'(?=[=+\-@])/", '', trim($cell));
+        return Csv::restored(trim($cell));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\OpenStarter;
+use App\Http\LocalConnection;
 use App\Models\User;
 use App\Rigs\Starters;
 use Illuminate\Database\Seeder;
@@ -22,8 +23,7 @@ final class DatabaseSeeder extends Seeder
     public function run(OpenStarter $open): void
     {
         // Everybody knows its password: on a server that others reach it exists by choice only (APP_DEMO).
-        $host = parse_url((string) config('app.url'), PHP_URL_HOST);
-        if (! config('app.demo') && ! in_array($host, ['127.0.0.1', 'localhost', '[::1]'], true)) {
+        if (! config('app.demo') && ! LocalConnection::isOwn((string) config('app.url'))) {
             return;
         }
         $demo = User::query()->firstOrCreate(['email' => self::EMAIL], ['name' => 'Demo', 'password' => Hash::make(self::PASSWORD)]);

@@ -1,4 +1,4 @@
-<x-page title="Sign in" class="door">
+<x-page title="Sign in" class="door" data-signed-out>
     <main class="door-card">
         <h1 class="visually-hidden">Sign in to Hidden Wire</h1>
         <x-brand />

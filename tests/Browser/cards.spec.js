@@ -42,6 +42,47 @@ test('a card is ticked without a network, also after it is loaded again, and sen
     await expect(page.getByText('all sent')).toBeVisible();
 });
 
+test('signing out leaves nothing of the cards on the device, and the next account there finds nothing of the last one\'s', async ({ page, context }) => {
+    await openSmall(page);
+    const rig = rigOf(page);
+    const card = `/rigs/${rig}/cards/run-down`;
+    const left = () => page.evaluate(async () => {
+        const pages = [];
+        for (const name of await caches.keys()) {
+            for (const request of await (await caches.open(name)).keys()) if (request.url.includes('/cards/')) pages.push(request.url);
+        }
+        return { pages: pages.length, ticks: Object.keys(localStorage).filter((key) => key.startsWith('card ')).length };
+    });
+    await page.goto(card);
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.reload();
+    await expect.poll(() => page.evaluate(() => Boolean(navigator.serviceWorker.controller))).toBe(true);
+    await page.reload();
+    await page.getByRole('checkbox').first().check();
+    await expect(page.getByText('all sent')).toBeVisible();
+    await expect.poll(left).toEqual({ pages: 1, ticks: 1 });
+
+    // Ticks that were not sent are not lost without a word.
+    await page.goto('/account');
+    await page.evaluate(() => localStorage.setItem('card 0 0 run-down', JSON.stringify({ a: { on: true, at: 1, unsent: true } })));
+    const signOut = page.getByRole('button', { name: 'Sign out Demo' });
+    page.once('dialog', (dialog) => dialog.dismiss());
+    await signOut.click();
+    await expect(page).toHaveURL(/account/);
+    expect(await left()).toEqual({ pages: 1, ticks: 2 });
+    let asked = '';
+    page.once('dialog', (dialog) => {
+        asked = dialog.message();
+        return dialog.accept();
+    });
+    await signOut.click();
+    await page.waitForURL(/sign-in/);
+    expect(asked).toBe('One tick on a card was not sent yet. Sign out and lose it?');
+    await expect.poll(left).toEqual({ pages: 0, ticks: 0 });
+    await context.setOffline(true);
+    await expect(page.goto(card)).rejects.toThrow();
+});
+
 test('a step of one\'s own stands in the run-down, is moved, and keeps its time and wait', async ({ page }) => {
     await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/cards`);

@@ -14,6 +14,7 @@ use HiddenWire\Core\Export\Csv;
 use HiddenWire\Core\Export\Html;
 use HiddenWire\Core\Export\Markdown;
 use HiddenWire\Core\Export\Network;
+use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
@@ -60,6 +61,31 @@ it('says what each cable carries, on which channels, and what comes back', funct
 it('writes CSV by the book: quoted, ended by CR LF, and no formula for a spreadsheet', function () {
     expect(Csv::of(['A', 'B'], [['say "hi", twice', "two\nlines"], ['=1+1', -6.5], ['+49', '@x'], ['-dash', null]]))
         ->toBe("A,B\r\n\"say \"\"hi\"\", twice\",\"two\nlines\"\r\n'=1+1,-6.5\r\n'+49,'@x\r\n'-dash,\r\n");
+});
+
+it('leaves no formula whatever a spreadsheet splits by, and takes back as many apostrophes as it has set', function () {
+    // Worked out by hand.
+    expect(Csv::of(['A'], [['x;=1+1']]))->toBe("A\r\n\"x;'=1+1\"\r\n")
+        ->and(Csv::of(['A'], [['0 dB; -6 dB']]))->toBe("A\r\n\"0 dB; '-6 dB\"\r\n")
+        ->and(Csv::of(['A'], [["x\n=1"]]))->toBe("A\r\n\"x\n'=1\"\r\n")
+        ->and(Csv::of(['A'], [["x|'=1"]]))->toBe("A\r\nx|''=1\r\n")
+        ->and(Csv::of(['A'], [['5 - 3, a+b, x=1']]))->toBe("A\r\n\"5 - 3, a+b, x=1\"\r\n");
+    mt_srand(7);
+    $letters = ['a', '=', '+', '-', '@', "'", ';', ',', "\t", '|', ' ', "\n", '"', "\r"];
+    for ($i = 0; $i < 3000; $i++) {
+        $text = '';
+        for ($length = mt_rand(0, 9); $length > 0; $length--) {
+            $text .= $letters[mt_rand(0, count($letters) - 1)];
+        }
+        expect(Csv::restored(Csv::defused($text)))->toBe($text);
+        $line = Csv::of(['A', 'B'], [[$text, 'b']]);
+        foreach ([';', "\t", '|', "\n", "\r"] as $mark) {
+            foreach (explode($mark, $line) as $cell) {
+                expect(ltrim($cell))->not->toMatch('/^[=+\-@]/', json_encode([$text, $mark]));
+            }
+        }
+    }
+    expect(CsvTable::read("a;b\n'=1;\"x;'=1\"\n")->rows)->toBe([2 => ['=1', 'x;=1']]);
 });
 
 it('takes no mark in a name for a mark of Markdown or HTML', function () {

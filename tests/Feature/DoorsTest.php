@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Http\FormToken;
 use App\Http\Middleware\KnownHost;
+use App\Jobs\SendResetLink;
 use App\Logging\DailyLog;
 use App\Models\User;
 use App\Providers\AppServiceProvider;
@@ -22,6 +23,8 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Storage;
 use Psr\Log\LoggerInterface;
 
@@ -172,12 +175,81 @@ it('lets the demo account in from this machine only, unless it is wanted otherwi
     $try = fn () => $this->withServerVariables(['REMOTE_ADDR' => '192.0.2.7'])
         ->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD]);
     $try()->assertSessionHasErrors('email');
+    // Also where a web server on this machine passes the request on, where ours listens to others or doesn't say to whom, or where the
+    // application is meant for others.
+    $here = fn (array $server) => $this->withServerVariables(['REMOTE_ADDR' => '127.0.0.1', ...$server])
+        ->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD]);
+    foreach ([['HTTP_X_FORWARDED_FOR' => '192.0.2.7'], ['HTTP_VIA' => '1.1 front'], ['LISTENS_ON' => '0.0.0.0'], ['LISTENS_ON' => '']] as $server) {
+        $here($server)->assertSessionHasErrors('email');
+        RateLimiter::clear('sign-in|'.sha1(DatabaseSeeder::EMAIL));
+    }
+    config(['app.url' => 'https://rigs.example.test']);
+    $here([])->assertSessionHasErrors('email');
+    config(['app.url' => 'http://127.0.0.1:8390']);
+    $here([])->assertRedirect('/');
+    auth()->guard('web')->logout();
     config(['app.demo' => true]);
     $try()->assertRedirect('/');
     User::query()->delete();
     config(['app.demo' => false, 'app.url' => 'https://rigs.example.test']);
     $this->seed(DatabaseSeeder::class);
     expect(User::query()->count())->toBe(0);
+});
+
+it('shuts nobody out of a new password by what strangers post, and says nothing of who has an account', function () {
+    Notification::fake();
+    $user = User::factory()->create();
+    $from = fn (string $address) => $this->withServerVariables(['REMOTE_ADDR' => $address]);
+    // Five strangers with five wrong links each, and an hour's worth of asking from one more.
+    foreach (range(1, 5) as $i) {
+        foreach (range(1, 5) as $j) {
+            $from("10.0.0.{$i}")->post('/new-password', ['token' => 'wrong', 'email' => $user->email, 'password' => 'nine lamps in a pier',
+                'password_confirmation' => 'nine lamps in a pier'])->assertSessionHasErrors('email');
+        }
+        $from("10.0.0.{$i}")->post('/new-password', ['token' => 'wrong', 'email' => $user->email])->assertStatus(429);
+    }
+    $from('192.0.2.1')->post('/forgotten', ['email' => $user->email])->assertRedirect('/sign-in');
+    Notification::assertSentToTimes($user, ResetPassword::class, 1);
+    // Whoever asks too often is who has to wait, and no account gets more than five mails an hour, each with a link that works.
+    for ($minute = 1; $minute < 12; $minute++) {
+        $this->travel(61)->seconds();
+        $from('192.0.2.2')->post('/forgotten', ['email' => $user->email])->assertRedirect('/sign-in');
+    }
+    Notification::assertSentToTimes($user, ResetPassword::class, 5);
+    foreach (range(1, 5) as $i) {
+        $from('192.0.2.3')->post('/forgotten', ['email' => ''])->assertSessionHasErrors('email');
+    }
+    $from('192.0.2.3')->post('/forgotten', ['email' => ''])->assertStatus(429);
+    $from('192.0.2.4')->post('/forgotten', ['email' => ''])->assertSessionHasErrors('email');
+    // What costs time is done after the answer, for an address that nobody has as well.
+    Queue::fake();
+    DB::enableQueryLog();
+    $queries = [];
+    foreach ([$user->email, 'nobody@example.test'] as $email) {
+        DB::flushQueryLog();
+        $from('192.0.2.9')->post('/forgotten', ['email' => $email])->assertRedirect('/sign-in');
+        $queries[] = array_column(DB::getQueryLog(), 'query');
+    }
+    expect($queries[0])->toBe($queries[1]);
+    Queue::assertPushedOn('mail', SendResetLink::class);
+    Queue::assertPushed(SendResetLink::class, 2);
+});
+
+it('tells addresses apart that differ in an accent only', function () {
+    $user = User::factory()->create(['email' => 'jose@example.test', 'password' => 'nine lamps in a pier']);
+    $try = fn (string $email) => $this->post('/sign-in', ['email' => $email, 'password' => 'nine lamps in a pier']);
+    foreach (['josé@example.test', 'jose@exämple.test', 'jöse@example.test'] as $email) {
+        $try($email)->assertSessionHasErrors('email');
+    }
+    // Both can have an account, with a password and a link of their own.
+    Notification::fake();
+    $other = User::factory()->create(['email' => 'josé@example.test', 'password' => 'ten lamps on a pier']);
+    $try('josé@example.test')->assertSessionHasErrors('email');
+    $this->post('/forgotten', ['email' => 'José@example.test'])->assertRedirect('/sign-in');
+    Notification::assertSentTo($other, ResetPassword::class);
+    Notification::assertNotSentTo($user, ResetPassword::class);
+    $try('JOSE@example.test')->assertRedirect('/');
+    $this->assertAuthenticatedAs($user);
 });
 
 it('refuses passwords that everybody has, and one\'s own name', function (string $password, bool $isRefused) {

@@ -16,6 +16,7 @@ use HiddenWire\Core\Book\Source;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 
 /** Cards to work through under a desk: the list of them, each on a page of its own, and what is ticked on it. */
@@ -29,12 +30,14 @@ final class CardController
         return view('rigs.cards', ['page' => $page, 'cards' => new CardList($page)]);
     }
 
-    public function show(Rig $rig, string $card): View
+    /** What keeps it on a phone has to know whose it is. */
+    public function show(Request $request, Rig $rig, string $card): Response
     {
         Gate::authorize('view', $rig);
         $found = $this->card($rig, $card);
 
-        return view('rigs.card', ['card' => new CardPage($rig, $found, TickCard::standing($rig, $found))]);
+        return response()->view('rigs.card', ['card' => new CardPage($rig, $found, TickCard::standing($rig, $found))],
+            headers: ['X-Account' => (string) $request->user()?->id]);
     }
 
     /** What a phone has ticked since it last had a network. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Jobs\SendResetLink;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -22,7 +23,7 @@ final class PasswordController
     public function store(Request $request): RedirectResponse
     {
         $fields = $request->validate(['email' => ['required', 'string', 'email', 'max:190']]);
-        Password::sendResetLink(['email' => mb_strtolower($fields['email'])]);
+        SendResetLink::dispatch(mb_strtolower($fields['email']));
 
         // The same whether somebody has an account with this address or not.
         return redirect()->route('login')

@@ -1,19 +1,12 @@
 // A card under a desk: what is ticked is kept on the phone at once, and sent as soon as there is a network.
+import { kept, ticksOf } from '../page/forget.js';
 import { token } from '../page/send.js';
 
 const EVERY_MS = 15000;
 const EXPIRED = 419;
 const SIGNED_OUT = 401;
 
-// The browser may refuse to keep anything: then the card works as long as it is open.
-const kept = (key) => {
-    try {
-        return JSON.parse(window.localStorage.getItem(key)) ?? {};
-    } catch {
-        return {};
-    }
-};
-
+// What can't be kept works as long as the card is open.
 const keep = (key, ticks) => {
     try {
         window.localStorage.setItem(key, JSON.stringify(ticks));
@@ -48,7 +41,7 @@ export function card() {
         isSending: false,
 
         init() {
-            this.key = `card ${this.$root.dataset.card}`;
+            this.key = ticksOf(this.$root.dataset.account, this.$root.dataset.card);
             const server = JSON.parse(this.$root.dataset.ticks);
             this.ticks = kept(this.key);
             this.join(server);

@@ -1,4 +1,5 @@
 // The page itself: what its forms, links and keys do. Links stay links and forms stay forms; a key follows one that is on the page.
+import { forgetPages, forgetTicks, unsentTicks } from '../page/forget.js';
 import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
@@ -43,10 +44,26 @@ export function frame() {
         submit(event) {
             const form = event.target;
             if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) return event.preventDefault();
-            if (form.action.endsWith('/logout')) navigator.serviceWorker?.controller?.postMessage('forget');
+            if (form.matches('[data-forgets]') && !this.forget()) return event.preventDefault();
             if (!form.matches('form[data-send]')) return;
             event.preventDefault();
             send(form, event.submitter);
+        },
+
+        // Nobody is signed in on this device: what it kept of whoever was is not for the next one.
+        init() {
+            if (this.$root.matches('[data-signed-out]')) forgetPages();
+        },
+
+        // Whoever signs out leaves nothing behind.
+        forget() {
+            const unsent = unsentTicks();
+            const question = unsent === 1 ? 'One tick on a card was not sent yet. Sign out and lose it?'
+                : `${unsent} ticks on cards were not sent yet. Sign out and lose them?`;
+            if (unsent > 0 && !window.confirm(question)) return false;
+            forgetTicks();
+            forgetPages();
+            return true;
         },
 
         // A number or choice that is set by itself is sent when it is left or chosen. By keys a list is gone through one by one: what it

@@ -33,7 +33,7 @@
         <section class="account-part" aria-labelledby="end-title">
             <h2 id="end-title">Export or delete</h2>
             <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a> as one archive. Each rig in it can be imported again.</p>
-            <form method="post" action="{{ route('account.destroy') }}" data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
+            <form method="post" action="{{ route('account.destroy') }}" data-forgets data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
                 @csrf @method('delete')
                 <label>Password <input class="form-control" type="password" name="current" autocomplete="current-password" required></label>
                 @if ($errors->deletion->has('current')) <p class="trouble" role="alert">{{ $errors->deletion->first('current') }}</p> @endif

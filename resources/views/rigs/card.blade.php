@@ -1,5 +1,5 @@
 <x-page :title="$card->card->title" class="card-body">
-    <main class="card-sheet" x-data="card" data-card="{{ $card->record->id }} {{ $card->card->key }}" data-to="{{ $card->tickUrl() }}" data-ticks="{{ $card->ticksText() }}">
+    <main class="card-sheet" x-data="card" data-account="{{ auth()->id() }}" data-card="{{ $card->record->id }} {{ $card->card->key }}" data-to="{{ $card->tickUrl() }}" data-ticks="{{ $card->ticksText() }}">
         <header>
             <p><a href="{{ route('rigs.cards', $card->record->id) }}">{{ $card->record->name }}</a></p>
             <h1>{{ $card->card->title }}</h1>
