@@ -173,6 +173,8 @@ ensure_libraries() {
         step "Installing the PHP libraries" env COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --optimize-autoloader
         printf %s "$stamp" > "$RUN/composer.stamp"
     fi
+    php bin/pins.php > "$LOG.pins" || { cat "$LOG.pins" >> "$LOG"; fail "Checking the versions of the PHP libraries"; }
+    rm -f "$LOG.pins"
     stamp=$(cat package.json package-lock.json 2> /dev/null | cksum)
     if [ ! -d node_modules/vite ] || [ "$(cat "$RUN/npm.stamp" 2> /dev/null)" != "$stamp" ]; then
         if [ -f package-lock.json ]; then

@@ -14,6 +14,9 @@ final readonly class MapPng implements Exporter
 {
     private const ZOOM = '2';
 
+    /** What a shell answers with where there is no such command. */
+    private const NO_COMMAND = 127;
+
     private const SECONDS = 60;
 
     public function __construct(private Drawings $drawings, private MapDepth $depth)
@@ -40,14 +43,21 @@ final readonly class MapPng implements Exporter
         return 'image/png';
     }
 
-    /** @throws NotInstalled where rsvg-convert is missing */
+    /**
+     * @throws NotInstalled where rsvg-convert is missing
+     * @throws \RuntimeException where it can't draw the map
+     */
     public function write(Source $of): string
     {
         $run = Process::timeout(self::SECONDS)->input(Svg::of($this->drawings->at($this->depth), $of->rig->name))
             ->run(['rsvg-convert', '--zoom', self::ZOOM, '--format', 'png']);
 
-        return $run->successful() ? $run->output() : throw new NotInstalled(
-            'A PNG needs rsvg-convert (Debian: librsvg2-bin). Install it, or take the SVG. '.trim($run->errorOutput()),
-        );
+        return match (true) {
+            $run->successful() => $run->output(),
+            $run->exitCode() === self::NO_COMMAND => throw new NotInstalled(
+                'A PNG needs rsvg-convert. Install it (apt-get install librsvg2-bin), or take the SVG.',
+            ),
+            default => throw new \RuntimeException('The map can\'t be drawn as a PNG; take the SVG. '.trim($run->errorOutput())),
+        };
     }
 }

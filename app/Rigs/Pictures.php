@@ -10,6 +10,10 @@ use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Intervention\Image\Drivers\Gd\Driver;
+use Intervention\Image\Exceptions\RuntimeException;
+use Intervention\Image\ImageManager;
+use Intervention\Image\Interfaces\ImageInterface;
 
 /**
  * Pictures of how units are set. Whatever comes in is read as a picture and written anew, smaller, as a JPEG under a name of our own:
@@ -56,25 +60,15 @@ final class Pictures
         if ($limit > 0 && $limit < ini_parse_quantity(self::MEMORY)) {
             ini_set('memory_limit', self::MEMORY);
         }
-        $image = $this->read($bytes);
-        [$width, $height] = [imagesx($image), imagesy($image)];
-        $scale = min(1, self::LONGEST_SIDE / max($width, $height));
-        $small = imagecreatetruecolor(max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale)));
-        // What is transparent becomes white, not black.
-        imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
-        imagecopyresampled($small, $image, 0, 0, 0, 0, imagesx($small), imagesy($small), $width, $height);
-        unset($image);
-        $small = $this->upright($small, $bytes);
-        ob_start();
-        imagejpeg($small, null, self::QUALITY);
-        $jpeg = (string) ob_get_clean();
+        $image = $this->read($bytes)->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
+        $jpeg = $image->toJpeg(self::QUALITY)->toString();
         $picture = $rig->pictures()->make([
             'unit' => $unit,
             'user_id' => $by->id,
             'caption' => $caption,
             'file' => Str::lower(Str::random(40)),
-            'width' => imagesx($small),
-            'height' => imagesy($small),
+            'width' => $image->width(),
+            'height' => $image->height(),
         ]);
         Storage::disk('local')->put($picture->path(), $jpeg);
         $picture->save();
@@ -94,30 +88,12 @@ final class Pictures
         Storage::disk('local')->deleteDirectory("pictures/{$rig}");
     }
 
-    /** Turned as the camera says that it was held (EXIF orientation 1 to 8). */
-    private function upright(\GdImage $image, string $bytes): \GdImage
-    {
-        $stream = fopen('php://memory', 'r+b');
-        if ($stream === false) {
-            return $image;
-        }
-        fwrite($stream, $bytes);
-        rewind($stream);
-        $exif = str_starts_with($bytes, "\xFF\xD8") ? @exif_read_data($stream) : false;
-        fclose($stream);
-        $held = is_array($exif) && is_numeric($exif['Orientation'] ?? null) ? (int) $exif['Orientation'] : 1;
-        if (in_array($held, [2, 4, 5, 7], true)) {
-            imageflip($image, in_array($held, [4, 5], true) ? IMG_FLIP_VERTICAL : IMG_FLIP_HORIZONTAL);
-        }
-        $turn = match ($held) {
-            3 => 180, 5, 6 => 270, 7, 8 => 90, default => 0,
-        };
-
-        return $turn === 0 ? $image : (imagerotate($image, $turn, 0) ?: $image);
-    }
-
-    /** @throws UnreadablePicture */
-    private function read(string $bytes): \GdImage
+    /**
+     * Upright, as the camera says that it was held; what is transparent is white.
+     *
+     * @throws UnreadablePicture
+     */
+    private function read(string $bytes): ImageInterface
     {
         $size = strlen($bytes) > self::MAX_BYTES
             ? throw new UnreadablePicture('The picture is larger than 8 MB.')
@@ -130,8 +106,11 @@ final class Pictures
         }
         // Half a JPEG is read as a picture with a grey end: its end mark has to come after its last scan.
         $isWhole = $size[2] !== IMAGETYPE_JPEG || strrpos($bytes, "\xFF\xD9") > strrpos($bytes, "\xFF\xDA");
-        $image = $isWhole ? @imagecreatefromstring($bytes) : false;
-
-        return $image instanceof \GdImage ? $image : throw new UnreadablePicture('The picture is damaged; it can\'t be read.');
+        try {
+            return $isWhole ? (new ImageManager(new Driver, decodeAnimation: false, blendingColor: 'ffffff'))->read($bytes)
+                : throw new UnreadablePicture('The picture is damaged; it can\'t be read.');
+        } catch (RuntimeException) {
+            throw new UnreadablePicture('The picture is damaged; it can\'t be read.');
+        }
     }
 }

@@ -35,6 +35,8 @@ use App\Models\Content\Wish;
 use App\Models\Content\WishSituation;
 use App\Models\Rig;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Document\PlainText;
 use HiddenWire\Core\Equipment\Controls\Controls;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
@@ -50,7 +52,18 @@ final class RigFromRows
 
     public static function rig(Rig $rig): CoreRig
     {
-        return (new DocumentReader)->readData((new self)->data($rig), isStored: true);
+        $data = (new self)->data($rig);
+        try {
+            return (new DocumentReader)->readData($data, isStored: true);
+        } catch (InvalidDocument $e) {
+            // Code points that are no characters were let in once.
+            $text = (string) json_encode($data, JSON_UNESCAPED_UNICODE);
+            if (! PlainText::hasNoCharacters($text)) {
+                throw $e;
+            }
+
+            return (new DocumentReader)->readStored($text);
+        }
     }
 
     private function data(Rig $rig): \stdClass

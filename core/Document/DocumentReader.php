@@ -99,13 +99,14 @@ final class DocumentReader
     }
 
     /**
-     * A document of our own keeping: what is physically impossible and was let in once is read, and told by {@see Rig::$faults}.
+     * A document of our own keeping: what is physically impossible and was let in once is read, and told by {@see Rig::$faults}; code points
+     * that are no characters, which were let in once too, are left out.
      *
      * @throws InvalidDocument
      */
     public function readStored(string $text): Rig
     {
-        return $this->readData(Json::decode($text), isStored: true);
+        return $this->readData(Json::decode(PlainText::withoutNoCharacters($text)), isStored: true);
     }
 
     /**

@@ -101,8 +101,11 @@ final class Fields implements Readings
         if (mb_strlen($value) > $most) {
             return $this->problem($this->at($key), "This text has {$most} characters at most.");
         }
-        if (preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value) === 1) {
+        if (PlainText::hasControls($value)) {
             return $this->problem($this->at($key), 'This text holds control characters that can\'t be shown.');
+        }
+        if (PlainText::hasNoCharacters($value)) {
+            return $this->problem($this->at($key), 'This text holds code points that are no characters (U+FFFE is one). Take them out.');
         }
 
         return $value;

@@ -12,15 +12,14 @@ use App\Http\Edits\EditFields;
 use App\Http\Edits\EditForms;
 use App\Models\Rig;
 use App\Models\User;
-use App\Rigs\CatalogueFiles;
 use App\Rigs\RigFromRows;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\InvalidRig;
-use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -49,7 +48,23 @@ final class Hostile
     /** @var list<string> what went wrong, in words */
     public array $failures = [];
 
-    public function __construct(private readonly int $seed, private readonly float $slowness = 1)
+    /** @var array<string, array{int, int, int}> how often each change was made, was refused, and had nothing to be made with */
+    public array $edits = [];
+
+    /** The rig of the forms as it was begun: what it has become is compared with it. */
+    private ?CoreRig $first = null;
+
+    /** Forms one after another on one rig. */
+    private const FORMS_A_RIG = 160;
+
+    /** Draws until one is found that the rig takes. */
+    private const DRAWS = 6;
+
+    /** Of a hundred forms so many are injured. */
+    private const INJURED = 30;
+
+    /** @param  \Closure(string): void|null  $tell  what is said as it goes */
+    public function __construct(private readonly int $seed, private readonly float $slowness = 1, private readonly ?\Closure $tell = null)
     {
         mt_srand($seed);
     }
@@ -76,21 +91,47 @@ final class Hostile
     }
 
     /**
-     * Forms of any content, one after another on the same rig: whatever is answered with success reads back from rows and document, and
-     * goes back and forth.
+     * Forms, one after another on the same rig, every kind of change by turns: filled in as a person would, some of them with a field
+     * injured. Whatever is answered with success reads back from rows and document, goes back and forth, and can be compared.
      */
     public function forms(int $number, User $user): void
     {
-        foreach (['rigs/night-relay', 'starters/harbour-radio', 'starters/school-visit', 'starters/lost-property',
-            'starters/oral-history', 'starters/night-market', 'starters/guided-evening', 'starters/storm-watch', 'starters/quiz-night'] as $file) {
-            $record = app(ImportRig::class)($user, (string) file_get_contents(resource_path("{$file}.json")));
-            for ($i = 0; $i < intdiv($number, 9); $i++) {
-                $this->form($record->refresh(), $user, $i);
-                if (count(StoredRig::load($record->refresh())->units) > 120) {
-                    $record = app(ImportRig::class)($user, (string) file_get_contents(resource_path("{$file}.json")));
-                }
+        $files = [...(glob(resource_path('starters/*.json')) ?: []), ...(glob(resource_path('rigs/*.json')) ?: [])];
+        $record = null;
+        $bag = [];
+        for ($i = 0; $i < $number; $i++) {
+            if ($record === null || $i % self::FORMS_A_RIG === 0 || count(StoredRig::load($record->refresh())->units) > 120) {
+                $record?->delete();
+                $record = app(ImportRig::class)($user, (string) file_get_contents($files[mt_rand(0, count($files) - 1)]));
+                $this->first = StoredRig::load($record);
+            }
+            $bag = $bag === [] ? $this->round() : $bag;
+            $this->form($record->refresh(), $user, $i, array_pop($bag));
+            if ($i % 1000 === 999) {
+                $this->say(sprintf('%d forms: %d made, %d refused, %d failures', $i + 1, $this->counts['forms made'] ?? 0,
+                    $this->counts['forms refused'] ?? 0, count($this->failures)));
             }
         }
+    }
+
+    /** Changes that were made fewer than so many times, of those that there are. @return array<string, int> */
+    public function rare(int $times): array
+    {
+        $made = array_map(fn (array $counts) => $counts[0], $this->edits) + array_fill_keys(EditForms::words(), 0);
+
+        return array_filter($made, fn (int $count) => $count < $times);
+    }
+
+    /** Every change once, in any order; those that take long in one round of four. @return list<string> */
+    private function round(): array
+    {
+        $words = array_values(array_filter(EditForms::words(), fn (string $word) => ! in_array($word, DrawnForms::SLOW, true) || mt_rand(0, 3) === 0));
+        for ($i = count($words) - 1; $i > 0; $i--) {
+            $j = mt_rand(0, $i);
+            [$words[$i], $words[$j]] = [$words[$j], $words[$i]];
+        }
+
+        return $words;
     }
 
     /** Malformed requests: none is answered by a fault of the server. */
@@ -181,17 +222,26 @@ final class Hostile
         return $measured;
     }
 
-    private function form(Rig $record, User $user, int $number): void
+    private function form(Rig $record, User $user, int $number, string $word): void
     {
         $before = StoredRig::load($record);
         $document = (new DocumentWriter)->write($before);
-        $fields = $this->plausible($before);
+        $this->edits[$word] ??= [0, 0, 0];
+        $fields = ['edit' => $word];
         $change = app(ChangeRig::class);
         try {
+            $drawn = $this->drawn($word, $before, $record, $user);
+            if ($drawn === null) {
+                $this->edits[$word][2]++;
+
+                return;
+            }
+            $fields = mt_rand(0, 99) < self::INJURED ? $this->injuredForm($drawn) : $drawn;
             $made = $change->make($record, $user,
-                fn (CoreRig $rig) => EditForms::edits($fields['edit'], new EditFields($fields, $rig, $user, $record)), $record->revision);
+                fn (CoreRig $rig) => EditForms::edits($word, new EditFields($fields, $rig, $user, $record)), $record->revision);
         } catch (ValidationException|InvalidRig|StaleEdit|UnreadableRevision) {
             $this->count('forms refused');
+            $this->edits[$word][1]++;
 
             return;
         } catch (\Throwable $e) {
@@ -199,6 +249,7 @@ final class Hostile
 
             return;
         }
+        $this->edits[$word][0]++;
         try {
             $record->refresh();
             $now = $record->revisions()->where('number', $record->at)->sole()->document;
@@ -207,7 +258,9 @@ final class Hostile
                 'document' => (new DocumentWriter)->write((new DocumentReader)->readStored($now)) === $now,
                 'words' => mb_check_encoding($made->words, 'UTF-8'),
             ];
-            (new RigDifference($before, $made->after))->lines();
+            foreach ([[$before, $made->after], [$made->after, $before], [$this->first ?? $before, $made->after], [$made->after, $made->after]] as [$old, $new]) {
+                (new RigDifference($old, $new))->lines();
+            }
             if ($number % 5 === 0) {
                 $change->undo($record, $record->revision);
                 $record->refresh();
@@ -230,91 +283,46 @@ final class Hostile
         }
     }
 
-    /** @return array<string, mixed> a form whose fields mostly name what the rig has */
-    private function plausible(CoreRig $rig): array
+    /**
+     * A form that the rig takes, where one is found in a few draws; else the last one drawn.
+     *
+     * @return array<string, mixed>|null null where there is nothing to be drawn
+     */
+    private function drawn(string $word, CoreRig $rig, Rig $record, User $user): ?array
     {
-        $unit = $this->one(array_keys($rig->units)) ?? '';
-        $model = $unit === '' ? null : $rig->modelOf((string) $unit);
-        $sockets = [];
-        foreach ($rig->units as $each) {
-            foreach (array_keys($rig->modelOf($each)->sockets) as $socket) {
-                $sockets[] = "{$each->id}/{$socket}";
+        $forms = new DrawnForms($rig, $record);
+        $drawn = null;
+        for ($draw = 0; $draw < self::DRAWS; $draw++) {
+            $drawn = $forms->draw($word) ?? $drawn;
+            if ($drawn === null) {
+                continue;
+            }
+            try {
+                array_reduce(EditForms::edits($word, new EditFields($drawn, $rig, $user, $record)), fn (CoreRig $is, RigEdit $edit) => $edit->applyTo($is), $rig);
+
+                return $drawn;
+            } catch (ValidationException|InvalidRig) {
+                // Another one.
             }
         }
-        $points = [];
-        foreach ($rig->units as $each) {
-            foreach (array_keys($rig->modelOf($each)->points) as $point) {
-                $points[] = "{$each->id}/{$point}";
-            }
-        }
-        $devices = array_map(fn ($set) => (string) $set->device, $rig->devices);
-        $here = $unit === '' ? null : $rig->units[$unit] ?? null;
-        $thing = $this->one(['places', 'units', 'sources', 'listeners', 'situations']);
-        $words = EditForms::words();
-        $fields = [
-            // Removals come less often, so that the rig stays one.
-            'edit' => $this->one(mt_rand(0, 3) > 0
-                ? array_values(array_filter($words, fn (string $word) => ! str_starts_with($word, 'remove') && $word !== 'add-unit'))
-                : $words),
-            'unit' => $unit, 'point' => $this->one(array_keys($model->points ?? [])),
-            'route' => $this->one(array_keys($model->routes ?? [])), 'computer' => $this->one(array_keys($rig->units)),
-            'cable' => $this->one(array_keys($rig->cables)), 'source' => $this->one([...array_keys($rig->sources), '*']),
-            'listener' => $this->one([...array_keys($rig->listeners), '*']),
-            'situation' => $this->one([...array_keys($rig->situations), '']), 'which' => $this->one(array_keys($rig->situations)),
-            'copy_of' => $this->one([...array_keys($rig->situations), '']),
-            'place' => $this->one(array_keys($rig->places)), 'model' => $this->one(array_keys(CatalogueFiles::catalogue()->models)),
-            'name' => $this->text(), 'summary' => $this->text(), 'notes' => $this->text(),
-            'firmware' => $this->text(), 'serial' => $this->text(), 'label' => $this->text(), 'colour' => $this->text(),
-            'length' => $this->number(), 'owned' => $this->one(['0', '1']),
-            'type' => $this->one(['xlr', 'trs', 'ts', 'usb', 'optical', 'captive', 'x']), 'end' => $this->one(['from', 'to']),
-            'from' => $this->one($sockets), 'to' => $this->one($sockets),
-            'device' => $this->one([...$devices, 'system', 'call', '']),
-            'channels' => $this->one(['', '1', '1, 2', '2,1', '1,1', '99999999999', 'x']),
-            'roles' => [$this->one(['playback', 'recording', 'call'])],
-            'role' => $this->one(['playback', 'recording', 'call']), 'direction' => $this->one(['playback', 'recording']),
-            'enabled' => $this->one(['0', '1']), 'rate_hz' => $this->number(), 'bits' => $this->number(),
-            'driver_mode' => $this->one(['', 'shared', 'exclusive']), 'gain' => $this->number(), 'fader' => $this->number(),
-            'mute' => $this->one(['', '0', '1']), 'mono' => $this->one(['', '0', '1']),
-            'auto_mute' => $this->one(['', '0', '1']), 'delay_ms' => $this->number(), 'on' => $this->one(['', '0', '1']),
-            'db' => $this->number(), 'tap' => $this->one(['', 'pre-fader', 'post-fader', 'input']),
-            'want' => $this->one(['must', 'may', 'must-not', 'none']), 'own_level' => $this->one(['0', '1']),
-            'alone' => $this->one(['0', '1']),
-            'kind' => $this->one(['voice', 'game', 'music', 'headphones', 'stream', 'desk', 'computer', 'remote', 'gate', 'compressor',
-                ...array_map(fn (MeasureKind $kind) => $kind->value, MeasureKind::cases())]),
-            'mode' => $this->one(['', 'shared', 'exclusive', 'direct']), 'with_also' => '1', 'also' => [$this->one($devices), $this->one($devices)],
-            'unlisted' => $this->one(['', 'hidden', 'no-plug']), 'with_processing' => '1',
-            'processing' => [$this->one(['mono', 'room-sound', 'x']), $this->one(['mono', 'tone-correction'])],
-            'solo' => $this->one(['', '0', '1']), 'of' => $this->one(['', ...array_keys($model->points ?? [])]),
-            'with_fader' => $this->one(['', '1']), 'with_except' => '1',
-            'except' => [$this->one(array_keys($model->points ?? [])), $this->one(array_keys($model->points ?? []))],
-            'with' => $this->one(['', ...array_keys($model->routes ?? [])]),
-            'effect' => $this->one(array_map(fn ($one) => $one->id, $here->effects ?? [])), 'earlier' => $this->one(['', '0', '1']),
-            'with_off_for' => '1', 'off_for' => [$this->one(array_keys($model->points ?? []))],
-            'scene' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'in' => $this->one(['', '0', '1']),
-            'like' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->scenes ?? [])]), 'always' => $this->one(['', '0', '1']),
-            'setting' => $this->one(array_keys($model->settings ?? [])),
-            'value' => $this->one(['0', '1', 'on', '', $this->text(), $this->number()]),
-            'loudness' => $this->number(), 'measured' => $this->one(['', '0', '1']),
-            'picture' => $this->one(['', ...array_map(fn ($one) => $one->id, $here->pictures ?? [])]), 'tied' => $this->one(['', '0', '1']),
-            'sound' => $this->one(['', ...array_keys($model->points ?? [])]),
-            'certainty' => $this->one(['', 'stated', 'assumed', 'proven', 'fails', 'hoped']), 'what' => $this->text(), 'by' => $this->text(),
-            'proof' => $this->text(), 'minutes' => $this->number(),
-            'about' => $this->one(["units/{$unit}", "units/{$unit}/points/".$this->one(array_keys($model->points ?? [])), 'cables/w-01', '',
-                ...array_map(fn (string $kind) => $kind.'/'.$this->one(array_keys($rig->{$kind})),
-                    ['places', 'sources', 'listeners', 'situations'])]),
-            'treatment' => $this->one(['', 'dry', 'processed']), 'growth' => $this->one(['', ...array_keys($model->grows ?? [])]),
-            'at' => $this->one([...$points, '']), 'away' => $this->one(['', '1']), 'count' => $this->one(['1', '2', '25', '-1']),
-            'needs' => [$this->one(array_keys($rig->units)), $this->one(array_keys($rig->units))], 'with_running' => '1',
-            'thing' => $thing, 'id' => $this->one(array_keys($rig->{$thing})), 'programs' => implode(',', array_keys($rig->units)),
-            'back' => $this->one(['', '1']), 'is_pick' => $this->one(['0', '1']),
-            'cure' => $this->one(['1.1', 'f1.1', 'f99.1']), 'sentence' => 'x', 'start' => $this->number(), 'at_login' => $this->one(['0', '1']),
-            'cables' => [['cable' => $this->one(array_keys($rig->cables)), 'label' => $this->text(), 'type' => 'usb', 'from' => '',
-                'to' => '', 'length' => $this->number(), 'colour' => $this->text(), 'owned' => '1']],
-        ];
-        foreach (array_keys($fields) as $key) {
-            if ($key !== 'edit' && mt_rand(0, 11) === 0) {
-                $fields[$key] = mt_rand(0, 5) === 0 ? [$this->scalar(), [$this->scalar()]] : $this->scalar();
-            }
+
+        return $drawn;
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed> the same with a field or two that hold anything, or are not there
+     */
+    private function injuredForm(array $fields): array
+    {
+        $keys = array_values(array_diff(array_keys($fields), ['edit']));
+        for ($times = mt_rand(1, 2); $times > 0 && $keys !== []; $times--) {
+            $key = $keys[mt_rand(0, count($keys) - 1)];
+            match (mt_rand(0, 5)) {
+                0 => $fields[$key] = [$this->scalar(), [$this->scalar()]],
+                1 => $fields = array_diff_key($fields, [$key => true]),
+                default => $fields[$key] = $this->scalar(),
+            };
         }
 
         return $fields;
@@ -341,28 +349,6 @@ final class Hostile
         }
 
         return $fields;
-    }
-
-    /**
-     * @param  list<mixed>  $of
-     */
-    private function one(array $of): string|int|null
-    {
-        return $of === [] ? null : $of[mt_rand(0, count($of) - 1)];
-    }
-
-    private function text(): string
-    {
-        return match (mt_rand(0, 3)) {
-            0 => $this->scalar(),
-            1 => str_repeat('Långnamn ', mt_rand(1, 16)),
-            default => 'Thing '.mt_rand(1, 40),
-        };
-    }
-
-    private function number(): string
-    {
-        return mt_rand(0, 3) === 0 ? $this->scalar() : (string) (mt_rand(-300, 300) / 4);
     }
 
     private function scalar(): string
@@ -482,10 +468,16 @@ final class Hostile
         $this->counts[$what] = ($this->counts[$what] ?? 0) + 1;
     }
 
+    private function say(string $what): void
+    {
+        ($this->tell ?? fn () => null)($what);
+    }
+
     /** Notes a failure; its kind is what is counted. */
     private function fail(string $says): string
     {
         $this->failures[] = $says;
+        $this->say("FAILURE {$says}");
 
         return 'FAILURES';
     }

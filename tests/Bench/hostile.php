@@ -24,7 +24,10 @@ $app->bind(ThrottleRequests::class, fn () => new class
 });
 
 [, $seed, $documents, $forms, $requests] = [...$argv, 0, 0, 0, 0];
-$hostile = new Hostile((int) $seed);
+$hostile = new Hostile((int) $seed, tell: function (string $what): void {
+    echo "      {$what}\n";
+    flush();
+});
 $user = User::query()->create(['name' => 'Hostile', 'email' => 'hostile-'.bin2hex(random_bytes(6)).'@example.test',
     'password' => bin2hex(random_bytes(12))]);
 $took = function (string $what, callable $do): void {
@@ -45,9 +48,19 @@ $took('requests', fn () => $hostile->requests((int) $requests, $user,
 foreach ($hostile->counts as $what => $count) {
     printf("  %-24s %7d\n", $what, $count);
 }
-foreach (array_slice($hostile->failures, 0, 20) as $failure) {
-    echo '  FAILURE ', $failure, "\n";
+printf("  %-24s %7s %8s %8s\n", 'each change', 'made', 'refused', 'nothing');
+ksort($hostile->edits);
+foreach ($hostile->edits as $word => [$made, $refused, $nothing]) {
+    printf("      %-20s %7d %8d %8d\n", $word, $made, $refused, $nothing);
 }
+$made = $hostile->counts['forms made'] ?? 0;
+$all = array_sum(array_map(array_sum(...), $hostile->edits));
+// Fewer forms, fewer of each.
+$least = (int) floor(20 * min(1, $forms / 24_000));
+$rare = $hostile->rare($least);
+$isEnough = $rare === [] && $made * 2 >= $all;
+printf("  %d of %d forms made (limit half)%s   %s\n", $made, $all, $rare === [] ? ", each change {$least} times or more"
+    : "; fewer than {$least} times: ".implode(', ', array_keys($rare)), $isEnough ? 'ok' : 'MISSED');
 printf("  %d crashes, unreadable rigs, or answers past 10 s or 512 MiB   %s\n", count($hostile->failures), $hostile->failures === []
     ? 'ok' : 'MISSED');
-exit($hostile->failures === [] ? 0 : 1);
+exit($hostile->failures === [] && $isEnough ? 0 : 1);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Rig;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 
 /** @return array{int, string} exit code and output */
@@ -118,6 +119,22 @@ it('seeds the demo once, through the ordinary import, with a first map laid out,
     expect(command('rig:layout --missing'))->toBe([0, "9 maps laid out.\n"])->and(command('rig:layout --missing'))
         ->toBe([0, "0 maps laid out.\n"]);
     $this->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD])->assertRedirect('/');
+});
+
+it('says which command installs what is missing', function () {
+    $failing = fn (string $error, int $code) => Process::fake(['*' => Process::result(errorOutput: $error, exitCode: $code)]);
+    $failing("node:internal/modules:1\nError [ERR_MODULE_NOT_FOUND]: Cannot find package 'elkjs'\n    at finalizeResolution", 1);
+    [$code, $output] = command('rig:export '.demo().' --format=svg');
+    expect($code)->toBe(1)->and($output)->toContain('Run "npm ci".')->not->toContain('finalizeResolution');
+    $failing('sh: 1: exec: node: not found', 127);
+    expect(command('rig:export '.demo().' --format=svg')[1])->toContain('bin/start installs it');
+    // Without the PHP libraries nothing of the framework runs, and one line is said.
+    $folder = sys_get_temp_dir().'/hidden-wire-bare-'.getmypid();
+    File::ensureDirectoryExists($folder);
+    File::copy(base_path('artisan'), "{$folder}/artisan");
+    exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg("{$folder}/artisan").' rig:validate x 2>&1', $lines, $code);
+    File::deleteDirectory($folder);
+    expect($code)->toBe(1)->and($lines)->toHaveCount(1)->and($lines[0])->toContain('Run "composer install"');
 });
 
 it('compares two situations', function () {

@@ -11,8 +11,10 @@ use App\Models\User;
 use App\Providers\AppServiceProvider;
 use App\Rigs\Kept;
 use App\Rigs\Pictures;
+use App\Rigs\RigFromRows;
 use App\Rigs\UnreadablePicture;
 use Database\Seeders\DatabaseSeeder;
+use HiddenWire\Core\Document\InvalidDocument;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
@@ -95,6 +97,23 @@ it('logs into a file of whoever owns its folder, and says on standard error what
         (new App\Logging\DailyLog)(["path" => $argv[2]."/b.log", "level" => "warning", "days" => 14])->error("nobody reads this");', base_path(), $file]);
     expect($said->successful())->toBeTrue()->and($said->errorOutput())->toContain("can't be written: ERROR: nobody reads this");
     File::deleteDirectory($folder);
+});
+
+it('takes nothing for a name that is no character, and reads what was let in once without it', function () {
+    $user = User::factory()->create();
+    foreach (["\u{FFFE}", "\u{FFFF}", "\u{FDD0}", "\u{1FFFE}", "\u{10FFFF}"] as $none) {
+        $document = str_replace('"Penny-slot', "\"Penny{$none} slot", shipped('rigs/penny-slot.json'));
+        expect($document)->toContain($none)
+            ->and(fn () => app(ImportRig::class)($user, $document))->toThrow(InvalidDocument::class, 'no characters');
+    }
+    // Neighbours of theirs are characters.
+    $rig = app(ImportRig::class)($user, str_replace('"Penny-slot', "\"Penny\u{FFFD}\u{FDCF}\u{FDF0} slot", shipped('rigs/penny-slot.json')));
+    $this->actingAs($user)->post("/rigs/{$rig->id}/edits", ['edit' => 'describe-rig', 'name' => "a\u{FFFE}b\u{FFFF}", 'summary' => '', 'revision' => 1])
+        ->assertSessionHasNoErrors();
+    expect($rig->fresh()->name)->toBe('ab');
+    DB::table('rigs')->where('id', $rig->id)->update(['name' => "a\u{FFFE}b"]);
+    expect(RigFromRows::rig($rig->fresh())->name)->toBe('ab');
+    $this->get("/rigs/{$rig->id}/exports/svg")->assertOk();
 });
 
 it('shows error pages of its own with a way on', function () {

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Http\Edits\EditForms;
 use App\Models\User;
 use Illuminate\Routing\Middleware\ThrottleRequests;
+use Tests\Bench\DrawnForms;
 use Tests\Bench\Hostile;
 
 /* A short run of `bin/bench --hostile`, with another seed each day: a failure names its seed. */
@@ -21,7 +23,11 @@ it('reads or refuses whatever document', function () {
 
 it('keeps nothing by whatever forms that does not read back, undo and redo', function () {
     ($hostile = new Hostile($this->seed))->forms(450, $this->user);
-    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['forms made'])->toBeGreaterThan(60);
+    expect(array_slice($hostile->failures, 0, 3))->toBe([])->and($hostile->counts['forms made'])->toBeGreaterThan(225);
+});
+
+it('can draw a form for every change that a page can ask for', function () {
+    expect(DrawnForms::words())->toEqualCanonicalizing(EditForms::words());
 });
 
 it('answers whatever request', function () {

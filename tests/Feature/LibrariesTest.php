@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 
 /**
@@ -30,6 +31,31 @@ it('names an exact version of every library that is used directly', function () 
     expect(array_keys($composer['require']))
         ->toContain('ext-dom', 'ext-exif', 'ext-gd', 'ext-intl', 'ext-mbstring', 'ext-pdo_mysql', 'ext-zip')
         ->not->toContain('opis/json-schema');
+});
+
+it('holds every library to one version, the indirect ones too, and names no pre-release', function () {
+    $check = fn (string $root) => Process::run([PHP_BINARY, "{$root}/bin/pins.php"]);
+    expect($check(base_path())->successful())->toBeTrue($check(base_path())->output());
+    // Of a set that differs both versions are named.
+    $other = sys_get_temp_dir().'/hidden-wire-pins-'.getmypid();
+    foreach (['bin', 'vendor/composer'] as $folder) {
+        File::ensureDirectoryExists("{$other}/{$folder}");
+    }
+    foreach (['bin/pins.php', 'composer.json', 'vendor/composer/installed.json'] as $file) {
+        File::copy(base_path($file), "{$other}/{$file}");
+    }
+    $composer = (string) file_get_contents("{$other}/composer.json");
+    preg_match('/"psr\/log": "!=([\d.]+)"/', $composer, $pinned);
+    file_put_contents("{$other}/composer.json", str_replace($pinned[0], '"psr/log": "!=1.0.0"', $composer));
+    expect($check($other)->successful())->toBeFalse()->and($check($other)->output())->toStartWith("psr/log: {$pinned[1]} is installed, composer.json names 1.0.0.");
+    // Written anew, it is the block that is there.
+    Process::run([PHP_BINARY, "{$other}/bin/pins.php", '--write']);
+    expect(file_get_contents("{$other}/composer.json"))->toBe($composer);
+    File::deleteDirectory($other);
+    $lock = json_decode((string) file_get_contents(base_path('package-lock.json')), true);
+    foreach ($lock['packages'] as $name => $one) {
+        expect($one['version'] ?? '0.0.0')->toMatch('/^\d+\.\d+\.\d+$/', $name)->and($one)->not->toHaveKey('resolved');
+    }
 });
 
 it('names the licence of every library that is used directly', function () {

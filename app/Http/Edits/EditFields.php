@@ -8,6 +8,7 @@ use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\ViewModels\ModelSearch;
+use HiddenWire\Core\Document\PlainText;
 use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Quantity\Bounds;
@@ -50,10 +51,10 @@ final readonly class EditFields implements Readings
     /** @throws ValidationException when it is longer */
     public function text(string $key, int $most, string $otherwise = ''): string
     {
-        // Composed letters (NFC), and no control characters but line breaks and tabs: what is pasted may bring them along.
+        // Composed letters (NFC), no control characters but line breaks and tabs, and nothing that is no character: what is pasted may bring them along.
         $text = mb_scrub($this->raw($key));
         $text = trim((string) preg_replace(
-            '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}]/u',
+            '/['.PlainText::CONTROLS.'\x{80}-\x{9F}'.PlainText::NO_CHARACTERS.']/u',
             '',
             \Normalizer::normalize($text, \Normalizer::FORM_C) ?: $text,
         ));

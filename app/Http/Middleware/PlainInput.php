@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
+use HiddenWire\Core\Document\PlainText;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
  * What a form sends is text, but for a few fields that are lists or tables. Anything else of another shape counts as not sent, and bytes
- * that are no text (invalid UTF-8, zeros) go, so that nothing behind has to expect them.
+ * that are no text (invalid UTF-8, zeros, code points that are no characters) go, so that nothing behind has to expect them.
  */
 final class PlainInput
 {
@@ -40,7 +41,7 @@ final class PlainInput
     private function plain(mixed $value, int $depth): mixed
     {
         return match (true) {
-            is_string($value) => str_replace("\0", '', mb_scrub($value)),
+            is_string($value) => PlainText::withoutNoCharacters(str_replace("\0", '', mb_scrub($value))),
             is_array($value) && $depth < self::DEEPEST => array_map(fn (mixed $one) => $this->plain($one, $depth + 1), $value),
             is_array($value), is_object($value) => null,
             default => $value,
