@@ -139,11 +139,14 @@ ensure_packages() {
     [ -x "/usr/sbin/php-fpm$version" ] || want+=("php$version-fpm")
     [ -x /usr/bin/supervisord ] || want+=(supervisor)
     command -v pgrep > /dev/null || want+=(procps)
+    # Sets books and labels on paper, in a box, and tells on which page what stands.
+    [ -x /usr/bin/chromium-headless-shell ] || want+=(chromium-headless-shell)
+    [ -x /usr/bin/bwrap ] || want+=(bubblewrap)
+    command -v pdfinfo > /dev/null || want+=(poppler-utils)
     # Draws maps as PNG.
     command -v rsvg-convert > /dev/null || want+=(librsvg2-bin)
     if [ -n "${1:-}" ]; then
-        # Read what the tests have written: PDF, graphs, XML.
-        command -v pdftotext > /dev/null || want+=(poppler-utils)
+        # Read what the tests have written: graphs, XML.
         command -v dot > /dev/null || want+=(graphviz)
         command -v xmllint > /dev/null || want+=(libxml2-utils)
     fi

@@ -13,7 +13,14 @@ use HiddenWire\Core\Rig\SocketRef;
 /** Flags for both ends of every cable, and a tag for every unit, on sheets of labels, each with a code that a phone opens it by. */
 final readonly class Labels implements Exporter
 {
+    /** Lengths in millimetres. */
     private const PADDING = 1.6;
+
+    /** The share of a label's width that its code takes at most. */
+    private const CODE = 0.34;
+
+    /** A label that is higher than this has larger letters. */
+    private const SMALL = 24;
 
     /**
      * @param  (\Closure(string): string)|null  $address  of what is selected, `cable:…` or `unit:…`; without it the code holds the label
@@ -45,13 +52,37 @@ final readonly class Labels implements Exporter
 
     public function write(Source $of): string
     {
-        $sheets = new LabelSheets($this->stock, $of->rig->name);
-        foreach ($this->all($of) as $label) {
-            [$x, $y] = $sheets->next();
-            $this->put($sheets, $x, $y, ...$label);
+        $labels = $this->all($of);
+        $codes = Codes::of(array_column($labels, 2));
+        $sheets = '';
+        foreach (array_chunk($labels, max(1, $this->stock->columns * $this->stock->rows), true) as $page) {
+            $sheets .= '<div class="sheet">';
+            foreach (array_values($page) as $number => [$heading, $lines]) {
+                [$x, $y] = $this->stock->corner($number);
+                $sheets .= sprintf('<div class="label" style="left: %.2Fmm; top: %.2Fmm"><div><h1>%s</h1>%s</div>%s</div>', $x, $y, self::text($heading),
+                    implode('', array_map(fn (string $line) => '<p>'.self::text($line).'</p>', $lines)), $codes[array_keys($page)[$number]]);
+            }
+            $sheets .= '</div>';
         }
+        $title = self::text("{$of->rig->name}, labels");
 
-        return $sheets->Output('', 'S');
+        return (new Typesetter)->pdf('<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="'
+            .Typesetter::POLICY."\"><title>{$title}</title><style>".PrintFonts::for($sheets).$this->style()."</style></head><body>{$sheets}</body></html>");
+    }
+
+    private function style(): string
+    {
+        [$width, $height] = $this->stock->paper->size();
+        $side = min($this->stock->height - 2 * self::PADDING, $this->stock->width * self::CODE);
+        [$large, $small] = $this->stock->height > self::SMALL ? [11, 7] : [8.5, 5.4];
+        [$padding, $labelWidth, $labelHeight] = [self::PADDING, $this->stock->width, $this->stock->height];
+
+        return "@page { size: {$width}mm {$height}mm; margin: 0; } body { margin: 0; font-family: ".PrintFonts::FAMILIES.'; } '
+            .".sheet { position: relative; width: {$width}mm; height: {$height}mm; overflow: hidden; break-after: page; } .sheet:last-child { break-after: auto; } "
+            .".label { position: absolute; box-sizing: border-box; width: {$labelWidth}mm; height: {$labelHeight}mm; padding: {$padding}mm; overflow: hidden; "
+            ."display: flex; gap: {$padding}mm; } .label div { flex: 1; min-width: 0; overflow: hidden; overflow-wrap: anywhere; } "
+            .".label svg { flex: none; width: {$side}mm; height: {$side}mm; } h1, p { margin: 0; line-height: 1.15; } "
+            ."h1 { font-size: {$large}pt; font-weight: 600; white-space: nowrap; } p { font-size: {$small}pt; }";
     }
 
     /** @return list<array{string, list<string>, string}> heading, lines, and what the code holds */
@@ -90,21 +121,8 @@ final readonly class Labels implements Exporter
         return "{$of->rig->units[$at->unit]->name} · {$of->rig->socket($at)->label}";
     }
 
-    /** @param  list<string>  $lines */
-    private function put(LabelSheets $sheets, float $x, float $y, string $heading, array $lines, string $code): void
+    private static function text(string $text): string
     {
-        $side = min($this->stock->height - 2 * self::PADDING, $this->stock->width * 0.34);
-        $room = $this->stock->width - $side - 3 * self::PADDING;
-        $sheets->write2DBarcode($code, 'QRCODE,M', $x + $this->stock->width - $side - self::PADDING, $y + self::PADDING, $side, $side);
-        $sheets->SetFont(Sheets::FONT, 'B', $this->stock->height > 24 ? 11 : 8.5);
-        $sheets->SetXY($x + self::PADDING, $y + self::PADDING);
-        $sheets->Cell($room, 0, $heading, 0, 2, 'L', false, '', 1);
-        $sheets->SetFont(Sheets::FONT, '', $this->stock->height > 24 ? 7 : 5.4);
-        foreach ($lines as $line) {
-            $left = $y + $this->stock->height - self::PADDING - $sheets->GetY();
-            if ($left > 2) {
-                $sheets->MultiCell($room, 0, $line, 0, 'L', false, 1, $x + self::PADDING, null, maxh: $left);
-            }
-        }
+        return htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -10,17 +10,25 @@ enum Paper: string
     case A4 = 'a4';
     case Letter = 'letter';
 
-    /** A narrow face with letters of most scripts, embedded as far as it is used. */
-    public const FONT = 'dejavusanscondensed';
+    /** Margins of what is read; the foot stands in the lower one. */
+    public const MARGINS = ['top' => 16, 'side' => 14, 'bottom' => 18];
 
     public function label(): string
     {
         return $this === self::A4 ? 'A4' : 'Letter';
     }
 
-    /** As the PDF writer calls it. */
-    public function format(): string
+    /** @return array{float, float} width and height of a sheet, in millimetres */
+    public function size(): array
     {
-        return strtoupper($this->value);
+        return $this === self::A4 ? [210.0, 297.0] : [215.9, 279.4];
+    }
+
+    /** @return array{float, float} width and height between the margins, in millimetres */
+    public function inside(bool $isWide): array
+    {
+        [$width, $height] = $isWide ? array_reverse($this->size()) : $this->size();
+
+        return [$width - 2 * self::MARGINS['side'], $height - self::MARGINS['top'] - self::MARGINS['bottom']];
     }
 }

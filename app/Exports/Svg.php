@@ -9,13 +9,18 @@ final class Svg
 {
     public static function of(MapScene $scene, string $title): string
     {
-        $lines = array_map(self::shape(...), $scene->shapes);
         $size = "{$scene->width} {$scene->height}";
         [$width, $height] = explode(' ', $size);
 
         return "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$width}\" height=\"{$height}\" viewBox=\"0 0 {$size}\" "
             ."font-family=\"Barlow Semi Condensed, Arial Narrow, sans-serif\" role=\"img\">\n<title>".self::text($title)."</title>\n"
-            ."<rect width=\"{$width}\" height=\"{$height}\" fill=\"#ffffff\"/>\n".implode("\n", $lines)."\n</svg>\n";
+            ."<rect width=\"{$width}\" height=\"{$height}\" fill=\"#ffffff\"/>\n".self::shapes($scene)."\n</svg>\n";
+    }
+
+    /** What is drawn, without a frame. */
+    public static function shapes(MapScene $scene): string
+    {
+        return implode("\n", array_map(self::shape(...), $scene->shapes));
     }
 
     private static function shape(Shape $shape): string

@@ -43,21 +43,42 @@ final readonly class Html implements Exporter
         figcaption { color: #555; }
         figure svg { max-width: none; }
         figure img { max-width: 100%; height: auto; }
+        .number, .on-paper { display: none; }
         @page {
             size: A4; margin: 16mm 14mm 18mm;
             @bottom-right { content: counter(page) ' / ' counter(pages); }
         }
         @page wide { size: A4 landscape; }
+        @page cover { @bottom-left { content: none; } @bottom-right { content: none; } }
         @media print {
-            body { max-width: none; padding: 0; font-size: 10pt; }
+            body { max-width: none; padding: 0; font-size: 9pt; line-height: 1.3; }
+            table { font-size: 7.4pt; line-height: 1.2; margin: 1mm 0 2.5mm; }
+            th, td { padding: 0.35mm 0.8mm; }
+            h3 { margin: 3mm 0 1mm; }
+            .cover { page: cover; padding-top: 90mm; }
+            .cover h1 { font-size: 26pt; line-height: 1.15; }
+            nav { break-before: page; }
+            nav h2 { margin-top: 0; }
+            nav ol { columns: 1; padding: 0; list-style: none; }
+            nav li { padding: 0.6mm 0; border-bottom: 1px dotted #999; }
+            nav a { display: flex; justify-content: space-between; text-decoration: none; }
+            .number { display: inline; }
+            .on-paper { display: block; }
             .wide { page: wide; }
-            h2, h3 { break-after: avoid; }
-            tr { break-inside: avoid; }
+            h2 { margin-top: 0; }
+            h2, h3, figcaption { break-after: avoid; }
+            tr, li { break-inside: avoid; }
             thead { display: table-header-group; }
             .scroll, figure { overflow: visible; }
-            figure svg { max-width: 100%; height: auto; }
-            section { break-before: page; }
-            section:first-of-type { break-before: auto; }
+            figure { margin: 0 0 4mm; break-inside: avoid; }
+            figure svg { display: block; max-width: 100%; height: auto; }
+            figure.sheet ~ figure.sheet { break-before: page; }
+            figure img { max-height: 105mm; width: auto; }
+            .steps label { padding: 0.7mm 0; gap: 2mm; }
+            .steps input { width: 3.4mm; height: 3.4mm; margin: 0.5mm 0 0; }
+            p { margin: 0 0 1.6mm; }
+            nav { break-after: page; }
+            section + section { margin-top: 8mm; }
         }
         CSS;
 
@@ -77,9 +98,10 @@ final readonly class Html implements Exporter
 
     /**
      * @param  list<string>|null  $parts  of the book; null for all
-     * @param  array<string, string>  $maps  drawings by depth, as SVG
+     * @param  array<string, string>  $maps  drawings by depth: an SVG each, or figures of several
+     * @param  (\Closure(int, int): void)|null  $progress  told after each part how many of all are written
      */
-    public function __construct(private ?array $parts = null, private array $maps = [])
+    public function __construct(private ?array $parts = null, private array $maps = [], private ?\Closure $progress = null)
     {
     }
 
@@ -106,34 +128,80 @@ final readonly class Html implements Exporter
     public function write(Source $of): string
     {
         $book = new Book($of, $this->parts);
+
+        return $this->page($book, $this->body($book), '', "<script>\n".self::SCRIPT."\n</script>\n");
+    }
+
+    /**
+     * A whole page around a body.
+     *
+     * @param  string  $head  what stands in its head besides
+     * @param  string  $foot  what stands behind its body
+     */
+    public function page(Book $book, string $body, string $head, string $foot = ''): string
+    {
         $title = self::text($book->title);
         $edition = self::text($book->edition);
 
         return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n"
             ."<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n<title>{$title} · {$edition}</title>\n"
-            ."<style>\n".self::STYLE."\n</style>\n</head>\n<body>\n".$this->body($book)
-            ."<script>\n".self::SCRIPT."\n</script>\n</body>\n</html>\n";
+            ."<style>\n".self::STYLE."\n</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
     }
 
     /** What stands between the page's head and its script: also for a page of the application. */
     public function body(Book $book): string
     {
         $contents = $sections = '';
-        foreach ($book->chapters as ['part' => $part, 'blocks' => $blocks]) {
-            $written = '';
-            foreach ($blocks as $number => $block) {
-                $written .= $this->block($block, "{$part->key()}-{$number}");
-            }
+        foreach ($book->chapters as $number => ['part' => $part, 'blocks' => $blocks]) {
+            $written = $this->section('<h2>'.self::text($part->title())."</h2>\n", $blocks, $part->key());
             if ($written !== '') {
-                $contents .= "<li><a href=\"#{$part->key()}\">".self::text($part->title())."</a></li>\n";
-                $wide = array_filter($blocks, fn (Block $one) => $one instanceof Figure || ($one instanceof Table && $one->isWide));
-                $sections .= "<section id=\"{$part->key()}\"".($wide === [] ? '' : ' class="wide"').">\n<h2>"
-                    .self::text($part->title())."</h2>\n{$written}</section>\n";
+                $contents .= "<li><a href=\"#{$part->key()}\">".self::text($part->title())." <span class=\"number\"></span></a></li>\n";
+                $sections .= "<section id=\"{$part->key()}\">\n{$written}</section>\n";
             }
+            ($this->progress ?? fn () => null)($number + 1, count($book->chapters));
         }
 
-        return '<h1>'.self::text($book->title)."</h1>\n<p class=\"edition\">".self::text($book->edition)."</p>\n"
-            ."<nav aria-label=\"Contents\"><ol>\n{$contents}</ol></nav>\n{$sections}";
+        return '<div class="cover"><h1>'.self::text($book->title)."</h1>\n<p class=\"edition\">".self::text($book->edition)."</p></div>\n"
+            ."<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n{$sections}";
+    }
+
+    /**
+     * A body with the numbers of the pages in its contents.
+     *
+     * @param  array<string, int>  $pages  by the ids of its sections
+     */
+    public function numbered(string $body, array $pages): string
+    {
+        return (string) preg_replace_callback('/(<a href="#([^"]+)">[^<]*<span class="number">)(<\/span>)/',
+            fn (array $found) => $found[1].($pages[$found[2]] ?? '').$found[3], $body);
+    }
+
+    /**
+     * What is wide goes together, with the headings over it: on paper it is on its side.
+     *
+     * @param  list<Block>  $blocks
+     */
+    private function section(string $heading, array $blocks, string $key): string
+    {
+        $runs = [];
+        foreach ($blocks as $number => $block) {
+            $written = $this->block($block, "{$key}-{$number}");
+            $isWide = $this->isWide($block) || ($block instanceof Heading && isset($blocks[$number + 1]) && $this->isWide($blocks[$number + 1]));
+            if ($written === '') {
+                continue;
+            }
+            if ($runs === [] || $runs[count($runs) - 1][0] !== $isWide) {
+                $runs[] = [$isWide, $runs === [] ? $heading : ''];
+            }
+            $runs[count($runs) - 1][1] .= $written;
+        }
+
+        return implode('', array_map(fn (array $run) => $run[0] ? "<div class=\"wide\">\n{$run[1]}</div>\n" : $run[1], $runs));
+    }
+
+    private function isWide(Block $block): bool
+    {
+        return $block instanceof Figure || ($block instanceof Table && $block->isWide);
     }
 
     private function block(Block $block, string $id): string
@@ -143,12 +211,18 @@ final readonly class Html implements Exporter
             $block instanceof Text => '<p>'.self::text($block->text)."</p>\n",
             $block instanceof Steps => $this->steps($block, $id),
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
-            $block instanceof Figure => isset($this->maps[$block->depth])
-                ? '<figure tabindex="0"><figcaption>'.self::text($block->caption)."</figcaption>{$this->maps[$block->depth]}</figure>\n"
-                : '',
+            $block instanceof Figure => $this->figure($block),
             $block instanceof Photo => $this->photo($block),
             default => throw new \LogicException('HTML does not know '.$block::class.'.'),
         };
+    }
+
+    private function figure(Figure $figure): string
+    {
+        $map = $this->maps[$figure->depth] ?? '';
+
+        return ! str_starts_with($map, '<svg') ? $map
+            : '<figure tabindex="0"><figcaption>'.self::text($figure->caption)."</figcaption>{$map}</figure>\n";
     }
 
     private function photo(Photo $photo): string

@@ -22,6 +22,11 @@ use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Export\CableCsv;
 use HiddenWire\Core\Planning\Between;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\OwnSlot;
+use HiddenWire\Core\Planning\Rebalance;
+use HiddenWire\Core\Planning\Volumes;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\MeasureKind;
@@ -34,6 +39,9 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Passage;
 
 /**
  * For each change that a page can ask for, a form as a person would fill it in on this rig: what it names is there, and its values are
@@ -43,6 +51,18 @@ final class DrawnForms
 {
     /** Changes for which causes have to be found first: they take long, and are drawn less often. */
     public const SLOW = ['cure', 'cures', 'right-mix', 'accept', 'own-slot', 'one-knob'];
+
+    /** What makes something to do one with, by the change that may have nothing otherwise. */
+    public const FIRST = [
+        'reopen' => ['accept'], 'rebalance' => ['balance', 'route', 'point'], 'scene-picture' => ['add-scene', 'picture'], 'rename-scene' => ['add-scene'],
+        'choose-scene' => ['add-scene'], 'remove-scene' => ['add-scene'], 'scene-source' => ['add-scene'], 'remove-picture' => ['picture'],
+        'effect' => ['add-effect'], 'switch-effect' => ['add-effect'], 'move-effect' => ['add-effect'], 'remove-effect' => ['add-effect'],
+        'prove' => ['fact'],
+    ];
+
+    /** Starters that have what few rigs have. */
+    public const HAVE = ['own-slot' => ['harbour-radio', 'puppet-theatre', 'repair-evening'], 'one-knob' => ['guided-evening', 'storm-watch'],
+        'rebalance' => ['night-relay']];
 
     /** @var array<string, array<string, Device>>|null */
     private ?array $devices = null;
@@ -104,9 +124,11 @@ final class DrawnForms
 
     private function drawRebalance(): ?array
     {
-        $balance = $this->oneOf($this->rig->balances);
+        // One that is as wished has nothing to be done.
+        $off = array_filter($this->rig->balances, fn (Balance $balance) => (new Rebalance($this->rig, $balance, null))->edits !== []);
+        $balance = $this->oneOf($off);
 
-        return $balance === false ? null : [...array_combine(['listener', 'like'], explode(' ', $balance->key())), 'situation' => $this->situation()];
+        return $balance === false ? null : array_combine(['listener', 'like'], explode(' ', $balance->key()));
     }
 
     private function drawLoudness(): array
@@ -119,14 +141,30 @@ final class DrawnForms
         return ['listener' => $this->id($this->rig->listeners)];
     }
 
-    private function drawOwnSlot(): array
+    private function drawOwnSlot(): ?array
     {
-        return ['source' => $this->id($this->rig->sources), 'listener' => $this->id($this->rig->listeners)];
+        $hearings = new Hearings($this->rig);
+        foreach ($this->some(array_keys($this->rig->sources), 12, 12) as $source) {
+            foreach ($this->rig->listeners as $listener) {
+                if ((new OwnSlot($hearings, (string) $source, $listener->id))->edits !== []) {
+                    return ['source' => (string) $source, 'listener' => $listener->id];
+                }
+            }
+        }
+
+        return null;
     }
 
-    private function drawOneKnob(): array
+    private function drawOneKnob(): ?array
     {
-        return ['listener' => $this->id($this->rig->listeners)];
+        $hearing = new Hearing((new GraphBuilder($this->rig))->build($this->rig->base()));
+        foreach ($this->rig->listeners as $listener) {
+            if (((new Volumes($hearing, $listener, new Passage($hearing->graph)))->edits() ?? []) !== []) {
+                return ['listener' => $listener->id];
+            }
+        }
+
+        return null;
     }
 
     private function drawBalance(): ?array

@@ -55,7 +55,10 @@ final class Hostile
     private ?CoreRig $first = null;
 
     /** Forms one after another on one rig. */
-    private const FORMS_A_RIG = 160;
+    private const FORMS_A_RIG = 80;
+
+    /** Of a hundred rigs so many are some that have what few have. */
+    private const RARE = 40;
 
     /** Draws until one is found that the rig takes. */
     private const DRAWS = 6;
@@ -97,13 +100,24 @@ final class Hostile
     public function forms(int $number, User $user): void
     {
         $files = [...(glob(resource_path('starters/*.json')) ?: []), ...(glob(resource_path('rigs/*.json')) ?: [])];
+        // As many rigs for each of the rare changes.
+        $rareFiles = [];
+        foreach (DrawnForms::HAVE as $names) {
+            for ($i = 0; $i < 6; $i++) {
+                $rareFiles[] = array_values(array_filter($files, fn (string $file) => basename($file, '.json') === $names[$i % count($names)]))[0];
+            }
+        }
         $record = null;
         $bag = [];
         for ($i = 0; $i < $number; $i++) {
             if ($record === null || $i % self::FORMS_A_RIG === 0 || count(StoredRig::load($record->refresh())->units) > 120) {
                 $record?->delete();
-                $record = app(ImportRig::class)($user, (string) file_get_contents($files[mt_rand(0, count($files) - 1)]));
+                $file = mt_rand(0, 99) < self::RARE ? $rareFiles[mt_rand(0, count($rareFiles) - 1)] : $files[mt_rand(0, count($files) - 1)];
+                $record = app(ImportRig::class)($user, (string) file_get_contents($file));
                 $this->first = StoredRig::load($record);
+                // What few rigs have comes first, as long as it is there.
+                $rare = array_keys(array_filter(DrawnForms::HAVE, fn (array $names) => in_array(basename($file, '.json'), $names, true)));
+                $bag = [...$bag, ...$rare];
             }
             $bag = $bag === [] ? $this->round() : $bag;
             $this->form($record->refresh(), $user, $i, array_pop($bag));
@@ -222,7 +236,7 @@ final class Hostile
         return $measured;
     }
 
-    private function form(Rig $record, User $user, int $number, string $word): void
+    private function form(Rig $record, User $user, int $number, string $word, bool $isFirst = true): void
     {
         $before = StoredRig::load($record);
         $document = (new DocumentWriter)->write($before);
@@ -231,6 +245,14 @@ final class Hostile
         $change = app(ChangeRig::class);
         try {
             $drawn = $this->drawn($word, $before, $record, $user);
+            foreach ($drawn === null && $isFirst ? DrawnForms::FIRST[$word] ?? [] : [] as $other) {
+                $this->form($record->refresh(), $user, $number, $other, isFirst: false);
+            }
+            if ($drawn === null && $isFirst && isset(DrawnForms::FIRST[$word])) {
+                $this->form($record->refresh(), $user, $number, $word, isFirst: false);
+
+                return;
+            }
             if ($drawn === null) {
                 $this->edits[$word][2]++;
 

@@ -7,8 +7,11 @@ use App\Actions\ImportRig;
 use App\Exports\BookPdf;
 use App\Exports\Drawings;
 use App\Exports\Exports;
+use App\Exports\Labels;
 use App\Exports\LabelStock;
+use App\Exports\NotInstalled;
 use App\Exports\Paper;
+use App\Exports\Typesetter;
 use App\Jobs\MakeBook;
 use App\Jobs\Stopped;
 use App\Models\BookState;
@@ -25,6 +28,7 @@ use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\Bench\GeneratedRig;
+use Tests\Support\Draft;
 
 beforeEach(function () {
     $this->relay = resource_path('rigs/night-relay.json');
@@ -339,16 +343,54 @@ it('leads back to the history where the revision of a book can\'t be read', func
     $this->get("/rigs/{$rig->id}/book?revision=1")->assertRedirect("/rigs/{$rig->id}/history");
 });
 
-it('embeds its face also where the PDF library was loaded before anything of ours', function () {
-    $made = Process::path(base_path())->run([PHP_BINARY, '-r', <<<'PHP'
-        define('PDF_FONT_NAME_MAIN', 'helvetica');
-        require 'vendor/autoload.php';
-        $sheets = new App\Exports\Sheets(App\Exports\Paper::A4, 'A rig', '');
-        $sheets->AddPage();
-        $sheets->Write(5, 'Some text');
-        echo $sheets->Output('', 'S');
-        PHP])->throw()->output();
-    expect(substr($made, 0, 5))->toBe('%PDF-')->and($made)->not->toContain('/Helvetica')->and(substr_count($made, '/FontFile2'))->toBe(1);
+it('sets names of any script on paper, and shows what no font has', function () {
+    $names = ['سماعة 🎧', "\u{202E}", 'Ναός Пирс', 'אוזניות', 'หูฟัง', 'हेडफ़ोन', '𓀀 日本', '<b>&"\'</b>', str_repeat('𝕳', 60)];
+    $rig = Draft::rig()->tone('a')->with(function (array $data) use ($names): array {
+        $data['name'] = 'سماعة 🎧 \\ " } 日';
+        foreach ($names as $i => $name) {
+            $data['units'][] = ['name' => $name, 'id' => "u-{$i}"] + $data['units'][0];
+        }
+
+        return $data;
+    })->make();
+    $source = new Source($rig);
+    $pdf = (new BookPdf(new Drawings($source), null, Paper::A4))->write($source);
+    file_put_contents($this->out, $pdf);
+    $text = ($this->tool)('pdftotext', '-raw', $this->out, '-');
+    expect($text)->toContain('Ναός Пирс')->toContain('หูฟัง')->toContain('हेडफ़ोन')->toContain('<b>&"\'</b>')->toContain('🎧')
+        ->toContain('سماع')->toContain('אוזניות');
+    $fonts = ($this->tool)('pdffonts', $this->out);
+    foreach (['NotoSans-', 'NotoSansArabic', 'NotoSansHebrew', 'NotoSansThai', 'NotoEmoji'] as $face) {
+        expect($fonts)->toContain($face);
+    }
+    expect($fonts)->not->toMatch('/\sno\s+(yes|no)\s+(yes|no)\s+\d+\s+\d+$/m');
+    $labels = (new Labels(LabelStock::of('a4-65'), null))->write($source);
+    expect($labels)->toStartWith('%PDF-');
+});
+
+it('sets on paper what it is given and nothing else: no network, no files, no scripts, not for ever', function () {
+    $secret = base_path('.env');
+    $html = fn (string $body) => '<!DOCTYPE html><title>x</title>'.$body;
+    // Even without the policy that a book brings along.
+    file_put_contents($this->out, (new Typesetter)->pdf($html("<iframe src=\"file://{$secret}\" width=600></iframe><iframe src=\"file:///etc/hostname\"></iframe>
+        <object data=\"file:///etc/shadow\"></object><p id=a>plain</p><iframe src=\"http://127.0.0.1:8390/sign-in\"></iframe>")));
+    $text = ($this->tool)('pdftotext', $this->out, '-');
+    expect($text)->toContain('plain')->not->toContain('APP_KEY')->not->toContain('Sign in')->not->toContain(php_uname('n'));
+    expect(glob(sys_get_temp_dir().'/hidden-wire-print-*'))->toBe([]);
+    // One that would never end is ended, and says so.
+    $started = hrtime(true);
+    $endless = new Typesetter(seconds: 3);
+    expect(fn () => $endless->pdf($html('<script>for (;;) {}</script>')))->toThrow(RuntimeException::class, 'longer than 3 s');
+    expect((hrtime(true) - $started) / 1e9)->toBeLessThan(20);
+    expect(fn () => (new Typesetter(mib: 20))->pdf($html('<p>x')))->toThrow(RuntimeException::class, 'more than 20 MiB');
+    // Where there is no Chromium, it is said what to install.
+    $path = getenv('PATH');
+    putenv('PATH=/nonexistent');
+    try {
+        expect(fn () => (new Typesetter)->pdf('x'))->toThrow(NotInstalled::class, 'apt-get install chromium-headless-shell bubblewrap');
+    } finally {
+        putenv("PATH={$path}");
+    }
 });
 
 it('draws two revisions beside each other, what was added, removed and changed marked by sign and word', function () {

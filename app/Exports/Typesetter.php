@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use Illuminate\Contracts\Process\InvokedProcess;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Str;
+use Symfony\Component\Process\ExecutableFinder;
+
+/**
+ * Sets HTML on paper: a PDF of it, by Chromium. What it sets holds users' text, so it runs in a box (bubblewrap) with no network, no scripts
+ * and no files but the one page and the machine's programs and fonts, for 30 s and with 1 GiB at most.
+ */
+final class Typesetter
+{
+    /** Everything but data in the page itself is refused, whatever stands in it. */
+    public const POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:";
+
+    /** By the shell without windows; else by the whole browser, which starts more slowly. */
+    private const BROWSERS = ['chromium-headless-shell', 'chromium'];
+
+    private const FLAGS = [
+        '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync', '--disable-extensions', '--disable-dev-shm-usage', '--no-pdf-header-footer',
+        '--user-data-dir=/tmp/profile',
+        '--print-to-pdf=/work/page.pdf', 'file:///work/page.html',
+    ];
+
+    /**
+     * @param  int  $seconds  that one setting may take
+     * @param  int  $mib  that it may hold
+     */
+    public function __construct(private readonly int $seconds = 30, private readonly int $mib = 1024)
+    {
+    }
+
+    /**
+     * @param  string  $html  a whole page
+     * @return string the PDF
+     *
+     * @throws NotInstalled where Chromium or its box is missing
+     * @throws \RuntimeException where it fails, or takes longer or more than it may
+     */
+    public function pdf(string $html): string
+    {
+        return $this->in(function (string $folder) use ($html): string {
+            $this->print($folder, $html, ['--generate-pdf-document-outline']);
+
+            return (string) file_get_contents("{$folder}/page.pdf");
+        });
+    }
+
+    /**
+     * The same with the pages known on which things stand, for a list of contents: it is set twice.
+     *
+     * @param  callable(array<string, int>|null): string  $html  makes the page; given are page numbers by id, null at first, where only the
+     *     room that things take counts
+     */
+    public function paged(callable $html): string
+    {
+        return $this->in(function (string $folder) use ($html): string {
+            $this->print($folder, $html(null), ['--disable-pdf-tagging']);
+            $this->print($folder, $html($this->destinations("{$folder}/page.pdf")), ['--generate-pdf-document-outline']);
+
+            return (string) file_get_contents("{$folder}/page.pdf");
+        });
+    }
+
+    /** @param  callable(string): string  $do  with a folder of its own */
+    private function in(callable $do): string
+    {
+        $folder = sys_get_temp_dir().'/hidden-wire-print-'.Str::lower(Str::random(20));
+        File::makeDirectory($folder, 0700);
+        try {
+            return $do($folder);
+        } finally {
+            File::deleteDirectory($folder);
+        }
+    }
+
+    /** @param  list<string>  $flags */
+    private function print(string $folder, string $html, array $flags): void
+    {
+        $browser = array_values(array_filter(self::BROWSERS, fn (string $one) => (new ExecutableFinder)->find($one) !== null))[0] ?? null;
+        if ($browser === null || (new ExecutableFinder)->find('bwrap') === null) {
+            throw new NotInstalled('A PDF takes Chromium and bubblewrap. Install them (apt-get install chromium-headless-shell bubblewrap), or start '
+                .'with bin/start. Until then the book on the screen can be printed.');
+        }
+        File::put("{$folder}/page.html", $html);
+        File::delete("{$folder}/page.pdf");
+        $run = Process::timeout($this->seconds + 10)->start([...$this->box($folder), $browser, ...$flags, ...self::FLAGS]);
+        $trouble = $this->watch($run);
+        $result = $run->wait();
+        if ($trouble !== null) {
+            throw new \RuntimeException($trouble);
+        }
+        if (! is_file("{$folder}/page.pdf")) {
+            throw new \RuntimeException('The PDF could not be made: '.trim($result->errorOutput()));
+        }
+    }
+
+    /** Ends it where it goes past its limits. @return string|null why, as a sentence */
+    private function watch(InvokedProcess $run): ?string
+    {
+        $begun = hrtime(true);
+        while ($run->running()) {
+            $trouble = match (true) {
+                hrtime(true) - $begun > $this->seconds * 1e9 => 'It takes longer than '.$this->seconds.' s to set on paper. Pick fewer parts.',
+                self::mibOf((int) $run->id()) > $this->mib => 'It takes more than '.$this->mib.' MiB to set on paper. Pick fewer parts.',
+                default => null,
+            };
+            if ($trouble !== null) {
+                // The box ends with its first process.
+                $run->signal(SIGKILL);
+
+                return $trouble;
+            }
+            usleep(50_000);
+        }
+
+        return null;
+    }
+
+    /** What a process and all that it has begun hold in memory, in MiB; what they share counts once each. */
+    private static function mibOf(int $process): float
+    {
+        $status = (string) @file_get_contents("/proc/{$process}/smaps_rollup");
+        $own = preg_match('/^Pss:\s+(\d+) kB/m', $status, $found) === 1 ? (int) $found[1] / 1024 : 0.0;
+        foreach (explode(' ', trim((string) @file_get_contents("/proc/{$process}/task/{$process}/children"))) as $child) {
+            $own += $child === '' ? 0 : self::mibOf((int) $child);
+        }
+
+        return $own;
+    }
+
+    /** @return list<string> */
+    private function box(string $folder): array
+    {
+        $parts = ['bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--clearenv', '--setenv', 'HOME', '/tmp', '--setenv', 'PATH', '/usr/bin',
+            '--ro-bind', '/usr', '/usr', '--proc', '/proc', '--dev', '/dev', '--tmpfs', '/tmp', '--bind', $folder, '/work', '--chdir', '/work'];
+        foreach (['bin', 'lib', 'lib64'] as $link) {
+            $parts = [...$parts, '--symlink', "usr/{$link}", "/{$link}"];
+        }
+        foreach (['/etc/fonts', '/etc/chromium.d', '/etc/alternatives', '/etc/passwd'] as $file) {
+            $parts = [...$parts, '--ro-bind-try', $file, $file];
+        }
+
+        return $parts;
+    }
+
+    /** @return array<string, int> pages by the ids of what stands on them */
+    private function destinations(string $file): array
+    {
+        $run = Process::timeout($this->seconds)->run(['pdfinfo', '-dests', $file]);
+        preg_match_all('/^\s*(\d+)\s+\[.*?\]\s+"(.+)"$/m', $run->output(), $found, PREG_SET_ORDER);
+
+        return array_column(array_map(fn (array $one) => [$one[2], (int) $one[1]], $found), 1, 0);
+    }
+}
