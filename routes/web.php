@@ -99,6 +99,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 ->name('import-cables.read');
             Route::post('/recover', [RigController::class, 'recover'])->name('recover');
             Route::get('/causes', [RigController::class, 'causes'])->name('causes');
+            Route::post('/hear-on', [RigController::class, 'hearOn'])->middleware('throttle:hear-on')->name('hear-on');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/book', [BookController::class, 'show'])->name('book');

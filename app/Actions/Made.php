@@ -74,7 +74,7 @@ final readonly class Made
             return [];
         }
 
-        return $this->note($was)->upTo(Heard::in($this->after, $is));
+        return $this->note($was)->upTo(Heard::in($this->after, $is, $this->to));
     }
 
     /** @return array{Situation|null, Situation|null} the situation that is shown, before and after the change */
@@ -97,7 +97,7 @@ final readonly class Made
 
         return $values($this->before) === $values($this->after) && $was->settings === $is->settings
             ? []
-            : LostPicks::between((new GraphBuilder($this->before))->build($was), Heard::in($this->after, $is)->graph);
+            : LostPicks::between((new GraphBuilder($this->before))->build($was), Heard::in($this->after, $is, $this->to)->graph);
     }
 
     /** @return list<string> what is not as wished any more in situations that the page does not show */
@@ -112,7 +112,7 @@ final readonly class Made
         $told = $kept = [];
         $notes = Heard::besides($this->from);
         $only = $this->onlyWishesOf();
-        $near = $is === null ? null : Heard::in($this->after, $is);
+        $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
         $builder = new GraphBuilder($this->after);
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;

@@ -18,6 +18,7 @@ final class Throttles
         'own-models' => 60,
         'model-drawing' => 240,
         'layout' => 60,
+        'hear-on' => 6,
         'invitations' => 20,
         'pictures' => 60,
         'account' => 10,

@@ -41,7 +41,7 @@ final class Causes
 
     private static function found(Record $at, Rig $rig): FoundCauses
     {
-        $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation), $rig->situations));
+        $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation, $at), $rig->situations));
         $diagnosis = new Diagnosis($hearings, $hearings->areAsWished() ? [] : self::earlier($at));
         $in = new Inspection($hearings, CatalogueFiles::catalogue());
         $curing = new Curing($in);

@@ -10,15 +10,24 @@ use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
+use HiddenWire\Core\Signal\KeptHearing;
+use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * The hearing of a rig in a situation, computed once for as long as the rig is at hand: a change asks for it to say what it does, and the
- * page that is drawn anew asks again.
+ * The hearing of a rig in a situation, computed once. It is at hand as long as the rig is: a change asks for it to say what it does, and the
+ * page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and whoever
+ * asks meanwhile waits.
  */
 final class Heard
 {
     private const SECONDS = 3600;
+
+    /** How long somebody who asks waits for whoever is hearing the same, in seconds. */
+    private const WAIT = 30;
+
+    /** How often they look, in milliseconds. */
+    private const LOOK_MS = 10;
 
     /** Rigs whose hearings are at hand: that of before a change, and that of after it. */
     private const RIGS = 2;
@@ -26,7 +35,8 @@ final class Heard
     /** @var list<array{Rig, array<array-key, Hearing>}> the latest first */
     private static array $known = [];
 
-    public static function in(Rig $rig, Situation $situation): Hearing
+    /** @param  Record|null  $at  the record whose state the rig is, where it is one's */
+    public static function in(Rig $rig, Situation $situation, ?Record $at = null): Hearing
     {
         $of = [];
         $others = [];
@@ -37,10 +47,41 @@ final class Heard
                 $others[] = [$other, $hearings];
             }
         }
-        $of[$situation->id] ??= new Hearing((new GraphBuilder($rig))->build($situation));
+        $of[$situation->id] ??= $at === null ? new Hearing((new GraphBuilder($rig))->build($situation)) : self::once($rig, $situation, $at);
         self::$known = [[$rig, $of], ...$others];
 
         return $of[$situation->id];
+    }
+
+    private static function once(Rig $rig, Situation $situation, Record $at): Hearing
+    {
+        $key = 'hearing:'.self::key($at, $situation);
+        $kept = Cache::get($key);
+        $graph = (new GraphBuilder($rig))->build($situation);
+        if ($kept instanceof KeptHearing) {
+            return new Hearing($graph, kept: $kept);
+        }
+        $hear = function () use ($key, $graph): Hearing {
+            $meanwhile = Cache::get($key);
+            $hearing = $meanwhile instanceof KeptHearing ? new Hearing($graph, kept: $meanwhile) : new Hearing($graph);
+            if (! $meanwhile instanceof KeptHearing) {
+                Cache::put($key, $hearing->kept(), self::SECONDS);
+            }
+
+            return $hearing;
+        };
+        try {
+            return Cache::lock("{$key}:lock", self::WAIT)->betweenBlockedAttemptsSleepFor(self::LOOK_MS)->block(self::WAIT, $hear);
+        } catch (LockTimeoutException) {
+            return $hear();
+        }
+    }
+
+    /** Keeps what was heard with more patience than a page has. */
+    public static function keep(Record $at, Situation $situation, Hearing $hearing): void
+    {
+        self::$known = [];
+        Cache::put('hearing:'.self::key($at, $situation), $hearing->kept(), self::SECONDS);
     }
 
     /** What is noted of a stored rig's hearing, from when a page showed it; null where none did. */

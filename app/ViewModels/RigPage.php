@@ -110,7 +110,7 @@ final readonly class RigPage
         $this->situation = $situation;
         $this->scope = WishScope::tryFrom($asked('scope')) ?? ($this->rig->isBase($situation->id) ? WishScope::All : WishScope::Here);
         $this->brush = $this->canEdit && $view === 'wishes' ? Brush::tryFrom($asked('brush')) : null;
-        $this->hearing = Heard::in($this->rig, $situation);
+        $this->hearing = Heard::in($this->rig, $situation, $record);
         Heard::note($record, $situation, $this->hearing);
         $this->causes = $this->look($record);
         $this->finding = $this->causes?->finding($asked('finding'));
@@ -119,7 +119,7 @@ final readonly class RigPage
         $against = $asked('against') === '' ? null : $this->rig->situation($asked('against'));
         $this->difference = $against === null || $against === $situation
             ? null
-            : new SituationDifference(Heard::in($this->rig, $against), $this->hearing);
+            : new SituationDifference(Heard::in($this->rig, $against, $record), $this->hearing);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
 
         $pens = [];
@@ -226,6 +226,12 @@ final readonly class RigPage
         $pen = array_search($source, $this->pens, true);
 
         return $pen === false ? null : Pen::from($pen);
+    }
+
+    /** How many cells could not be counted. */
+    public function uncounted(): int
+    {
+        return $this->hearing->uncounted();
     }
 
     /** @return list<HeardPair> what is not as wished, what the audience would notice first in front */

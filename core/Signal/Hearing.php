@@ -65,13 +65,19 @@ final class Hearing
     /**
      * @param  list<string>|null  $sources  only these; null for all
      * @param  self|null  $before  of the graph that this one was made like: what nothing has changed about is taken over
+     * @param  KeptHearing|null  $kept  of the same rig in the same situation: nothing is heard again
      */
-    public function __construct(public readonly SignalGraph $graph, ?array $sources = null, ?self $before = null)
-    {
+    public function __construct(
+        public readonly SignalGraph $graph,
+        ?array $sources = null,
+        ?self $before = null,
+        ?KeptHearing $kept = null,
+        Effort $effort = new Effort,
+    ) {
         $this->channels = $graph->byChannel();
         $this->gains = new LoopGains($this->channels);
         $this->wayFinder = new WayFinder($graph, $this->channels);
-        $this->effort = new Effort;
+        $this->effort = $effort;
         $this->headroom = new Headroom($graph);
         $this->find = $this->waysOf(...);
         $this->nothing = Sum::nothing();
@@ -89,6 +95,11 @@ final class Hearing
         }
         $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
         $this->wishes = $this->wishes();
+        if ($kept !== null) {
+            $this->putBack($kept);
+
+            return;
+        }
         $touched = $before === null ? null : $this->touched($before);
         foreach ($graph->rig->sources as $source) {
             if ($sources !== null && ! in_array($source->id, $sources, true)) {
@@ -109,6 +120,41 @@ final class Hearing
             }
             $this->pairs[$source->id] = $row;
         }
+    }
+
+    private function putBack(KeptHearing $kept): void
+    {
+        $this->effort->spend($kept->work);
+        foreach ($kept->pairs as $id => $row) {
+            $source = $this->graph->rig->sources[$id];
+            $this->pairs[$id] = [];
+            foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $isReached, $overload]) {
+                $this->pairs[$id][$to] = new HeardPair($source, $this->graph->rig->listeners[$to], $this->wishes[$id][$to] ?? null, $verdict, $sum,
+                    $doubling, $loss, $this->find, $isReached, $overload);
+            }
+        }
+    }
+
+    /** What is worth keeping of it, to be put back on the same graph. */
+    public function kept(): KeptHearing
+    {
+        return new KeptHearing(array_map(fn (array $row) => array_map(
+            fn (HeardPair $pair) => [$pair->verdict, $pair->sum, $pair->doubling, $pair->loss, $pair->isReached, $pair->overload],
+            $row,
+        ), $this->pairs), $this->effort->spent());
+    }
+
+    /** How many pairs could not be counted. */
+    public function uncounted(): int
+    {
+        $count = 0;
+        foreach ($this->pairs as $row) {
+            foreach ($row as $pair) {
+                $count += $pair->verdict === Verdict::Uncounted ? 1 : 0;
+            }
+        }
+
+        return $count;
     }
 
     /** The pair of a source and a listener to whom nothing of it comes. */

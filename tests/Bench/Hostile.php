@@ -28,6 +28,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Draft;
+use Tests\Support\Stages;
 
 /**
  * What a malicious or unlucky person sends: injured documents, forms of any content, malformed requests, and valid rigs made to take
@@ -473,6 +474,7 @@ final class Hostile
                 return Draft::rig()->unit('u', ['points' => [...$points, $point('mix', 'bus')], 'routes' => $routes])
                     ->with(fn (array $d) => ['sources' => $sources, 'listeners' => $listeners] + $d)->text();
             },
+            '30 sounds that part and meet again in five stages' => fn (): string => Stages::text(5, 30),
             '4.8 MB of empty models' => function (): string {
                 $models = [];
                 for ($i = 0; $i < 30_000; $i++) {

@@ -2,11 +2,17 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Signal\DoublingKind;
+use HiddenWire\Core\Signal\Effort;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Verdict;
 use HiddenWire\Core\Signal\WayFinder;
 use Tests\Support\Draft;
+use Tests\Support\Stages;
 
 /** A mixer of some strips into one bus: for rigs that need nothing else. */
 function plainMixer(int $strips, array $routes = []): array
@@ -307,4 +313,33 @@ it('joins lanes by kind and order, and as a cable says where it says so', functi
         return $d;
     });
     expect($draft->pair('voice', 'clip')->arrivals())->toHaveCount(1)->and($draft->pair('music', 'ears')->arrivals())->toBe([]);
+});
+
+it('is put back from what was kept of it as it was', function (string $file) {
+    $rig = (new DocumentReader)->read(shipped($file));
+    foreach ($rig->situations as $situation) {
+        $graph = (new GraphBuilder($rig))->build($situation);
+        $heard = new Hearing($graph);
+        $again = new Hearing($graph, kept: unserialize(serialize($heard->kept())));
+        $told = fn (Hearing $one) => array_map(fn (HeardPair $pair) => [$pair->source->id, $pair->listener->id, $pair->verdict, $pair->wish, $pair->level(),
+            $pair->delay(), $pair->sum, $pair->doubling, $pair->loss, $pair->overload?->overDb, $pair->arrivals()], iterator_to_array($one->all(), false));
+        expect($told($again))->toEqual($told($heard))->and($again->counts())->toBe($heard->counts())->and($again->work())->toBe($heard->work());
+    }
+})->with(['rigs/night-relay.json', 'starters/harbour-radio.json', 'starters/storm-watch.json']);
+
+it('counts no further than a page can wait, says which cells it has not counted, and counts them with patience', function () {
+    $rig = (new DocumentReader)->read(Stages::text(4, 2));
+    $graph = (new GraphBuilder($rig))->build($rig->base());
+    // 3 leads in, then 9 ways a stage: 3 * 9^4 = 19,683 ways to the ear, of which a channel may hold 1,024.
+    expect((new Hearing($graph))->uncounted())->toBe(2);
+    // With 16,384 they are counted but for those that are too quiet to matter; here all are as loud, so that it has to be a stage less.
+    $less = (new DocumentReader)->read(Stages::text(3, 2));
+    $graph = (new GraphBuilder($less))->build($less->base());
+    expect((new Hearing($graph))->uncounted())->toBe(2)->and((new Hearing($graph, effort: Effort::patient()))->uncounted())->toBe(0);
+    // 3 * 9^3 = 2,187 ways at one listener, each at its own time: all of them are copies of the sound.
+    $pair = (new Hearing($graph, effort: Effort::patient()))->pair('s-1', 'l');
+    expect($pair->verdict)->toBe(Verdict::Doubled);
+    // The work is bounded, whatever comes.
+    $many = (new DocumentReader)->read(Stages::text(5, 60));
+    expect((new Hearing((new GraphBuilder($many))->build($many->base())))->work())->toBeLessThan(Effort::MOST * 1.2);
 });

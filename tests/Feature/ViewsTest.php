@@ -3,9 +3,15 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Jobs\HearOn;
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\Heard;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
+use Illuminate\Support\Facades\Queue;
+use Tests\Support\Stages;
 
 /** A page as a browser would take it apart. */
 function taken(string $html): DOMXPath
@@ -64,3 +70,46 @@ it('shows every view of every shipped rig: each field has a name of its own, no 
     })->with(fn () => array_filter(shippedRigs(), fn (string $name) => in_array($name,
         ['night-relay', 'ticket-booth', 'lost-property', 'kite-club', 'party-booth', 'night-market',
             'ferry-office'], true), ARRAY_FILTER_USE_KEY));
+
+it('says how many cells are not counted, and counts on in the background where somebody asks for it', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, Stages::text(3, 2));
+    $show = fn () => $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
+    $show()->assertSee('2 cells not counted')->assertSee('Count on in the background');
+    Queue::fake();
+    $this->post("/rigs/{$rig->id}/hear-on", ['situation' => 'nowhere'])->assertNotFound();
+    $this->post("/rigs/{$rig->id}/hear-on", ['situation' => 'base'])->assertRedirect();
+    $this->post("/rigs/{$rig->id}/hear-on", ['situation' => 'base'])->assertRedirect();
+    // Once for all who ask.
+    Queue::assertPushed(HearOn::class, 1);
+    $show()->assertSee('It is being counted on in the background')->assertDontSee('Count on in the background');
+    Queue::pushed(HearOn::class)->first()->handle();
+    $show()->assertDontSee('not counted');
+    // One that does not come to an end can be asked for again.
+    $other = app(ImportRig::class)($user, Stages::text(3, 2));
+    $this->post("/rigs/{$other->id}/hear-on", ['situation' => 'base'])->assertRedirect();
+    Queue::pushed(HearOn::class)->last()->failed(null);
+    $this->actingAs($user)->get("/rigs/{$other->id}/wishes")->assertSee('Count on in the background');
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->post("/rigs/{$rig->id}/hear-on", ['situation' => 'base'])->assertNotFound();
+});
+
+it('hears a state once for all who ask', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
+    $content = StoredRig::load($rig);
+    $forget = fn () => (new ReflectionProperty(Heard::class, 'known'))->setValue(null, []);
+    $forget();
+    $first = Heard::in($content, $content->base(), $rig);
+    $forget();
+    // What is kept is what is shown: here another's, so that it can be told.
+    Heard::keep($rig, $content->base(), new Hearing((new GraphBuilder($content))->build($content->base()), []));
+    $forget();
+    expect(iterator_to_array(Heard::in($content, $content->base(), $rig)->rows(), false))->toBe([]);
+    // After a change nothing of it holds.
+    $this->actingAs($user)->post("/rigs/{$rig->id}/edits", ['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk', 'revision' => 1])->assertSessionHasNoErrors();
+    $now = StoredRig::load($rig->fresh());
+    $forget();
+    expect(Heard::in($now, $now->base(), $rig->fresh())->counts())->toBe($first->counts());
+});

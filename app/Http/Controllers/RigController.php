@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\CreateRig;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
+use App\Jobs\HearOn;
 use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Models\User;
@@ -204,6 +205,17 @@ final class RigController
     }
 
     /** Looks for the causes of what is not as wished: a page asks for it once it is shown, and is drawn anew when they are found. */
+    /** Counts on in the background what a page could not wait for. */
+    public function hearOn(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('view', $rig);
+        $situation = $request->string('situation')->toString();
+        abort_unless(isset(StoredRig::load($rig)->situations[$situation]), 404);
+        HearOn::ask($rig, $situation);
+
+        return back();
+    }
+
     public function causes(Rig $rig): JsonResponse
     {
         Gate::authorize('view', $rig);

@@ -45,7 +45,7 @@
             <a href="{{ route('rigs.index') }}"><i class="bi bi-collection" aria-hidden="true"></i><span>All rigs</span></a>
         </div>
     </nav>
-    <main id="view" class="view" tabindex="-1">{{ $slot }}</main>
+    <main id="view" class="view" tabindex="-1">@if ($page->uncounted() > 0) <x-uncounted :page="$page" /> @endif{{ $slot }}</main>
     {{ $strip ?? '' }}
     <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message" x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }} <button type="button" class="plain" x-on:click="put" aria-label="Dismiss"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p>@endif</div>
     @if ($errors->any()) <p class="message trouble" role="alert" x-data="message">{{ implode(' ', $errors->all()) }} <button type="button" class="plain" x-on:click="put" aria-label="Dismiss"><i class="bi bi-x-lg" aria-hidden="true"></i></button></p> @endif
