@@ -11,6 +11,7 @@ use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\KeptHearing;
+use Illuminate\Cache\Lock;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
@@ -71,7 +72,9 @@ final class Heard
             return $hearing;
         };
         try {
-            return Cache::lock("{$key}:lock", self::WAIT)->betweenBlockedAttemptsSleepFor(self::LOOK_MS)->block(self::WAIT, $hear);
+            $lock = Cache::lock("{$key}:lock", self::WAIT);
+
+            return ($lock instanceof Lock ? $lock->betweenBlockedAttemptsSleepFor(self::LOOK_MS) : $lock)->block(self::WAIT, $hear);
         } catch (LockTimeoutException) {
             return $hear();
         }

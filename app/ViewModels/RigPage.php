@@ -26,6 +26,7 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SituationDifference;
 use HiddenWire\Core\Signal\Verdict;
 use Illuminate\Http\Request;
+use Illuminate\Support\Arr;
 
 /**
  * What every view of a rig shows: the rig, the situation, the answer, and what is chosen, all of it from the address. Whatever an address
@@ -97,9 +98,13 @@ final readonly class RigPage
     /** @var array<string, string> what the address asks for, as it stands there */
     private array $query;
 
+    /** @var \ArrayObject<string, string> addresses of this rig's views, once asked for */
+    private \ArrayObject $addresses;
+
     public function __construct(public Record $record, public string $view, Request $request)
     {
         $this->query = array_filter($request->query(), is_string(...));
+        $this->addresses = new \ArrayObject;
         $user = $this->user = $request->user();
         $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
@@ -209,7 +214,11 @@ final readonly class RigPage
             ARRAY_FILTER_USE_BOTH,
         );
 
-        return route('rigs.'.($view ?? $this->view), ['rig' => $this->record->id, ...$said]);
+        // A page has hundreds of addresses, of two dozen views.
+        $view ??= $this->view;
+        $this->addresses[$view] ??= route("rigs.{$view}", $this->record->id);
+
+        return $this->addresses[$view].($said === [] ? '' : '?'.Arr::query($said));
     }
 
     /** The address with a pen taken up or put down. */
