@@ -129,12 +129,15 @@ final class Hostile
         }
     }
 
-    /** Changes that were made fewer than so many times, of those that there are. @return array<string, int> */
-    public function rare(int $times): array
+    /**
+     * Changes that were made fewer than so many times, of those that there are.
+     *
+     * @param  array<string, array{int, int, int}>  $edits
+     * @return list<string>
+     */
+    public static function rare(array $edits, int $times): array
     {
-        $made = array_map(fn (array $counts) => $counts[0], $this->edits) + array_fill_keys(EditForms::words(), 0);
-
-        return array_filter($made, fn (int $count) => $count < $times);
+        return array_values(array_filter(EditForms::words(), fn (string $word) => ($edits[$word][0] ?? 0) < $times));
     }
 
     /** Every change once, in any order; those that take long in one round of four. @return list<string> */
