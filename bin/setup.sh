@@ -332,7 +332,7 @@ start_database() {
     say "Starting MariaDB on 127.0.0.1:$DB_PORT"
     mkdir -p "$RUN/database"
     local before=0
-    before=$(wc -l < "$RUN/mariadb.log" 2> /dev/null) || before=0
+    [ ! -f "$RUN/mariadb.log" ] || before=$(wc -l < "$RUN/mariadb.log")
     supervise database "$(fill database.conf root "$ROOT" run "$RUN" folder "$RUN/database" data "$DATA" socket "$SOCKET" port "$DB_PORT" \
         as "$(as_account "$1")")"
     STARTED_DATABASE=$SUPERVISOR

@@ -40,8 +40,8 @@ final class MakeBook implements ShouldQueue
     {
     }
 
-    /** Begins again what was being made when this worker last ended: there is one of its name. */
-    public static function beginAgain(): bool
+    /** Begins again what this worker is said to be making, where it makes nothing: there is one of its name. */
+    public static function beginAgain(): void
     {
         foreach (MadeBook::query()->where('state', BookState::Working)->where('worker', self::worker())->get() as $book) {
             if ($book->run >= self::MOST_RUNS) {
@@ -54,8 +54,6 @@ final class MakeBook implements ShouldQueue
             $book->update(['state' => BookState::Waiting, 'run' => $run, 'worker' => null, 'done' => 0]);
             self::dispatch($book->id, $run);
         }
-
-        return true;
     }
 
     /** The name of the worker in this folder of this machine; others have others. */

@@ -15,7 +15,7 @@ use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Notifications\Messages\MailMessage;
-use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Mail;
@@ -36,7 +36,8 @@ final class AppServiceProvider extends ServiceProvider
                 'url' => $url, 'host' => parse_url($url, PHP_URL_HOST), 'minutes' => config('auth.passwords.users.expire'),
             ]);
         });
-        Event::listen(WorkerStarting::class, fn (WorkerStarting $it) => $it->queue === 'default' && MakeBook::beginAgain());
+        // Between two jobs a worker makes nothing: whatever it is said to be making was broken off.
+        Event::listen(Looping::class, fn (Looping $it) => $it->queue === 'default' ? MakeBook::beginAgain() : null);
         // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);

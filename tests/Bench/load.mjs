@@ -1,12 +1,13 @@
 // A driver for load: many people at once, on an open loop, so that a server that falls behind is asked all the same.
 //
-//   node tests/Bench/load.mjs ADDRESS RATE SECONDS [LARGE_RIG]
+//   node tests/Bench/load.mjs ADDRESS RATE SECONDS [DOCUMENT]
 //
 // Views of six kinds by turns on copies of the demo rig, each time the whole answer; every tenth request is a change, answered with its page
-// drawn anew. With a large rig one person edits that meanwhile, change by change. Prints a line for each limit; ends with 1 where one is
+// drawn anew. With the document of a large rig one person edits that meanwhile, change by
+// change. Prints a line for each limit; ends with 1 where one is
 // missed or an answer is no answer.
-import { Agent, request } from 'node:http';
-import { gunzipSync } from 'node:zlib';
+import { readFileSync } from 'node:fs';
+import { ask, importRig, revisionOf, rigNamed, signIn, tokenOf, wait } from './people.mjs';
 
 const [base, rate, seconds, large] = [process.argv[2], Number(process.argv[3]), Number(process.argv[4]), process.argv[5]];
 const VIEWS = ['wishes', 'wiring', 'stock', 'computers', 'recipes', 'checks'];
@@ -17,74 +18,15 @@ const EDIT_EVERY = 10;
 const LIMIT = { views: 250, others: 300 };
 const DEMO = 'Night relay at the pier arcade';
 
-const agent = new Agent({ keepAlive: true, maxSockets: 400 });
-const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** One request, to the last byte. */
-const ask = (person, path, form = null, headers = {}) => new Promise((resolve, reject) => {
-    const begun = performance.now();
-    const body = form === null ? null : new URLSearchParams(form).toString();
-    const sent = request(new URL(path, base), { agent, method: body === null ? 'GET' : 'POST', headers: {
-        Accept: 'text/html', 'Accept-Encoding': 'gzip', ...(person.cookie ? { Cookie: person.cookie } : {}),
-        ...(body === null ? {} : { 'Content-Type': 'application/x-www-form-urlencoded', 'Content-Length': Buffer.byteLength(body) }), ...headers,
-    } }, (answer) => {
-        const parts = [];
-        answer.on('data', (part) => parts.push(part));
-        answer.on('end', () => {
-            const cookie = answer.headers['set-cookie']?.[0]?.split(';')[0];
-            if (cookie) person.cookie = cookie;
-            const bytes = Buffer.concat(parts);
-            resolve({ status: answer.statusCode, ms: performance.now() - begun, location: answer.headers.location,
-                text: () => (answer.headers['content-encoding'] === 'gzip' ? gunzipSync(bytes) : bytes).toString() });
-        });
-    });
-    sent.on('error', reject);
-    sent.end(body);
-});
-const tokenOf = (page) => page.match(/name="csrf-token" content="([^"]+)"/)[1];
-const revisionOf = (page) => page.match(/data-revision="(\d+)"/)[1];
-
-const signIn = async () => {
-    const person = {};
-    const token = tokenOf((await ask(person, '/sign-in')).text());
-    const answer = await ask(person, '/sign-in', { _token: token, email: 'demo@hidden-wire.test', password: 'night-relay' });
-    if (answer.status !== 302) throw new Error(`Sign-in answered ${answer.status}.`);
-    return person;
-};
-
-/** A copy of the demo rig, and the page that changes of it are sent from. */
-const copy = async (person) => {
-    const home = (await ask(person, '/')).text();
-    const id = [...home.matchAll(/href="[^"]*\/rigs\/(\d+)\/wiring"/g)].map(([, one]) => one);
-    for (const one of new Set(id)) {
-        const page = (await ask(person, `/rigs/${one}/recipes?select=unit:mixer`)).text();
-        if (!page.includes(`<h1>${DEMO}</h1>`)) continue;
-        const document = (await ask(person, `/rigs/${one}/document`)).text();
-        const boundary = `b${Math.random().toString(36).slice(2)}`;
-        const form = [['_token', tokenOf(page)]].map(([name, value]) => `--${boundary}\r\nContent-Disposition: form-data; name="${name}"\r\n\r\n${value}\r\n`).join('')
-            + `--${boundary}\r\nContent-Disposition: form-data; name="document"; filename="rig.json"\r\nContent-Type: application/json\r\n\r\n${document}\r\n--${boundary}--\r\n`;
-        const made = await new Promise((resolve, reject) => {
-            const sent = request(new URL('/rigs', base), { agent, method: 'POST', headers: { Cookie: person.cookie, 'Content-Type': `multipart/form-data; boundary=${boundary}`, 'Content-Length': Buffer.byteLength(form) } }, (answer) => {
-                answer.resume();
-                answer.on('end', () => resolve(answer.headers.location));
-            });
-            sent.on('error', reject);
-            sent.end(form);
-        });
-        return made.match(/rigs\/(\d+)/)[1];
-    }
-    throw new Error('The demo rig is not there.');
-};
-
 /** Changes one rig, one after another; the page that comes back is where the next one is sent from. */
 const editor = async (person, rig, view, fields) => {
-    let page = (await ask(person, `/rigs/${rig}/${view}`)).text();
+    let page = (await ask(base, person, `/rigs/${rig}/${view}`)).text();
     let number = 0;
     let last = Promise.resolve();
     return () => {
         const begun = performance.now();
         last = last.then(async () => {
-            const answer = await ask(person, `/rigs/${rig}/edits`, { ...fields(++number), _token: tokenOf(page), revision: revisionOf(page) }, { Accept: 'application/json', 'X-Page': `${base}/rigs/${rig}/${view}` });
+            const answer = await ask(base, person, `/rigs/${rig}/edits`, { ...fields(++number), _token: tokenOf(page), revision: revisionOf(page) }, { Accept: 'application/json', 'X-Page': `${base}/rigs/${rig}/${view}` });
             if (answer.status === 200) page = JSON.parse(answer.text()).page;
             // Waiting for the change before is part of it.
             return { ...answer, ms: performance.now() - begun };
@@ -102,13 +44,14 @@ const line = (what, value, limit) => {
 };
 
 const people = [];
-for (let i = 0; i < PEOPLE; i++) people.push(await signIn());
+for (let i = 0; i < PEOPLE; i++) people.push(await signIn(base));
+const demo = (await ask(base, people[0], `/rigs/${await rigNamed(base, people[0], DEMO)}/document`)).text();
 const rigs = [];
 const editors = [];
 for (let i = 0; i < COPIES; i++) {
-    rigs.push(await copy(people[i]));
+    rigs.push(await importRig(base, people[i], demo));
     editors.push(await editor(people[i], rigs[i], 'recipes?select=unit:mixer', (number) => ({ edit: 'point', unit: 'mixer', point: 'ch-1', fader: String(-(number % 30)), situation: 'on-air' })));
-    for (const view of VIEWS) await ask(people[i], `/rigs/${rigs[i]}/${view}`);
+    for (const view of VIEWS) await ask(base, people[i], `/rigs/${rigs[i]}/${view}`);
 }
 const times = { view: [], edit: [], large: [] };
 let wrong = 0;
@@ -119,8 +62,8 @@ const note = (kind, asked) => asked.then((answer) => {
 
 let isOn = true;
 const alone = large ? (async () => {
-    const person = await signIn();
-    const change = await editor(person, large, 'recipes', (number) => ({ edit: 'describe-rig', name: 'A large rig', summary: `Change ${number}` }));
+    const person = await signIn(base);
+    const change = await editor(person, await importRig(base, person, readFileSync(large, 'utf8')), 'recipes', (number) => ({ edit: 'describe-rig', name: 'A large rig', summary: `Change ${number}` }));
     while (isOn) {
         await note('large', change());
         await wait(1000);
@@ -137,7 +80,7 @@ for (let i = 0; i < all; i++) {
     const isEdit = i % EDIT_EVERY === EDIT_EVERY - 1;
     const rig = i % COPIES;
     waiting.push(isEdit ? note('edit', editors[Math.floor(i / EDIT_EVERY) % COPIES]())
-        : note('view', ask(people[i % PEOPLE], `/rigs/${rigs[rig]}/${VIEWS[Math.floor(i / COPIES) % VIEWS.length]}`)));
+        : note('view', ask(base, people[i % PEOPLE], `/rigs/${rigs[rig]}/${VIEWS[Math.floor(i / COPIES) % VIEWS.length]}`)));
 }
 await Promise.all(waiting);
 const took = (performance.now() - begun) / 1000;

@@ -22,8 +22,7 @@ use App\Rigs\RigFromRows;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Queue\Events\WorkerStarting;
-use Illuminate\Queue\WorkerOptions;
+use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -308,7 +307,9 @@ it('begins a book again that was being made when its worker died, three times at
     (new MakeBook($begun->id, 1))->handle();
     expect($begun->fresh()->state)->toBe(BookState::Done)->and($name)->not->toBeNull();
     [$mine, $thrice, $elsewhere] = [$of(['worker' => $name, 'done' => 4, 'of' => 9]), $of(['worker' => $name, 'run' => 3]), $of(['worker' => str_repeat('0', 16)])];
-    event(new WorkerStarting('database', 'default', new WorkerOptions));
+    event(new Looping('database', 'mail'));
+    expect($mine->fresh()->state)->toBe(BookState::Working);
+    event(new Looping('database', 'default'));
     Queue::assertPushed(MakeBook::class, 1);
     expect($mine->fresh())->state->toBe(BookState::Waiting)->run->toBe(2)->done->toBe(0)
         ->and($thrice->fresh()->says())->toContain('begun 3 times')
