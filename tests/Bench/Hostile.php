@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 use App\Actions\ChangeRig;
+use App\Actions\DeleteRig;
 use App\Actions\ImportRig;
 use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
@@ -112,7 +113,9 @@ final class Hostile
         $bag = [];
         for ($i = 0; $i < $number; $i++) {
             if ($record === null || $i % self::FORMS_A_RIG === 0 || count(StoredRig::load($record->refresh())->units) > 120) {
-                $record?->delete();
+                if ($record !== null) {
+                    app(DeleteRig::class)($record);
+                }
                 $file = mt_rand(0, 99) < self::RARE ? $rareFiles[mt_rand(0, count($rareFiles) - 1)] : $files[mt_rand(0, count($files) - 1)];
                 $record = app(ImportRig::class)($user, (string) file_get_contents($file));
                 $this->first = StoredRig::load($record);
@@ -298,7 +301,7 @@ final class Hostile
             if ($number % 50 === 0) {
                 $copy = app(ImportRig::class)($user, $now);
                 $is['import'] = (new DocumentWriter)->write(RigFromRows::rig($copy)) === $now;
-                $copy->delete();
+                app(DeleteRig::class)($copy);
             }
             $wrong = array_keys(array_filter($is, fn (bool $holds) => ! $holds));
             $this->count($wrong === [] ? 'forms made'

@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CreateRig;
+use App\Actions\DeleteRig;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
 use App\Jobs\HearOn;
-use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
-use App\Rigs\Pictures;
 use App\Rigs\Recovery;
 use App\Rigs\Standing;
 use App\Rigs\Starters;
@@ -236,12 +235,10 @@ final class RigController
         );
     }
 
-    public function destroy(Rig $rig, Pictures $pictures): RedirectResponse
+    public function destroy(Rig $rig, DeleteRig $delete): RedirectResponse
     {
         Gate::authorize('own', $rig);
-        $rig->delete();
-        $pictures->forget($rig->id);
-        MadeBook::forget($rig->id);
+        $delete($rig);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
     }
