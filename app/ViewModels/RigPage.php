@@ -98,13 +98,12 @@ final readonly class RigPage
     /** @var array<string, string> what the address asks for, as it stands there */
     private array $query;
 
-    /** @var \ArrayObject<string, string> addresses of this rig's views, once asked for */
-    private \ArrayObject $addresses;
+    private Addresses $addresses;
 
     public function __construct(public Record $record, public string $view, Request $request)
     {
         $this->query = array_filter($request->query(), is_string(...));
-        $this->addresses = new \ArrayObject;
+        $this->addresses = new Addresses($record->id);
         $user = $this->user = $request->user();
         $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
@@ -214,11 +213,7 @@ final readonly class RigPage
             ARRAY_FILTER_USE_BOTH,
         );
 
-        // A page has hundreds of addresses, of two dozen views.
-        $view ??= $this->view;
-        $this->addresses[$view] ??= route("rigs.{$view}", $this->record->id);
-
-        return $this->addresses[$view].($said === [] ? '' : '?'.Arr::query($said));
+        return $this->addresses->of($view ?? $this->view).($said === [] ? '' : '?'.Arr::query($said));
     }
 
     /** The address with a pen taken up or put down. */
