@@ -130,7 +130,7 @@ ensure_packages() {
     command -v composer > /dev/null || want+=(composer)
     # npm brings Debian's Node.js with it, which is enough to fetch a newer one.
     command -v npm > /dev/null || want+=(npm)
-    for extension in mbstring:mbstring xml:xml pdo_mysql:mysql curl:curl zip:zip gd:gd intl:intl; do
+    for extension in mbstring:mbstring xml:xml pdo_mysql:mysql curl:curl zip:zip gd:gd intl:intl igbinary:igbinary; do
         grep -qix "${extension%%:*}" <<< "$modules" || want+=("php$version-${extension##*:}")
     done
     [ -x /usr/sbin/mariadbd ] || want+=(mariadb-server)

@@ -9,7 +9,9 @@ use App\Models\Rig;
 use App\Rigs\Pictures;
 use App\Rigs\Together;
 
-/** Deletes a rig with all that hangs on it, its files too. Others write meanwhile: where two stand in each other's way, it is tried again. */
+/**
+ * Deletes a rig with all that hangs on it, its files too. Others write meanwhile: where two stand in each other's way, it is tried again.
+ */
 final readonly class DeleteRig
 {
     public function __construct(private Pictures $pictures)

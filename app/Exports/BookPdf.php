@@ -62,7 +62,9 @@ final readonly class BookPdf implements Exporter
         // What is drawn in a map takes no room.
         $empty = (string) preg_replace('/(<svg[^>]*>).*?<\/svg>/s', '$1</svg>', $body);
 
-        return $this->typesetter->paged(fn (?array $pages): string => $html->page($book, $pages === null ? $empty : $html->numbered($body, $pages), $head));
+        return $this->typesetter->paged(
+            fn (?array $pages): string => $html->page($book, $pages === null ? $empty : $html->numbered($body, $pages), $head),
+        );
     }
 
     /** What is of paper alone: its size, and the foot of each sheet. */
@@ -71,9 +73,12 @@ final readonly class BookPdf implements Exporter
         $size = $this->paper->label();
         $face = 'font: 7.5pt '.PrintFonts::FAMILIES.'; color: #444;';
 
+        $families = PrintFonts::FAMILIES;
+
         return "@page { size: {$size}; @bottom-left { content: ".self::quoted($foot)."; {$face} width: 80%; } @bottom-right { {$face} } }\n"
-            ."@page wide { size: {$size} landscape; }\nbody { font-family: ".PrintFonts::FAMILIES."; }\nh1, h2, h3 { font-family: 'Barlow Semi Condensed', "
-            .PrintFonts::FAMILIES."; }\n";
+            ."@page wide { size: {$size} landscape; }\n"
+            ."body { font-family: {$families}; }\n"
+            ."h1, h2, h3 { font-family: 'Barlow Semi Condensed', {$families}; }\n";
     }
 
     /** A text as CSS takes it: nothing in it ends the string. */

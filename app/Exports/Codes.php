@@ -25,7 +25,7 @@ final class Codes
         $run = Process::path(base_path())->timeout(self::SECONDS)->input((string) json_encode($texts, JSON_INVALID_UTF8_SUBSTITUTE))
             ->run(['node', 'resources/js/codes/headless.js']);
         if ($run->exitCode() === self::NO_COMMAND || str_contains($run->errorOutput(), 'ERR_MODULE_NOT_FOUND')) {
-            throw new NotInstalled('Codes are drawn under Node.js, with libraries that are not installed. Run "npm ci", or start with bin/start.');
+            throw new NotInstalled('Codes are drawn under Node.js, with libraries that are not there. Run "npm ci", or bin/start.');
         }
         $drawn = json_decode($run->output(), true);
         if (! is_array($drawn)) {
@@ -33,6 +33,9 @@ final class Codes
         }
         /** @var list<array{size: int, path: string}> $drawn */
 
-        return array_map(fn (array $one) => "<svg viewBox=\"0 0 {$one['size']} {$one['size']}\"><path d=\"{$one['path']}\"/></svg>", $drawn);
+        return array_map(
+            fn (array $one) => "<svg viewBox=\"0 0 {$one['size']} {$one['size']}\"><path d=\"{$one['path']}\"/></svg>",
+            $drawn,
+        );
     }
 }

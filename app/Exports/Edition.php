@@ -48,6 +48,8 @@ final readonly class Edition
         bool $isPatient = false,
         ScheduleOrder $order = ScheduleOrder::Label,
     ): self {
+        // A whole book takes longer than a page: memory is cleaned up on the way.
+        gc_enable();
         $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
         $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
         // Of the rig as it is they are kept once somebody has looked.

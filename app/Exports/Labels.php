@@ -59,15 +59,18 @@ final readonly class Labels implements Exporter
             $sheets .= '<div class="sheet">';
             foreach (array_values($page) as $number => [$heading, $lines]) {
                 [$x, $y] = $this->stock->corner($number);
-                $sheets .= sprintf('<div class="label" style="left: %.2Fmm; top: %.2Fmm"><div><h1>%s</h1>%s</div>%s</div>', $x, $y, self::text($heading),
-                    implode('', array_map(fn (string $line) => '<p>'.self::text($line).'</p>', $lines)), $codes[array_keys($page)[$number]]);
+                $said = '<h1>'.self::text($heading).'</h1>'
+                    .implode('', array_map(fn (string $line) => '<p>'.self::text($line).'</p>', $lines));
+                $code = $codes[array_keys($page)[$number]];
+                $sheets .= sprintf('<div class="label" style="left: %.2Fmm; top: %.2Fmm"><div>%s</div>%s</div>', $x, $y, $said, $code);
             }
             $sheets .= '</div>';
         }
         $title = self::text("{$of->rig->name}, labels");
 
-        return (new Typesetter)->pdf('<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="'
-            .Typesetter::POLICY."\"><title>{$title}</title><style>".PrintFonts::for($sheets).$this->style()."</style></head><body>{$sheets}</body></html>");
+        return (new Typesetter)->pdf('<!DOCTYPE html><html lang="en"><head><meta charset="utf-8">'
+            .'<meta http-equiv="Content-Security-Policy" content="'.Typesetter::POLICY."\"><title>{$title}</title>"
+            .'<style>'.PrintFonts::for($sheets).$this->style()."</style></head><body>{$sheets}</body></html>");
     }
 
     private function style(): string
@@ -77,12 +80,23 @@ final readonly class Labels implements Exporter
         [$large, $small] = $this->stock->height > self::SMALL ? [11, 7] : [8.5, 5.4];
         [$padding, $labelWidth, $labelHeight] = [self::PADDING, $this->stock->width, $this->stock->height];
 
-        return "@page { size: {$width}mm {$height}mm; margin: 0; } body { margin: 0; font-family: ".PrintFonts::FAMILIES.'; } '
-            .".sheet { position: relative; width: {$width}mm; height: {$height}mm; overflow: hidden; break-after: page; } .sheet:last-child { break-after: auto; } "
-            .".label { position: absolute; box-sizing: border-box; width: {$labelWidth}mm; height: {$labelHeight}mm; padding: {$padding}mm; overflow: hidden; "
-            ."display: flex; gap: {$padding}mm; } .label div { flex: 1; min-width: 0; overflow: hidden; overflow-wrap: anywhere; } "
-            .".label svg { flex: none; width: {$side}mm; height: {$side}mm; } h1, p { margin: 0; line-height: 1.15; } "
-            ."h1 { font-size: {$large}pt; font-weight: 600; white-space: nowrap; } p { font-size: {$small}pt; }";
+        $families = PrintFonts::FAMILIES;
+
+        return <<<CSS
+            @page { size: {$width}mm {$height}mm; margin: 0; }
+            body { margin: 0; font-family: {$families}; }
+            .sheet { position: relative; width: {$width}mm; height: {$height}mm; overflow: hidden; break-after: page; }
+            .sheet:last-child { break-after: auto; }
+            .label {
+                position: absolute; box-sizing: border-box; width: {$labelWidth}mm; height: {$labelHeight}mm; padding: {$padding}mm;
+                overflow: hidden; display: flex; gap: {$padding}mm;
+            }
+            .label div { flex: 1; min-width: 0; overflow: hidden; overflow-wrap: anywhere; }
+            .label svg { flex: none; width: {$side}mm; height: {$side}mm; }
+            h1, p { margin: 0; line-height: 1.15; }
+            h1 { font-size: {$large}pt; font-weight: 600; white-space: nowrap; }
+            p { font-size: {$small}pt; }
+            CSS;
     }
 
     /** @return list<array{string, list<string>, string}> heading, lines, and what the code holds */

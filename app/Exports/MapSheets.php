@@ -42,8 +42,9 @@ final readonly class MapSheets
             $whole.$this->plan([$columns, $rows], $step)));
         for ($tile = 0; $tile < $columns * $rows; $tile++) {
             [$x, $y] = [($tile % $columns) * $step[0], intdiv($tile, $columns) * $step[1]];
-            $sheets .= $this->figure($this->tileCaption($tile, $columns, $rows), $this->svg($x, $y, $sheet[0] / $scale, $sheet[1] / $scale, $scale,
-                "<use href=\"#map-{$this->id}\"/>".$this->marks($x, $y, ...$step)));
+            $inside = "<use href=\"#map-{$this->id}\"/>".$this->marks($x, $y, ...$step);
+            $window = $this->svg($x, $y, $sheet[0] / $scale, $sheet[1] / $scale, $scale, $inside);
+            $sheets .= $this->figure($this->tileCaption($tile, $columns, $rows), $window);
         }
 
         return $sheets;
@@ -78,8 +79,9 @@ final readonly class MapSheets
     /** A window of the map, from a corner on, in pixels of the map. */
     private function svg(float $x, float $y, float $width, float $height, float $scale, string $inside): string
     {
-        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%.2Fmm" height="%.2Fmm" viewBox="%.2F %.2F %.2F %.2F" font-family="%s">%s</svg>',
-            $width * $scale, $height * $scale, $x, $y, $width, $height, self::text("'Barlow Semi Condensed', ".PrintFonts::FAMILIES), $inside);
+        return sprintf('<svg xmlns="http://www.w3.org/2000/svg" width="%.2Fmm" height="%.2Fmm" ', $width * $scale, $height * $scale)
+            .sprintf('viewBox="%.2F %.2F %.2F %.2F" ', $x, $y, $width, $height)
+            .'font-family="'.self::text("'Barlow Semi Condensed', ".PrintFonts::FAMILIES)."\">{$inside}</svg>";
     }
 
     /**
@@ -93,9 +95,10 @@ final readonly class MapSheets
         $plan = '';
         for ($tile = 0; $tile < $tiles[0] * $tiles[1]; $tile++) {
             [$x, $y] = [($tile % $tiles[0]) * $step[0], intdiv($tile, $tiles[0]) * $step[1]];
-            $plan .= sprintf('<rect x="%.1F" y="%.1F" width="%.1F" height="%.1F" fill="none" stroke="%s" stroke-width="3" stroke-dasharray="14 8"/>'
-                .'<text x="%.1F" y="%.1F" font-size="44" font-weight="600" fill="%4$s">%d</text>',
-                $x, $y, min($step[0], $this->scene->width - $x), min($step[1], $this->scene->height - $y), self::RED, $x + 10, $y + 46, $tile + 1);
+            [$width, $height] = [min($step[0], $this->scene->width - $x), min($step[1], $this->scene->height - $y)];
+            $plan .= sprintf('<rect x="%.1F" y="%.1F" width="%.1F" height="%.1F" ', $x, $y, $width, $height)
+                .'fill="none" stroke="'.self::RED.'" stroke-width="3" stroke-dasharray="14 8"/>'
+                .sprintf('<text x="%.1F" y="%.1F" font-size="44" font-weight="600" fill="%s">%d</text>', $x + 10, $y + 46, self::RED, $tile + 1);
         }
 
         return $plan;
@@ -107,7 +110,8 @@ final readonly class MapSheets
         $marks = '';
         foreach ([$x, $x + $right] as $atX) {
             foreach ([$y, $y + $below] as $atY) {
-                $marks .= sprintf('<path d="M%.1F %.1Fh20M%.1F %.1Fv20" stroke="%s" stroke-width="1.2"/>', $atX - 10, $atY, $atX, $atY - 10, self::RED);
+                $cross = sprintf('M%.1F %.1Fh20M%.1F %.1Fv20', $atX - 10, $atY, $atX, $atY - 10);
+                $marks .= "<path d=\"{$cross}\" stroke=\"".self::RED.'" stroke-width="1.2"/>';
             }
         }
 

@@ -11,8 +11,8 @@ use Illuminate\Support\Str;
 use Symfony\Component\Process\ExecutableFinder;
 
 /**
- * Sets HTML on paper: a PDF of it, by Chromium. What it sets holds users' text, so it runs in a box (bubblewrap) with no network, no scripts
- * and no files but the one page and the machine's programs and fonts, for 30 s and with 1 GiB at most.
+ * Sets HTML on paper: a PDF of it, by Chromium. What it sets holds users' text, so it runs in a box (bubblewrap) with no network and no
+ * files but the one page and the machine's programs and fonts, for 30 s and with 1 GiB at most.
  */
 final class Typesetter
 {
@@ -86,8 +86,8 @@ final class Typesetter
     {
         $browser = array_values(array_filter(self::BROWSERS, fn (string $one) => (new ExecutableFinder)->find($one) !== null))[0] ?? null;
         if ($browser === null || (new ExecutableFinder)->find('bwrap') === null) {
-            throw new NotInstalled('A PDF takes Chromium and bubblewrap. Install them (apt-get install chromium-headless-shell bubblewrap), or start '
-                .'with bin/start. Until then the book on the screen can be printed.');
+            throw new NotInstalled('A PDF takes Chromium and bubblewrap. Install them (apt-get install chromium-headless-shell bubblewrap), '
+                .'or start with bin/start. Until then the book on the screen can be printed.');
         }
         File::put("{$folder}/page.html", $html);
         File::delete("{$folder}/page.pdf");
@@ -108,8 +108,8 @@ final class Typesetter
         $begun = hrtime(true);
         while ($run->running()) {
             $trouble = match (true) {
-                hrtime(true) - $begun > $this->seconds * 1e9 => 'It takes longer than '.$this->seconds.' s to set on paper. Pick fewer parts.',
-                self::mibOf((int) $run->id()) > $this->mib => 'It takes more than '.$this->mib.' MiB to set on paper. Pick fewer parts.',
+                hrtime(true) - $begun > $this->seconds * 1e9 => "It takes longer than {$this->seconds} s to set on paper. Pick fewer parts.",
+                self::mibOf((int) $run->id()) > $this->mib => "It takes more than {$this->mib} MiB to set on paper. Pick fewer parts.",
                 default => null,
             };
             if ($trouble !== null) {
@@ -139,8 +139,9 @@ final class Typesetter
     /** @return list<string> */
     private function box(string $folder): array
     {
-        $parts = ['bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--clearenv', '--setenv', 'HOME', '/tmp', '--setenv', 'PATH', '/usr/bin',
-            '--ro-bind', '/usr', '/usr', '--proc', '/proc', '--dev', '/dev', '--tmpfs', '/tmp', '--bind', $folder, '/work', '--chdir', '/work'];
+        $parts = ['bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--clearenv', '--setenv', 'HOME', '/tmp',
+            '--setenv', 'PATH', '/usr/bin', '--ro-bind', '/usr', '/usr', '--proc', '/proc', '--dev', '/dev', '--tmpfs', '/tmp',
+            '--bind', $folder, '/work', '--chdir', '/work'];
         foreach (['bin', 'lib', 'lib64'] as $link) {
             $parts = [...$parts, '--symlink', "usr/{$link}", "/{$link}"];
         }

@@ -103,7 +103,8 @@ final class MakeBook implements ShouldQueue
 
             return;
         }
-        MadeBook::query()->whereKey($this->book)->where('run', $this->run)->whereIn('state', [BookState::Waiting, BookState::Working])->update([
+        $open = [BookState::Waiting, BookState::Working];
+        MadeBook::query()->whereKey($this->book)->where('run', $this->run)->whereIn('state', $open)->update([
             'state' => BookState::Failed, 'trouble' => 'It took longer than '.$this->timeout.' seconds. Pick fewer parts.',
         ]);
     }

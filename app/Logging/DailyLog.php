@@ -19,7 +19,8 @@ final class DailyLog
         $file = new OwnedFile($config['path'], $config['days'], $level);
         $file->setFormatter(new LineFormatter(null, 'Y-m-d H:i:s', true, true, true));
         $error = new StreamHandler('php://stderr', $level);
-        $error->setFormatter(new LineFormatter("{$config['path']} can't be written: %level_name%: %message% %context%\n", null, true, true, true));
+        $line = "{$config['path']} can't be written: %level_name%: %message% %context%\n";
+        $error->setFormatter(new LineFormatter($line, null, true, true, true));
 
         return new Logger('hidden-wire', [new FallbackGroupHandler([$file, $error])]);
     }

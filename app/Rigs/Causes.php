@@ -21,6 +21,9 @@ use Illuminate\Support\Facades\Cache;
  */
 final class Causes
 {
+    /** Units times situations from which memory is cleaned up on the way. */
+    private const CLEANED_FROM = 200;
+
     private const SECONDS = 86400;
 
     /** Earlier revisions that are looked into for how things were. */
@@ -29,7 +32,7 @@ final class Causes
     /** Null where nobody has looked yet. */
     public static function known(Record $at): ?FoundCauses
     {
-        $kept = Cache::get(self::key($at));
+        $kept = Packed::get(self::key($at));
 
         return $kept instanceof FoundCauses ? $kept : null;
     }
@@ -41,6 +44,10 @@ final class Causes
 
     private static function found(Record $at, Rig $rig): FoundCauses
     {
+        // Pages don't clean up after themselves, which is quicker; many trials would take too much without it.
+        if (count($rig->units) * count($rig->situations) > self::CLEANED_FROM) {
+            gc_enable();
+        }
         $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation, $at), $rig->situations));
         $diagnosis = new Diagnosis($hearings, $hearings->areAsWished() ? [] : self::earlier($at));
         $in = new Inspection($hearings, CatalogueFiles::catalogue());
@@ -48,7 +55,7 @@ final class Causes
         $findings = $curing->of(Checks::findings($in));
         $found = new FoundCauses($diagnosis->causes(), count($diagnosis->cells()), $diagnosis->untried + $curing->untried, $findings,
             self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $findings)));
-        Cache::put(self::key($at), $found, self::SECONDS);
+        Packed::put(self::key($at), $found, self::SECONDS);
 
         return $found;
     }

@@ -16,8 +16,8 @@ use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * The hearing of a rig in a situation, computed once. It is at hand as long as the rig is: a change asks for it to say what it does, and the
- * page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and whoever
+ * The hearing of a rig in a situation, computed once. It is at hand as long as the rig is: a change asks for it to say what it does, and
+ * the page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and whoever
  * asks meanwhile waits.
  */
 final class Heard
@@ -57,16 +57,16 @@ final class Heard
     private static function once(Rig $rig, Situation $situation, Record $at): Hearing
     {
         $key = 'hearing:'.self::key($at, $situation);
-        $kept = Cache::get($key);
+        $kept = Packed::get($key);
         $graph = (new GraphBuilder($rig))->build($situation);
         if ($kept instanceof KeptHearing) {
             return new Hearing($graph, kept: $kept);
         }
         $hear = function () use ($key, $graph): Hearing {
-            $meanwhile = Cache::get($key);
+            $meanwhile = Packed::get($key);
             $hearing = $meanwhile instanceof KeptHearing ? new Hearing($graph, kept: $meanwhile) : new Hearing($graph);
             if (! $meanwhile instanceof KeptHearing) {
-                Cache::put($key, $hearing->kept(), self::SECONDS);
+                Packed::put($key, $hearing->kept(), self::SECONDS);
             }
 
             return $hearing;
@@ -84,7 +84,7 @@ final class Heard
     public static function keep(Record $at, Situation $situation, Hearing $hearing): void
     {
         self::$known = [];
-        Cache::put('hearing:'.self::key($at, $situation), $hearing->kept(), self::SECONDS);
+        Packed::put('hearing:'.self::key($at, $situation), $hearing->kept(), self::SECONDS);
     }
 
     /** What is noted of a stored rig's hearing, from when a page showed it; null where none did. */

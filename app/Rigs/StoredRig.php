@@ -8,7 +8,6 @@ use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Connection;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -35,7 +34,7 @@ final class StoredRig
         if (self::$last !== null && self::$last[0] === $state) {
             return self::$last[1];
         }
-        $kept = Cache::get(self::key($rig));
+        $kept = Packed::get(self::key($rig));
         if (is_array($kept) && ($kept['state'] ?? null) === $state && $kept['rig'] instanceof CoreRig) {
             self::$last = [$state, $kept['rig']];
 
@@ -60,7 +59,7 @@ final class StoredRig
         if (random_int(1, self::TIDY_EVERY) === 1) {
             defer(Kept::tidy(...));
         }
-        Cache::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
+        Packed::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
     }
 
     /**

@@ -20,7 +20,6 @@ use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\Passage;
 
 /** What hangs on what: what is lost when something fails, what has to run first, what can come loose, what nothing needs. */
 final readonly class DependencePage
@@ -135,7 +134,7 @@ final readonly class DependencePage
     /** @return list<array{sound: string, places: list<string>, left: string}> */
     private function touches(): array
     {
-        $passage = new Passage($this->page->hearing->graph);
+        $passage = $this->page->hearing->graph->passage();
         $rows = [];
         foreach ($this->page->rig->sources as $source) {
             $touch = new Touch($this->page->hearing, $source, $passage->sourcesAt(...));

@@ -7,7 +7,6 @@ namespace App\ViewModels;
 use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
-use HiddenWire\Core\Signal\Passage;
 
 /** For everybody in the room: the volume knobs that everything passes on its way to them, and which of them to turn. */
 final readonly class KnobsInSeries
@@ -25,7 +24,7 @@ final readonly class KnobsInSeries
         $passage = null;
         $all = [];
         foreach ($listeners as $listener) {
-            $volumes = new Volumes($page->hearing, $listener, $passage ??= new Passage($page->hearing->graph));
+            $volumes = new Volumes($page->hearing, $listener, $passage ??= $page->hearing->graph->passage());
             if ($volumes->isInSeries()) {
                 $all[] = [
                     'listener' => $listener,

@@ -61,7 +61,7 @@ final readonly class Recipes
     public static function all(RigPage $page): array
     {
         $graph = $page->hearing->graph;
-        $passage = new Passage($graph);
+        $passage = $graph->passage();
         $all = [];
         foreach ($page->rig->units as $unit) {
             if ($page->rig->modelOf($unit)->routes !== []) {

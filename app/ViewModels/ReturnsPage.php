@@ -12,7 +12,6 @@ use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\HeardPair;
-use HiddenWire\Core\Signal\Passage;
 
 /** What callers, teams and parties get back, and what is left out of it: each their own mix, without their own voice. */
 final readonly class ReturnsPage
@@ -79,7 +78,7 @@ final readonly class ReturnsPage
     /** @return list<array{name: string, where: string, levels: array<array-key, float>}> */
     private function calls(): array
     {
-        $passage = new Passage($this->page->hearing->graph);
+        $passage = $this->page->hearing->graph->passage();
         $calls = [];
         foreach ($this->page->rig->units as $unit) {
             $model = $this->page->rig->modelOf($unit);

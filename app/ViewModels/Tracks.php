@@ -47,7 +47,7 @@ final readonly class Tracks
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        $passage = new Passage($page->hearing->graph);
+        $passage = $page->hearing->graph->passage();
         $units = array_filter(
             $page->rig->units,
             fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),

@@ -10,7 +10,6 @@ use HiddenWire\Core\Recording\Storage;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
 
 /** Broadcast programs and recorders with their tracks, and what the recordings are good for afterwards. */
 final readonly class TracksPage
@@ -35,7 +34,7 @@ final readonly class TracksPage
     {
         $this->programs = Tracks::all($page);
         $this->afterwards = Afterwards::of($page);
-        $passage = new Passage($page->hearing->graph);
+        $passage = $page->hearing->graph->passage();
         $said = fn (MeasureKind $kind, string $unit): ?float => $page->rig->papers->measured($kind)["units/{$unit}"] ?? null;
         $cards = [];
         foreach ($page->rig->units as $unit) {

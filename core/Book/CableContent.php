@@ -23,7 +23,7 @@ final readonly class CableContent
     public function __construct(Hearing $hearing, private Wiring $wiring)
     {
         $this->rig = $hearing->graph->rig;
-        $this->passage = new Passage($hearing->graph);
+        $this->passage = $hearing->graph->passage();
     }
 
     /** Forward from the from end, then what comes back; empty where nothing runs. */

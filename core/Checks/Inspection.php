@@ -82,7 +82,7 @@ final class Inspection
 
     public function passage(string $situation): Passage
     {
-        return $this->passages[$situation] ??= new Passage($this->graph($situation));
+        return $this->passages[$situation] ??= $this->graph($situation)->passage();
     }
 
     /** What hangs on what, in the base. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Document;
 
-/** What is no text in a text, as character classes of a pattern with the modifier u. Source: Unicode 15, chapters 23.1 and 23.7; XML 1.0, 2.2. */
+/**
+ * What is no text in a text, as character classes of a pattern with the modifier u. Source: Unicode 15, chapters 23.1 and 23.7; XML 1.0,
+ * chapter 2.2.
+ */
 final class PlainText
 {
     /** Control characters, but tabs and line ends. */

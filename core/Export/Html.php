@@ -186,7 +186,8 @@ final readonly class Html implements Exporter
         $runs = [];
         foreach ($blocks as $number => $block) {
             $written = $this->block($block, "{$key}-{$number}");
-            $isWide = $this->isWide($block) || ($block instanceof Heading && isset($blocks[$number + 1]) && $this->isWide($blocks[$number + 1]));
+            // A heading goes where what it is over goes.
+            $isWide = $this->isWide($block instanceof Heading ? $blocks[$number + 1] ?? $block : $block);
             if ($written === '') {
                 continue;
             }

@@ -50,7 +50,7 @@ final class ListeningIn
 
     public function __construct(private readonly Hearing $hearing, private readonly Unit $unit, private readonly Point $output)
     {
-        $this->passage = new Passage($hearing->graph);
+        $this->passage = $hearing->graph->passage();
         $this->mix = $this->passage->levelsAt(new PointRef($unit->id, $output->id));
     }
 

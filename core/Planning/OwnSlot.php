@@ -23,7 +23,6 @@ use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Signal\Carried;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\Sum;
 
 /**
@@ -83,7 +82,7 @@ final class OwnSlot
         $passage = null;
         foreach (array_reverse($this->pair->isHeard() ? $this->pair->arrivals()[0]->hops ?? [] : []) as $hop) {
             if ($hop->pick !== null && $this->rig->point($hop->pick)->picks !== null) {
-                $passage ??= new Passage($this->hearing->graph);
+                $passage ??= $this->hearing->graph->passage();
                 if (count($passage->sourcesAt($hop->pick)) > 1) {
                     return $hop->pick;
                 }

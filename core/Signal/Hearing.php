@@ -129,8 +129,11 @@ final class Hearing
             $source = $this->graph->rig->sources[$id];
             $this->pairs[$id] = [];
             foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $isReached, $overload]) {
-                $this->pairs[$id][$to] = new HeardPair($source, $this->graph->rig->listeners[$to], $this->wishes[$id][$to] ?? null, $verdict, $sum,
-                    $doubling, $loss, $this->find, $isReached, $overload);
+                $listener = $this->graph->rig->listeners[$to];
+                $wish = $this->wishes[$id][$to] ?? null;
+                $this->pairs[$id][$to] = new HeardPair(
+                    $source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, $isReached, $overload,
+                );
             }
         }
     }

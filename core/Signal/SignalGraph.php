@@ -53,6 +53,8 @@ final class SignalGraph
 
     private ?ChannelGraph $byChannel = null;
 
+    private ?Passage $passage = null;
+
     private ?Wiring $wiring = null;
 
     /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
@@ -212,6 +214,12 @@ final class SignalGraph
     public function byChannel(): ChannelGraph
     {
         return $this->byChannel ??= new ChannelGraph($this);
+    }
+
+    /** What passes where: made once, for all who read it. Asked for when the graph is finished. */
+    public function passage(): Passage
+    {
+        return $this->passage ??= new Passage($this);
     }
 
     /** @return list<int> */

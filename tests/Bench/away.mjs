@@ -26,7 +26,7 @@ try {
         const { is } = await until('The book is done', () => ['done', 'failed'].includes(book().state) && book());
         const isOk = said === 503 && is.state === 'done' && queue / 1000 <= QUEUE_LIMIT_S;
         missed ||= isOk ? 0 : 1;
-        console.log(`  away for ${String(seconds).padStart(3)} s: pages answer ${(pages / 1000).toFixed(1)} s after it is started, the book is begun again ${(queue / 1000).toFixed(1)} s later (limit ${QUEUE_LIMIT_S}), and ${is.state}   ${isOk ? 'ok' : 'MISSED'}`);
+        console.log(`  away for ${String(seconds).padStart(3)} s: pages answer ${(pages / 1000).toFixed(1)} s after it is started, the book is begun again ${(queue / 1000).toFixed(1)} s later (limit ${QUEUE_LIMIT_S}), and ${is.state}${is.trouble ? `: ${is.trouble}` : ''}   ${isOk ? 'ok' : 'MISSED'}`);
     }
 } finally {
     await server.stop();

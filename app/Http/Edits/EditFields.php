@@ -51,7 +51,8 @@ final readonly class EditFields implements Readings
     /** @throws ValidationException when it is longer */
     public function text(string $key, int $most, string $otherwise = ''): string
     {
-        // Composed letters (NFC), no control characters but line breaks and tabs, and nothing that is no character: what is pasted may bring them along.
+        // Composed letters (NFC), no control characters but line breaks and tabs, and nothing that is no character: what is pasted may
+        // bring them along.
         $text = mb_scrub($this->raw($key));
         $text = trim((string) preg_replace(
             '/['.PlainText::CONTROLS.'\x{80}-\x{9F}'.PlainText::NO_CHARACTERS.']/u',

@@ -37,7 +37,6 @@ use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
 
 /** Changes of sounds, listeners and what is wished for them. */
 final class WishForms
@@ -213,7 +212,7 @@ final class WishForms
         $hearing = new Hearing((new GraphBuilder($in->rig))->build($in->rig->base()));
         $listener = $in->rig->listeners[$in->known('listener', $in->rig->listeners)];
 
-        return (new Volumes($hearing, $listener, new Passage($hearing->graph)))->edits()
+        return (new Volumes($hearing, $listener, $hearing->graph->passage()))->edits()
             ?? $in->refuse('listener', "{$listener->name} has one knob to turn already, or the last one doesn't go that far.");
     }
 

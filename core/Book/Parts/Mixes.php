@@ -34,7 +34,7 @@ final class Mixes implements Part
     public function blocks(Source $of): array
     {
         $graph = $of->hearing()->graph;
-        $passage = new Passage($graph);
+        $passage = $graph->passage();
         $blocks = [];
         foreach ($of->rig->units as $unit) {
             $model = $of->rig->modelOf($unit);

@@ -35,7 +35,7 @@ final class Tracks implements Part
         if ($units === []) {
             return [];
         }
-        $passages = array_map(fn ($situation) => new Passage($of->hearing($situation->id)->graph), $rig->situations);
+        $passages = array_map(fn ($situation) => $of->hearing($situation->id)->graph->passage(), $rig->situations);
         $blocks = [];
         foreach ($units as $unit) {
             $tracks = array_filter(
