@@ -98,7 +98,8 @@ final readonly class MapSheets
             [$width, $height] = [min($step[0], $this->scene->width - $x), min($step[1], $this->scene->height - $y)];
             $plan .= sprintf('<rect x="%.1F" y="%.1F" width="%.1F" height="%.1F" ', $x, $y, $width, $height)
                 .'fill="none" stroke="'.self::RED.'" stroke-width="3" stroke-dasharray="14 8"/>'
-                .sprintf('<text x="%.1F" y="%.1F" font-size="44" font-weight="600" fill="%s">%d</text>', $x + 10, $y + 46, self::RED, $tile + 1);
+                .sprintf('<text x="%.1F" y="%.1F" font-size="44" font-weight="600" ', $x + 10, $y + 46)
+                .'fill="'.self::RED.'">'.($tile + 1).'</text>';
         }
 
         return $plan;

@@ -86,8 +86,8 @@ final class Typesetter
     {
         $browser = array_values(array_filter(self::BROWSERS, fn (string $one) => (new ExecutableFinder)->find($one) !== null))[0] ?? null;
         if ($browser === null || (new ExecutableFinder)->find('bwrap') === null) {
-            throw new NotInstalled('A PDF takes Chromium and bubblewrap. Install them (apt-get install chromium-headless-shell bubblewrap), '
-                .'or start with bin/start. Until then the book on the screen can be printed.');
+            throw new NotInstalled('A PDF takes Chromium and bubblewrap. Install them (apt-get install chromium-headless-shell '
+                .'bubblewrap), or start with bin/start. Until then the book on the screen can be printed.');
         }
         File::put("{$folder}/page.html", $html);
         File::delete("{$folder}/page.pdf");
@@ -108,7 +108,8 @@ final class Typesetter
         $begun = hrtime(true);
         while ($run->running()) {
             $trouble = match (true) {
-                hrtime(true) - $begun > $this->seconds * 1e9 => "It takes longer than {$this->seconds} s to set on paper. Pick fewer parts.",
+                hrtime(true) - $begun > $this->seconds * 1e9 => "It takes longer than {$this->seconds} s to set on paper. "
+                    .'Pick fewer parts.',
                 self::mibOf((int) $run->id()) > $this->mib => "It takes more than {$this->mib} MiB to set on paper. Pick fewer parts.",
                 default => null,
             };

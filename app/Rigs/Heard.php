@@ -17,8 +17,8 @@ use Illuminate\Support\Facades\Cache;
 
 /**
  * The hearing of a rig in a situation, computed once. It is at hand as long as the rig is: a change asks for it to say what it does, and
- * the page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and whoever
- * asks meanwhile waits.
+ * the page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and
+ * whoever asks meanwhile waits.
  */
 final class Heard
 {
