@@ -62,6 +62,9 @@ return [
     /* The names that this server answers to. */
     'hosts' => array_map(trim(...), explode(',', strtolower((string) env('APP_HOSTS', '127.0.0.1,localhost,[::1]')))),
 
+    /* Which build this is, as it was when a server's settings were cached; null where they are not: it is read off the files then. */
+    'build' => env('APP_CONFIG_CACHE') === null ? null : App\Rigs\CoreBuild::read(dirname(__DIR__)),
+
     /* Whether the demo account may be used from other machines too. */
     'demo' => (bool) env('APP_DEMO', false),
 

@@ -7,33 +7,34 @@ namespace App\Rigs;
 use App\Models\User;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use Illuminate\Support\Facades\Cache;
 
 /** The catalogue's files, read once a process, and what people made beside it. */
 final class CatalogueFiles
 {
+    private const SECONDS = 30 * 86400;
+
     private static ?Catalogue $catalogue = null;
 
     /** Read from its files, or as it was kept ready from the same files before. */
     public static function catalogue(): Catalogue
     {
-        return self::$catalogue ??= self::kept(glob(resource_path('catalogue/*.json')) ?: []);
+        return self::$catalogue ??= self::kept();
     }
 
-    /** @param  list<string>  $files */
-    private static function kept(array $files): Catalogue
+    private static function kept(): Catalogue
     {
-        $stamp = CoreBuild::stamp().CoreBuild::of($files);
-        $kept = Cache::get('catalogue');
+        $stamp = CoreBuild::stamp().CoreBuild::dataStamp();
+        $kept = Packed::get('catalogue');
         if (is_array($kept) && $kept['stamp'] === $stamp && $kept['catalogue'] instanceof Catalogue) {
             return $kept['catalogue'];
         }
+        $files = glob(resource_path('catalogue/*.json')) ?: [];
         $made = Catalogue::of((function () use ($files) {
             foreach ($files as $file) {
                 yield basename($file, '.json') => (string) file_get_contents($file);
             }
         })());
-        Cache::forever('catalogue', ['stamp' => $stamp, 'catalogue' => $made]);
+        Packed::put('catalogue', ['stamp' => $stamp, 'catalogue' => $made], self::SECONDS);
 
         return $made;
     }

@@ -4,21 +4,46 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
-/** Which build of the core this is: objects that were kept by another are not taken up. */
+/**
+ * Which build this is: objects that were kept by another are not taken up. Read off the files; a server reads them once, when its settings are
+ * cached (`app.build`), so that no page looks at six hundred files.
+ */
 final class CoreBuild
 {
+    private const CORE = ['core/*/*.php', 'core/*/*/*.php'];
+
+    private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json', 'resources/rigs/*.json',
+        'resources/rigs/layouts/*.json'];
+
+    /** Of the core: what is made by it is kept under this name. */
     public static function stamp(): string
     {
-        return once(fn () => self::of([...(glob(base_path('core/*/*.php')) ?: []), ...(glob(base_path('core/*/*/*.php')) ?: [])]));
+        return self::known()['core'];
     }
 
-    /**
-     * A stamp that changes when any of some files does.
-     *
-     * @param  list<string>  $files
-     */
-    public static function of(array $files): string
+    /** Of the models and rigs that ship with it. */
+    public static function dataStamp(): string
     {
-        return hash('xxh128', implode("\n", array_map(fn (string $file) => $file.filemtime($file), $files)));
+        return self::known()['data'];
+    }
+
+    /** @return array{core: string, data: string} as the files are now */
+    public static function read(string $root): array
+    {
+        $of = fn (array $patterns): string => hash('xxh128', implode("\n", array_map(
+            fn (string $file) => $file.filemtime($file),
+            array_merge(...array_map(fn (string $pattern) => glob("{$root}/{$pattern}") ?: [], $patterns)),
+        )));
+
+        return ['core' => $of(self::CORE), 'data' => $of(self::DATA)];
+    }
+
+    /** @return array{core: string, data: string} */
+    private static function known(): array
+    {
+        /** @var array{core: string, data: string}|null $build */
+        $build = config('app.build');
+
+        return $build ?? once(fn () => self::read(base_path()));
     }
 }

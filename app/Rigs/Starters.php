@@ -24,8 +24,7 @@ final readonly class Starters
     /** Changes when any of them does. */
     public function stamp(): string
     {
-        return CoreBuild::of([...(glob(resource_path("{$this->folder}/*.json")) ?: []),
-            ...(glob(resource_path("{$this->folder}/layouts/*.json")) ?: [])]);
+        return CoreBuild::dataStamp();
     }
 
     public function has(string $id): bool
