@@ -216,6 +216,12 @@ final readonly class RigPage
         return $this->addresses->of($view ?? $this->view).($said === [] ? '' : '?'.Arr::query($said));
     }
 
+    /** Where changes are sent. */
+    public function editUrl(): string
+    {
+        return $this->addresses->of('edit');
+    }
+
     /** The address with a pen taken up or put down. */
     public function penUrl(string $source): string
     {

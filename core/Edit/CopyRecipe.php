@@ -48,12 +48,17 @@ final readonly class CopyRecipe implements RigEdit
     /** Whether anything can be copied between two outputs. */
     public static function isPossible(Rig $rig, PointRef $from, PointRef $to): bool
     {
+        if ($from->unit !== $to->unit || $from->point === $to->point) {
+            return false;
+        }
         $routes = $rig->modelOf($from->unit)->routes;
+        foreach ($routes as $route) {
+            if ($route->to === $from->point && ($routes["{$route->from}>{$to->point}"]->can ?? []) !== []) {
+                return true;
+            }
+        }
 
-        return $from->unit === $to->unit && $from->point !== $to->point && array_filter(
-            $routes,
-            fn (Route $route) => $route->to === $from->point && ($routes["{$route->from}>{$to->point}"]->can ?? []) !== [],
-        ) !== [];
+        return false;
     }
 
     /** What has to be set so that a route stands as another, of what can be set. */
