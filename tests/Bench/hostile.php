@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 /*
- * The hostile bench: `hostile.php SEED DOCUMENTS FORMS REQUESTS`. Two processes, one a core, do half of it each, with a seed of their own:
- * `hostile.php SEED DOCUMENTS FORMS REQUESTS HALF`, which ends with its counts as JSON. Prints how it goes, what was made of each change, each
- * failure with its seed, and how long and large the slowest rigs were.
+ * The hostile bench: `hostile.php SEED DOCUMENTS FORMS REQUESTS`. Rigs that are made to take long are timed first, alone; then two processes,
+ * one a core, do half of the rest each, with a seed of their own: `hostile.php SEED DOCUMENTS FORMS REQUESTS PART`, which ends with its counts
+ * as JSON. Prints how it goes, what was made of each change, each failure with its seed, and how long and large the slowest rigs were.
  */
 
 use App\Actions\ImportRig;
@@ -17,9 +17,11 @@ use Tests\Bench\Hostile;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-[, $seed, $documents, $forms, $requests, $half] = array_map(intval(...), $argv) + [5 => null];
-if ($half === null) {
-    bothHalves($seed, [$documents, $forms, $requests]);
+const RIGS = 0;
+
+[, $seed, $documents, $forms, $requests, $part] = array_map(intval(...), $argv) + [5 => null];
+if ($part === null) {
+    all($seed, [$documents, $forms, $requests]);
 }
 
 $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
@@ -32,11 +34,11 @@ $app->bind(ThrottleRequests::class, fn () => new class
         return $next($request);
     }
 });
-$say = function (string $what) use ($half): void {
-    echo '      '.['a', 'b'][$half].": {$what}\n";
+$say = function (string $what) use ($part): void {
+    echo '      '.['rigs', 'a', 'b'][$part].": {$what}\n";
     flush();
 };
-$hostile = new Hostile(10 * $seed + $half, tell: $say);
+$hostile = new Hostile(10 * $seed + $part, tell: $say);
 $user = User::query()->create(['name' => 'Hostile', 'email' => 'hostile-'.bin2hex(random_bytes(6)).'@example.test',
     'password' => bin2hex(random_bytes(12))]);
 $took = function (string $what, callable $do) use ($say): void {
@@ -44,40 +46,42 @@ $took = function (string $what, callable $do) use ($say): void {
     $do();
     $say(sprintf('%s, %.1f s', $what, (hrtime(true) - $start) / 1e9));
 };
-if ($half === 0) {
-    $took('rigs', function () use ($hostile, $say) {
-        foreach ($hostile->rigs() as $name => [$seconds, $mib, $outcome]) {
-            $say(sprintf('%-50s %6.2f s %7.1f MiB  %s', $name, $seconds, $mib, mb_strimwidth($outcome, 0, 80, '…')));
-        }
-    });
+if ($part === RIGS) {
+    foreach ($hostile->rigs() as $name => [$seconds, $mib, $outcome]) {
+        $say(sprintf('%-50s %6.2f s %7.1f MiB  %s', $name, $seconds, $mib, mb_strimwidth($outcome, 0, 80, '…')));
+    }
+} else {
+    $took("{$documents} documents", fn () => $hostile->documents($documents));
+    $took("{$forms} forms", fn () => $hostile->forms($forms, $user));
+    $took("{$requests} requests", fn () => $hostile->requests($requests, $user,
+        app(ImportRig::class)($user, (string) file_get_contents(resource_path('rigs/penny-slot.json')))));
 }
-$took("{$documents} documents", fn () => $hostile->documents($documents));
-$took("{$forms} forms", fn () => $hostile->forms($forms, $user));
-$took("{$requests} requests", fn () => $hostile->requests($requests, $user,
-    app(ImportRig::class)($user, (string) file_get_contents(resource_path('rigs/penny-slot.json')))));
 echo json_encode(['counts' => $hostile->counts, 'edits' => $hostile->edits, 'failures' => $hostile->failures], JSON_INVALID_UTF8_SUBSTITUTE), "\n";
 
 /**
- * Runs them side by side, says what they say, and adds up what they have counted.
+ * Runs the parts, says what they say, and adds up what they have counted.
  *
  * @param  array{int, int, int}  $numbers  of documents, forms and requests
  */
-function bothHalves(int $seed, array $numbers): never
+function all(int $seed, array $numbers): never
 {
     printf("Seed %d\n", $seed);
     $begun = hrtime(true);
-    $halves = [];
-    foreach ([0, 1] as $half) {
-        $share = array_map(fn (int $all) => (string) intdiv($all + $half, 2), $numbers);
-        $halves[$half] = new Process([PHP_BINARY, '-d', 'memory_limit=2G', __FILE__, (string) $seed, ...$share, (string) $half], timeout: null);
-        $halves[$half]->start(fn (string $type, string $output) => print preg_replace('/^\{.*$/m', '', $output));
-    }
+    $begin = function (int $part) use ($seed, $numbers): Process {
+        $share = array_map(fn (int $all) => (string) intdiv($all + $part - 1, 2), $numbers);
+        $process = new Process([PHP_BINARY, '-d', 'memory_limit=2G', __FILE__, (string) $seed, ...$share, (string) $part], timeout: null);
+        $process->start(fn (string $type, string $output) => print preg_replace('/^\{.*\n?/m', '', $output));
+
+        return $process;
+    };
+    $rigs = $begin(RIGS);
+    $rigs->wait();
     $counts = $edits = $failures = [];
-    foreach ($halves as $half) {
-        $half->wait();
-        $lines = explode("\n", trim($half->getOutput()));
+    foreach ([$rigs, $begin(1), $begin(2)] as $part) {
+        $part->wait();
+        $lines = explode("\n", trim($part->getOutput()));
         $told = json_decode((string) end($lines), true);
-        $failures = [...$failures, ...(is_array($told) ? $told['failures'] : ['One half of it did not come to its end: '.end($lines).$half->getErrorOutput()])];
+        $failures = [...$failures, ...(is_array($told) ? $told['failures'] : ['A part did not come to its end: '.end($lines).$part->getErrorOutput()])];
         foreach ($told['counts'] ?? [] as $what => $count) {
             $counts[$what] = ($counts[$what] ?? 0) + $count;
         }
