@@ -60,9 +60,10 @@ as_root() {
     if [ "$(id -u)" = 0 ]; then "$@"; else sudo -n "$@"; fi
 }
 
-# node_is_new: the Node.js that answers is one that the build takes.
+# node_is_new: the Node.js that answers is one that the build takes, and its npm reads our lock file.
 node_is_new() {
-    command -v node > /dev/null && node -e 'const [major, minor] = process.versions.node.split(".").map(Number);
+    local npm
+    npm=$(npm --version 2> /dev/null) && [ "${npm%%.*}" -ge 10 ] && command -v node > /dev/null && node -e 'const [major, minor] = process.versions.node.split(".").map(Number);
         process.exit(major > 22 || (major === 22 && minor >= 12) || (major === 20 && minor >= 19) ? 0 : 1)' 2> /dev/null
 }
 
@@ -70,13 +71,13 @@ node_is_new() {
 ensure_node() {
     local own
     node_is_new && return 0
-    if ! compgen -G "$ROOT/bin/node/node_modules/node-linux-*/bin/node" > /dev/null; then
+    if [ ! -x "$ROOT/bin/node/node_modules/.bin/npm" ] || ! compgen -G "$ROOT/bin/node/node_modules/node-linux-*/bin/node" > /dev/null; then
         step "Installing a newer Node.js" npm ci --prefix "$ROOT/bin/node" --no-audit --no-fund
     fi
     own=$(compgen -G "$ROOT/bin/node/node_modules/node-linux-*/bin" | head -n 1)
-    [ -n "$own" ] && export PATH="$own:$PATH"
+    [ -n "$own" ] && export PATH="$own:$ROOT/bin/node/node_modules/.bin:$PATH"
     hash -r
-    node_is_new || fail "Looking for Node.js" "Node.js 20.19 or newer is needed, and none comes for this kind of machine ($(uname -m))."
+    node_is_new || fail "Looking for Node.js" "Node.js 20.19 or newer is needed with npm 10 or newer, and none comes for this kind of machine ($(uname -m))."
 }
 
 # Debian's packages start services of their own, with their own data, and start others again. A policy file forbids both while we
