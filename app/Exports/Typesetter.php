@@ -98,7 +98,10 @@ final class Typesetter
             throw new \RuntimeException($trouble);
         }
         if (! is_file("{$folder}/page.pdf")) {
-            throw new \RuntimeException('The PDF could not be made: '.trim($result->errorOutput()));
+            throw str_contains($result->errorOutput(), 'new namespace')
+                ? new NotInstalled('A PDF is made in a box of its own, and this machine allows none: user namespaces are switched off '
+                    .'(sysctl kernel.unprivileged_userns_clone, or a container). Until then the book on the screen can be printed.')
+                : new \RuntimeException('The PDF could not be made: '.trim($result->errorOutput()));
         }
     }
 
