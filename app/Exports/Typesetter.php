@@ -72,7 +72,7 @@ final class Typesetter
     /** @param  callable(string): string  $do  with a folder of its own */
     private function in(callable $do): string
     {
-        $folder = sys_get_temp_dir().'/hidden-wire-print-'.Str::lower(Str::random(20));
+        $folder = sys_get_temp_dir().'/hidden-wire-print-'.getmypid().'-'.Str::lower(Str::random(20));
         File::makeDirectory($folder, 0700);
         try {
             return $do($folder);

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Rigs;
 
 /**
- * Which build this is: objects that were kept by another are not taken up. Read off the files; a server reads them once, when its settings are
- * cached (`app.build`), so that no page looks at six hundred files.
+ * Which build this is: objects that were kept by another are not taken up. Read off the files; a server reads them once, when its settings
+ * are cached (`app.build`), so that no page looks at six hundred files.
  */
 final class CoreBuild
 {
     private const CORE = ['core/*/*.php', 'core/*/*/*.php'];
 
-    private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json', 'resources/rigs/*.json',
-        'resources/rigs/layouts/*.json'];
+    private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json',
+        'resources/rigs/*.json', 'resources/rigs/layouts/*.json'];
 
     /** Of the core: what is made by it is kept under this name. */
     public static function stamp(): string

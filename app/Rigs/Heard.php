@@ -12,6 +12,7 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\KeptHearing;
 use Illuminate\Cache\Lock;
+use Illuminate\Contracts\Cache\Lock as LockContract;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
@@ -62,21 +63,31 @@ final class Heard
         if ($kept instanceof KeptHearing) {
             return new Hearing($graph, kept: $kept);
         }
-        $hear = function () use ($key, $graph): Hearing {
+        $lock = self::locked("{$key}:lock");
+        try {
             $meanwhile = Packed::get($key);
-            $hearing = $meanwhile instanceof KeptHearing ? new Hearing($graph, kept: $meanwhile) : new Hearing($graph);
-            if (! $meanwhile instanceof KeptHearing) {
-                Packed::put($key, $hearing->kept(), self::SECONDS);
+            if ($meanwhile instanceof KeptHearing) {
+                return new Hearing($graph, kept: $meanwhile);
             }
+            $hearing = new Hearing($graph);
+            Packed::put($key, $hearing->kept(), self::SECONDS);
 
             return $hearing;
-        };
-        try {
-            $lock = Cache::lock("{$key}:lock", self::WAIT);
+        } finally {
+            $lock?->release();
+        }
+    }
 
-            return ($lock instanceof Lock ? $lock->betweenBlockedAttemptsSleepFor(self::LOOK_MS) : $lock)->block(self::WAIT, $hear);
-        } catch (LockTimeoutException) {
-            return $hear();
+    /** The lock, once nobody else has it; null where it takes too long, or where there is no room for one: then it is done twice. */
+    private static function locked(string $key): ?LockContract
+    {
+        try {
+            $lock = Cache::lock($key, self::WAIT);
+            ($lock instanceof Lock ? $lock->betweenBlockedAttemptsSleepFor(self::LOOK_MS) : $lock)->block(self::WAIT);
+
+            return $lock;
+        } catch (LockTimeoutException|\ErrorException) {
+            return null;
         }
     }
 
