@@ -12,12 +12,18 @@ use Symfony\Component\Process\ExecutableFinder;
 
 /**
  * Sets HTML on paper: a PDF of it, by Chromium. What it sets holds users' text, so it runs in a box (bubblewrap) with no network and no
- * files but the one page and the machine's programs and fonts, for 30 s and with 1 GiB at most.
+ * files but the one page and the machine's programs and fonts, for 30 s of a processor and with 1 GiB at most.
  */
 final class Typesetter
 {
     /** Everything but data in the page itself is refused, whatever stands in it. */
     public const POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:";
+
+    /** How many times as long it may take by the clock. */
+    private const PATIENCE = 4;
+
+    /** Units of /proc/PID/stat a second (USER_HZ of Linux). */
+    private const TICKS = 100;
 
     /** By the shell without windows; else by the whole browser, which starts more slowly. */
     private const BROWSERS = ['chromium-headless-shell', 'chromium'];
@@ -30,7 +36,7 @@ final class Typesetter
     ];
 
     /**
-     * @param  int  $seconds  that one setting may take
+     * @param  int  $seconds  of a processor that one setting may take; four times as long by the clock, where others work too
      * @param  int  $mib  that it may hold
      */
     public function __construct(private readonly int $seconds = 30, private readonly int $mib = 1024)
@@ -91,7 +97,7 @@ final class Typesetter
         }
         File::put("{$folder}/page.html", $html);
         File::delete("{$folder}/page.pdf");
-        $run = Process::timeout($this->seconds + 10)->start([...$this->box($folder), $browser, ...$flags, ...self::FLAGS]);
+        $run = Process::timeout(self::PATIENCE * $this->seconds + 10)->start([...$this->box($folder), $browser, ...$flags, ...self::FLAGS]);
         $trouble = $this->watch($run);
         $result = $run->wait();
         if ($trouble !== null) {
@@ -110,10 +116,11 @@ final class Typesetter
     {
         $begun = hrtime(true);
         while ($run->running()) {
+            [$seconds, $mib] = self::taken((int) $run->id());
+            $isLate = $seconds > $this->seconds || hrtime(true) - $begun > self::PATIENCE * $this->seconds * 1e9;
             $trouble = match (true) {
-                hrtime(true) - $begun > $this->seconds * 1e9 => "It takes longer than {$this->seconds} s to set on paper. "
-                    .'Pick fewer parts.',
-                self::mibOf((int) $run->id()) > $this->mib => "It takes more than {$this->mib} MiB to set on paper. Pick fewer parts.",
+                $isLate => "It takes longer than {$this->seconds} s to set on paper. Pick fewer parts.",
+                $mib > $this->mib => "It takes more than {$this->mib} MiB to set on paper. Pick fewer parts.",
                 default => null,
             };
             if ($trouble !== null) {
@@ -128,16 +135,25 @@ final class Typesetter
         return null;
     }
 
-    /** What a process and all that it has begun hold in memory, in MiB; what they share counts once each. */
-    private static function mibOf(int $process): float
+    /**
+     * What a process and all that it has begun have taken so far.
+     *
+     * @return array{float, float} seconds of a processor, and MiB held now; what they share counts once each
+     */
+    private static function taken(int $process): array
     {
-        $status = (string) @file_get_contents("/proc/{$process}/smaps_rollup");
-        $own = preg_match('/^Pss:\s+(\d+) kB/m', $status, $found) === 1 ? (int) $found[1] / 1024 : 0.0;
+        $memory = (string) @file_get_contents("/proc/{$process}/smaps_rollup");
+        $mib = preg_match('/^Pss:\s+(\d+) kB/m', $memory, $found) === 1 ? (int) $found[1] / 1024 : 0.0;
+        // Behind the name, in parentheses: the 12th and 13th are its own time, the next two that of what it began and has ended.
+        $stat = explode(' ', substr((string) strrchr((string) @file_get_contents("/proc/{$process}/stat"), ')'), 2));
+        $seconds = array_sum(array_map(intval(...), array_slice($stat, 11, 4))) / self::TICKS;
         foreach (explode(' ', trim((string) @file_get_contents("/proc/{$process}/task/{$process}/children"))) as $child) {
-            $own += $child === '' ? 0 : self::mibOf((int) $child);
+            [$more, $larger] = $child === '' ? [0.0, 0.0] : self::taken((int) $child);
+            $seconds += $more;
+            $mib += $larger;
         }
 
-        return $own;
+        return [$seconds, $mib];
     }
 
     /** @return list<string> */
