@@ -22,11 +22,12 @@ try {
         const said = (await fetch(`${server.url}/sign-in`)).status;
         await wait(seconds * 1000);
         const { after: pages } = await server.start();
-        const { after: queue } = await until('The book is being made again', () => book().run > 1 && book().state !== 'waiting');
+        // Or it is done: a database that is back in time goes unnoticed.
+        const { after: queue } = await until('The book is being made', () => book().state === 'done' || (book().run > 1 && book().state !== 'waiting'));
         const { is } = await until('The book is done', () => ['done', 'failed'].includes(book().state) && book());
         const isOk = said === 503 && is.state === 'done' && queue / 1000 <= QUEUE_LIMIT_S;
         missed ||= isOk ? 0 : 1;
-        console.log(`  away for ${String(seconds).padStart(3)} s: pages answer ${(pages / 1000).toFixed(1)} s after it is started, the book is begun again ${(queue / 1000).toFixed(1)} s later (limit ${QUEUE_LIMIT_S}), and ${is.state}${is.trouble ? `: ${is.trouble}` : ''}   ${isOk ? 'ok' : 'MISSED'}`);
+        console.log(`  away for ${String(seconds).padStart(3)} s: pages answer ${(pages / 1000).toFixed(1)} s after it is started, the book goes on ${(queue / 1000).toFixed(1)} s later (limit ${QUEUE_LIMIT_S}), and ${is.state}${is.trouble ? `: ${is.trouble}` : ''}   ${isOk ? 'ok' : 'MISSED'}`);
     }
 } finally {
     await server.stop();

@@ -116,11 +116,11 @@ export const ownServer = async () => {
         start,
         stop,
         answers,
-        /** PHP's workers, the master, the web server, the queue: their numbers. */
+        /** PHP's workers, the master, the web server, the queue of what takes long: their numbers. */
         workers: () => childrenOf(child('server-' + port, 'php-fpm')),
         php: () => child(`server-${port}`, 'php-fpm'),
         web: () => child(`server-${port}`, 'nginx'),
-        queue: () => child(`server-${port}`, 'queue:work'),
+        queue: () => child(`server-${port}`, 'queue:work', '--timeout=300'),
         run: (...command) => {
             const ran = { status: 0, says: '' };
             try {

@@ -108,9 +108,12 @@ test.describe('what serves', () => {
                 await new Promise((resolve) => setTimeout(resolve, 1000));
                 await server.start();
             }
-            console.log(`    ${death}: the queue is back after ${(await until('The queue', () => ![undefined, queue].includes(server.queue()))).after} ms`);
+            const isBack = () => server.queue() !== undefined && (death === 'database' || server.queue() !== queue);
+            console.log(`    ${death}: the queue is back after ${(await until('The queue', isBack)).after} ms`);
             const { is } = await until('The book is done', () => ['done', 'failed'].includes(book().state) && book());
-            expect(is).toMatchObject({ state: 'done', run: 2 });
+            // A database that is back before the book is written goes unnoticed; a worker that is killed has to begin again.
+            expect(is.state).toBe('done');
+            expect(death === 'worker' ? [2] : [1, 2]).toContain(is.run);
         }
     });
 });
