@@ -383,7 +383,7 @@ serve() {
     step "Reading the settings" env "${SUPERVISED[@]}" QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
         bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache'
     account=$(lesser_account www-data)
-    mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/logs storage/app/private
+    mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/framework/print storage/logs storage/app/private
     if [ "$account" != "$(id -un)" ]; then
         # Some archives of libraries hold files that only their owner may read.
         [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor

@@ -19,6 +19,9 @@ final class Typesetter
     /** Everything but data in the page itself is refused, whatever stands in it. */
     public const POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:";
 
+    /** Seconds after which nobody works in a folder any more. */
+    private const LEFT_FOR = 3600;
+
     /** How many times as long it may take by the clock. */
     private const PATIENCE = 4;
 
@@ -75,10 +78,26 @@ final class Typesetter
         });
     }
 
+    /** Deletes what settings have left behind whose process was killed. */
+    public static function tidy(): void
+    {
+        foreach (File::isDirectory(self::folder()) ? File::directories(self::folder()) : [] as $left) {
+            if (filemtime($left) < time() - self::LEFT_FOR) {
+                File::deleteDirectory($left);
+            }
+        }
+    }
+
+    private static function folder(): string
+    {
+        return storage_path('framework/print');
+    }
+
     /** @param  callable(string): string  $do  with a folder of its own */
     private function in(callable $do): string
     {
-        $folder = sys_get_temp_dir().'/hidden-wire-print-'.getmypid().'-'.Str::lower(Str::random(20));
+        $folder = self::folder().'/'.getmypid().'-'.Str::lower(Str::random(20));
+        File::ensureDirectoryExists(self::folder());
         File::makeDirectory($folder, 0700);
         try {
             return $do($folder);

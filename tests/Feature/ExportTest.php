@@ -23,6 +23,7 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -377,7 +378,15 @@ it('sets on paper what it is given and nothing else: no network, no files, no sc
         <object data=\"file:///etc/shadow\"></object><p id=a>plain</p><iframe src=\"http://127.0.0.1:8390/sign-in\"></iframe>")));
     $text = ($this->tool)('pdftotext', $this->out, '-');
     expect($text)->toContain('plain')->not->toContain('APP_KEY')->not->toContain('Sign in')->not->toContain(php_uname('n'));
-    expect(glob(sys_get_temp_dir().'/hidden-wire-print-'.getmypid().'-*'))->toBe([]);
+    expect(glob(storage_path('framework/print/'.getmypid().'-*')))->toBe([]);
+    // What a process leaves that is killed goes with the next tidying, not while somebody may still work in it.
+    foreach (['old' => 7200, 'new' => 60] as \$name => \$seconds) {
+        File::ensureDirectoryExists(storage_path("framework/print/{\$name}-of-a-test"));
+        touch(storage_path("framework/print/{\$name}-of-a-test"), time() - \$seconds);
+    }
+    Typesetter::tidy();
+    expect(array_map(basename(...), glob(storage_path('framework/print/*-of-a-test'))))->toBe(['new-of-a-test']);
+    File::deleteDirectory(storage_path('framework/print/new-of-a-test'));
     // One that would never end is ended, and says so.
     $started = hrtime(true);
     $endless = new Typesetter(seconds: 3);

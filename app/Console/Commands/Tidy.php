@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Exports\Typesetter;
 use App\Rigs\Kept;
 use HiddenWire\Core\Quantity\Count;
 use Illuminate\Console\Command;
@@ -17,6 +18,7 @@ final class Tidy extends Command
 
     public function handle(): int
     {
+        Typesetter::tidy();
         $this->line(Count::of(Kept::tidy(), 'old entry', 'old entries').' deleted.');
 
         return self::SUCCESS;
