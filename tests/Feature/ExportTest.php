@@ -380,9 +380,9 @@ it('sets on paper what it is given and nothing else: no network, no files, no sc
     expect($text)->toContain('plain')->not->toContain('APP_KEY')->not->toContain('Sign in')->not->toContain(php_uname('n'));
     expect(glob(storage_path('framework/print/'.getmypid().'-*')))->toBe([]);
     // What a process leaves that is killed goes with the next tidying, not while somebody may still work in it.
-    foreach (['old' => 7200, 'new' => 60] as \$name => \$seconds) {
-        File::ensureDirectoryExists(storage_path("framework/print/{\$name}-of-a-test"));
-        touch(storage_path("framework/print/{\$name}-of-a-test"), time() - \$seconds);
+    foreach (['old' => 7200, 'new' => 60] as $name => $seconds) {
+        File::ensureDirectoryExists(storage_path("framework/print/{$name}-of-a-test"));
+        touch(storage_path("framework/print/{$name}-of-a-test"), time() - $seconds);
     }
     Typesetter::tidy();
     expect(array_map(basename(...), glob(storage_path('framework/print/*-of-a-test'))))->toBe(['new-of-a-test']);
