@@ -53,15 +53,14 @@ final readonly class Labels implements Exporter
     public function write(Source $of): string
     {
         $labels = $this->all($of);
-        $codes = Codes::of(array_column($labels, 2));
+        $labels = array_map(fn (array $label, string $code) => [$label[0], $label[1], $code], $labels, Codes::of(array_column($labels, 2)));
         $sheets = '';
-        foreach (array_chunk($labels, max(1, $this->stock->columns * $this->stock->rows), true) as $page) {
+        foreach (array_chunk($labels, max(1, $this->stock->columns * $this->stock->rows)) as $sheet) {
             $sheets .= '<div class="sheet">';
-            foreach (array_values($page) as $number => [$heading, $lines]) {
+            foreach ($sheet as $number => [$heading, $lines, $code]) {
                 [$x, $y] = $this->stock->corner($number);
                 $said = '<h1>'.self::text($heading).'</h1>'
                     .implode('', array_map(fn (string $line) => '<p>'.self::text($line).'</p>', $lines));
-                $code = $codes[array_keys($page)[$number]];
                 $sheets .= sprintf('<div class="label" style="left: %.2Fmm; top: %.2Fmm"><div>%s</div>%s</div>', $x, $y, $said, $code);
             }
             $sheets .= '</div>';

@@ -21,10 +21,9 @@ final readonly class KnobsInSeries
     {
         $isInRoom = fn (Listener $one): bool => in_array($one->kind, [ListenerKind::Headphones, ListenerKind::Speakers], true);
         $listeners = count($page->rig->units) > self::UNITS ? [] : array_filter($page->rig->listeners, $isInRoom);
-        $passage = null;
         $all = [];
         foreach ($listeners as $listener) {
-            $volumes = new Volumes($page->hearing, $listener, $passage ??= $page->hearing->graph->passage());
+            $volumes = new Volumes($page->hearing, $listener, $page->hearing->graph->passage());
             if ($volumes->isInSeries()) {
                 $all[] = [
                     'listener' => $listener,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Jobs\HearOn;
 use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\Causes;
@@ -236,6 +237,12 @@ final readonly class RigPage
         $pen = array_search($source, $this->pens, true);
 
         return $pen === false ? null : Pen::from($pen);
+    }
+
+    /** Whether what could not be counted is "asked" for in the background, or "done" there; null where nobody has asked. */
+    public function hearingOn(): ?string
+    {
+        return HearOn::standing($this->record, $this->situation->id);
     }
 
     /** How many cells could not be counted. */

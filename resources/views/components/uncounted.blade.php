@@ -1,6 +1,6 @@
 @props(['page'])
 {{-- Cells in which so many ways meet that a page can't wait for all of them. --}}
-@php $standing = App\Jobs\HearOn::standing($page->record, $page->situation->id); @endphp
+@php $standing = $page->hearingOn(); @endphp
 <div class="uncounted" role="note">
     <p><strong>{{ HiddenWire\Core\Quantity\Count::of($page->uncounted(), 'cell') }} not counted.</strong>
         @if ($standing === 'done') More ways meet there than can be counted at all: switch off routes or leads that nobody needs.
