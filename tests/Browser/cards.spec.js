@@ -93,10 +93,22 @@ test('a step of one\'s own stands in the run-down, is moved, and keeps its time 
         await page.getByRole('button', { name: 'Add to Prepare' }).click();
         await expect(said(page)).toContainText(text);
     }
+    // Whoever types while a step moves keeps what they typed, at the step where they typed it.
+    let arrive;
+    const arrived = new Promise((done) => (arrive = done));
+    await page.route('**/edits', async (route) => {
+        const answer = await route.fetch();
+        await arrived;
+        await route.fulfill({ response: answer });
+    }, { times: 1 });
     await page.getByRole('button', { name: 'Move Close the window up' }).click();
     await expect.poll(steps).toEqual(['Close the window', 'Open the window']);
     await page.getByLabel('Minutes from the beginning, of Open the window').fill('-5');
     await page.getByLabel('Seconds to wait after Open the window').fill('90');
+    arrive();
+    await expect(said(page)).toContainText('Earlier in the run-down: Close the window');
+    await expect(page.getByLabel('Minutes from the beginning, of Open the window')).toHaveValue('-5');
+    await expect(page.getByLabel('Minutes from the beginning, of Close the window')).toHaveValue('');
     await page.getByRole('button', { name: 'Save Open the window' }).click();
     await expect(said(page)).toContainText('Open the window');
     await page.getByRole('link', { name: 'Tick it off' }).click();

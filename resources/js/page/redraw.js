@@ -17,10 +17,17 @@ const keepToken = (next) => {
     for (const input of next.querySelectorAll('input[name=_token]')) input.setAttribute('value', was);
 };
 
-// What tells an element apart from its neighbours: an id, a key, or for a form what it is about.
+const ROWS = 'li, tr, article, [data-row]';
+
+// What tells an element apart from its neighbours: an id, a key, for a form what it is about, for a row of a list its first form. A row
+// that moves takes along what is typed in it.
 const keyOf = (element) => {
     if (element.id) return `#${element.id}`;
     if (element.dataset?.key) return element.dataset.key;
+    if (element.matches?.(ROWS)) {
+        const form = element.querySelector(ROWS) ? null : element.querySelector('form[data-send]');
+        return form && `row ${keyOf(form)}`;
+    }
     if (!element.matches?.('form[data-send]')) return null;
     const about = [...element.querySelectorAll('input[type=hidden]')].filter(({ name }) => !SAME_AS_BEFORE.includes(name));
     return `${element.getAttribute('action')} ${about.map(({ name, value }) => `${name}=${value}`).join('&')}`;

@@ -14,7 +14,7 @@
                         <ol class="plain-list derived">@foreach ($cards->derivedOf($phase) as $step) <li>{{ $step }}</li> @endforeach</ol>
                     @endif
                     @foreach ($cards->stepsOf($phase) as $step)
-                        <div class="own-step">
+                        <div class="own-step" data-row>
                             <x-edit :page="$page" class="row-form" data-save :fields="['edit' => 'show-step', 'step' => $step->id, 'phase' => $phase->value, 'situation' => '']">
                                 <input class="step-text" name="text" maxlength="{{ Bounds::STEP }}" required value="{{ $step->text }}" aria-label="Step {{ $step->text }}">
                                 <label>at <input name="at_min" inputmode="numeric" size="4" value="{{ $step->atMin }}" aria-label="Minutes from the beginning, of {{ $step->text }}"> min</label>
