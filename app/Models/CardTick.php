@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class CardTick extends Model
 {
+    protected $table = 'card_ticks';
+
     public $timestamps = false;
 
     protected $fillable = ['card', 'step', 'is_on', 'at_ms', 'user_id'];

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Layout extends Model
 {
+    protected $table = 'layouts';
+
     public const UPDATED_AT = null;
 
     protected $fillable = ['depth', 'structure', 'geometry'];

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  */
 final class Member extends Model
 {
+    protected $table = 'members';
+
     protected $fillable = ['user_id', 'role', 'accepted_at'];
 
     /** @return array<string, string> */

@@ -18,6 +18,8 @@ use Illuminate\Support\Carbon;
  */
 final class OutboxMail extends Model
 {
+    protected $table = 'outbox_mails';
+
     public const UPDATED_AT = null;
 
     protected $fillable = ['to', 'subject', 'text'];

@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OwnModel extends Model
 {
+    protected $table = 'own_models';
+
     protected $fillable = ['key', 'document'];
 
     /** The model, which was sound when it was kept. */

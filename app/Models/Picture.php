@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  */
 final class Picture extends Model
 {
+    protected $table = 'pictures';
+
     public const UPDATED_AT = null;
 
     protected $fillable = ['unit', 'user_id', 'caption', 'file', 'width', 'height'];

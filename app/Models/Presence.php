@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  */
 final class Presence extends Model
 {
+    protected $table = 'presences';
+
     public $timestamps = false;
 
     protected $fillable = ['rig_id', 'user_id', 'view', 'seen_at'];

@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 final class Revision extends Model
 {
+    protected $table = 'revisions';
+
     public const UPDATED_AT = null;
 
     protected $fillable = ['number', 'parent', 'user_id', 'what', 'name', 'document', 'counts', 'units', 'cables', 'build'];

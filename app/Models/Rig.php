@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 final class Rig extends Model
 {
+    protected $table = 'rigs';
+
     protected $fillable = ['name', 'summary', 'revision', 'at', 'state', 'trouble', 'readable'];
 
     /** @return BelongsTo<User, $this> */

@@ -21,6 +21,8 @@ use Illuminate\Support\Str;
  */
 final class Share extends Model
 {
+    protected $table = 'shares';
+
     /** Letters and digits: 238 bits that nobody guesses. */
     private const SECRET = 40;
 

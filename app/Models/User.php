@@ -27,6 +27,8 @@ final class User extends Authenticatable
 
     use Notifiable;
 
+    protected $table = 'users';
+
     protected $fillable = ['name', 'email', 'password'];
 
     protected $hidden = ['password', 'remember_token'];

@@ -4,9 +4,32 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
-/** The files of the cache. Laravel's file store deletes an entry when it is asked for after its time; one that nobody asks for stays. */
+use App\Models\Rig;
+use Illuminate\Support\Facades\Cache;
+
+/** What is kept of a rig's state, and the files of the cache. Laravel's file store deletes an entry when it is asked for after its time; one that nobody asks for stays. */
 final class Kept
 {
+    private const SECONDS = 3600;
+
+    /**
+     * What follows from a rig's stored state, made once for all who ask.
+     *
+     * @param  \Closure(): array<array-key, string>  $make
+     * @return array<array-key, string>
+     */
+    public static function of(Rig $at, string $what, \Closure $make): array
+    {
+        $key = "{$what}:".StoredRig::stateOf($at);
+        $kept = Cache::get($key);
+        if (! is_array($kept)) {
+            $kept = $make();
+            Cache::put($key, $kept, self::SECONDS);
+        }
+
+        return $kept;
+    }
+
     /**
      * Deletes entries whose time is over.
      *

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Rigs\Kept;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Devices\OtherWays;
@@ -22,7 +23,6 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\ChannelTable;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\SignalGraph;
 use HiddenWire\Core\Signal\Stray;
 
 /**
@@ -68,8 +68,8 @@ final readonly class Computer
     /** @var array<string, string> what does not run here, and why, by the name of the unit */
     public array $troubles;
 
-    /** @param  array<string, SignalGraph>  $graphs  by the name of the situation */
-    private function __construct(public Unit $unit, private RigPage $page, array $graphs)
+    /** @param  array<string, string>  $stray  whom a stray sound would reach, by the name of the situation */
+    private function __construct(public Unit $unit, private RigPage $page, array $stray)
     {
         $graph = $page->hearing->graph;
         $programs = array_values(array_filter(
@@ -96,7 +96,7 @@ final readonly class Computer
             'here' => $this->levelOf($device),
             'channels' => $channels->isUseful($device) ? $channels->rows($device) : [],
         ], $graph->devices->of($unit->id)));
-        $this->stray = array_map(fn (SignalGraph $in) => (new Stray($in, $unit))->words(), $graphs);
+        $this->stray = $stray;
         $troubles = [];
         foreach (RunsHere::troubles($page->rig, $unit, $graph->devices) as $id => $why) {
             $troubles[$page->rig->units[$id]->name] = $why;
@@ -116,19 +116,37 @@ final readonly class Computer
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        $graphs = [$page->situation->name => $page->hearing->graph];
-        if (count($page->rig->units) <= self::ALL_SITUATIONS) {
-            $builder = new GraphBuilder($page->rig);
-            $graphs = [];
-            foreach ($page->rig->situations as $situation) {
-                $graphs[$situation->name] = $situation === $page->situation ? $page->hearing->graph : $builder->build($situation);
-            }
+        $hosts = array_values(array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()));
+        $stray = $hosts === [] ? [] : self::strayIn($page, $hosts);
+
+        return array_map(
+            fn (Unit $unit) => new self($unit, $page, array_map(fn (array $words) => $words[$unit->id], $stray)),
+            $hosts,
+        );
+    }
+
+    /**
+     * Kept for a stored state: it takes a graph for each situation, and most pages of a state ask for the same.
+     *
+     * @param  list<Unit>  $hosts
+     * @return array<string, array<string, string>> by the name of the situation and the computer
+     */
+    private static function strayIn(RigPage $page, array $hosts): array
+    {
+        $situations = count($page->rig->units) > self::ALL_SITUATIONS ? [$page->situation] : $page->rig->situations;
+        $stray = [];
+        foreach ($situations as $situation) {
+            $stray[$situation->name] = Kept::of($page->record, "stray:{$situation->id}", function () use ($page, $situation, $hosts): array {
+                $graph = $situation === $page->situation ? $page->hearing->graph : (new GraphBuilder($page->rig))->build($situation);
+
+                return array_combine(
+                    array_map(fn (Unit $unit) => $unit->id, $hosts),
+                    array_map(fn (Unit $unit) => (new Stray($graph, $unit))->words(), $hosts),
+                );
+            });
         }
 
-        return array_values(array_map(
-            fn (Unit $unit) => new self($unit, $page, $graphs),
-            array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()),
-        ));
+        return $stray;
     }
 
     /**

@@ -12,6 +12,7 @@ use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
@@ -53,23 +54,17 @@ final readonly class Recipes
         ));
     }
 
-    /**
-     * Every unit with an output that is mixed.
-     *
-     * @return list<self>
-     */
-    public static function all(RigPage $page): array
+    /** @return list<Unit> every unit with an output that is mixed */
+    public static function units(Rig $rig): array
     {
-        $graph = $page->hearing->graph;
-        $passage = $graph->passage();
-        $all = [];
-        foreach ($page->rig->units as $unit) {
-            if ($page->rig->modelOf($unit)->routes !== []) {
-                $all[] = new self($unit, $graph, $passage);
+        return array_values(array_filter($rig->units, function (Unit $unit) use ($rig): bool {
+            $feeds = [];
+            foreach ($rig->modelOf($unit)->routes as $key => $route) {
+                $feeds[$route->to][$key] = $route;
             }
-        }
 
-        return array_values(array_filter($all, fn (self $one) => $one->recipes !== []));
+            return array_filter($feeds, self::isMixed(...)) !== [];
+        }));
     }
 
     /** @return list<Point> the points that feed any output: the rows of the matrix */

@@ -7,12 +7,13 @@ namespace App\ViewModels;
 use HiddenWire\Core\Planning\Choice;
 use HiddenWire\Core\Planning\ListeningIn;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Readings;
 
 /** The units with mixed outputs, and the one whose recipes are shown: the selected one, else the first. */
 final readonly class RecipesPage
 {
-    /** @var list<Recipes> */
+    /** @var list<Unit> */
     public array $units;
 
     public ?Recipes $shown;
@@ -41,9 +42,9 @@ final readonly class RecipesPage
 
     public function __construct(RigPage $page)
     {
-        $this->units = Recipes::all($page);
-        $this->shown = array_values(array_filter($this->units, fn (Recipes $one) => $one->unit->id === $page->selectedUnit))[0]
-            ?? $this->units[0] ?? null;
+        $this->units = Recipes::units($page->rig);
+        $unit = array_values(array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit))[0] ?? $this->units[0] ?? null;
+        $this->shown = $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->passage());
         $this->isMatrix = $page->asked('as') === 'matrix';
         $this->knobs = new KnobsInSeries($page);
         [$this->meters, $this->lamps] = $this->readings($page);

@@ -190,13 +190,14 @@ describe('the views in which a rig is built', function () {
     });
 
     it('reads each output\'s recipe aloud, with what is left out and who listens', function () {
-        $mixer = collect(Recipes::all(($this->page)()))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
+        $of = fn (RigPage $page) => new Recipes($page->rig->units['mixer'], $page->hearing->graph, $page->hearing->graph->passage());
+        $mixer = $of(($this->page)());
         $aloud = collect($mixer->recipes)->mapWithKeys(fn (Recipe $recipe) => [$recipe->output->id => $recipe->aloud()]);
         expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and '
             .'Arcade hall listen.')
             ->and($aloud['aux-1'])->toBe('Aux 1 gets Mic 1, Mic 2 and Computer at −4.0 dB. Left out: Line 3/4, Line 5/6 and Optical. '
                 .'Driver listens.');
-        $off = collect(Recipes::all(($this->page)(['situation' => 'off'])))->first(fn (Recipes $one) => $one->unit->id === 'mixer');
+        $off = $of(($this->page)(['situation' => 'off']));
         expect(collect($off->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'main')->aloud())->toEndWith('It is muted.');
         $inputs = array_map(fn ($point) => $point->label, $mixer->inputs());
         expect($inputs)->toContain('Mic 1', 'Computer')->and($mixer->feedOf($mixer->recipes[0], $mixer->inputs()[0])?->now->on)->toBeTrue();

@@ -7,7 +7,7 @@
             <p class="quiet">No unit here has an inside that can be set. Mixers, interfaces, broadcast programs have; add one in <a href="{{ $page->url([], 'stock') }}">Stock</a>.</p>
         @else
             <nav class="units-nav" aria-label="Units">
-                @foreach ($recipes->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->unit->id}"]) }}" @if ($one === $shown) aria-current="true" @endif>{{ $one->unit->name }}</a> @endforeach
+                @foreach ($recipes->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->id}"]) }}" @if ($one === $shown->unit) aria-current="true" @endif>{{ $one->name }}</a> @endforeach
             </nav>
             <div class="recipes-head">
                 <h2>{{ $shown->unit->name }} <small>{{ $page->rig->modelOf($shown->unit)->name }}</small></h2>
