@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use HiddenWire\Core\Document\Fields;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Document\ModelReader;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use Illuminate\Database\Eloquent\Model;
 
@@ -24,9 +24,13 @@ final class OwnModel extends Model
 
     protected $fillable = ['key', 'document'];
 
-    /** The model, which was sound when it was kept. */
+    /** The model, which was sound when it was kept; null where it is not any more. */
     public function model(): ?EquipmentModel
     {
-        return (new ModelReader)->read($this->key, new Fields(Json::decode($this->document), '/'.$this->key, new \ArrayObject));
+        try {
+            return (new DocumentReader)->model(Json::decode($this->document), $this->key, [$this->key]);
+        } catch (InvalidDocument) {
+            return null;
+        }
     }
 }

@@ -136,14 +136,15 @@ final readonly class Computer
         $situations = count($page->rig->units) > self::ALL_SITUATIONS ? [$page->situation] : $page->rig->situations;
         $stray = [];
         foreach ($situations as $situation) {
-            $stray[$situation->name] = Kept::of($page->record, "stray:{$situation->id}", function () use ($page, $situation, $hosts): array {
+            $words = function () use ($page, $situation, $hosts): array {
                 $graph = $situation === $page->situation ? $page->hearing->graph : (new GraphBuilder($page->rig))->build($situation);
 
                 return array_combine(
                     array_map(fn (Unit $unit) => $unit->id, $hosts),
                     array_map(fn (Unit $unit) => (new Stray($graph, $unit))->words(), $hosts),
                 );
-            });
+            };
+            $stray[$situation->name] = Kept::of($page->record, "stray:{$situation->id}", $words);
         }
 
         return $stray;

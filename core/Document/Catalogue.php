@@ -7,7 +7,6 @@ namespace HiddenWire\Core\Document;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\InvalidRig;
-use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
 
@@ -37,16 +36,9 @@ final readonly class Catalogue
     public static function of(iterable $texts): self
     {
         $models = [];
-        $reader = new ModelReader;
+        $reader = new DocumentReader;
         foreach ($texts as $id => $text) {
-            /** @var \ArrayObject<int, Problem> $problems */
-            $problems = new \ArrayObject;
-            $model = $reader->read($id, new Fields(Json::decode($text), '/'.$id, $problems));
-            $found = array_values($problems->getArrayCopy());
-            if ($model === null || $found !== []) {
-                throw new InvalidDocument($found === [] ? [new Problem('/'.$id, 'This is no equipment model.')] : $found);
-            }
-            $models[$id] = $model;
+            $models[$id] = $reader->model(Json::decode($text), $id, [$id]);
         }
         ksort($models);
         $misfits = (new Consistency(new RigParts('catalogue', models: $models, situations: [new Situation('base', 'Base')])))->problems();

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Growth;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
@@ -56,7 +57,7 @@ final class Growing
             $growing->widths[$wide] = $last - $first + 1;
             $blocks[$wide] = $last;
         }
-        for (; $has < $count && count($data['routes']) <= ModelReader::MOST_ROUTES; $has++) {
+        for (; $has < $count && count($data['routes']) <= Bounds::ROUTES; $has++) {
             foreach ($blocks as $wide => $last) {
                 $data = $growing->moved($data, $wide, $last, $growing->widths[$wide]);
                 $blocks[$wide] += $growing->widths[$wide];
@@ -70,19 +71,11 @@ final class Growing
                 $blocks[$wide] -= $growing->widths[$wide];
             }
         }
-        /** @var \ArrayObject<int, Problem> $problems */
-        $problems = new \ArrayObject;
-        $made = (new ModelReader)->read($model->id, new Fields(
-            json_decode((string) json_encode($data)),
-            '/models/'.Problem::token($model->id),
-            $problems,
-        ));
-        $found = array_values($problems->getArrayCopy());
-        if ($found !== []) {
-            throw new InvalidRig($found);
+        try {
+            return (new DocumentReader)->model(json_decode((string) json_encode($data)), $model->id, ['models', $model->id]);
+        } catch (InvalidDocument $e) {
+            throw new InvalidRig($e->problems);
         }
-
-        return $made ?? throw new \LogicException("{$model->name} could not be read again.");
     }
 
     /**

@@ -16,11 +16,32 @@ final class Json
     /** The format nests nine deep at most. */
     public const MAX_DEPTH = 24;
 
+    /** A key and its colon: texts are passed over as a whole, so that what stands in one is none. */
+    private const KEY = '/"(?:[^"\\\\]++|\\\\.)*+"(?:\s*+:|(*SKIP)(*FAIL))/s';
+
     /** How wide a line of the canonical form gets before an object or list is broken over several lines. */
     private const LINE = 140;
 
     /** @throws InvalidDocument when the text is too large, not UTF-8, no JSON, nested too deep, or names a key of an object twice */
     public static function decode(string $text): mixed
+    {
+        $data = self::decodeOwn($text);
+        if (self::countKeys($data) !== preg_match_all(self::KEY, $text)) {
+            $twice = self::keysGivenTwice($text);
+            if ($twice !== []) {
+                throw new InvalidDocument($twice);
+            }
+        }
+
+        return $data;
+    }
+
+    /**
+     * A text that was written here, in which no key is given twice.
+     *
+     * @throws InvalidDocument when the text is too large, not UTF-8, no JSON, or nested too deep
+     */
+    public static function decodeOwn(string $text): mixed
     {
         if (strlen($text) > self::MAX_BYTES) {
             throw InvalidDocument::whole(sprintf(
@@ -33,7 +54,7 @@ final class Json
             throw InvalidDocument::whole('The file is not UTF-8 text. Save it as UTF-8 and try again.');
         }
         try {
-            $data = json_decode($text, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
+            return json_decode($text, false, self::MAX_DEPTH, JSON_THROW_ON_ERROR);
         } catch (\JsonException $e) {
             throw InvalidDocument::whole(match ($e->getCode()) {
                 JSON_ERROR_DEPTH => 'The file nests deeper than any rig document does ('.self::MAX_DEPTH.' levels).',
@@ -41,12 +62,26 @@ final class Json
                 default => 'The file is no JSON: '.$e->getMessage().'. '.self::whereItBreaks($text),
             });
         }
-        $twice = self::keysGivenTwice($text);
-        if ($twice !== []) {
-            throw new InvalidDocument($twice);
+    }
+
+    /** How many keys all objects have together. */
+    private static function countKeys(mixed $data): int
+    {
+        if ($data instanceof \stdClass) {
+            $data = (array) $data;
+            $count = count($data);
+        } elseif (is_array($data)) {
+            $count = 0;
+        } else {
+            return 0;
+        }
+        foreach ($data as $value) {
+            if (is_array($value) || $value instanceof \stdClass) {
+                $count += self::countKeys($value);
+            }
         }
 
-        return $data;
+        return $count;
     }
 
     /** Characters that JSON writes as they are. */
@@ -169,9 +204,9 @@ final class Json
                     if (str_contains($key, '\\')) {
                         $key = (string) json_decode('"'.$key.'"');
                     }
-                    $path[$top] = Problem::token($key);
+                    $path[$top] = $key;
                     if (isset($seen[$top][$key])) {
-                        $problems[] = new Problem('/'.implode('/', $path), 'This key is given twice in one object.');
+                        $problems[] = new Problem('/'.implode('/', array_map(Problem::token(...), $path)), 'This key is given twice in one object.');
                     }
                     $seen[$top][$key] = true;
                     $expectKey = false;

@@ -7,7 +7,6 @@ namespace HiddenWire\Core\Document;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\Naming;
-use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
 
@@ -90,19 +89,11 @@ final class ModelSketch
      */
     public function model(string $id): EquipmentModel
     {
-        /** @var \ArrayObject<int, Problem> $problems */
-        $problems = new \ArrayObject;
-        $model = (new ModelReader)->read($id, new Fields(json_decode((string) json_encode($this->document())), '', $problems));
-        $found = array_values($problems->getArrayCopy());
-        if ($model !== null && $found === []) {
-            $found = (new Consistency(new RigParts(
-                'sketch',
-                models: [$id => $model],
-                situations: [new Situation('base', 'Base')],
-            )))->problems();
-        }
-        if ($model === null || $found !== []) {
-            throw new InvalidDocument($found === [] ? [new Problem('', 'This is no equipment model yet.')] : $found);
+        $model = (new DocumentReader)->model(json_decode((string) json_encode($this->document())), $id, []);
+        $alone = new RigParts('sketch', models: [$id => $model], situations: [new Situation('base', 'Base')]);
+        $found = (new Consistency($alone))->problems();
+        if ($found !== []) {
+            throw new InvalidDocument($found);
         }
 
         return $model;

@@ -10,6 +10,9 @@ final readonly class Growth
     /** More members than this no unit has. */
     public const MOST = 64;
 
+    /** So many a model has. */
+    public const MOST_OF_MODEL = 8;
+
     /**
      * @param  string  $label  one of them, in words: "guest"
      * @param  non-empty-list<string>  $parts  beginnings of the ids that each member has: "voice" for the points voice-1, voice-2

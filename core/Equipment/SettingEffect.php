@@ -38,4 +38,10 @@ final readonly class SettingEffect
         public bool $isCoded = false,
     ) {
     }
+
+    /** Whether it says what a socket is for. */
+    public function isOfSocket(): bool
+    {
+        return $this->signal !== null || $this->phantom !== null || $this->isCoded;
+    }
 }

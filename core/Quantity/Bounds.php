@@ -81,10 +81,10 @@ final class Bounds
     /** Seconds until a unit works, or to wait after a step. */
     public const WAIT_S = [0, 3600];
 
-    /** Minutes from the beginning of a show. */
     /** Minutes that a proof takes. */
     public const MINUTES = [0, 10_000];
 
+    /** Minutes from the beginning of a show. */
     public const AT_MIN = [-1440, 1440];
 
     /** A program's number in the order of starting. */
@@ -116,4 +116,10 @@ final class Bounds
 
     /** Channels of a point or device. */
     public const CHANNELS = 32;
+
+    /** Routes of a model. */
+    public const ROUTES = 4000;
+
+    /** A named setting, and what is printed on a scale, goes from minus to plus this. */
+    public const SETTING = 100_000;
 }

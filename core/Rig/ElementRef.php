@@ -24,6 +24,13 @@ final readonly class ElementRef implements \Stringable
     {
     }
 
+    /** As a regular expression, without delimiters. */
+    public static function pattern(): string
+    {
+        return '(units/[^/]+(/('.implode('|', self::INSIDE).')/[^/]+)?|(cables|places|sources|listeners|situations)/[^/]+'
+            .'|(picks|wishes)/[^/]+/[^/]+)';
+    }
+
     /** Null where the text is no such reference. */
     public static function read(string $text): ?self
     {

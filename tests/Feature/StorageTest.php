@@ -53,7 +53,7 @@ it('keeps two rigs with the same ids apart', function () {
 
 it('deletes a rig with all that belongs to it', function () {
     app(ImportRig::class)(User::factory()->create(), shipped('rigs/night-relay.json'))->delete();
-    foreach (RigRows::TABLES as $table) {
+    foreach (RigRows::tables() as $table) {
         expect($table::query()->count())->toBe(0);
     }
 });

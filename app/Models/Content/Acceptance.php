@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A finding that may stay. */
 final class Acceptance extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return [];
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** Sound through the air. */
 final class AirPath extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['db' => 'float', 'delay_ms' => 'float'];
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A listener that has to hear the balance of another. */
 final class Balance extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['within_db' => 'float'];
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A cable of a rig. */
 final class Cable extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['owned' => 'boolean', 'lanes' => 'array', 'length_m' => 'float'];
-    }
 }

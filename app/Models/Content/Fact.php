@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** What a rig relies on, and how sure it is. */
 final class Fact extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** A listener of a rig. */
 final class Listener extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** Where a listener is. */
 final class ListenerEar extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

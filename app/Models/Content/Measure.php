@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** What was measured of a thing in a rig, or is wanted of it. */
 final class Measure extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['value' => 'float'];
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A lane of a socket. */
 final class ModelLane extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['channels' => 'array', 'device_latency_ms' => 'float'];
-    }
 }

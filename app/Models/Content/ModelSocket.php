@@ -9,21 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A socket of an equipment model. */
 final class ModelSocket extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return [
-            'balanced' => 'boolean',
-            'isolated' => 'boolean',
-            'nominal_dbu' => 'float',
-            'max_dbu' => 'float',
-            'impedance_ohm' => 'float',
-            'ein_dbu' => 'float',
-            'rates_hz' => 'array',
-        ];
-    }
 }

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** A place of a rig. */
 final class Place extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

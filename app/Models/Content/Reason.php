@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** Why something of a rig is as it is. */
 final class Reason extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['leave_alone' => 'boolean'];
-    }
 }

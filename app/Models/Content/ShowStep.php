@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A step of the run-down that somebody has written. */
 final class ShowStep extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return [];
-    }
 }

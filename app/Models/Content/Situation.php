@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A situation of a rig. */
 final class Situation extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return array_fill_keys(['absent', 'pulled', 'plugged', 'effects', 'scenes', 'defaults', 'levels', 'settings'], 'array');
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A sound of a rig. */
 final class Source extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['loudness_db' => 'float', 'measured' => 'boolean'];
-    }
 }

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** A unit of a rig. */
 final class Unit extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['at_login' => 'boolean', ...array_fill_keys(['links', 'system', 'values', 'names', 'linked', 'always'], 'array')];
-    }
 }

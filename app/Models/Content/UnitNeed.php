@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** That one unit needs another. */
 final class UnitNeed extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** How a unit's route is set. */
 final class UnitRouteSetting extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['on' => 'boolean', 'db' => 'float'];
-    }
 }

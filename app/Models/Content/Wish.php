@@ -9,13 +9,9 @@ use Illuminate\Database\Eloquent\Model;
 /** What is wanted for a pair. */
 final class Wish extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['own_level' => 'boolean', 'alone' => 'boolean'];
-    }
 }

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /** A situation in which a wish holds. */
 final class WishSituation extends Model
 {
+    use IsContent;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Document;
+namespace HiddenWire\Core\Format;
 
 /**
  * What is no text in a text, as character classes of a pattern with the modifier u. Source: Unicode 15, chapters 23.1 and 23.7; XML 1.0,
