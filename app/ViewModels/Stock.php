@@ -11,6 +11,8 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Format\Field;
+use HiddenWire\Core\Format\Things\Units;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Place;
@@ -49,6 +51,21 @@ final readonly class Stock
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model
             ? null
             : new SwapUnit($this->chosen->id, $other);
+    }
+
+    /** @return list<Noted> what is noted of the chosen unit as the document has it */
+    public function noted(): array
+    {
+        $unit = $this->chosen;
+        $fields = $unit === null ? [] : array_filter(
+            Units::unit()->allFields(),
+            fn (Field $field) => $field->note?->isFor($this->page->rig->modelOf($unit)) === true,
+        );
+
+        return $unit === null ? [] : array_values(array_map(
+            fn (Field $field) => new Noted($field, $unit, $this->page->rig),
+            $fields,
+        ));
     }
 
     /** The chosen unit's manuals and drivers as a text to edit: one a line. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Format;
 
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\With;
 
 /** One key of an object in a document, and the property that holds it. */
@@ -20,6 +21,9 @@ final readonly class Field
      * @param  bool  $isWritten  even where it is as usual
      * @param  bool  $isRuled  whether a rule says what is missing where it is left out
      * @param  (\Closure(never): mixed)|null  $from  what the thing holds there, where that is no property
+     * @param  string  $words  what it is called in a sentence; empty for its key
+     * @param  \Closure|null  $told  gets what stands there and the rig, says it in words; null where its words and value do
+     * @param  Note|null  $note  how people write it down; null where it has a form of its own, or none
      */
     private function __construct(
         public string $key,
@@ -33,6 +37,9 @@ final readonly class Field
         public ?\Closure $from = null,
         public string $description = '',
         public bool $isRuled = false,
+        private string $words = '',
+        private ?\Closure $told = null,
+        public ?Note $note = null,
     ) {
     }
 
@@ -81,6 +88,50 @@ final readonly class Field
     public function from(\Closure $from): self
     {
         return $this->with(from: $from);
+    }
+
+    /** What it is called in a sentence: "serial number". */
+    public function called(string $words): self
+    {
+        return $this->with(words: $words);
+    }
+
+    /** @param  \Closure  $told  gets what stands there now and the rig, says it in words: "starts at login" */
+    public function told(\Closure $told): self
+    {
+        return $this->with(told: $told);
+    }
+
+    /** It is a field of the thing's own form, and stands with its notes in the book. */
+    public function noted(Note $note): self
+    {
+        return $this->with(note: $note);
+    }
+
+    /** What it is called in a sentence. */
+    public function words(): string
+    {
+        return $this->words === '' ? str_replace('_', ' ', $this->key) : $this->words;
+    }
+
+    /** What a thing says there, in words: "firmware 2.1", "no licence". */
+    public function tell(object $thing, Rig $rig): string
+    {
+        $value = $this->heldBy($thing);
+        if ($this->told !== null) {
+            /** @var \Closure(mixed, Rig): string $told */
+            $told = $this->told;
+
+            return $told($value, $rig);
+        }
+        $plain = $value === null || $value === '' || $value === [] ? null : $this->type->write($value, $thing);
+
+        return match (true) {
+            $plain === null || $plain === false => "no {$this->words()}",
+            $plain === true => $this->words(),
+            is_scalar($plain) => "{$this->words()} ".($value instanceof \BackedEnum ? str_replace('-', ' ', (string) $plain) : $plain),
+            default => "other {$this->words()}",
+        };
     }
 
     /** A sentence for the schema. */

@@ -81,6 +81,23 @@ final class Shape
         return $with;
     }
 
+    /** @return list<Field> those in objects of their own too */
+    public function allFields(): array
+    {
+        return array_merge(...array_map(fn (Field|Group $one) => $one instanceof Group ? $one->fields : [$one], $this->fields));
+    }
+
+    /** @throws \OutOfBoundsException where it has none of that property */
+    public function field(string $property): Field
+    {
+        foreach ($this->allFields() as $field) {
+            if ($field->property === $property) {
+                return $field;
+            }
+        }
+        throw new \OutOfBoundsException("No field is held by {$property}.");
+    }
+
     /** The thing that an object of a document says; null where something is wrong with it or inside it, and then that is told. */
     public function read(mixed $data, Reading $in): mixed
     {

@@ -14,6 +14,8 @@ use HiddenWire\Core\Edit\SetEffect;
 use HiddenWire\Core\Edit\SetPicture;
 use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
+use HiddenWire\Core\Format\Difference;
+use HiddenWire\Core\Format\Things\Units;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Effect;
@@ -35,6 +37,12 @@ use HiddenWire\Core\Signal\HearingDifference;
 /** From one revision of a rig to another: what was built, plugged and set otherwise, and what that does to who hears what. */
 final readonly class RigDifference
 {
+    /** What has words of its own here; the rest is told as the description of the format has it. */
+    private const TOLD_OF_UNITS = [
+        'id', 'name', 'place', 'model', 'firmware', 'serial', 'notes', 'price', 'supplier', 'system', 'names', 'follows', 'effects',
+        'scenes', 'pictures', 'always', 'linked', 'links', 'readyS', 'start', 'needs', 'atLogin', 'points', 'routes', 'values',
+    ];
+
     public function __construct(public Rig $before, public Rig $after)
     {
     }
@@ -122,7 +130,9 @@ final readonly class RigDifference
             $lines[] = $was->system == $unit->system
                 ? null
                 : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
-            $lines[] = [$was->licence, $was->edition] === [$unit->licence, $unit->edition] ? null : "the licence of {$unit->name} changed";
+            foreach (Difference::between(Units::unit(), $was, $unit, $this->after, self::TOLD_OF_UNITS) as $words) {
+                $lines[] = "{$unit->name}: {$words}";
+            }
             foreach (array_keys($unit->names + $was->names) as $point) {
                 $name = $unit->names[$point] ?? '';
                 $isHere = isset($this->after->modelOf($unit)->points[$point]);

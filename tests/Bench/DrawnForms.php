@@ -62,7 +62,7 @@ final class DrawnForms
 
     /** Starters that have what few rigs have. */
     public const HAVE = ['own-slot' => ['harbour-radio', 'puppet-theatre', 'repair-evening'], 'one-knob' => ['guided-evening', 'storm-watch'],
-        'rebalance' => ['night-relay']];
+        'rebalance' => ['night-relay'], 'follow' => ['guided-evening']];
 
     /** @var array<string, array<string, Device>>|null */
     private ?array $devices = null;

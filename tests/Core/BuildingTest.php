@@ -91,7 +91,7 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => $rig->situations['off']->name === 'Dark' && count($rig->situations['off']->changes) === 7],
     'the rig\'s name' => [new DescribeRig('Day relay', 'By day.'), 'Rig renamed to Day relay',
         fn (Rig $rig) => $rig->name === 'Day relay' && $rig->summary === 'By day.'],
-    'a unit\'s notes' => [new DescribeUnit('card', 'Capture card', '2.1', 'A-77', 'slot 3', ['cast-pc'], false),
+    'a unit\'s notes' => [new DescribeUnit('card', ['name' => 'Capture card', 'firmware' => '2.1', 'serial' => 'A-77', 'notes' => 'slot 3', 'needs' => ['cast-pc'], 'atLogin' => false]),
         'Capture card: firmware 2.1, serial number A-77, notes, needs Broadcast computer',
         fn (Rig $rig) => [$rig->units['card']->firmware, $rig->units['card']->serial, $rig->units['card']->notes,
             $rig->units['card']->needs] === ['2.1', 'A-77', 'slot 3', ['cast-pc']]],

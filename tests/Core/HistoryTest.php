@@ -89,7 +89,7 @@ dataset('changes', [
         'Devices and picks', 'Broadcast computer: Capture card with line in disabled'],
     'a unit moved' => [new MoveUnit('webcam', 'hall'), ['units/webcam'], 'Places and units',
         'Webcam moved from Presenter\'s desk to Arcade hall'],
-    'a unit\'s firmware' => [new DescribeUnit('card', 'Capture card', '2.1'), ['units/card'], 'Places and units',
+    'a unit\'s firmware' => [new DescribeUnit('card', ['firmware' => '2.1']), ['units/card'], 'Places and units',
         'Capture card has firmware 2.1'],
     'a unit\'s name' => [new Rename(Thing::Unit, 'card', 'Grabber'), ['units/card'], 'Places and units', 'Capture card renamed to Grabber'],
     'a copy' => [new CopyUnit('webcam'), ['units/webcam-2', 'units/webcam-2/values/level'], 'Places and units', 'Webcam 2 is new'],

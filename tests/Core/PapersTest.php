@@ -17,7 +17,6 @@ use HiddenWire\Core\Edit\SetReason;
 use HiddenWire\Core\Edit\SetShowStep;
 use HiddenWire\Core\Edit\Swap;
 use HiddenWire\Core\Edit\Unplug;
-use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\History\RigDifference;
@@ -145,12 +144,12 @@ it('writes down, changes and removes', function () {
         ->and((new ReopenFinding('ffffffffffffffff'))->words($accepted))->toBe('Open again: W-17 is out')
         ->and((new ReopenFinding('ffffffffffffffff'))->applyTo($accepted)->papers->accepted)->toHaveCount(1);
 
-    $bought = (new DescribeUnit('mic', 'Mic', written: new Written('79 EUR', 'Pier Music', [], null)))->applyTo($rig);
+    $bought = (new DescribeUnit('mic', ['price' => '79 EUR', 'supplier' => 'Pier Music', 'links' => [], 'readyS' => null]))->applyTo($rig);
     expect($bought->units['mic']->price)->toBe('79 EUR')->and($bought->units['mic']->links)->toBe([])
-        ->and((new DescribeUnit('mic', 'Mic', written: new Written('79 EUR', 'Pier Music', [], null)))->words($rig))
+        ->and((new DescribeUnit('mic', ['price' => '79 EUR', 'supplier' => 'Pier Music', 'links' => [], 'readyS' => null]))->words($rig))
         ->toBe('Mic: price 79 EUR, 0 links')
         // What does not say leaves it as it is.
-        ->and((new DescribeUnit('mic', 'Mic'))->applyTo($rig)->units['mic']->price)->toBe('89.00 EUR');
+        ->and((new DescribeUnit('mic', ['name' => 'Mic']))->applyTo($rig)->units['mic']->price)->toBe('89.00 EUR');
     $cable = (new SetCable('w-1', 'W-1', CableType::Xlr, 3.0, '', true, '12 EUR', ''))->applyTo($rig)->cables['w-1'];
     expect([$cable->price, $cable->supplier])->toBe(['12 EUR', ''])
         ->and((new SetCable('w-1', 'W-1', CableType::Xlr, 3.0, '', true))->applyTo($rig)->cables['w-1']->price)->toBe('9.50 EUR');
@@ -162,7 +161,7 @@ it('tells what changed in it, and takes each for a thing of its own', function (
     expect((new RigDifference($rig, $after))->lines())->toBe(['Reasons, facts, run-down and accepted findings' => [
         'Prepare: Make coffee', 'removed: Mic: The voice is known by it.',
     ]])->and(Elements::changed($rig, $after))->toEqualCanonicalizing(['reasons/units/mic', 'steps/tea']);
-    $dearer = (new DescribeUnit('mic', 'Mic', written: new Written('99 EUR', '', [new Link('Manual', 'https://example.test/mic.pdf')], 3)))->applyTo($rig);
+    $dearer = (new DescribeUnit('mic', ['price' => '99 EUR', 'supplier' => '', 'links' => [new Link('Manual', 'https://example.test/mic.pdf')], 'readyS' => 3]))->applyTo($rig);
     expect((new RigDifference($rig, $dearer))->lines()['Places and units'])->toBe([
         'Mic costs 99 EUR', 'Mic has no supplier any more', 'Mic takes 3 s to start',
     ]);

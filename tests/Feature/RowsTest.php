@@ -60,7 +60,6 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\SwitchEffect;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
-use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\SettingKind;
@@ -121,7 +120,7 @@ function someEdit(CoreRig $rig): ?RigEdit
         0 => new AddPlace('Place '.mt_rand(1, 99), PlaceKind::Desk),
         1 => $place === null ? null : new AddUnit($model, $place, $model->name, mt_rand(1, 2)),
         2 => $unit === null ? null : new CopyUnit($unit),
-        3 => $unit === null ? null : new DescribeUnit($unit, 'Unit '.mt_rand(1, 99), '1.'.mt_rand(0, 9), '', 'note'),
+        3 => $unit === null ? null : new DescribeUnit($unit, ['name' => 'Unit '.mt_rand(1, 99), 'firmware' => '1.'.mt_rand(0, 9), 'serial' => '', 'notes' => 'note']),
         4 => $unit === null || $place === null ? null : new MoveUnit($unit, $place),
         5 => $unit === null ? null : new RemoveUnit($unit),
         6 => $unit === null ? null : new SwapUnit($unit, $model),
@@ -147,8 +146,9 @@ function someEdit(CoreRig $rig): ?RigEdit
         22 => $steps === [] ? null : new MoveShowStep($steps[0]->id, mt_rand(0, 1) === 0),
         23 => $steps === [] ? null : new RemoveShowStep($steps[0]->id),
         24 => new AcceptFinding(new Acceptance(sprintf('%016x', mt_rand(0, 5)), 'It hums', 'Nobody minds')),
-        25 => $unit === null ? null : new DescribeUnit($unit, $rig->units[$unit]->name, written: new Written(mt_rand(1, 99).' EUR', 'A shop',
-            mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))], mt_rand(0, 1) === 0 ? null : mt_rand(0, 60))),
+        25 => $unit === null ? null : new DescribeUnit($unit, ['price' => mt_rand(1, 99).' EUR', 'supplier' => 'A shop',
+            'links' => mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))],
+            'readyS' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 60)]),
         26 => $device === null ? null : new SetSystemLevel($device->computer, $device->device, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
             mt_rand(0, 1) === 0 ? null : (string) $situation),
         27 => $device === null ? null : new PlayDevice($device->computer, $device->device,

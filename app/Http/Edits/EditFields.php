@@ -7,10 +7,15 @@ namespace App\Http\Edits;
 use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\Rigs\Tables\ColumnKind;
 use App\ViewModels\ModelSearch;
 use HiddenWire\Core\Equipment\Controls\Readings;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Format\Field;
 use HiddenWire\Core\Format\PlainText;
+use HiddenWire\Core\Format\Reading;
+use HiddenWire\Core\Format\Things\Rigs;
+use HiddenWire\Core\Format\Types\Id;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
@@ -241,6 +246,33 @@ final readonly class EditFields implements Readings
         $number = $this->number($key, 0, Bounds::MS);
 
         return $number === null ? null : Milliseconds::of(round($number, 3));
+    }
+
+    /**
+     * A field of a form that is one of the document, held to what the format says of it: a text, a number, a choice, a switch, or the id of
+     * something.
+     *
+     * @throws ValidationException where it is none
+     */
+    public function described(Field $field): mixed
+    {
+        $raw = $this->raw($field->key);
+        $number = str_replace([',', '−'], ['.', '-'], trim($raw));
+        $said = match (ColumnKind::of($field->type)) {
+            ColumnKind::Whole, ColumnKind::Number => is_numeric($number) ? (float) $number : $raw,
+            ColumnKind::Flag => $this->flag($field->key) ?? false,
+            default => $this->text($field->key, PHP_INT_MAX),
+        };
+        if ($said === '') {
+            return $field->usual instanceof \Closure ? null : $field->usual;
+        }
+        if ($field->type instanceof Id && $field->type->of !== '') {
+            return $this->known($field->key, $this->rig->{$field->type->of});
+        }
+        $in = new Reading(Rigs::VERSION);
+        $value = $field->type->read($said, $in);
+
+        return $in->problems() === [] ? $value : $this->refuse($field->key, $in->problems()[0]->message);
     }
 
     /** @return list<string> the values of a field that can have several */

@@ -17,9 +17,9 @@ use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\Thing;
-use HiddenWire\Core\Edit\Written;
 use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\SystemNeed;
+use HiddenWire\Core\Format\Things\Units;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\OperatingSystem;
@@ -33,6 +33,9 @@ final class StockForms
 
     /** How many units can be moved, copied or removed in one step. */
     private const CHOSEN = 100;
+
+    /** Fields of a unit that its form has as the document has them. */
+    private const PLAIN = ['firmware', 'serial', 'notes', 'price', 'supplier', 'ready_s'];
 
     /** @return list<RigEdit> */
     public static function describeRig(EditFields $in): array
@@ -115,32 +118,38 @@ final class StockForms
         }, $units);
     }
 
-    /** @return list<RigEdit> */
+    /**
+     * What is sent of a unit; what is not stays as it is.
+     *
+     * @return list<RigEdit>
+     */
     public static function describeUnit(EditFields $in): array
     {
-        $needs = $in->flag('with_running') === true ? array_values(array_unique($in->list('needs'))) : null;
-        foreach ($needs ?? [] as $needed) {
+        $says = ['name' => $in->name(Bounds::NAME)];
+        foreach (Units::unit()->allFields() as $field) {
+            if (in_array($field->key, self::PLAIN, true) || $field->note?->isFor($in->rig->modelOf($in->unit())) === true) {
+                $says += $in->isSent($field->key) ? [$field->property => $in->described($field)] : [];
+            }
+        }
+        if ($in->flag('with_running') === true) {
+            $says += ['needs' => self::needs($in), 'atLogin' => $in->flag('at_login') ?? false];
+        }
+        if ($in->isSent('links')) {
+            $says += ['links' => self::links($in), 'system' => self::system($in)];
+        }
+
+        return [new DescribeUnit($in->unit(), $says)];
+    }
+
+    /** @return list<string> ids of units */
+    private static function needs(EditFields $in): array
+    {
+        $needs = array_values(array_unique($in->list('needs')));
+        foreach ($needs as $needed) {
             isset($in->rig->units[$needed]) || $in->refuse('needs', 'The rig has no such unit to need.');
         }
 
-        return [new DescribeUnit(
-            $in->unit(),
-            $in->name(Bounds::NAME),
-            $in->text('firmware', Bounds::NOTE),
-            $in->text('serial', Bounds::NOTE),
-            $in->text('notes', Bounds::NOTES),
-            $needs,
-            $needs === null ? null : $in->flag('at_login') ?? false,
-            $in->isSent('price') ? new Written(
-                $in->text('price', Bounds::PRICE),
-                $in->text('supplier', Bounds::SUPPLIER),
-                self::links($in),
-                $in->whole('ready_s', ...Bounds::WAIT_S),
-                self::system($in),
-                $in->text('licence', Bounds::NAME),
-                $in->text('edition', Bounds::NOTE),
-            ) : null,
-        )];
+        return $needs;
     }
 
     private static function system(EditFields $in): ?OperatingSystem

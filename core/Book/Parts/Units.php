@@ -9,6 +9,8 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Format\Things\Units as Described;
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 
 /** What there is, place by place, with firmware, serial numbers and notes. */
@@ -33,13 +35,26 @@ final class Units implements Part
             $blocks[] = new Table(
                 ['Unit', 'Model', 'Firmware', 'Serial number', 'Notes'],
                 array_values(array_map(fn (Unit $unit) => [
-                    $unit->name, self::model($of->rig->modelOf($unit)), $unit->firmware, $unit->serial, $unit->notes,
+                    $unit->name, self::model($of->rig->modelOf($unit)), $unit->firmware, $unit->serial, self::notes($unit, $of->rig),
                 ], $units)),
                 [1.4, 1.5, 0.8, 1, 2.3],
             );
         }
 
         return $blocks;
+    }
+
+    /** What is noted of a unit, and the notes on it. */
+    private static function notes(Unit $unit, Rig $rig): string
+    {
+        $noted = [];
+        foreach (Described::unit()->allFields() as $field) {
+            if ($field->note !== null && $field->heldBy($unit) !== $field->usual) {
+                $noted[] = ucfirst($field->tell($unit, $rig)).'.';
+            }
+        }
+
+        return implode(' ', array_filter([...$noted, $unit->notes], fn (string $one) => $one !== ''));
     }
 
     /** A model as one finds it: "USB mixer: 2 microphones, 1 stereo line". */

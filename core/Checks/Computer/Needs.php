@@ -99,8 +99,7 @@ final readonly class Needs implements Check
                 : 'After a restart everything looks as it was, and nothing is heard.',
             [new UnitRef($unit->id)],
             [],
-            [new Proposal("Start {$unit->name} at login", [new DescribeUnit(
-                $unit->id, $unit->name, $unit->firmware, $unit->serial, $unit->notes, atLogin: true)], Cost::SYSTEM)],
+            [new Proposal("Start {$unit->name} at login", [new DescribeUnit($unit->id, ['atLogin' => true])], Cost::SYSTEM)],
         );
     }
 

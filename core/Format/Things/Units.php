@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Format\Things;
 
 use HiddenWire\Core\Equipment\EffectKind;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Format\Definitions;
 use HiddenWire\Core\Format\Field;
 use HiddenWire\Core\Format\Group;
+use HiddenWire\Core\Format\Note;
 use HiddenWire\Core\Format\Reading;
 use HiddenWire\Core\Format\Shape;
 use HiddenWire\Core\Format\Shapes;
@@ -25,11 +27,13 @@ use HiddenWire\Core\Format\Types\Time;
 use HiddenWire\Core\Format\Types\Value;
 use HiddenWire\Core\Format\Types\Whole;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\Picture;
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\Unit;
 
@@ -44,13 +48,14 @@ final class Units
             Field::of('id', new Id)->needed(),
             Field::of('model', new Id('models'))->needed(),
             Field::of('place', new Id('places'))->needed(),
-            Field::of('name', Text::filled(Bounds::NAME))->needed(),
+            Field::of('name', Text::filled(Bounds::NAME))->needed()->told(fn (string $name) => "renamed to {$name}"),
             Field::of('firmware', Text::upTo(Bounds::NOTE)),
-            Field::of('serial', Text::upTo(Bounds::NOTE)),
-            Field::of('notes', Text::upTo(Bounds::NOTES)),
-            Field::of('needs', Lists::ids('units')),
+            Field::of('serial', Text::upTo(Bounds::NOTE))->called('serial number'),
+            Field::of('notes', Text::upTo(Bounds::NOTES))->told(fn () => 'notes'),
+            Field::of('needs', Lists::ids('units'))->told(fn (array $needs, Rig $rig) => 'needs '
+                .(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name ?? $id, $needs)) ?: 'nothing')),
             Field::of('start', new Whole(...Bounds::START)),
-            Field::of('at_login', new Flag)->usual(false),
+            Field::of('at_login', new Flag)->usual(false)->told(fn (bool $is) => $is ? 'starts at login' : 'is started by hand'),
             new Group('settings', [
                 Field::of('points', new MapOf(new Thing(Settings::ofPoint()))),
                 Field::of('routes', new MapOf(new Thing(Settings::ofRoute()))),
@@ -58,11 +63,16 @@ final class Units
             ]),
             Field::of('price', Text::upTo(Bounds::PRICE))->since(2),
             Field::of('supplier', Text::upTo(Bounds::SUPPLIER))->since(2),
-            Field::of('links', ListOf::of(new Thing(self::link()), Bounds::LINKS))->since(2),
-            Field::of('ready_s', new Whole(...Bounds::WAIT_S))->since(2),
-            Field::of('system', new Thing(self::system()))->since(2),
-            Field::of('licence', Text::upTo(Bounds::NAME))->since(2),
-            Field::of('edition', Text::upTo(Bounds::NOTE))->since(2),
+            Field::of('links', ListOf::of(new Thing(self::link()), Bounds::LINKS))->since(2)
+                ->told(fn (array $links) => Count::of(count($links), 'link')),
+            Field::of('ready_s', new Whole(...Bounds::WAIT_S))->since(2)
+                ->told(fn (?int $seconds) => $seconds === null ? 'no time to start' : "takes {$seconds} s to start"),
+            Field::of('system', new Thing(self::system()))->since(2)
+                ->told(fn (?OperatingSystem $system) => 'runs '.($system?->words() ?? 'a system that nobody has named')),
+            Field::of('licence', Text::upTo(Bounds::NAME))->since(2)
+                ->noted(new Note('Licence', fn (EquipmentModel $model) => $model->isProgram())),
+            Field::of('edition', Text::upTo(Bounds::NOTE))->since(2)
+                ->noted(new Note('Edition', fn (EquipmentModel $model) => $model->isProgram())),
             Field::of('names', new MapOf(Text::filled(Bounds::POINT_NAME)
                 ->saying('A name is a text of '.Bounds::POINT_NAME.' characters at most, and not empty.')))
                 ->since(2)->saying('Names of its points of somebody\'s own.'),

@@ -61,10 +61,7 @@
                         <div class="two"><label>Operating system <input class="form-control" name="system" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->name }}"></label>
                         <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->version }}"></label></div>
                     @endif
-                    @if ($model->isProgram())
-                        <div class="two"><label>Licence <input class="form-control" name="licence" maxlength="{{ Bounds::NAME }}" value="{{ $unit->licence }}"></label>
-                        <label>Edition <input class="form-control" name="edition" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->edition }}"></label></div>
-                    @endif
+                    <x-noted :noted="$stock->noted()" />
                     <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric" value="{{ $unit->readyS }}"></label>
                     <label>Manuals and drivers, one a line: name, then address <textarea class="form-control" name="links" rows="2" placeholder="Manual https://…">{{ $stock->linksText() }}</textarea></label>
                     <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
