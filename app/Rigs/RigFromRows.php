@@ -10,8 +10,8 @@ use App\Rigs\Tables\Table;
 use App\Rigs\Tables\Tables;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Format\PlainText;
-use HiddenWire\Core\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\PlainText;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Eloquent\Model;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Rigs\Tables\ColumnKind;
-use HiddenWire\Core\Format\Definitions;
-use HiddenWire\Core\Format\Field;
-use HiddenWire\Core\Format\Types\Id;
+use HiddenWire\Core\Rig\Format\Definitions;
+use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Rig;
 
 /** A field of a thing that is noted as the document has it: what its form shows. */

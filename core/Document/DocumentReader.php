@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Format\PlainText;
-use HiddenWire\Core\Format\Reading;
-use HiddenWire\Core\Format\Things\Models;
-use HiddenWire\Core\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Consistency;
+use HiddenWire\Core\Rig\Format\PlainText;
+use HiddenWire\Core\Rig\Format\Reading;
+use HiddenWire\Core\Rig\Format\Things\Models;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;

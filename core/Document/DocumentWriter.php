@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Format\Things\Models;
-use HiddenWire\Core\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Things\Models;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Rig;
 
 /**

@@ -206,7 +206,8 @@ final class Json
                     }
                     $path[$top] = $key;
                     if (isset($seen[$top][$key])) {
-                        $problems[] = new Problem('/'.implode('/', array_map(Problem::token(...), $path)), 'This key is given twice in one object.');
+                        $pointer = '/'.implode('/', array_map(Problem::token(...), $path));
+                        $problems[] = new Problem($pointer, 'This key is given twice in one object.');
                     }
                     $seen[$top][$key] = true;
                     $expectKey = false;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-use HiddenWire\Core\Format\Things\Units;
+use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 

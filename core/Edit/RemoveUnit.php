@@ -9,6 +9,8 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Format\References;
+use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Pick;
@@ -39,7 +41,7 @@ final readonly class RemoveUnit implements RigEdit
         $units = [];
         foreach ($rig->units as $unit) {
             if ($unit->id !== $this->unit) {
-                $units[] = $unit->with(needs: array_values(array_diff($unit->needs, [$this->unit])));
+                $units[] = $unit->with(...References::without(Units::unit(), $unit, 'units', $this->unit));
             }
         }
         $gone = array_values(array_map(

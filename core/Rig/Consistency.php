@@ -18,6 +18,8 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Standing;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Format\References;
+use HiddenWire\Core\Rig\Format\Things\Units;
 
 /**
  * Whether parts fit together: that every reference leads somewhere, that ids are unique, that a setting is one that the model has and
@@ -577,13 +579,11 @@ final class Consistency
     {
         $hosts = [];
         foreach ($this->parts->units as $i => $unit) {
-            $this->known('places', $unit->place, "/units/{$i}/place", 'place');
-            $this->known('models', $unit->model, "/units/{$i}/model", 'equipment model');
-            foreach ($unit->needs as $n => $needed) {
-                if ($needed === $unit->id) {
-                    $this->problem("/units/{$i}/needs/{$n}", 'A unit does not need itself.');
+            foreach (References::of(Units::unit(), $unit) as ['pointer' => $pointer, 'list' => $list, 'id' => $id]) {
+                if ($list === 'units' && $id === $unit->id) {
+                    $this->problem("/units/{$i}{$pointer}", 'This is the unit itself: name another.');
                 } else {
-                    $this->known('units', $needed, "/units/{$i}/needs/{$n}", 'unit');
+                    $this->known($list, $id, "/units/{$i}{$pointer}", References::WORDS[$list]);
                 }
             }
             $model = $this->parts->models[$unit->model] ?? null;

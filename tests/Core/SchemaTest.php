@@ -5,7 +5,7 @@ declare(strict_types=1);
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Format\Schema;
+use HiddenWire\Core\Rig\Format\Schema;
 use Opis\JsonSchema\Validator;
 use Tests\Bench\GeneratedRig;
 use Tests\Support\Draft;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Format\Schema;
-use HiddenWire\Core\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Schema;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
 use Illuminate\Console\Command;
 
 /** Writes the published schema anew, after the description of the format has changed. */

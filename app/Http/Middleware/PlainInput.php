@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
-use HiddenWire\Core\Format\PlainText;
+use HiddenWire\Core\Rig\Format\PlainText;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rigs\Tables;
 
+use HiddenWire\Core\Rig\Format\Type;
 use HiddenWire\Core\Rig\Rig;
 
 /** One column of a table of content. */
@@ -13,13 +14,15 @@ final readonly class Column
      * @param  list<string>  $path  the keys at which its value stands in an element's object; empty where only the database goes by it
      * @param  \Closure(never, Rig): mixed  $value  what it holds of an element, as documents say it
      * @param  mixed  $usual  what documents leave out
+     * @param  Type|null  $type  of its field, where it holds one
      */
     public function __construct(
         public string $name,
         public ColumnKind $kind,
         public array $path,
         private \Closure $value,
-        private mixed $usual = null,
+        public mixed $usual = null,
+        public ?Type $type = null,
     ) {
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Rigs\Tables;
 
-use HiddenWire\Core\Format\Definitions;
-use HiddenWire\Core\Format\Type;
+use HiddenWire\Core\Rig\Format\Definitions;
+use HiddenWire\Core\Rig\Format\Type;
 
 /** How a column holds what a document says there. */
 enum ColumnKind

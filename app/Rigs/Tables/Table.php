@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Rigs\Tables;
 
-use HiddenWire\Core\Format\Field;
-use HiddenWire\Core\Format\Group;
-use HiddenWire\Core\Format\Shape;
-use HiddenWire\Core\Format\Types\Path;
-use HiddenWire\Core\Format\Types\Thing;
 use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Group;
+use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Types\Path;
+use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
@@ -120,6 +120,7 @@ final readonly class Table
                         return $value === null || $value === [] ? null : $field->type->write($value, $of);
                     },
                     $usual,
+                    $field->type,
                 )]);
             }
         }

@@ -8,18 +8,18 @@ use App\Models\Content;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Socket;
-use HiddenWire\Core\Format\Things\Computers;
-use HiddenWire\Core\Format\Things\Models;
-use HiddenWire\Core\Format\Things\Points;
-use HiddenWire\Core\Format\Things\Rigs;
-use HiddenWire\Core\Format\Things\Settings;
-use HiddenWire\Core\Format\Things\Situations;
-use HiddenWire\Core\Format\Things\Sounds;
-use HiddenWire\Core\Format\Things\Units;
-use HiddenWire\Core\Format\Things\Wires;
-use HiddenWire\Core\Format\Things\Writings;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceSettings;
+use HiddenWire\Core\Rig\Format\Things\Computers;
+use HiddenWire\Core\Rig\Format\Things\Models;
+use HiddenWire\Core\Rig\Format\Things\Points;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Things\Settings;
+use HiddenWire\Core\Rig\Format\Things\Situations;
+use HiddenWire\Core\Rig\Format\Things\Sounds;
+use HiddenWire\Core\Rig\Format\Things\Units;
+use HiddenWire\Core\Rig\Format\Things\Wires;
+use HiddenWire\Core\Rig\Format\Things\Writings;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -36,7 +36,12 @@ use HiddenWire\Core\Rig\Wish;
 final class Tables
 {
     /** Columns of a pick that are called otherwise beside those of points and routes. */
-    private const OF_PICK = ['default' => 'follows', 'tap' => 'device_tap', 'db' => 'pick_db', 'mute' => 'pick_mute', 'mode' => 'pick_mode'];
+    private const OF_PICK = [
+        'default' => 'follows', 'tap' => 'device_tap', 'db' => 'pick_db', 'mute' => 'pick_mute', 'mode' => 'pick_mode',
+    ];
+
+    /** Names of columns beside an offered device. */
+    private const OF_OFFER = ['id' => 'key', 'device_system_name' => 'device_name'];
 
     private const ID = ['id' => 'key'];
 
@@ -97,7 +102,7 @@ final class Tables
 
     private static function models(): Table
     {
-        $lanes = Table::of(Content\ModelLane::class, Models::lane(), [...self::ID, 'device_system_name' => 'device_name'], ['device']);
+        $lanes = Table::of(Content\ModelLane::class, Models::lane(), self::OF_OFFER, ['device']);
 
         return Table::of(
             Content\EquipmentModel::class,
@@ -106,7 +111,7 @@ final class Tables
             ['limits'],
             ['sockets', 'points', 'routes'],
         )->keyedBy('key')->child('points', new Child(
-            Table::of(Content\ModelPoint::class, Points::point(), [...self::ID, 'device_system_name' => 'device_name'], ['gain', 'fader', 'device']),
+            Table::of(Content\ModelPoint::class, Points::point(), self::OF_OFFER, ['gain', 'fader', 'device']),
             ['model' => 'key'],
             fn (EquipmentModel $model) => $model->points,
         ))->child('sockets', new Child(
@@ -190,8 +195,15 @@ final class Tables
             ->column(new Column('point', ColumnKind::Text, [], fn (Change $one) => $one->at instanceof PointRef ? $one->at->point : null))
             ->column(new Column('route', ColumnKind::Text, [], fn (Change $one) => $one->at instanceof RouteRef ? $one->at->key : null))
             ->column(new Column('is_pick', ColumnKind::Flag, [], fn (Change $one) => $one->set instanceof Pick))
-            ->and(Settings::ofPoint()->fields, path: ['set'], from: fn (Change $one) => $one->set instanceof PointSettings ? $one->set : null)
-            ->and(Settings::ofRoute()->fields, path: ['set'], from: fn (Change $one) => $one->set instanceof RouteSettings ? $one->set : null)
+            ->and(
+                Settings::ofPoint()->fields,
+                path: ['set'],
+                from: fn (Change $one) => $one->set instanceof PointSettings ? $one->set : null,
+            )->and(
+                Settings::ofRoute()->fields,
+                path: ['set'],
+                from: fn (Change $one) => $one->set instanceof RouteSettings ? $one->set : null,
+            )
             ->and(
                 Computers::change()->fields,
                 self::OF_PICK,

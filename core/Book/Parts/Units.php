@@ -9,7 +9,7 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Format\Things\Units as Described;
+use HiddenWire\Core\Rig\Format\Things\Units as Described;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 

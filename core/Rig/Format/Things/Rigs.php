@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig\Format\Things;
+
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Shapes;
+use HiddenWire\Core\Rig\Format\Types\Choice;
+use HiddenWire\Core\Rig\Format\Types\Constant;
+use HiddenWire\Core\Rig\Format\Types\Id;
+use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\MapOf;
+use HiddenWire\Core\Rig\Format\Types\Text;
+use HiddenWire\Core\Rig\Format\Types\Thing;
+use HiddenWire\Core\Rig\Papers;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PlaceKind;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
+
+/** The document as a whole. */
+final class Rigs
+{
+    public const FORMAT = 'hidden-wire/rig';
+
+    /** What is written; earlier ones are read, too. */
+    public const VERSION = 3;
+
+    /** Read as parts, which need not fit together; written from a rig. */
+    public static function rig(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::making([
+            Field::of('format', new Constant(self::FORMAT))->needed()->from(fn (Rig $rig) => self::FORMAT),
+            Field::of('version', new Constant(self::VERSION))->needed()->from(fn (Rig $rig) => self::VERSION),
+            Field::of('name', Text::filled(Bounds::NAME))->needed(),
+            Field::of('summary', Text::upTo(Bounds::SUMMARY)),
+            Field::of('places', ListOf::of(new Thing(self::place())))->written(),
+            Field::of('models', new MapOf(new Thing(Models::model()), new Id))->written(),
+            Field::of('units', ListOf::of(new Thing(Units::unit())))->written(),
+            Field::of('cables', ListOf::of(new Thing(Wires::cable())))->written(),
+            Field::of('devices', ListOf::of(new Thing(Computers::device())))->written(),
+            Field::of('picks', ListOf::of(new Thing(Computers::pick())))->written(),
+            Field::of('air', ListOf::of(new Thing(Wires::air())))->written(),
+            Field::of('sources', ListOf::of(new Thing(Sounds::source())))->written(),
+            Field::of('listeners', ListOf::of(new Thing(Sounds::listener())))->written(),
+            Field::of('wishes', ListOf::of(new Thing(Sounds::wish())))->written(),
+            Field::of('situations', ListOf::of(new Thing(Situations::situation()))->atLeast(1))->ruled(),
+            self::paper('reasons', Writings::reason(), fn (Rig $rig) => $rig->papers->reasons),
+            self::paper('steps', Writings::step(), fn (Rig $rig) => $rig->papers->steps),
+            self::paper('accepted', Writings::acceptance(), fn (Rig $rig) => $rig->papers->accepted),
+            self::paper('facts', Writings::fact(), fn (Rig $rig) => $rig->papers->facts),
+            self::paper('measures', Writings::measure(), fn (Rig $rig) => $rig->papers->measures),
+            Field::of('balances', ListOf::of(new Thing(Sounds::balance()), Bounds::BALANCES))->since(2),
+        ], self::parts(...)));
+    }
+
+    /**
+     * @param  array<string, mixed>  $says  by property, as far as it could be read
+     */
+    public static function parts(array $says): RigParts
+    {
+        $papers = ['reasons', 'steps', 'accepted', 'facts', 'measures'];
+
+        return new RigParts(...[
+            ...array_diff_key($says, array_flip(['format', 'version', ...$papers])),
+            'name' => $says['name'] ?? '', 'summary' => $says['summary'] ?? '',
+            'papers' => new Papers(...array_intersect_key($says, array_flip($papers))),
+        ]);
+    }
+
+    public static function place(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Place::class, 'place', [
+            Field::of('id', new Id)->needed(),
+            Field::of('kind', Choice::of(PlaceKind::class))->needed(),
+            Field::of('name', Text::filled(Bounds::NAME))->needed(),
+        ]));
+    }
+
+    /** @param  \Closure(Rig): array<int, object>  $from */
+    private static function paper(string $key, Shape $shape, \Closure $from): Field
+    {
+        return Field::of($key, ListOf::of(new Thing($shape), Bounds::PAPERS))->since(2)->from($from);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig\Format\Things;
+
+use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Controls\Delay;
+use HiddenWire\Core\Equipment\Controls\Level as LevelControl;
+use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Shapes;
+use HiddenWire\Core\Rig\Format\Type;
+use HiddenWire\Core\Rig\Format\Types\Choice;
+use HiddenWire\Core\Rig\Format\Types\Flag;
+use HiddenWire\Core\Rig\Format\Types\Level;
+use HiddenWire\Core\Rig\Format\Types\Time;
+use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\RouteSettings;
+
+/** How points and routes are set. */
+final class Settings
+{
+    /** By the register of what a point can be set to. */
+    public static function ofPoint(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(PointSettings::class, 'point_settings', array_map(
+            fn (ControlKind $kind) => Field::of($kind->key(), self::type($kind), $kind->property()),
+            Controls::all(),
+        )));
+    }
+
+    public static function ofRoute(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(RouteSettings::class, 'route_settings', [
+            Field::of('on', new Flag),
+            Field::of('db', new Level),
+            Field::of('tap', Choice::of(Tap::class)),
+        ]));
+    }
+
+    /** The system's own level of a device or program. */
+    public static function systemLevel(): Level
+    {
+        return new Level(
+            Bounds::SYSTEM_DB[0],
+            Bounds::SYSTEM_DB[1],
+            'The system\'s level goes from '.Bounds::SYSTEM_DB[0].' to '.Bounds::SYSTEM_DB[1].' dB.',
+        );
+    }
+
+    private static function type(ControlKind $kind): Type
+    {
+        return match (true) {
+            $kind instanceof LevelControl => new Level,
+            $kind instanceof Delay => new Time,
+            default => new Flag,
+        };
+    }
+}

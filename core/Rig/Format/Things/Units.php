@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig\Format\Things;
+
+use HiddenWire\Core\Equipment\EffectKind;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\SystemNeed;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\Following;
+use HiddenWire\Core\Rig\Format\Definitions;
+use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Group;
+use HiddenWire\Core\Rig\Format\Note;
+use HiddenWire\Core\Rig\Format\Reading;
+use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Shapes;
+use HiddenWire\Core\Rig\Format\Types\Choice;
+use HiddenWire\Core\Rig\Format\Types\Custom;
+use HiddenWire\Core\Rig\Format\Types\Flag;
+use HiddenWire\Core\Rig\Format\Types\Id;
+use HiddenWire\Core\Rig\Format\Types\Level;
+use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\MapOf;
+use HiddenWire\Core\Rig\Format\Types\Text;
+use HiddenWire\Core\Rig\Format\Types\Thing;
+use HiddenWire\Core\Rig\Format\Types\Time;
+use HiddenWire\Core\Rig\Format\Types\Value;
+use HiddenWire\Core\Rig\Format\Types\Whole;
+use HiddenWire\Core\Rig\Link;
+use HiddenWire\Core\Rig\OperatingSystem;
+use HiddenWire\Core\Rig\Picture;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Scene;
+use HiddenWire\Core\Rig\Unit;
+
+/** Units and what belongs to one: its operating system, links, effects, scenes, pictures. */
+final class Units
+{
+    private const MOST_LINKED = 100;
+
+    public static function unit(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Unit::class, 'unit', [
+            Field::of('id', new Id)->needed(),
+            Field::of('model', new Id('models'))->needed(),
+            Field::of('place', new Id('places'))->needed(),
+            Field::of('name', Text::filled(Bounds::NAME))->needed()->told(fn (string $name) => "renamed to {$name}"),
+            Field::of('firmware', Text::upTo(Bounds::NOTE)),
+            Field::of('serial', Text::upTo(Bounds::NOTE))->called('serial number'),
+            Field::of('notes', Text::upTo(Bounds::NOTES))->told(fn () => 'notes'),
+            Field::of('needs', Lists::ids('units'))->told(fn (array $needs, Rig $rig) => 'needs '
+                .(implode(', ', array_map(fn (string $id) => $rig->units[$id]->name ?? $id, $needs)) ?: 'nothing')),
+            Field::of('start', new Whole(...Bounds::START)),
+            Field::of('at_login', new Flag)->usual(false)->told(fn (bool $is) => $is ? 'starts at login' : 'is started by hand'),
+            new Group('settings', [
+                Field::of('points', new MapOf(new Thing(Settings::ofPoint()))),
+                Field::of('routes', new MapOf(new Thing(Settings::ofRoute()))),
+                Field::of('values', new MapOf(new Value))->since(2),
+            ]),
+            Field::of('price', Text::upTo(Bounds::PRICE))->since(2),
+            Field::of('supplier', Text::upTo(Bounds::SUPPLIER))->since(2),
+            Field::of('links', ListOf::of(new Thing(self::link()), Bounds::LINKS))->since(2)
+                ->told(fn (array $links) => Count::of(count($links), 'link')),
+            Field::of('ready_s', new Whole(...Bounds::WAIT_S))->since(2)
+                ->told(fn (?int $seconds) => $seconds === null ? 'no time to start' : "takes {$seconds} s to start"),
+            Field::of('system', new Thing(self::system()))->since(2)
+                ->told(fn (?OperatingSystem $system) => 'runs '.($system?->words() ?? 'a system that nobody has named')),
+            Field::of('licence', Text::upTo(Bounds::NAME))->since(2)
+                ->noted(new Note('Licence', fn (EquipmentModel $model) => $model->isProgram())),
+            Field::of('edition', Text::upTo(Bounds::NOTE))->since(2)
+                ->noted(new Note('Edition', fn (EquipmentModel $model) => $model->isProgram())),
+            Field::of('names', new MapOf(Text::filled(Bounds::POINT_NAME)
+                ->saying('A name is a text of '.Bounds::POINT_NAME.' characters at most, and not empty.')))
+                ->since(2)->saying('Names of its points of somebody\'s own.'),
+            Field::of('follows', new MapOf(new Thing(self::following())))->since(2)->saying('Outputs that get what another gets.'),
+            Field::of('linked', ListOf::of(self::linkedRoutes(), self::MOST_LINKED))
+                ->since(2)->saying('Routes whose levels move together, keeping their offsets.'),
+            Field::of('effects', ListOf::of(new Thing(self::effect()), Bounds::EFFECTS))->since(2),
+            Field::of('scenes', ListOf::of(new Thing(self::scene()), Bounds::SCENES))->since(2),
+            Field::of('pictures', ListOf::of(new Thing(self::picture()), Bounds::SCENES))->since(2),
+            Field::of('always', Lists::ids())->since(2),
+        ]));
+    }
+
+    public static function effect(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Effect::class, 'effect', [
+            Field::of('id', new Id)->needed(),
+            Field::of('at', new Id)->needed(),
+            Field::of('kind', Choice::of(EffectKind::class))->needed(),
+            Field::of('name', Text::upTo(Bounds::POINT_NAME)),
+            Field::of('on', new Flag)->usual(true),
+            Field::of('delay_ms', new Time(
+                Bounds::EFFECT_MS[1],
+                'An effect holds its sound back by '.Bounds::EFFECT_MS[1].' ms at most.',
+            ), 'delay'),
+            Field::of('db', new Level(
+                Bounds::EFFECT_DB[0],
+                Bounds::EFFECT_DB[1],
+                'An effect changes the level by '.Bounds::EFFECT_DB[0].' to '.Bounds::EFFECT_DB[1].' dB.',
+            )),
+            Field::of('off_for', Lists::ids()),
+        ]));
+    }
+
+    public static function scene(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Scene::class, 'scene', [
+            Field::of('id', new Id)->needed(),
+            Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
+            Field::of('sources', Lists::ids()),
+            Field::of('pictures', Lists::ids()),
+        ]));
+    }
+
+    public static function picture(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Picture::class, 'picture', [
+            Field::of('id', new Id)->needed(),
+            Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
+            Field::of('delay_ms', new Time, 'delay'),
+            Field::of('sound', new Id),
+            Field::of('tied', new Flag, 'isTied')->usual(false),
+        ])->rule(fn (array $picture, Reading $in) => $picture['isTied'] && $picture['sound'] === null
+            ? $in->problem('What goes with the picture is its "sound".', 'tied') : null)
+            ->saying([
+                'if' => ['properties' => ['tied' => ['const' => true]], 'required' => ['tied']],
+                'then' => ['required' => ['sound']],
+            ]));
+    }
+
+    public static function following(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Following::class, '', [
+            Field::of('of', new Id)->needed(),
+            Field::of('with_fader', new Flag)->usual(false),
+            Field::of('except', Lists::ids()),
+        ]));
+    }
+
+    public static function link(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Link::class, 'link', [
+            Field::of('label', Text::filled(Bounds::NAME))->needed(),
+            Field::of('url', Text::filled(Bounds::URL)
+                ->like(Link::PATTERN, 'An address begins with http:// or https:// and has no spaces.'))->needed(),
+        ]));
+    }
+
+    public static function system(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(OperatingSystem::class, 'operating_system', [
+            Field::of('name', Text::filled(Bounds::NOTE))->needed(),
+            Field::of('version', self::version()),
+        ]));
+    }
+
+    /** A version of a system. */
+    public static function version(): Text
+    {
+        return Text::upTo(Bounds::NOTE)->like(SystemNeed::VERSION, 'A version is numbers with dots between them: 10.4.');
+    }
+
+    /** Keys of routes whose levels are linked. */
+    private static function linkedRoutes(): Custom
+    {
+        return new Custom(
+            fn (mixed $keys, Reading $in): ?array => is_array($keys) && count($keys) >= 2 && count($keys) <= self::MOST_LINKED
+                && array_filter($keys, is_string(...)) === $keys && count(array_unique($keys)) === count($keys)
+                ? array_values($keys) : $in->problem('This is a list of two routes or more, each once.'),
+            fn (array $keys): array => $keys,
+            fn (Definitions $definitions): array => [
+                'type' => 'array', 'minItems' => 2, 'maxItems' => self::MOST_LINKED, 'uniqueItems' => true, 'items' => ['type' => 'string'],
+            ],
+        );
+    }
+}
