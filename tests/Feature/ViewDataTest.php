@@ -153,7 +153,7 @@ it('keeps rows for new parts ready in the form of an own model, and what was sen
 
 it('shows recipes of the selected unit, else of the first, and programs beside the computers', function () {
     $recipes = new RecipesPage(($this->page)('recipes'));
-    expect($recipes->shown)->toBe($recipes->units[0])->and($recipes->isMatrix)->toBeFalse();
+    expect($recipes->shown?->unit)->toBe($recipes->units[0])->and($recipes->isMatrix)->toBeFalse();
     $mixer = new RecipesPage(($this->page)('recipes', ['select' => 'unit:mixer', 'as' => 'matrix']));
     expect($mixer->shown?->unit->id)->toBe('mixer')->and($mixer->isMatrix)->toBeTrue();
     $list = new Computers(($this->page)('computers'), CatalogueFiles::catalogue()->models);
