@@ -108,6 +108,9 @@ final class Bounds
     /** Current that a unit draws from a bus, or a socket gives. */
     public const MILLIAMPERES = [0, 20_000];
 
+    /** Watts that a unit takes from the wall. */
+    public const POWER_W = [0, 10_000];
+
     /** Decibels go from minus to plus this. */
     public const DB = 200;
 

@@ -83,6 +83,8 @@ final class Units
             Field::of('scenes', ListOf::of(new Thing(self::scene()), Bounds::SCENES))->since(2),
             Field::of('pictures', ListOf::of(new Thing(self::picture()), Bounds::SCENES))->since(2),
             Field::of('always', Lists::ids())->since(2),
+            Field::of('power_w', new Whole(...Bounds::POWER_W))->since(3)->called('watts from the wall:')
+                ->noted(new Note('Watts from the wall', fn (EquipmentModel $model) => ! $model->isProgram())),
         ]));
     }
 
