@@ -22,6 +22,9 @@ final readonly class Noted
     /** Characters that it takes; null where it is no text. */
     public ?int $most;
 
+    /** Whether it can be left open. */
+    public bool $isOptional;
+
     public bool $isNumber;
 
     public bool $isSwitch;
@@ -39,6 +42,7 @@ final readonly class Noted
         $this->label = $field->note->label ?? ucfirst($field->words());
         $this->value = is_bool($plain) ? ($plain ? '1' : '0') : (is_scalar($plain) ? (string) $plain : '');
         $this->most = $kind === ColumnKind::Text ? $schema['maxLength'] ?? null : null;
+        $this->isOptional = $field->usual === null;
         $this->isNumber = $kind === ColumnKind::Number || $kind === ColumnKind::Whole;
         $this->isSwitch = $kind === ColumnKind::Flag;
         $this->choices = match (true) {

@@ -60,6 +60,7 @@ final readonly class Unit
         public array $always = [],
         public array $pictures = [],
         public ?int $powerW = null,
+        public Ownership $ownership = Ownership::Own,
     ) {
     }
 

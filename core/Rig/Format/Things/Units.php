@@ -32,6 +32,7 @@ use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\OperatingSystem;
+use HiddenWire\Core\Rig\Ownership;
 use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Scene;
@@ -85,6 +86,8 @@ final class Units
             Field::of('always', Lists::ids())->since(2),
             Field::of('power_w', new Whole(...Bounds::POWER_W))->since(3)->called('watts from the wall:')
                 ->noted(new Note('Watts from the wall', fn (EquipmentModel $model) => ! $model->isProgram())),
+            Field::of('ownership', Choice::of(Ownership::class))->usual(Ownership::Own)->since(3)
+                ->told(fn (Ownership $is) => str_replace('-', ' ', $is->value))->noted(new Note('Whose it is')),
         ]));
     }
 
