@@ -28,6 +28,7 @@ final readonly class Unit
      * @param  list<Scene>  $scenes  of a broadcast program; the first is shown where nothing else is said
      * @param  list<string>  $always  points that sound in every scene
      * @param  list<Picture>  $pictures  of a broadcast program
+     * @param  string|null  $spareFor  id of the unit that it stands in for when that fails
      * @param  int|null  $powerW  watts that it takes from the wall at most
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
@@ -61,6 +62,7 @@ final readonly class Unit
         public array $pictures = [],
         public ?int $powerW = null,
         public Ownership $ownership = Ownership::Own,
+        public ?string $spareFor = null,
     ) {
     }
 

@@ -276,7 +276,8 @@ final class DrawnForms
         return ['unit' => $this->id($this->rig->units), 'name' => $this->newName(), 'firmware' => '1.'.mt_rand(0, 9), 'serial' => $this->prose(20),
             'notes' => $this->prose(), 'with_running' => $this->oneOf(['', '1']), 'needs' => $this->some(array_keys($this->rig->units), 2, 0),
             'at_login' => $this->oneOf(['0', '1']), 'price' => mt_rand(10, 900).' €', 'supplier' => $this->prose(20),
-            'links' => $this->oneOf(['', 'Manual https://example.test/manual']), 'ready_s' => (string) mt_rand(0, 90),
+            'links' => $this->oneOf(['', 'Manual https://example.test/manual']), 'power_w' => $this->oneOf(['', '12']),
+            'ownership' => $this->oneOf(['', 'own', 'hired']), 'spare_for' => $this->oneOf(['', ...array_keys($this->rig->units)]), 'ready_s' => (string) mt_rand(0, 90),
             'system' => $this->oneOf(['', 'Windows', 'Linux']), 'system_version' => $this->oneOf(['', '10.4', '11'])];
     }
 

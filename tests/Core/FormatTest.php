@@ -5,6 +5,7 @@ declare(strict_types=1);
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
+use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\History\RigDifference;
@@ -190,6 +191,14 @@ it('takes every field of a unit that people note there and back, tells it, and t
             ->and((new RigDifference($said, $rig))->lines()['Places and units'] ?? [])->toHaveCount(1);
     }
     expect($noted)->toBeGreaterThan(1);
+});
+
+it('lets go of a unit that is removed', function () {
+    $rig = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('box', 'line-booster')
+        ->with(fn (array $d) => array_replace_recursive($d, ['units' => [['spare_for' => 'box', 'needs' => ['box']]]]))->make();
+    expect($rig->units['mic']->spareFor)->toBe('box');
+    $left = (new RemoveUnit('box'))->applyTo($rig)->units;
+    expect(array_keys($left))->toBe(['mic'])->and([$left['mic']->spareFor, $left['mic']->needs])->toBe([null, []]);
 });
 
 it('refuses a reference to what is not there, or to itself', function () {

@@ -75,6 +75,7 @@ use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\MeasureKind;
+use HiddenWire\Core\Rig\Ownership;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\PlaceKind;
@@ -147,6 +148,8 @@ function someEdit(CoreRig $rig): ?RigEdit
         23 => $steps === [] ? null : new RemoveShowStep($steps[0]->id),
         24 => new AcceptFinding(new Acceptance(sprintf('%016x', mt_rand(0, 5)), 'It hums', 'Nobody minds')),
         25 => $unit === null ? null : new DescribeUnit($unit, ['price' => mt_rand(1, 99).' EUR', 'supplier' => 'A shop',
+            'powerW' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 900), 'ownership' => Ownership::cases()[mt_rand(0, 3)],
+            'spareFor' => mt_rand(0, 2) === 0 ? null : array_values(array_diff([...array_keys($rig->units), null], [$unit]))[mt_rand(0, count($rig->units) - 1)],
             'links' => mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))],
             'readyS' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 60)]),
         26 => $device === null ? null : new SetSystemLevel($device->computer, $device->device, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,

@@ -88,6 +88,8 @@ final class Units
                 ->noted(new Note('Watts from the wall', fn (EquipmentModel $model) => ! $model->isProgram())),
             Field::of('ownership', Choice::of(Ownership::class))->usual(Ownership::Own)->since(3)
                 ->told(fn (Ownership $is) => str_replace('-', ' ', $is->value))->noted(new Note('Whose it is')),
+            Field::of('spare_for', new Id('units'))->since(3)->noted(new Note('Stands in for'))
+                ->told(fn (?string $id, Rig $rig) => $id === null ? 'stands in for none' : "stands in for {$rig->units[$id]->name}"),
         ]));
     }
 
