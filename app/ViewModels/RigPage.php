@@ -217,6 +217,21 @@ final readonly class RigPage
         return $this->addresses->of($view ?? $this->view).($said === [] ? '' : '?'.Arr::query($said));
     }
 
+    /**
+     * What a form of a change is about, to know it again when the page is drawn anew: its fields, but not how a switch among them stands.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    public function formKey(array $fields): string
+    {
+        $about = [];
+        foreach ($fields as $name => $value) {
+            $about[] = in_array((string) $value, ['', '0', '1'], true) ? $name : "{$name}={$value}";
+        }
+
+        return implode('&', $about);
+    }
+
     /** Where changes are sent. */
     public function editUrl(): string
     {

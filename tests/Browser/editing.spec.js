@@ -119,6 +119,15 @@ test('after a change the keyboard is where the hand was, and what else is open, 
     await expect(said(page)).toHaveCount(0);
 });
 
+test('a switch keeps the keyboard, whichever it is', async ({ page }) => {
+    const rig = await openStarter(page, 'Guided evening');
+    await page.goto(`/rigs/${rig}/recipes?select=unit:desk`);
+    await page.getByRole('button', { name: /^Solo Host/ }).focus();
+    await page.keyboard.press('Enter');
+    await expect(said(page)).toContainText('soloed');
+    await expect(page.getByRole('button', { name: /^Solo off Host/ })).toBeFocused();
+});
+
 test('a wish made in another situation holds there, keys without Ctrl can be turned off, and Ctrl+Z undoes', async ({ page }) => {
     const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes?situation=pause&pair=voice:me`);

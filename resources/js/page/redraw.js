@@ -1,6 +1,5 @@
 // Puts another state of the page in place of this one. Morphing leaves whatever is alike where it is, so that focus, scroll, open dialogs,
 // what is half typed, and lists that nobody has touched stay as they are.
-const SAME_AS_BEFORE = ['revision', 'at_revision', '_token', 'mute', 'mono', 'auto_mute', 'on', 'back', 'want'];
 
 // How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
 const state = { drawings: 0, sending: 0 };
@@ -19,18 +18,15 @@ const keepToken = (next) => {
 
 const ROWS = 'li, tr, article, [data-row]';
 
-// What tells an element apart from its neighbours: an id, a key, for a form what it is about, for a row of a list its first form. A row
+// What tells an element apart from its neighbours: an id; a key, which the server says; for a row of a list the key of its first form. A row
 // that moves takes along what is typed in it.
 const keyOf = (element) => {
     if (element.id) return `#${element.id}`;
     if (element.dataset?.key) return element.dataset.key;
-    if (element.matches?.(ROWS)) {
-        const form = element.querySelector(ROWS) ? null : element.querySelector('form[data-send]');
-        return form && `row ${keyOf(form)}`;
-    }
-    if (!element.matches?.('form[data-send]')) return null;
-    const about = [...element.querySelectorAll('input[type=hidden]')].filter(({ name }) => !SAME_AS_BEFORE.includes(name));
-    return `${element.getAttribute('action')} ${about.map(({ name, value }) => `${name}=${value}`).join('&')}`;
+    if (element.matches?.('form[data-send]')) return element.getAttribute('action');
+    if (!element.matches?.(ROWS) || element.querySelector(ROWS)) return null;
+    const form = element.querySelector('form[data-send]');
+    return form && `row ${keyOf(form)}`;
 };
 
 const keepOpen = (from, to) => {
