@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\History;
 
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Rig;
 
 /**
@@ -13,6 +16,9 @@ use HiddenWire\Core\Rig\Rig;
  */
 final class Elements
 {
+    /** Lists whose things are taken apart further. */
+    private const APART = ['units', 'situations'];
+
     /** @return array<string, string> each element's content by its name, such as `cables/w-07` or `units/mixer/points/ch-1` */
     public static function of(Rig $rig): array
     {
@@ -38,28 +44,13 @@ final class Elements
             unset($situation['changes']);
             $elements["situations/{$situation['id']}"] = $situation;
         }
-        $names = [
-            'places' => ['id'],
-            'cables' => ['id'],
-            'sources' => ['id'],
-            'listeners' => ['id'],
-            'devices' => ['computer', 'device'],
-            'picks' => ['at'],
-            'air' => ['from', 'to'],
-            'wishes' => ['source', 'listener', 'situations'],
-            'reasons' => ['about'],
-            'facts' => ['about', 'with'],
-            'measures' => ['about', 'kind'],
-            'steps' => ['id'],
-            'accepted' => ['evidence'],
-            'balances' => ['listener', 'like'],
-        ];
-        foreach ($names as $collection => $keys) {
-            foreach ($data[$collection] ?? [] as $thing) {
-                $elements["{$collection}/".implode(
-                    ' ',
-                    array_map(fn (string $key) => implode(',', (array) ($thing[$key] ?? '')), $keys),
-                )] = $thing;
+        foreach (Rigs::rig()->allFields() as $field) {
+            $item = $field->type instanceof ListOf ? $field->type->item : null;
+            if (! $item instanceof Thing || in_array($field->key, self::APART, true)) {
+                continue;
+            }
+            foreach ($data[$field->key] ?? [] as $thing) {
+                $elements["{$field->key}/{$item->shape->identityOf($thing)}"] = $thing;
             }
         }
 

@@ -19,6 +19,9 @@ final class Shape
     /** @var array<string, mixed>|\Closure(Definitions): array<string, mixed> more for the schema */
     private array|\Closure $says = [];
 
+    /** @var list<string> keys by which one thing of a list is told from another */
+    private array $identity = ['id'];
+
     /** @var array<int, Plan> by version */
     private array $plans = [];
 
@@ -79,6 +82,25 @@ final class Shape
         $with->says = $says;
 
         return $with;
+    }
+
+    /** Things of this kind in one list are told apart by these keys. */
+    public function knownBy(string ...$keys): self
+    {
+        $with = clone $this;
+        $with->identity = array_values($keys);
+
+        return $with;
+    }
+
+    /**
+     * What tells a thing from others of its list.
+     *
+     * @param  array<string, mixed>  $data  an object of a document
+     */
+    public function identityOf(array $data): string
+    {
+        return implode(' ', array_map(fn (string $key) => implode(',', (array) ($data[$key] ?? '')), $this->identity));
     }
 
     /** @return list<Field> those in objects of their own too */

@@ -50,14 +50,14 @@ final class Computers
                 ]),
                 count(Processing::cases()),
             )->once())->since(2),
-        ]));
+        ])->knownBy('computer', 'device'));
     }
 
     public static function pick(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Pick::class, 'pick', [
             Field::of('at', Path::toPoint())->needed(), ...self::choice(),
-        ])->rule(self::isOne(...))->saying(['not' => ['required' => ['device', 'default']]]));
+        ])->knownBy('at')->rule(self::isOne(...))->saying(['not' => ['required' => ['device', 'default']]]));
     }
 
     /** What stands in a situation's change of a pick: all but what it is a pick of, which the change says. */

@@ -72,7 +72,7 @@ final class Sounds
             Field::of('situations', Lists::ids('situations')),
             Field::of('treatment', Choice::of(Treatment::class))->since(2),
             Field::of('side', Choice::of(Side::class))->since(2),
-        ]));
+        ])->knownBy('source', 'listener', 'situations'));
     }
 
     public static function balance(): Shape
@@ -81,7 +81,7 @@ final class Sounds
             Field::of('listener', new Id('listeners'))->needed(),
             Field::of('like', new Id('listeners'))->needed(),
             Field::of('within_db', new Number(...Bounds::WITHIN_DB))->needed(),
-        ]));
+        ])->knownBy('listener', 'like'));
     }
 
     public static function origin(): Shape

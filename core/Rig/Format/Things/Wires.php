@@ -53,7 +53,7 @@ final class Wires
             Field::of('to', Path::toPoint())->needed(),
             Field::of('db', new Level)->needed(),
             Field::of('delay_ms', new Time, 'delay'),
-        ]));
+        ])->knownBy('from', 'to'));
     }
 
     /** A lane at the from end and the one at the to end that it is joined with. */

@@ -39,7 +39,7 @@ final class Writings
             Field::of('about', new ElementPath)->needed(),
             Field::of('why', Text::upTo(Bounds::WHY)),
             Field::of('leave_alone', new Flag)->usual(false),
-        ])->rule(fn (array $reason, Reading $in) => trim($reason['why']) === '' && ! $reason['leaveAlone']
+        ])->knownBy('about')->rule(fn (array $reason, Reading $in) => trim($reason['why']) === '' && ! $reason['leaveAlone']
             ? $in->problem('A reason says why, or "leave_alone", or both.', 'why') : null)
             ->saying(['anyOf' => [
                 ['required' => ['why'], 'properties' => ['why' => ['pattern' => '\S']]],
@@ -65,7 +65,7 @@ final class Writings
                 ->like('^[0-9a-f]{'.self::EVIDENCE.'}$', 'This has to be '.self::EVIDENCE.' hexadecimal digits.'))->needed(),
             Field::of('says', Text::filled(Bounds::WHY))->needed(),
             Field::of('why', Text::filled(Bounds::WHY))->needed(),
-        ]));
+        ])->knownBy('evidence'));
     }
 
     public static function fact(): Shape
@@ -80,7 +80,7 @@ final class Writings
             Field::of('firmware', Text::upTo(Bounds::SHORT_NAME)),
             Field::of('proof', Text::upTo(Bounds::WHY)),
             Field::of('minutes', new Whole(...Bounds::MINUTES)),
-        ]));
+        ])->knownBy('about', 'with'));
     }
 
     public static function measure(): Shape
@@ -98,7 +98,7 @@ final class Writings
                 fn (Definitions $definitions): array => ['type' => 'number'],
                 what: 'a number',
             ))->needed(),
-        ])->saying(['allOf' => array_map(fn (MeasureKind $kind) => [
+        ])->knownBy('about', 'kind')->saying(['allOf' => array_map(fn (MeasureKind $kind) => [
             'if' => ['properties' => ['kind' => ['const' => $kind->value]]],
             'then' => ['properties' => ['value' => ['minimum' => $kind->range()[0], 'maximum' => $kind->range()[1]]]],
         ], MeasureKind::cases())]));
