@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BookController;
+use App\Http\Controllers\CableImportController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FindController;
+use App\Http\Controllers\HearingController;
 use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\OutboxController;
@@ -16,6 +18,7 @@ use App\Http\Controllers\OwnModelController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PictureController;
 use App\Http\Controllers\RigController;
+use App\Http\Controllers\RigViewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareController;
 use App\Http\Controllers\WiringController;
@@ -88,18 +91,16 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
                 Route::delete('/', 'destroy')->name('destroy');
-                $views = ['wishes', 'stock', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'dependence',
-                    'situations', 'doubts', 'cables'];
-                foreach ($views as $view) {
-                    Route::get("/{$view}", $view)->name($view);
-                }
+                Route::post('/recover', 'recover')->name('recover');
             });
-            Route::get('/import-cables', [RigController::class, 'importCables'])->name('import-cables');
-            Route::post('/import-cables', [RigController::class, 'importCables'])->middleware('throttle:import')
+            foreach (RigViewController::STEPS as $step) {
+                Route::get("/{$step->value}", RigViewController::class)->defaults('step', $step->value)->name($step->value);
+            }
+            Route::get('/import-cables', CableImportController::class)->name('import-cables');
+            Route::post('/import-cables', CableImportController::class)->middleware('throttle:import')
                 ->name('import-cables.read');
-            Route::post('/recover', [RigController::class, 'recover'])->name('recover');
-            Route::get('/causes', [RigController::class, 'causes'])->name('causes');
-            Route::post('/hear-on', [RigController::class, 'hearOn'])->middleware('throttle:hear-on')->name('hear-on');
+            Route::get('/causes', [HearingController::class, 'causes'])->name('causes');
+            Route::post('/hear-on', [HearingController::class, 'hearOn'])->middleware('throttle:hear-on')->name('hear-on');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/book', [BookController::class, 'show'])->name('book');

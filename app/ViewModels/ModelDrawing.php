@@ -67,8 +67,7 @@ final readonly class ModelDrawing
 
     private function asBox(EquipmentModel $model): EquipmentModel
     {
-        return ! $model->isProgram() ? $model : new EquipmentModel($model->id, $model->name, Family::Mixer, $model->summary, $model->supply,
-            $model->sockets, $model->points, $model->routes, $model->limits, $model->autoMutes);
+        return ! $model->isProgram() ? $model : $model->with(family: Family::Mixer);
     }
 
     /** @return array{list<MapPort>, list<MapPort>} */

@@ -169,16 +169,22 @@ final readonly class Rig
     public function parts(): RigParts
     {
         return new RigParts(
-            $this->name,
-            $this->summary,
-            array_values($this->places),
-            $this->models,
-            array_values($this->units),
-            array_values($this->cables),
-            $this->devices, array_values($this->picks), $this->air, array_values($this->sources), array_values($this->listeners),
-            $this->wishes, array_values($this->situations), array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
-            $this->papers->with(isLoose: true),
-            $this->balances,
+            name: $this->name,
+            summary: $this->summary,
+            places: array_values($this->places),
+            models: $this->models,
+            units: array_values($this->units),
+            cables: array_values($this->cables),
+            devices: $this->devices,
+            picks: array_values($this->picks),
+            air: $this->air,
+            sources: array_values($this->sources),
+            listeners: array_values($this->listeners),
+            wishes: $this->wishes,
+            situations: array_values($this->situations),
+            tolerated: array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
+            papers: $this->papers->with(isLoose: true),
+            balances: $this->balances,
         );
     }
 

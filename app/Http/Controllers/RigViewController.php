@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\CatalogueFiles;
+use App\ViewModels\CableTable;
+use App\ViewModels\ChecksPage;
+use App\ViewModels\Computers;
+use App\ViewModels\DependencePage;
+use App\ViewModels\Doubts;
+use App\ViewModels\LevelsPage;
+use App\ViewModels\NamesPage;
+use App\ViewModels\RecipesPage;
+use App\ViewModels\ReturnsPage;
+use App\ViewModels\RigPage;
+use App\ViewModels\SituationCard;
+use App\ViewModels\Step;
+use App\ViewModels\Stock;
+use App\ViewModels\TracksPage;
+use App\ViewModels\WishesPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** The views of a rig that show its page and one thing more. */
+final class RigViewController
+{
+    /** Those that have an address here. */
+    public const STEPS = [
+        Step::Wishes, Step::Stock, Step::Computers, Step::Recipes, Step::Names, Step::Tracks, Step::Levels, Step::Checks, Step::Returns,
+        Step::Dependence, Step::Situations, Step::Doubts, Step::Cables,
+    ];
+
+    public function __invoke(Request $request, Rig $rig, string $step): View
+    {
+        Gate::authorize('view', $rig);
+        $page = new RigPage($rig, $step, $request);
+        /** @var view-string $view */
+        $view = "rigs.{$step}";
+
+        return view($view, ['page' => $page, ...$this->more(Step::from($step), $page, $request->user() ?? abort(401))]);
+    }
+
+    /** @return array<string, mixed> what the view shows beside the page */
+    private function more(Step $step, RigPage $page, User $user): array
+    {
+        return match ($step) {
+            Step::Wishes => ['table' => new WishesPage($page)],
+            Step::Stock => ['stock' => new Stock($page, CatalogueFiles::with($user))],
+            Step::Computers => ['list' => new Computers($page, CatalogueFiles::with($user))],
+            Step::Recipes => ['recipes' => new RecipesPage($page)],
+            Step::Names => ['names' => new NamesPage($page)],
+            Step::Tracks => ['tracks' => new TracksPage($page)],
+            Step::Levels => ['levels' => new LevelsPage($page)],
+            Step::Checks => ['checks' => new ChecksPage($page)],
+            Step::Returns => ['returns' => new ReturnsPage($page)],
+            Step::Dependence => ['depends' => new DependencePage($page)],
+            Step::Situations => ['cards' => SituationCard::all($page)],
+            Step::Doubts => ['doubts' => new Doubts($page)],
+            Step::Cables => ['table' => new CableTable($page->rig)],
+            default => abort(404),
+        };
+    }
+}
