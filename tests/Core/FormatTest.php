@@ -41,7 +41,7 @@ use HiddenWire\Core\Rig\Unit;
 use Tests\Support\Draft;
 
 /** A shelf, as a document could describe one. */
-final readonly class Shelf
+final readonly class ShelfThing
 {
     /** @param  list<string>  $holds */
     public function __construct(
@@ -55,9 +55,9 @@ final readonly class Shelf
     }
 }
 
-function shelf(): Shape
+function shelfShape(): Shape
 {
-    return Shape::of(Shelf::class, 'shelf', [
+    return Shape::of(ShelfThing::class, 'shelf', [
         Field::of('id', new Id)->needed(),
         Field::of('boards', new Whole(1, 9))->usual(3),
         Field::of('leans_on', new Id('shelves')),
@@ -115,15 +115,15 @@ it('reads and writes every type, and says what is wrong', function (Type $type, 
 ]);
 
 it('reads an object by its shape, with what is usual where it says nothing, and writes no more than is needed', function () {
-    [$shelf, $problems] = readAs(shelf(), (object) ['id' => 'low']);
-    expect($problems)->toBe([])->and($shelf)->toEqual(new Shelf('low'))->and(shelf()->write($shelf))->toBe(['id' => 'low']);
+    [$shelf, $problems] = readAs(shelfShape(), (object) ['id' => 'low']);
+    expect($problems)->toBe([])->and($shelf)->toEqual(new ShelfThing('low'))->and(shelfShape()->write($shelf))->toBe(['id' => 'low']);
     $said = ['id' => 'tall', 'boards' => 6, 'leans_on' => 'low', 'holds' => ['jar'], 'open' => false, 'colour' => 'green'];
-    [$shelf] = readAs(shelf(), (object) $said);
-    expect($shelf)->toEqual(new Shelf('tall', 6, 'low', ['jar'], false, 'green'))->and(shelf()->write($shelf))->toBe($said);
+    [$shelf] = readAs(shelfShape(), (object) $said);
+    expect($shelf)->toEqual(new ShelfThing('tall', 6, 'low', ['jar'], false, 'green'))->and(shelfShape()->write($shelf))->toBe($said);
 });
 
 it('says everything that is wrong with an object at once, and where', function () {
-    [$read, $problems] = readAs(shelf(), (object) ['boards' => 0, 'holds' => ['jar', 'Jar', 'jar'], 'legs' => 4]);
+    [$read, $problems] = readAs(shelfShape(), (object) ['boards' => 0, 'holds' => ['jar', 'Jar', 'jar'], 'legs' => 4]);
     expect($read)->toBeNull()->and($problems)->toBe([
         '/here/id' => 'This is missing: an id.',
         '/here/boards' => 'This has to be a whole number from 1 to 9.',
@@ -132,38 +132,38 @@ it('says everything that is wrong with an object at once, and where', function (
         '/here/legs' => 'There is no such key here. Known: id, boards, leans_on, holds, open, colour.',
     ]);
     // Rules look at what is sound in itself.
-    expect(readAs(shelf(), (object) ['id' => 'tall', 'boards' => 6])[1])->toBe(['/here/leans_on' => 'A tall one leans on another.'])
-        ->and(readAs(shelf(), [])[1])->toBe(['/here' => 'This has to be an object, {…}.']);
+    expect(readAs(shelfShape(), (object) ['id' => 'tall', 'boards' => 6])[1])->toBe(['/here/leans_on' => 'A tall one leans on another.'])
+        ->and(readAs(shelfShape(), [])[1])->toBe(['/here' => 'This has to be an object, {…}.']);
 });
 
 it('has a field from its version on', function () {
-    expect(readAs(shelf(), (object) ['id' => 'low', 'colour' => 'blue'], 2)[1])
+    expect(readAs(shelfShape(), (object) ['id' => 'low', 'colour' => 'blue'], 2)[1])
         ->toBe(['/here/colour' => 'There is no such key here. Known: id, boards, leans_on, holds, open.'])
-        ->and(readAs(shelf(), (object) ['id' => 'low'], 2)[0])->toEqual(new Shelf('low'));
+        ->and(readAs(shelfShape(), (object) ['id' => 'low'], 2)[0])->toEqual(new ShelfThing('low'));
 });
 
 it('points to a key with a slash as the standard has it', function () {
-    [, $problems] = readAs(new MapOf(new Thing(shelf())), (object) ['a/b~c' => (object) ['id' => 1]]);
+    [, $problems] = readAs(new MapOf(new Thing(shelfShape())), (object) ['a/b~c' => (object) ['id' => 1]]);
     expect(array_keys($problems))->toBe(['/here/a~1b~0c/id']);
 });
 
 it('tells what is otherwise, field by field', function () {
     $rig = Draft::rig()->make();
-    expect(Difference::between(shelf(), new Shelf('a'), new Shelf('a', 4, 'b', ['jar'], false, 'red'), $rig))->toBe([
+    expect(Difference::between(shelfShape(), new ShelfThing('a'), new ShelfThing('a', 4, 'b', ['jar'], false, 'red'), $rig))->toBe([
         'boards' => 'boards 4', 'leansOn' => 'leans on b', 'holds' => 'other holds', 'isOpen' => 'is shut', 'colour' => 'paint red',
-    ])->and(Difference::between(shelf(), new Shelf('a', colour: 'red'), new Shelf('a'), $rig))->toBe(['colour' => 'no paint'])
-        ->and(Difference::between(shelf(), new Shelf('a'), new Shelf('a', 4), $rig, ['boards']))->toBe([]);
+    ])->and(Difference::between(shelfShape(), new ShelfThing('a', colour: 'red'), new ShelfThing('a'), $rig))->toBe(['colour' => 'no paint'])
+        ->and(Difference::between(shelfShape(), new ShelfThing('a'), new ShelfThing('a', 4), $rig, ['boards']))->toBe([]);
 });
 
 it('knows what a thing refers to, and what it says once that is gone', function () {
-    $shelf = new Shelf('a', 4, 'b', ['jar', 'cup']);
-    expect(References::of(shelf(), $shelf))->toBe([
+    $shelf = new ShelfThing('a', 4, 'b', ['jar', 'cup']);
+    expect(References::of(shelfShape(), $shelf))->toBe([
         ['pointer' => '/leans_on', 'list' => 'shelves', 'id' => 'b'],
         ['pointer' => '/holds/0', 'list' => 'things', 'id' => 'jar'],
         ['pointer' => '/holds/1', 'list' => 'things', 'id' => 'cup'],
-    ])->and(References::without(shelf(), $shelf, 'shelves', 'b'))->toBe(['leansOn' => null])
-        ->and(References::without(shelf(), $shelf, 'things', 'jar'))->toBe(['holds' => ['cup']])
-        ->and(References::without(shelf(), $shelf, 'things', 'b'))->toBe([]);
+    ])->and(References::without(shelfShape(), $shelf, 'shelves', 'b'))->toBe(['leansOn' => null])
+        ->and(References::without(shelfShape(), $shelf, 'things', 'jar'))->toBe(['holds' => ['cup']])
+        ->and(References::without(shelfShape(), $shelf, 'things', 'b'))->toBe([]);
 });
 
 it('takes every field of a unit that people note there and back, tells it, and takes it for a part of the unit', function () {

@@ -8,7 +8,8 @@ use HiddenWire\Core\Rig\Format\Things\Rigs;
 
 /**
  * The published schema of a rig document (JSON Schema 2020-12), for others' validators. What a schema can't say is left out: that
- * references lead somewhere, and how many decimals a number has (`multipleOf` of a fraction refuses lawful values where numbers are binary).
+ * references lead somewhere, and how many decimals a number has (`multipleOf` of a fraction refuses lawful values where numbers are
+ * binary).
  */
 final class Schema
 {

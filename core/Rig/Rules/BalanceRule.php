@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig\Rules;
+
+/** A balance is that of two listeners, said once. */
+final class BalanceRule implements Rule
+{
+    public function check(Fit $in): void
+    {
+        $seen = [];
+        foreach ($in->parts->balances as $b => $balance) {
+            foreach (['listener' => $balance->listener, 'like' => $balance->like] as $key => $id) {
+                $in->known('listeners', $id, "/balances/{$b}/{$key}", 'listener');
+            }
+            if ($balance->listener === $balance->like) {
+                $in->problem("/balances/{$b}/like", 'A balance is that of another listener.');
+            }
+            if (isset($seen[$balance->key()])) {
+                $in->problem("/balances/{$b}", "/balances/{$seen[$balance->key()]} says this already.");
+            }
+            $seen[$balance->key()] = $b;
+        }
+    }
+}
