@@ -18,7 +18,12 @@ use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Format\Difference;
+use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Things\Situations;
+use HiddenWire\Core\Rig\Format\Things\Sounds;
 use HiddenWire\Core\Rig\Format\Things\Units;
+use HiddenWire\Core\Rig\Format\Things\Wires;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Origin;
@@ -41,6 +46,17 @@ final readonly class RigDifference
     private const TOLD_OF_UNITS = [
         'id', 'name', 'place', 'model', 'firmware', 'serial', 'notes', 'price', 'supplier', 'system', 'names', 'follows', 'effects',
         'scenes', 'pictures', 'always', 'linked', 'links', 'readyS', 'start', 'needs', 'atLogin', 'points', 'routes', 'values',
+    ];
+
+    private const TOLD_OF_CABLES = ['id', 'label', 'from', 'to'];
+
+    /** What is said of a cable in one breath. */
+    private const IN_A_CABLE = ['type', 'lengthM', 'colour', 'owned', 'price', 'supplier'];
+
+    private const TOLD_OF_SOUNDS = ['id', 'name', 'origins', 'at', 'loudness', 'isMeasured'];
+
+    private const TOLD_OF_SITUATIONS = [
+        'id', 'name', 'changes', 'absent', 'pulled', 'plugged', 'effects', 'scenes', 'defaults', 'levels', 'settings',
     ];
 
     public function __construct(public Rig $before, public Rig $after)
@@ -106,6 +122,9 @@ final readonly class RigDifference
             } elseif ($was[$id]->name !== $thing->name) {
                 $lines[] = "{$was[$id]->name} renamed to {$thing->name}";
             }
+            if (isset($was[$id]) && $thing instanceof Place) {
+                array_push($lines, ...$this->more(Rigs::place(), $was[$id], $thing, ['id', 'name']));
+            }
         }
 
         return $lines;
@@ -130,9 +149,7 @@ final readonly class RigDifference
             $lines[] = $was->system == $unit->system
                 ? null
                 : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
-            foreach (Difference::between(Units::unit(), $was, $unit, $this->after, self::TOLD_OF_UNITS) as $words) {
-                $lines[] = "{$unit->name}: {$words}";
-            }
+            array_push($lines, ...$this->more(Units::unit(), $was, $unit, self::TOLD_OF_UNITS));
             foreach (array_keys($unit->names + $was->names) as $point) {
                 $name = $unit->names[$point] ?? '';
                 $isHere = isset($this->after->modelOf($unit)->points[$point]);
@@ -262,10 +279,10 @@ final readonly class RigDifference
                     : "{$cable->label} moved from {$this->socket($this->before, $old)} to {$this->socket($this->after, $new)}";
             }
             $lines[] = $was->label === $cable->label ? null : "{$was->label} is labelled {$cable->label}";
-            $about = fn (Cable $one): array => [
-                $one->type, $one->lengthM, $one->colour, $one->owned, $one->lanes, $one->price, $one->supplier,
-            ];
-            $lines[] = $about($was) === $about($cable)
+            $other = Difference::between(Wires::cable(), $was, $cable, $this->after, self::TOLD_OF_CABLES);
+            $lines[] = array_diff_key($other, array_flip(self::IN_A_CABLE)) === [] ? null
+                : "{$cable->label}: ".implode(', ', array_diff_key($other, array_flip(self::IN_A_CABLE)));
+            $lines[] = array_intersect_key($other, array_flip(self::IN_A_CABLE)) === []
                 ? null
                 : "{$cable->label} is a ".implode(
                     ', ',
@@ -432,6 +449,7 @@ final readonly class RigDifference
             foreach (array_diff_key($was, $is) as $words) {
                 $lines[] = "{$situation->name}: no longer {$words}";
             }
+            array_push($lines, ...$this->more(Situations::situation(), $this->before->situations[$id], $situation, self::TOLD_OF_SITUATIONS));
         }
 
         return array_values(array_filter($lines));
@@ -497,10 +515,12 @@ final readonly class RigDifference
             $lines[] = $is === $origins($this->before, $was) ? null : "{$source->name} begins at {$is}";
             $lines[] = $source->loudnessWords() === $was->loudnessWords() ? null
                 : "{$source->name}: ".($source->loudnessWords() ?: 'how loud it begins is not known any more');
+            array_push($lines, ...$this->more(Sounds::source(), $was, $source, self::TOLD_OF_SOUNDS));
         }
         foreach (array_intersect_key($this->after->listeners, $this->before->listeners) as $id => $listener) {
             $is = $ears($this->after, $listener);
             $lines[] = $is === $ears($this->before, $this->before->listeners[$id]) ? null : "{$listener->name} listens at {$is}";
+            array_push($lines, ...$this->more(Sounds::listener(), $this->before->listeners[$id], $listener, self::TOLD_OF_SOUNDS));
         }
         [$was, $is] = [$this->air($this->before), $this->air($this->after)];
         foreach ($is as $path => $words) {
@@ -555,6 +575,20 @@ final readonly class RigDifference
             ...array_values(array_filter($is, fn (string $words, string $key) => ($was[$key] ?? null) !== $words, ARRAY_FILTER_USE_BOTH)),
             ...array_values(array_map(fn (string $words) => "removed: {$words}", array_diff_key($was, $is))),
         ];
+    }
+
+    /**
+     * What has no words of its own here, as the description of the format tells it.
+     *
+     * @param  list<string>  $told  properties that have
+     * @return list<string>
+     */
+    private function more(Shape $shape, Source|Listener|Situation|Place|Unit $was, Source|Listener|Situation|Place|Unit $is, array $told): array
+    {
+        return array_values(array_map(
+            fn (string $words) => "{$is->name}: {$words}",
+            Difference::between($shape, $was, $is, $this->after, $told),
+        ));
     }
 
     /** @param  array<array-key, string>  $things */

@@ -34,9 +34,11 @@ use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Unit;
 use Tests\Support\Draft;
 
@@ -215,4 +217,22 @@ it('refuses a reference to what is not there, or to itself', function () {
     };
     expect($problem($needs('ghost')))->toBe('/units/0/needs/0: There is no unit "ghost".')
         ->and($problem($needs('mic')))->toBe('/units/0/needs/0: This is the unit itself: name another.');
+});
+
+it('tells every field of a thing that comes or goes, whichever it is', function () {
+    // One thing of each list, with a field that has no words of its own in a difference.
+    $rig = Draft::rig()->place('hall')->unit('mic', 'dynamic-microphone')->unit('desk-8', 'eight-input-desk')
+        ->cable('xlr', 'mic/out', 'desk-8/mic-1')->source('v', 'mic/capsule')->make();
+    $parts = $rig->parts();
+    $changed = fn (string $list, array $says): array => (new RigDifference($rig, new Rig($parts->with(...[$list => array_map(
+        fn (object $one) => $one->id === array_key_first($rig->{$list}) ? new ($one::class)(...[...get_object_vars($one), ...$says]) : $one,
+        array_values($rig->{$list}),
+    )]))))->lines();
+    expect($changed('cables', ['lanes' => [['out', 'in']]]))->toBe(['Cables' => ['W-1: its lanes are paired by hand']])
+        ->and($changed('places', ['kind' => PlaceKind::Remote]))->toBe(['Places and units' => [
+            "{$rig->places[array_key_first($rig->places)]->name}: a place of kind remote",
+        ]])
+        ->and($changed('sources', ['kind' => SourceKind::Alerts]))->toBe(['Sounds, listeners and wishes' => [
+            "{$rig->sources['v']->name}: a sound of kind alerts",
+        ]]);
 });

@@ -75,7 +75,7 @@ final class Rigs
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Place::class, 'place', [
             Field::of('id', new Id)->needed(),
-            Field::of('kind', Choice::of(PlaceKind::class))->needed(),
+            Field::of('kind', Choice::of(PlaceKind::class))->needed()->called('a place of kind'),
             Field::of('name', Text::filled(Bounds::NAME))->needed(),
         ]));
     }

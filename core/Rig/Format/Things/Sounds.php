@@ -41,7 +41,7 @@ final class Sounds
         return Shapes::once(__METHOD__, fn () => Shape::of(Source::class, 'source', [
             Field::of('id', new Id)->needed(),
             Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
-            Field::of('kind', Choice::of(SourceKind::class))->needed(),
+            Field::of('kind', Choice::of(SourceKind::class))->needed()->called('a sound of kind'),
             Field::of('origins', ListOf::of(new Thing(self::origin())))->written(),
             Field::of('loudness_db', new Level, 'loudness')->since(2),
             Field::of('measured', new Flag, 'isMeasured')->usual(false)->since(2),
@@ -56,7 +56,7 @@ final class Sounds
         return Shapes::once(__METHOD__, fn () => Shape::of(Listener::class, 'listener', [
             Field::of('id', new Id)->needed(),
             Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
-            Field::of('kind', Choice::of(ListenerKind::class))->needed(),
+            Field::of('kind', Choice::of(ListenerKind::class))->needed()->called('hears by'),
             Field::of('at', ListOf::of(Path::toPoint(), self::MOST_EARS))->written(),
         ]));
     }

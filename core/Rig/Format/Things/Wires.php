@@ -40,7 +40,8 @@ final class Wires
             Field::of('length_m', new Number(...Bounds::LENGTH_M)),
             Field::of('colour', Text::upTo(Bounds::COLOUR)),
             Field::of('owned', new Flag)->usual(true),
-            Field::of('lanes', ListOf::of(self::pair(), self::MOST_LANES))->usual(null),
+            Field::of('lanes', ListOf::of(self::pair(), self::MOST_LANES))->usual(null)
+                ->told(fn (?array $pairs) => $pairs === null ? 'its lanes are paired by order' : 'its lanes are paired by hand'),
             Field::of('price', Text::upTo(Bounds::PRICE))->since(2),
             Field::of('supplier', Text::upTo(Bounds::SUPPLIER))->since(2),
         ]));
