@@ -12,6 +12,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Rig\Unit;
 
 /** Sets a route: for good, or as what a situation changes. */
 final readonly class SetRoute implements RigEdit
@@ -22,18 +23,36 @@ final readonly class SetRoute implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
+        // What is linked moves in the same step: one rig, however many levels.
+        $changes = [];
         foreach ($this->along($rig) as $key => $db) {
-            $rig = (new self(new RouteRef($this->at->unit, $key), new RouteSettings(db: $db), $this->situation))->alone($rig);
+            $changes[] = new Change(new RouteRef($this->at->unit, $key), new RouteSettings(db: $db));
+        }
+        $changes[] = new Change($this->at, $this->set);
+        if ($this->situation !== null) {
+            return Settings::ofSituation($rig, $this->situation, ...$changes);
         }
 
-        return $this->alone($rig);
+        return Settings::ofUnit($rig, $this->at->unit, function (Unit $unit) use ($rig, $changes): Unit {
+            $routes = $unit->routes;
+            foreach (array_slice($changes, 0, -1) as $one) {
+                $routes = self::levelled($routes, $one);
+            }
+
+            return $unit->with(routes: $this->switched($rig, $routes));
+        });
     }
 
-    private function alone(Rig $rig): Rig
+    /**
+     * @param  array<string, RouteSettings>  $routes
+     * @return array<string, RouteSettings> with a level on top of what is set there
+     */
+    private static function levelled(array $routes, Change $change): array
     {
-        return $this->situation === null
-            ? Settings::ofUnit($rig, $this->at->unit, fn ($unit) => $unit->with(routes: $this->switched($rig, $unit->routes)))
-            : Settings::ofSituation($rig, $this->situation, new Change($this->at, $this->set));
+        assert($change->at instanceof RouteRef && $change->set instanceof RouteSettings);
+        $routes[$change->at->key] = ($routes[$change->at->key] ?? new RouteSettings)->under($change->set);
+
+        return $routes;
     }
 
     /** @return array<string, Decibels> where the levels go that are linked with this one, by route key */

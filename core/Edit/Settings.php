@@ -22,36 +22,45 @@ final class Settings
         return new Rig($rig->parts()->changing('units', $unit, $change(...)));
     }
 
-    /** Puts a change into a situation, on top of what it changes there already. */
-    public static function ofSituation(Rig $rig, string $situation, Change $change): Rig
+    /** Puts changes into a situation, one after the other, on top of what it changes there already. */
+    public static function ofSituation(Rig $rig, string $situation, Change ...$changes): Rig
     {
-        return new Rig($rig->parts()
-            ->with(situations: array_values(array_map(function (Situation $one) use ($rig, $situation, $change): Situation {
-                if ($one->id !== $situation) {
-                    return $one;
-                }
-                $changes = [];
-                $isSet = false;
-                foreach ($one->changes as $kept) {
-                    $isSame = (string) $kept->at === (string) $change->at
-                    && ($kept->set instanceof Pick) === ($change->set instanceof Pick);
-                    if ($isSame) {
-                        $kept = new Change($change->at, match (true) {
-                            $kept->set instanceof PointSettings && $change->set instanceof PointSettings => $kept->set->under($change->set),
-                            $kept->set instanceof RouteSettings && $change->set instanceof RouteSettings => $kept->set->under($change->set),
-                            default => $change->set,
-                        });
-                        $isSet = true;
-                    } elseif ($kept->set instanceof RouteSettings && self::isOverruled($rig, $kept, $change)) {
-                        $kept = new Change($kept->at, $kept->set->with(on: null));
-                    }
-                    if (! $kept->set instanceof RouteSettings || ! $kept->set->isEmpty()) {
-                        $changes[] = $kept;
-                    }
-                }
+        return new Rig($rig->parts()->changing('situations', $situation, function (Situation $one) use ($rig, $changes): Situation {
+            $all = $one->changes;
+            foreach ($changes as $change) {
+                $all = self::onTop($rig, $all, $change);
+            }
 
-                return $one->with(changes: $isSet ? $changes : [...$changes, $change]);
-            }, $rig->situations))));
+            return $one->with(changes: $all);
+        }));
+    }
+
+    /**
+     * @param  array<array-key, Change>  $changes  of a situation
+     * @return list<Change>
+     */
+    private static function onTop(Rig $rig, array $changes, Change $change): array
+    {
+        $all = [];
+        $isSet = false;
+        foreach ($changes as $kept) {
+            $isSame = (string) $kept->at === (string) $change->at && ($kept->set instanceof Pick) === ($change->set instanceof Pick);
+            if ($isSame) {
+                $kept = new Change($change->at, match (true) {
+                    $kept->set instanceof PointSettings && $change->set instanceof PointSettings => $kept->set->under($change->set),
+                    $kept->set instanceof RouteSettings && $change->set instanceof RouteSettings => $kept->set->under($change->set),
+                    default => $change->set,
+                });
+                $isSet = true;
+            } elseif ($kept->set instanceof RouteSettings && self::isOverruled($rig, $kept, $change)) {
+                $kept = new Change($kept->at, $kept->set->with(on: null));
+            }
+            if (! $kept->set instanceof RouteSettings || ! $kept->set->isEmpty()) {
+                $all[] = $kept;
+            }
+        }
+
+        return $isSet ? $all : [...$all, $change];
     }
 
     public static function where(Rig $rig, ?string $situation): string
