@@ -76,8 +76,11 @@ final class Checks
         return $findings;
     }
 
-    /** @return list<Finding> of one check, each thing once with all situations in which it is so */
-    public static function of(Check $check, Inspection $in): array
+    /**
+     * @param  int  $most  findings after which no more are looked for
+     * @return list<Finding> of one check, each thing once with all situations in which it is so
+     */
+    public static function of(Check $check, Inspection $in, int $most = self::OF_ONE): array
     {
         $found = [];
         foreach ($check->findings($in) as $finding) {
@@ -89,7 +92,7 @@ final class Checks
                     situations: array_values(array_unique([...$same->situations, ...$finding->situations])),
                 );
             }
-            if (count($found) >= self::OF_ONE) {
+            if (count($found) >= $most) {
                 break;
             }
         }

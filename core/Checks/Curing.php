@@ -29,6 +29,9 @@ final class Curing
     /** @var array<string, list<Check>> by the first part of their codes */
     private array $checks = [];
 
+    /** @var array<string, array<string, true>> keys of all that the checks of a kind find now, also of what is not told */
+    private array $known = [];
+
     /** @var array<string, HeardPair>|null every cell as it is now */
     private ?array $now = null;
 
@@ -75,10 +78,11 @@ final class Curing
             return null;
         }
         $after = new Hearings($rig, [], $this->in->hearings);
-        $known = array_flip(array_map(fn (Finding $one) => $one->key(), $findings));
+        $kind = Checks::kind($finding->code);
+        $known = $this->known($kind) + array_fill_keys(array_map(fn (Finding $one) => $one->key(), $findings), true);
         $then = new Inspection($after);
-        foreach ($this->checks[Checks::kind($finding->code)] as $check) {
-            foreach (Checks::of($check, $then) as $left) {
+        foreach ($this->checks[$kind] as $check) {
+            foreach (Checks::of($check, $then, PHP_INT_MAX) as $left) {
                 if ($left->key() === $finding->key() || ! isset($known[$left->key()])) {
                     return null;
                 }
@@ -87,6 +91,25 @@ final class Curing
         $costs = $this->costs($after);
 
         return $costs === null ? null : new Cure($proposal->sentence, $proposal->edits, [], $costs, $proposal->cost);
+    }
+
+    /**
+     * Of what a check finds, the first are told; what is behind them comes forward when one of those is cured, and is nothing new.
+     *
+     * @return array<string, true>
+     */
+    private function known(string $kind): array
+    {
+        if (! isset($this->known[$kind])) {
+            $this->known[$kind] = [];
+            foreach ($this->checks[$kind] as $check) {
+                foreach (Checks::of($check, $this->in, PHP_INT_MAX) as $finding) {
+                    $this->known[$kind][$finding->key()] = true;
+                }
+            }
+        }
+
+        return $this->known[$kind];
     }
 
     /** @return list<string>|null what else changes, in words; null where something gets worse */

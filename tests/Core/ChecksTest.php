@@ -534,6 +534,21 @@ function curedBy(Draft $draft, string $code): array
     return $sentences;
 }
 
+it('cures the first of more findings than are told', function () {
+    // A mono lead between two stereo sockets, so many times; each is cured by a stereo lead.
+    $mono = function (int $times): Draft {
+        $draft = Draft::rig();
+        for ($i = 1; $i <= $times; $i++) {
+            $draft->unit("a{$i}", box('mixer', [['out', 'trs-6.35', 'out', 'professional-line', 2]]))
+                ->unit("b{$i}", box('mixer', [['in', 'trs-6.35', 'in', 'professional-line', 2]]))->cable('ts', "a{$i}/out", "b{$i}/in");
+        }
+
+        return $draft;
+    };
+    $cured = array_map(fn (int $times) => count(curedBy($mono($times), 'plug.stereo-balanced')), [60, 61, 70]);
+    expect($cured[0])->toBeGreaterThan(0)->and($cured[1])->toBe($cured[0])->and($cured[2])->toBe($cured[0]);
+});
+
 describe('cures', function () {
     it('moves a lead to the input that is made for it', function () {
         $line = Draft::rig()->unit('a', box('mixer', [['out', 'trs-6.35+', 'out', 'professional-line', 1]]))
