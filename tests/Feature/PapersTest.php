@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Rig\Ownership;
 
 beforeEach(function () {
     $this->owner = User::factory()->create();
@@ -67,6 +68,29 @@ it('writes down prices, manuals, systems and licences, and says what is wrong wi
     ($this->edit)(['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Player'])->assertSessionHasNoErrors();
     expect(($this->now)()->units['music']->licence)->toBe('one seat');
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('Quay 12.1');
+});
+
+it('notes of a unit what the format describes: a number, a choice, another unit', function () {
+    $describe = fn (array $more) => ($this->edit)(['edit' => 'describe-unit', 'unit' => 'pc', 'name' => 'Named', ...$more]);
+    $describe(['power_w' => '350', 'ownership' => 'hired', 'spare_for' => 'music'])->assertSessionHasNoErrors();
+    $noted = fn (): array => [($this->now)()->units['pc']->powerW, ($this->now)()->units['pc']->ownership, ($this->now)()->units['pc']->spareFor];
+    expect($noted())->toBe([350, Ownership::Hired, 'music']);
+    $this->get("/rigs/{$this->rig->id}/stock?select=unit:pc")->assertOk()->assertSee('Watts from the wall')->assertSee('Whose it is')
+        ->assertSee('Stands in for')->assertSee('value="borrowed"', false)->assertSee('value="music"', false);
+    foreach (['power_w' => ['10001', '1,5', 'much', '-1'], 'ownership' => ['stolen'], 'spare_for' => ['nobody']] as $field => $wrong) {
+        foreach ($wrong as $value) {
+            $describe([$field => $value])->assertSessionHasErrors($field);
+        }
+    }
+    // A unit is no spare for itself.
+    $describe(['spare_for' => 'pc'])->assertSessionHasErrors();
+    expect($noted())->toBe([350, Ownership::Hired, 'music']);
+    $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertRedirect();
+    expect($noted())->toBe([null, Ownership::Own, null]);
+    $this->post("/rigs/{$this->rig->id}/redo", ['revision' => $this->rig->fresh()->revision])->assertRedirect();
+    $this->get("/rigs/{$this->rig->id}/book/written")->assertOk()->assertSee('Watts from the wall: 350. Hired. Stands in for ');
+    $describe(['power_w' => '', 'ownership' => '', 'spare_for' => ''])->assertSessionHasNoErrors();
+    expect($noted())->toBe([null, Ownership::Own, null]);
 });
 
 it('writes reasons and steps, and refuses those about nothing', function () {
