@@ -37,7 +37,8 @@ final class Consistency
     {
         return self::$rules ??= [
             new Rules\IdRule, new Rules\LaneRule, new Rules\AutoMuteRule, new Rules\OutputRule, new Rules\GrowthRule, new Rules\OwnRuleRule,
-            new Rules\PickingRule, new Rules\MeterRule, new Rules\NamedSettingRule, new Rules\RouteRule, new Rules\UnitRule,
+            new Rules\PickingRule, new Rules\MeterRule, new Rules\NamedSettingRule, new Rules\RouteRule, new Rules\ReferenceRule,
+            new Rules\UnitRule,
             new Rules\UnitSettingRule, new Rules\FollowingRule, new Rules\EffectRule, new Rules\SceneRule, new Rules\PictureRule,
             new Rules\GroupRule, new Rules\CableRule, new Rules\DeviceRule, new Rules\PickRule, new Rules\AirRule, new Rules\SizeRule,
             new Rules\SoundRule, new Rules\WishRule, new Rules\SituationRule, new Rules\PaperRule, new Rules\BalanceRule,

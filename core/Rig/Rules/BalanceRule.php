@@ -11,9 +11,6 @@ final class BalanceRule implements Rule
     {
         $seen = [];
         foreach ($in->parts->balances as $b => $balance) {
-            foreach (['listener' => $balance->listener, 'like' => $balance->like] as $key => $id) {
-                $in->known('listeners', $id, "/balances/{$b}/{$key}", 'listener');
-            }
             if ($balance->listener === $balance->like) {
                 $in->problem("/balances/{$b}/like", 'A balance is that of another listener.');
             }

@@ -21,11 +21,9 @@ final class SituationRule implements Rule
     public function check(Fit $in): void
     {
         foreach ($in->parts->situations as $i => $situation) {
-            $lists = ['absent' => ['units', 'unit'], 'pulled' => ['cables', 'cable'], 'plugged' => ['cables', 'cable']];
-            foreach ($lists as $key => [$collection, $word]) {
-                foreach ($situation->{$key} as $n => $id) {
-                    $in->known($collection, $id, "/situations/{$i}/{$key}/{$n}", $word);
-                    if (array_search($id, $situation->{$key}, true) !== $n) {
+            foreach (['absent' => $situation->absent, 'pulled' => $situation->pulled, 'plugged' => $situation->plugged] as $key => $ids) {
+                foreach ($ids as $n => $id) {
+                    if (array_search($id, $ids, true) !== $n) {
                         $in->problem("/situations/{$i}/{$key}/{$n}", "\"{$id}\" is named already.");
                     }
                 }

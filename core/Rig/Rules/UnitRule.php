@@ -4,23 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
-use HiddenWire\Core\Rig\Format\References;
-use HiddenWire\Core\Rig\Format\Things\Units;
-
-/** What a unit refers to is there; a place has one computer, and programs run where there is one. */
+/** A place has one computer, and programs run where there is one. */
 final class UnitRule implements Rule
 {
     public function check(Fit $in): void
     {
         $hosts = [];
         foreach ($in->parts->units as $i => $unit) {
-            foreach (References::of(Units::unit(), $unit) as ['pointer' => $pointer, 'list' => $list, 'id' => $id]) {
-                if ($list === 'units' && $id === $unit->id) {
-                    $in->problem("/units/{$i}{$pointer}", 'This is the unit itself: name another.');
-                } else {
-                    $in->known($list, $id, "/units/{$i}{$pointer}", References::WORDS[$list]);
-                }
-            }
             $model = $in->parts->models[$unit->model] ?? null;
             if ($unit->system !== null && $model?->family->isHost() === false) {
                 $in->problem("/units/{$i}/system", 'Only a computer or tablet has an operating system.');
