@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-use HiddenWire\Core\Rig\Balance;
+use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\Wish;
 
 /** Takes a listener away, with what is wished for them. */
 final readonly class RemoveListener implements RigEdit
@@ -17,13 +16,7 @@ final readonly class RemoveListener implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->without('listeners', $this->listener)->with(wishes: array_values(array_filter(
-            $rig->wishes,
-            fn (Wish $wish) => $wish->listener !== $this->listener,
-        )), balances: array_values(array_filter(
-            $rig->balances,
-            fn (Balance $one) => $one->listener !== $this->listener && $one->like !== $this->listener,
-        ))));
+        return new Rig(References::gone($rig->parts(), 'listeners', $this->listener));
     }
 
     public function words(Rig $rig): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
@@ -24,15 +25,8 @@ final readonly class RemoveSituation implements RigEdit
                 "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.",
             )]);
         }
-        $wishes = [];
-        foreach ($rig->wishes as $wish) {
-            $left = array_values(array_diff($wish->situations, [$this->situation]));
-            if ($wish->situations === [] || $left !== []) {
-                $wishes[] = $wish->with(situations: $left);
-            }
-        }
 
-        return new Rig($rig->parts()->without('situations', $this->situation)->with(wishes: $wishes));
+        return new Rig(References::gone($rig->parts(), 'situations', $this->situation));
     }
 
     public function words(Rig $rig): string

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\Wish;
 
 /** Takes a sound away, with what is wished for it. */
 final readonly class RemoveSound implements RigEdit
@@ -16,10 +16,7 @@ final readonly class RemoveSound implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->without('sources', $this->source)->with(wishes: array_values(array_filter(
-            $rig->wishes,
-            fn (Wish $wish) => $wish->source !== $this->source,
-        ))));
+        return new Rig(References::gone($rig->parts(), 'sources', $this->source));
     }
 
     public function words(Rig $rig): string

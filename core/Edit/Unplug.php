@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\Situation;
 
 /** Takes a cable out. */
 final readonly class Unplug implements RigEdit
@@ -17,10 +17,7 @@ final readonly class Unplug implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        return new Rig($rig->parts()->with(
-            cables: array_values(array_filter($rig->cables, fn (Cable $cable) => $cable->id !== $this->cable)),
-            situations: array_map(fn (Situation $situation) => $situation->without([], [$this->cable]), array_values($rig->situations)),
-        ));
+        return new Rig(References::gone($rig->parts(), 'cables', $this->cable));
     }
 
     public function words(Rig $rig): string

@@ -163,9 +163,14 @@ it('knows what a thing refers to, and what it says once that is gone', function 
         ['pointer' => '/leans_on', 'list' => 'shelves', 'id' => 'b'],
         ['pointer' => '/holds/0', 'list' => 'things', 'id' => 'jar'],
         ['pointer' => '/holds/1', 'list' => 'things', 'id' => 'cup'],
-    ])->and(References::without(shelfShape(), $shelf, 'shelves', 'b'))->toBe(['leansOn' => null])
-        ->and(References::without(shelfShape(), $shelf, 'things', 'jar'))->toBe(['holds' => ['cup']])
-        ->and(References::without(shelfShape(), $shelf, 'things', 'b'))->toBe([]);
+    ])->and(References::left(shelfShape(), $shelf, 'shelves', 'b'))->toEqual(new ShelfThing('a', 4, null, ['jar', 'cup']))
+        ->and(References::left(shelfShape(), $shelf, 'things', 'jar'))->toEqual(new ShelfThing('a', 4, 'b', ['cup']))
+        ->and(References::left(shelfShape(), $shelf, 'things', 'b'))->toBe($shelf);
+    // What can't be without it goes with it: the thing that a needed field names, or the last that a list names.
+    $bound = Shape::of(ShelfThing::class, '', [Field::of('id', new Id('walls'))->needed(), Field::of('holds', ListOf::of(new Id('things')))->goesWithLast()]);
+    expect(References::left($bound, $shelf, 'walls', 'a'))->toBeNull()->and(References::left($bound, $shelf, 'walls', 'c'))->toBe($shelf)
+        ->and(References::left($bound, new ShelfThing('a', holds: ['jar']), 'things', 'jar'))->toBeNull()
+        ->and(References::left($bound, new ShelfThing('a'), 'things', 'jar'))->toEqual(new ShelfThing('a'));
 });
 
 it('takes every field of a unit that people note there and back, tells it, and takes it for a part of the unit', function () {

@@ -23,6 +23,7 @@ final readonly class Field
      * @param  (\Closure(never): mixed)|null  $from  what the thing holds there, where that is no property
      * @param  string  $words  what it is called in a sentence; empty for its key
      * @param  \Closure|null  $told  gets what stands there and the rig, says it in words; null where its words and value do
+     * @param  bool  $goesWithLast  whether the thing goes with the last of what the list names: an empty one would mean something else
      * @param  Note|null  $note  how people write it down; null where it has a form of its own, or none
      */
     private function __construct(
@@ -40,6 +41,7 @@ final readonly class Field
         private string $words = '',
         private ?\Closure $told = null,
         public ?Note $note = null,
+        public bool $goesWithLast = false,
     ) {
     }
 
@@ -132,6 +134,12 @@ final readonly class Field
             is_scalar($plain) => "{$this->words()} ".($value instanceof \BackedEnum ? str_replace('-', ' ', (string) $plain) : $plain),
             default => "other {$this->words()}",
         };
+    }
+
+    /** The thing goes with the last of what the list names: empty it would mean something else. */
+    public function goesWithLast(): self
+    {
+        return $this->with(goesWithLast: true);
     }
 
     /** A sentence for the schema. */

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Format;
 
+use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\Path;
+use HiddenWire\Core\Rig\Format\Types\Thing;
+use HiddenWire\Core\Rig\RigParts;
 
 /** What a thing refers to by id, by the description of the format. */
 final class References
@@ -38,23 +42,66 @@ final class References
     }
 
     /**
-     * What a thing says otherwise once something that it refers to is gone. A reference that the thing needs stays: it goes with it.
+     * Parts without a thing, without what can't be without it, and with what can said otherwise.
      *
-     * @return array<string, mixed> by property
+     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'  $list
      */
-    public static function without(Shape $shape, object $thing, string $list, string $id): array
+    public static function gone(RigParts $parts, string $list, string $id): RigParts
+    {
+        $left = [];
+        foreach (Rigs::rig()->allFields() as $field) {
+            $things = get_object_vars($parts)[$field->property] ?? null;
+            if ($field->type instanceof ListOf && $field->type->item instanceof Thing && is_array($things)) {
+                $left[$field->property] = self::ofList($field->type->item->shape, $things, $list, $id);
+            }
+        }
+
+        return $parts->with(...$left)->without($list, $id);
+    }
+
+    /**
+     * @param  array<array-key, object>  $things
+     * @return list<object>
+     */
+    private static function ofList(Shape $shape, array $things, string $list, string $id): array
+    {
+        return array_values(array_filter(array_map(fn (object $thing) => self::left($shape, $thing, $list, $id), $things)));
+    }
+
+    /** What is left of a thing once another is gone; null where it can't be without it. */
+    public static function left(Shape $shape, object $thing, string $list, string $id): ?object
     {
         $says = [];
         foreach ($shape->allFields() as $field) {
-            $held = self::listOf($field->type) === $list ? $field->heldBy($thing) : null;
-            if (is_array($held) && in_array($id, $held, true)) {
-                $says[$field->property] = array_values(array_diff($held, [$id]));
-            } elseif ($held === $id && $field->missing === null) {
+            $held = $field->heldBy($thing);
+            $item = $field->type instanceof ListOf ? $field->type->item : null;
+            if ($item instanceof Thing && is_array($held)) {
+                $kept = self::ofList($item->shape, $held, $list, $id);
+                $says += $kept == array_values($held) ? [] : [$field->property => $kept];
+            } elseif (is_array($held) && $item !== null) {
+                $kept = array_values(array_filter($held, fn (mixed $one) => ! self::leadsTo($item, $one, $list, $id)));
+                if ($kept === [] && $held !== [] && $field->goesWithLast) {
+                    return null;
+                }
+                $says += count($kept) === count($held) ? [] : [$field->property => $kept];
+            } elseif (self::leadsTo($field->type, $held, $list, $id)) {
+                if ($field->missing !== null) {
+                    return null;
+                }
                 $says[$field->property] = $field->usual;
             }
         }
 
-        return $says;
+        return $says === [] ? $thing : new ($thing::class)(...[...get_object_vars($thing), ...$says]);
+    }
+
+    private static function leadsTo(Type $type, mixed $held, string $list, string $id): bool
+    {
+        return match (true) {
+            $type instanceof Id => $type->of === $list && $held === $id,
+            $type instanceof Path => $list === 'units' && is_object($held) && get_object_vars($held)['unit'] === $id,
+            default => false,
+        };
     }
 
     /** The list whose things a type refers to; null where it refers to none. */

@@ -69,7 +69,7 @@ final class Sounds
             Field::of('want', Choice::of(Want::class))->needed(),
             Field::of('own_level', new Flag)->usual(false),
             Field::of('alone', new Flag)->usual(false),
-            Field::of('situations', Lists::ids('situations')),
+            Field::of('situations', Lists::ids('situations'))->goesWithLast(),
             Field::of('treatment', Choice::of(Treatment::class))->since(2),
             Field::of('side', Choice::of(Side::class))->since(2),
         ])->knownBy('source', 'listener', 'situations'));
