@@ -449,7 +449,8 @@ final readonly class RigDifference
             foreach (array_diff_key($was, $is) as $words) {
                 $lines[] = "{$situation->name}: no longer {$words}";
             }
-            array_push($lines, ...$this->more(Situations::situation(), $this->before->situations[$id], $situation, self::TOLD_OF_SITUATIONS));
+            $before = $this->before->situations[$id];
+            array_push($lines, ...$this->more(Situations::situation(), $before, $situation, self::TOLD_OF_SITUATIONS));
         }
 
         return array_values(array_filter($lines));
@@ -583,8 +584,12 @@ final readonly class RigDifference
      * @param  list<string>  $told  properties that have
      * @return list<string>
      */
-    private function more(Shape $shape, Source|Listener|Situation|Place|Unit $was, Source|Listener|Situation|Place|Unit $is, array $told): array
-    {
+    private function more(
+        Shape $shape,
+        Source|Listener|Situation|Place|Unit $was,
+        Source|Listener|Situation|Place|Unit $is,
+        array $told,
+    ): array {
         return array_values(array_map(
             fn (string $words) => "{$is->name}: {$words}",
             Difference::between($shape, $was, $is, $this->after, $told),
