@@ -7,6 +7,11 @@ const FOLDER = 'docs/screenshots';
 const pictures = JSON.parse(readFileSync(`${FOLDER}/pictures.json`, 'utf8'));
 const asked = process.argv.slice(2);
 const base = process.env.APP_URL;
+const unknown = asked.filter((name) => !pictures.some(({ file }) => file === name));
+if (unknown.length > 0) {
+    console.error(`There is no picture ${unknown.join(', ')}. Known: ${pictures.map(({ file }) => file).join(', ')}.`);
+    process.exit(2);
+}
 
 const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
