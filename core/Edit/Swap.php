@@ -137,7 +137,7 @@ final class Swap
                 $parts->listeners,
             ),
             situations: array_map(
-                fn (Situation $situation) => $this->situation($situation)->without([], $gone),
+                fn (Situation $situation) => $this->situation($situation)->without($gone),
                 $parts->situations,
             ),
         ));

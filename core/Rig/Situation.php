@@ -51,29 +51,12 @@ final readonly class Situation
         return null;
     }
 
-    /**
-     * Without what is no longer in the rig.
-     *
-     * @param  list<string>  $units
-     * @param  list<string>  $cables
-     */
-    public function without(array $units, array $cables): self
+    /** @param  list<string>  $cables  that are no longer in the rig */
+    public function without(array $cables): self
     {
         return $this->with(
-            absent: array_values(array_diff($this->absent, $units)),
             pulled: array_values(array_diff($this->pulled, $cables)),
             plugged: array_values(array_diff($this->plugged, $cables)),
-            defaults: array_values(array_filter(
-                $this->defaults,
-                fn (SituationDefault $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
-            )),
-            scenes: array_values(array_filter($this->scenes, fn (SceneChoice $one) => ! in_array($one->unit, $units, true))),
-            effects: array_values(array_filter($this->effects, fn (EffectSwitch $one) => ! in_array($one->unit, $units, true))),
-            settings: array_values(array_filter($this->settings, fn (SettingValue $one) => ! in_array($one->unit, $units, true))),
-            levels: array_values(array_filter(
-                $this->levels,
-                fn (SystemLevel $one) => ! in_array($one->computer, $units, true) && ! in_array($one->device->unit, $units, true),
-            )),
         );
     }
 

@@ -52,7 +52,8 @@ final class SituationRule implements Rule
                     continue;
                 }
                 if ($change->at instanceof RouteRef && $change->set instanceof RouteSettings) {
-                    Settled::route($in,
+                    Settled::route(
+                        $in,
                         $model,
                         $change->at->key,
                         $change->set,
@@ -70,7 +71,8 @@ final class SituationRule implements Rule
                         }
                     }
                 } elseif ($change->at instanceof PointRef && $change->set instanceof PointSettings) {
-                    Settled::point($in,
+                    Settled::point(
+                        $in,
                         $model,
                         $change->at->point,
                         $change->set,
