@@ -39,7 +39,7 @@ const look = async ({ page: view, query = '', size = [1280, 800], theme = 'light
     await page.evaluate((now) => (document.documentElement.dataset.bsTheme = now), theme);
     if (view === 'wiring') await page.locator('[data-map][data-ready]').waitFor({ timeout: 60000 });
     if (causes) await page.getByText(/causes? for/).first().waitFor({ timeout: 60000 });
-    if (book) await page.locator('.book h2, .paper h2').first().waitFor({ timeout: 120000 });
+    if (book) await page.locator('.book h2:visible').first().waitFor({ timeout: 120000 });
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);
     return page.screenshot();
