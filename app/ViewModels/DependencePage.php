@@ -134,10 +134,10 @@ final readonly class DependencePage
     /** @return list<array{sound: string, places: list<string>, left: string}> */
     private function touches(): array
     {
-        $passage = $this->page->hearing->graph->passage();
+        $field = $this->page->hearing->graph->field();
         $rows = [];
         foreach ($this->page->rig->sources as $source) {
-            $touch = new Touch($this->page->hearing, $source, $passage->sourcesAt(...));
+            $touch = new Touch($this->page->hearing, $source, $field->sourcesAt(...));
             if ($touch->places !== [] || $touch->left !== []) {
                 $rows[] = [
                     'sound' => $source->name,

@@ -9,11 +9,11 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Carried;
 use HiddenWire\Core\Signal\FeedNames;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Misnomer;
 use HiddenWire\Core\Signal\Misnomers;
+use HiddenWire\Core\Signal\Readings;
 
 /** What feeds are called at each of their stages, names that mislead, and the points of a unit with names of somebody's own. */
 final readonly class NamesPage
@@ -82,13 +82,11 @@ final readonly class NamesPage
     {
         $graph = $page->hearing->graph;
         $rows = (new FeedNames($graph))->rows();
-        $carried = new Carried($graph, array_map(
-            fn (array $row) => $row['direction'] === Direction::Playback ? $graph->exit($row['at']) : $graph->deviceNode($row['device']),
-            $rows,
-        ));
         $feeds = [];
-        foreach ($rows as $i => $row) {
-            $sounds = array_map(fn (string $id) => $page->rig->sources[$id]->name, array_map(strval(...), array_keys($carried->at($i))));
+        foreach ($rows as $row) {
+            $node = $row['direction'] === Direction::Playback ? $graph->exit($row['at']) : $graph->deviceNode($row['device']);
+            $there = $graph->field()->levelsAt($node, Readings::LEAST_DB);
+            $sounds = array_map(fn (string $id) => $page->rig->sources[$id]->name, array_map(strval(...), array_keys($there)));
             $feeds[] = [
                 'program' => $page->rig->units[$row['at']->unit]->name,
                 'point' => $page->rig->point($row['at'])->label,

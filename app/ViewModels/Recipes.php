@@ -14,8 +14,8 @@ use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Signal\SoundField;
 
 /** The inside of one unit as recipes: what each of its outputs gets, and what can be set on what comes in. */
 final readonly class Recipes
@@ -28,7 +28,7 @@ final readonly class Recipes
 
     private EquipmentModel $model;
 
-    public function __construct(public Unit $unit, private SignalGraph $graph, private Passage $passage)
+    public function __construct(public Unit $unit, private SignalGraph $graph, private SoundField $field)
     {
         $this->model = $graph->rig->modelOf($unit);
         $recipes = [];
@@ -39,7 +39,7 @@ final readonly class Recipes
                     $point,
                     new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
                     array_values(array_map($this->feed(...), $feeds)),
-                    $passage->listenersBehind("{$unit->id}/{$point->id}"),
+                    $field->listenersBehind("{$unit->id}/{$point->id}"),
                     $this->labels($point->canFollow),
                     $unit->follows[$point->id] ?? null,
                     $this->labels($this->alike($point)),
@@ -115,7 +115,7 @@ final readonly class Recipes
             $route->key(),
             $this->named($from),
             $this->graph->state->route($this->unit->id, $route),
-            $this->passage->sourcesAt("{$this->unit->id}/{$from->id}"),
+            $this->field->sourcesAt("{$this->unit->id}/{$from->id}"),
             $instead,
             $this->by($route),
             $this->movesWith($route),

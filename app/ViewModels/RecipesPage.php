@@ -44,7 +44,7 @@ final readonly class RecipesPage
     {
         $this->units = Recipes::units($page->rig);
         $unit = array_values(array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit))[0] ?? $this->units[0] ?? null;
-        $this->shown = $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->passage());
+        $this->shown = $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
         $this->isMatrix = $page->asked('as') === 'matrix';
         $this->knobs = new KnobsInSeries($page);
         [$this->meters, $this->lamps] = $this->readings($page);
@@ -70,7 +70,7 @@ final readonly class RecipesPage
         }
         $unit = $this->shown->unit;
         $model = $page->rig->modelOf($unit);
-        $readings = new Readings($page->hearing->graph, [$unit]);
+        $readings = new Readings($page->hearing->graph);
         $meters = $lamps = [];
         foreach ($model->meters as $meter) {
             $levels = $readings->of($unit, $meter);

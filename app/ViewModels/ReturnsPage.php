@@ -78,7 +78,7 @@ final readonly class ReturnsPage
     /** @return list<array{name: string, where: string, levels: array<array-key, float>}> */
     private function calls(): array
     {
-        $passage = $this->page->hearing->graph->passage();
+        $field = $this->page->hearing->graph->field();
         $calls = [];
         foreach ($this->page->rig->units as $unit) {
             $model = $this->page->rig->modelOf($unit);
@@ -87,7 +87,7 @@ final readonly class ReturnsPage
                     $calls[] = [
                         'name' => "{$unit->name} · {$point->label}",
                         'where' => $this->page->rig->places[$unit->place]->name,
-                        'levels' => $passage->levelsAt(new PointRef($unit->id, $point->id)),
+                        'levels' => $field->levelsAt(new PointRef($unit->id, $point->id)),
                     ];
                 }
             }

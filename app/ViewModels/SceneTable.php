@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 use HiddenWire\Core\Signal\Verdict;
 
 /** The scenes of a broadcast program against its sources, and what each scene would lack or double where it is shown. */
@@ -44,7 +44,7 @@ final readonly class SceneTable
     /** The scene that the situation chooses; empty where it is the first. */
     public string $chosen;
 
-    private function __construct(RigPage $page, public Unit $unit, Passage $passage)
+    private function __construct(RigPage $page, public Unit $unit, SoundField $field)
     {
         $graph = $page->hearing->graph;
         $shown = $graph->state->scene($unit->id)?->id;
@@ -71,7 +71,7 @@ final readonly class SceneTable
         $this->scenes = $scenes;
         $this->rows = array_values(array_map(fn (Point $point) => [
             'point' => $point,
-            'sounds' => implode(', ', array_map(fn (Source $one) => $one->name, $passage->sourcesAt("{$unit->id}/{$point->id}"))),
+            'sounds' => implode(', ', array_map(fn (Source $one) => $one->name, $field->sourcesAt("{$unit->id}/{$point->id}"))),
             'in' => array_combine(
                 array_map(fn (Scene $one) => $one->id, $unit->scenes),
                 array_map(fn (Scene $one) => $unit->soundsIn($one, $point->id), $unit->scenes),
@@ -102,11 +102,11 @@ final readonly class SceneTable
     /** @return array<string, self> of the programs that can have scenes, by unit */
     public static function all(RigPage $page): array
     {
-        $passage = $page->hearing->graph->passage();
+        $field = $page->hearing->graph->field();
         $tables = [];
         foreach ($page->rig->units as $unit) {
             if (array_filter($page->rig->modelOf($unit)->points, fn (Point $point) => $point->inScenes) !== []) {
-                $tables[$unit->id] = new self($page, $unit, $passage);
+                $tables[$unit->id] = new self($page, $unit, $field);
             }
         }
 

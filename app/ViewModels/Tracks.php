@@ -10,8 +10,8 @@ use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Signal\SoundField;
 
 /** The tracks of a broadcast program or a recorder: what goes to which, what is on each, what is streamed and recorded. */
 final readonly class Tracks
@@ -22,14 +22,14 @@ final readonly class Tracks
     /** @var list<array{point: Point, sources: list<Source>, goals: list<Feed>}> each track with what is on it, and where it goes */
     public array $tracks;
 
-    private function __construct(public Unit $unit, private SignalGraph $graph, Passage $passage, public ?SceneTable $scenes)
+    private function __construct(public Unit $unit, private SignalGraph $graph, SoundField $field, public ?SceneTable $scenes)
     {
         $model = $graph->rig->modelOf($unit);
         $isTrack = fn (Point $point): bool => $point->kind === PointKind::Bus
             || ($point->kind === PointKind::Ear
             && array_filter($model->routes, fn (Route $route) => $route->to === $point->id
             && $model->points[$route->from]->kind !== PointKind::Bus) !== []);
-        $sources = fn (Point $point): array => $passage->sourcesAt("{$unit->id}/{$point->id}");
+        $sources = fn (Point $point): array => $field->sourcesAt("{$unit->id}/{$point->id}");
         $this->inputs = array_values(array_map(fn (Point $point) => [
             'point' => $point,
             'control' => new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
@@ -47,7 +47,7 @@ final readonly class Tracks
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        $passage = $page->hearing->graph->passage();
+        $field = $page->hearing->graph->field();
         $units = array_filter(
             $page->rig->units,
             fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),
@@ -56,7 +56,7 @@ final readonly class Tracks
         $scenes = SceneTable::all($page);
 
         return array_values(array_map(
-            fn (Unit $unit) => new self($unit, $page->hearing->graph, $passage, $scenes[$unit->id] ?? null),
+            fn (Unit $unit) => new self($unit, $page->hearing->graph, $field, $scenes[$unit->id] ?? null),
             $units,
         ));
     }

@@ -34,7 +34,7 @@ final readonly class TracksPage
     {
         $this->programs = Tracks::all($page);
         $this->afterwards = Afterwards::of($page);
-        $passage = $page->hearing->graph->passage();
+        $field = $page->hearing->graph->field();
         $said = fn (MeasureKind $kind, string $unit): ?float => $page->rig->papers->measured($kind)["units/{$unit}"] ?? null;
         $cards = [];
         foreach ($page->rig->units as $unit) {
@@ -42,7 +42,7 @@ final readonly class TracksPage
                 || ! $this->records($page, $unit)) {
                 continue;
             }
-            $storage = Storage::of($page->rig, $unit, $passage);
+            $storage = Storage::of($page->rig, $unit, $field);
             $cards[] = [
                 'about' => "units/{$unit->id}",
                 'name' => $unit->name,

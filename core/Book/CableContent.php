@@ -11,19 +11,19 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /** Which sounds a cable carries as all stands in a situation, and on which channels: "Game sound, left and right". */
 final readonly class CableContent
 {
     private Rig $rig;
 
-    private Passage $passage;
+    private SoundField $field;
 
     public function __construct(Hearing $hearing, private Wiring $wiring)
     {
         $this->rig = $hearing->graph->rig;
-        $this->passage = $hearing->graph->passage();
+        $this->field = $hearing->graph->field();
     }
 
     /** Forward from the from end, then what comes back; empty where nothing runs. */
@@ -45,7 +45,7 @@ final readonly class CableContent
     private function ofLane(SocketRef $at, Lane $lane): string
     {
         $point = new PointRef($at->unit, $lane->point);
-        $names = array_map(fn ($source) => $source->name, $this->passage->sourcesAt($point));
+        $names = array_map(fn ($source) => $source->name, $this->field->sourcesAt($point));
 
         return $names === [] ? '' : implode(', ', $names).$this->channels($lane, $this->rig->point($point)->channels);
     }

@@ -23,8 +23,8 @@ use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Signal\SoundField;
 
 /** A rig as checks look at it: in all of its situations, each heard once. */
 final class Inspection
@@ -49,9 +49,6 @@ final class Inspection
 
     /** @var array<array-key, list<Unit>>|null by place */
     private ?array $microphones = null;
-
-    /** @var array<string, Passage> by situation */
-    private array $passages = [];
 
     /** @param  Catalogue|null  $catalogue  what could be put between, where anything is to be proposed */
     public function __construct(public readonly Hearings $hearings, public readonly ?Catalogue $catalogue = null)
@@ -80,9 +77,9 @@ final class Inspection
         return $this->hearings->in($situation)->graph;
     }
 
-    public function passage(string $situation): Passage
+    public function field(string $situation): SoundField
     {
-        return $this->passages[$situation] ??= $this->graph($situation)->passage();
+        return $this->graph($situation)->field();
     }
 
     /** What hangs on what, in the base. */

@@ -43,11 +43,11 @@ final readonly class Noises
     private function inComputers(Inspection $in): array
     {
         $noises = [];
-        $passage = $in->passage($in->rig->base()->id);
+        $field = $in->field($in->rig->base()->id);
         foreach ($in->joints->analog() as $joint) {
             $isIn = $in->rig->modelOf($joint->to->unit)->family->isHost();
             $at = "{$joint->to->unit}/{$joint->inLane->point}";
-            if ($isIn && $passage->sourcesAt($at) !== [] && $passage->listenersBehind($at) !== []) {
+            if ($isIn && $field->sourcesAt($at) !== [] && $field->listenersBehind($at) !== []) {
                 $noises[$at] = [
                     'kind' => 'whine',
                     'where' => "{$in->names->of($joint->to)}, from inside the case",

@@ -21,7 +21,7 @@ use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /**
  * Who hears exactly what an output of a mixer gets, in the same balance; and by which choice others in the room could listen to it, without
@@ -44,14 +44,14 @@ final class ListeningIn
     /** @var array<array-key, float> dB of what the output gets, by source */
     private readonly array $mix;
 
-    private readonly Passage $passage;
+    private readonly SoundField $field;
 
     private int $tried = 0;
 
     public function __construct(private readonly Hearing $hearing, private readonly Unit $unit, private readonly Point $output)
     {
-        $this->passage = $hearing->graph->passage();
-        $this->mix = $this->passage->levelsAt(new PointRef($unit->id, $output->id));
+        $this->field = $hearing->graph->field();
+        $this->mix = $this->field->levelsAt(new PointRef($unit->id, $output->id));
     }
 
     public function isEmpty(): bool
@@ -120,7 +120,7 @@ final class ListeningIn
         }
         $outputs = array_filter($model->points, fn (Point $point) => $point->id !== $this->output->id && in_array(
             $listener,
-            $this->passage->listenersBehind(new PointRef($this->unit->id, $point->id)),
+            $this->field->listenersBehind(new PointRef($this->unit->id, $point->id)),
             true,
         ));
         foreach ($outputs as $point) {

@@ -20,10 +20,8 @@ use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
-use HiddenWire\Core\Signal\Carried;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Sum;
 
 /**
  * Moves a sound out of a mix that a program takes in one slot into a free slot of its own, at the level that it has. Tried: nobody hears
@@ -79,11 +77,11 @@ final class OwnSlot
 
     private function sharedSlot(): ?PointRef
     {
-        $passage = null;
+        $field = null;
         foreach (array_reverse($this->pair->isHeard() ? $this->pair->arrivals()[0]->hops ?? [] : []) as $hop) {
             if ($hop->pick !== null && $this->rig->point($hop->pick)->picks !== null) {
-                $passage ??= $this->hearing->graph->passage();
-                if (count($passage->sourcesAt($hop->pick)) > 1) {
+                $field ??= $this->hearing->graph->field();
+                if (count($field->sourcesAt($hop->pick)) > 1) {
                     return $hop->pick;
                 }
             }
@@ -142,13 +140,9 @@ final class OwnSlot
             fn (Device $device) => $device->isUsable() && $device->ref->unit !== $slot->unit
                 && $point->offers($device->ref->pickFrom($device->direction !== $point->picks)),
         ));
-        $carried = new Carried(
-            $this->hearing->graph,
-            array_map(fn (Device $device) => $this->hearing->graph->deviceNode($device), $devices),
-        );
         $picks = [];
-        foreach ($devices as $i => $device) {
-            $there = array_filter($carried->at($i), fn (float $db) => $db > -Sum::HEARD_DB);
+        foreach ($devices as $device) {
+            $there = $this->hearing->field->levelsAt($this->hearing->graph->deviceNode($device));
             if (array_keys($there) == [$this->pair->source->id]) {
                 $picks[] = new Pick($slot, $device->ref, tap: $device->direction === $point->picks ? null : $device->direction);
             }

@@ -67,7 +67,7 @@ final class Trouble
     /** Whether something has to be stopped. */
     public function hasTooMuch(): bool
     {
-        return ! $this->lacks() || ($this->pair->verdict === Verdict::Missing && $this->pair->isReached);
+        return ! $this->lacks() || ($this->pair->verdict === Verdict::Missing && $this->pair->sum->isReached);
     }
 
     public function free(): FreeSockets

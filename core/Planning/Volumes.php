@@ -15,7 +15,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /**
  * The volume knobs in series that everything passes on its way to one listener. One of them is to be the working knob: the last that is
@@ -28,7 +28,7 @@ final readonly class Volumes
 
     public ?PointRef $working;
 
-    public function __construct(private Hearing $hearing, private Listener $listener, Passage $passage)
+    public function __construct(private Hearing $hearing, private Listener $listener, SoundField $field)
     {
         $rig = $hearing->graph->rig;
         $names = new Names($rig);
@@ -40,7 +40,7 @@ final readonly class Volumes
                 'name' => $names->of($at),
                 'db' => $hearing->graph->state->fader($at->unit, $point)->value(),
                 'reference' => $point->fader?->db->value() ?? 0.0,
-                'isAlone' => $passage->listenersBehind($at) === [$listener],
+                'isAlone' => $field->listenersBehind($at) === [$listener],
             ];
         }
         $this->knobs = $knobs;

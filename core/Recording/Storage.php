@@ -10,7 +10,7 @@ use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /** How long a recorder's card lasts: bytes free / (channels x rate x bytes a sample), for what it records uncompressed. */
 final readonly class Storage
@@ -27,11 +27,11 @@ final readonly class Storage
     }
 
     /** Null where nobody has said how large the card is, or nothing is recorded. */
-    public static function of(Rig $rig, Unit $unit, Passage $passage): ?self
+    public static function of(Rig $rig, Unit $unit, SoundField $field): ?self
     {
         $said = fn (MeasureKind $kind): ?float => $rig->papers->measured($kind)["units/{$unit->id}"] ?? $kind->usual();
         $gb = $said(MeasureKind::Card);
-        $channels = $gb === null ? 0 : self::recorded($rig, $unit, $passage);
+        $channels = $gb === null ? 0 : self::recorded($rig, $unit, $field);
 
         return $gb === null || $channels === 0
             ? null
@@ -44,12 +44,12 @@ final readonly class Storage
     }
 
     /** Tracks of a recorder are its ears. A broadcast program writes compressed: no rate tells its size. */
-    private static function recorded(Rig $rig, Unit $unit, Passage $passage): int
+    private static function recorded(Rig $rig, Unit $unit, SoundField $field): int
     {
         $model = $rig->modelOf($unit);
         $channels = 0;
         foreach ($model->family === Family::Broadcast ? [] : $model->points as $point) {
-            $isTrack = $point->kind === PointKind::Ear && $passage->sourcesAt(new PointRef($unit->id, $point->id)) !== [];
+            $isTrack = $point->kind === PointKind::Ear && $field->sourcesAt(new PointRef($unit->id, $point->id)) !== [];
             $channels += $isTrack ? $point->channels : 0;
         }
 

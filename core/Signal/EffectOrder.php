@@ -27,18 +27,13 @@ final readonly class EffectOrder
         foreach ($unit->effects as $effect) {
             $chains[$effect->at] ??= $this->graph->state->effects($unit->id, $effect->at);
         }
-        $nodes = array_map(fn (string $at) => $this->graph->entry("{$unit->id}/{$at}"), array_combine(array_keys($chains), array_map(
-            strval(...),
-            array_keys($chains),
-        )));
-        $carried = new Carried($this->graph, $nodes);
         $troubles = [];
         foreach ($chains as $at => $chain) {
             $name = (new Names($this->graph->rig))->of(new PointRef($unit->id, (string) $at));
             $place = fn (EffectKind ...$kinds): ?int => array_key_first(
                 array_filter($chain, fn (Effect $one) => in_array($one->kind, $kinds, true)),
             );
-            $levels = $carried->at($at);
+            $levels = $this->graph->field()->levelsAt($this->graph->entry("{$unit->id}/{$at}"), Readings::LEAST_DB);
             $mixed = array_filter($levels, fn (float $db) => $db > max([-INF, ...array_values($levels)]) - self::BESIDE_DB);
             if ($place(EffectKind::NoiseRemoval) !== null && count($mixed) > 1) {
                 $troubles[] = "{$name}: noise removal behind a mix takes all but one voice for noise. Put it before the sounds meet.";

@@ -32,6 +32,18 @@ final class Effort
         return new self(self::MOST * 20, self::TAPS * 16);
     }
 
+    /** For one of so many: an equal part of the work each. */
+    public function share(int $of): self
+    {
+        return new self(intdiv($this->most, max($of, 1)), $this->taps);
+    }
+
+    /** As much again, with nothing spent. */
+    public function anew(): self
+    {
+        return new self($this->most, $this->taps);
+    }
+
     public function spend(int $taps): void
     {
         $this->spent += $taps;

@@ -34,21 +34,24 @@ final class Headroom
     /** Levels are kept in hundredths of a dB. */
     private const ROUNDING_DB = 0.005;
 
-    /** @var array<int, float> power by channel that an input with less room leads to */
-    private array $tight = [];
+    /** @var array<int, float> what a channel takes that an input with less room leads to, as a power over nominal */
+    public readonly array $tight;
 
-    private readonly float $usual;
+    /** What any other channel takes. */
+    public readonly float $usual;
 
     public function __construct(SignalGraph $graph)
     {
         $this->usual = 10 ** ((self::USUAL_DB + self::ROUNDING_DB) / 10);
+        $tight = [];
         foreach ($graph->links as $link) {
             if ($link->roomDb !== null && $link->roomDb < self::USUAL_DB && $link->carries()) {
                 foreach ($graph->channelsOf($link->to) as $channel) {
-                    $this->tight[$channel] = 10 ** (($link->roomDb + self::ROUNDING_DB) / 10);
+                    $tight[$channel] = 10 ** (($link->roomDb + self::ROUNDING_DB) / 10);
                 }
             }
         }
+        $this->tight = $tight;
     }
 
     /** What an output gives at nominal level, in dBu: what its model says, else what its kind of signal has. */
@@ -60,23 +63,6 @@ final class Headroom
             SignalKind::Loudspeaker => self::LOUDSPEAKER_DBU,
             default => self::PROFESSIONAL_DBU,
         };
-    }
-
-    /** Whether a sound could be too loud anywhere: then its ways are worth a look. */
-    public function mayBeExceeded(Source $source, Spread $spread, float $originDb): bool
-    {
-        $more = 10 ** (($originDb + ($source->loudness?->value() ?? 0.0)) / 10);
-        foreach ($spread->taps as $channel => $taps) {
-            $power = 0.0;
-            foreach ($taps as $amplitude) {
-                $power += $amplitude * $amplitude;
-            }
-            if ($power * $more > ($this->tight[$channel] ?? $this->usual)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** Where a way is first too loud; null where it is nowhere. */

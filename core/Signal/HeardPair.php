@@ -25,11 +25,9 @@ final class HeardPair
         public readonly ?Wish $wish,
         public readonly Verdict $verdict,
         public readonly Sum $sum,
-        public readonly ?Doubling $doubling,
-        public readonly ?Loss $loss,
         private readonly \Closure $find,
-        /** Whether anything of the source leads to the listener, however quiet. */
-        public readonly bool $isReached,
+        public readonly ?Doubling $doubling = null,
+        public readonly ?Loss $loss = null,
         /** Where it is louder than what it passes can take; null where it is nowhere, or nobody has looked. */
         public readonly ?Overload $overload = null,
     ) {
@@ -77,7 +75,7 @@ final class HeardPair
      */
     public function cancelling(): ?array
     {
-        $ways = $this->verdict === Verdict::Missing && $this->isReached ? $this->arrivals() : [];
+        $ways = $this->verdict === Verdict::Missing && $this->sum->isReached ? $this->arrivals() : [];
 
         return count($ways) < 2 ? null : [$ways[0], $ways[1]];
     }
@@ -138,6 +136,6 @@ final class HeardPair
 
     private function ways(): Ways
     {
-        return $this->ways ??= $this->isReached ? ($this->find)($this) : new Ways([], false);
+        return $this->ways ??= $this->sum->isReached ? ($this->find)($this) : new Ways([], false);
     }
 }

@@ -6,7 +6,6 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
@@ -24,15 +23,12 @@ final class Hearing
     /** @var list<Loop>|null */
     private ?array $loops = null;
 
-    private readonly ChannelGraph $channels;
-
-    private readonly LoopGains $gains;
+    public readonly SoundField $field;
 
     private readonly WayFinder $wayFinder;
 
-    private readonly Propagation $propagation;
-
-    private readonly Effort $effort;
+    /** Taps moved, and what judging came to. */
+    private int $work = 0;
 
     /** @var array<array-key, array<array-key, HeardPair>> those to whom anything comes, by source, by listener */
     private array $pairs = [];
@@ -42,12 +38,6 @@ final class Hearing
 
     /** @var array<string, array<string, Wish>> by source, by listener */
     private readonly array $wishes;
-
-    /** @var array<array-key, array<string, list<int>>> channels of each ear, by listener, by point */
-    private array $ears = [];
-
-    /** @var array<int, array<array-key, true>> listeners by channel of their ears */
-    private array $at = [];
 
     /** @var \Closure(HeardPair): Ways */
     private readonly \Closure $find;
@@ -59,41 +49,24 @@ final class Hearing
     /** @var array{string, bool}|null the source that was last looked at for being too loud anywhere */
     private ?array $loud = null;
 
-    /** @var array{string, list<array{Origin, list<Spread>}>}|null the source that was spread last */
-    private ?array $last = null;
-
     /**
      * @param  list<string>|null  $sources  only these; null for all
      * @param  self|null  $before  of the graph that this one was made like: what nothing has changed about is taken over
      * @param  KeptHearing|null  $kept  of the same rig in the same situation: nothing is heard again
+     * @param  Effort|null  $effort  more patience than a page has; a field of its own is made with it
      */
     public function __construct(
         public readonly SignalGraph $graph,
         ?array $sources = null,
         ?self $before = null,
         ?KeptHearing $kept = null,
-        Effort $effort = new Effort,
+        ?Effort $effort = null,
     ) {
-        $this->channels = $graph->byChannel();
-        $this->gains = new LoopGains($this->channels);
-        $this->wayFinder = new WayFinder($graph, $this->channels);
-        $this->effort = $effort;
+        $this->field = $effort === null ? $graph->field() : new SoundField($graph, $effort);
+        $this->wayFinder = new WayFinder($graph, $this->field->channels);
         $this->headroom = new Headroom($graph);
         $this->find = $this->waysOf(...);
         $this->nothing = Sum::nothing();
-        $ears = [];
-        foreach ($graph->rig->listeners as $listener) {
-            $this->ears[$listener->id] = [];
-            foreach ($listener->at as $ear) {
-                $channels = $graph->channelsOf($graph->exit($ear));
-                $this->ears[$listener->id][(string) $ear] = $channels;
-                foreach ($channels as $channel) {
-                    $ears[] = $channel;
-                    $this->at[$channel][$listener->id] = true;
-                }
-            }
-        }
-        $this->propagation = new Propagation($this->channels, $this->gains, $this->channels->reach($ears, backward: true), $this->effort);
         $this->wishes = $this->wishes();
         if ($kept !== null) {
             $this->putBack($kept);
@@ -113,27 +86,25 @@ final class Hearing
 
                 continue;
             }
-            $spreads = $this->spreads($source);
             $row = [];
-            foreach (array_intersect_key($graph->rig->listeners, $this->comeTo($spreads)) as $id => $listener) {
-                $row[$id] = $this->judge($source, $listener, $this->wishes[$source->id][$id] ?? null, $spreads);
+            foreach (array_intersect_key($graph->rig->listeners, $this->field->reachedBy($source)) as $id => $listener) {
+                $row[$id] = $this->judge($source, $listener, $this->wishes[$source->id][$id] ?? null);
             }
+            $this->work += $this->field->work($source);
             $this->pairs[$source->id] = $row;
         }
     }
 
     private function putBack(KeptHearing $kept): void
     {
-        $this->effort->spend($kept->work);
+        $this->work = $kept->work;
         foreach ($kept->pairs as $id => $row) {
             $source = $this->graph->rig->sources[$id];
             $this->pairs[$id] = [];
-            foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $isReached, $overload]) {
+            foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $overload]) {
                 $listener = $this->graph->rig->listeners[$to];
                 $wish = $this->wishes[$id][$to] ?? null;
-                $this->pairs[$id][$to] = new HeardPair(
-                    $source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, $isReached, $overload,
-                );
+                $this->pairs[$id][$to] = new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find, $doubling, $loss, $overload);
             }
         }
     }
@@ -142,9 +113,9 @@ final class Hearing
     public function kept(): KeptHearing
     {
         return new KeptHearing(array_map(fn (array $row) => array_map(
-            fn (HeardPair $pair) => [$pair->verdict, $pair->sum, $pair->doubling, $pair->loss, $pair->isReached, $pair->overload],
+            fn (HeardPair $pair) => [$pair->verdict, $pair->sum, $pair->doubling, $pair->loss, $pair->overload],
             $row,
-        ), $this->pairs), $this->effort->spent());
+        ), $this->pairs), $this->work);
     }
 
     /** How many pairs could not be counted. */
@@ -166,7 +137,7 @@ final class Hearing
         $wish = $this->wishes[$source->id][$listener->id] ?? null;
 
         return $this->silent[$source->id][$listener->id]
-            ??= new HeardPair($source, $listener, $wish, self::verdictOfSilence($wish), $this->nothing, null, null, $this->find, false);
+            ??= new HeardPair($source, $listener, $wish, self::verdictOfSilence($wish), $this->nothing, $this->find);
     }
 
     /**
@@ -188,7 +159,8 @@ final class Hearing
             }
         }
 
-        return $changed === [] ? [] : $before->channels->reach($changed, backward: true) + $this->channels->reach($changed, backward: true);
+        return $changed === [] ? [] : $before->field->channels->reach($changed, backward: true)
+            + $this->field->channels->reach($changed, backward: true);
     }
 
     /** @param  array<int, true>  $channels */
@@ -219,13 +191,13 @@ final class Hearing
     /** How much work it was, in taps moved: what another hearing of a rig like this will take. */
     public function work(): int
     {
-        return $this->effort->spent();
+        return $this->work;
     }
 
     /** @return list<Loop> the loudest first */
     public function loops(): array
     {
-        return $this->loops ??= (new LoopFinder($this->graph, $this->channels, $this->gains))->loops();
+        return $this->loops ??= (new LoopFinder($this->graph, $this->field->channels, $this->field->gains))->loops();
     }
 
     /** @return \Generator<int, HeardPair> sources in the rig's order, for each the listeners in theirs */
@@ -260,36 +232,7 @@ final class Hearing
      */
     public function response(HeardPair $pair): array
     {
-        $response = [];
-        $least = 10 ** (self::RESPONSE_DB / 20);
-        foreach ($pair->isReached ? $this->spreads($pair->source) : [] as [$origin, $spreads]) {
-            $level = 10 ** ($origin->db->value() / 20);
-            $delay = (int) round(($origin->delay?->value() ?? 0.0) * 1000);
-            foreach ($pair->listener->at as $ear) {
-                foreach ($this->graph->channelsOf($this->graph->exit($ear)) as $number => $channel) {
-                    foreach ($spreads as $part => $spread) {
-                        $taps = [];
-                        foreach ($spread->taps[$channel] ?? [] as $key => $amplitude) {
-                            if (abs($amplitude * $level) >= $least) {
-                                $taps[] = [(($key & ChannelGraph::DELAY) + $delay) / 1000, $amplitude * $level];
-                            }
-                        }
-                        if ($taps !== []) {
-                            sort($taps);
-                            $response[] = [
-                                'ear' => (string) $ear,
-                                'ear_channel' => $number + 1,
-                                'origin' => (string) $origin->at,
-                                'part' => $part + 1,
-                                'taps' => $taps,
-                            ];
-                        }
-                    }
-                }
-            }
-        }
-
-        return $response;
+        return $this->field->response($pair->source, $pair->listener, 10 ** (self::RESPONSE_DB / 20));
     }
 
     /** What is worth keeping of it to tell later what has changed. */
@@ -339,40 +282,14 @@ final class Hearing
         return $wishes;
     }
 
-    /** @return list<array{Origin, list<Spread>}> for each origin, what spreads from each of its channels */
-    private function spreads(Source $source): array
+    private function judge(Source $source, Listener $listener, ?Wish $wish): HeardPair
     {
-        if ($this->last === null || $this->last[0] !== $source->id) {
-            $spreads = [];
-            foreach ($source->origins as $origin) {
-                $spreads[] = [
-                    $origin,
-                    array_map($this->propagation->from(...), $this->graph->channelsOf($this->graph->entry($origin->at))),
-                ];
-            }
-            $this->last = [$source->id, $spreads];
-        }
-
-        return $this->last[1];
-    }
-
-    /** @param  list<array{Origin, list<Spread>}>  $spreads */
-    private function judge(Source $source, Listener $listener, ?Wish $wish, array $spreads): HeardPair
-    {
-        $this->effort->spend(self::JUDGING);
-        [$sum, $isReached] = $this->sum($listener, $spreads);
+        $this->work += self::JUDGING;
+        $sum = $this->field->heard($source, $listener);
         if (! $sum->isHeard()) {
-            return new HeardPair(
-                $source,
-                $listener,
-                $wish,
-                $sum->isUncertain() ? Verdict::Uncounted : self::verdictOfSilence($wish),
-                $sum,
-                null,
-                null,
-                $this->find,
-                $isReached,
-            );
+            $verdict = $sum->isUncertain() ? Verdict::Uncounted : self::verdictOfSilence($wish);
+
+            return new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find);
         }
         $doubling = $sum->doubling();
         $ways = null;
@@ -395,27 +312,20 @@ final class Hearing
             default => Verdict::Ok,
         };
         $overload = null;
-        if ($verdict === Verdict::Ok && $this->mayOverload($source, $spreads)) {
+        if ($verdict === Verdict::Ok && $this->mayOverload($source)) {
             $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
             $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
             $verdict = $overload === null ? $verdict : Verdict::Overloads;
         }
-        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $doubling, $loss, $this->find, true, $overload);
+        $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find, $doubling, $loss, $overload);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
     }
 
-    /** @param  list<array{Origin, list<Spread>}>  $spreads */
-    private function mayOverload(Source $source, array $spreads): bool
+    private function mayOverload(Source $source): bool
     {
         if ($this->loud === null || $this->loud[0] !== $source->id) {
-            $may = false;
-            foreach ($spreads as [$origin, $ofParts]) {
-                foreach ($ofParts as $spread) {
-                    $may = $may || $this->headroom->mayBeExceeded($source, $spread, $origin->db->value());
-                }
-            }
-            $this->loud = [$source->id, $may];
+            $this->loud = [$source->id, $this->field->mayExceed($source, $this->headroom->tight, $this->headroom->usual)];
         }
 
         return $this->loud[1];
@@ -436,95 +346,6 @@ final class Hearing
             Want::Must => Verdict::Missing,
             default => Verdict::Ok,
         };
-    }
-
-    /**
-     * The listeners to whom anything has come, counted or not.
-     *
-     * @param  list<array{Origin, list<Spread>}>  $spreads
-     * @return array<array-key, true> by id
-     */
-    private function comeTo(array $spreads): array
-    {
-        $listeners = [];
-        foreach ($spreads as [, $ofParts]) {
-            foreach ($ofParts as $spread) {
-                foreach ([$spread->taps, $spread->rest] as $channels) {
-                    foreach (array_intersect_key($this->at, $channels) as $there) {
-                        $listeners += $there;
-                    }
-                }
-            }
-        }
-
-        return $listeners;
-    }
-
-    /**
-     * @param  list<array{Origin, list<Spread>}>  $spreads
-     * @return array{Sum, bool} and whether anything leads there at all
-     */
-    private function sum(Listener $listener, array $spreads): array
-    {
-        $slots = $widths = [];
-        $rest = 0.0;
-        $runsRound = $meets = $isReached = false;
-        $loudest = null;
-        $parts = 1;
-        foreach ($spreads as [$origin, $ofParts]) {
-            if ($loudest === null || $loudest->isBelow($origin->db)) {
-                [$loudest, $parts] = [$origin->db, count($ofParts)];
-            }
-        }
-        foreach ($this->ears[$listener->id] as $name => $channels) {
-            $widths[$name] = count($channels);
-            foreach ($channels as $number => $channel) {
-                $taps = [];
-                foreach ($spreads as [$origin, $ofParts]) {
-                    foreach ($ofParts as $part => $spread) {
-                        $level = 10 ** ($origin->db->value() / 20);
-                        $rest = max($rest, ($spread->rest[$channel] ?? 0.0) * $level);
-                        $found = $spread->taps[$channel] ?? null;
-                        if ($found === null) {
-                            continue;
-                        }
-                        $isReached = true;
-                        $meets = $meets || isset($spread->meets[$channel]) || isset($taps[$part]);
-                        foreach (array_keys($spread->parts[$channel] ?? []) as $loop) {
-                            $runsRound = $runsRound || $this->gains->of($loop)->howls() || $this->gains->of($loop)->rings();
-                        }
-                        $taps[$part] = $this->plus(
-                            $taps[$part] ?? [],
-                            $found,
-                            $level,
-                            (int) round(($origin->delay?->value() ?? 0.0) * 1000),
-                        );
-                    }
-                }
-                foreach ($taps as $part => $ofPart) {
-                    $slots[] = Slot::of($name, $number, $part, $ofPart);
-                }
-            }
-        }
-
-        return [$isReached || $rest > 0 ? new Sum($slots, $widths, $parts, $rest, $runsRound, $meets) : Sum::nothing(), $isReached];
-    }
-
-    /**
-     * @param  array<int, float>  $sum
-     * @param  array<int, float>  $taps
-     * @return array<int, float>
-     */
-    private function plus(array $sum, array $taps, float $level, int $shift): array
-    {
-        if ($sum === [] && $level === 1.0 && $shift === 0) {
-            return $taps;
-        }
-        foreach ($taps as $key => $amplitude) {
-            $sum[$key + $shift] = ($sum[$key + $shift] ?? 0.0) + $amplitude * $level;
-        }
-
-        return $sum;
     }
 
     /**

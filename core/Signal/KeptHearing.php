@@ -8,7 +8,7 @@ namespace HiddenWire\Core\Signal;
 final readonly class KeptHearing
 {
     /**
-     * @param  array<array-key, array<array-key, array{Verdict, Sum, Doubling|null, Loss|null, bool, Overload|null}>>  $pairs  by source, by
+     * @param  array<array-key, array<array-key, array{Verdict, Sum, Doubling|null, Loss|null, Overload|null}>>  $pairs  by source, by
      *     listener: those to whom anything comes; as {@see HeardPair} has them
      * @param  int  $work  that it was, in taps moved
      */

@@ -47,9 +47,8 @@ final class Misnomers
                     $nodes[$key] = $graph->deviceNode($device);
                 }
             }
-            $levels = new Carried($graph, $nodes);
-            foreach (array_keys($nodes) as $key) {
-                $carried[$key][] = $levels->at($key);
+            foreach ($nodes as $key => $node) {
+                $carried[$key][] = $graph->field()->levelsAt($node, Readings::LEAST_DB);
             }
         }
         $misnomers = [];

@@ -17,7 +17,7 @@ final class Propagation
     /** What an edge costs beside its taps. */
     private const EDGE = 4;
 
-    /** @param  array<int, true>  $useful  the channels from which a listener is reached; others are not looked at */
+    /** @param  array<int, true>  $useful  the channels from which a listener is reached: all that feeds one of them is one of them */
     public function __construct(
         private readonly ChannelGraph $channels,
         private readonly LoopGains $loops,
@@ -26,45 +26,57 @@ final class Propagation
     ) {
     }
 
-    /** A sound that begins at a channel, at its own level, now. */
+    /** A sound that begins at a channel, at its own level, now: as far as a listener is reached. */
     public function from(int $channel): Spread
     {
         $spread = new Spread;
-        if (! isset($this->useful[$channel])) {
-            return $spread;
-        }
-        $places = [];
-        foreach ($this->reached($channel) as $reached) {
-            $places[] = $this->channels->place[$reached];
-        }
-        sort($places);
-        $spread->taps[$channel] = [0 => 1.0];
-        $fedBy = $done = [];
-        foreach ($places as $place) {
-            $here = $this->channels->channelAt[$place];
-            $part = $this->channels->partOf[$here] ?? null;
-            if ($part !== null && ! isset($done[$part])) {
-                $done[$part] = true;
-                $this->goRound($spread, $part);
-            }
-            if ($this->effort->isSpent()) {
-                $spread->rest[$here] = INF;
-            }
-            $this->passOn($spread, $here, $part, $fedBy);
+        if (isset($this->useful[$channel])) {
+            $spread->taps[$channel] = [0 => 1.0];
+            $this->spread($spread, $channel, false);
         }
 
         return $spread;
     }
 
+    /** What has spread from a channel as far as a listener is reached, over all other channels too. */
+    public function beyond(int $channel, Spread $spread): void
+    {
+        $spread->taps[$channel] ??= [0 => 1.0];
+        $this->spread($spread, $channel, true);
+    }
+
+    private function spread(Spread $spread, int $channel, bool $isBeyond): void
+    {
+        $places = [];
+        foreach ($this->reached($channel, $isBeyond) as $reached) {
+            $places[] = $this->channels->place[$reached];
+        }
+        sort($places);
+        $fedBy = $done = [];
+        foreach ($places as $place) {
+            $here = $this->channels->channelAt[$place];
+            $part = $this->channels->partOf[$here] ?? null;
+            $isNew = isset($this->useful[$here]) !== $isBeyond;
+            if ($isNew && $part !== null && ! isset($done[$part])) {
+                $done[$part] = true;
+                $this->goRound($spread, $part);
+            }
+            if ($isNew && $this->effort->isSpent()) {
+                $spread->rest[$here] = INF;
+            }
+            $this->passOn($spread, $here, $part, $fedBy, $isBeyond);
+        }
+    }
+
     /** @return list<int> */
-    private function reached(int $channel): array
+    private function reached(int $channel, bool $isBeyond): array
     {
         $seen = [$channel => true];
         $open = [$channel];
         while ($open !== []) {
             foreach ($this->channels->leaving[array_pop($open)] as $edge) {
                 $to = $this->channels->to[$edge];
-                if (! isset($seen[$to]) && isset($this->useful[$to])) {
+                if (! isset($seen[$to]) && ($isBeyond || isset($this->useful[$to]))) {
                     $seen[$to] = true;
                     $open[] = $to;
                 }
@@ -74,12 +86,15 @@ final class Propagation
         return array_keys($seen);
     }
 
-    /** @param  array<int, int>  $fedBy  the link that fed a channel first */
-    private function passOn(Spread $spread, int $here, ?int $part, array &$fedBy): void
+    /**
+     * @param  array<int, int>  $fedBy  the link that fed a channel first
+     * @param  bool  $isBeyond  to channels that lead to no listener; to those that do otherwise
+     */
+    private function passOn(Spread $spread, int $here, ?int $part, array &$fedBy, bool $isBeyond): void
     {
         $c = $this->channels;
         $taps = $spread->taps[$here] ?? [];
-        if (isset($spread->sums[$here])) {
+        if (isset($spread->sums[$here]) && isset($this->useful[$here]) !== $isBeyond) {
             $spread->taps[$here] = $taps = $this->trimmed($spread, $here, $taps);
         }
         $rest = $spread->rest[$here] ?? 0.0;
@@ -89,7 +104,7 @@ final class Propagation
         $meets = isset($spread->meets[$here]);
         foreach ($c->leaving[$here] as $edge) {
             $to = $c->to[$edge];
-            if (! isset($this->useful[$to]) || ($part !== null && ($c->partOf[$to] ?? null) === $part)) {
+            if (isset($this->useful[$to]) === $isBeyond || ($part !== null && ($c->partOf[$to] ?? null) === $part)) {
                 continue;
             }
             if ($rest > 0.0) {
@@ -214,7 +229,7 @@ final class Propagation
                 }
                 foreach ($c->leaving[$channel] as $edge) {
                     $to = $c->to[$edge];
-                    if (($c->partOf[$to] ?? null) === $part && isset($this->useful[$to])) {
+                    if (($c->partOf[$to] ?? null) === $part) {
                         $next[$to] ??= [];
                         $this->add($next[$to], $taps, $edge);
                     }

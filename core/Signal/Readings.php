@@ -12,24 +12,17 @@ use HiddenWire\Core\Rig\Unit;
 /** What the meters and lamps of units show in a situation: each sound by itself, as in a test where one thing plays at a time. */
 final class Readings
 {
-    private readonly Carried $carried;
+    /** A meter shows more than an ear hears: down to 90 dB under nominal. */
+    public const LEAST_DB = -90.0;
 
-    /** @param  list<Unit>  $units  whose meters are read */
-    public function __construct(private readonly SignalGraph $graph, array $units)
+    public function __construct(private readonly SignalGraph $graph)
     {
-        $nodes = [];
-        foreach ($units as $unit) {
-            foreach ($graph->rig->modelOf($unit)->meters as $meter) {
-                $nodes["{$unit->id} {$meter->id}"] = $this->node($unit, $meter);
-            }
-        }
-        $this->carried = new Carried($graph, $nodes);
     }
 
-    /** @return array<string, float> dB relative to the sound's own level, by source; those that the meter does not show left out */
+    /** @return array<array-key, float> dB relative to the sound's own level, by source, the loudest first; only what the meter shows */
     public function of(Unit $unit, Meter $meter): array
     {
-        return $this->carried->at("{$unit->id} {$meter->id}");
+        return $this->graph->field()->levelsAt($this->node($unit, $meter), self::LEAST_DB);
     }
 
     public function isLit(Unit $unit, Lamp $lamp): bool

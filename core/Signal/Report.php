@@ -71,7 +71,7 @@ final class Report
             $nothing['source'] = $source->id;
             foreach ($hearing->graph->rig->listeners as $id => $listener) {
                 $pair = $pairs[$id] ?? null;
-                if ($pair !== null && ($pair->isReached || $pair->sum->isUncertain())) {
+                if ($pair !== null && ($pair->sum->isReached || $pair->sum->isUncertain())) {
                     yield $this->pair($hearing, $pair, $withResponse);
                     $pair->forgetWays();
 

@@ -53,7 +53,7 @@ final class SignalGraph
 
     private ?ChannelGraph $byChannel = null;
 
-    private ?Passage $passage = null;
+    private ?SoundField $field = null;
 
     private ?Wiring $wiring = null;
 
@@ -216,10 +216,10 @@ final class SignalGraph
         return $this->byChannel ??= new ChannelGraph($this);
     }
 
-    /** What passes where: made once, for all who read it. Asked for when the graph is finished. */
-    public function passage(): Passage
+    /** What every sound comes to everywhere: made once, for all who read it. Asked for when the graph is finished. */
+    public function field(): SoundField
     {
-        return $this->passage ??= new Passage($this);
+        return $this->field ??= new SoundField($this);
     }
 
     /** @return list<int> */

@@ -30,18 +30,7 @@ final readonly class Stray
             }
         }
         $this->device = $default;
-        $reached = $default === null || ! $default->isUsable()
-            ? []
-            : $graph->byChannel()->reach($graph->channelsOf($graph->deviceNode($default)));
-        $this->reaches = array_values(array_filter($graph->rig->listeners, function (Listener $listener) use ($graph, $reached): bool {
-            foreach ($listener->at as $ear) {
-                if (array_intersect_key(array_flip($graph->channelsOf($graph->exit($ear))), $reached) !== []) {
-                    return true;
-                }
-            }
-
-            return false;
-        }));
+        $this->reaches = $default?->isUsable() === true ? $graph->field()->heardFrom($graph->deviceNode($default)) : [];
     }
 
     /** "Desk return: Presenter, Viewers", or what bars it. */

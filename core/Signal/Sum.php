@@ -36,6 +36,9 @@ final readonly class Sum
 
     public string $sides;
 
+    /** Whether anything arrives that is counted, however quiet. */
+    public bool $isReached;
+
     /**
      * @param  list<Slot>  $slots
      * @param  array<string, int>  $widths  channels of each ear
@@ -52,6 +55,7 @@ final readonly class Sum
         public bool $runsRound,
         public bool $meets,
     ) {
+        $this->isReached = $slots !== [];
         $this->slots = array_values(array_filter($slots, fn (Slot $slot) => $slot->decibels() >= -self::HEARD_DB - self::ROUNDING_DB));
         $loudest = null;
         $sides = [];
@@ -84,6 +88,12 @@ final readonly class Sum
         $limit = $this->level === null ? -self::HEARD_DB : $this->level->value() - Doubling::ECHO_DB;
 
         return $this->rest > 0 && 20 * log10($this->rest) >= $limit;
+    }
+
+    /** Whether it is heard, or may be: what could not be counted is never passed off as silence. */
+    public function mayBeHeard(): bool
+    {
+        return $this->isHeard() || $this->isUncertain();
     }
 
     /** The most that was left out, relative to the source; null where nothing was, or no bound is known. */

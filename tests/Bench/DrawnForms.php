@@ -41,7 +41,6 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
 
 /**
  * For each change that a page can ask for, a form as a person would fill it in on this rig: what it names is there, and its values are
@@ -159,7 +158,7 @@ final class DrawnForms
     {
         $hearing = new Hearing((new GraphBuilder($this->rig))->build($this->rig->base()));
         foreach ($this->rig->listeners as $listener) {
-            if (((new Volumes($hearing, $listener, new Passage($hearing->graph)))->edits() ?? []) !== []) {
+            if (((new Volumes($hearing, $listener, $hearing->field))->edits() ?? []) !== []) {
                 return ['listener' => $listener->id];
             }
         }

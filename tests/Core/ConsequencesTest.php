@@ -19,7 +19,6 @@ use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Timing\Offsets;
 
 /*
@@ -68,10 +67,10 @@ it('loses whatever is told to depend on what fails, and without a computer or a 
 it('mutes a sound for all where it says so, and nothing else', function (string $file) {
     $rig = (new DocumentReader)->read(shipped("{$file}.json"));
     $hearing = hearingOf($rig);
-    $passage = new Passage($hearing->graph);
+    $field = $hearing->field;
     $before = pairsOf($hearing);
     foreach ($rig->sources as $source) {
-        $touch = new Touch($hearing, $source, $passage->sourcesAt(...));
+        $touch = new Touch($hearing, $source, $field->sourcesAt(...));
         $muted = array_reduce($touch->places, fn (Rig $now, $at) => ($at instanceof PointRef
             ? new SetPoint($at, new PointSettings(mute: true)) : new SetRoute($at, new RouteSettings(on: false)))->applyTo($now), $rig);
         $left = array_map(fn (HeardPair $pair) => "{$source->id} {$pair->listener->id}", $touch->left);

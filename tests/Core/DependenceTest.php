@@ -10,7 +10,6 @@ use HiddenWire\Core\Dependence\Touch;
 use HiddenWire\Core\Dependence\Unused;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
 use Tests\Support\Draft;
 
 /** Two tones on leads of their own into a desk with one output to an ear, and a lead that carries nothing. */
@@ -72,7 +71,7 @@ it('finds what no wanted way uses, but no picture lead and no computer', functio
 
 it('mutes a sound for all in the fewest places', function () {
     $hearing = twoInto()->hear();
-    $touch = fn (string $source): Touch => new Touch($hearing, $hearing->graph->rig->sources[$source], (new Passage($hearing->graph))->sourcesAt(...));
+    $touch = fn (string $source): Touch => new Touch($hearing, $hearing->graph->rig->sources[$source], $hearing->field->sourcesAt(...));
     expect(array_map(strval(...), $touch('a')->places))->toBe(['desk/one'])->and($touch('a')->left)->toBe([])
         // The second strip has no mute, and everything behind it carries the other sound too.
         ->and($touch('b')->places)->toBe([])->and(array_map(fn ($pair) => $pair->listener->id, $touch('b')->left))->toBe(['e']);

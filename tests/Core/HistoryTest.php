@@ -54,7 +54,6 @@ use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\GraphBuilder;
-use HiddenWire\Core\Signal\Passage;
 use Tests\Support\Draft;
 
 function relayRig(): Rig
@@ -180,8 +179,8 @@ describe('what passes a point', function () {
 
     it('is every sound that reaches it as all stands, and whoever listens behind it',
         function (string $point, array $sounds, array $listeners) {
-            $passage = new Passage((new GraphBuilder(relayRig()))->build(relayRig()->situation()));
-            expect(($this->names)($passage->sourcesAt($point)))->toBe($sounds)->and(($this->names)($passage->listenersBehind($point)))
+            $field = (new GraphBuilder(relayRig()))->build(relayRig()->situation())->field();
+            expect(($this->names)($field->sourcesAt($point)))->toBe($sounds)->and(($this->names)($field->listenersBehind($point)))
                 ->toBe($listeners);
         })->with([
             'a microphone\'s strip' => ['mixer/ch-1', ['Presenter voice'],
@@ -193,7 +192,7 @@ describe('what passes a point', function () {
         ]);
 
     it('changes with the situation', function () {
-        $off = new Passage((new GraphBuilder(relayRig()))->build(relayRig()->situation('off')));
+        $off = (new GraphBuilder(relayRig()))->build(relayRig()->situation('off'))->field();
         // Nothing comes through the muted main any more, though the hall still hangs behind it.
         expect(($this->names)($off->listenersBehind('mixer/main')))->toBe(['Arcade hall'])->and($off->sourcesAt('mixer/main'))->toBe([])
             ->and(($this->names)($off->sourcesAt('broadcast/track-1')))->not->toContain('Music');
@@ -201,7 +200,7 @@ describe('what passes a point', function () {
 
     it('begins nowhere for a sound without an origin', function () {
         $rig = (new PlaceSound('music', new PointRef('music', 'sound'), null))->applyTo(relayRig());
-        $passage = new Passage((new GraphBuilder($rig))->build($rig->situation()));
-        expect($passage->sourcesAt('music/sound'))->toBe([]);
+        $field = (new GraphBuilder($rig))->build($rig->situation())->field();
+        expect($field->sourcesAt('music/sound'))->toBe([]);
     });
 });

@@ -42,7 +42,7 @@ function meteredDesk(array $settings = [], array $more = []): Draft
 function shownBy(Rig $rig): array
 {
     $unit = $rig->units['desk-1'];
-    $readings = new Readings((new GraphBuilder($rig))->build($rig->base()), [$unit]);
+    $readings = new Readings((new GraphBuilder($rig))->build($rig->base()));
 
     return array_map(function (Meter $meter) use ($readings, $unit) {
         $levels = $readings->of($unit, $meter);
@@ -55,10 +55,10 @@ it('reads each meter where it is taken, in its own terms', function (array $sett
     expect(shownBy(meteredDesk($settings)->make()))->toBe($shown);
 })->with([
     // The tone is at -20 dB: 40 of the 60 dB of the first scale, 6.7 of 10. After 10 dB of gain -10, after the fader -15; left and right meet in
-    // the mono bus as halves that have nothing to do with each other: -15 - 3 = -18 dB.
-    'as it comes' => [[], ['in' => '6.7', 'pre' => 'Yellow', 'post' => 'Green', 'sum' => '-18 dB', 'bar' => 'moves']],
-    // 22 dB of gain: +2 before the fader, -3 behind it, -6 in the bus.
-    'louder' => [['points' => ['strip' => ['gain' => 22]]], ['in' => '6.7', 'pre' => 'Red', 'post' => 'Yellow', 'sum' => '-6 dB', 'bar' => 'moves']],
+    // the mono bus at half their size each, and each part counts by itself as at an ear: -15 + 20 log10(1/2) = -21 dB.
+    'as it comes' => [[], ['in' => '6.7', 'pre' => 'Yellow', 'post' => 'Green', 'sum' => '-21 dB', 'bar' => 'moves']],
+    // 22 dB of gain: +2 before the fader, -3 behind it, -9 in the bus.
+    'louder' => [['points' => ['strip' => ['gain' => 22]]], ['in' => '6.7', 'pre' => 'Red', 'post' => 'Yellow', 'sum' => '-9 dB', 'bar' => 'moves']],
     // Muted it is seen where the meter is taken before the mute, and nowhere else.
     'muted' => [['points' => ['strip' => ['mute' => true]]], ['in' => '6.7', 'pre' => 'nothing', 'post' => 'nothing', 'sum' => 'nothing',
         'bar' => 'nothing']],
@@ -69,7 +69,7 @@ it('reads each meter where it is taken, in its own terms', function (array $sett
 it('lights lamps by what is muted and how a setting stands', function () {
     $lit = function (array $settings): array {
         $rig = meteredDesk($settings)->make();
-        $readings = new Readings((new GraphBuilder($rig))->build($rig->base()), [$rig->units['desk-1']]);
+        $readings = new Readings((new GraphBuilder($rig))->build($rig->base()));
 
         return array_map(fn ($lamp) => $readings->isLit($rig->units['desk-1'], $lamp), $rig->modelOf('desk-1')->lamps);
     };

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Planning\Volumes;
-use HiddenWire\Core\Signal\Passage;
 use Tests\Support\Draft;
 
 /**
@@ -43,7 +42,7 @@ function volumes(Draft $draft): Volumes
 {
     $hearing = $draft->hear();
 
-    return new Volumes($hearing, $hearing->graph->rig->listeners['me'], new Passage($hearing->graph));
+    return new Volumes($hearing, $hearing->graph->rig->listeners['me'], $hearing->field);
 }
 
 it('lists what everything passes in series, and chooses the last knob that is nobody else\'s', function () {

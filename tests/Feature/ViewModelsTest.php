@@ -26,7 +26,6 @@ use App\ViewModels\WayStrip;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Passage;
 use Illuminate\Http\Request;
 use Tests\Support\Draft;
 
@@ -190,7 +189,7 @@ describe('the views in which a rig is built', function () {
     });
 
     it('reads each output\'s recipe aloud, with what is left out and who listens', function () {
-        $of = fn (RigPage $page) => new Recipes($page->rig->units['mixer'], $page->hearing->graph, $page->hearing->graph->passage());
+        $of = fn (RigPage $page) => new Recipes($page->rig->units['mixer'], $page->hearing->graph, $page->hearing->graph->field());
         $mixer = $of(($this->page)());
         $aloud = collect($mixer->recipes)->mapWithKeys(fn (Recipe $recipe) => [$recipe->output->id => $recipe->aloud()]);
         expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and '
@@ -215,7 +214,7 @@ describe('the views in which a rig is built', function () {
             ['from' => 'microphone', 'to' => 'programme', 'on' => false, 'group' => 'programme-mic', 'can' => ['on', 'db']],
             ['from' => 'compressor', 'to' => 'programme', 'group' => 'programme-mic', 'can' => ['on', 'db']]]], 'room')->make();
         $graph = (new GraphBuilder($rig))->build($rig->situation());
-        $recipes = new Recipes($rig->units['fx'], $graph, new Passage($graph));
+        $recipes = new Recipes($rig->units['fx'], $graph, $graph->field());
         $programme = collect($recipes->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'programme');
         expect($programme->in()[0]->from)->toBe('Microphone through gate, compressor')->and($programme->in()[0]->instead)
             ->toBe(['Microphone'])

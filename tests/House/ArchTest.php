@@ -72,3 +72,20 @@ it('says real plurals to people', function () {
     }
     expect($found)->toBe([]);
 });
+
+it('adds up amplitudes in one place: all who say how loud a sound is ask the field', function () {
+    $found = [];
+    foreach (['core', 'app'] as $room) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS)) as $file) {
+            if (preg_match('/\b(new Spread\b|new Propagation\b|Slot::of\(|->taps\b|[aA]mplitude\w* ?\*\* ?2|array_sum\(.*amplitude)/',
+                (string) file_get_contents($file->getPathname())) === 1) {
+                $found[] = substr($file->getPathname(), strlen(dirname(__DIR__, 2)) + 1);
+            }
+        }
+    }
+    sort($found);
+    // Effort counts taps, Slot and Sum judge what the field has added.
+    expect($found)->toBe(['core/Signal/Effort.php', 'core/Signal/Propagation.php', 'core/Signal/Slot.php', 'core/Signal/SoundField.php',
+        'core/Signal/Sum.php']);
+});

@@ -15,6 +15,9 @@ final class PlainSums
     /** Below this what still moves is forgotten: -80 dB. */
     private const LEAST = 1e-4;
 
+    /** The same where many faint copies are added up: -120 dB. */
+    private const LEAST_OF_MANY = 1e-6;
+
     private const CONDUCTORS = [
         'ts' => 1, 'rca' => 1, 'xlr' => 2, 'trs' => 2, 'rca-pair' => 2, 'speaker' => 2, 'trrs' => 3,
         'ts-6.35' => 1, 'ts-3.5' => 1, 'xlr-f' => 2, 'xlr-m' => 2, 'combo-f' => 2, 'trs-6.35' => 2, 'trs-3.5' => 2, 'binding-post' => 2,
@@ -116,6 +119,60 @@ final class PlainSums
         }
 
         return $best === null || $best[0] < 1e-3 ? null : [round(20 * log10($best[0]), 1), round($best[1] / 1000, 1)];
+    }
+
+    /**
+     * How loud a source is everywhere: what comes at one time added as it is, what comes at different times by its power, each part of the
+     * source by itself. All origins of a part set out together.
+     *
+     * @return array<string, float> power by "unit/point stage channel" (stages: in, mid, out), of the louder part
+     */
+    public function powers(string $source): array
+    {
+        $parts = [];
+        foreach (array_column($this->data['sources'], 'origins', 'id')[$source] as $origin) {
+            foreach (isset($this->units[explode('/', $origin['at'])[0]]) ? range(1, $this->width($origin['at'])) : [] as $part) {
+                $parts[$part]["{$origin['at']} in {$part}"][(int) round(1000 * ($origin['delay_ms'] ?? 0))] = 10 ** (($origin['db'] ?? 0) / 20);
+            }
+        }
+        $powers = [];
+        foreach ($parts as $front) {
+            $all = [];
+            for ($round = 0; $round < 4000 && $front !== []; $round++) {
+                $next = [];
+                foreach ($front as $at => $taps) {
+                    foreach ($taps as $when => $amplitude) {
+                        $all[$at][$when] = ($all[$at][$when] ?? 0.0) + $amplitude;
+                        foreach (abs($amplitude) < self::LEAST_OF_MANY ? [] : $this->links[$at] ?? [] as [$to, $factor, $more]) {
+                            $next[$to][$when + $more] = ($next[$to][$when + $more] ?? 0.0) + $amplitude * $factor;
+                        }
+                    }
+                }
+                $front = $next;
+            }
+            foreach ($all as $at => $taps) {
+                $power = array_sum(array_map(fn (array $one) => $one[1] ** 2, self::merged($taps)));
+                $powers[$at] = max($powers[$at] ?? 0.0, $power);
+            }
+        }
+
+        return $powers;
+    }
+
+    /**
+     * The loudest channel of a stage of a point.
+     *
+     * @param  array<string, float>  $powers  as {@see powers()} gives them
+     * @return float dB; -INF where nothing is
+     */
+    public function level(array $powers, string $at, string $stage = 'out'): float
+    {
+        $loudest = 0.0;
+        foreach (isset($this->units[explode('/', $at)[0]]) ? range(1, $this->width($at)) : [] as $channel) {
+            $loudest = max($loudest, $powers["{$at} {$stage} {$channel}"] ?? 0.0);
+        }
+
+        return $loudest > 0 ? 10 * log10($loudest) : -INF;
     }
 
     /**
@@ -327,7 +384,7 @@ final class PlainSums
             return max($point['fader']['from'], min($point['fader']['to'], $this->faderOf($id, $model, $leader)));
         }
 
-        return $this->set["{$id}/{$point['id']}"]['fader'] ?? $point['fader']['db'];
+        return $this->set["{$id}/{$point['id']}"]['fader'] ?? $point['fader']['db'] ?? 0;
     }
 
     /**

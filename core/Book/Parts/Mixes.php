@@ -15,8 +15,8 @@ use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Signal\Passage;
 use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Signal\SoundField;
 
 /** One sheet a unit with an inside: what each of its outputs gets, in words. */
 final class Mixes implements Part
@@ -34,12 +34,12 @@ final class Mixes implements Part
     public function blocks(Source $of): array
     {
         $graph = $of->hearing()->graph;
-        $passage = $graph->passage();
+        $field = $graph->field();
         $blocks = [];
         foreach ($of->rig->units as $unit) {
             $model = $of->rig->modelOf($unit);
             $sentences = array_values(array_filter(array_map(
-                fn (Point $point) => $this->sentence($unit, $model, $point, $graph, $passage),
+                fn (Point $point) => $this->sentence($unit, $model, $point, $graph, $field),
                 $model->points,
             )));
             if ($sentences !== []) {
@@ -52,7 +52,7 @@ final class Mixes implements Part
     }
 
     /** "Main gets Mic 1 and Line 3/4 at −6.0 dB. Left out: Computer. Viewers listen."; empty where nothing is mixed. */
-    private function sentence(Unit $unit, EquipmentModel $model, Point $output, SignalGraph $graph, Passage $passage): string
+    private function sentence(Unit $unit, EquipmentModel $model, Point $output, SignalGraph $graph, SoundField $field): string
     {
         $feeds = array_filter($model->routes, fn (Route $route) => $route->to === $output->id);
         if (count($feeds) < 2 && array_filter($feeds, fn (Route $route) => $route->can !== []) === []) {
@@ -71,7 +71,7 @@ final class Mixes implements Part
                 $out[] = $from;
             }
         }
-        $who = array_map(fn (Listener $one) => $one->name, $passage->listenersBehind("{$unit->id}/{$output->id}"));
+        $who = array_map(fn (Listener $one) => $one->name, $field->listenersBehind("{$unit->id}/{$output->id}"));
         // An output that nothing goes to and nobody listens behind is as if it were not there.
         if ($in === [] && $who === []) {
             return '';

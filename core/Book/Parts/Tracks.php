@@ -10,7 +10,7 @@ use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\PointKind;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /** Every track of programs that stream and record: which sounds are on it in each situation. */
 final class Tracks implements Part
@@ -35,7 +35,7 @@ final class Tracks implements Part
         if ($units === []) {
             return [];
         }
-        $passages = array_map(fn ($situation) => $of->hearing($situation->id)->graph->passage(), $rig->situations);
+        $fields = array_map(fn ($situation) => $of->hearing($situation->id)->graph->field(), $rig->situations);
         $blocks = [];
         foreach ($units as $unit) {
             $tracks = array_filter(
@@ -43,11 +43,11 @@ final class Tracks implements Part
                 fn ($point) => in_array($point->kind, [PointKind::Bus, PointKind::Ear], true),
             );
             $rows = array_values(array_map(fn ($point) => [$point->label, ...array_values(array_map(
-                fn (Passage $passage) => implode(', ', array_map(
+                fn (SoundField $field) => implode(', ', array_map(
                     fn ($sound) => $sound->name,
-                    $passage->sourcesAt("{$unit->id}/{$point->id}"),
+                    $field->sourcesAt("{$unit->id}/{$point->id}"),
                 )) ?: 'silence',
-                $passages,
+                $fields,
             ))], $tracks));
             if ($rows !== []) {
                 $blocks[] = new Heading($unit->name);

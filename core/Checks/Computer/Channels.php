@@ -20,10 +20,8 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Want;
-use HiddenWire\Core\Signal\Carried;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SignalGraph;
-use HiddenWire\Core\Signal\Sum;
 use HiddenWire\Core\Signal\Verdict;
 
 /** A sound on channels of a device that the program which is to bring it does not read. */
@@ -107,12 +105,9 @@ final readonly class Channels implements Check
     {
         $node = $graph->deviceNode($device);
         $on = [];
-        $levels = new Carried($graph, ['all' => $node], byChannel: true);
-        foreach ($graph->channelsOf($node) as $i => $_) {
-            foreach ($levels->at("all {$i}") as $source => $db) {
-                if ($db >= -Sum::HEARD_DB) {
-                    $on[$source][] = $i + 1;
-                }
+        foreach ($graph->channelsOf($node) as $i => $channel) {
+            foreach ($graph->field()->levelsIn([$channel]) as $source => $_) {
+                $on[$source][] = $i + 1;
             }
         }
 
@@ -122,7 +117,7 @@ final readonly class Channels implements Check
     /** Whether somebody behind the slot is to hear it and does not. */
     private function isMissed(Inspection $in, Hearing $hearing, PointRef $at, Source $source): bool
     {
-        foreach ($in->passage($in->rig->base()->id)->listenersBehind($at) as $listener) {
+        foreach ($in->field($in->rig->base()->id)->listenersBehind($at) as $listener) {
             $pair = $hearing->pair($source->id, $listener->id);
             if ($pair->verdict === Verdict::Missing && $pair->wish?->want === Want::Must) {
                 return true;

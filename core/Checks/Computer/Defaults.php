@@ -82,8 +82,8 @@ final readonly class Defaults implements Check
     /** Whether any sound that somebody is to hear passes there. */
     private function carriesAnything(Inspection $in, PointRef $at): bool
     {
-        $passage = $in->passage($in->rig->base()->id);
+        $field = $in->field($in->rig->base()->id);
 
-        return $passage->sourcesAt($at) !== [] && $passage->listenersBehind($at) !== [];
+        return $field->sourcesAt($at) !== [] && $field->listenersBehind($at) !== [];
     }
 }

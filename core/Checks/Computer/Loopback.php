@@ -47,7 +47,7 @@ final readonly class Loopback implements Check
     /** @return iterable<Finding> */
     private function taken(Inspection $in, string $situation, Unit $unit, Route $loopback, Route $input): iterable
     {
-        $sounds = $in->passage($situation)->sourcesAt(new PointRef($unit->id, $input->from));
+        $sounds = $in->field($situation)->sourcesAt(new PointRef($unit->id, $input->from));
         if ($sounds === []) {
             return;
         }

@@ -111,7 +111,7 @@ final readonly class Needs implements Check
             return false;
         }
         foreach ($model->points as $point) {
-            if ($in->passage($in->rig->base()->id)->sourcesAt("{$unit->id}/{$point->id}") !== []) {
+            if ($in->field($in->rig->base()->id)->sourcesAt("{$unit->id}/{$point->id}") !== []) {
                 return false;
             }
         }

@@ -38,7 +38,7 @@ final readonly class OneDevice implements Check
                     $used += $point->kind === PointKind::In ? [(string) $at => true] : [];
                 }
                 $isTrack = in_array($point->kind, [PointKind::Bus, PointKind::Ear], true);
-                $tracks += $isTrack && $in->passage($in->rig->base()->id)->sourcesAt($at) !== [] ? [$point->id => true] : [];
+                $tracks += $isTrack && $in->field($in->rig->base()->id)->sourcesAt($at) !== [] ? [$point->id => true] : [];
             }
             yield from $this->over($unit, count($devices), $limits->devicesAtOnce, 'device', ': '.implode(', ', $devices));
             yield from $this->over($unit, count($used), $limits->sources, 'source', '');

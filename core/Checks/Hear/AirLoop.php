@@ -32,7 +32,7 @@ final readonly class AirLoop implements Check
             foreach ($hearing->graph->links as $link) {
                 $at = $link->at;
                 if ($link->kind !== HopKind::Air || ! $link->carries() || ! $at instanceof AirRef
-                    || $in->passage($situation)->sourcesAt($at->from) === [] || $in->passage($situation)->listenersBehind($at->to) === []) {
+                    || $in->field($situation)->sourcesAt($at->from) === [] || $in->field($situation)->listenersBehind($at->to) === []) {
                     continue;
                 }
                 $loop = $this->loop($hearing, $at);

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\Passage;
+use HiddenWire\Core\Signal\SoundField;
 
 /** A level of its own that was wanted, where every fader on the way also moves another listener or another sound. */
 final readonly class NoOwnLevel implements Check
@@ -44,7 +44,7 @@ final readonly class NoOwnLevel implements Check
     private function shared(Inspection $in, string $situation, HeardPair $pair): iterable
     {
         $closest = null;
-        foreach (self::controls($in, $in->passage($situation), $pair) as [$at, $sources, $listeners]) {
+        foreach (self::controls($in, $in->field($situation), $pair) as [$at, $sources, $listeners]) {
             $others = array_values(array_filter($listeners, fn (Listener $one) => $one !== $pair->listener));
             $sounds = array_values(array_filter($sources, fn (Source $one) => $one !== $pair->source));
             if ($others === [] && $sounds === []) {
@@ -78,19 +78,19 @@ final readonly class NoOwnLevel implements Check
      *
      * @return list<array{PointRef|RouteRef, list<Source>, list<Listener>}> each with the sounds and the listeners that it moves
      */
-    public static function controls(Inspection $in, Passage $passage, HeardPair $pair): array
+    public static function controls(Inspection $in, SoundField $field, HeardPair $pair): array
     {
         $controls = [];
         foreach ($pair->arrivals()[0]->hops ?? [] as $hop) {
             if ($hop->kind === HopKind::Fader && $hop->at instanceof PointRef) {
-                $controls[] = [$hop->at, $passage->sourcesAt($hop->at), $passage->listenersBehind($hop->at)];
+                $controls[] = [$hop->at, $field->sourcesAt($hop->at), $field->listenersBehind($hop->at)];
             } elseif ($hop->at instanceof RouteRef) {
                 $route = $in->rig->modelOf($hop->at->unit)->routes[$hop->at->key];
                 if ($route->allows(RouteSetting::Db)) {
                     $controls[] = [
                         $hop->at,
-                        $passage->sourcesAt(new PointRef($hop->at->unit, $route->from)),
-                        $passage->listenersBehind(new PointRef($hop->at->unit, $route->to)),
+                        $field->sourcesAt(new PointRef($hop->at->unit, $route->from)),
+                        $field->listenersBehind(new PointRef($hop->at->unit, $route->to)),
                     ];
                 }
             }

@@ -73,7 +73,7 @@ final readonly class SecondMicrophone implements Check
     {
         $own = $source->origins[0]->at ?? null;
         $known = array_map(fn ($origin) => $origin->at->unit, $source->origins);
-        if ($own === null || $in->passage($situation)->sourcesAt($own) === []) {
+        if ($own === null || $in->field($situation)->sourcesAt($own) === []) {
             return;
         }
         foreach ($in->microphones($in->rig->units[$own->unit]->place) as $unit) {
@@ -84,7 +84,7 @@ final readonly class SecondMicrophone implements Check
             foreach ($model->points as $point) {
                 $at = new PointRef($unit->id, $point->id);
                 $behind = $point->kind === PointKind::Origin
-                    ? array_values(array_filter($in->passage($situation)->listenersBehind($at), self::isOnAir(...)))
+                    ? array_values(array_filter($in->field($situation)->listenersBehind($at), self::isOnAir(...)))
                     : [];
                 if ($behind !== []) {
                     yield $this->finding($in, $situation, $source, $behind[0], $own, $at, $this->picks($in, $unit->id));

@@ -71,7 +71,7 @@ final readonly class Loose implements Check
             $at = new PointRef($unit->id, $point->id);
             $isHeard = $point->kind !== PointKind::Bus;
             foreach ($isHeard ? [] : $in->each() as $situation => $_) {
-                $isHeard = $isHeard || $in->passage($situation)->listenersBehind($at) !== [];
+                $isHeard = $isHeard || $in->field($situation)->listenersBehind($at) !== [];
             }
             if (! $isHeard) {
                 $what = "{$in->names->of($at)} is mixed for nobody: nothing behind it reaches a listener";
@@ -97,7 +97,7 @@ final readonly class Loose implements Check
                         continue 3;
                     }
                 }
-                $sounds = [...$sounds, ...$in->passage($situation)->sourcesAt($at)];
+                $sounds = [...$sounds, ...$in->field($situation)->sourcesAt($at)];
             }
             if ($sounds !== []) {
                 yield new Finding($this->code(), Severity::Note,

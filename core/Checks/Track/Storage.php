@@ -28,7 +28,7 @@ final readonly class Storage implements Check
         $base = $in->rig->base();
         $minutes = $in->rig->papers->measured(MeasureKind::Length)["situations/{$base->id}"] ?? null;
         foreach ($minutes === null ? [] : $in->rig->units as $unit) {
-            $card = Card::of($in->rig, $unit, $in->passage($base->id));
+            $card = Card::of($in->rig, $unit, $in->field($base->id));
             if ($card !== null && $card->hours() * self::MINUTES_AN_HOUR < $minutes) {
                 yield new Finding(
                     $this->code(),
