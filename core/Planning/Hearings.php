@@ -35,7 +35,7 @@ final class Hearings
     /** One source, where more is not needed. */
     public function ofSource(string $situation, string $source): Hearing
     {
-        return $this->known[$situation] ?? new Hearing($this->graph($situation), [$source]);
+        return $this->known[$situation] ?? new Hearing($this->graph($situation), [$source], $this->beforeIn($situation));
     }
 
     private function graph(string $situation): SignalGraph

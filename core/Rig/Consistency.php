@@ -7,7 +7,10 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Rig\Rules\Fit;
 use HiddenWire\Core\Rig\Rules\Rule;
 
-/** Whether parts fit together to a rig, by the register of rules. Finds all offences, each with its pointer. */
+/**
+ * Whether parts fit together to a rig, by the register of rules. Finds all offences, each with its pointer. Of parts that were made from a
+ * sound rig only what is altered since is looked at.
+ */
 final class Consistency
 {
     /** @var list<Rule>|null */
@@ -16,17 +19,23 @@ final class Consistency
     /**
      * @param  array<string, list<string>>  $unreadable  ids by list (`places`, `models`, `units`, …) of elements that exist in the document
      *     but could not be read: references to them are not held against it
+     * @param  Altered|null  $altered  what is not as in the sound rig that the parts were made from; null where all has to be looked at
      */
-    public function __construct(private readonly RigParts $parts, private readonly array $unreadable = [])
-    {
+    public function __construct(
+        private readonly RigParts $parts,
+        private readonly array $unreadable = [],
+        private readonly ?Altered $altered = null,
+    ) {
     }
 
     /** @return list<Problem> */
     public function problems(): array
     {
-        $in = new Fit($this->parts, $this->unreadable);
+        $in = new Fit($this->parts, $this->unreadable, $this->altered?->from);
         foreach (self::rules() as $rule) {
-            $rule->check($in);
+            if ($this->altered === null || $this->altered->isAny($rule->reads())) {
+                $rule->check($in);
+            }
         }
 
         return $in->problems();

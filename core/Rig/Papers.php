@@ -32,6 +32,13 @@ final readonly class Papers
     ) {
     }
 
+    /** Whether the same is written down, thing by thing. */
+    public function isOf(self $other): bool
+    {
+        return $this->reasons === $other->reasons && $this->steps === $other->steps && $this->accepted === $other->accepted
+            && $this->facts === $other->facts && $this->measures === $other->measures;
+    }
+
     /** Without reasons about what is not there any more. */
     public function within(RigParts $parts): self
     {

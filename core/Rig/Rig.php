@@ -64,10 +64,13 @@ final readonly class Rig
     /** @throws InvalidRig with every offence */
     public function __construct(RigParts $parts)
     {
+        $altered = Altered::in($parts);
         if ($parts->papers->isLoose) {
-            $parts = $parts->with(papers: $parts->papers->within($parts));
+            $parts = $parts->with(papers: $altered?->isAny(Altered::TOLD_OF) === false
+                ? $parts->papers->with(isLoose: false)
+                : $parts->papers->within($parts));
         }
-        $problems = (new Consistency($parts))->problems();
+        $problems = (new Consistency($parts, altered: $altered))->problems();
         $faults = array_values(array_filter(
             $problems,
             fn (Problem $problem) => $problem->fault !== null && ($parts->tolerated === null || in_array(
@@ -85,29 +88,27 @@ final readonly class Rig
         $this->name = $parts->name;
         $this->summary = $parts->summary;
         $this->models = $parts->models;
-        $this->places = self::byId($parts->places);
-        $this->units = self::byId($parts->units);
-        $this->cables = self::byId($parts->cables);
+        $this->places = self::byId('places', $parts->places, $altered);
+        $this->units = self::byId('units', $parts->units, $altered);
+        $this->cables = self::byId('cables', $parts->cables, $altered);
         $this->devices = array_values($parts->devices);
         $this->air = array_values($parts->air);
-        $this->sources = self::byId($parts->sources);
-        $this->listeners = self::byId($parts->listeners);
+        $this->sources = self::byId('sources', $parts->sources, $altered);
+        $this->listeners = self::byId('listeners', $parts->listeners, $altered);
         $this->wishes = array_values($parts->wishes);
-        $situations = self::byId($parts->situations);
+        $situations = self::byId('situations', $parts->situations, $altered);
         assert($situations !== []);
         $this->situations = $situations;
-        $hosts = [];
-        foreach ($this->units as $unit) {
-            if ($this->modelOf($unit)->family->isHost()) {
-                $hosts[$unit->place] = $unit->id;
+        $this->hosts = $altered?->isAny(['models', Altered::FRAME]) === false ? $altered->from->hosts : $this->hosts();
+        if ($altered?->isAny(['picks']) === false) {
+            $this->picks = $altered->from->picks;
+        } else {
+            $picks = [];
+            foreach ($parts->picks as $pick) {
+                $picks[(string) $pick->at] = $pick;
             }
+            $this->picks = $picks;
         }
-        $this->hosts = $hosts;
-        $picks = [];
-        foreach ($parts->picks as $pick) {
-            $picks[(string) $pick->at] = $pick;
-        }
-        $this->picks = $picks;
         $this->papers = $parts->papers;
         $this->balances = array_values($parts->balances);
     }
@@ -185,17 +186,36 @@ final readonly class Rig
             tolerated: array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
             papers: $this->papers->with(isLoose: true),
             balances: $this->balances,
+            from: $this,
         );
+    }
+
+    /** @return array<string, string> the unit with the operating system, by place */
+    private function hosts(): array
+    {
+        $hosts = [];
+        foreach ($this->units as $unit) {
+            if ($this->models[$unit->model]->family->isHost()) {
+                $hosts[$unit->place] = $unit->id;
+            }
+        }
+
+        return $hosts;
     }
 
     /**
      * @template T of Place|Unit|Cable|Source|Listener|Situation
      *
+     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'  $list
      * @param  array<int, T>  $things
      * @return array<string, T>
      */
-    private static function byId(array $things): array
+    private static function byId(string $list, array $things, ?Altered $altered): array
     {
+        if ($altered?->isAny([$list]) === false) {
+            /** @var array<string, T> */
+            return $altered->from->{$list};
+        }
         $byId = [];
         foreach ($things as $thing) {
             $byId[$thing->id] = $thing;

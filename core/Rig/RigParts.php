@@ -27,6 +27,7 @@ final readonly class RigParts
      * @param  array<int, Balance>  $balances
      * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may
      *     stay; null tolerates all
+     * @param  Rig|null  $from  the rig that they were made from: what is not altered since fits together
      */
     public function __construct(
         public string $name,
@@ -45,6 +46,7 @@ final readonly class RigParts
         public ?array $tolerated = [],
         public Papers $papers = new Papers,
         public array $balances = [],
+        public ?Rig $from = null,
     ) {
     }
 

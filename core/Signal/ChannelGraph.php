@@ -27,17 +27,20 @@ final class ChannelGraph
     /** @var list<int> */
     public array $to = [];
 
-    /** @var list<float> amplitude factor, with its polarity as the sign */
+    /** @var array<int, float> amplitude factor, with its polarity as the sign */
     public array $amplitude = [];
 
-    /** @var list<int> the delay in microseconds */
+    /** @var array<int, int> the delay in microseconds */
     public array $shift = [];
 
-    /** @var list<int> number of the clock that is passed; 0 for none */
+    /** @var array<int, int> number of the clock that is passed; 0 for none */
     public array $clock = [];
 
     /** @var list<int> number of the link in the graph */
     public array $link = [];
+
+    /** @var array<int, array{int, int}> the first edge of each link that carries, and how many it has */
+    private array $edgesOf = [];
 
     /** @var list<int> place of each channel in the order in which sound runs */
     public array $place;
@@ -67,6 +70,7 @@ final class ChannelGraph
             $clock = $link->clock === null ? 0 : $this->clocks->number($link->clock);
             $first = $graph->first[$link->from];
             $then = $graph->first[$link->to];
+            $this->edgesOf[$id] = [$edge, count($link->map)];
             foreach ($link->map as [$a, $b, $factor]) {
                 $this->leaving[$first + $a][] = $edge;
                 $this->entering[$then + $b][] = $edge++;
@@ -79,6 +83,101 @@ final class ChannelGraph
             }
         }
         $this->sort($graph->channels);
+    }
+
+    /**
+     * That of a graph with the same nodes and as many links, made from what is known of the other one. What only is louder or later is put
+     * in; the order in which sound runs is found anew where a link that came runs against it, or one that went was part of a loop.
+     */
+    public static function after(self $before, SignalGraph $was, SignalGraph $is): self
+    {
+        $channels = clone $before;
+        $isInOrder = true;
+        foreach ($is->links as $id => $link) {
+            $old = $was->links[$id];
+            if ($old === $link) {
+                continue;
+            }
+            if ($old->carries() && $link->carries() && $old->from === $link->from && $old->to === $link->to && $old->map === $link->map) {
+                $channels->level($id, $link);
+
+                continue;
+            }
+            $isInOrder = (! $old->carries() || $channels->remove($id)) && $isInOrder;
+            $isInOrder = (! $link->carries() || $channels->add($is, $id, $link)) && $isInOrder;
+        }
+        if (! $isInOrder) {
+            $channels->partOf = $channels->parts = [];
+            $channels->sort($is->channels);
+        }
+
+        return $channels;
+    }
+
+    /** Whether the same channels lead to the same ones, by whatever gain. */
+    public function isShapedLike(self $other): bool
+    {
+        return $this->leaving === $other->leaving && $this->to === $other->to;
+    }
+
+    private function level(int $id, Link $link): void
+    {
+        $gain = $link->gainDb === 0.0 ? 1.0 : 10 ** ($link->gainDb / 20);
+        foreach ($link->map as $i => [, , $factor]) {
+            $edge = $this->edgesOf[$id][0] + $i;
+            $this->amplitude[$edge] = $gain * $factor;
+            $this->shift[$edge] = (int) round($link->delayMs * 1000);
+            $this->clock[$edge] = $link->clock === null ? 0 : $this->clocks->number($link->clock);
+        }
+    }
+
+    /** @return bool whether the order and the parts still hold */
+    private function remove(int $id): bool
+    {
+        $isKept = true;
+        [$first, $count] = $this->edgesOf[$id];
+        for ($edge = $first; $edge < $first + $count; $edge++) {
+            [$from, $to] = [$this->from[$edge], $this->to[$edge]];
+            $this->leaving[$from] = array_values(array_diff($this->leaving[$from], [$edge]));
+            $this->entering[$to] = array_values(array_diff($this->entering[$to], [$edge]));
+            $isKept = $isKept && (! isset($this->partOf[$from]) || $this->partOf[$from] !== ($this->partOf[$to] ?? null));
+        }
+        unset($this->edgesOf[$id]);
+
+        return $isKept;
+    }
+
+    /** @return bool whether the order and the parts still hold */
+    private function add(SignalGraph $graph, int $id, Link $link): bool
+    {
+        $isKept = true;
+        [$first, $then] = [$graph->first[$link->from], $graph->first[$link->to]];
+        $this->edgesOf[$id] = [count($this->from), count($link->map)];
+        foreach ($link->map as [$a, $b]) {
+            [$from, $to] = [$first + $a, $then + $b];
+            $edge = count($this->from);
+            $this->from[] = $from;
+            $this->to[] = $to;
+            $this->link[] = $id;
+            $this->leaving[$from] = $this->inOrder([...$this->leaving[$from], $edge]);
+            $this->entering[$to] = $this->inOrder([...$this->entering[$to], $edge]);
+            $isWithin = isset($this->partOf[$from]) && $this->partOf[$from] === ($this->partOf[$to] ?? null);
+            $isKept = $isKept && ($isWithin || $this->place[$from] < $this->place[$to]);
+        }
+        $this->level($id, $link);
+
+        return $isKept;
+    }
+
+    /**
+     * @param  list<int>  $edges
+     * @return list<int> by their links, as if all had been there from the start
+     */
+    private function inOrder(array $edges): array
+    {
+        usort($edges, fn (int $a, int $b) => [$this->link[$a], $a] <=> [$this->link[$b], $b]);
+
+        return $edges;
     }
 
     /**

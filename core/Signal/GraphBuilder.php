@@ -24,13 +24,17 @@ use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SceneChoice;
+use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
@@ -83,78 +87,52 @@ final class GraphBuilder
     /** Why nothing passes what is being made now; null where it does. */
     private ?BlockKind $block = null;
 
-    private readonly Wiring $wiring;
+    private ?Wiring $wiring = null;
 
-    private readonly DeviceLists $devices;
+    private ?DeviceLists $devices = null;
 
     /** @var array<string, float> delays in ms, by what they are of */
     private readonly array $measured;
 
     public function __construct(private readonly Rig $rig)
     {
-        $this->wiring = new Wiring($rig);
-        $this->devices = new DeviceLists($rig, $this->wiring);
         $this->measured = $rig->papers->measured(MeasureKind::Delay);
     }
 
     public function devices(): DeviceLists
     {
-        return $this->devices;
+        return $this->devices ??= new DeviceLists($this->rig, $this->wiring());
+    }
+
+    private function wiring(): Wiring
+    {
+        return $this->wiring ??= new Wiring($this->rig);
     }
 
     /** @param  SignalGraph|null  $like  of the same situation of a rig that differs little */
     public function build(Situation $situation, ?SignalGraph $like = null): SignalGraph
     {
         $this->state = new State($this->rig, $situation);
-        [$out, $devices] = $this->standing($situation);
+        $set = $like === null ? null : Alike::units($this->rig, $situation, $like);
+        $patched = $like === null || $set === null ? null : $this->patched($like, $set);
+        if ($patched !== null) {
+            return $this->graph = $patched;
+        }
+        $isListed = $like !== null && Alike::isSameListed($this->rig, $situation, $like);
+        [$out, $devices] = $this->standing($situation, $isListed ? $like : null);
         // Measured delays are in links and devices: what was made with others can't be taken over.
-        $isAlike = $like === null || $like->rig->papers->measures == $this->rig->papers->measures;
+        $isAlike = $like !== null && $like->rig->papers->measures === $this->rig->papers->measures;
         $this->graph = new SignalGraph($this->rig, $this->state, $devices, $isAlike ? $like : null);
+        $this->preFader = $this->behindGain = $this->variants = [];
         $absent = array_fill_keys($situation->absent, true);
-        $this->preFader = $this->behindGain = $this->variants = $changes = [];
-        foreach ([...$situation->effects, ...$situation->scenes] as $switch) {
-            $changes[$switch->unit][] = $switch;
+        if ($isAlike && Alike::isSameInside($this->rig, $situation, $like)) {
+            $this->graph->copyAll(Alike::isSameWiring($this->rig, $situation, $like));
         }
-        foreach ($situation->changes as $change) {
-            $changes[$change->at->unit][] = $change;
+        if ($this->graph->ofUnits === null) {
+            $this->units($situation, $absent);
         }
-        foreach ($situation->settings as $set) {
-            $changes[$set->unit][] = $set;
-        }
-        foreach ($this->rig->units as $unit) {
-            $model = $this->rig->modelOf($unit);
-            $isAbsent = isset($absent[$unit->id]);
-            if ($this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [], $isAbsent)) {
-                continue;
-            }
-            [$node, $link] = [count($this->graph->width), count($this->graph->links)];
-            $this->block = $isAbsent ? BlockKind::Absent : null;
-            $realm = $this->realmInside($model);
-            foreach ($model->points as $point) {
-                $this->point($unit, $point, $realm);
-            }
-            foreach ($model->routes as $key => $route) {
-                $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
-            }
-            $this->graph->sections[$unit->id] = new UnitSection(
-                $unit,
-                $model,
-                $changes[$unit->id] ?? [],
-                $node,
-                count($this->graph->width),
-                $link,
-                count($this->graph->links),
-                $isAbsent,
-            );
-        }
-        foreach ($this->rig->cables as $cable) {
-            $isOut = isset($out[$cable->id]);
-            $this->block = $isOut ? BlockKind::NotPlugged : null;
-            if (! $this->graph->copyCable($cable, $isOut)) {
-                $first = count($this->graph->links);
-                $this->cable($cable);
-                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first), $isOut];
-            }
+        if ($this->graph->ofWiring === null) {
+            $this->cables($out);
         }
         $this->block = null;
         $this->calls = [];
@@ -193,6 +171,94 @@ final class GraphBuilder
         return $this->graph;
     }
 
+    /** @param  array<string, true>  $absent */
+    private function units(Situation $situation, array $absent): void
+    {
+        $changes = [];
+        foreach ([...$situation->effects, ...$situation->scenes] as $switch) {
+            $changes[$switch->unit][] = $switch;
+        }
+        foreach ($situation->changes as $change) {
+            $changes[$change->at->unit][] = $change;
+        }
+        foreach ($situation->settings as $set) {
+            $changes[$set->unit][] = $set;
+        }
+        foreach ($this->rig->units as $unit) {
+            $model = $this->rig->modelOf($unit);
+            $isAbsent = isset($absent[$unit->id]);
+            if (! $this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [], $isAbsent)) {
+                $this->unit($unit, $model, $changes[$unit->id] ?? [], $isAbsent);
+            }
+        }
+        $this->graph->ofUnits = [count($this->graph->width), count($this->graph->links)];
+    }
+
+    /** @param  array<array-key, true>  $out  those that are out, by id */
+    private function cables(array $out): void
+    {
+        foreach ($this->rig->cables as $cable) {
+            $isOut = isset($out[$cable->id]);
+            $this->block = $isOut ? BlockKind::NotPlugged : null;
+            if (! $this->graph->copyCable($cable, $isOut)) {
+                $first = count($this->graph->links);
+                $this->cable($cable);
+                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first), $isOut];
+            }
+        }
+        $this->graph->ofWiring = [count($this->graph->width), count($this->graph->links)];
+    }
+
+    /** @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about it */
+    private function unit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): void
+    {
+        [$node, $link] = [count($this->graph->width), count($this->graph->links)];
+        $this->block = $isAbsent ? BlockKind::Absent : null;
+        $realm = $this->realmInside($model);
+        foreach ($model->points as $point) {
+            $this->point($unit, $point, $realm);
+        }
+        foreach ($model->routes as $key => $route) {
+            $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
+        }
+        $this->graph->sections[$unit->id] = new UnitSection(
+            $unit,
+            $model,
+            $changes,
+            $node,
+            count($this->graph->width),
+            $link,
+            count($this->graph->links),
+            $isAbsent,
+        );
+    }
+
+    /**
+     * The graph that another comes to, with some units made anew at their place.
+     *
+     * @param  list<Unit>  $units
+     * @return SignalGraph|null null where a unit takes more room now, or less
+     */
+    private function patched(SignalGraph $like, array $units): ?SignalGraph
+    {
+        $graph = SignalGraph::standing($this->rig, $this->state, $like);
+        foreach ($units as $unit) {
+            $was = $like->sections[$unit->id];
+            $this->graph = SignalGraph::upTo($like, $was);
+            $this->preFader = $this->behindGain = $this->variants = [];
+            $this->unit($unit, $was->model, $was->changes, $was->isAbsent);
+            $section = $this->graph->sections[$unit->id];
+            if ($section->nodeEnd !== $was->nodeEnd || $section->linkEnd !== $was->linkEnd) {
+                return null;
+            }
+            $graph->replace($was->link, array_slice($this->graph->links, $was->link));
+            $graph->sections[$unit->id] = $section;
+        }
+        $this->block = null;
+
+        return $graph;
+    }
+
     private function add(Link $link): void
     {
         $this->graph->addLink($this->block === null || $link->block !== null ? $link : $link->blockedBy($this->block));
@@ -201,9 +267,10 @@ final class GraphBuilder
     /**
      * What is plugged and what computers list in a situation.
      *
+     * @param  SignalGraph|null  $like  one in which computers list the same
      * @return array{array<array-key, true>, DeviceLists} cables that are out, or lead to a unit that is not there, by id; the devices
      */
-    private function standing(Situation $situation): array
+    private function standing(Situation $situation, ?SignalGraph $like): array
     {
         $out = array_fill_keys($situation->pulled, true);
         foreach ($situation->absent === [] ? [] : $this->rig->cables as $cable) {
@@ -212,11 +279,15 @@ final class GraphBuilder
             }
         }
 
+        if ($like !== null) {
+            return [$out, $like->devices];
+        }
+
         return [
             $out,
             $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
                 && $situation->settings === [] && $situation->plugged === []
-                ? $this->devices
+                ? $this->devices()
                 : new DeviceLists(
                     $this->rig,
                     new Wiring($this->rig, $out),
@@ -397,7 +468,7 @@ final class GraphBuilder
         if ($from->link !== null && $to->link !== null) {
             return;
         }
-        foreach ($this->wiring->lanesOf($cable) as [$outAt, $outId, $inAt, $inId]) {
+        foreach ($this->wiring()->lanesOf($cable) as [$outAt, $outId, $inAt, $inId]) {
             $outSocket = $this->rig->socket($outAt);
             $inSocket = $this->rig->socket($inAt);
             $out = $outSocket->lanes[$outId];
@@ -409,7 +480,7 @@ final class GraphBuilder
                 $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
                 $this->delayOf($cable),
                 HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal),
-                roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() || $this->wiring->isPastPreamp($cable, $inAt, $in) ? null
+                roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() || $this->wiring()->isPastPreamp($cable, $inAt, $in) ? null
                     : $inSocket->maxDbu - Headroom::nominal($outSocket, $out->signal)));
         }
     }

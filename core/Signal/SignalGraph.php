@@ -63,6 +63,12 @@ final class SignalGraph
     /** @var array<array-key, array{Cable, list<Link>, bool}> what each cable comes to */
     public array $ofCables = [];
 
+    /** @var array{int, int}|null how many nodes and links there are of units; null while they are made */
+    public ?array $ofUnits = null;
+
+    /** @var array{int, int}|null how many there are of units and cables */
+    public ?array $ofWiring = null;
+
     /** @param  self|null  $like  the graph of a rig that differs little: its links are taken over where they are the same */
     public function __construct(
         public readonly Rig $rig,
@@ -70,6 +76,55 @@ final class SignalGraph
         public readonly DeviceLists $devices,
         private ?self $like = null,
     ) {
+    }
+
+    /** The graph of another rig, or of another situation, that comes to the same: but for its links, which a unit may have otherwise. */
+    public static function standing(Rig $rig, State $state, self $like): self
+    {
+        $graph = new self($rig, $state, $like->devices, $like);
+        foreach (['links', 'leaving', 'first', 'width', 'channels', 'entries', 'exits', 'deviceNodes', 'holders', 'sections', 'ofCables', 'ofUnits', 'ofWiring'] as $name) {
+            $graph->{$name} = $like->{$name};
+        }
+
+        return $graph;
+    }
+
+    /** A graph with what stands before a unit in another one, to make the unit anew at its place. */
+    public static function upTo(self $other, UnitSection $section): self
+    {
+        $graph = new self($other->rig, $other->state, $other->devices);
+        $graph->width = array_slice($other->width, 0, $section->node);
+        $graph->first = array_slice($other->first, 0, $section->node);
+        $graph->leaving = array_slice($other->leaving, 0, $section->node);
+        $graph->links = array_slice($other->links, 0, $section->link);
+        $graph->channels = $other->first[$section->node] ?? $other->channels;
+
+        return $graph;
+    }
+
+    /**
+     * Puts links in the place of as many others.
+     *
+     * @param  list<Link>  $links  between the same nodes
+     */
+    public function replace(int $at, array $links): void
+    {
+        foreach ($links as $i => $link) {
+            $old = $this->links[$at + $i];
+            if ($link->isLike($old)) {
+                $links[$i] = $old;
+
+                continue;
+            }
+            foreach ([$old->from, $link->from] as $node) {
+                $this->leaving[$node] = array_values(array_diff($this->leaving[$node], [$at + $i]));
+            }
+            if ($link->carries()) {
+                $this->leaving[$link->from][] = $at + $i;
+                sort($this->leaving[$link->from]);
+            }
+        }
+        array_splice($this->links, $at, count($links), $links);
     }
 
     /** Which cables are in which socket of the rig, those that are out in the situation too. */
@@ -110,6 +165,29 @@ final class SignalGraph
         $this->sections[$unit->id] = $section;
 
         return true;
+    }
+
+    /** Takes all units over from the graph that this is like, and all cables too where they are the same. */
+    public function copyAll(bool $isWithCables): void
+    {
+        $like = $this->like;
+        [$nodes, $links] = ($isWithCables ? $like?->ofWiring : $like?->ofUnits) ?? [0, 0];
+        if ($like === null) {
+            return;
+        }
+        $this->width = array_slice($like->width, 0, $nodes);
+        $this->first = array_slice($like->first, 0, $nodes);
+        $this->channels = $like->first[$nodes] ?? $like->channels;
+        $this->links = array_slice($like->links, 0, $links);
+        $this->leaving = array_map(
+            fn (array $leaving) => end($leaving) < $links ? $leaving : array_values(array_filter($leaving, fn (int $id) => $id < $links)),
+            array_slice($like->leaving, 0, $nodes),
+        );
+        [$this->entries, $this->exits, $this->sections] = [$like->entries, $like->exits, $like->sections];
+        $this->ofUnits = $like->ofUnits;
+        if ($isWithCables) {
+            [$this->ofWiring, $this->ofCables] = [$like->ofWiring, $like->ofCables];
+        }
     }
 
     /** Takes a cable's links over from the graph that this is like; the units at its ends have to stand at the same nodes. */
@@ -213,7 +291,15 @@ final class SignalGraph
     /** The links that carry, channel by channel. Asked for when the graph is finished. */
     public function byChannel(): ChannelGraph
     {
-        return $this->byChannel ??= new ChannelGraph($this);
+        if ($this->byChannel === null) {
+            $like = $this->like;
+            $this->byChannel = $like?->byChannel !== null && $like->width === $this->width && count($like->links) === count($this->links)
+                ? ChannelGraph::after($like->byChannel, $like, $this)
+                : new ChannelGraph($this);
+            $this->like = null;
+        }
+
+        return $this->byChannel;
     }
 
     /** What every sound comes to everywhere: made once, for all who read it. Asked for when the graph is finished. */

@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** What mutes by itself has something to mute. */
 final class AutoMuteRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

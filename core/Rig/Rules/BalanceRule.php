@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** A balance is that of two listeners, said once. */
 final class BalanceRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['balances'];
+    }
+
     public function check(Fit $in): void
     {
         $seen = [];

@@ -6,11 +6,17 @@ namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Turns;
 
 /** A lead fits at both ends, and no hand could do otherwise. */
 final class CableRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['cables', 'situations', 'models', Altered::FRAME];
+    }
+
     public function check(Fit $in): void
     {
         $taken = $labels = [];

@@ -6,12 +6,18 @@ namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\Takes;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Role;
 
 /** What is set of a device is that of one that a computer could have. */
 final class DeviceRule implements Rule
 {
     private const BY_PLUG = 'This system takes what was plugged in last: say the order of the leads in a situation ("plugged").';
+
+    public function reads(): array
+    {
+        return ['devices', 'models', Altered::FRAME];
+    }
 
     public function check(Fit $in): void
     {

@@ -12,6 +12,11 @@ use HiddenWire\Core\Rig\Unit;
 /** Effects stand where there is room for them. */
 final class EffectRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

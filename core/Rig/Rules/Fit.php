@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Unit;
 
@@ -31,8 +32,14 @@ final class Fit
     /** @var list<Problem> */
     private array $problems = [];
 
-    /** @param  array<string, list<string>>  $unreadable  ids by list of elements that are there but could not be read */
-    public function __construct(public readonly RigParts $parts, public readonly array $unreadable)
+    /** Whether something that others may refer to is not there any more. */
+    private readonly bool $isAnyGone;
+
+    /**
+     * @param  array<string, list<string>>  $unreadable  ids by list of elements that are there but could not be read
+     * @param  Rig|null  $from  a rig that is known to be sound: only what is not as it is there is looked at
+     */
+    public function __construct(public readonly RigParts $parts, public readonly array $unreadable, private readonly ?Rig $from = null)
     {
         $units = $ids = $opaque = [];
         foreach (self::LISTS as $list) {
@@ -51,6 +58,11 @@ final class Fit
         $this->units = $units;
         $this->ids = $ids;
         $this->opaque = $opaque + array_fill_keys($unreadable['units'] ?? [], true);
+        $isAnyGone = false;
+        foreach ([...self::LISTS, 'models'] as $list) {
+            $isAnyGone = $isAnyGone || ($from !== null && array_diff_key($from->{$list}, $ids[$list] ?? []) !== []);
+        }
+        $this->isAnyGone = $isAnyGone;
     }
 
     /** @return list<Problem> */
@@ -59,12 +71,29 @@ final class Fit
         return $this->problems;
     }
 
-    /** @return iterable<int, array{Unit, EquipmentModel}> units whose model is there, by position */
+    /** @return iterable<int, array{Unit, EquipmentModel}> units whose model is there, by position: those that are looked at */
     public function units(): iterable
     {
         foreach ($this->parts->units as $i => $unit) {
-            if (isset($this->parts->models[$unit->model])) {
-                yield $i => [$unit, $this->parts->models[$unit->model]];
+            $model = $this->parts->models[$unit->model] ?? null;
+            $isKnown = $this->from !== null && ($this->from->units[$unit->id] ?? null) === $unit
+                && ($this->from->models[$unit->model] ?? null) === $model;
+            if ($model !== null && ! $isKnown) {
+                yield $i => [$unit, $model];
+            }
+        }
+    }
+
+    /** @return iterable<int, object> things of a list whose references are looked at, by position */
+    public function altered(string $list): iterable
+    {
+        $known = [];
+        foreach ($this->from === null || $this->isAnyGone ? [] : get_object_vars($this->from)[$list] ?? [] as $thing) {
+            $known[spl_object_id($thing)] = true;
+        }
+        foreach (get_object_vars($this->parts)[$list] ?? [] as $i => $thing) {
+            if (! isset($known[spl_object_id($thing)])) {
+                yield $i => $thing;
             }
         }
     }

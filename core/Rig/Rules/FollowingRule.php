@@ -12,6 +12,11 @@ use HiddenWire\Core\Rig\Unit;
 /** Outputs follow outputs, and linked routes have levels. */
 final class FollowingRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

@@ -11,6 +11,11 @@ use HiddenWire\Core\Rig\Unit;
 /** Of an exclusive group one choice at most is on. */
 final class GroupRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

@@ -9,6 +9,11 @@ use HiddenWire\Core\Quantity\Count;
 /** A model has as many parts of a kind as it may. */
 final class GrowthRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

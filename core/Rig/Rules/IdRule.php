@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
+use HiddenWire\Core\Rig\Altered;
+
 /** Ids are unique in their list. */
 final class IdRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['places', 'cables', 'sources', 'listeners', 'situations', Altered::FRAME];
+    }
+
     public function check(Fit $in): void
     {
         foreach (Fit::LISTS as $list) {

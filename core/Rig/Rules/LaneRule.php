@@ -9,6 +9,11 @@ use HiddenWire\Core\Quantity\Count;
 /** Lanes lead to points that are there, and to channels that these have. */
 final class LaneRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

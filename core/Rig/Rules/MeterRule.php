@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** Meters and lamps show what there is. */
 final class MeterRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

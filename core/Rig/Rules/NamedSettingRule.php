@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** A named setting does something to what there is. */
 final class NamedSettingRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** Solo switches lead to a point, and outputs follow others of the model. */
 final class OutputRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

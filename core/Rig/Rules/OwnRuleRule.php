@@ -10,6 +10,11 @@ use HiddenWire\Core\Rig\Problem;
 /** What a model does by itself is about what it has. */
 final class OwnRuleRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
+use HiddenWire\Core\Rig\Altered;
+
 /** What is written down is about something that is there, and said once. */
 final class PaperRule implements Rule
 {
+    public function reads(): array
+    {
+        return [...Altered::TOLD_OF, Altered::PAPERS];
+    }
+
     public function check(Fit $in): void
     {
         $seen = $ids = $evidence = [];

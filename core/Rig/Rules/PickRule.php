@@ -8,12 +8,18 @@ use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Pick;
 
 /** A pick takes a device that its program is offered. */
 final class PickRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['picks', 'models', Altered::FRAME];
+    }
+
     public function check(Fit $in): void
     {
         $seen = [];

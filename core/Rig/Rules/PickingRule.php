@@ -11,6 +11,11 @@ use HiddenWire\Core\Equipment\Takes;
 /** What a point says of the devices that it takes. */
 final class PickingRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

@@ -11,6 +11,11 @@ use HiddenWire\Core\Rig\Unit;
 /** Pictures go with points that are there. */
 final class PictureRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

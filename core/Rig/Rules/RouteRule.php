@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** Routes join points, and of a group one choice at most is on. */
 final class RouteRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->models as $model) {

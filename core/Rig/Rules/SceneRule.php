@@ -10,6 +10,11 @@ use HiddenWire\Core\Rig\Unit;
 /** Scenes hold what a program can show. */
 final class SceneRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

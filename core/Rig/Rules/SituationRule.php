@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Equipment\Takes;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
@@ -17,6 +18,11 @@ use HiddenWire\Core\Rig\Situation;
 final class SituationRule implements Rule
 {
     private const BY_PLUG = 'This system takes what was plugged in last: say the order of the leads in a situation ("plugged").';
+
+    public function reads(): array
+    {
+        return ['situations', 'models', Altered::FRAME];
+    }
 
     public function check(Fit $in): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Rig\Altered;
 
 /** What can be computed within seconds; a broadcast house has a tenth of it. */
 final class SizeRule implements Rule
@@ -14,6 +15,11 @@ final class SizeRule implements Rule
 
     /** Pairs of channels that the routes of all units join. */
     public const MOST_LINKS = 400_000;
+
+    public function reads(): array
+    {
+        return ['sources', 'listeners', 'models', Altered::FRAME];
+    }
 
     public function check(Fit $in): void
     {

@@ -5,10 +5,16 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Rig\Altered;
 
 /** Sounds begin at origins, and listeners have ears. */
 final class SoundRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['sources', 'listeners', 'models', Altered::FRAME];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->parts->sources as $i => $source) {

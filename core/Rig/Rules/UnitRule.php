@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
+use HiddenWire\Core\Rig\Altered;
+
 /** A place has one computer, and programs run where there is one. */
 final class UnitRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['places', 'models', Altered::FRAME];
+    }
+
     public function check(Fit $in): void
     {
         $hosts = [];

@@ -9,6 +9,11 @@ use HiddenWire\Core\Rig\Problem;
 /** A unit is set as its model can be, and names points that it has. */
 final class UnitSettingRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['units', 'models'];
+    }
+
     public function check(Fit $in): void
     {
         foreach ($in->units() as $i => [$unit, $model]) {

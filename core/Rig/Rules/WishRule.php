@@ -7,6 +7,11 @@ namespace HiddenWire\Core\Rig\Rules;
 /** For a pair and a situation one thing is wished. */
 final class WishRule implements Rule
 {
+    public function reads(): array
+    {
+        return ['wishes'];
+    }
+
     public function check(Fit $in): void
     {
         $seen = [];

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/**
+ * What of some parts is not as it is in the rig that they were made from. Things are told apart by identity: an edit makes anew what it
+ * changes and hands on the rest.
+ */
+final readonly class Altered
+{
+    /** The lists of a rig, as {@see RigParts} calls them. */
+    public const LISTS = [
+        'places', 'models', 'units', 'cables', 'devices', 'picks', 'air', 'sources', 'listeners', 'wishes', 'situations', 'balances',
+    ];
+
+    /**
+     * What others than the unit itself go by: which units there are, of which model, where, with which system, effects and scenes. What is
+     * set inside a unit is not of it.
+     */
+    public const FRAME = 'frame';
+
+    public const PAPERS = 'papers';
+
+    /** What something written down can be about. */
+    public const TOLD_OF = [
+        'places', 'models', 'cables', 'devices', 'picks', 'air', 'sources', 'listeners', 'wishes', 'situations', 'balances', self::FRAME,
+    ];
+
+    /** @param  array<string, true>  $lists  those in which anything is new, gone, or in another order; the frame and the papers among them */
+    private function __construct(public Rig $from, private array $lists)
+    {
+    }
+
+    /** Null where the parts were made from no rig, or from one with faults: those have to be found again. */
+    public static function in(RigParts $parts): ?self
+    {
+        $from = $parts->from;
+        if ($from === null || $from->faults !== []) {
+            return null;
+        }
+        $lists = [];
+        foreach (self::LISTS as $list) {
+            if ($list === 'models' ? $from->models !== $parts->models : array_values($from->{$list}) !== array_values($parts->{$list})) {
+                $lists[$list] = true;
+            }
+        }
+        if (isset($lists['units']) && ! self::isSameFrame(array_values($from->units), array_values($parts->units))) {
+            $lists[self::FRAME] = true;
+        }
+        if (! $from->papers->isOf($parts->papers)) {
+            $lists[self::PAPERS] = true;
+        }
+
+        return new self($from, $lists);
+    }
+
+    /** @param  list<string>  $lists */
+    public function isAny(array $lists): bool
+    {
+        return array_intersect_key($this->lists, array_flip($lists)) !== [];
+    }
+
+    /**
+     * @param  list<Unit>  $before
+     * @param  list<Unit>  $now
+     */
+    private static function isSameFrame(array $before, array $now): bool
+    {
+        if (count($before) !== count($now)) {
+            return false;
+        }
+        foreach ($now as $i => $unit) {
+            $was = $before[$i];
+            if ($unit !== $was && [$unit->id, $unit->model, $unit->place, $unit->system, $unit->effects, $unit->scenes]
+                !== [$was->id, $was->model, $was->place, $was->system, $was->effects, $was->scenes]) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

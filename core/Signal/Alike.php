@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Signal;
+
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\Unit;
+
+/**
+ * Whether the graph of a rig in a situation comes to that of another, but for what is set inside some units: at their points and routes,
+ * which changes what a link does and never where it leads. Things are told apart by identity: an edit hands on what it does not change.
+ */
+final readonly class Alike
+{
+    /** What of a unit may be otherwise. */
+    private const SET_INSIDE = ['points', 'routes', 'follows', 'linked', 'always'];
+
+    /**
+     * @return list<Unit>|null the units that are set otherwise; null where more is otherwise than that
+     */
+    public static function units(Rig $rig, Situation $situation, SignalGraph $graph): ?array
+    {
+        $was = $graph->rig;
+        if ($graph->state->situation !== $situation || $was->base()->plugged !== $rig->base()->plugged || $was->models !== $rig->models
+            || $was->cables !== $rig->cables || $was->devices !== $rig->devices || $was->picks !== $rig->picks || $was->air !== $rig->air
+            || $was->papers->measures !== $rig->papers->measures || array_keys($was->units) !== array_keys($rig->units)) {
+            return null;
+        }
+        $units = [];
+        foreach ($rig->units as $id => $unit) {
+            if ($unit !== $was->units[$id]) {
+                if (self::outside($unit) !== self::outside($was->units[$id])) {
+                    return null;
+                }
+                $units[] = $unit;
+            }
+        }
+
+        return $units;
+    }
+
+    /** Whether all that stands inside units comes to the same. */
+    public static function isSameInside(Rig $rig, Situation $situation, SignalGraph $graph): bool
+    {
+        return $graph->state->situation === $situation && $graph->rig->models === $rig->models && $graph->rig->units === $rig->units;
+    }
+
+    /** Whether the cables join the same, too. */
+    public static function isSameWiring(Rig $rig, Situation $situation, SignalGraph $graph): bool
+    {
+        return self::isSameInside($rig, $situation, $graph) && $graph->rig->cables === $rig->cables
+            && $graph->rig->papers->measures === $rig->papers->measures;
+    }
+
+    /** Whether computers list the same devices, too. */
+    public static function isSameListed(Rig $rig, Situation $situation, SignalGraph $graph): bool
+    {
+        return self::isSameWiring($rig, $situation, $graph) && $graph->rig->devices === $rig->devices
+            && $graph->rig->base()->plugged === $rig->base()->plugged;
+    }
+
+    /** @return array<string, mixed> */
+    private static function outside(Unit $unit): array
+    {
+        return array_diff_key(get_object_vars($unit), array_flip(self::SET_INSIDE));
+    }
+}
