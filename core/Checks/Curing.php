@@ -10,7 +10,6 @@ use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Signal\HeardPair;
 
 /**
  * Tries what checks propose: made on the rig, looked at by the checks of the same kind again, and heard in every situation. Only what takes
@@ -31,9 +30,6 @@ final class Curing
 
     /** @var array<string, array<string, true>> keys of all that the checks of a kind find now, also of what is not told */
     private array $known = [];
-
-    /** @var array<string, HeardPair>|null every cell as it is now */
-    private ?array $now = null;
 
     private int $left;
 
@@ -115,14 +111,12 @@ final class Curing
     /** @return list<string>|null what else changes, in words; null where something gets worse */
     private function costs(Hearings $after): ?array
     {
-        $this->now ??= iterator_to_array($this->in->hearings->cells());
         $costs = [];
-        foreach ($after->cells() as $key => $is) {
-            $was = $this->now[$key];
+        foreach ($after->differing() as [$was, $is]) {
             if ($is->verdict->rank() > $was->verdict->rank()) {
                 return null;
             }
-            if ($is !== $was && ! $was->verdict->isAtOdds()) {
+            if (! $was->verdict->isAtOdds()) {
                 $costs[] = Aside::words($was, $is);
             }
         }

@@ -17,29 +17,43 @@ final readonly class Candidate
 {
     /**
      * @param  string  $key  the same for the same change, however it was come upon
-     * @param  string  $cause  what is the matter: "Desk mixer · Mic 1 is muted"
-     * @param  string  $cure  what to do: "Unmute Mic 1 of Desk mixer"
+     * @param  string|\Closure(): string  $cause  what is the matter: "Desk mixer · Mic 1 is muted"; of most nobody ever asks
+     * @param  string|\Closure(): string  $cure  what to do: "Unmute Mic 1 of Desk mixer"
      * @param  list<RigEdit>  $edits
      * @param  int  $cost  what it costs a technician, see {@see Cost}
      * @param  list<PointRef|RouteRef|SocketRef|CableRef|DeviceRef|UnitRef>  $about
      */
     public function __construct(
         public string $key,
-        public string $cause,
-        public string $cure,
+        private string|\Closure $cause,
+        private string|\Closure $cure,
         public array $edits,
         public int $cost,
         public array $about,
     ) {
     }
 
+    public function cause(): string
+    {
+        return is_string($this->cause) ? $this->cause : ($this->cause)();
+    }
+
+    public function cure(): string
+    {
+        return is_string($this->cure) ? $this->cure : ($this->cure)();
+    }
+
     /** Both changes together. */
     public function with(self $other): self
     {
-        // A cause may begin with a name, which keeps its capital; a cure begins with what to do.
-        $cause = preg_replace_callback('/^(Nothing|The) /', fn (array $word) => lcfirst($word[0]), $other->cause);
-
-        return new self("{$this->key} + {$other->key}", "{$this->cause}, and {$cause}", "{$this->cure}, and ".lcfirst($other->cure),
+        return new self("{$this->key} + {$other->key}",
+            // A cause may begin with a name, which keeps its capital; a cure begins with what to do.
+            fn () => "{$this->cause()}, and ".preg_replace_callback(
+                '/^(Nothing|The) /',
+                fn (array $word) => lcfirst($word[0]),
+                $other->cause(),
+            ),
+            fn () => "{$this->cure()}, and ".lcfirst($other->cure()),
             [...$this->edits, ...$other->edits], $this->cost + $other->cost, [...$this->about, ...$other->about]);
     }
 }

@@ -55,6 +55,9 @@ final class Diagnosis
 
     private readonly Trials $trials;
 
+    /** @var list<Remedy>|null */
+    private ?array $remedies = null;
+
     /** Changes that were come upon and not tried. */
     public int $untried = 0;
 
@@ -125,7 +128,7 @@ final class Diagnosis
                 ) === [],
             ));
             $causes[] = new Cause(
-                $best->candidate->cause,
+                $best->candidate->cause(),
                 $best->candidate->about,
                 array_map($this->cell(...), $cells),
                 array_map($this->cure(...), array_slice($cures, 0, self::CURES)),
@@ -151,10 +154,12 @@ final class Diagnosis
      */
     private function outcomes(): array
     {
-        $troubles = [];
+        $troubles = $empty = [];
         foreach (array_slice($this->inOrder(), 0, self::CELLS) as $key) {
             $cell = $this->cell($key);
-            $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $this->hearings->in($cell->situation), $this->earlier);
+            $hearing = $this->hearings->in($cell->situation);
+            $empty[$cell->situation] ??= new EmptySockets($hearing->graph);
+            $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $hearing, $this->earlier, $empty[$cell->situation]);
         }
         $outcomes = $this->tried($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);
         $outcomes = $this->tried(
@@ -306,7 +311,7 @@ final class Diagnosis
     private function single(Trouble $trouble, bool $ofCables): array
     {
         $candidates = [];
-        foreach (self::remedies() as $remedy) {
+        foreach ($this->remedies ??= self::remedies() as $remedy) {
             foreach ($remedy->isOfCables() === $ofCables ? $remedy->candidates($trouble) : [] as $candidate) {
                 if (! isset($candidates[$candidate->key]) || $candidate->cost < $candidates[$candidate->key]->cost) {
                     $candidates[$candidate->key] = $candidate;
@@ -339,7 +344,7 @@ final class Diagnosis
     private function cure(Outcome $outcome): Cure
     {
         return new Cure(
-            $outcome->candidate->cure,
+            $outcome->candidate->cure(),
             $outcome->candidate->edits,
             array_map($this->cell(...), $outcome->mended),
             $outcome->costs,

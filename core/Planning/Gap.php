@@ -264,12 +264,13 @@ final class Gap
     private function freeSockets(): void
     {
         $free = $this->trouble->free();
-        $audio = array_filter($free->all, fn (SocketRef $at) => $free->socket($at)->link === null);
+        $audio = array_filter($free->empty->all, fn (SocketRef $at) => $free->empty->socket($at)->link === null);
         foreach ($audio as $from) {
-            $outs = $free->socket($from)->lanesGoing(Way::Out);
+            $outs = $free->empty->socket($from)->lanesGoing(Way::Out);
             foreach ($outs === [] ? [] : $audio as $to) {
-                $ins = $free->socket($to)->lanesGoing(Way::In);
-                if ($ins === [] || $from->unit === $to->unit || Mating::cable($free->socket($from), $free->socket($to)) === null) {
+                $ins = $free->empty->socket($to)->lanesGoing(Way::In);
+                if ($ins === [] || $from->unit === $to->unit
+                    || Mating::cable($free->empty->socket($from), $free->empty->socket($to)) === null) {
                     continue;
                 }
                 $change = new Candidate(
@@ -277,7 +278,7 @@ final class Gap
                     "Nothing is plugged into {$this->trouble->names->of($from)}",
                     "Plug {$this->trouble->partOf($from)} into {$this->trouble->partOf($to)}",
                     [new Plug($from, $to)],
-                    Cost::PLUG + $free->strangeness($from, $to),
+                    Cost::PLUG + $free->empty->strangeness($from, $to),
                     [$from, $to],
                 );
                 foreach ($outs as $out) {

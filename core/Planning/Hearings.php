@@ -59,6 +59,22 @@ final class Hearings
         return true;
     }
 
+    /**
+     * The cells that are not what they were before, by their key: as they were, and as they are. The rig has to have the situations,
+     * sources and listeners that it had.
+     *
+     * @return \Generator<string, array{HeardPair, HeardPair}>
+     */
+    public function differing(): \Generator
+    {
+        foreach (array_keys($this->rig->situations) as $situation) {
+            $before = $this->beforeIn((string) $situation);
+            foreach ($before === null ? [] : $this->in((string) $situation)->differing($before) as [$was, $is]) {
+                yield Cell::of($is, (string) $situation)->key() => [$was, $is];
+            }
+        }
+    }
+
     /** @return \Generator<string, HeardPair> every cell by its key */
     public function cells(): \Generator
     {

@@ -127,8 +127,7 @@ final class Trials
     {
         $mended = $costs = [];
         $oddness = 0.0;
-        foreach ($after->cells() as $key => $is) {
-            $was = $this->now[$key];
+        foreach ($after->differing() as $key => [$was, $is]) {
             if ($is->verdict->rank() > $was->verdict->rank()) {
                 return null;
             }

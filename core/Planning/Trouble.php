@@ -44,18 +44,22 @@ final class Trouble
 
     private ?FreeSockets $free = null;
 
-    /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
+    /**
+     * @param  list<Rig>  $earlier  states of the rig that were before, the latest first
+     * @param  EmptySockets|null  $empty  of the same graph, where they are at hand
+     */
     public function __construct(
         public readonly Cell $cell,
         public readonly HeardPair $pair,
         public readonly Hearing $hearing,
         public readonly array $earlier = [],
+        private readonly ?EmptySockets $empty = null,
     ) {
         $this->graph = $hearing->graph;
         $this->rig = $hearing->graph->rig;
         $this->names = new Names($this->rig);
         $this->region = Region::of($pair, $hearing);
-        $this->wiring = new Wiring($this->rig);
+        $this->wiring = $this->graph->wiring();
     }
 
     /** Whether something has to be joined for it to be heard as wished. */
@@ -72,7 +76,7 @@ final class Trouble
 
     public function free(): FreeSockets
     {
-        return $this->free ??= new FreeSockets($this);
+        return $this->free ??= new FreeSockets($this, $this->empty ?? new EmptySockets($this->graph));
     }
 
     /**

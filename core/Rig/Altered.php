@@ -28,7 +28,7 @@ final readonly class Altered
         'places', 'models', 'cables', 'devices', 'picks', 'air', 'sources', 'listeners', 'wishes', 'situations', 'balances', self::FRAME,
     ];
 
-    /** @param  array<string, true>  $lists  those in which anything is new, gone, or in another order; the frame and the papers among them */
+    /** @param  array<string, true>  $lists  those in which anything is new, gone, or in another order; frame and papers among them */
     private function __construct(public Rig $from, private array $lists)
     {
     }

@@ -62,7 +62,7 @@ final class Hearing
         ?KeptHearing $kept = null,
         ?Effort $effort = null,
     ) {
-        $this->field = $effort === null ? $graph->field() : new SoundField($graph, $effort);
+        $this->field = $effort === null ? $graph->field($before?->field) : new SoundField($graph, $effort);
         $this->wayFinder = new WayFinder($graph, $this->field->channels);
         $this->headroom = new Headroom($graph);
         $this->find = $this->waysOf(...);
@@ -73,26 +73,39 @@ final class Hearing
 
             return;
         }
-        $touched = $before === null ? null : $this->touched($before);
+        $changed = $before === null ? null : $this->changed($before);
         foreach ($graph->rig->sources as $source) {
-            if ($sources !== null && ! in_array($source->id, $sources, true)) {
-                continue;
+            if ($sources === null || in_array($source->id, $sources, true)) {
+                $this->hear($source, $before, $changed);
             }
-            // What is wished of it may be otherwise in this situation.
-            if ($touched !== null && isset($before->pairs[$source->id]) && $before->graph->rig->sources[$source->id] === $source
-                && ($before->wishes[$source->id] ?? []) === ($this->wishes[$source->id] ?? []) && ! $this->begins($source, $touched)) {
-                $this->pairs[$source->id] = $before->pairs[$source->id];
-                $this->silent[$source->id] = $before->silent[$source->id] ?? [];
-
-                continue;
-            }
-            $row = [];
-            foreach (array_intersect_key($graph->rig->listeners, $this->field->reachedBy($source)) as $id => $listener) {
-                $row[$id] = $this->judge($source, $listener, $this->wishes[$source->id][$id] ?? null);
-            }
-            $this->work += $this->field->work($source);
-            $this->pairs[$source->id] = $row;
         }
+    }
+
+    /**
+     * @param  array{array<int, true>, array<array-key, true>}|null  $changed  channels from which something is reached that is not as it
+     *     was, and the listeners who are reached by that; null where nothing is known
+     */
+    private function hear(Source $source, ?self $before, ?array $changed): void
+    {
+        $wishes = $this->wishes[$source->id] ?? [];
+        // What is wished of it may be otherwise in this situation.
+        $was = $before !== null && $changed !== null && isset($before->pairs[$source->id])
+            && $before->graph->rig->sources[$source->id] === $source && ($before->wishes[$source->id] ?? []) === $wishes ? $before : null;
+        if ($was !== null && ! $this->begins($source, $changed[0])) {
+            $this->pairs[$source->id] = $was->pairs[$source->id];
+            $this->silent[$source->id] = $was->silent[$source->id] ?? [];
+
+            return;
+        }
+        $isKept = $was !== null && $this->field->isCounted($source) && $was->field->isCounted($source);
+        $row = [];
+        foreach (array_intersect_key($this->graph->rig->listeners, $this->field->reachedBy($source)) as $id => $listener) {
+            $row[$id] = $isKept && ! isset($changed[1][$id]) && isset($was->pairs[$source->id][$id])
+                ? $was->pairs[$source->id][$id]
+                : $this->judge($source, $listener, $wishes[$id] ?? null);
+        }
+        $this->work += $this->field->work($source);
+        $this->pairs[$source->id] = $row;
     }
 
     private function putBack(KeptHearing $kept): void
@@ -141,26 +154,31 @@ final class Hearing
     }
 
     /**
-     * The channels from which something is reached that is not as it was; null where too much is different to tell.
+     * The channels from which something is reached that is not as it was, and the listeners who are reached by that; null where too much is
+     * different to tell.
      *
-     * @return array<int, true>|null
+     * @return array{array<int, true>, array<array-key, true>}|null
      */
-    private function touched(self $before): ?array
+    private function changed(self $before): ?array
     {
         [$old, $new] = [$before->graph, $this->graph];
-        if ($old->width !== $new->width || count($old->links) !== count($new->links) || $old->rig->listeners !== $new->rig->listeners
-            || $old->rig->wishes !== $new->rig->wishes) {
+        if ($old->rig->listeners !== $new->rig->listeners || count($old->links) !== count($new->links) || ! $new->isLaidOutLike($old)) {
             return null;
         }
-        $changed = [];
-        foreach ($new->links as $i => $link) {
-            if ($old->links[$i] !== $link) {
-                array_push($changed, ...$new->channelsOf($link->from), ...$old->channelsOf($old->links[$i]->from));
+        $from = $to = [];
+        foreach ($old->links === $new->links ? [] : $new->links as $i => $link) {
+            $was = $old->links[$i];
+            if ($was !== $link) {
+                array_push($from, ...$new->channelsOf($link->from), ...$old->channelsOf($was->from));
+                array_push($to, ...$new->channelsOf($link->to), ...$old->channelsOf($was->to));
             }
         }
+        [$was, $is] = [$before->field->channels, $this->field->channels];
 
-        return $changed === [] ? [] : $before->field->channels->reach($changed, backward: true)
-            + $this->field->channels->reach($changed, backward: true);
+        return $from === [] ? [[], []] : [
+            $was->reach($from, backward: true) + $is->reach($from, backward: true),
+            $this->field->listenersIn($was->reach($to) + $is->reach($to)),
+        ];
     }
 
     /** @param  array<int, true>  $channels */
@@ -186,6 +204,25 @@ final class Hearing
         }
 
         return $this->pairs[$source][$listener] ?? $this->silence($rig->sources[$source], $rig->listeners[$listener]);
+    }
+
+    /**
+     * The pairs that are not what they were in the hearing that this one took over from, and those of them that were.
+     *
+     * @return \Generator<int, array{HeardPair, HeardPair}>
+     */
+    public function differing(self $before): \Generator
+    {
+        foreach ($this->pairs as $id => $row) {
+            $was = $before->pairs[$id] ?? [];
+            $source = $this->graph->rig->sources[$id];
+            $isWished = ($this->wishes[$id] ?? []) === ($before->wishes[$id] ?? []);
+            foreach ($row === $was && $isWished ? [] : $this->graph->rig->listeners as $to => $listener) {
+                if (! $isWished || ($row[$to] ?? null) !== ($was[$to] ?? null)) {
+                    yield [$was[$to] ?? $before->silence($source, $listener), $row[$to] ?? $this->silence($source, $listener)];
+                }
+            }
+        }
     }
 
     /** How much work it was, in taps moved: what another hearing of a rig like this will take. */

@@ -82,9 +82,11 @@ final class SignalGraph
     public static function standing(Rig $rig, State $state, self $like): self
     {
         $graph = new self($rig, $state, $like->devices, $like);
-        foreach (['links', 'leaving', 'first', 'width', 'channels', 'entries', 'exits', 'deviceNodes', 'holders', 'sections', 'ofCables', 'ofUnits', 'ofWiring'] as $name) {
-            $graph->{$name} = $like->{$name};
-        }
+        [$graph->first, $graph->width, $graph->channels] = [$like->first, $like->width, $like->channels];
+        [$graph->links, $graph->leaving, $graph->holders] = [$like->links, $like->leaving, $like->holders];
+        [$graph->entries, $graph->exits, $graph->deviceNodes] = [$like->entries, $like->exits, $like->deviceNodes];
+        [$graph->sections, $graph->ofCables] = [$like->sections, $like->ofCables];
+        [$graph->ofUnits, $graph->ofWiring] = [$like->ofUnits, $like->ofWiring];
 
         return $graph;
     }
@@ -302,10 +304,20 @@ final class SignalGraph
         return $this->byChannel;
     }
 
-    /** What every sound comes to everywhere: made once, for all who read it. Asked for when the graph is finished. */
-    public function field(): SoundField
+    /**
+     * What every sound comes to everywhere: made once, for all who read it. Asked for when the graph is finished.
+     *
+     * @param  SoundField|null  $before  of the graph that this one was made like
+     */
+    public function field(?SoundField $before = null): SoundField
     {
-        return $this->field ??= new SoundField($this);
+        return $this->field ??= new SoundField($this, before: $before);
+    }
+
+    /** Whether the same points and devices stand at the same nodes. */
+    public function isLaidOutLike(self $other): bool
+    {
+        return $this->width === $other->width && $this->entries === $other->entries && $this->exits === $other->exits;
     }
 
     /** @return list<int> */

@@ -51,12 +51,21 @@ final class SoundField
 
     private ?Sum $nothing = null;
 
-    /** @param  Effort  $effort  for all sources together: each has an equal share, so that no answer hangs on who asked before */
-    public function __construct(private readonly SignalGraph $graph, Effort $effort = new Effort)
+    /**
+     * @param  Effort  $effort  for all sources together: each has an equal share, so that no answer hangs on who asked before
+     * @param  self|null  $before  of a graph that this one was made like
+     */
+    public function __construct(private readonly SignalGraph $graph, Effort $effort = new Effort, ?self $before = null)
     {
         $this->channels = $graph->byChannel();
         $this->gains = new LoopGains($this->channels);
         $this->each = $effort->share(count($graph->rig->sources));
+        if ($before !== null && $graph->isLaidOutLike($before->graph) && $graph->rig->listeners === $before->graph->rig->listeners
+            && $this->channels->isShapedLike($before->channels)) {
+            [$this->ears, $this->listenersAt, $this->useful] = [$before->ears, $before->listenersAt, $before->useful];
+
+            return;
+        }
         $ears = $all = [];
         foreach ($graph->rig->listeners as $listener) {
             $ears[$listener->id] = [];
@@ -97,6 +106,20 @@ final class SoundField
         return $this->work[$source->id];
     }
 
+    /** Whether nothing of a source was left out on its way to listeners. */
+    public function isCounted(Source $source): bool
+    {
+        foreach ($this->spreadsOf($source) as [, $ofParts]) {
+            foreach ($ofParts as $spread) {
+                if ($spread->rest !== []) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
     /** @return array<array-key, true> the listeners to whom anything of a source comes, counted or not, by id */
     public function reachedBy(Source $source): array
     {
@@ -109,6 +132,20 @@ final class SoundField
                     }
                 }
             }
+        }
+
+        return $listeners;
+    }
+
+    /**
+     * @param  array<int, true>  $channels
+     * @return array<array-key, true> the listeners with any of some channels at their ears, by id
+     */
+    public function listenersIn(array $channels): array
+    {
+        $listeners = [];
+        foreach (array_intersect_key($this->listenersAt, $channels) as $there) {
+            $listeners += $there;
         }
 
         return $listeners;

@@ -25,10 +25,10 @@ final class Leads implements Remedy
     {
         $free = $trouble->free();
         foreach ($trouble->lacks() ? $trouble->rig->cables : [] as $cable) {
-            $fits = Mating::cable($trouble->rig->socket($cable->from), $trouble->rig->socket($cable->to));
             $isBetween = ($free->gives($cable->from) && $free->takes($cable->to))
                 || ($free->gives($cable->to) && $free->takes($cable->from));
-            if ($fits !== null && $fits !== $cable->type && $cable->type !== CableType::Captive && $isBetween) {
+            $fits = $isBetween ? Mating::cable($trouble->rig->socket($cable->from), $trouble->rig->socket($cable->to)) : null;
+            if ($fits !== null && $fits !== $cable->type && $cable->type !== CableType::Captive) {
                 yield new Candidate("lead {$cable->id} {$fits->value}",
                     "{$cable->label} is the wrong lead: {$cable->type->words()} where {$fits->words()} is needed",
                     "Replace {$cable->label} with {$fits->article()} {$fits->words()} lead",

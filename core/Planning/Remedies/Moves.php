@@ -47,17 +47,17 @@ final readonly class Moves implements Remedy
                 $hosts = [];
                 foreach ($this->goals($trouble, $free, isset($onWays[$cable->id]), $moves, $stays) as $to) {
                     if ($to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable(
-                        $free->socket($stays),
-                        $free->socket($to),
+                        $free->empty->socket($stays),
+                        $free->empty->socket($to),
                     ) === null) {
                         continue;
                     }
                     // Any socket of a computer or a hub does.
-                    if ($free->isOfHost($to)) {
+                    if ($free->empty->isOfHost($to)) {
                         $hosts[$to->unit] = true;
                     }
                     $isPlain = $moves->unit === $to->unit && $trouble->rig->modelOf($to->unit)->family->isHost()
-                        && $free->socket($to)->link === null && $free->isDangling($to);
+                        && $free->empty->socket($to)->link === null && $free->empty->isDangling($to);
                     if ($isPlain === $this->onlyPlain) {
                         yield from $this->move($trouble, $cable, $isFrom, $moves, $to);
                     }
@@ -80,11 +80,14 @@ final readonly class Moves implements Remedy
     /** @return array<string, SocketRef> free sockets to which an end could go that is asked for */
     private function goals(Trouble $trouble, FreeSockets $free, bool $isOnWay, SocketRef $moves, SocketRef $stays): array
     {
-        if ($free->socket($stays)->link !== null) {
+        if ($free->empty->socket($stays)->link !== null) {
             // Between computers and their hubs only to where the unit is wanted.
-            return ! $free->isOfDevice($stays)
+            return ! $free->empty->isOfDevice($stays)
                 ? []
-                : array_filter($free->ofHosts(), fn (SocketRef $to) => $to->unit !== $moves->unit && $free->belongs($stays, $to));
+                : array_filter(
+                    $free->empty->ofHosts(),
+                    fn (SocketRef $to) => $to->unit !== $moves->unit && $free->empty->belongs($stays, $to),
+                );
         }
         $goals = $isOnWay ? $free->of($moves->unit) : [];
         if ($trouble->lacks()) {
@@ -136,8 +139,9 @@ final readonly class Moves implements Remedy
                 foreach (array_slice($ends, $i + 1) as [$other, $isOtherFrom, $endOther, $stayOther]) {
                     $isAsked = isset($onWays[$one->id]) || isset($onWays[$other->id])
                         || ($trouble->lacks() && ($joins($stayOne, $endOther) || $joins($stayOther, $endOne)));
-                    if ($one === $other || ! $isAsked || Mating::cable($free->socket($stayOne), $free->socket($endOther)) === null
-                        || Mating::cable($free->socket($stayOther), $free->socket($endOne)) === null) {
+                    if ($one === $other || ! $isAsked
+                        || Mating::cable($free->empty->socket($stayOne), $free->empty->socket($endOther)) === null
+                        || Mating::cable($free->empty->socket($stayOther), $free->empty->socket($endOne)) === null) {
                         continue;
                     }
                     $name = $trouble->rig->units[$unit]->name;
@@ -160,7 +164,7 @@ final readonly class Moves implements Remedy
         $ends = [];
         foreach ($trouble->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to, true], [$cable->to, $cable->from, false]] as [$here, $there, $isFrom]) {
-                if ($free->socket($here)->link === null) {
+                if ($free->empty->socket($here)->link === null) {
                     $ends[$here->unit][] = [$cable, $isFrom, $here, $there];
                 }
             }

@@ -15,7 +15,6 @@ use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
-use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\Unit;
 
@@ -24,6 +23,12 @@ final class Picks implements Remedy
 {
     /** Devices that are tried as the second of a slot. */
     private const OTHERS = 6;
+
+    /** @var array{Trouble, string, list<Pick>}|null what was said last of a point */
+    private ?array $said = null;
+
+    /** @var array<string, list<string>> by text */
+    private array $words = [];
 
     public function isOfCables(): bool
     {
@@ -190,14 +195,6 @@ final class Picks implements Remedy
     /** @return iterable<Candidate> */
     private function pick(Trouble $trouble, PointRef $at, Pick $pick, ?Device $device, ?Pick $now, bool $isOnWay): iterable
     {
-        $name = $trouble->names->of($at);
-        $choice = $device === null
-            ? ($pick->default ?? SystemDefault::System)->words()
-            : ($pick->tap === null ? '' : 'the loopback of ').$device->name();
-        $channels = $pick->channels === null
-            ? ''
-            : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
-        $choice = $pick->also === [] ? $choice : "{$trouble->names->of($pick->device ?? $pick->also[0])} and {$choice} at once";
         $isKnown = $this->wasBefore($trouble, $pick);
         $isAlike = $device !== null && $this->isAlike($trouble, $at, $device);
         // Only to be rid of something, nobody takes just any other device.
@@ -208,27 +205,41 @@ final class Picks implements Remedy
                 ? -Cost::CHANNELS : 0)
             + ($isKnown ? Cost::KNOWN : 0) + ($isAlike ? Cost::ALIKE : 0);
         foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
-            yield new Candidate("pick {$at} {$pick->choice()} {$situation}", $this->isNow($trouble, $name, $now, $pick),
-                "Set {$trouble->partOf($at)} to {$choice}{$channels}{$trouble->where($situation)}",
+            yield new Candidate("pick {$at} {$pick->choice()} {$situation}",
+                fn () => $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
+                fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}",
                 [new SetPick($at, $pick, $situation)], $cost + $more, [$at, ...($pick->device === null ? [] : [$pick->device])]);
         }
+    }
+
+    /** "Desk return, channels 3 and 4" */
+    private function choice(Trouble $trouble, Pick $pick, ?Device $device): string
+    {
+        $choice = $device === null
+            ? ($pick->default ?? SystemDefault::System)->words()
+            : ($pick->tap === null ? '' : 'the loopback of ').$device->name();
+        $channels = $pick->channels === null
+            ? ''
+            : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
+
+        return ($pick->also === [] ? $choice : "{$trouble->names->of($pick->device ?? $pick->also[0])} and {$choice} at once").$channels;
     }
 
     /** Whether the names of the program, its point or the sound share a word with the device's. */
     private function isAlike(Trouble $trouble, PointRef $at, Device $device): bool
     {
-        $words = fn (string $text): array => array_map(
-            fn (string $word) => substr($word, 0, 5),
-            array_filter(
-                (array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)),
-                fn (mixed $word) => is_string($word) && strlen($word) >= 4,
-            ),
-        );
+        $program = "{$trouble->rig->units[$at->unit]->name} {$trouble->rig->point($at)->label} {$trouble->pair->source->name}";
 
-        return array_intersect(
-            $words("{$trouble->rig->units[$at->unit]->name} {$trouble->rig->point($at)->label} {$trouble->pair->source->name}"),
-            $words($device->name()),
-        ) !== [];
+        return array_intersect($this->words($program), $this->words($device->name())) !== [];
+    }
+
+    /** @return list<string> the beginnings of the words of a text */
+    private function words(string $text): array
+    {
+        return $this->words[$text] ??= array_values(array_map(fn (string $word) => substr($word, 0, 5), array_filter(
+            (array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)),
+            fn (mixed $word) => is_string($word) && strlen($word) >= 4,
+        )));
     }
 
     private function isNow(Trouble $trouble, string $name, ?Pick $now, Pick $then): string
@@ -273,13 +284,11 @@ final class Picks implements Remedy
         );
     }
 
+    /** Whether the rig has it in any situation, or had it before. */
     private function wasBefore(Trouble $trouble, Pick $pick): bool
     {
-        foreach ([$trouble->rig, ...$trouble->earlier] as $number => $rig) {
-            if ($number > 0 && isset($rig->picks[(string) $pick->at]) && $rig->picks[(string) $pick->at]->choosesLike($pick)) {
-                return true;
-            }
-            if ($this->isInASituation($rig, $pick)) {
+        foreach ($this->said($trouble, $pick->at) as $said) {
+            if ($said->choosesLike($pick)) {
                 return true;
             }
         }
@@ -287,16 +296,26 @@ final class Picks implements Remedy
         return false;
     }
 
-    private function isInASituation(Rig $rig, Pick $pick): bool
+    /** @return list<Pick> what is picked at a point in any situation, and was in states of the rig before */
+    private function said(Trouble $trouble, PointRef $at): array
     {
-        foreach ($rig->situations as $situation) {
-            foreach ($situation->changes as $change) {
-                if ($change->set instanceof Pick && (string) $change->at === (string) $pick->at && $change->set->choosesLike($pick)) {
-                    return true;
+        if ($this->said === null || $this->said[0] !== $trouble || $this->said[1] !== (string) $at) {
+            $said = [];
+            foreach ([$trouble->rig, ...$trouble->earlier] as $rig) {
+                if (isset($rig->picks[(string) $at])) {
+                    $said[] = $rig->picks[(string) $at];
+                }
+                foreach ($rig->situations as $situation) {
+                    foreach ($situation->changes as $change) {
+                        if ($change->set instanceof Pick && (string) $change->at === (string) $at) {
+                            $said[] = $change->set;
+                        }
+                    }
                 }
             }
+            $this->said = [$trouble, (string) $at, $said];
         }
 
-        return isset($rig->picks[(string) $pick->at]) && $rig->picks[(string) $pick->at]->choosesLike($pick);
+        return $this->said[2];
     }
 }

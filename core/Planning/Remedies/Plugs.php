@@ -37,24 +37,24 @@ final readonly class Plugs implements Remedy
         $free = $trouble->free();
         foreach ($free->giving() as $from) {
             foreach ($free->taking() as $to) {
-                $isPlain = $free->isDangling($from) || $free->isDangling($to);
+                $isPlain = $free->empty->isDangling($from) || $free->empty->isDangling($to);
                 if ((string) $from !== (string) $to && $isPlain === $this->onlyPlain) {
                     yield from $this->plug(
                         $trouble,
                         $from,
                         $to,
                         ($isPlain ? Cost::PLAIN : Cost::PLUG) + $this->lonely($trouble, $from) + $this->lonely($trouble, $to)
-                            + $free->strangeness($from, $to),
+                            + $free->empty->strangeness($from, $to),
                     );
                 }
             }
         }
-        foreach ($this->onlyPlain ? array_filter($free->all, $free->isOfDevice(...)) : [] as $device) {
+        foreach ($this->onlyPlain ? array_filter($free->empty->all, $free->empty->isOfDevice(...)) : [] as $device) {
             // Any free socket of a computer or a hub does: one of each is enough.
             $tried = [];
-            foreach (array_filter($free->all, $free->isOfHost(...)) as $host) {
-                if ($host->unit !== $device->unit && $free->belongs($device, $host)
-                    && Mating::cable($free->socket($host), $free->socket($device)) !== null
+            foreach (array_filter($free->empty->all, $free->empty->isOfHost(...)) as $host) {
+                if ($host->unit !== $device->unit && $free->empty->belongs($device, $host)
+                    && Mating::cable($free->empty->socket($host), $free->empty->socket($device)) !== null
                     && ($this->before($trouble, $host, $device) !== null || ! isset($tried[$host->unit]))) {
                     $tried[$host->unit] = true;
                     yield from $this->plug($trouble, $device, $host, Cost::PLAIN);
