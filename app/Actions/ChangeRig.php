@@ -162,14 +162,14 @@ final class ChangeRig
             ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document)
             : (new DocumentWriter)->write($changed);
         // What can't be read again is not kept.
-        (new DocumentReader)->judge($document, $changed->models === $stored->models ? $changed->models : null);
+        (new DocumentReader)->judgeChange($changed, $stored);
         $rig->revisions()->create([
             'number' => $number,
             'parent' => $rig->at,
             'user_id' => $by->id,
             'what' => mb_strimwidth($what, 0, 400, '…'),
             'document' => $document,
-            ...Standing::columns($changed),
+            ...Standing::columnsBefore($rig, $number, $changed),
         ]);
         $this->put($rig, $stored, $changed, $number);
     }

@@ -43,7 +43,7 @@ final readonly class Made
     ) {
     }
 
-    /** What was done, for whom the hearing changes in a situation, and what happened meanwhile. */
+    /** What was done, for whom the hearing changes in the situation that is shown, and what happened meanwhile. */
     public function told(?string $situation): string
     {
         $parts = [$this->words];
@@ -55,15 +55,19 @@ final readonly class Made
         if ($heard !== []) {
             $parts[] = ucfirst(implode('; ', $heard)).'.';
         }
-        $elsewhere = $this->elsewhere($situation);
-        if ($elsewhere !== []) {
-            $parts[] = 'Not as wished now in '.implode('; in ', $elsewhere).'.';
-        }
         if ($this->meanwhile !== []) {
             $parts[] = 'Joined with what was done meanwhile: '.implode('; ', $this->meanwhile).'.';
         }
 
         return implode(' · ', $parts);
+    }
+
+    /** What is not as wished any more in other situations; empty where nothing is. Each of them is heard for it. */
+    public function toldElsewhere(?string $shown): string
+    {
+        $elsewhere = $this->elsewhere($shown);
+
+        return $elsewhere === [] ? '' : 'Not as wished now in '.implode('; in ', $elsewhere).'.';
     }
 
     /** @return list<string> */

@@ -10,7 +10,7 @@ namespace App\Rigs;
  */
 final class CoreBuild
 {
-    private const CORE = ['core/*/*.php', 'core/*/*/*.php'];
+    private const CORE = ['core/*.php', 'core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php'];
 
     private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json',
         'resources/rigs/*.json', 'resources/rigs/layouts/*.json'];

@@ -55,13 +55,13 @@ final class RigRows
      */
     public static function store(int $rigId, Core\Rig $rig, ?Core\Rig $stored = null): void
     {
-        // Most changes leave the models alone, which have most of the rows.
-        $hasOtherModels = $stored?->models !== $rig->models;
-        $new = self::of($rig, $hasOtherModels);
-        $old = $stored === null ? null : self::of($stored, $hasOtherModels);
+        // Most changes leave most lists alone.
+        $lists = $stored === null ? null : self::altered($stored, $rig);
+        $new = self::of($rig, $lists);
+        $old = $stored === null ? null : self::of($stored, $lists);
         $steps = $old === null ? null : self::steps($old, $new);
         if ($old === null || $steps === null) {
-            self::write($rigId, $hasOtherModels ? $new : self::of($rig), self::tables());
+            self::write($rigId, $lists === null ? $new : self::of($rig), self::tables());
 
             return;
         }
@@ -89,6 +89,23 @@ final class RigRows
                 $at($table, $row)->delete();
             }
         }
+    }
+
+    /** @return list<string>|null lists of which anything is otherwise, by key of the document; null where rows of any may be */
+    private static function altered(Core\Rig $stored, Core\Rig $rig): ?array
+    {
+        // Rows say the model of the unit that they are about, and what faults were let in.
+        $models = fn (Core\Rig $of): array => array_map(fn (Core\Unit $unit) => $unit->model, $of->units);
+        if ($stored->models !== $rig->models || $models($stored) !== $models($rig) || $stored->faults != $rig->faults) {
+            return null;
+        }
+        $lists = array_keys(array_filter(
+            Tables::all(),
+            fn (Child $list) => self::things($list, $stored) !== self::things($list, $rig),
+        ));
+
+        // Which leads wait for their turn, situations say.
+        return in_array('situations', $lists, true) ? array_values(array_unique(['cables', ...$lists])) : $lists;
     }
 
     /**
@@ -170,18 +187,34 @@ final class RigRows
         return [...array_keys(Tables::byModel()), CableEnd::class];
     }
 
-    /** @return Rows */
-    public static function of(Core\Rig $rig, bool $withModels = true): array
+    /**
+     * @param  list<string>|null  $lists  only these, by key of the document; null for all
+     * @return Rows
+     */
+    public static function of(Core\Rig $rig, ?array $lists = null): array
     {
         $rows = array_fill_keys(self::tables(), []);
         foreach (Tables::all() as $key => $list) {
-            if ($withModels || $key !== 'models') {
+            if ($lists === null || in_array($key, $lists, true)) {
                 self::add($list, $rig, $rig, [], $rows);
             }
         }
-        self::leads($rig, $rows);
+        if ($lists === null || in_array('cables', $lists, true)) {
+            self::leads($rig, $rows);
+        }
 
         return $rows;
+    }
+
+    /** @return array<array-key, mixed> what is in a list of something */
+    private static function things(Child $list, object $of): array
+    {
+        /** @var \Closure(object): iterable<array-key, mixed> $things */
+        $things = $list->things;
+
+        $all = $things($of);
+
+        return is_array($all) ? $all : iterator_to_array($all);
     }
 
     /**
@@ -193,11 +226,9 @@ final class RigRows
      */
     private static function add(Child $list, object $of, Core\Rig $rig, array $by, array &$rows): void
     {
-        /** @var \Closure(object): iterable<array-key, mixed> $things */
-        $things = $list->things;
         $table = $list->table;
         $position = 0;
-        foreach ($things($of) as $key => $thing) {
+        foreach (self::things($list, $of) as $key => $thing) {
             $row = ['position' => $position++, ...$by, ...($table->keyedBy === null ? [] : [$table->keyedBy => (string) $key])];
             foreach ($table->columns as $column) {
                 $row[$column->name] = $column->of($thing, $rig);

@@ -8,6 +8,7 @@ use App\Models\Revision;
 use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
+use Illuminate\Support\Facades\DB;
 
 /** How a rig stands in its base situation, kept with its revision: a list of rigs reads none of them. */
 final class Standing
@@ -19,6 +20,23 @@ final class Standing
     public static function columns(CoreRig $content): array
     {
         return self::all($content, isHeard: count($content->units) <= self::AT_ONCE);
+    }
+
+    /**
+     * The same of a revision by which a rig is changed, while nobody else can change it: without hearing it, which is done when the answer
+     * is on its way.
+     *
+     * @return array{counts: null, units: int, cables: int, build: string}
+     */
+    public static function columnsBefore(Rig $rig, int $number, CoreRig $content): array
+    {
+        if (count($content->units) <= self::AT_ONCE) {
+            DB::afterCommit(fn () => defer(fn () => $rig->revisions()->where('number', $number)->whereNull('counts')->update([
+                'counts' => json_encode(self::all($content, isHeard: true)['counts']),
+            ])));
+        }
+
+        return ['counts' => null] + self::all($content, isHeard: false);
     }
 
     /** Whether a revision stands as it was heard by this build of the core. */

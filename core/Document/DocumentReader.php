@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\Format\PlainText;
 use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Things\Models;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
@@ -58,6 +60,35 @@ final class DocumentReader
             );
         } catch (InvalidDocument $e) {
             throw new InvalidRig($e->problems);
+        }
+    }
+
+    /**
+     * Holds a rig that was made from another, and is about to be kept, to the rules by which its document will be read again: that things
+     * fit together is known of any rig, so that only what is altered is written and read.
+     *
+     * @throws InvalidRig with every offence
+     */
+    public function judgeChange(Rig $rig, Rig $from): void
+    {
+        $parts = $rig->parts();
+        $new = [];
+        foreach (Altered::LISTS as $list) {
+            $known = array_fill_keys(array_map(spl_object_id(...), array_values($from->{$list})), true);
+            $new[$list] = array_filter($parts->{$list}, fn (object $thing) => ! isset($known[spl_object_id($thing)]));
+        }
+        // A document has a situation.
+        $new['situations'] += [$parts->situations[0]];
+        $in = new Reading(Rigs::VERSION);
+        Rigs::rig()->values(Json::decodeOwn(Json::encode(Rigs::rig()->write($parts->with(...$new)))), $in);
+        $isTooLong = false;
+        foreach (Rigs::rig()->allFields() as $field) {
+            $list = $field->type instanceof ListOf ? $field->heldBy($rig) : [];
+            $isTooLong = $isTooLong || ($field->type instanceof ListOf && is_array($list) && count($list) > $field->type->most);
+        }
+        if ($isTooLong || $in->problems() !== []) {
+            // Where they are, only the whole document says.
+            $this->judge((new DocumentWriter)->write($rig));
         }
     }
 

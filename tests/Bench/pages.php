@@ -15,10 +15,19 @@ $fetch = function (string $path, ?array $form = null, array $headers = ['Accept:
         CURLOPT_COOKIEJAR => $jar, CURLOPT_FOLLOWLOCATION => false, CURLOPT_HTTPHEADER => $headers,
         CURLOPT_HTTPGET => $form === null, CURLOPT_POST => $form !== null] + ($form === null ? []
             : [CURLOPT_POSTFIELDS => http_build_query($form)]));
-    $start = hrtime(true);
-    $body = (string) curl_exec($curl);
+    // An answer in lines is there with its first one.
+    $body = '';
+    $end = null;
+    curl_setopt($curl, CURLOPT_WRITEFUNCTION, function (mixed $_, string $part) use (&$body, &$end, $headers): int {
+        $body .= $part;
+        $end ??= in_array('X-Lines: 1', $headers, true) && str_contains($part, "\n") ? hrtime(true) : null;
 
-    return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $body, (hrtime(true) - $start) / 1e6];
+        return strlen($part);
+    });
+    $start = hrtime(true);
+    curl_exec($curl);
+
+    return [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $body, (($end ?? hrtime(true)) - $start) / 1e6];
 };
 preg_match('/name="_token" value="([^"]+)"/', $fetch('/sign-in')[1], $token);
 $fetch('/sign-in', ['_token' => $token[1], 'email' => 'demo@hidden-wire.test', 'password' => 'night-relay']);
@@ -57,8 +66,8 @@ foreach (['A fader, recipes redrawn' => ['recipes?select=unit:mixer',
             preg_match('/data-revision="(\d+)"/', $page, $revision);
             [$code, $answer, $times[]] = $fetch("/rigs/{$id}/edits",
                 $fields($i) + ['_token' => $token[1], 'revision' => $revision[1], 'situation' => 'on-air'], ['Accept: application/json',
-                    "X-Page: {$base}/rigs/{$id}/{$view}"]);
-            $page = $code === 200 ? json_decode($answer)->page : exit("  {$name}: answered {$code}\n");
+                    "X-Page: {$base}/rigs/{$id}/{$view}", 'X-Lines: 1']);
+            $page = $code === 200 ? json_decode(explode("\n", $answer)[0])->page : exit("  {$name}: answered {$code}\n");
             str_contains($page, '</html>') || exit("  {$name}: the page was not drawn anew\n");
         }
         $times = array_slice($times, 3);

@@ -37,6 +37,15 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     await expect(page.locator('.revisions li').first()).toContainText('Restored revision 1');
 });
 
+test('what a change does in other situations is told behind it, when it is known', async ({ page }) => {
+    const rig = await openStarter(page, 'The lighthouse log');
+    await page.goto(`/rigs/${rig}/wishes?pair=weather:ears`);
+    await page.locator('.wish-form').getByRole('button', { name: /Must not/ }).click();
+    await expect(said(page)).toContainText('Sea weather must not be heard by Keeper');
+    await expect(said(page)).toContainText('Not as wished now in Listening only: Sea weather at Keeper.');
+    await expect(said(page)).toHaveCount(1);
+});
+
 test('wishes are set by key, for a cell, a row, and one situation only', async ({ page }) => {
     const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes`);

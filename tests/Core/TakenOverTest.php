@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
@@ -11,8 +12,13 @@ use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetPulled;
 use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
@@ -179,3 +185,43 @@ it('hears a changed rig as if nothing had been known of it', function (string $f
     fn (mixed $file) => basename(dirname((string) $file)).'/'.basename((string) $file),
     [...(array) glob(dirname(__DIR__, 2).'/resources/starters/*.json'), ...(array) glob(dirname(__DIR__, 2).'/resources/rigs/*.json')],
 ));
+
+it('judges a change as the whole document would be', function (RigEdit $edit, ?string $pointer) {
+    $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
+    $changed = $edit->applyTo($rig);
+    $told = function (callable $judge): ?array {
+        try {
+            $judge();
+        } catch (InvalidRig $e) {
+            return array_map(fn ($problem) => "{$problem->pointer}: {$problem->message}", $e->problems);
+        }
+
+        return null;
+    };
+    $whole = $told(fn () => (new DocumentReader)->judge((new DocumentWriter)->write($changed)));
+    expect($told(fn () => (new DocumentReader)->judgeChange($changed, $rig)))->toBe($whole)
+        ->and($whole === null ? null : strstr($whole[0], ':', true))->toBe($pointer);
+})->with([
+    'a fader' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(-7))), null],
+    'a name that is too long' => [new Rename(Thing::Unit, 'mixer', str_repeat('x', 500)), '/units/3/name'],
+    'no name' => [new Rename(Thing::Listener, 'viewers', ''), '/listeners/2/name'],
+    'a situation without a name' => [new Rename(Thing::Situation, 'talk', ''), '/situations/2/name'],
+    'more than a list holds' => [new class implements RigEdit
+    {
+        public function applyTo(Rig $rig): Rig
+        {
+            return new Rig($rig->parts()->with(balances: array_map(
+                fn (int $i) => new Balance("l-{$i}", 'viewers', 1.0),
+                range(1, Bounds::BALANCES + 1),
+            ), listeners: [...array_values($rig->listeners), ...array_map(
+                fn (int $i) => new Listener("l-{$i}", "Listener {$i}", ListenerKind::Headphones),
+                range(1, Bounds::BALANCES + 1),
+            )]));
+        }
+
+        public function words(Rig $rig): string
+        {
+            return 'many';
+        }
+    }, '/balances'],
+]);

@@ -450,6 +450,31 @@ it('says what a change breaks in situations that the page does not show', functi
         ->toContain('Not as wished now in Listening only: Sea weather at Keeper.');
 });
 
+it('answers a page that reads lines at once, and says in a second line what is otherwise elsewhere', function () {
+    $rig = app(ImportRig::class)($this->user, shipped('starters/lighthouse-log.json'));
+    $lines = fn (array $fields): array => array_map(
+        fn (string $line) => (array) json_decode($line, true),
+        explode("\n", trim($this->actingAs($this->user)->postJson(
+            "/rigs/{$rig->id}/edits",
+            $fields + ['revision' => $rig->fresh()->revision, 'situation' => ''],
+            ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation=listening", 'X-Lines' => '1'],
+        )->assertOk()->assertHeader('X-Accel-Buffering', 'no')->streamedContent())),
+    );
+    [$now, $then] = $lines(['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']);
+    expect($now['said'])->toContain('Lost for Weather track: Sea weather.')->not->toContain('Reading the log')
+        ->and($now['page'])->toContain('</html>')
+        ->and($then)->toBe(['more' => 'Not as wished now in Reading the log: Sea weather at Weather track.']);
+    expect($lines(['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'fader' => '-3'])[1])->toBe(['more' => '']);
+});
+
+it('counts how a changed rig stands when the answer is on its way', function () {
+    ($this->edit)(['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'])->assertSessionHasNoErrors();
+    $rig = $this->rig->fresh();
+    $revision = $rig->revisions()->where('number', $rig->at)->sole();
+    $content = RigFromRows::rig($rig);
+    expect($revision->counts)->toBe((new Hearing((new GraphBuilder($content))->build($content->base())))->counts());
+});
+
 it('says everything that is wrong in the cable table at once, by row and column, and changes nothing', function () {
     $errors = $this->actingAs($this->user)->postJson("/rigs/{$this->rig->id}/edits", [
         'edit' => 'cables', 'revision' => $this->rig->fresh()->revision, 'cables' => [

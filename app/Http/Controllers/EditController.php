@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
+use App\Actions\Made;
 use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
 use App\Http\Redrawing;
@@ -22,6 +23,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Changes of a rig from its pages, and its history. Each answers with the page that it came from. */
 final readonly class EditController
@@ -30,19 +32,18 @@ final readonly class EditController
     {
     }
 
-    public function store(EditRequest $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
+    public function store(EditRequest $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse|StreamedResponse
     {
         Gate::authorize('update', $rig);
         $user = $this->user($request);
 
-        return $this->answer($request, $rig, fn (): string => $change->make(
+        return $this->answer($request, $rig, fn (): Made => $change->make(
             $rig,
             $user,
             fn (CoreRig $content) => $request->edits($content, $user),
             $request->integer('revision'),
             $request->filled('at_revision') ? $request->integer('at_revision') : null,
-        )
-            ->told($this->shown($request)));
+        ));
     }
 
     /** The situation that the page shows from which a change came; where that is not known, the one that the change holds in. */
@@ -112,12 +113,18 @@ final readonly class EditController
     /**
      * To a page that sent it by itself, what was done, with the page drawn anew, or why not; to a plain form, the page that it came from.
      *
-     * @param  callable(): string  $do  says what was done
+     * What a change does in situations that the page does not show takes longer to tell: a page that reads lines gets it in a second one.
+     *
+     * @template T of Made|string
+     *
+     * @param  callable(): T  $do  does it; says what was done, or gives what can be told of it
+     * @return (T is string ? JsonResponse|RedirectResponse : JsonResponse|RedirectResponse|StreamedResponse)
      */
-    private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse
+    private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse|StreamedResponse
     {
         try {
-            $said = $do();
+            $made = $do();
+            $said = is_string($made) ? $made : $made->told($this->shown($request));
         } catch (StaleEdit $e) {
             return $this->refusal($request, $e->getMessage(), 409);
         } catch (UnreadableRevision $e) {
@@ -132,6 +139,13 @@ final readonly class EditController
                 422,
             );
         }
+        $more = fn (): string => is_string($made) ? '' : $made->toldElsewhere($this->shown($request));
+        if (! is_string($made) && $request->expectsJson() && $request->headers->has('X-Lines')) {
+            $request->session()->now('said', $said);
+
+            return $this->inLines(['said' => $said, 'page' => $this->drawn($request, $rig)], fn (): array => ['more' => $more()]);
+        }
+        $said = implode(' · ', array_filter([$said, $more()]));
         if ($request->expectsJson()) {
             $request->session()->now('said', $said);
 
@@ -139,6 +153,25 @@ final readonly class EditController
         }
 
         return back()->with('said', $said);
+    }
+
+    /**
+     * An answer of two lines of JSON, the second sent when it is known.
+     *
+     * @param  array<string, mixed>  $now
+     * @param  \Closure(): array<string, mixed>  $then
+     */
+    private function inLines(array $now, \Closure $then): StreamedResponse
+    {
+        return response()->stream(function () use ($now, $then): \Generator {
+            yield json_encode($now, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n";
+            try {
+                yield json_encode($then(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n";
+            } catch (\Throwable $e) {
+                // The change is made and told: what is missing is what it does elsewhere.
+                report($e);
+            }
+        }, headers: ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store']);
     }
 
     /** The page drawn anew. The change is made by now: where the drawing fails, the page asks for itself again. */

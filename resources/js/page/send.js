@@ -76,10 +76,30 @@ const next = (form) => new URL(form.dataset.then ?? window.location.href, window
 const ask = async (form, submitter, shows) => {
     const body = new FormData(form, submitter);
     try {
-        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': shows } });
+        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': shows, 'X-Lines': '1' } });
     } catch {
         return null;
     }
+};
+
+// The answer comes in lines: what was done with the page drawn anew, then what it does where the page does not look.
+const lines = async function* (answer) {
+    const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    for (let part = await reader.read(); !part.done; part = await reader.read()) {
+        const whole = (text + part.value).split('\n');
+        text = whole.pop();
+        for (const line of whole) if (line) yield JSON.parse(line);
+    }
+    if (text) yield JSON.parse(text);
+};
+
+const firstOf = async (all) => [(await all.next()).value, all.next()];
+
+// Behind the message of this very change, if it is still there.
+const tellMore = (more, said) => {
+    const message = document.querySelector('[data-messages] .message');
+    if (more && message?.firstChild?.textContent.trim() === said.trim()) message.firstChild.textContent = `${said} · ${more} `;
 };
 
 export const send = async (form, submitter) => {
@@ -95,11 +115,12 @@ export const send = async (form, submitter) => {
         // Rows that the page put in itself were sent with the rest.
         for (const row of form.querySelectorAll('tr[data-own]')) row.remove();
         try {
-            const { page } = await answer.json();
+            const [first, rest] = await firstOf(lines(answer));
             if (next(form) !== window.location.href) window.history.replaceState(null, '', next(form));
             // Where the page has gone on to another address meanwhile, what was drawn is of the one before.
-            if (page && next(form) === shows) redraw(page, form);
+            if (first.page && next(form) === shows) redraw(first.page, form);
             else await refresh(form);
+            rest.then(({ value }) => tellMore(value?.more, first.said), () => {});
         } catch {
             complain(form, 'Saved, but the page could not be drawn again. Reload it.');
         }

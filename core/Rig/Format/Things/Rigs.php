@@ -33,8 +33,8 @@ final class Rigs
     public static function rig(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::making([
-            Field::of('format', new Constant(self::FORMAT))->needed()->from(fn (Rig $rig) => self::FORMAT),
-            Field::of('version', new Constant(self::VERSION))->needed()->from(fn (Rig $rig) => self::VERSION),
+            Field::of('format', new Constant(self::FORMAT))->needed()->from(fn (Rig|RigParts $rig) => self::FORMAT),
+            Field::of('version', new Constant(self::VERSION))->needed()->from(fn (Rig|RigParts $rig) => self::VERSION),
             Field::of('name', Text::filled(Bounds::NAME))->needed(),
             Field::of('summary', Text::upTo(Bounds::SUMMARY)),
             Field::of('places', ListOf::of(new Thing(self::place())))->written(),
@@ -48,11 +48,11 @@ final class Rigs
             Field::of('listeners', ListOf::of(new Thing(Sounds::listener())))->written(),
             Field::of('wishes', ListOf::of(new Thing(Sounds::wish())))->written(),
             Field::of('situations', ListOf::of(new Thing(Situations::situation()))->atLeast(1))->ruled(),
-            self::paper('reasons', Writings::reason(), fn (Rig $rig) => $rig->papers->reasons),
-            self::paper('steps', Writings::step(), fn (Rig $rig) => $rig->papers->steps),
-            self::paper('accepted', Writings::acceptance(), fn (Rig $rig) => $rig->papers->accepted),
-            self::paper('facts', Writings::fact(), fn (Rig $rig) => $rig->papers->facts),
-            self::paper('measures', Writings::measure(), fn (Rig $rig) => $rig->papers->measures),
+            self::paper('reasons', Writings::reason(), fn (Rig|RigParts $rig) => $rig->papers->reasons),
+            self::paper('steps', Writings::step(), fn (Rig|RigParts $rig) => $rig->papers->steps),
+            self::paper('accepted', Writings::acceptance(), fn (Rig|RigParts $rig) => $rig->papers->accepted),
+            self::paper('facts', Writings::fact(), fn (Rig|RigParts $rig) => $rig->papers->facts),
+            self::paper('measures', Writings::measure(), fn (Rig|RigParts $rig) => $rig->papers->measures),
             Field::of('balances', ListOf::of(new Thing(Sounds::balance()), Bounds::BALANCES))->since(2),
         ], self::parts(...)));
     }
@@ -80,7 +80,7 @@ final class Rigs
         ]));
     }
 
-    /** @param  \Closure(Rig): array<int, object>  $from */
+    /** @param  \Closure(Rig|RigParts): array<int, object>  $from */
     private static function paper(string $key, Shape $shape, \Closure $from): Field
     {
         return Field::of($key, ListOf::of(new Thing($shape), Bounds::PAPERS))->since(2)->from($from);

@@ -22,7 +22,7 @@ final readonly class ListOf implements Type
      */
     private function __construct(
         public Type $item,
-        private int $most = self::MOST,
+        public int $most = self::MOST,
         private int $least = 0,
         private ?\Closure $key = null,
         private string $twice = '',
