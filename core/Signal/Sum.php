@@ -85,9 +85,8 @@ final readonly class Sum
     /** Whether what was left out could change the answer: make something heard that is not, or a copy audible beside the strongest. */
     public function isUncertain(): bool
     {
-        $limit = $this->level === null ? -self::HEARD_DB : $this->level->value() - Doubling::ECHO_DB;
-
-        return $this->rest > 0 && 20 * log10($this->rest) >= $limit;
+        return $this->rest > 0
+            && 20 * log10($this->rest) >= ($this->level === null ? -self::HEARD_DB : $this->level->value() - Doubling::ECHO_DB);
     }
 
     /** Whether it is heard, or may be: what could not be counted is never passed off as silence. */
