@@ -101,6 +101,12 @@ final class Diagnosis
         return $this->causes ??= $this->found();
     }
 
+    /** How many changes were tried. */
+    public function tried(): int
+    {
+        return $this->trials->count;
+    }
+
     /** @return list<Cell> the cells that are not as wished */
     public function cells(): array
     {
@@ -161,8 +167,8 @@ final class Diagnosis
             $empty[$cell->situation] ??= new EmptySockets($hearing->graph);
             $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $hearing, $this->earlier, $empty[$cell->situation]);
         }
-        $outcomes = $this->tried($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);
-        $outcomes = $this->tried(
+        $outcomes = $this->tryAll($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);
+        $outcomes = $this->tryAll(
             $this->asked($this->unlessWhole($troubles, $outcomes), fn (Trouble $trouble) => $this->single($trouble, ofCables: true)),
             $outcomes,
             self::TRIALS_OF_CABLES,
@@ -172,7 +178,7 @@ final class Diagnosis
             fn (Trouble $trouble) => (new CutSets($trouble, $trouble->hearing))->candidates(),
         ] as $several) {
             $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
-            $outcomes = $this->tried($this->asked($open, $several), $outcomes, null);
+            $outcomes = $this->tryAll($this->asked($open, $several), $outcomes, null);
         }
 
         return $outcomes;
@@ -226,7 +232,7 @@ final class Diagnosis
      * @param  int|null  $most  trials, for cells that something mends already; null for no limit of their own
      * @return array<string, Outcome> with what was found before
      */
-    private function tried(array $asked, array $outcomes, ?int $most): array
+    private function tryAll(array $asked, array $outcomes, ?int $most): array
     {
         $asEasy = [];
         $spent = 0;

@@ -231,6 +231,12 @@ final class Hearing
         return $this->work;
     }
 
+    /** How many steps were taken to find the ways that were asked for. */
+    public function steps(): int
+    {
+        return $this->wayFinder->steps();
+    }
+
     /** @return list<Loop> the loudest first */
     public function loops(): array
     {

@@ -98,6 +98,8 @@ final class Propagation
             $spread->taps[$here] = $taps = $this->trimmed($spread, $here, $taps);
         }
         $rest = $spread->rest[$here] ?? 0.0;
+        // Past the bound nothing is counted any more: that there may be something goes on.
+        $taps = $this->effort->isSpent() ? [] : $taps;
         if ($taps === [] && $rest === 0.0) {
             return;
         }
@@ -220,6 +222,11 @@ final class Propagation
             $reached = count($spread->taps);
             $next = [];
             foreach ($coming as $channel => $taps) {
+                if ($this->effort->isSpent()) {
+                    $spread->rest = array_fill_keys($members, INF) + $spread->rest;
+
+                    break 2;
+                }
                 if (isset($spread->taps[$channel])) {
                     foreach ($taps as $key => $amplitude) {
                         $spread->taps[$channel][$key] = ($spread->taps[$channel][$key] ?? 0.0) + $amplitude;
@@ -241,13 +248,6 @@ final class Propagation
                 if ($taps !== []) {
                     $coming[$channel] = $taps;
                 }
-            }
-            if ($this->effort->isSpent()) {
-                foreach ($coming as $channel => $_) {
-                    $spread->rest[$channel] = INF;
-                }
-
-                break;
             }
         }
         foreach ($members as $member) {

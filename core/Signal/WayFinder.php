@@ -21,10 +21,10 @@ final class WayFinder
     public const MOST = 64;
 
     /** Steps taken for one pair, each channel of a link counted; a way of a real rig has about thirty. */
-    private const STEPS = 100_000;
+    public const STEPS = 100_000;
 
     /** Steps taken for all pairs of one hearing; beyond them ways are not listed any more. The sum at the ear does not need them. */
-    private const ALL_STEPS = 600_000;
+    public const ALL_STEPS = 600_000;
 
     /** Amplitudes below this are what cancelling leaves of rounding. */
     private const NOTHING = 1e-9;
@@ -41,6 +41,12 @@ final class WayFinder
 
     public function __construct(private readonly SignalGraph $graph, private readonly ChannelGraph $channels)
     {
+    }
+
+    /** How many steps were taken so far, each channel of a link counted. */
+    public function steps(): int
+    {
+        return $this->allSteps;
     }
 
     /**

@@ -238,9 +238,9 @@ it('is bounded: fifty-six parallel ways with seven switches each, as many points
     $hearings = new Hearings(Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone')
         ->listener('l', 'u/ear')->wish('s', 'l', 'must-not')->make());
     iterator_to_array($hearings->cells());
-    $start = hrtime(true);
-    $causes = (new Diagnosis($hearings))->causes();
-    expect($causes)->toHaveCount(1)->and((hrtime(true) - $start) / 1e9)->toBeLessThan(5.0);
+    $diagnosis = new Diagnosis($hearings);
+    // 448 routes, 394 points of which each has a link for its mute: fewer than 400 * 600 / 842 = 285 trials.
+    expect($diagnosis->causes())->toHaveCount(1)->and($diagnosis->tried())->toBeLessThanOrEqual(285);
 });
 
 /*

@@ -59,9 +59,9 @@ it('visits each hub once, however many ways lead to it', function () {
     }
     $draft->cable('usb', 'hub-22-a/port-3', 'mic/usb');
     $rig = (new HiddenWire\Core\Document\DocumentReader)->readData(HiddenWire\Core\Document\Json::decode($draft->text()), isStored: true);
-    $start = hrtime(true);
+    // One way to the microphone is 23 leads long; 2^22 of them would not be listed before the test is given up.
     $devices = (new HiddenWire\Core\Devices\DeviceLists($rig, new HiddenWire\Core\Rig\Wiring($rig)))->of('pc');
-    expect($devices)->toHaveKey('mic/usb/rec')->and((hrtime(true) - $start) / 1e9)->toBeLessThan(2.0);
+    expect($devices)->toHaveKey('mic/usb/rec')->and($devices['mic/usb/rec']->via)->toHaveCount(23);
 });
 
 it('lists a picture output only while it reaches something, and names it after that', function () {

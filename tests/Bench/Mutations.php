@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use Pest\Mutate\Mutation;
+use Pest\Mutate\Mutators\Sets;
+use Pest\Mutate\Support\MutationGenerator;
+use Pest\Support\Str;
+use SebastianBergmann\CodeCoverage\CodeCoverage;
+use Symfony\Component\Finder\Finder;
+use Symfony\Component\Finder\SplFileInfo;
+use Symfony\Component\Process\Process;
+
+/**
+ * Small faults put into the core, one at a time, each against the tests that run through its lines: what no test notices is told. Which
+ * tests run where comes from one run of all of them with coverage.
+ */
+final class Mutations
+{
+    /** Mutants that run at a time. */
+    private const PROCESSES = 2;
+
+    /** Seconds that one may take: a fault that never ends is noticed. */
+    private const SECONDS = 300;
+
+    /** Tests that take longer come last, in seconds. */
+    private const LONG = 8.0;
+
+    /** Texts are left out: what a message says is read, not tested word by word. */
+    private const SETS = [
+        Sets\ArithmeticSet::class, Sets\ArraySet::class, Sets\AssignmentSet::class, Sets\ControlStructuresSet::class, Sets\EqualitySet::class,
+        Sets\LogicalSet::class, Sets\MathSet::class, Sets\NumberSet::class, Sets\RemovalSet::class, Sets\ReturnSet::class,
+    ];
+
+    /** @var array<string, array<int, list<string>|null>> names of tests, by file and line */
+    private array $covered;
+
+    /** @var array<string, float> seconds of each test with all its datasets, by name */
+    private array $seconds = [];
+
+    /** @var array<string, string> its file, by name */
+    private array $files = [];
+
+    public function __construct(private readonly string $root, private readonly string $kept)
+    {
+        $coverage = require "{$kept}/coverage.php";
+        assert($coverage instanceof CodeCoverage);
+        $this->covered = $coverage->getData()->lineCoverage();
+        $junit = simplexml_load_file("{$kept}/junit.xml");
+        foreach ($junit === false ? [] : (array) $junit->xpath('//testcase') as $case) {
+            $file = (string) $case['file'];
+            [$path, $description] = explode('::', $file, 2) + ['', ''];
+            $name = self::named((string) $case['class'], Str::evaluable((string) preg_replace('/ with data set .*$/s', '', $description)));
+            $this->seconds[$name] = ($this->seconds[$name] ?? 0.0) + (float) $case['time'];
+            $this->files[$name] = $path;
+        }
+    }
+
+    /** @return list<string> what makes a run of all tests with coverage, for this class to read */
+    public static function coverageCommand(string $root, string $kept): array
+    {
+        return ['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$root}/core", '-d', 'memory_limit=3G',
+            'vendor/bin/pest', '--colors=never', '--testsuite=Core', "--coverage-php={$kept}/coverage.php", "--log-junit={$kept}/junit.xml"];
+    }
+
+    private static function named(string $class, string $method): string
+    {
+        return basename(str_replace('\\', '/', $class)).'::'.$method;
+    }
+
+    /**
+     * @param  list<array{string, string}>  $equivalent  file and diff of mutants that do the same
+     * @param  callable(string): void  $say
+     * @return array{killed: int, survived: list<string>, equivalent: int}
+     */
+    public function room(string $room, int $seed, int $count, array $equivalent, callable $say): array
+    {
+        $mutants = $this->drawn($room, $seed, $count);
+        $say(sprintf('%s: %d mutants drawn', $room, count($mutants)));
+        $killed = $same = $done = 0;
+        $survived = $running = [];
+        while ($mutants !== [] || $running !== []) {
+            while (count($running) < self::PROCESSES && $mutants !== []) {
+                $mutant = array_shift($mutants);
+                $steps = $this->steps($mutant);
+                if ($steps === []) {
+                    $survived[] = $this->told($mutant, 'no test comes here');
+                    $done++;
+                } else {
+                    $running[] = [$mutant, $this->started($mutant, array_shift($steps)), $steps];
+                }
+            }
+            usleep(20_000);
+            foreach ($running as $i => [$mutant, $process, $steps]) {
+                if ($process->isRunning()) {
+                    continue;
+                }
+                if ($process->isSuccessful() && $steps !== []) {
+                    $running[$i] = [$mutant, $this->started($mutant, array_shift($steps)), $steps];
+
+                    continue;
+                }
+                unset($running[$i]);
+                $done++;
+                $key = [substr($mutant->file->getPathname(), strlen($this->root) + 1), trim($mutant->diff)];
+                match (true) {
+                    ! $process->isSuccessful() => $killed++,
+                    in_array($key, $equivalent, true) => $same++,
+                    default => $survived[] = $this->told($mutant, 'lives'),
+                };
+                if ($done % 10 === 0) {
+                    $say(sprintf('%s: %d done, %d killed, %d live', $room, $done, $killed, count($survived)));
+                }
+            }
+            $running = array_values($running);
+        }
+
+        return ['killed' => $killed, 'survived' => $survived, 'equivalent' => $same];
+    }
+
+    /** @return list<Mutation> */
+    private function drawn(string $room, int $seed, int $count): array
+    {
+        $mutators = array_values(array_unique(array_merge(...array_map(fn (string $set) => $set::mutators(), self::SETS))));
+        $files = iterator_to_array(Finder::create()->files()->in("{$this->root}/core/{$room}")->name('*.php')->sortByName(), false);
+        // Of each file as many as it has lines that run; then the sample, so that no file has to be mutated whole.
+        mt_srand($seed);
+        $lines = [];
+        foreach ($files as $number => $file) {
+            foreach (array_keys($this->covered[(string) $file->getRealPath()] ?? []) as $line) {
+                $lines[] = [$number, $line];
+            }
+        }
+        shuffle($lines);
+        $drawn = [];
+        foreach ($lines as [$number, $line]) {
+            $of = self::mutants($files[$number], $mutators, $line);
+            if ($of !== []) {
+                $drawn[] = $of[mt_rand(0, count($of) - 1)];
+            }
+            if (count($drawn) >= $count) {
+                break;
+            }
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * @param  list<class-string>  $mutators
+     * @return list<Mutation>
+     */
+    private static function mutants(SplFileInfo $file, array $mutators, int $line): array
+    {
+        return array_values(array_filter(
+            (new MutationGenerator)->generate($file, $mutators, [$line]),
+            fn (Mutation $one) => $one->startLine === $line,
+        ));
+    }
+
+    /** @return list<list<string>> the tests that run there, quick ones first, in steps */
+    private function steps(Mutation $mutant): array
+    {
+        $names = [];
+        for ($line = $mutant->startLine; $line <= $mutant->endLine; $line++) {
+            foreach ($this->covered[(string) $mutant->file->getRealPath()][$line] ?? [] as $test) {
+                [$class, $method] = explode('::', (string) preg_replace('/ with data set .*$/s', '', $test), 2) + ['', ''];
+                $names[self::named($class, $method)] = true;
+            }
+        }
+        $names = array_keys(array_intersect_key($names, $this->files));
+        usort($names, fn (string $a, string $b) => $this->seconds[$a] <=> $this->seconds[$b]);
+        $quick = array_values(array_filter($names, fn (string $name) => $this->seconds[$name] <= self::LONG));
+        $long = array_values(array_diff($names, $quick));
+
+        return array_values(array_filter([array_slice($quick, 0, 12), array_slice($quick, 12), $long]));
+    }
+
+    /** @param  list<string>  $names */
+    private function started(Mutation $mutant, array $names): Process
+    {
+        $filter = implode('|', array_map(function (string $name): string {
+            [$class, $method] = explode('::', $name, 2);
+
+            return $class.'::(.*)'.str_replace(['__', '_'], ['.{1,2}', '.'], preg_replace('/^__pest_evaluable_/', '', $method) ?? '');
+        }, $names));
+        $files = array_values(array_unique(array_map(fn (string $name) => $this->files[$name], $names)));
+        $process = new Process(
+            ['php', '-d', 'memory_limit=1G', 'vendor/bin/pest', '--colors=never', '--bail', ...$files, "--filter={$filter}"],
+            $this->root,
+            ['PEST_MUTATION_TESTING' => $mutant->file->getRealPath(), 'PEST_MUTATION_FILE' => $mutant->modifiedSourcePath],
+        );
+        $process->setTimeout(self::SECONDS);
+        $process->start();
+
+        return $process;
+    }
+
+    private function told(Mutation $mutant, string $why): string
+    {
+        return substr($mutant->file->getPathname(), strlen($this->root) + 1).":{$mutant->startLine} {$why}\n".preg_replace(
+            '/<[^>]+>/',
+            '',
+            trim($mutant->diff),
+        );
+    }
+}
