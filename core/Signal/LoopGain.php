@@ -33,6 +33,11 @@ final readonly class LoopGain
         return ! $this->howls() && $this->ratio >= 10 ** (self::RINGS_DB / 20) - self::ROUNDING;
     }
 
+    public function isLoud(): bool
+    {
+        return $this->howls() || $this->rings();
+    }
+
     /** @return Decibels|null null where nothing comes round */
     public function decibels(): ?Decibels
     {

@@ -145,9 +145,12 @@ final class LoopGains
         if ($most === 0.0 || $this->phasesAgree($matrix)) {
             return new LoopGain($most, false);
         }
-        $found = (new PhaseSearch($matrix, self::WORK, self::SQUARINGS))->largest();
+        $search = new PhaseSearch($matrix, self::WORK, self::SQUARINGS);
+        $found = $search->largest();
+        $gain = new LoopGain(min($most, $found ?? $most), $found === null);
 
-        return $found === null ? new LoopGain($most, true) : new LoopGain(min($most, $found), false);
+        // What a search finds is there; there may be more. A loop that may howl is never called quiet.
+        return $search->isExact() || $gain->isLoud() || ! (new LoopGain($most, true))->howls() ? $gain : new LoopGain($most, true);
     }
 
     /**

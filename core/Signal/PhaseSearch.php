@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 /**
- * The largest spectral radius of a small matrix whose entries have free phases by delay: from several beginnings, one phase after another,
- * in ever finer steps.
+ * A large spectral radius of a small matrix whose entries have free phases by delay: from several beginnings, one phase after another, in
+ * ever finer steps. A local search: what it finds is a lower bound of the largest.
  */
 final class PhaseSearch
 {
@@ -36,6 +36,12 @@ final class PhaseSearch
         $this->size = count($numbers);
         $this->phases = count($phases);
         $this->work = $work;
+    }
+
+    /** Whether there is nothing to search, so that the largest is the largest; else there may be larger ones than were found. */
+    public function isExact(): bool
+    {
+        return $this->phases === 1;
     }
 
     /** Null where the matrix is too large for the work allowed. The first phase stays as it is: only differences matter. */

@@ -10,10 +10,12 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Effort;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Readings;
 use HiddenWire\Core\Signal\Recordings;
+use HiddenWire\Core\Signal\SoundField;
 use HiddenWire\Core\Signal\Verdict;
 use Tests\Support\Draft;
 use Tests\Support\PlainSums;
@@ -186,6 +188,14 @@ it('never passes off as silence what could not be counted', function () {
         expect(array_map(fn (Source $one) => $one->id, $hearing->field->sourcesAt($ear)))->toContain('s-1')
             ->and($hearing->field->at($rig->sources['s-1'], $ear)->isUncertain())->toBeTrue();
     }
+});
+
+it('lists at a point what may be there, where nothing of it could be counted', function () {
+    $rig = Draft::inside(['a' => 1, 'b' => 1], [['tone', 'a'], ['a', 'b'], ['b', 'ear']])->make();
+    // Enough for one edge: past it nothing is counted, and nothing is known.
+    $field = new SoundField((new GraphBuilder($rig))->build($rig->base()), new Effort(1));
+    expect($field->levelsAt('u/ear'))->toBe([])->and($field->at($rig->sources['s'], 'u/ear')->isHeard())->toBeFalse()
+        ->and(array_map(fn (Source $one) => $one->id, $field->sourcesAt('u/ear')))->toBe(['s']);
 });
 
 it('answers the same whoever asked before', function () {
