@@ -8,10 +8,10 @@ use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
+use App\Rigs\RigCounts;
 use App\Rigs\RigRows;
-use App\Rigs\Standing;
+use App\Rigs\RigTransaction;
 use App\Rigs\StoredRig;
-use App\Rigs\Together;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\RigEdit;
@@ -37,9 +37,9 @@ final class ChangeRig
      * @throws InvalidRig when there would be no rig then
      * @throws StaleEdit when somebody has changed the same things since
      */
-    public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null): Made
+    public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null): MadeChange
     {
-        return Together::do(function () use ($rig, $by, $edits, $seen, $seenAt): Made {
+        return RigTransaction::do(function () use ($rig, $by, $edits, $seen, $seenAt): MadeChange {
             $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
             $from = clone $fresh;
             $stored = $changed = StoredRig::load($fresh);
@@ -54,7 +54,7 @@ final class ChangeRig
                 $this->record($fresh, $by, $stored, $changed, $what);
             }
 
-            return new Made($from, $fresh, $stored, $changed, $what, $meanwhile);
+            return new MadeChange($from, $fresh, $stored, $changed, $what, $meanwhile);
         });
     }
 
@@ -65,7 +65,7 @@ final class ChangeRig
      */
     public function undo(Rig $rig, int $seen): ?string
     {
-        return Together::do(function () use ($rig, $seen): ?string {
+        return RigTransaction::do(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
             $now = $fresh->revisions()->select(['parent', 'what'])->where('number', $fresh->at)->sole();
             if ($now->parent === null) {
@@ -84,7 +84,7 @@ final class ChangeRig
      */
     public function redo(Rig $rig, int $seen): ?string
     {
-        return Together::do(function () use ($rig, $seen): ?string {
+        return RigTransaction::do(function () use ($rig, $seen): ?string {
             $fresh = $this->locked($rig, $seen);
             $next = $fresh->revisions()->select(['number', 'what'])->where('parent', $fresh->at)->latest('number')->first();
             if ($next === null) {
@@ -103,7 +103,7 @@ final class ChangeRig
      */
     public function restore(Rig $rig, User $by, int $number, int $seen): void
     {
-        Together::do(function () use ($rig, $by, $number, $seen): void {
+        RigTransaction::do(function () use ($rig, $by, $number, $seen): void {
             $fresh = $this->locked($rig, $seen);
             $old = $fresh->revisions()->where('number', $number)->sole();
             $this->record(
@@ -169,7 +169,7 @@ final class ChangeRig
             'user_id' => $by->id,
             'what' => mb_strimwidth($what, 0, 400, '…'),
             'document' => $document,
-            ...Standing::columnsBefore($rig, $number, $changed),
+            ...RigCounts::columnsBefore($rig, $number, $changed),
         ]);
         $this->put($rig, $stored, $changed, $number);
     }

@@ -8,7 +8,7 @@ use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Pictures;
-use App\Rigs\Together;
+use App\Rigs\RigTransaction;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,7 +27,7 @@ final readonly class DeleteAccount
         foreach (MadeBook::query()->where('user_id', $user->id)->get() as $book) {
             $book->delete();
         }
-        Together::do(function () use ($user): void {
+        RigTransaction::do(function () use ($user): void {
             DB::table('sessions')->where('user_id', $user->id)->delete();
             $user->delete();
         });

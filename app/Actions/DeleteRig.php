@@ -7,7 +7,7 @@ namespace App\Actions;
 use App\Models\MadeBook;
 use App\Models\Rig;
 use App\Rigs\Pictures;
-use App\Rigs\Together;
+use App\Rigs\RigTransaction;
 
 /**
  * Deletes a rig with all that hangs on it, its files too. Others write meanwhile: where two stand in each other's way, it is tried again.
@@ -20,7 +20,7 @@ final readonly class DeleteRig
 
     public function __invoke(Rig $rig): void
     {
-        Together::do(fn () => $rig->delete());
+        RigTransaction::do(fn () => $rig->delete());
         $this->pictures->forget($rig->id);
         MadeBook::forget($rig->id);
     }

@@ -6,9 +6,9 @@ namespace App\Actions;
 
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\RigCounts;
 use App\Rigs\RigRows;
-use App\Rigs\Standing;
-use App\Rigs\Together;
+use App\Rigs\RigTransaction;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -30,7 +30,7 @@ final class ImportRig
             ));
         }
 
-        return Together::do(function () use ($owner, $content, $canonical, $what): Rig {
+        return RigTransaction::do(function () use ($owner, $content, $canonical, $what): Rig {
             $rig = $owner->rigs()->make();
             $rig->enter($content, 1);
             RigRows::store($rig->id, $content);
@@ -39,7 +39,7 @@ final class ImportRig
                 'user_id' => $owner->id,
                 'what' => $what,
                 'document' => $canonical,
-                ...Standing::columns($content),
+                ...RigCounts::columns($content),
             ]);
 
             return $rig;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\ViewModels\MapDepth;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
 use HiddenWire\Core\Export\Html;
 
@@ -37,13 +37,13 @@ final readonly class BookHtml implements Exporter
         return (new Html)->mediaType();
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         return $this->writer($of)->write($of);
     }
 
     /** What writes it, with the maps at hand that its parts show. */
-    public function writer(Source $of): Html
+    public function writer(BookInput $of): Html
     {
         $maps = [];
         foreach ($this->parts === null || in_array('maps', $this->parts, true) ? [MapDepth::Cables, MapDepth::Inside] : [] as $depth) {

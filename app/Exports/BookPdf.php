@@ -6,7 +6,7 @@ namespace App\Exports;
 
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
 use HiddenWire\Core\Export\Html;
 
@@ -49,7 +49,7 @@ final readonly class BookPdf implements Exporter
         return 'application/pdf';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
         $html = new Html($this->parts, $this->maps($of), $this->progress);
@@ -88,7 +88,7 @@ final readonly class BookPdf implements Exporter
     }
 
     /** @return array<string, string> by depth */
-    private function maps(Source $of): array
+    private function maps(BookInput $of): array
     {
         $maps = [];
         $isAsked = $this->parts === null || in_array('maps', $this->parts, true);

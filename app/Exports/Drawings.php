@@ -10,7 +10,7 @@ use App\Rigs\NodeLayouts;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 
 /** The maps of a rig, laid out: as they were on the screen where that is kept, else laid out now. */
 final class Drawings
@@ -22,7 +22,7 @@ final class Drawings
     private array $known = [];
 
     /** @param  Record|null  $record  where the rig is stored, with its layouts */
-    public function __construct(private readonly Source $source, private readonly ?Record $record = null)
+    public function __construct(private readonly BookInput $source, private readonly ?Record $record = null)
     {
     }
 

@@ -11,9 +11,9 @@ use App\Models\Rig as Record;
 use App\Rigs\Causes;
 use App\Rigs\Recovery;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\ScheduleOrder;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -31,7 +31,7 @@ final readonly class Edition
     /** Revisions that the change log goes back. */
     private const CHANGES = 60;
 
-    private function __construct(public Source $source, public Drawings $drawings)
+    private function __construct(public BookInput $source, public Drawings $drawings)
     {
     }
 
@@ -62,7 +62,7 @@ final readonly class Edition
         $at = $number ?? $record->at;
         $changes = self::changes($record, $number);
         $now = $changes[$at] ?? null;
-        $source = new Source(
+        $source = new BookInput(
             $rig,
             "Revision {$at}".($now === null || $now->name === '' ? '' : ", {$now->name}")
                 .($now === null ? '' : ', '.$now->created_at->format('j F Y')),

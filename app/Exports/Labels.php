@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exports;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\CableContent;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Export\Exporter;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\SocketRef;
@@ -50,7 +50,7 @@ final readonly class Labels implements Exporter
         return 'application/pdf';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $labels = $this->all($of);
         $labels = array_map(fn (array $label, string $code) => [$label[0], $label[1], $code], $labels, Codes::of(array_column($labels, 2)));
@@ -99,7 +99,7 @@ final readonly class Labels implements Exporter
     }
 
     /** @return list<array{string, list<string>, string}> heading, lines, and what the code holds */
-    private function all(Source $of): array
+    private function all(BookInput $of): array
     {
         $content = new CableContent($of->hearing(), $of->wiring);
         $labels = [];
@@ -129,7 +129,7 @@ final readonly class Labels implements Exporter
         return $this->address === null ? $cable->label : ($this->address)($select);
     }
 
-    private function end(Source $of, SocketRef $at): string
+    private function end(BookInput $of, SocketRef $at): string
     {
         return "{$of->rig->units[$at->unit]->name} · {$of->rig->socket($at)->label}";
     }

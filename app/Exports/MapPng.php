@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\ViewModels\MapDepth;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
 use Illuminate\Support\Facades\Process;
 
@@ -47,7 +47,7 @@ final readonly class MapPng implements Exporter
      * @throws NotInstalled where rsvg-convert is missing
      * @throws \RuntimeException where it can't draw the map
      */
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $run = Process::timeout(self::SECONDS)->input(Svg::of($this->drawings->at($this->depth), $of->rig->name))
             ->run(['rsvg-convert', '--zoom', self::ZOOM, '--format', 'png']);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\ViewModels\MapDepth;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
 
 /** The map as SVG, at one depth. */
@@ -35,7 +35,7 @@ final readonly class MapSvg implements Exporter
         return 'image/svg+xml';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         return Svg::of($this->drawings->at($this->depth), "{$of->rig->name}: {$this->depth->label()}");
     }

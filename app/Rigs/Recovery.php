@@ -33,7 +33,7 @@ final class Recovery
     /** Brings the last readable revision back as a new one; null where there is none. */
     public static function recover(Rig $rig, User $by): ?Revision
     {
-        return Together::do(function () use ($rig, $by): ?Revision {
+        return RigTransaction::do(function () use ($rig, $by): ?Revision {
             $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
             $last = self::lastReadable($fresh);
             $content = $last === null ? null : self::read($last);
@@ -47,7 +47,7 @@ final class Recovery
                 'user_id' => $by->id,
                 'what' => "Recovered revision {$last->number}",
                 'document' => $last->document,
-                ...Standing::columns($content),
+                ...RigCounts::columns($content),
             ]);
             RigRows::store($fresh->id, $content);
             $fresh->enter($content, $number);

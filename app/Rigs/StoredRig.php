@@ -43,7 +43,7 @@ final class StoredRig
         try {
             $made = RigFromRows::rig($rig);
         } catch (InvalidDocument $e) {
-            Standing::mark($rig, $e);
+            RigCounts::mark($rig, $e);
 
             throw $e;
         }
@@ -57,7 +57,7 @@ final class StoredRig
     {
         self::$last = [self::stateOf($rig), $content];
         if (random_int(1, self::TIDY_EVERY) === 1) {
-            defer(Kept::tidy(...));
+            defer(KeptByState::tidy(...));
         }
         Packed::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
     }

@@ -9,10 +9,10 @@ use App\Exports\Exports;
 use App\Exports\LabelStock;
 use App\Exports\Paper;
 use App\Models\MadeBook;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\ScheduleOrder;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Rig\Situation;
@@ -73,7 +73,7 @@ final readonly class BookPage
     /** @return array<string, string> what the forms are called, by key */
     public function forms(): array
     {
-        $nothing = new Source(new Rig(new RigParts('', situations: [new Situation('base', 'Base')])));
+        $nothing = new BookInput(new Rig(new RigParts('', situations: [new Situation('base', 'Base')])));
 
         // The PDF is made in the background, with a button of its own.
         return array_diff_key(array_map(fn ($exporter) => $exporter->label(), Exports::all(new Drawings($nothing))), ['pdf' => true]);

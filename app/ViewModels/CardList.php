@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards;
 use HiddenWire\Core\Book\Cards\RunDown;
 use HiddenWire\Core\Book\CardStep;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
 
@@ -22,7 +22,7 @@ final readonly class CardList
 
     public function __construct(private RigPage $page)
     {
-        $source = new Source($page->rig);
+        $source = new BookInput($page->rig);
         $this->kinds = array_diff_key(Cards::titles($source), [RunDown::name() => true]);
         $derived = [];
         foreach (Phase::cases() as $phase) {

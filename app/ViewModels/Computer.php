@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use App\Rigs\Kept;
+use App\Rigs\KeptByState;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Devices\OtherWays;
@@ -144,7 +144,7 @@ final readonly class Computer
                     array_map(fn (Unit $unit) => (new Stray($graph, $unit))->words(), $hosts),
                 );
             };
-            $stray[$situation->name] = Kept::of($page->record, "stray:{$situation->id}", $words);
+            $stray[$situation->name] = KeptByState::of($page->record, "stray:{$situation->id}", $words);
         }
 
         return $stray;

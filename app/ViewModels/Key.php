@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Dials\DialKind;
 
 /** A switch of a point as it stands, and what pressing it does. */
 final readonly class Key
@@ -19,7 +19,7 @@ final readonly class Key
     {
     }
 
-    public static function of(ControlKind $kind, bool $isOn): self
+    public static function of(DialKind $kind, bool $isOn): self
     {
         [$on, $off] = self::DOES[$kind->key()] ?? [ucfirst($kind->name()).' on', ucfirst($kind->name()).' off'];
 

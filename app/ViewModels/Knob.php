@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use HiddenWire\Core\Equipment\Controls\Scale;
+use HiddenWire\Core\Equipment\Dials\Scale;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Quantity\Decibels;
 

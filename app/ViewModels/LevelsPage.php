@@ -7,9 +7,9 @@ namespace App\ViewModels;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Noises;
 use HiddenWire\Core\Checks\Time\Monitor;
-use HiddenWire\Core\Levels\Balance;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Levels\Preamp;
+use HiddenWire\Core\Levels\VoiceBalance;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -39,7 +39,7 @@ final readonly class LevelsPage
     /** @var list<LevelDiagram> of each sound at the listener */
     public array $diagrams;
 
-    public ?Balance $balance;
+    public ?VoiceBalance $balance;
 
     /** By how much the voice is to be above the rest there, dB; null where nobody has said. */
     public ?float $target;
@@ -73,7 +73,7 @@ final readonly class LevelsPage
             $diagrams = $chain === null ? $diagrams : [...$diagrams, new LevelDiagram($pair, $chain)];
         }
         $this->diagrams = $diagrams;
-        $this->balance = $this->listener === null ? null : new Balance($hearing, $this->listener);
+        $this->balance = $this->listener === null ? null : new VoiceBalance($hearing, $this->listener);
         $this->target = $this->listener === null ? null
             : $page->rig->papers->measured(MeasureKind::VoiceOver)["listeners/{$this->listener->id}"] ?? null;
         $this->gains = $this->gains();

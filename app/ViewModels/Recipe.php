@@ -20,7 +20,7 @@ final readonly class Recipe
      */
     public function __construct(
         public Point $output,
-        public Control $control,
+        public Dial $control,
         public array $feeds,
         public array $listeners,
         public array $leaders = [],

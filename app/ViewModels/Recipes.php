@@ -23,7 +23,7 @@ final readonly class Recipes
     /** @var list<Recipe> */
     public array $recipes;
 
-    /** @var list<Control> what can be set on points that are no outputs */
+    /** @var list<Dial> what can be set on points that are no outputs */
     public array $controls;
 
     private EquipmentModel $model;
@@ -37,7 +37,7 @@ final readonly class Recipes
             if (self::isMixed($feeds)) {
                 $recipes[] = new Recipe(
                     $point,
-                    new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
+                    new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
                     array_values(array_map($this->feed(...), $feeds)),
                     $field->listenersBehind("{$unit->id}/{$point->id}"),
                     $this->labels($point->canFollow),
@@ -49,7 +49,7 @@ final readonly class Recipes
         $this->recipes = $recipes;
         $outputs = array_map(fn (Recipe $recipe) => $recipe->output, $recipes);
         $this->controls = array_values(array_map(
-            fn (Point $point) => new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
+            fn (Point $point) => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
         ));
     }

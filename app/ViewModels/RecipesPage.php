@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use HiddenWire\Core\Planning\Choice;
+use HiddenWire\Core\Planning\ListeningChoice;
 use HiddenWire\Core\Planning\ListeningIn;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Unit;
@@ -56,7 +56,7 @@ final readonly class RecipesPage
         $this->listenedTo = $listening === null ? '' : $page->asked('listen');
         $this->hear = implode(', ', array_map(fn (Listener $one) => $one->name, $listening?->hear() ?? []));
         $this->choices = array_map(
-            fn (Choice $one) => "{$one->listener->name} can: {$one->words}.".($one->also === [] ? ' Nobody else notices.'
+            fn (ListeningChoice $one) => "{$one->listener->name} can: {$one->words}.".($one->also === [] ? ' Nobody else notices.'
                 : ' It changes what '.implode(', ', array_map(fn (Listener $other) => $other->name, $one->also)).' hear, too.'),
             $listening?->choices() ?? [],
         );

@@ -6,7 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Revision;
 use App\Models\Rig;
-use App\Rigs\Standing;
+use App\Rigs\RigCounts;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Signal\Verdict;
 
@@ -22,7 +22,7 @@ final readonly class RigCard
     public function __construct(public Rig $rig, private ?Revision $standing)
     {
         $this->counts = $standing->counts ?? [];
-        $this->isKnown = $rig->trouble !== null || Standing::isKnown($standing);
+        $this->isKnown = $rig->trouble !== null || RigCounts::isKnown($standing);
     }
 
     /**

@@ -70,7 +70,7 @@ final readonly class Sheet
     }
 
     /**
-     * @return list<array{point: Point, control: Control|null, says: string, pick: array{point: Point, now: string, choices: array<string,
+     * @return list<array{point: Point, control: Dial|null, says: string, pick: array{point: Point, now: string, choices: array<string,
      *     string>, channels: string, width: int, level: array{db: string, mute: bool, says: string}|null}|null}> what is set on the unit
      */
     public function controls(Unit $unit): array
@@ -82,7 +82,7 @@ final readonly class Sheet
                 $rows[] = [
                     'point' => $point,
                     'control' => $point->isControlled()
-                        ? new Control($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
+                        ? new Dial($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
                     'says' => $this->picked($unit, $point),
                     'pick' => $pick,
                 ];

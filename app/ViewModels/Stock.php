@@ -13,10 +13,10 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Things\Units;
-use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\WebLink;
 use Illuminate\Database\Eloquent\Collection;
 
 /** What there is, and what the catalogue could give: found by text, family and the sockets that are needed. */
@@ -71,7 +71,7 @@ final readonly class Stock
     /** The chosen unit's manuals and drivers as a text to edit: one a line. */
     public function linksText(): string
     {
-        return implode("\n", array_map(fn (Link $link) => "{$link->label} {$link->url}", $this->chosen->links ?? []));
+        return implode("\n", array_map(fn (WebLink $link) => "{$link->label} {$link->url}", $this->chosen->links ?? []));
     }
 
     /** @return array<string, string> what of the chosen unit a reason can be given for, by reference */

@@ -16,7 +16,7 @@ use HiddenWire\Core\Signal\SoundField;
 /** The tracks of a broadcast program or a recorder: what goes to which, what is on each, what is streamed and recorded. */
 final readonly class Tracks
 {
-    /** @var list<array{point: Point, control: Control, device: string, sources: list<Source>}> what comes in */
+    /** @var list<array{point: Point, control: Dial, device: string, sources: list<Source>}> what comes in */
     public array $inputs;
 
     /** @var list<array{point: Point, sources: list<Source>, goals: list<Feed>}> each track with what is on it, and where it goes */
@@ -32,7 +32,7 @@ final readonly class Tracks
         $sources = fn (Point $point): array => $field->sourcesAt("{$unit->id}/{$point->id}");
         $this->inputs = array_values(array_map(fn (Point $point) => [
             'point' => $point,
-            'control' => new Control($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
+            'control' => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             'device' => $graph->picked($unit, $point)?->name() ?? '',
             'sources' => $sources($point),
         ],

@@ -15,7 +15,7 @@ final readonly class Book
     public string $edition;
 
     /** @param  list<string>|null  $parts  null for all */
-    public function __construct(Source $source, ?array $parts = null)
+    public function __construct(BookInput $source, ?array $parts = null)
     {
         $this->title = $source->rig->name;
         $this->edition = $source->edition;

@@ -11,8 +11,8 @@ interface CardKind
     public static function name(): string;
 
     /** @return array<string, string> titles by key */
-    public static function titles(Source $of): array;
+    public static function titles(BookInput $of): array;
 
     /** @param  string  $key  one of those in {@see titles()} */
-    public static function card(Source $of, string $key): Card;
+    public static function card(BookInput $of, string $key): Card;
 }

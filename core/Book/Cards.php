@@ -11,7 +11,7 @@ final class Cards
     private const KINDS = [Cards\RunDown::class, Cards\GuestCard::class, Cards\ComputerCard::class, Cards\UnitCard::class];
 
     /** @return array<string, array<string, string>> what there is a card for, by key, by the name of the kind */
-    public static function titles(Source $of): array
+    public static function titles(BookInput $of): array
     {
         $titles = [];
         foreach (self::KINDS as $kind) {
@@ -22,7 +22,7 @@ final class Cards
     }
 
     /** Null where the rig has none of that key. */
-    public static function card(Source $of, string $key): ?Card
+    public static function card(BookInput $of, string $key): ?Card
     {
         foreach (self::KINDS as $kind) {
             if (isset($kind::titles($of)[$key])) {

@@ -14,5 +14,5 @@ interface Part
     public function title(): string;
 
     /** @return list<Block> empty where the rig has nothing to say there: then it is left out */
-    public function blocks(Source $of): array;
+    public function blocks(BookInput $of): array;
 }

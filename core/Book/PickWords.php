@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\Pick;
 /** What a program uses, by the name that its computer's list shows. */
 final class PickWords
 {
-    public static function of(Pick $pick, Source $of): string
+    public static function of(Pick $pick, BookInput $of): string
     {
         $mode = $pick->mode === null ? '' : ", {$pick->mode->value}";
         if ($pick->default !== null) {

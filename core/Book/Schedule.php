@@ -17,7 +17,7 @@ final readonly class Schedule
 
     private ScheduleOrder $order;
 
-    public function __construct(Source $of)
+    public function __construct(BookInput $of)
     {
         $this->rig = $of->rig;
         $this->order = $of->order;

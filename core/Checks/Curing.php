@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Checks;
 
 use HiddenWire\Core\Edit\RigEdit;
-use HiddenWire\Core\Planning\Aside;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\SideEffect;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 
@@ -117,7 +117,7 @@ final class Curing
                 return null;
             }
             if (! $was->verdict->isAtOdds()) {
-                $costs[] = Aside::words($was, $is);
+                $costs[] = SideEffect::words($was, $is);
             }
         }
 

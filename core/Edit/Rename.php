@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\Unit;
 /** Gives something another name. Its id stays, so that everything that refers to it stays. */
 final readonly class Rename implements RigEdit
 {
-    public function __construct(public Thing $thing, public string $id, public string $name)
+    public function __construct(public Named $thing, public string $id, public string $name)
     {
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Dials\DialKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Mating;
@@ -413,7 +413,7 @@ final class Swap
     /** What of a point's settings another point has and reaches; null where nothing is left. */
     private function fitting(PointSettings $set, Point $to, string $label): ?PointSettings
     {
-        $kept = $set->only(function (ControlKind $kind, Decibels|Milliseconds|bool $value) use ($to, $label): bool {
+        $kept = $set->only(function (DialKind $kind, Decibels|Milliseconds|bool $value) use ($to, $label): bool {
             $fits = $kind->whyNot($value, $this->new, $to) === null;
             if (! $fits) {
                 $this->lose("the {$kind->name()} of {$label}");

@@ -20,7 +20,7 @@ final readonly class Socket
         public SignalKind $signal,
         public array $lanes,
         public bool $balanced = false,
-        public ?Phantom $phantom = null,
+        public ?PhantomPower $phantom = null,
         public ?float $nominalDbu = null,
         public ?float $maxDbu = null,
         public ?float $impedanceOhm = null,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Schedule;
-use HiddenWire\Core\Book\Source;
 
 /** The cable schedule: one row a cable. */
 final class CableCsv implements Exporter
@@ -35,7 +35,7 @@ final class CableCsv implements Exporter
         return 'text/csv; charset=utf-8';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         return Csv::of(self::COLUMNS, array_map(fn (array $row) => [
             $row['label'],

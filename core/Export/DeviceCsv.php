@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Rig\Role;
 
@@ -31,7 +31,7 @@ final class DeviceCsv implements Exporter
         return 'text/csv; charset=utf-8';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $rows = [];
         foreach ($of->hearing()->graph->devices->all() as $computer => $devices) {
@@ -47,7 +47,7 @@ final class DeviceCsv implements Exporter
     }
 
     /** @return list<string|int|null> */
-    private function row(Device $device, Source $of): array
+    private function row(Device $device, BookInput $of): array
     {
         $set = $device->settings;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentWriter;
 
 /** The rig document itself: what comes in again as it went out. */
@@ -30,7 +30,7 @@ final class DocumentFile implements Exporter
         return 'application/json';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         return (new DocumentWriter)->write($of->rig);
     }

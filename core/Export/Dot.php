@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 
 /** The signal graph in the base situation in the DOT language, unit by unit. Source: https://graphviz.org/doc/info/lang.html */
 final class Dot implements Exporter
@@ -29,7 +29,7 @@ final class Dot implements Exporter
         return 'text/vnd.graphviz; charset=utf-8';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $network = new Network($of->hearing()->graph);
         $units = [];

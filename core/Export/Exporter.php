@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 
 /** One form in which a rig leaves. A new one is a class and a line in the register. */
 interface Exporter
@@ -20,5 +20,5 @@ interface Exporter
 
     public function mediaType(): string;
 
-    public function write(Source $of): string;
+    public function write(BookInput $of): string;
 }

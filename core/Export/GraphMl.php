@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Export;
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 
 /** The signal graph in the base situation as GraphML. Source: http://graphml.graphdrawing.org/specification.html */
 final class GraphMl implements Exporter
@@ -34,7 +34,7 @@ final class GraphMl implements Exporter
         return 'application/xml';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $network = new Network($of->hearing()->graph);
         $lines = [

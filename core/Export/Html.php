@@ -6,10 +6,10 @@ namespace HiddenWire\Core\Export;
 
 use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Photo;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
@@ -125,7 +125,7 @@ final readonly class Html implements Exporter
         return 'text/html; charset=utf-8';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
 

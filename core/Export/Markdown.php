@@ -6,10 +6,10 @@ namespace HiddenWire\Core\Export;
 
 use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Photo;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
@@ -42,7 +42,7 @@ final readonly class Markdown implements Exporter
         return 'text/markdown; charset=utf-8';
     }
 
-    public function write(Source $of): string
+    public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
         $text = '# '.self::escaped($book->title)."\n".($book->edition === '' ? '' : "\n{$book->edition}\n");

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\History;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
-use HiddenWire\Core\Rig\Format\Types\Thing;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Rig;
 
 /**
@@ -46,7 +46,7 @@ final class Elements
         }
         foreach (Rigs::rig()->allFields() as $field) {
             $item = $field->type instanceof ListOf ? $field->type->item : null;
-            if (! $item instanceof Thing || in_array($field->key, self::APART, true)) {
+            if (! $item instanceof ObjectOf || in_array($field->key, self::APART, true)) {
                 continue;
             }
             foreach ($data[$field->key] ?? [] as $thing) {

@@ -68,7 +68,7 @@ final class ListeningIn
         ));
     }
 
-    /** @return list<Choice> for each other listener in the room the easiest that there is */
+    /** @return list<ListeningChoice> for each other listener in the room the easiest that there is */
     public function choices(): array
     {
         $rig = $this->hearing->graph->rig;
@@ -152,7 +152,7 @@ final class ListeningIn
         return $edits;
     }
 
-    private function tried(Listener $listener, RigEdit $edit, string $words): ?Choice
+    private function tried(Listener $listener, RigEdit $edit, string $words): ?ListeningChoice
     {
         try {
             $rig = $edit->applyTo($this->hearing->graph->rig);
@@ -175,7 +175,7 @@ final class ListeningIn
             $also[] = $other;
         }
 
-        return new Choice($listener, $edit, $words, $also);
+        return new ListeningChoice($listener, $edit, $words, $also);
     }
 
     private static function isInRoom(Listener $listener): bool

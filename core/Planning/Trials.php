@@ -135,7 +135,7 @@ final class Trials
                 $mended[] = $key;
                 $oddness += $this->oddness($is);
             } elseif (! $was->verdict->isAtOdds()) {
-                $costs[] = Aside::words($was, $is);
+                $costs[] = SideEffect::words($was, $is);
             }
         }
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
-use HiddenWire\Core\Equipment\Controls\ControlKind;
-use HiddenWire\Core\Equipment\Controls\Controls;
-use HiddenWire\Core\Equipment\Controls\Readings;
+use HiddenWire\Core\Equipment\Dials\DialKind;
+use HiddenWire\Core\Equipment\Dials\DialReader;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\With;
 
-/** Where the knobs and switches of one point stand, by the register {@see Controls}; null leaves them as the model has them. */
+/** Where the knobs and switches of one point stand, by the register {@see Dials}; null leaves them as the model has them. */
 final readonly class PointSettings
 {
     use With;
@@ -29,12 +29,12 @@ final readonly class PointSettings
     }
 
     /** What is set of each kind of control. */
-    public static function read(Readings $in): self
+    public static function read(DialReader $in): self
     {
-        return self::each(fn (ControlKind $kind) => $kind->read($in));
+        return self::each(fn (DialKind $kind) => $kind->read($in));
     }
 
-    public function of(ControlKind $kind): Decibels|Milliseconds|bool|null
+    public function of(DialKind $kind): Decibels|Milliseconds|bool|null
     {
         return $this->{$kind->property()};
     }
@@ -42,19 +42,19 @@ final readonly class PointSettings
     /** The later settings on top of these. */
     public function under(self $later): self
     {
-        return self::each(fn (ControlKind $kind) => $later->of($kind) ?? $this->of($kind));
+        return self::each(fn (DialKind $kind) => $later->of($kind) ?? $this->of($kind));
     }
 
     /** What of these differs from others. */
     public function beside(?self $others): self
     {
-        return self::each(fn (ControlKind $kind) => $this->of($kind) == $others?->of($kind) ? null : $this->of($kind));
+        return self::each(fn (DialKind $kind) => $this->of($kind) == $others?->of($kind) ? null : $this->of($kind));
     }
 
-    /** @param  callable(ControlKind, Decibels|Milliseconds|bool): bool  $isKept */
+    /** @param  callable(DialKind, Decibels|Milliseconds|bool): bool  $isKept */
     public function only(callable $isKept): self
     {
-        return self::each(function (ControlKind $kind) use ($isKept): Decibels|Milliseconds|bool|null {
+        return self::each(function (DialKind $kind) use ($isKept): Decibels|Milliseconds|bool|null {
             $value = $this->of($kind);
 
             return $value !== null && $isKept($kind, $value) ? $value : null;
@@ -65,7 +65,7 @@ final readonly class PointSettings
     public function words(): string
     {
         $words = [];
-        foreach (Controls::all() as $kind) {
+        foreach (Dials::all() as $kind) {
             $value = $this->of($kind);
             if ($value !== null) {
                 $words[] = $kind->words($value);
@@ -79,7 +79,7 @@ final readonly class PointSettings
     public function plain(): array
     {
         $plain = [];
-        foreach (Controls::all() as $kind) {
+        foreach (Dials::all() as $kind) {
             $value = $this->of($kind);
             if ($value !== null) {
                 $plain[$kind->key()] = $kind->plain($value);
@@ -95,11 +95,11 @@ final readonly class PointSettings
         return $this->plain() === [];
     }
 
-    /** @param  callable(ControlKind): (Decibels|Milliseconds|bool|null)  $value */
+    /** @param  callable(DialKind): (Decibels|Milliseconds|bool|null)  $value */
     private static function each(callable $value): self
     {
         $values = [];
-        foreach (Controls::all() as $kind) {
+        foreach (Dials::all() as $kind) {
             $values[$kind->property()] = $value($kind);
         }
 

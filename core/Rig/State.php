@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Condition;
-use HiddenWire\Core\Equipment\Controls\ControlKind;
+use HiddenWire\Core\Equipment\Dials\DialKind;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Rule;
@@ -263,7 +263,7 @@ final readonly class State
     }
 
     /** Where one of a point's controls stands. */
-    public function of(string $unit, Point $point, ControlKind $kind): Decibels|Milliseconds|bool
+    public function of(string $unit, Point $point, DialKind $kind): Decibels|Milliseconds|bool
     {
         return $this->set($unit, $point)?->of($kind) ?? $kind->usual($point);
     }

@@ -18,7 +18,7 @@ final readonly class Unit
      * @param  array<string, PointSettings>  $points  by point id
      * @param  array<string, RouteSettings>  $routes  by route key
      * @param  string  $price  of one, as somebody wrote it: "129.00 EUR"
-     * @param  list<Link>  $links  manuals, drivers
+     * @param  list<WebLink>  $links  manuals, drivers
      * @param  int|null  $readyS  seconds from its start until it works
      * @param  array<string, string|bool|float>  $values  of named settings, by id
      * @param  array<string, string>  $names  names of its points of somebody's own, by point id

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Names;
@@ -154,7 +154,7 @@ final class SituationDifference
         $name = "{$unit->name}: {$point->label}";
 
         $texts = [$this->muted($name, $unit->id, $point, $was, $is)];
-        foreach (Controls::of($model, $point) as $kind) {
+        foreach (Dials::of($model, $point) as $kind) {
             [$a, $b] = [$was->of($unit->id, $point, $kind), $is->of($unit->id, $point, $kind)];
             $texts[] = $a == $b || $kind->key() === 'mute' ? null : "{$name} {$kind->words($b)}";
         }

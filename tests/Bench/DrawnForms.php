@@ -9,10 +9,10 @@ use App\Models\Rig as Record;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
-use HiddenWire\Core\Book\Source as BookSource;
+use HiddenWire\Core\Book\BookInput as BookSource;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
-use HiddenWire\Core\Edit\Thing;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
@@ -232,7 +232,7 @@ final class DrawnForms
 
     private function drawRename(): array
     {
-        $thing = $this->oneOf(Thing::cases());
+        $thing = $this->oneOf(Named::cases());
 
         return ['thing' => $thing->value, 'id' => $this->id($this->rig->{$thing->value}), 'name' => $this->newName()];
     }

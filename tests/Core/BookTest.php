@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Book\Book;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Schedule;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Export\CableCsv;
@@ -30,7 +30,7 @@ function nightRelay(): Rig
 
 it('has every part for the demo, each under its own name, and none that is empty', function () {
     $photo = new Photo('Faders', 320, 200, fn () => 'a picture');
-    $book = new Book(new Source(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']], photos: ['mixer' => [$photo]]));
+    $book = new Book(new BookInput(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']], photos: ['mixer' => [$photo]]));
     $keys = array_map(fn (array $chapter) => $chapter['part']->key(), $book->chapters);
     expect($keys)->toBe(array_keys(Parts::all()))->and(array_unique($keys))->toBe($keys)->and($book->title)->toBe('Night relay at the pier arcade');
     foreach ($book->chapters as ['blocks' => $blocks]) {
@@ -38,18 +38,18 @@ it('has every part for the demo, each under its own name, and none that is empty
             $block instanceof Table && expect($block->widths === [] || count($block->widths) === count($block->columns))->toBeTrue();
         }
     }
-    expect(array_map(fn (array $one) => $one['part']->key(), (new Book(new Source(nightRelay()), ['cables', 'cover', 'nonsense']))->chapters))
+    expect(array_map(fn (array $one) => $one['part']->key(), (new Book(new BookInput(nightRelay()), ['cables', 'cover', 'nonsense']))->chapters))
         ->toBe(['cover', 'cables']);
 });
 
 it('leaves out what an empty rig has nothing to say about', function () {
-    $empty = new Source(new Rig(new RigParts('Empty', situations: [new Situation('base', 'Base')])));
+    $empty = new BookInput(new Rig(new RigParts('Empty', situations: [new Situation('base', 'Base')])));
     expect(array_map(fn (array $one) => $one['part']->key(), (new Book($empty))->chapters))->toBe(['cover', 'findings'])
         ->and((new Markdown)->write($empty))->toContain('No wishes yet, so nothing can be open.');
 });
 
 it('says what each cable carries, on which channels, and what comes back', function () {
-    $rows = array_column((new Schedule(new Source(nightRelay())))->rows(), null, 'label');
+    $rows = array_column((new Schedule(new BookInput(nightRelay())))->rows(), null, 'label');
     // By hand from the rig: a microphone's lead; the stereo main out, parted by the Y-lead; the headset with its microphone.
     expect($rows['W-02']['content'])->toBe('Presenter voice')
         ->and($rows['W-32']['content'])->toEndWith(', left')->and($rows['W-33']['content'])->toEndWith(', right')
@@ -90,8 +90,8 @@ it('leaves no formula whatever a spreadsheet splits by, and takes back as many a
 
 it('takes no mark in a name for a mark of Markdown or HTML', function () {
     $rig = Draft::rig()->tone('a')->with(fn (array $data) => ['name' => '<b>*Rig*</b> | #1'] + $data)->make();
-    expect((new Markdown)->write(new Source($rig)))->toStartWith('# \<b\>\*Rig\*\</b\> \| \#1')
-        ->and((new Html)->write(new Source($rig)))->toContain('<h1>&lt;b&gt;*Rig*&lt;/b&gt; | #1</h1>')->not->toContain('<b>');
+    expect((new Markdown)->write(new BookInput($rig)))->toStartWith('# \<b\>\*Rig\*\</b\> \| \#1')
+        ->and((new Html)->write(new BookInput($rig)))->toContain('<h1>&lt;b&gt;*Rig*&lt;/b&gt; | #1</h1>')->not->toContain('<b>');
 });
 
 it('writes the signal graph by points and devices: what joins them, and whether it carries', function () {
@@ -107,7 +107,7 @@ it('writes the signal graph by points and devices: what joins them, and whether 
 
 it('is enough to rebuild the rig from an empty room: cable schedule and book alone give the same hearing', function (string $file) {
     $rig = (new DocumentReader)->read(shipped($file));
-    $source = new Source($rig);
+    $source = new BookInput($rig);
     $again = Rebuilt::from((new CableCsv)->write($source), (new Markdown)->write($source));
     $heard = function (Rig $rig): array {
         $table = [];

@@ -13,6 +13,7 @@ use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Edit\PlaceListener;
 use HiddenWire\Core\Edit\PlaceSound;
@@ -32,7 +33,6 @@ use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
-use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\EquipmentModel;
@@ -85,9 +85,9 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
     expect($edit->words(night()))->toBe($words)->and($holds($after))->toBeTrue()
         ->and((new DocumentWriter)->write($after))->not->toBe($before)->and((new DocumentWriter)->write(night()))->toBe($before);
 })->with([
-    'a place\'s name' => [new Rename(Thing::Place, 'hall', 'Great hall'), 'Arcade hall renamed to Great hall',
+    'a place\'s name' => [new Rename(Named::Place, 'hall', 'Great hall'), 'Arcade hall renamed to Great hall',
         fn (Rig $rig) => $rig->places['hall']->name === 'Great hall'],
-    'a situation\'s name' => [new Rename(Thing::Situation, 'off', 'Dark'), 'Off renamed to Dark',
+    'a situation\'s name' => [new Rename(Named::Situation, 'off', 'Dark'), 'Off renamed to Dark',
         fn (Rig $rig) => $rig->situations['off']->name === 'Dark' && count($rig->situations['off']->changes) === 7],
     'the rig\'s name' => [new DescribeRig('Day relay', 'By day.'), 'Rig renamed to Day relay',
         fn (Rig $rig) => $rig->name === 'Day relay' && $rig->summary === 'By day.'],
@@ -329,7 +329,7 @@ describe('the difference of two revisions', function () {
     it('names what was plugged, set and named otherwise, and for whom the hearing changes', function () {
         $after = night();
         foreach ([new Unplug('w-07'), new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)),
-            new Rename(Thing::Unit, 'card', 'Grabber'), new MoveUnit('webcam', 'hall'),
+            new Rename(Named::Unit, 'card', 'Grabber'), new MoveUnit('webcam', 'hall'),
             new SetWish('voice', 'team', Want::May), new OrderStart('cast', ['softmix', 'broadcast'])] as $edit) {
             $after = $edit->applyTo($after);
         }

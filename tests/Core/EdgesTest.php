@@ -16,8 +16,8 @@ use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Import\CableMapping;
 use HiddenWire\Core\Import\CablePlan;
 use HiddenWire\Core\Import\CsvTable;
-use HiddenWire\Core\Levels\Balance;
 use HiddenWire\Core\Levels\Chain;
+use HiddenWire\Core\Levels\VoiceBalance;
 use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\CutSets;
@@ -290,7 +290,7 @@ describe('levels and times', function () {
             'routes' => [['from' => 'one', 'to' => 'ear'], ['from' => 'two', 'to' => 'ear']]])->source('one', 'u/one')->source('two', 'u/two')->listener('l', 'u/ear')
             ->wish('one', 'l', 'must')->wish('two', 'l', 'must-not');
         $hearing = $draft->hear();
-        $rows = (new Balance($hearing, $hearing->graph->rig->listeners['l']))->rows;
+        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['l']))->rows;
         expect(array_map(fn (array $row) => $row['pair']->source->id, $rows))->toBe(['one']);
     });
 

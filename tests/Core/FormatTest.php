@@ -21,15 +21,15 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\Format\Type;
 use HiddenWire\Core\Rig\Format\Types\Choice;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\MapOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Path;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
@@ -98,10 +98,10 @@ it('reads and writes every type, and says what is wrong', function (Type $type, 
     'a switch' => [new Flag, false, false, 'no', 'This has to be true or false.'],
     'a whole number' => [new Whole(-2, 5), 5, 5, 6, 'This has to be a whole number from -2 to 5.'],
     'a number' => [new Number(0, 2.5), 2.125, 2.125, 2.1251, 'This has to be a number from 0 to 2.5 with three decimals at most.'],
-    'decibels' => [new Level, -8.2, Decibels::of(-8.2), 0.001,
+    'decibels' => [new DecibelLevel, -8.2, Decibels::of(-8.2), 0.001,
         'This has to be a number of decibels from -200 to 200 with two decimals at most.'],
-    'decibels within bounds' => [new Level(-60, 0, 'Down to -60 dB.'), -60, Decibels::of(-60), -60.01, 'Down to -60 dB.'],
-    'decibels up to their end' => [new Level, 200, Decibels::of(200), 200.01,
+    'decibels within bounds' => [new DecibelLevel(-60, 0, 'Down to -60 dB.'), -60, Decibels::of(-60), -60.01, 'Down to -60 dB.'],
+    'decibels up to their end' => [new DecibelLevel, 200, Decibels::of(200), 200.01,
         'This has to be a number of decibels from -200 to 200 with two decimals at most.'],
     'milliseconds' => [new Time, 0.001, Milliseconds::of(0.001), -1,
         'This has to be a number of milliseconds from 0 to 60000 with three decimals at most.'],
@@ -145,7 +145,7 @@ it('has a field from its version on', function () {
 });
 
 it('points to a key with a slash as the standard has it', function () {
-    [, $problems] = readAs(new MapOf(new Thing(shelfShape())), (object) ['a/b~c' => (object) ['id' => 1]]);
+    [, $problems] = readAs(new MapOf(new ObjectOf(shelfShape())), (object) ['a/b~c' => (object) ['id' => 1]]);
     expect(array_keys($problems))->toBe(['/here/a~1b~0c/id']);
 });
 

@@ -14,6 +14,7 @@ use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\OrderStart;
 use HiddenWire\Core\Edit\PlaceSound;
 use HiddenWire\Core\Edit\Plug;
@@ -31,7 +32,6 @@ use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
-use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Direction;
@@ -90,7 +90,7 @@ dataset('changes', [
         'Webcam moved from Presenter\'s desk to Arcade hall'],
     'a unit\'s firmware' => [new DescribeUnit('card', ['firmware' => '2.1']), ['units/card'], 'Places and units',
         'Capture card has firmware 2.1'],
-    'a unit\'s name' => [new Rename(Thing::Unit, 'card', 'Grabber'), ['units/card'], 'Places and units', 'Capture card renamed to Grabber'],
+    'a unit\'s name' => [new Rename(Named::Unit, 'card', 'Grabber'), ['units/card'], 'Places and units', 'Capture card renamed to Grabber'],
     'a copy' => [new CopyUnit('webcam'), ['units/webcam-2', 'units/webcam-2/values/level'], 'Places and units', 'Webcam 2 is new'],
     'a place' => [new AddPlace('Balcony', PlaceKind::Desk), ['places/balcony'], 'Places and units', 'Balcony is new'],
     'the start order' => [new OrderStart('sim', ['game']), ['units/voice-relay', 'units/mic-relay', 'units/picture-relay'],

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Export\CableCsv;
 use HiddenWire\Core\Import\CableMapping;
@@ -63,8 +63,8 @@ it('plans new cables, changes, and tells problems by their line', function () {
 
 it('takes its own cable schedule in again: the same cables as went out', function () {
     $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
-    $table = CsvTable::read((new CableCsv)->write(new Source($rig)));
-    expect(array_unique(array_column(planned($rig, (new CableCsv)->write(new Source($rig))), 1)))->toBe(['same']);
+    $table = CsvTable::read((new CableCsv)->write(new BookInput($rig)));
+    expect(array_unique(array_column(planned($rig, (new CableCsv)->write(new BookInput($rig))), 1)))->toBe(['same']);
     $bare = new Rig($rig->parts()->with(cables: [], situations: array_values(array_map(fn ($one) => $one->without([], array_keys($rig->cables)), $rig->situations))));
     $plan = new CablePlan($bare, $table, CableMapping::guess($table->columns));
     $plain = function (Rig $rig): array {

@@ -65,7 +65,7 @@ it('opens what was stored before it was refused, tells it, lets everything else 
     $causes = (new Diagnosis(new Hearings($rig)))->causes();
     expect($causes[0]->sentence)->toBe('W-2: in has W-1 in it already. Use another socket, or put a splitter or a hub between.')
         ->and($causes[0]->cures[0]->sentence)->toBe('Unplug W-2');
-    $renamed = (new HiddenWire\Core\Edit\Rename(HiddenWire\Core\Edit\Thing::Unit, 'a', 'Another name'))->applyTo($rig);
+    $renamed = (new HiddenWire\Core\Edit\Rename(HiddenWire\Core\Edit\Named::Unit, 'a', 'Another name'))->applyTo($rig);
     expect($renamed->faults)->toHaveCount(1);
     $mended = (new Unplug('w-2'))->applyTo($renamed);
     expect($mended->faults)->toBe([])->and((new DocumentReader)->read((new DocumentWriter)->write($mended))->units['a']->name)

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Equipment\Capsule;
-use HiddenWire\Core\Levels\Balance;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Levels\Stage;
+use HiddenWire\Core\Levels\VoiceBalance;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use Tests\Support\Draft;
@@ -103,7 +103,7 @@ describe('the chain', function () {
             ->source('voice', 'u/a')->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'u/b']]])->listener('me', 'u/ear')
             ->wish('voice', 'me', 'must')->wish('game', 'me', 'must');
         $hearing = $draft->hear();
-        $rows = (new Balance($hearing, $hearing->graph->rig->listeners['me']))->rows;
+        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['me']))->rows;
         expect(array_map(fn (array $row) => $row['under'] === null ? null : round($row['under'], 1), $rows))->toBe([null, 5.0]);
     });
 });

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use HiddenWire\Core\Planning\Choice;
 use HiddenWire\Core\Planning\ListeningIn;
 use HiddenWire\Core\Rig\Listener;
 use Tests\Support\Draft;

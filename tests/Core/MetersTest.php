@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts\MetersToExpect;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -86,7 +86,7 @@ it('says what lies below a scale or below the lowest zone', function () {
 
 it('prints them, situation by situation, and writes what it has read', function () {
     $rig = meteredDesk()->make();
-    [, $table] = (new MetersToExpect)->blocks(new Source($rig));
+    [, $table] = (new MetersToExpect)->blocks(new BookInput($rig));
     expect($table->columns)->toBe(['Meter or lamp', 'Sound', 'Base', 'Night'])->and($table->rows[1])->toBe(['Pre', 'Tone', 'Yellow', 'Yellow'])
         ->and($table->rows[5])->toBe(['Muted', '', 'dark', 'dark']);
     $text = (new DocumentWriter)->write($rig);

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -122,7 +122,7 @@ it('prints where a setting is made, how long it holds, and what is printed at a 
 
         return $d;
     })->make();
-    $card = Cards::card(new Source($rig), 'unit/box');
+    $card = Cards::card(new BookInput($rig), 'unit/box');
     $says = array_map(fn (array $steps) => array_map(fn ($step) => $step->words(), $steps), $card->sections);
     // -10 dB lies half way between the marks 50 (-20 dB) and 100 (0 dB): 75 %.
     expect($says['Set'])->toBe(['Socket carries: all (holds until closed).', 'Lamp: 7 steps.', 'Out: fader −10.0 dB (75 %).'])

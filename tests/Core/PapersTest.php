@@ -22,10 +22,10 @@ use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\Acceptance;
 use HiddenWire\Core\Rig\ElementRef;
-use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\ShowStep;
+use HiddenWire\Core\Rig\WebLink;
 use Tests\Support\Draft;
 
 /** A microphone into a desk, with all that can be written down of them. */
@@ -161,7 +161,7 @@ it('tells what changed in it, and takes each for a thing of its own', function (
     expect((new RigDifference($rig, $after))->lines())->toBe(['Reasons, facts, run-down and accepted findings' => [
         'Prepare: Make coffee', 'removed: Mic: The voice is known by it.',
     ]])->and(Elements::changed($rig, $after))->toEqualCanonicalizing(['reasons/units/mic', 'steps/tea']);
-    $dearer = (new DescribeUnit('mic', ['price' => '99 EUR', 'supplier' => '', 'links' => [new Link('Manual', 'https://example.test/mic.pdf')], 'readyS' => 3]))->applyTo($rig);
+    $dearer = (new DescribeUnit('mic', ['price' => '99 EUR', 'supplier' => '', 'links' => [new WebLink('Manual', 'https://example.test/mic.pdf')], 'readyS' => 3]))->applyTo($rig);
     expect((new RigDifference($rig, $dearer))->lines()['Places and units'])->toBe([
         'Mic costs 99 EUR', 'Mic has no supplier any more', 'Mic takes 3 s to start',
     ]);

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards;
 use HiddenWire\Core\Book\CardStep;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Devices\OtherWays;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Document\Catalogue;
@@ -403,7 +403,7 @@ it('drops the second device of a pick with its unit, and leaves the first', func
 
 describe('a card', function () {
     $steps = function (Rig $rig, string $key, string $section): array {
-        $card = Cards::card(new Source($rig), $key);
+        $card = Cards::card(new BookInput($rig), $key);
 
         return array_map(fn (CardStep $step) => $step->note === '' ? $step->text : "{$step->text} ({$step->note})", $card?->sections[$section] ?? []);
     };
@@ -436,7 +436,7 @@ describe('a card', function () {
     it('says of a single control where it is set and that it has to be set again', function () {
         $rig = Draft::rig()->unit('mic', 'usb-microphone', 'desk', ['points' => ['mic' => ['gain' => 6], 'phones' => ['fader' => -6]]])->make();
         $again = array_merge(...array_values(array_map(fn (array $of) => array_map(fn (CardStep $step) => "{$step->text} ({$step->note})", $of),
-            Cards::card(new Source($rig), 'unit/mic')?->sections ?? [])));
+            Cards::card(new BookInput($rig), 'unit/mic')?->sections ?? [])));
         expect($again)->toContain('Microphone: gain 6.0 dB (holds until unplugged)')->not->toContain('Phones: fader −6.0 dB (holds until unplugged)')
             ->and(implode("\n", $again))->toContain('set on a page of the system: Sound')->toContain('set on the unit: knob');
     });

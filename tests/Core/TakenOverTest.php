@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetAbsent;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetPulled;
-use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
@@ -104,7 +104,7 @@ function everyEdit(Rig $rig): iterable
     yield from Faults::of($rig);
     foreach ($rig->units as $unit) {
         yield "{$unit->id} gone" => new RemoveUnit($unit->id);
-        yield "{$unit->id} called otherwise" => new Rename(Thing::Unit, $unit->id, 'Something else');
+        yield "{$unit->id} called otherwise" => new Rename(Named::Unit, $unit->id, 'Something else');
         foreach (array_slice($rig->situations, 1) as $situation) {
             yield "{$unit->id} absent in {$situation->id}" => new SetAbsent($situation->id, $unit->id, true);
             foreach ($rig->modelOf($unit)->points as $point) {
@@ -203,9 +203,9 @@ it('judges a change as the whole document would be', function (RigEdit $edit, ?s
         ->and($whole === null ? null : strstr($whole[0], ':', true))->toBe($pointer);
 })->with([
     'a fader' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(fader: Decibels::of(-7))), null],
-    'a name that is too long' => [new Rename(Thing::Unit, 'mixer', str_repeat('x', 500)), '/units/3/name'],
-    'no name' => [new Rename(Thing::Listener, 'viewers', ''), '/listeners/2/name'],
-    'a situation without a name' => [new Rename(Thing::Situation, 'talk', ''), '/situations/2/name'],
+    'a name that is too long' => [new Rename(Named::Unit, 'mixer', str_repeat('x', 500)), '/units/3/name'],
+    'no name' => [new Rename(Named::Listener, 'viewers', ''), '/listeners/2/name'],
+    'a situation without a name' => [new Rename(Named::Situation, 'talk', ''), '/situations/2/name'],
     'more than a list holds' => [new class implements RigEdit
     {
         public function applyTo(Rig $rig): Rig

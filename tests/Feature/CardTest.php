@@ -6,13 +6,13 @@ use App\Actions\ImportRig;
 use App\Models\CardTick;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards;
-use HiddenWire\Core\Book\Source;
 
 beforeEach(function () {
     $this->owner = User::factory()->create();
     $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
-    $this->card = Cards::card(new Source(StoredRig::load($this->rig)), 'run-down');
+    $this->card = Cards::card(new BookInput(StoredRig::load($this->rig)), 'run-down');
     $this->tick = function (array $ticks, ?User $by = null) {
         $this->flushSession();
 
@@ -22,11 +22,11 @@ beforeEach(function () {
 
 it('shows every card that it lists, each with boxes to tick, and no card that the rig has not', function () {
     $list = $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/cards")->assertOk()->getContent();
-    $titles = array_merge(...array_values(Cards::titles(new Source(StoredRig::load($this->rig)))));
+    $titles = array_merge(...array_values(Cards::titles(new BookInput(StoredRig::load($this->rig)))));
     expect(array_keys($titles))->toContain('run-down', 'guest/ferry', 'computer/cast-pc', 'computer/sim-pc', 'unit/mixer', 'unit/broadcast');
     foreach ($titles as $key => $title) {
         expect($list)->toContain("/cards/{$key}\"");
-        $card = Cards::card(new Source(StoredRig::load($this->rig)), $key);
+        $card = Cards::card(new BookInput(StoredRig::load($this->rig)), $key);
         $page = $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/cards/{$key}")->assertOk()->getContent();
         expect(substr_count($page, 'type="checkbox"'))->toBe(count($card->stepKeys()))->and($page)->toContain(e($card->title));
     }

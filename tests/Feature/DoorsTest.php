@@ -9,7 +9,7 @@ use App\Jobs\SendResetLink;
 use App\Logging\DailyLog;
 use App\Models\User;
 use App\Providers\AppServiceProvider;
-use App\Rigs\Kept;
+use App\Rigs\KeptByState;
 use App\Rigs\Pictures;
 use App\Rigs\RigFromRows;
 use App\Rigs\UnreadablePicture;
@@ -369,7 +369,7 @@ it('deletes what was kept ready and is out of date', function () {
     $store->put('old', 'x', 1);
     $store->put('new', 'y', 3600);
     sleep(2);
-    expect(Kept::tidy())->toBe(1)->and($store->get('new'))->toBe('y');
+    expect(KeptByState::tidy())->toBe(1)->and($store->get('new'))->toBe('y');
     (new Illuminate\Filesystem\Filesystem)->deleteDirectory($folder);
 });
 

@@ -19,7 +19,7 @@ use App\Models\MadeBook;
 use App\Models\Share;
 use App\Models\User;
 use App\Rigs\RigFromRows;
-use HiddenWire\Core\Book\Source;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Queue\Events\Looping;
@@ -133,10 +133,10 @@ it('prints a flag for both ends of every cable and a tag for every unit, on any 
 
 it('exports a rig of a hundred units within a second each', function () {
     $rig = (new DocumentReader)->read(GeneratedRig::text(100, 300));
-    $source = new Source($rig);
+    $source = new BookInput($rig);
     foreach (['document', 'cables-csv', 'devices-csv', 'graphml', 'dot'] as $format) {
         $start = hrtime(true);
-        Exports::all(new Drawings($source))[$format]->write(new Source($rig));
+        Exports::all(new Drawings($source))[$format]->write(new BookInput($rig));
         expect([$format, (hrtime(true) - $start) / 1e9 < slowness()])->toBe([$format, true]);
     }
 });
@@ -267,9 +267,9 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     // One that is stopped while it is written ends after the part.
     $this->post("/rigs/{$rig->id}/books")->assertSessionHasNoErrors();
     $begun = $rig->books()->latest('id')->first();
-    $writer = new BookPdf(new Drawings(new Source($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))), ['cover', 'cables'], Paper::A4,
+    $writer = new BookPdf(new Drawings(new BookInput($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))), ['cover', 'cables'], Paper::A4,
         fn (int $done, int $of) => throw new Stopped);
-    expect(fn () => $writer->write(new Source($read)))->toThrow(Stopped::class);
+    expect(fn () => $writer->write(new BookInput($read)))->toThrow(Stopped::class);
     (new MakeBook($begun->id, 1))->failed(null);
     expect($begun->fresh()->says())->toContain('took longer');
 
@@ -355,7 +355,7 @@ it('sets names of any script on paper, and shows what no font has', function () 
 
         return $data;
     })->make();
-    $source = new Source($rig);
+    $source = new BookInput($rig);
     $pdf = (new BookPdf(new Drawings($source), null, Paper::A4))->write($source);
     file_put_contents($this->out, $pdf);
     $text = ($this->tool)('pdftotext', '-raw', $this->out, '-');
@@ -465,7 +465,7 @@ it('prints what is written down with a rig: run-down, reasons, manuals, pictures
 });
 
 it('sorts the cable schedule by label, place or run', function (string $order, callable $key) {
-    $rows = (new HiddenWire\Core\Book\Schedule(new Source(
+    $rows = (new HiddenWire\Core\Book\Schedule(new BookInput(
         (new DocumentReader)->read(shipped('rigs/night-relay.json')),
         order: HiddenWire\Core\Book\ScheduleOrder::from($order),
     )))->rows();

@@ -26,6 +26,7 @@ use HiddenWire\Core\Edit\LinkLevels;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\MoveShowStep;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\NamePoint;
 use HiddenWire\Core\Edit\PlayDevice;
 use HiddenWire\Core\Edit\PlugInTurn;
@@ -58,7 +59,6 @@ use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Edit\SwitchEffect;
-use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\RouteSetting;
@@ -73,7 +73,6 @@ use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\InvalidRig;
-use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Ownership;
 use HiddenWire\Core\Rig\Phase;
@@ -92,6 +91,7 @@ use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unlisted;
 use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Rig\WebLink;
 
 /** Some change of a rig, by chance: of any kind, of anything in it. */
 function someEdit(CoreRig $rig): ?RigEdit
@@ -134,8 +134,8 @@ function someEdit(CoreRig $rig): ?RigEdit
         13 => new AddSituation('Situation '.mt_rand(1, 99), mt_rand(0, 1) === 0 ? null : (string) $situation),
         14 => new RemoveSituation((string) $situation),
         15 => new ClearChange((string) $situation),
-        16 => $unit === null ? null : new Rename(Thing::Unit, $unit, 'Name '.mt_rand(1, 99)),
-        17 => $source === null ? null : new Rename(Thing::Source, $source, 'Name '.mt_rand(1, 99)),
+        16 => $unit === null ? null : new Rename(Named::Unit, $unit, 'Name '.mt_rand(1, 99)),
+        17 => $source === null ? null : new Rename(Named::Source, $source, 'Name '.mt_rand(1, 99)),
         18 => $faders === [] ? null
             : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)),
                 new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
@@ -150,7 +150,7 @@ function someEdit(CoreRig $rig): ?RigEdit
         25 => $unit === null ? null : new DescribeUnit($unit, ['price' => mt_rand(1, 99).' EUR', 'supplier' => 'A shop',
             'powerW' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 900), 'ownership' => Ownership::cases()[mt_rand(0, 3)],
             'spareFor' => mt_rand(0, 2) === 0 ? null : array_values(array_diff([...array_keys($rig->units), null], [$unit]))[mt_rand(0, count($rig->units) - 1)],
-            'links' => mt_rand(0, 1) === 0 ? [] : [new Link('Manual', 'https://example.test/'.mt_rand(1, 9))],
+            'links' => mt_rand(0, 1) === 0 ? [] : [new WebLink('Manual', 'https://example.test/'.mt_rand(1, 9))],
             'readyS' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 60)]),
         26 => $device === null ? null : new SetSystemLevel($device->computer, $device->device, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
             mt_rand(0, 1) === 0 ? null : (string) $situation),

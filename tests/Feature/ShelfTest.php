@@ -7,7 +7,7 @@ use App\Actions\CreateRig;
 use App\Actions\ImportRig;
 use App\Models\Rig;
 use App\Models\User;
-use App\Rigs\Standing;
+use App\Rigs\RigCounts;
 use App\Rigs\StoredRig;
 use App\ViewModels\Shelf;
 use HiddenWire\Core\Edit\RenumberCables;
@@ -64,7 +64,7 @@ it('finds a person\'s rigs by indexes', function () {
 });
 
 it('counts at the change what nobody has to count later, and later what was too large or counted by another build', function () {
-    expect(Standing::isKnown($this->rig->revisions()->sole()))->toBeTrue();
+    expect(RigCounts::isKnown($this->rig->revisions()->sole()))->toBeTrue();
     $this->rig->revisions()->update(['counts' => null, 'build' => 'another']);
     $this->actingAs($this->user)->get('/')->assertSee('not counted yet')->assertSee('data-standings');
     $this->getJson('/rigs/standings')->assertExactJson(['left' => 0]);

@@ -10,9 +10,9 @@ use App\Exports\LabelStock;
 use App\Exports\NotInstalled;
 use App\Exports\Paper;
 use App\ViewModels\MapDepth;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\ScheduleOrder;
-use HiddenWire\Core\Book\Source;
 use Illuminate\Console\Command;
 
 /** Writes a rig document in any of the forms in which a rig leaves; no database is needed. */
@@ -50,7 +50,7 @@ final class ExportRig extends Command
         if ($rig === null) {
             return self::FAILURE;
         }
-        $source = new Source($rig, order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label);
+        $source = new BookInput($rig, order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label);
         $all = Exports::all(new Drawings($source), $parts, $depth, $paper, LabelStock::of((string) $this->option('labels')));
         $exporter = $all[(string) $this->option('format')] ?? null;
         if ($exporter === null) {

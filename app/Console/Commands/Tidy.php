@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Exports\Typesetter;
-use App\Rigs\Kept;
+use App\Rigs\KeptByState;
 use HiddenWire\Core\Quantity\Count;
 use Illuminate\Console\Command;
 
@@ -19,7 +19,7 @@ final class Tidy extends Command
     public function handle(): int
     {
         Typesetter::tidy();
-        $this->line(Count::of(Kept::tidy(), 'old entry', 'old entries').' deleted.');
+        $this->line(Count::of(KeptByState::tidy(), 'old entry', 'old entries').' deleted.');
 
         return self::SUCCESS;
     }

@@ -10,9 +10,9 @@ use App\Rigs\StoredRig;
 use App\ViewModels\CardList;
 use App\ViewModels\CardPage;
 use App\ViewModels\RigPage;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\Cards;
-use HiddenWire\Core\Book\Source;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -59,6 +59,6 @@ final class CardController
 
     private function card(Rig $rig, string $key): Card
     {
-        return Cards::card(new Source(StoredRig::load($rig)), $key) ?? abort(404);
+        return Cards::card(new BookInput(StoredRig::load($rig)), $key) ?? abort(404);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ChangeRig;
-use App\Actions\Made;
+use App\Actions\MadeChange;
 use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
 use App\Http\Redrawing;
@@ -37,7 +37,7 @@ final readonly class EditController
         Gate::authorize('update', $rig);
         $user = $this->user($request);
 
-        return $this->answer($request, $rig, fn (): Made => $change->make(
+        return $this->answer($request, $rig, fn (): MadeChange => $change->make(
             $rig,
             $user,
             fn (CoreRig $content) => $request->edits($content, $user),
@@ -115,7 +115,7 @@ final readonly class EditController
      *
      * What a change does in situations that the page does not show takes longer to tell: a page that reads lines gets it in a second one.
      *
-     * @template T of Made|string
+     * @template T of MadeChange|string
      *
      * @param  callable(): T  $do  does it; says what was done, or gives what can be told of it
      * @return (T is string ? JsonResponse|RedirectResponse : JsonResponse|RedirectResponse|StreamedResponse)

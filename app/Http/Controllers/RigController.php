@@ -11,7 +11,7 @@ use App\Actions\OpenStarter;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
-use App\Rigs\Standing;
+use App\Rigs\RigCounts;
 use App\Rigs\Starters;
 use App\ViewModels\Shelf;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -70,8 +70,8 @@ final class RigController
         $standings = Shelf::standings($rigs);
         $left = 0;
         foreach ($rigs as $rig) {
-            if ($rig->trouble === null && ! Standing::isKnown($standings[$rig->id] ?? null)) {
-                hrtime(true) < $until ? Standing::learn($rig) : $left++;
+            if ($rig->trouble === null && ! RigCounts::isKnown($standings[$rig->id] ?? null)) {
+                hrtime(true) < $until ? RigCounts::learn($rig) : $left++;
             }
         }
 

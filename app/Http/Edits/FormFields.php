@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
-use HiddenWire\Core\Equipment\Controls\Readings;
+use HiddenWire\Core\Equipment\Dials\DialReader;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
@@ -12,7 +12,7 @@ use HiddenWire\Core\Rig\Format\PlainText;
 use Illuminate\Validation\ValidationException;
 
 /** What a form sends, read as what it has to be: texts, numbers, choices, lists. What is wrong is refused with the field and what to do. */
-abstract readonly class FormFields implements Readings
+abstract readonly class FormFields implements DialReader
 {
     /** @param  array<string, mixed>  $fields  as they were sent */
     public function __construct(protected array $fields)

@@ -11,19 +11,19 @@ use HiddenWire\Core\Edit\DescribeRig;
 use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Edit\MoveUnit;
+use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SwapUnit;
-use HiddenWire\Core\Edit\Thing;
 use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Format\Things\Units;
-use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\PlaceKind;
+use HiddenWire\Core\Rig\WebLink;
 
 /** Changes of what there is: places and units. */
 final class StockForms
@@ -46,12 +46,12 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function rename(EditFields $in): array
     {
-        $thing = $in->choice('thing', Thing::class, 'Choose what to rename.');
+        $thing = $in->choice('thing', Named::class, 'Choose what to rename.');
 
         return [new Rename(
             $thing,
             $in->known('id', $in->rig->{$thing->value}),
-            $in->name($thing === Thing::Place || $thing === Thing::Unit ? 120 : 60),
+            $in->name($thing === Named::Place || $thing === Named::Unit ? 120 : 60),
         )];
     }
 
@@ -166,7 +166,7 @@ final class StockForms
         return new OperatingSystem($name, $version);
     }
 
-    /** @return list<Link> one a line: what it is, then its address */
+    /** @return list<WebLink> one a line: what it is, then its address */
     private static function links(EditFields $in): array
     {
         $links = [];
@@ -177,13 +177,13 @@ final class StockForms
             $words = preg_split('/\s+/u', trim($line)) ?: [];
             $url = (string) array_pop($words);
             $label = implode(' ', $words);
-            if (! Link::isAddress($url) || mb_strlen($url) > Bounds::URL || mb_strlen($label) > Bounds::NAME) {
+            if (! WebLink::isAddress($url) || mb_strlen($url) > Bounds::URL || mb_strlen($label) > Bounds::NAME) {
                 $in->refuse(
                     'links',
                     'Each line is a name and an address: "Manual https://…". This is not: '.mb_strimwidth($line, 0, 80, '…'),
                 );
             }
-            $links[] = new Link($label === '' ? 'Manual' : $label, $url);
+            $links[] = new WebLink($label === '' ? 'Manual' : $label, $url);
         }
 
         return count($links) > Bounds::LINKS ? $in->refuse('links', 'A unit has '.Bounds::LINKS.' links at most.') : $links;

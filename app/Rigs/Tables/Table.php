@@ -8,8 +8,8 @@ use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Group;
 use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Path;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
@@ -97,7 +97,7 @@ final readonly class Table
 
                 return is_object($of) ? $field->heldBy($of) : null;
             };
-            if ($field->type instanceof Thing && in_array($field->key, $inside, true)) {
+            if ($field->type instanceof ObjectOf && in_array($field->key, $inside, true)) {
                 $in = ($names[$field->key] ?? "{$field->key}_");
                 $table = $table->and($field->type->shape->fields, $names, [], [], $prefix.$in, $at, $held);
             } elseif ($field->type instanceof Path && in_array($field->type->leadsTo, ['socket', 'point'], true)) {

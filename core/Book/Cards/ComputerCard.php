@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Cards;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\PickWords;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Equipment\DeviceNames;
@@ -28,7 +28,7 @@ final class ComputerCard implements CardKind
         return 'Installing a computer';
     }
 
-    public static function titles(Source $of): array
+    public static function titles(BookInput $of): array
     {
         $titles = [];
         foreach ($of->rig->units as $unit) {
@@ -40,7 +40,7 @@ final class ComputerCard implements CardKind
         return $titles;
     }
 
-    public static function card(Source $of, string $key): Card
+    public static function card(BookInput $of, string $key): Card
     {
         $computer = $of->rig->units[substr($key, strlen('computer/'))];
         $devices = array_values(array_filter($of->hearing()->graph->devices->of($computer->id), fn (Device $one) => $one->isConnected));
@@ -104,7 +104,7 @@ final class ComputerCard implements CardKind
     }
 
     /** @return list<Unit> the programs of a computer, in the order of their start */
-    public static function programs(Source $of, Unit $computer): array
+    public static function programs(BookInput $of, Unit $computer): array
     {
         $programs = array_values(array_filter(
             $of->rig->units,
@@ -118,7 +118,7 @@ final class ComputerCard implements CardKind
     }
 
     /** @return list<CardStep> */
-    private static function cables(Source $of, Unit $computer): array
+    private static function cables(BookInput $of, Unit $computer): array
     {
         $steps = [];
         $last = $of->rig->modelOf($computer)->takes === Takes::LastPlugged ? $of->rig->base()->plugged : [];
@@ -151,7 +151,7 @@ final class ComputerCard implements CardKind
      * @param  list<Unit>  $programs
      * @return list<CardStep>
      */
-    private static function installs(Source $of, Unit $computer, array $programs): array
+    private static function installs(BookInput $of, Unit $computer, array $programs): array
     {
         return array_map(function (Unit $program) use ($of, $computer): CardStep {
             $model = $of->rig->modelOf($program);
@@ -181,7 +181,7 @@ final class ComputerCard implements CardKind
      * @param  list<Unit>  $programs
      * @return list<CardStep>
      */
-    private static function picks(Source $of, array $programs): array
+    private static function picks(BookInput $of, array $programs): array
     {
         $steps = [];
         foreach ($programs as $program) {

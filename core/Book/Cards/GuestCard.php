@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Cards;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Source as Sound;
@@ -20,7 +20,7 @@ final class GuestCard implements CardKind
         return 'Guests';
     }
 
-    public static function titles(Source $of): array
+    public static function titles(BookInput $of): array
     {
         $titles = [];
         foreach ($of->rig->listeners as $listener) {
@@ -32,7 +32,7 @@ final class GuestCard implements CardKind
         return $titles;
     }
 
-    public static function card(Source $of, string $key): Card
+    public static function card(BookInput $of, string $key): Card
     {
         $listener = $of->rig->listeners[substr($key, strlen('guest/'))];
         $own = self::ownSounds($of, $listener);
@@ -85,7 +85,7 @@ final class GuestCard implements CardKind
     }
 
     /** @return list<Sound> the sounds that begin where the listener is */
-    private static function ownSounds(Source $of, Listener $listener): array
+    private static function ownSounds(BookInput $of, Listener $listener): array
     {
         $units = array_map(fn ($ear) => $ear->unit, $listener->at);
 
@@ -96,7 +96,7 @@ final class GuestCard implements CardKind
     }
 
     /** @return list<Sound> */
-    private static function heard(Source $of, Listener $listener, string $situation): array
+    private static function heard(BookInput $of, Listener $listener, string $situation): array
     {
         return array_values(array_filter(
             $of->rig->sources,
@@ -105,7 +105,7 @@ final class GuestCard implements CardKind
     }
 
     /** @param  list<Sound>  $own */
-    private static function reach(Source $of, array $own): string
+    private static function reach(BookInput $of, array $own): string
     {
         $who = array_filter($of->rig->listeners, fn (Listener $listener) => array_filter(
             $own,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Cards;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -23,12 +23,12 @@ final class RunDown implements CardKind
         return 'Run-down';
     }
 
-    public static function titles(Source $of): array
+    public static function titles(BookInput $of): array
     {
         return ['run-down' => 'Run-down'];
     }
 
-    public static function card(Source $of, string $key): Card
+    public static function card(BookInput $of, string $key): Card
     {
         $sections = [];
         foreach (Phase::cases() as $phase) {
@@ -46,7 +46,7 @@ final class RunDown implements CardKind
     }
 
     /** @return list<CardStep> what follows from the rig in a phase */
-    public static function derived(Source $of, Phase $phase): array
+    public static function derived(BookInput $of, Phase $phase): array
     {
         return match ($phase) {
             Phase::Prepare => [...self::power($of, isOn: true), ...self::plugs($of)],
@@ -58,7 +58,7 @@ final class RunDown implements CardKind
     }
 
     /** @return list<CardStep> what has a mains lead, place by place, loudspeakers after everything else; off the other way round */
-    private static function power(Source $of, bool $isOn): array
+    private static function power(BookInput $of, bool $isOn): array
     {
         $steps = [];
         foreach ([false, true] as $areLoud) {
@@ -79,7 +79,7 @@ final class RunDown implements CardKind
     }
 
     /** @return list<CardStep> of each system that takes what was plugged in last: what comes last */
-    private static function plugs(Source $of): array
+    private static function plugs(BookInput $of): array
     {
         $steps = [];
         $devices = $of->hearing()->graph->devices;
@@ -107,21 +107,21 @@ final class RunDown implements CardKind
         return $steps;
     }
 
-    private static function hasMains(Source $of, Unit $unit): bool
+    private static function hasMains(BookInput $of, Unit $unit): bool
     {
         $model = $of->rig->modelOf($unit);
 
         return in_array($model->supply, [Supply::MainsEarthed, Supply::MainsUnearthed], true) || $model->family->isHost();
     }
 
-    private static function isLoud(Source $of, Unit $unit): bool
+    private static function isLoud(BookInput $of, Unit $unit): bool
     {
         return array_filter($of->rig->listeners, fn ($one) => $one->kind === ListenerKind::Speakers
             && array_filter($one->at, fn ($ear) => $ear->unit === $unit->id) !== []) !== [];
     }
 
     /** @return list<CardStep> */
-    private static function programs(Source $of, bool $isOpening): array
+    private static function programs(BookInput $of, bool $isOpening): array
     {
         $steps = [];
         foreach ($of->rig->units as $computer) {
@@ -148,7 +148,7 @@ final class RunDown implements CardKind
     }
 
     /** @return list<CardStep> */
-    private static function start(Source $of): array
+    private static function start(BookInput $of): array
     {
         $steps = [new CardStep("Set everything as in {$of->rig->base()->name}")];
         foreach (self::unitsOf($of, ListenerKind::Track) as $unit) {
@@ -165,7 +165,7 @@ final class RunDown implements CardKind
     }
 
     /** @return list<CardStep> */
-    private static function stop(Source $of): array
+    private static function stop(BookInput $of): array
     {
         $steps = [];
         foreach (self::unitsOf($of, ListenerKind::Stream) as $unit) {
@@ -179,7 +179,7 @@ final class RunDown implements CardKind
     }
 
     /** @return array<string, Unit> units at which listeners of a kind are, by id */
-    private static function unitsOf(Source $of, ListenerKind $kind): array
+    private static function unitsOf(BookInput $of, ListenerKind $kind): array
     {
         $units = [];
         foreach ($of->rig->listeners as $listener) {

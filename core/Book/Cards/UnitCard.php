@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Cards;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Book\PickWords;
-use HiddenWire\Core\Book\Source;
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\MadeAt;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Quantity\Decibels;
@@ -24,7 +24,7 @@ final class UnitCard implements CardKind
         return 'Units and programs';
     }
 
-    public static function titles(Source $of): array
+    public static function titles(BookInput $of): array
     {
         $titles = [];
         foreach ($of->rig->units as $unit) {
@@ -39,7 +39,7 @@ final class UnitCard implements CardKind
         return $titles;
     }
 
-    public static function card(Source $of, string $key): Card
+    public static function card(BookInput $of, string $key): Card
     {
         $unit = $of->rig->units[substr($key, strlen('unit/'))];
         $model = $of->rig->modelOf($unit);
@@ -64,7 +64,7 @@ final class UnitCard implements CardKind
     }
 
     /** @return list<CardStep> */
-    private static function picks(Source $of, Unit $unit): array
+    private static function picks(BookInput $of, Unit $unit): array
     {
         $steps = [];
         foreach ($of->rig->modelOf($unit)->points as $point) {
@@ -79,7 +79,7 @@ final class UnitCard implements CardKind
     }
 
     /** @return array{list<CardStep>, list<CardStep>} what is set, what is off */
-    private static function settings(Source $of, Unit $unit): array
+    private static function settings(BookInput $of, Unit $unit): array
     {
         $model = $of->rig->modelOf($unit);
         $why = fn (string $inside): string => $of->rig->papers->reasonFor("units/{$unit->id}/{$inside}")->why ?? '';
@@ -91,7 +91,7 @@ final class UnitCard implements CardKind
             ])));
         }
         foreach ($unit->points as $id => $set) {
-            foreach (Controls::of($model, $model->points[$id]) as $kind) {
+            foreach (Dials::of($model, $model->points[$id]) as $kind) {
                 $value = $set->of($kind);
                 if ($value !== null) {
                     $scale = $value instanceof Decibels ? self::ownScale($model->points[$id], $kind->key(), $value) : '';
@@ -133,7 +133,7 @@ final class UnitCard implements CardKind
     }
 
     /** @return list<CardStep> what is lost when the unit is closed or unplugged */
-    private static function again(Source $of, Unit $unit): array
+    private static function again(BookInput $of, Unit $unit): array
     {
         $model = $of->rig->modelOf($unit);
         $steps = [];
@@ -170,7 +170,7 @@ final class UnitCard implements CardKind
     }
 
     /** @return list<Reason> what is written about the unit and what is inside it */
-    private static function reasons(Source $of, Unit $unit): array
+    private static function reasons(BookInput $of, Unit $unit): array
     {
         return array_values(array_filter(
             $of->rig->papers->reasons,

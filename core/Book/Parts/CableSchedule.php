@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Schedule;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 
 /** Every cable: both ends, type, length, colour, what it carries. */
@@ -22,7 +22,7 @@ final class CableSchedule implements Part
         return 'Cable schedule';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $end = fn (array $end): string => "{$end['place']}: {$end['unit']} · {$end['socket']} ({$end['connector']})";
         $rows = array_map(fn (array $row) => [

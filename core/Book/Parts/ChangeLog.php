@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 
@@ -23,7 +23,7 @@ final class ChangeLog implements Part
         return 'Change log';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         if ($of->changes === [] || $of->sinceLast === null) {
             return $of->changes === [] ? [] : [$this->table($of->changes)];

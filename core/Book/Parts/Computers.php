@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards\ComputerCard;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
@@ -33,7 +33,7 @@ final class Computers implements Part
         return 'Computers';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $blocks = [];
         foreach ($of->rig->units as $unit) {
@@ -77,13 +77,13 @@ final class Computers implements Part
     }
 
     /** @param  list<string>  $units */
-    private function names(array $units, Source $of): string
+    private function names(array $units, BookInput $of): string
     {
         return implode(', ', array_map(fn (string $id) => $of->rig->units[$id]->name, $units));
     }
 
     /** @return list<string> */
-    private function device(Device $device, Source $of): array
+    private function device(Device $device, BookInput $of): array
     {
         $set = $device->settings;
         $format = array_filter([

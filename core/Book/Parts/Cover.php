@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Situation;
@@ -23,7 +23,7 @@ final class Cover implements Part
         return 'About this rig';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rig = $of->rig;
         $stands = function (Situation $situation) use ($of): string {

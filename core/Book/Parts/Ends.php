@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\AirPath;
 
@@ -23,7 +23,7 @@ final class Ends implements Part
         return 'Sounds and listeners';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $sounds = $listeners = [];
         foreach ($of->rig->sources as $sound) {

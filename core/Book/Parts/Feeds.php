@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
 
@@ -22,7 +22,7 @@ final class Feeds implements Part
         return 'What one feed is called at each stage';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rows = [];
         foreach ($of->rig->picks as $pick) {
@@ -51,7 +51,7 @@ final class Feeds implements Part
     }
 
     /** What is printed on the socket by which the device comes. */
-    private function print(Device $device, Source $of): string
+    private function print(Device $device, BookInput $of): string
     {
         return $device->ref->lane === null ? '' : $of->rig->modelOf($device->ref->unit)->sockets[$device->ref->givenBy]->label;
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
@@ -25,7 +25,7 @@ final class Files implements Part
         return 'Recordings afterwards';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rows = $best = [];
         foreach ($of->rig->situations as $situation) {

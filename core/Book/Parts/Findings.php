@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Book\Parts;
 
 use HiddenWire\Core\Book\Block;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Checks\Finding;
@@ -27,13 +27,13 @@ final class Findings implements Part
         return 'What is open';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         return [...$this->causes($of), ...$this->findings($of)];
     }
 
     /** @return list<Block> */
-    private function findings(Source $of): array
+    private function findings(BookInput $of): array
     {
         $findings = $of->findings() ?? [];
         $papers = $of->rig->papers;
@@ -58,7 +58,7 @@ final class Findings implements Part
     }
 
     /** @return list<Block> */
-    private function causes(Source $of): array
+    private function causes(BookInput $of): array
     {
         if ($of->rig->wishes === []) {
             return [new Text('No wishes yet, so nothing can be open.')];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards\GuestCard;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 
 /** For everybody at the far end of a call: what to do, and what they will hear. */
 final class Guests implements Part
@@ -21,7 +21,7 @@ final class Guests implements Part
         return 'For guests';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $blocks = [];
         foreach (GuestCard::titles($of) as $key => $title) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 
 /** Where manuals and drivers are. */
@@ -21,7 +21,7 @@ final class Manuals implements Part
         return 'Manuals and drivers';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rows = [];
         foreach ($of->rig->units as $unit) {

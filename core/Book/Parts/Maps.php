@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 
 /** The map of the cables, and of the insides. */
 final class Maps implements Part
@@ -21,7 +21,7 @@ final class Maps implements Part
         return 'Maps';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         return $of->rig->units === [] ? [] : [
             new Figure('cables', 'Cables between units'),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Readings;
@@ -24,7 +24,7 @@ final class MetersToExpect implements Part
         return 'What meters and lamps show';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rig = $of->rig;
         $units = array_values(array_filter(
@@ -54,7 +54,7 @@ final class MetersToExpect implements Part
      * @param  array<string, Readings>  $readings  by situation
      * @return list<list<string>>
      */
-    private function meters(Source $of, Unit $unit, array $readings): array
+    private function meters(BookInput $of, Unit $unit, array $readings): array
     {
         $rows = [];
         foreach ($of->rig->modelOf($unit)->meters as $meter) {
@@ -76,7 +76,7 @@ final class MetersToExpect implements Part
      * @param  array<string, Readings>  $readings  by situation
      * @return list<list<string>>
      */
-    private function lamps(Source $of, Unit $unit, array $readings): array
+    private function lamps(BookInput $of, Unit $unit, array $readings): array
     {
         return array_values(array_map(fn ($lamp) => [
             $lamp->label, '', ...array_values(array_map(fn (Readings $in) => $in->isLit($unit, $lamp) ? 'lit' : 'dark', $readings)),

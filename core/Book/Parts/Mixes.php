@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
@@ -31,7 +31,7 @@ final class Mixes implements Part
         return 'Mixes';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $graph = $of->hearing()->graph;
         $field = $graph->field();

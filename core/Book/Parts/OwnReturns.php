@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -23,7 +23,7 @@ final class OwnReturns implements Part
         return 'Own returns (mix-minus)';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $far = array_filter(
             $of->rig->listeners,

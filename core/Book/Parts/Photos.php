@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 
 /** Pictures of how units are set. */
 final class Photos implements Part
@@ -21,7 +21,7 @@ final class Photos implements Part
         return 'Pictures of settings';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $blocks = [];
         foreach ($of->rig->units as $unit) {

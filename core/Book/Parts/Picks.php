@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\PickWords;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -24,7 +24,7 @@ final class Picks implements Part
         return 'What programs use';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rows = array_values(array_map(fn (Pick $pick) => self::row($pick, $of), $of->rig->picks));
 
@@ -36,7 +36,7 @@ final class Picks implements Part
     }
 
     /** @return list<string> */
-    private static function row(Pick $pick, Source $of): array
+    private static function row(Pick $pick, BookInput $of): array
     {
         return [
             $of->rig->units[$pick->at->unit]->name, $of->rig->point($pick->at)->label, PickWords::of($pick, $of),

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Signal\FeedNames;
@@ -26,7 +26,7 @@ final class PointNames implements Part
         return 'Names';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $blocks = [];
         $own = [];

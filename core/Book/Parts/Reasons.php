@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\Reason;
 
@@ -22,7 +22,7 @@ final class Reasons implements Part
         return 'Why it is so';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $rows = array_values(array_map(fn (Reason $reason) => [
             $reason->about->words($of->rig), $reason->leaveAlone ? 'yes' : '', $reason->why,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 
 /** Opening and closing the show, in order. */
 final class RunDown implements Part
@@ -21,7 +21,7 @@ final class RunDown implements Part
         return 'Run-down';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         return $of->rig->units === [] && $of->rig->papers->steps === [] ? [] : Cards\RunDown::card($of, 'run-down')->blocks();
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\Dials;
 
 /** Everything to dial in: each knob, switch and route that stands otherwise than when the unit is new. */
 final class Settings implements Part
@@ -23,7 +23,7 @@ final class Settings implements Part
         return 'Settings to dial in';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $blocks = [];
         foreach ($of->rig->units as $unit) {
@@ -31,7 +31,7 @@ final class Settings implements Part
             $rows = [];
             foreach ($unit->points as $id => $set) {
                 $point = $model->points[$id];
-                foreach (Controls::of($model, $point) as $kind) {
+                foreach (Dials::of($model, $point) as $kind) {
                     $value = $set->of($kind);
                     if ($value !== null) {
                         $rows[] = [$point->label, $kind->name(), $kind->words($value)];

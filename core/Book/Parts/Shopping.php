@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
@@ -30,7 +30,7 @@ final class Shopping implements Part
         return 'Shopping list';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         [$cables, $parts, $others] = [$this->cables($of), $this->parts($of), $this->others($of)];
         $prices = [
@@ -68,7 +68,7 @@ final class Shopping implements Part
     }
 
     /** @return list<Cable> those that are bought by the piece */
-    private function loose(Source $of): array
+    private function loose(BookInput $of): array
     {
         return array_values(array_filter(
             $of->rig->cables,
@@ -77,13 +77,13 @@ final class Shopping implements Part
     }
 
     /** @return list<Cable> */
-    private function toBuy(Source $of): array
+    private function toBuy(BookInput $of): array
     {
         return array_values(array_filter($this->loose($of), fn (Cable $cable) => ! $cable->owned));
     }
 
     /** @return list<list<string>> by type and length */
-    private function cables(Source $of): array
+    private function cables(BookInput $of): array
     {
         $by = [];
         foreach ($this->loose($of) as $cable) {
@@ -112,7 +112,7 @@ final class Shopping implements Part
     }
 
     /** @return list<list<string>> by model */
-    private function parts(Source $of): array
+    private function parts(BookInput $of): array
     {
         $by = [];
         foreach ($of->rig->units as $unit) {
@@ -140,7 +140,7 @@ final class Shopping implements Part
     }
 
     /** @return list<list<string>> units that are no small parts and have a price or supplier */
-    private function others(Source $of): array
+    private function others(BookInput $of): array
     {
         $units = array_filter($of->rig->units, fn (Unit $unit) => $unit->price.$unit->supplier !== ''
             && ! in_array($of->rig->modelOf($unit)->family, self::SMALL_PARTS, true));

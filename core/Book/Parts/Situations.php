@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
-use HiddenWire\Core\Book\Source;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Signal\SituationDifference;
@@ -24,7 +24,7 @@ final class Situations implements Part
         return 'Situations, step by step';
     }
 
-    public function blocks(Source $of): array
+    public function blocks(BookInput $of): array
     {
         $base = $of->rig->base();
         $blocks = [];

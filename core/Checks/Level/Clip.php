@@ -55,7 +55,7 @@ final readonly class Clip implements Check
         string $why,
     ): Finding {
         $situation = $in->rig->base()->id;
-        $room = Headroom::WANTED_DB - (float) $stage->headroom();
+        $room = NoHeadroom::WANTED_DB - (float) $stage->headroom();
 
         return new Finding(
             $code,

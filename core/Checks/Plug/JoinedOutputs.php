@@ -25,7 +25,7 @@ final readonly class JoinedOutputs implements Check
     {
         $into = [];
         foreach ($in->rig->cables as $cable) {
-            if (Direction::isJoinedOutputs($in, $cable)) {
+            if (WrongDirection::isJoinedOutputs($in, $cable)) {
                 foreach ([$cable->from, $cable->to] as $end) {
                     if ($in->joints->isPassive($end->unit) && $in->rig->modelOf($end->unit)->supply === Supply::None) {
                         $into[$end->unit][] = $cable;

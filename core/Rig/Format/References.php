@@ -7,8 +7,8 @@ namespace HiddenWire\Core\Rig\Format;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Path;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\RigParts;
 
 /** What a thing refers to by id, by the description of the format. */
@@ -51,7 +51,7 @@ final class References
         $left = [];
         foreach (Rigs::rig()->allFields() as $field) {
             $things = get_object_vars($parts)[$field->property] ?? null;
-            if ($field->type instanceof ListOf && $field->type->item instanceof Thing && is_array($things)) {
+            if ($field->type instanceof ListOf && $field->type->item instanceof ObjectOf && is_array($things)) {
                 $left[$field->property] = self::ofList($field->type->item->shape, $things, $list, $id);
             }
         }
@@ -75,7 +75,7 @@ final class References
         foreach ($shape->allFields() as $field) {
             $held = $field->heldBy($thing);
             $item = $field->type instanceof ListOf ? $field->type->item : null;
-            if ($item instanceof Thing && is_array($held)) {
+            if ($item instanceof ObjectOf && is_array($held)) {
                 $kept = self::ofList($item->shape, $held, $list, $id);
                 $says += $kept == array_values($held) ? [] : [$field->property => $kept];
             } elseif (is_array($held) && $item !== null) {

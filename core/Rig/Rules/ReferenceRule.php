@@ -8,7 +8,7 @@ use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
-use HiddenWire\Core\Rig\Format\Types\Thing;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 
 /** What a thing refers to by id is there, and is another thing; by the description of the format. */
 final class ReferenceRule implements Rule
@@ -25,7 +25,7 @@ final class ReferenceRule implements Rule
     {
         foreach (Rigs::rig()->allFields() as $field) {
             $item = $field->type instanceof ListOf ? $field->type->item : null;
-            if (! $item instanceof Thing || in_array($field->key, self::APART, true)) {
+            if (! $item instanceof ObjectOf || in_array($field->key, self::APART, true)) {
                 continue;
             }
             foreach ($in->altered($field->property) as $i => $thing) {

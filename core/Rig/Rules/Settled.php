@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\PointSettings;
@@ -21,7 +21,7 @@ final class Settled
 
             return;
         }
-        foreach (Controls::all() as $kind) {
+        foreach (Dials::all() as $kind) {
             $value = $settings->of($kind);
             $trouble = $value === null ? null : $kind->whyNot($value, $model, $point);
             if ($trouble !== null) {

@@ -60,7 +60,7 @@
                     <th scope="row">{{ $row['point']->label }}</th>
                     <td>@if ($row['pick'] !== null) <x-pick :page="$page" :program="$unit" :pick="$row['pick']" /> @endif
                         @if ($row['says'] !== '') <small>{{ $row['says'] }}</small> @endif
-                        @if ($row['control'] !== null) <x-control :page="$page" :control="$row['control']" /> @endif</td>
+                        @if ($row['control'] !== null) <x-dial :page="$page" :control="$row['control']" /> @endif</td>
                 </tr> @endforeach
             </table>
         @endif

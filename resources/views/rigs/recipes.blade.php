@@ -36,7 +36,7 @@
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
                     <h3>What comes in</h3>
-                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span> <x-control :page="$page" :control="$control" /></li> @endforeach</ul>
+                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span> <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
                 </section>
             @endif
             @if ($recipes->isMatrix)
@@ -61,7 +61,7 @@
                         <article class="recipe" id="recipe-{{ $recipe->output->id }}">
                             <h3>{{ $recipe->output->label }}</h3>
                             <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '') <span class="tag">{{ $recipe->following() }}</span>@endif</p>
-                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-control :page="$page" :control="$recipe->control" /></div> @endif
+                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-dial :page="$page" :control="$recipe->control" /></div> @endif
                             <ul class="recipe-in">
                                 @foreach ($recipe->in() as $feed)
                                     <li>

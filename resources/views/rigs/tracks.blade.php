@@ -36,7 +36,7 @@
                         <tbody>
                             @foreach ($program->inputs as $row)
                                 <tr>
-                                    <th scope="row">{{ $row['point']->label }} <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small> <x-control :page="$page" :control="$row['control']" /></th>
+                                    <th scope="row">{{ $row['point']->label }} <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small> <x-dial :page="$page" :control="$row['control']" /></th>
                                     @foreach ($program->tracks as $track)
                                         @php $route = $program->between($row['point'], $track['point']); @endphp
                                         <td>@if ($route !== null) <x-matrix-cell :page="$page" :unit="$program->unit->id" :route="$route" :name="$row['point']->label.' on '.$track['point']->label" /> @endif</td>

@@ -19,7 +19,7 @@ use HiddenWire\Core\Equipment\Limits;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\MadeAt;
 use HiddenWire\Core\Equipment\MadeBy;
-use HiddenWire\Core\Equipment\Phantom;
+use HiddenWire\Core\Equipment\PhantomPower;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\SignalKind;
@@ -38,13 +38,13 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
 use HiddenWire\Core\Rig\Format\Types\Custom;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Format\Types\Whole;
 
@@ -83,21 +83,22 @@ final class Models
             Field::of('family', Choice::of(Family::class))->needed(),
             Field::of('summary', Text::upTo(Bounds::MODEL_SUMMARY)),
             Field::of('supply', Choice::of(Supply::class))->usual(Supply::None),
-            Field::of('sockets', ListOf::of(new Thing(self::socket()), self::SOCKETS)->keyed())->written(),
-            Field::of('points', ListOf::of(new Thing(Points::point()), self::POINTS)->keyed())->written(),
-            Field::of('routes', ListOf::of(new Thing(self::route()), Bounds::ROUTES)->keyed(fn (Route $route) => $route->key()))->written(),
-            Field::of('limits', new Thing(self::limits()))->usual(new Limits),
-            Field::of('auto_mutes', ListOf::of(new Thing(self::autoMute()), self::AUTO_MUTES)),
-            Field::of('runs_on', ListOf::of(new Thing(self::systemNeed()), Bounds::SYSTEMS))->since(2),
+            Field::of('sockets', ListOf::of(new ObjectOf(self::socket()), self::SOCKETS)->keyed())->written(),
+            Field::of('points', ListOf::of(new ObjectOf(Points::point()), self::POINTS)->keyed())->written(),
+            Field::of('routes', ListOf::of(new ObjectOf(self::route()), Bounds::ROUTES)->keyed(fn (Route $route) => $route->key()))
+                ->written(),
+            Field::of('limits', new ObjectOf(self::limits()))->usual(new Limits),
+            Field::of('auto_mutes', ListOf::of(new ObjectOf(self::autoMute()), self::AUTO_MUTES)),
+            Field::of('runs_on', ListOf::of(new ObjectOf(self::systemNeed()), Bounds::SYSTEMS))->since(2),
             Field::of('asks', Lists::some(InstallNeed::class))->since(2),
-            Field::of('settings', ListOf::of(new Thing(NamedSettings::setting()), self::SETTINGS)->keyed())->since(2),
-            Field::of('made_at', new Thing(self::madeAt()), 'made')->since(2),
+            Field::of('settings', ListOf::of(new ObjectOf(NamedSettings::setting()), self::SETTINGS)->keyed())->since(2),
+            Field::of('made_at', new ObjectOf(self::madeAt()), 'made')->since(2),
             Field::of('holds', Choice::of(Holds::class))->since(2),
-            Field::of('meters', ListOf::of(new Thing(Points::meter()), self::METERS)->keyed())->since(2),
-            Field::of('lamps', ListOf::of(new Thing(Points::lamp()), self::METERS)->keyed())->since(2),
+            Field::of('meters', ListOf::of(new ObjectOf(Points::meter()), self::METERS)->keyed())->since(2),
+            Field::of('lamps', ListOf::of(new ObjectOf(Points::lamp()), self::METERS)->keyed())->since(2),
             Field::of('takes', Choice::of(Takes::class))->usual(Takes::Chosen)->since(2),
-            Field::of('rules', ListOf::of(new Thing(NamedSettings::rule()), self::RULES)->keyed())->since(2),
-            Field::of('grows', ListOf::of(new Thing(NamedSettings::growth()), Growth::MOST_OF_MODEL)->keyed())->since(2),
+            Field::of('rules', ListOf::of(new ObjectOf(NamedSettings::rule()), self::RULES)->keyed())->since(2),
+            Field::of('grows', ListOf::of(new ObjectOf(NamedSettings::growth()), Growth::MOST_OF_MODEL)->keyed())->since(2),
             Field::of('draws_ma', new Whole(...Bounds::MILLIAMPERES))->since(2),
         ])->made(fn (array $model, Reading $in) => new EquipmentModel(...['id' => $in->here(), ...$model])));
     }
@@ -112,7 +113,7 @@ final class Models
                 fn (array $socket) => $socket['connector']?->usualSignal(),
             ),
             Field::of('balanced', new Flag)->usual(false),
-            Field::of('phantom', Choice::of(Phantom::class)),
+            Field::of('phantom', Choice::of(PhantomPower::class)),
             Field::of('nominal_dbu', new Number(-80, 40)),
             Field::of('max_dbu', new Number(-80, 60)),
             Field::of('impedance_ohm', new Number(0, 10_000_000)),
@@ -122,7 +123,7 @@ final class Models
             Field::of('ein_dbu', new Number(-140, 0))->since(2),
             Field::of('gives_ma', new Whole(...Bounds::MILLIAMPERES))->since(2),
             Field::of('rates_hz', ListOf::of(new Whole(...Bounds::RATE_HZ), self::RATES)->once())->since(2),
-            Field::of('lanes', ListOf::of(new Thing(self::lane()), self::LANES)->keyed())->written(),
+            Field::of('lanes', ListOf::of(new ObjectOf(self::lane()), self::LANES)->keyed())->written(),
         ]));
     }
 
@@ -132,14 +133,14 @@ final class Models
             Field::of('from', new Id)->needed(),
             Field::of('to', new Id)->needed(),
             Field::of('on', new Flag)->usual(true),
-            Field::of('db', new Level)->usual(Decibels::zero()),
+            Field::of('db', new DecibelLevel)->usual(Decibels::zero()),
             Field::of('tap', Choice::of(Tap::class))->usual(Tap::PostFader),
             Field::of('map', self::channelMap()),
             Field::of('group', new Id),
             Field::of('choice', new Id),
             Field::of('delay_ms', new Time, 'delay'),
             Field::of('can', Lists::some(RouteSetting::class)),
-            Field::of('made_at', new Thing(self::madeAt()), 'made')->since(2),
+            Field::of('made_at', new ObjectOf(self::madeAt()), 'made')->since(2),
             Field::of('holds', Choice::of(Holds::class))->since(2),
         ])->rule(fn (array $route, Reading $in) => $route['choice'] !== null && $route['group'] === null
             ? $in->problem('A choice is one of a group: name the "group" too.', 'choice') : null,
@@ -207,7 +208,7 @@ final class Models
                 fn (array $lane, array $socket) => $socket['signal'] ?? SignalKind::ConsumerLine,
             ),
             Field::of('channels', self::channels()),
-            Field::of('device', new Thing(self::offer())),
+            Field::of('device', new ObjectOf(self::offer())),
         ])->rule(function (array $lane, Reading $in): void {
             $wanted = $lane['way'] === Way::In ? Direction::Playback : Direction::Recording;
             // On a computer's own sockets the lane that goes out is the playback device; on a unit behind USB it is the lane that comes in.

@@ -24,8 +24,8 @@ use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\MapOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
 
@@ -60,10 +60,10 @@ final class NamedSettings
             Field::of('to', new Number(-self::FARTHEST, self::FARTHEST))->from(fn (Setting $one) => $one->range[1] ?? null),
             Field::of('unit', Text::upTo(Bounds::JACK_COLOUR)),
             Field::of('factory', new Value)->needed('where it stands when new'),
-            Field::of('made_at', new Thing(Models::madeAt()), 'made'),
+            Field::of('made_at', new ObjectOf(Models::madeAt()), 'made'),
             Field::of('holds', Choice::of(Holds::class)),
             Field::of('since', Text::upTo(Bounds::NOTE)),
-            Field::of('effects', ListOf::of(new Thing(self::effect()), self::EFFECTS)),
+            Field::of('effects', ListOf::of(new ObjectOf(self::effect()), self::EFFECTS)),
             Field::of('says', new MapOf(Text::filled(Bounds::STEP)->saying('This is a text of '.Bounds::STEP.' characters at most.'))),
             Field::of('lowers_others', new Flag)->usual(false)->since(3),
         ])->rule(function (array $setting, Reading $in): void {
@@ -97,7 +97,7 @@ final class NamedSettings
         return Shapes::once(__METHOD__, fn () => Shape::of(Rule::class, 'rule', [
             Field::of('id', new Id)->needed(),
             Field::of('label', Text::filled(Bounds::SHORT_NAME))->needed(),
-            Field::of('when', ListOf::of(new Thing(Shape::of(Condition::class, '', [
+            Field::of('when', ListOf::of(new ObjectOf(Shape::of(Condition::class, '', [
                 Field::of('point', new Id)->needed(),
                 Field::of('is', Choice::of(Standing::class))->needed(),
             ])), self::CONDITIONS)->atLeast(1))->ruled(),
@@ -115,7 +115,7 @@ final class NamedSettings
             Field::of('least', new Whole(0, Growth::MOST))->needed(),
             Field::of('most', new Whole(1, Growth::MOST))->needed(),
             Field::of('parts', Lists::ids(most: self::PARTS)->atLeast(1))->ruled(),
-            Field::of('between', ListOf::of(new Thing(
+            Field::of('between', ListOf::of(new ObjectOf(
                 Shape::making([
                     Field::of('from', new Id)->needed(),
                     Field::of('to', new Id)->needed(),

@@ -26,13 +26,13 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
 use HiddenWire\Core\Rig\Format\Types\Custom;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
@@ -55,24 +55,24 @@ final class Points
             Field::of('kind', Choice::of(PointKind::class))->needed(),
             Field::of('label', self::label())->usual(fn (array $point) => $point['id']),
             Field::of('channels', new Whole(1, Bounds::CHANNELS))->needed(),
-            Field::of('gain', new Thing(self::span())),
-            Field::of('fader', new Thing(self::span())),
+            Field::of('gain', new ObjectOf(self::span())),
+            Field::of('fader', new ObjectOf(self::span())),
             Field::of('mute', new Flag),
             Field::of('mono', new Flag),
             Field::of('delay_to_ms', new Time, 'delayTo'),
             Field::of('picks', Choice::of(Direction::class)),
-            Field::of('device', new Thing(Models::offer())),
+            Field::of('device', new ObjectOf(Models::offer())),
             Field::of('pick_from', Lists::some(PickFrom::class))->since(2),
             Field::of('several', new Whole(1, self::DEVICES))->usual(1)->since(2),
             Field::of('device_of', new Id)->since(2),
-            Field::of('made_at', new Thing(Models::madeAt()), 'made')->since(2),
+            Field::of('made_at', new ObjectOf(Models::madeAt()), 'made')->since(2),
             Field::of('holds', Choice::of(Holds::class))->since(2),
             Field::of('solo', new Id)->since(2),
             Field::of('solo_tap', Choice::of(Tap::class))->usual(Tap::PreFader)->since(2),
             Field::of('can_follow', Models::points())->since(2),
-            Field::of('effects', new Thing(self::rack()))->since(2),
+            Field::of('effects', new ObjectOf(self::rack()))->since(2),
             Field::of('in_scenes', new Flag)->usual(false)->since(2),
-            Field::of('capsule', new Thing(self::capsule()))->since(2),
+            Field::of('capsule', new ObjectOf(self::capsule()))->since(2),
         ]));
     }
 
@@ -83,8 +83,8 @@ final class Points
             Field::of('label', Text::filled(Bounds::SHORT_NAME))->needed(),
             Field::of('point', new Id)->needed(),
             Field::of('tap', Choice::of(Tap::class))->usual(Tap::PostFader),
-            Field::of('scale', new Thing(self::ownScale())),
-            Field::of('zones', ListOf::of(new Thing(
+            Field::of('scale', new ObjectOf(self::ownScale())),
+            Field::of('zones', ListOf::of(new ObjectOf(
                 self::zone(),
                 fn (array $zone) => (object) ['name' => $zone[0], 'fromDb' => $zone[1]],
             ), self::ZONES)),
@@ -149,10 +149,10 @@ final class Points
     private static function span(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Span::class, 'span', [
-            Field::of('from', new Level)->needed(),
-            Field::of('to', new Level)->needed(),
-            Field::of('db', new Level)->usual(Decibels::zero())->written(),
-            Field::of('scale', new Thing(self::ownScale()))->since(2),
+            Field::of('from', new DecibelLevel)->needed(),
+            Field::of('to', new DecibelLevel)->needed(),
+            Field::of('db', new DecibelLevel)->usual(Decibels::zero())->written(),
+            Field::of('scale', new ObjectOf(self::ownScale()))->since(2),
         ])->made(function (array $span, Reading $in): ?Span {
             try {
                 return new Span(...$span);

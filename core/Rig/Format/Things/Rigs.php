@@ -13,8 +13,8 @@ use HiddenWire\Core\Rig\Format\Types\Constant;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\MapOf;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Papers;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PlaceKind;
@@ -37,23 +37,23 @@ final class Rigs
             Field::of('version', new Constant(self::VERSION))->needed()->from(fn (Rig|RigParts $rig) => self::VERSION),
             Field::of('name', Text::filled(Bounds::NAME))->needed(),
             Field::of('summary', Text::upTo(Bounds::SUMMARY)),
-            Field::of('places', ListOf::of(new Thing(self::place())))->written(),
-            Field::of('models', new MapOf(new Thing(Models::model()), new Id))->written(),
-            Field::of('units', ListOf::of(new Thing(Units::unit())))->written(),
-            Field::of('cables', ListOf::of(new Thing(Wires::cable())))->written(),
-            Field::of('devices', ListOf::of(new Thing(Computers::device())))->written(),
-            Field::of('picks', ListOf::of(new Thing(Computers::pick())))->written(),
-            Field::of('air', ListOf::of(new Thing(Wires::air())))->written(),
-            Field::of('sources', ListOf::of(new Thing(Sounds::source())))->written(),
-            Field::of('listeners', ListOf::of(new Thing(Sounds::listener())))->written(),
-            Field::of('wishes', ListOf::of(new Thing(Sounds::wish())))->written(),
-            Field::of('situations', ListOf::of(new Thing(Situations::situation()))->atLeast(1))->ruled(),
+            Field::of('places', ListOf::of(new ObjectOf(self::place())))->written(),
+            Field::of('models', new MapOf(new ObjectOf(Models::model()), new Id))->written(),
+            Field::of('units', ListOf::of(new ObjectOf(Units::unit())))->written(),
+            Field::of('cables', ListOf::of(new ObjectOf(Wires::cable())))->written(),
+            Field::of('devices', ListOf::of(new ObjectOf(Computers::device())))->written(),
+            Field::of('picks', ListOf::of(new ObjectOf(Computers::pick())))->written(),
+            Field::of('air', ListOf::of(new ObjectOf(Wires::air())))->written(),
+            Field::of('sources', ListOf::of(new ObjectOf(Sounds::source())))->written(),
+            Field::of('listeners', ListOf::of(new ObjectOf(Sounds::listener())))->written(),
+            Field::of('wishes', ListOf::of(new ObjectOf(Sounds::wish())))->written(),
+            Field::of('situations', ListOf::of(new ObjectOf(Situations::situation()))->atLeast(1))->ruled(),
             self::paper('reasons', Writings::reason(), fn (Rig|RigParts $rig) => $rig->papers->reasons),
             self::paper('steps', Writings::step(), fn (Rig|RigParts $rig) => $rig->papers->steps),
             self::paper('accepted', Writings::acceptance(), fn (Rig|RigParts $rig) => $rig->papers->accepted),
             self::paper('facts', Writings::fact(), fn (Rig|RigParts $rig) => $rig->papers->facts),
             self::paper('measures', Writings::measure(), fn (Rig|RigParts $rig) => $rig->papers->measures),
-            Field::of('balances', ListOf::of(new Thing(Sounds::balance()), Bounds::BALANCES))->since(2),
+            Field::of('balances', ListOf::of(new ObjectOf(Sounds::balance()), Bounds::BALANCES))->since(2),
         ], self::parts(...)));
     }
 
@@ -83,6 +83,6 @@ final class Rigs
     /** @param  \Closure(Rig|RigParts): array<int, object>  $from */
     private static function paper(string $key, Shape $shape, \Closure $from): Field
     {
-        return Field::of($key, ListOf::of(new Thing($shape), Bounds::PAPERS))->since(2)->from($from);
+        return Field::of($key, ListOf::of(new ObjectOf($shape), Bounds::PAPERS))->since(2)->from($from);
     }
 }

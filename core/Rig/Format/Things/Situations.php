@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Format\Things;
 
-use HiddenWire\Core\Equipment\Controls\ControlKind;
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\DialKind;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Change;
@@ -20,9 +20,9 @@ use HiddenWire\Core\Rig\Format\Types\Custom;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Path;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -47,15 +47,15 @@ final class Situations
         return Shapes::once(__METHOD__, fn () => Shape::of(Situation::class, 'situation', [
             Field::of('id', new Id)->needed(),
             Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
-            Field::of('changes', ListOf::of(new Thing(self::change())))->written(),
+            Field::of('changes', ListOf::of(new ObjectOf(self::change())))->written(),
             Field::of('absent', Lists::ids('units')),
             Field::of('pulled', Lists::ids('cables')),
             Field::of('plugged', Lists::ids('cables'))->since(2),
-            Field::of('effects', ListOf::of(new Thing(self::effectSwitch())))->since(2),
-            Field::of('scenes', ListOf::of(new Thing(self::sceneChoice())))->since(2),
-            Field::of('defaults', ListOf::of(new Thing(self::default()))),
-            Field::of('levels', ListOf::of(new Thing(self::level())))->since(2),
-            Field::of('settings', ListOf::of(new Thing(self::setting())))->since(2),
+            Field::of('effects', ListOf::of(new ObjectOf(self::effectSwitch())))->since(2),
+            Field::of('scenes', ListOf::of(new ObjectOf(self::sceneChoice())))->since(2),
+            Field::of('defaults', ListOf::of(new ObjectOf(self::default()))),
+            Field::of('levels', ListOf::of(new ObjectOf(self::level())))->since(2),
+            Field::of('settings', ListOf::of(new ObjectOf(self::setting())))->since(2),
         ]));
     }
 
@@ -156,7 +156,7 @@ final class Situations
         }
         if ($read instanceof PointSettings && $read->isEmpty()) {
             return $in->problem('Nothing is set: name '
-                .implode(', ', array_map(fn (ControlKind $kind) => $kind->key(), Controls::all())).', or a device or default.');
+                .implode(', ', array_map(fn (DialKind $kind) => $kind->key(), Dials::all())).', or a device or default.');
         }
 
         return $read;

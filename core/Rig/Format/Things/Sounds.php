@@ -12,14 +12,14 @@ use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Path;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -42,8 +42,8 @@ final class Sounds
             Field::of('id', new Id)->needed(),
             Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
             Field::of('kind', Choice::of(SourceKind::class))->needed()->called('a sound of kind'),
-            Field::of('origins', ListOf::of(new Thing(self::origin())))->written(),
-            Field::of('loudness_db', new Level, 'loudness')->since(2),
+            Field::of('origins', ListOf::of(new ObjectOf(self::origin())))->written(),
+            Field::of('loudness_db', new DecibelLevel, 'loudness')->since(2),
             Field::of('measured', new Flag, 'isMeasured')->usual(false)->since(2),
         ])->rule(fn (array $source, Reading $in) => $source['isMeasured'] && $source['loudness'] === null
             ? $in->problem('What was measured is the "loudness_db".', 'measured') : null)
@@ -88,7 +88,7 @@ final class Sounds
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Origin::class, '', [
             Field::of('at', Path::toPoint())->needed(),
-            Field::of('db', new Level)->usual(Decibels::zero()),
+            Field::of('db', new DecibelLevel)->usual(Decibels::zero()),
             Field::of('delay_ms', new Time, 'delay'),
         ]));
     }

@@ -20,23 +20,23 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
 use HiddenWire\Core\Rig\Format\Types\Custom;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\MapOf;
+use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
-use HiddenWire\Core\Rig\Format\Types\Thing;
 use HiddenWire\Core\Rig\Format\Types\Time;
 use HiddenWire\Core\Rig\Format\Types\Value;
 use HiddenWire\Core\Rig\Format\Types\Whole;
-use HiddenWire\Core\Rig\Link;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\Ownership;
 use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\WebLink;
 
 /** Units and what belongs to one: its operating system, links, effects, scenes, pictures. */
 final class Units
@@ -58,17 +58,17 @@ final class Units
             Field::of('start', new Whole(...Bounds::START)),
             Field::of('at_login', new Flag)->usual(false)->told(fn (bool $is) => $is ? 'starts at login' : 'is started by hand'),
             new Group('settings', [
-                Field::of('points', new MapOf(new Thing(Settings::ofPoint()))),
-                Field::of('routes', new MapOf(new Thing(Settings::ofRoute()))),
+                Field::of('points', new MapOf(new ObjectOf(Settings::ofPoint()))),
+                Field::of('routes', new MapOf(new ObjectOf(Settings::ofRoute()))),
                 Field::of('values', new MapOf(new Value))->since(2),
             ]),
             Field::of('price', Text::upTo(Bounds::PRICE))->since(2),
             Field::of('supplier', Text::upTo(Bounds::SUPPLIER))->since(2),
-            Field::of('links', ListOf::of(new Thing(self::link()), Bounds::LINKS))->since(2)
+            Field::of('links', ListOf::of(new ObjectOf(self::link()), Bounds::LINKS))->since(2)
                 ->told(fn (array $links) => Count::of(count($links), 'link')),
             Field::of('ready_s', new Whole(...Bounds::WAIT_S))->since(2)
                 ->told(fn (?int $seconds) => $seconds === null ? 'no time to start' : "takes {$seconds} s to start"),
-            Field::of('system', new Thing(self::system()))->since(2)
+            Field::of('system', new ObjectOf(self::system()))->since(2)
                 ->told(fn (?OperatingSystem $system) => 'runs '.($system?->words() ?? 'a system that nobody has named')),
             Field::of('licence', Text::upTo(Bounds::NAME))->since(2)
                 ->noted(new Note('Licence', fn (EquipmentModel $model) => $model->isProgram())),
@@ -77,12 +77,12 @@ final class Units
             Field::of('names', new MapOf(Text::filled(Bounds::POINT_NAME)
                 ->saying('A name is a text of '.Bounds::POINT_NAME.' characters at most, and not empty.')))
                 ->since(2)->saying('Names of its points of somebody\'s own.'),
-            Field::of('follows', new MapOf(new Thing(self::following())))->since(2)->saying('Outputs that get what another gets.'),
+            Field::of('follows', new MapOf(new ObjectOf(self::following())))->since(2)->saying('Outputs that get what another gets.'),
             Field::of('linked', ListOf::of(self::linkedRoutes(), self::MOST_LINKED))
                 ->since(2)->saying('Routes whose levels move together, keeping their offsets.'),
-            Field::of('effects', ListOf::of(new Thing(self::effect()), Bounds::EFFECTS))->since(2),
-            Field::of('scenes', ListOf::of(new Thing(self::scene()), Bounds::SCENES))->since(2),
-            Field::of('pictures', ListOf::of(new Thing(self::picture()), Bounds::SCENES))->since(2),
+            Field::of('effects', ListOf::of(new ObjectOf(self::effect()), Bounds::EFFECTS))->since(2),
+            Field::of('scenes', ListOf::of(new ObjectOf(self::scene()), Bounds::SCENES))->since(2),
+            Field::of('pictures', ListOf::of(new ObjectOf(self::picture()), Bounds::SCENES))->since(2),
             Field::of('always', Lists::ids())->since(2),
             Field::of('power_w', new Whole(...Bounds::POWER_W))->since(3)->called('watts from the wall:')
                 ->noted(new Note('Watts from the wall', fn (EquipmentModel $model) => ! $model->isProgram())),
@@ -105,7 +105,7 @@ final class Units
                 Bounds::EFFECT_MS[1],
                 'An effect holds its sound back by '.Bounds::EFFECT_MS[1].' ms at most.',
             ), 'delay'),
-            Field::of('db', new Level(
+            Field::of('db', new DecibelLevel(
                 Bounds::EFFECT_DB[0],
                 Bounds::EFFECT_DB[1],
                 'An effect changes the level by '.Bounds::EFFECT_DB[0].' to '.Bounds::EFFECT_DB[1].' dB.',
@@ -151,10 +151,10 @@ final class Units
 
     public static function link(): Shape
     {
-        return Shapes::once(__METHOD__, fn () => Shape::of(Link::class, 'link', [
+        return Shapes::once(__METHOD__, fn () => Shape::of(WebLink::class, 'link', [
             Field::of('label', Text::filled(Bounds::NAME))->needed(),
             Field::of('url', Text::filled(Bounds::URL)
-                ->like(Link::PATTERN, 'An address begins with http:// or https:// and has no spaces.'))->needed(),
+                ->like(WebLink::PATTERN, 'An address begins with http:// or https:// and has no spaces.'))->needed(),
         ]));
     }
 

@@ -15,9 +15,9 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
 use HiddenWire\Core\Rig\Format\Types\Custom;
+use HiddenWire\Core\Rig\Format\Types\DecibelLevel;
 use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
-use HiddenWire\Core\Rig\Format\Types\Level;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\Number;
 use HiddenWire\Core\Rig\Format\Types\Path;
@@ -52,7 +52,7 @@ final class Wires
         return Shapes::once(__METHOD__, fn () => Shape::of(AirPath::class, 'air', [
             Field::of('from', Path::toPoint())->needed(),
             Field::of('to', Path::toPoint())->needed(),
-            Field::of('db', new Level)->needed(),
+            Field::of('db', new DecibelLevel)->needed(),
             Field::of('delay_ms', new Time, 'delay'),
         ])->knownBy('from', 'to'));
     }

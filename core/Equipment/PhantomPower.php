@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Equipment;
 
 /** Phantom power at a microphone socket. */
-enum Phantom: string
+enum PhantomPower: string
 {
     case Offers = 'offers';
     case Needs = 'needs';

@@ -19,7 +19,7 @@ use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Loop as Round;
 
 /** A loop by wire or inside a computer, with its gain round: it howls at 0 dB or more, and rings close below. */
-final readonly class Loop implements Check
+final readonly class SoundLoop implements Check
 {
     /** Routes that are proposed to be switched off. */
     private const PROPOSED = 4;

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Cache;
  * What is kept of a rig's state, and the files of the cache. Laravel's file store deletes an entry when it is asked for after its time; one
  * that nobody asks for stays.
  */
-final class Kept
+final class KeptByState
 {
     private const SECONDS = 3600;
 

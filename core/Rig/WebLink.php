@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 /** Where more is to be read or fetched: a manual, a driver. */
-final readonly class Link
+final readonly class WebLink
 {
     /** What an address has to look like; no other scheme is followed from a page. */
     public const PATTERN = '^https?://[^\s"<>]+$';

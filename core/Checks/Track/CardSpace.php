@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\UnitRef;
 
 /** A card that is full before the show ends. */
-final readonly class Storage implements Check
+final readonly class CardSpace implements Check
 {
     private const MINUTES_AN_HOUR = 60;
 

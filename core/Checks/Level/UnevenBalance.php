@@ -10,12 +10,12 @@ use HiddenWire\Core\Checks\Hear\NoOwnLevel;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
-use HiddenWire\Core\Levels\Balance as Weighed;
+use HiddenWire\Core\Levels\VoiceBalance as Weighed;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Signal\HeardPair;
 
 /** A voice that is not as far above the rest as somebody wants it there. */
-final readonly class Balance implements Check
+final readonly class UnevenBalance implements Check
 {
     public function code(): string
     {

@@ -21,7 +21,7 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\UnitRef;
 
 /** A circle of grounds with an analog cable in it: which cable to isolate. */
-final readonly class Loop implements Check
+final readonly class GroundLoop implements Check
 {
     /** Isolators that are proposed for one cable. */
     private const PROPOSED = 2;

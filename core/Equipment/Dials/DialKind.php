@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
@@ -11,9 +11,9 @@ use HiddenWire\Core\Quantity\Milliseconds;
 
 /**
  * One kind of knob or switch that a point can have. Reader, writer, rows, forms, swap, views and differences walk the register
- * {@see Controls}: a new kind is a class or an entry there, a property of the point's settings, and a column.
+ * {@see Dials}: a new kind is a class or an entry there, a property of the point's settings, and a column.
  */
-interface ControlKind
+interface DialKind
 {
     /** Its key in a document, its field in a form, its column among the rows. */
     public function key(): string;
@@ -25,7 +25,7 @@ interface ControlKind
     public function name(): string;
 
     /** What is set there; null where nothing is. */
-    public function read(Readings $in): Decibels|Milliseconds|bool|null;
+    public function read(DialReader $in): Decibels|Milliseconds|bool|null;
 
     /** How a setting is written in documents and rows: dB, ms, or whether. */
     public function plain(Decibels|Milliseconds|bool $value): int|float|bool;

@@ -17,7 +17,7 @@ use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\LostPicks;
 
 /** A change that was made: the rig before and after it, what was done in words, and what somebody else had done since the page was made. */
-final readonly class Made
+final readonly class MadeChange
 {
     /** Units times situations up to which a change is heard in the situations that the page does not show. */
     private const HEARD_ELSEWHERE = 1200;

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 /** Where a control's setting is read from: an object of a document, or the fields of a form. Null where it says nothing. */
-interface Readings
+interface DialReader
 {
     public function decibels(string $key): ?Decibels;
 

@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Support\Facades\DB;
 
 /** How a rig stands in its base situation, kept with its revision: a list of rigs reads none of them. */
-final class Standing
+final class RigCounts
 {
     /** A larger rig is not heard at the change, but when somebody looks at the list. */
     private const AT_ONCE = 150;

@@ -9,7 +9,7 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 
 /** Peaks that come too close to what a stage takes: a laugh is 6 dB louder. */
-final readonly class Headroom implements Check
+final readonly class NoHeadroom implements Check
 {
     /** Peaks are to stand at half to three quarters of the scale: at -6 to -2.5 dBFS. */
     public const LEAST_DB = 2.5;

@@ -11,7 +11,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 
 /** How loud each sound is at one listener, and how far under the loudest voice. */
-final readonly class Balance
+final readonly class VoiceBalance
 {
     /** @var list<array{pair: HeardPair, chain: Chain, under: float|null}> dB under the loudest voice; null for voices themselves */
     public array $rows;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
@@ -10,7 +10,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 /** How much later a point hands its sound on, in ms. Never negative: nothing live can be early. */
-final readonly class Delay implements ControlKind
+final readonly class DelayDial implements DialKind
 {
     public function key(): string
     {
@@ -27,7 +27,7 @@ final readonly class Delay implements ControlKind
         return 'delay';
     }
 
-    public function read(Readings $in): ?Milliseconds
+    public function read(DialReader $in): ?Milliseconds
     {
         return $in->milliseconds('delay_ms');
     }

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 
 /** An output into an output, an input into an input, a computer into a computer. Two outputs that a passive unit joins are told apart. */
-final readonly class Direction implements Check
+final readonly class WrongDirection implements Check
 {
     public function code(): string
     {

@@ -20,7 +20,7 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\SocketRef;
 
 /** A signal into an input that is made for another: microphone and line, headphones and line, loudspeakers, professional and consumer. */
-final readonly class Level implements Check
+final readonly class WrongLevel implements Check
 {
     /** Inputs to which a lead could be moved that are proposed. */
     private const PROPOSED = 2;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 /** How far a knob turns, in its unit, and by which steps one turns it. */
 final readonly class Scale

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Hearing;
 
 /** What a book is written from: the rig, what is heard of it, and what only its keeper knows (revision, history). */
-final class Source
+final class BookInput
 {
     public readonly Names $names;
 

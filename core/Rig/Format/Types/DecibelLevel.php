@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Type;
 
 /** Decibels, two decimals at most. */
-final readonly class Level implements Type
+final readonly class DecibelLevel implements Type
 {
     /** @param  string  $says  said where it lies outside */
     public function __construct(private float $least = -Bounds::DB, private float $most = Bounds::DB, private string $says = '')

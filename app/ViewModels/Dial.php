@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use HiddenWire\Core\Equipment\Controls\Controls;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\State;
 
 /** One point's knobs and switches as they stand. */
-final readonly class Control
+final readonly class Dial
 {
     /** @var list<Knob|Key> in the order of the register */
     public array $parts;
@@ -27,7 +27,7 @@ final readonly class Control
     public function __construct(public string $unit, public Point $point, State $state, EquipmentModel $model)
     {
         $parts = [];
-        foreach (Controls::of($model, $point) as $kind) {
+        foreach (Dials::of($model, $point) as $kind) {
             $value = $state->of($unit, $point, $kind);
             $scale = $kind->scale($point);
             $parts[] = $scale === null ? Key::of($kind, $value === true)

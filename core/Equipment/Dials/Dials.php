@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
 
 /** The register of the kinds of control that a point can have, in the order of the document. */
-final class Controls
+final class Dials
 {
-    /** @var list<ControlKind>|null */
+    /** @var list<DialKind>|null */
     private static ?array $all = null;
 
-    /** @return list<ControlKind> */
+    /** @return list<DialKind> */
     public static function all(): array
     {
         return self::$all ??= [
-            new Level('gain'),
-            new Level('fader'),
-            new Toggle(
+            new DecibelDial('gain'),
+            new DecibelDial('fader'),
+            new ToggleDial(
                 'mute',
                 'mute',
                 'mute',
@@ -28,7 +28,7 @@ final class Controls
                 fn (EquipmentModel $model, Point $point) => $point->mute !== null,
                 fn (Point $point) => $point->mute === true,
             ),
-            new Toggle(
+            new ToggleDial(
                 'mono',
                 'mono',
                 'mono switch',
@@ -37,8 +37,8 @@ final class Controls
                 fn (EquipmentModel $model, Point $point) => $point->mono !== null,
                 fn (Point $point) => $point->mono === true,
             ),
-            new Delay,
-            new Toggle(
+            new DelayDial,
+            new ToggleDial(
                 'auto_mute',
                 'autoMute',
                 'automatic mute',
@@ -47,7 +47,7 @@ final class Controls
                 fn (EquipmentModel $model, Point $point) => $model->isMutedByRule($point->id),
                 fn (Point $point) => true,
             ),
-            new Toggle(
+            new ToggleDial(
                 'solo',
                 'solo',
                 'solo switch',
@@ -59,9 +59,9 @@ final class Controls
         ];
     }
 
-    /** @return list<ControlKind> those that a point has */
+    /** @return list<DialKind> those that a point has */
     public static function of(EquipmentModel $model, Point $point): array
     {
-        return array_values(array_filter(self::all(), fn (ControlKind $kind) => $kind->isOn($model, $point)));
+        return array_values(array_filter(self::all(), fn (DialKind $kind) => $kind->isOn($model, $point)));
     }
 }

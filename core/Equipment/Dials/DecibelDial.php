@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Point;
@@ -10,7 +10,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 /** A knob or fader in dB. */
-final readonly class Level implements ControlKind
+final readonly class DecibelDial implements DialKind
 {
     /** @param  'gain'|'fader'  $key  also the point's span */
     public function __construct(private string $key)
@@ -32,7 +32,7 @@ final readonly class Level implements ControlKind
         return $this->key;
     }
 
-    public function read(Readings $in): ?Decibels
+    public function read(DialReader $in): ?Decibels
     {
         return $in->decibels($this->key);
     }

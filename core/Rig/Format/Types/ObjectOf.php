@@ -10,7 +10,7 @@ use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Type;
 
 /** An object with a shape of its own. */
-final readonly class Thing implements Type
+final readonly class ObjectOf implements Type
 {
     /** @param  \Closure(mixed): object|null  $as  makes an object of what the core holds as something else: a pair */
     public function __construct(public Shape $shape, private ?\Closure $as = null)

@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\DB;
  * All or nothing. Where two are at the database at once and one has to give way (a deadlock), that one tries again from its start: what is
  * done here must not have any effect outside the database.
  */
-final class Together
+final class RigTransaction
 {
     private const ATTEMPTS = 5;
 

@@ -8,7 +8,7 @@ use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 
 /** What a change does besides to a cell that is as wished before and after. */
-final class Aside
+final class SideEffect
 {
     /** Levels that move by less are not worth a word. */
     private const NOTICED_DB = 3.0;

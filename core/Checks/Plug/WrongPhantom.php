@@ -14,7 +14,7 @@ use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Mating;
-use HiddenWire\Core\Equipment\Phantom as Power;
+use HiddenWire\Core\Equipment\PhantomPower as Power;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Planning\Cost;
@@ -22,7 +22,7 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\SocketRef;
 
 /** A condenser without phantom power, and phantom power on something that it can harm. */
-final readonly class Phantom implements Check
+final readonly class WrongPhantom implements Check
 {
     public function code(): string
     {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Equipment\Controls;
+namespace HiddenWire\Core\Equipment\Dials;
 
 use Closure;
 use HiddenWire\Core\Equipment\EquipmentModel;
@@ -11,7 +11,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 /** A switch of two positions. */
-final readonly class Toggle implements ControlKind
+final readonly class ToggleDial implements DialKind
 {
     /**
      * @param  string  $on  what is said where it is on: "muted"
@@ -45,7 +45,7 @@ final readonly class Toggle implements ControlKind
         return $this->name;
     }
 
-    public function read(Readings $in): ?bool
+    public function read(DialReader $in): ?bool
     {
         return $in->flag($this->key);
     }
