@@ -7,7 +7,6 @@ namespace App\Exports;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
-use HiddenWire\Core\Export\Html;
 
 /** The book as one HTML file, with the maps drawn into it. */
 final readonly class BookHtml implements Exporter
@@ -24,7 +23,7 @@ final readonly class BookHtml implements Exporter
 
     public function label(): string
     {
-        return (new Html)->label();
+        return (new HtmlBook)->label();
     }
 
     public function extension(): string
@@ -34,7 +33,7 @@ final readonly class BookHtml implements Exporter
 
     public function mediaType(): string
     {
-        return (new Html)->mediaType();
+        return (new HtmlBook)->mediaType();
     }
 
     public function write(BookInput $of): string
@@ -43,7 +42,7 @@ final readonly class BookHtml implements Exporter
     }
 
     /** What writes it, with the maps at hand that its parts show. */
-    public function writer(BookInput $of): Html
+    public function writer(BookInput $of): HtmlBook
     {
         $maps = [];
         foreach ($this->parts === null || in_array('maps', $this->parts, true) ? [MapDepth::Cables, MapDepth::Inside] : [] as $depth) {
@@ -57,6 +56,6 @@ final readonly class BookHtml implements Exporter
             }
         }
 
-        return new Html($this->parts, $maps);
+        return new HtmlBook($this->parts, $maps);
     }
 }

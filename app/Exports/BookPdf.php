@@ -8,7 +8,6 @@ use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Export\Exporter;
-use HiddenWire\Core\Export\Html;
 
 /**
  * The book as PDF: its HTML, set on paper. Contents with page numbers, wide tables and maps on sheets on their side, fonts embedded, tags
@@ -52,7 +51,7 @@ final readonly class BookPdf implements Exporter
     public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
-        $html = new Html($this->parts, $this->maps($of), $this->progress);
+        $html = new HtmlBook($this->parts, $this->maps($of), $this->progress);
         $body = $html->body($book);
         $head = '<meta http-equiv="Content-Security-Policy" content="'.Typesetter::POLICY."\">\n<style>\n"
             .PrintFonts::for($body.$book->title.$book->edition.'0123456789 /')."</style>\n";

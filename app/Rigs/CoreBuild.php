@@ -10,12 +10,13 @@ namespace App\Rigs;
  */
 final class CoreBuild
 {
-    private const CORE = ['core/*.php', 'core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php'];
+    private const CORE = ['core/*.php', 'core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php', 'app/Exports/*.php',
+        'resources/book/*'];
 
     private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json',
         'resources/rigs/*.json', 'resources/rigs/layouts/*.json'];
 
-    /** Of the core: what is made by it is kept under this name. */
+    /** Of the core and the exports: what is made by them is kept under this name. */
     public static function stamp(): string
     {
         return self::known()['core'];

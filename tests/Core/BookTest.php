@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Exports\HtmlBook;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts;
@@ -11,7 +12,6 @@ use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Export\CableCsv;
 use HiddenWire\Core\Export\Csv;
-use HiddenWire\Core\Export\Html;
 use HiddenWire\Core\Export\Markdown;
 use HiddenWire\Core\Export\Network;
 use HiddenWire\Core\Import\CsvTable;
@@ -91,7 +91,7 @@ it('leaves no formula whatever a spreadsheet splits by, and takes back as many a
 it('takes no mark in a name for a mark of Markdown or HTML', function () {
     $rig = Draft::rig()->tone('a')->with(fn (array $data) => ['name' => '<b>*Rig*</b> | #1'] + $data)->make();
     expect((new Markdown)->write(new BookInput($rig)))->toStartWith('# \<b\>\*Rig\*\</b\> \| \#1')
-        ->and((new Html)->write(new BookInput($rig)))->toContain('<h1>&lt;b&gt;*Rig*&lt;/b&gt; | #1</h1>')->not->toContain('<b>');
+        ->and((new HtmlBook)->write(new BookInput($rig)))->toContain('<h1>&lt;b&gt;*Rig*&lt;/b&gt; | #1</h1>')->not->toContain('<b>');
 });
 
 it('writes the signal graph by points and devices: what joins them, and whether it carries', function () {

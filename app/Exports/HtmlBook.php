@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Export;
+namespace App\Exports;
 
 use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\Book;
@@ -13,88 +13,15 @@ use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Export\Exporter;
 
 /** The book as one HTML file that needs no network: style and drawings are in it, steps can be ticked and stay ticked. */
-final readonly class Html implements Exporter
+final readonly class HtmlBook implements Exporter
 {
-    private const STYLE = <<<'CSS'
-        :root { color-scheme: light; }
-        body {
-            font: 15px/1.4 Barlow, 'Segoe UI', system-ui, sans-serif; color: #1b1f24; background: #fff;
-            margin: 0 auto; padding: 1.2rem; max-width: 62rem;
-        }
-        h1 { font-size: 1.9rem; margin: 0; }
-        h2 { font-size: 1.35rem; margin: 2.2rem 0 0.6rem; border-bottom: 2px solid; }
-        h3 { font-size: 1.05rem; margin: 1.3rem 0 0.3rem; }
-        .edition { color: #555; margin: 0.2rem 0 1.4rem; }
-        nav ol { columns: 2; padding-left: 1.4rem; }
-        nav a { color: inherit; }
-        .scroll { overflow-x: auto; }
-        table { border-collapse: collapse; width: 100%; font-size: 0.86rem; margin: 0.4rem 0 1rem; }
-        th, td {
-            border: 1px solid #bbb; padding: 0.2rem 0.4rem; text-align: left; vertical-align: top;
-            overflow-wrap: anywhere; min-width: 3.4em;
-        }
-        thead th { background: #efece4; }
-        .steps { list-style: none; padding: 0; }
-        .steps label { display: flex; gap: 0.6rem; padding: 0.45rem 0; border-bottom: 1px solid #ddd; }
-        .steps input { width: 1.3rem; height: 1.3rem; flex: none; }
-        figure { margin: 0.5rem 0 1rem; overflow-x: auto; }
-        figcaption { color: #555; }
-        figure svg { max-width: none; }
-        figure img { max-width: 100%; height: auto; }
-        .number, .on-paper { display: none; }
-        @page {
-            size: A4; margin: 16mm 14mm 18mm;
-            @bottom-right { content: counter(page) ' / ' counter(pages); }
-        }
-        @page wide { size: A4 landscape; }
-        @page cover { @bottom-left { content: none; } @bottom-right { content: none; } }
-        @media print {
-            body { max-width: none; padding: 0; font-size: 9pt; line-height: 1.3; }
-            table { font-size: 7.4pt; line-height: 1.2; margin: 1mm 0 2.5mm; }
-            th, td { padding: 0.35mm 0.8mm; }
-            h3 { margin: 3mm 0 1mm; }
-            .cover { page: cover; padding-top: 90mm; }
-            .cover h1 { font-size: 26pt; line-height: 1.15; }
-            nav { break-before: page; }
-            nav h2 { margin-top: 0; }
-            nav ol { columns: 1; padding: 0; list-style: none; }
-            nav li { padding: 0.6mm 0; border-bottom: 1px dotted #999; }
-            nav a { display: flex; justify-content: space-between; text-decoration: none; }
-            .number { display: inline; }
-            .on-paper { display: block; }
-            .wide { page: wide; }
-            h2 { margin-top: 0; }
-            h2, h3, figcaption { break-after: avoid; }
-            tr, li { break-inside: avoid; }
-            thead { display: table-header-group; }
-            .scroll, figure { overflow: visible; }
-            figure { margin: 0 0 4mm; break-inside: avoid; }
-            figure svg { display: block; max-width: 100%; height: auto; }
-            figure.sheet ~ figure.sheet { break-before: page; }
-            figure img { max-height: 105mm; width: auto; }
-            .steps label { padding: 0.7mm 0; gap: 2mm; }
-            .steps input { width: 3.4mm; height: 3.4mm; margin: 0.5mm 0 0; }
-            p { margin: 0 0 1.6mm; }
-            nav { break-after: page; }
-            section + section { margin-top: 8mm; }
-        }
-        CSS;
+    /** Its style sheet and its script, beside the views. */
+    private const STYLE = 'book/style.css';
 
-    /** Ticks are kept by the browser, for this book and this state of it. */
-    private const SCRIPT = <<<'JS'
-        const key = 'ticks ' + document.title;
-        let kept = {};
-        try { kept = JSON.parse(localStorage.getItem(key)) ?? {}; } catch { }
-        for (const box of document.querySelectorAll('.steps input')) {
-            box.checked = kept[box.id] === true;
-            box.addEventListener('change', () => {
-                kept[box.id] = box.checked;
-                try { localStorage.setItem(key, JSON.stringify(kept)); } catch { }
-            });
-        }
-        JS;
+    private const SCRIPT = 'book/ticks.js';
 
     /**
      * @param  list<string>|null  $parts  of the book; null for all
@@ -129,7 +56,7 @@ final readonly class Html implements Exporter
     {
         $book = new Book($of, $this->parts);
 
-        return $this->page($book, $this->body($book), '', "<script>\n".self::SCRIPT."\n</script>\n");
+        return $this->page($book, $this->body($book), '', "<script>\n".self::beside(self::SCRIPT)."</script>\n");
     }
 
     /**
@@ -145,7 +72,7 @@ final readonly class Html implements Exporter
 
         return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n"
             ."<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n<title>{$title} · {$edition}</title>\n"
-            ."<style>\n".self::STYLE."\n</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
+            ."<style>\n".self::beside(self::STYLE)."</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
     }
 
     /** What stands between the page's head and its script: also for a page of the application. */
@@ -253,6 +180,11 @@ final readonly class Html implements Exporter
 
         return '<div class="scroll" tabindex="0" role="group" aria-label="Table"><table><thead>'.$cells('th', $table->columns)
             .'</thead><tbody>'.implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
+    }
+
+    private static function beside(string $file): string
+    {
+        return (string) file_get_contents(dirname(__DIR__, 2)."/resources/{$file}");
     }
 
     private static function text(string $text): string
