@@ -116,6 +116,7 @@ final class ChangeRig
         });
     }
 
+    /** @throws StaleEdit when somebody has changed the rig since */
     private function locked(Rig $rig, int $seen): Rig
     {
         $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);

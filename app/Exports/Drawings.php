@@ -35,6 +35,7 @@ final class Drawings
         return $this->known[$depth->value] ??= $this->make($depth);
     }
 
+    /** @throws TooLarge when it has more units and cables than can be drawn */
     private function make(MapDepth $depth): MapScene
     {
         $map = new MapGraph($this->source->hearing()->graph, $depth);

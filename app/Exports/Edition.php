@@ -111,6 +111,7 @@ final readonly class Edition
         return $last === null ? null : count(array_filter(array_keys($changes), fn (int $number) => $number > $last));
     }
 
+    /** @throws UnreadableRevision */
     private static function earlier(Record $record, int $number): Rig
     {
         $revision = $record->revisions()->where('number', $number)->first() ?? abort(404);

@@ -62,6 +62,7 @@ final class MakeBook implements ShouldQueue
         return substr(sha1(php_uname('n')."\n".base_path()), 0, 16);
     }
 
+    /** @throws \Throwable what went wrong, once the book is marked so */
     public function handle(): void
     {
         $book = MadeBook::query()->with('rig')->find($this->book);

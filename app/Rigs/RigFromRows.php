@@ -24,6 +24,7 @@ final class RigFromRows
     /** @var array<class-string<Model>, list<\stdClass>> as the database gives them, by table */
     private array $rows = [];
 
+    /** @throws InvalidDocument when its rows are no rig */
     public static function rig(Rig $rig): CoreRig
     {
         $data = (new self)->data($rig);

@@ -42,6 +42,7 @@ final readonly class ExchangeEnds implements RigEdit
         return "{$rig->cables[$this->cable]->label} and {$rig->cables[$this->other]->label} change places";
     }
 
+    /** @throws InvalidRig when no lead joins the two then */
     private function moved(Rig $rig, Cable $cable, bool $isFrom, SocketRef $to): Cable
     {
         $stays = $isFrom ? $cable->to : $cable->from;

@@ -27,6 +27,7 @@ final readonly class Grow implements RigEdit
     {
     }
 
+    /** @throws InvalidRig when it can't have as many, or what is in use would go */
     public function applyTo(Rig $rig): Rig
     {
         $unit = $rig->units[$this->unit];
@@ -63,7 +64,11 @@ final readonly class Grow implements RigEdit
         );
     }
 
-    /** @return list<int> */
+    /**
+     * @return list<int>
+     *
+     * @throws InvalidRig when a pick takes a channel that would go
+     */
     private function channels(Rig $rig, Pick $pick, EquipmentModel $old, Growth $growth): array
     {
         $lane = $pick->device?->lane === null ? null : $old->sockets[$pick->device->givenBy]->lanes[$pick->device->lane];

@@ -108,6 +108,8 @@ final class CablePlan
     /**
      * @param  list<string>  $row
      * @return list<SetCable> none where nothing is otherwise
+     *
+     * @throws InvalidRig where a length is none, or there is no such type
      */
     private function described(Cable $cable, array $row): array
     {
@@ -130,7 +132,11 @@ final class CablePlan
             ? [] : [$set];
     }
 
-    /** @param  list<string>  $row */
+    /**
+     * @param  list<string>  $row
+     *
+     * @throws InvalidRig where there is no such type
+     */
     private function type(array $row): ?CableType
     {
         $said = mb_strtolower($this->mapping->of('type', $row));
@@ -143,7 +149,11 @@ final class CablePlan
         return $said === '' ? null : throw $this->wrong("There is no cable type \"{$said}\".");
     }
 
-    /** @param  list<string>  $row */
+    /**
+     * @param  list<string>  $row
+     *
+     * @throws InvalidRig where no unit or socket is called so, or several are
+     */
     private function socket(Rig $rig, array $row, string $end): SocketRef
     {
         [$unit, $socket] = [$this->mapping->of("{$end}_unit", $row), $this->mapping->of("{$end}_socket", $row)];

@@ -48,7 +48,11 @@ final readonly class CsvTable
         return new self($columns, $rows);
     }
 
-    /** @return list<array{int, list<string>}> the line on which each begins, and its cells */
+    /**
+     * @return list<array{int, list<string>}> the line on which each begins, and its cells
+     *
+     * @throws UnreadableTable where a cell is never closed
+     */
     private static function records(string $text): array
     {
         $first = strtok($text, "\r\n") ?: '';

@@ -220,8 +220,9 @@ final class LoopGains
     }
 
     /**
-     * The spectral radius where everything adds, by the power method on the matrix and its square root of unity: a little of each channel
-     * is kept, so that a part that swings between its channels settles too.
+     * The spectral radius where everything adds, by power iteration. The matrix is shifted by a part of the unit matrix, so that a part
+     * that swings between its channels settles too; the ratios of two iterates are bounds of it (Collatz), and it ends when they meet.
+     * Costs the entries of the matrix a round.
      *
      * @param  array<int, array<int, array<int, float>>>  $matrix
      */

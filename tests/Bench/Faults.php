@@ -95,7 +95,7 @@ final class Faults
     /**
      * Injects faults and makes the first cure of each.
      *
-     * @param  int  $every  only each so manieth fault
+     * @param  int  $every  only every n-th fault
      * @return array{faults: int, cured: int, worse: int, rest: list<string>, slowest: float} of the faults that make a cell wrong; those
      *     not cured by name; in ms
      */

@@ -59,6 +59,37 @@ it('has no line past 140 characters', function () {
     expect($long)->toBe([]);
 });
 
+it('says of every method that throws what and when', function () {
+    $silent = [];
+    foreach (['core', 'app'] as $room) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS)) as $file) {
+            $tokens = PhpToken::tokenize((string) file_get_contents($file->getPathname()));
+            [$comment, $method, $depth, $tries] = ['', null, 0, []];
+            foreach ($tokens as $i => $token) {
+                $next = $tokens[$i + 2] ?? null;
+                if ($token->is(T_DOC_COMMENT)) {
+                    $comment = $token->text;
+                } elseif ($token->is(T_FUNCTION) && $next?->is(T_STRING) === true) {
+                    [$method, $comment] = [[$next->text, $comment, $depth], ''];
+                } elseif (in_array($token->text, ['{', '${'], true) || $token->is(T_CURLY_OPEN)) {
+                    $depth++;
+                } elseif ($token->text === '}') {
+                    $depth--;
+                    $tries = array_values(array_filter($tries, fn (int $at) => $at < $depth));
+                    $method = $method !== null && $depth <= $method[2] ? null : $method;
+                } elseif ($token->is(T_TRY)) {
+                    $tries[] = $depth;
+                } elseif ($token->is(T_THROW) && $method !== null && $tries === [] && ! str_contains($method[1], '@throws')
+                    && ! str_contains($tokens[$i + 4]->text ?? '', 'LogicException')) {
+                    $silent[] = "{$file->getFilename()}:{$token->line} {$method[0]}";
+                }
+            }
+        }
+    }
+    expect($silent)->toBe([]);
+});
+
 it('lets no clock decide a test of the core: work is counted', function () {
     $found = array_filter(
         [...(array) glob(dirname(__DIR__).'/Core/*.php'), ...(array) glob(dirname(__DIR__).'/Support/*.php')],
