@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Format\Things;
 
-use HiddenWire\Core\Equipment\Dials\DecibelDial as LevelControl;
+use HiddenWire\Core\Equipment\Dials\DecibelDial;
 use HiddenWire\Core\Equipment\Dials\DelayDial;
 use HiddenWire\Core\Equipment\Dials\DialKind;
 use HiddenWire\Core\Equipment\Dials\Dials;
@@ -55,7 +55,7 @@ final class Settings
     private static function type(DialKind $kind): Type
     {
         return match (true) {
-            $kind instanceof LevelControl => new DecibelLevel,
+            $kind instanceof DecibelDial => new DecibelLevel,
             $kind instanceof DelayDial => new Time,
             default => new Flag,
         };
