@@ -8,7 +8,7 @@ use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\With;
 
 /**
- * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute` and `mono` are the switch's position when
+ * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute`, `mono` and `inverted` are the switch's position when
  * new; null means that there is no such switch. `delayTo` is the longest that it can hold its sound back. A point of a program that takes
  * a device says in `picks` of which direction.
  */
@@ -54,13 +54,14 @@ final readonly class Point
         public ?EffectRack $effects = null,
         public bool $inScenes = false,
         public ?Capsule $capsule = null,
+        public ?bool $inverted = null,
     ) {
     }
 
     /** Whether anything about the point can be set. */
     public function isControlled(): bool
     {
-        return $this->gain !== null || $this->fader !== null || $this->mute !== null || $this->mono !== null || $this->delayTo !== null;
+        return ($this->gain ?? $this->fader ?? $this->mute ?? $this->mono ?? $this->inverted ?? $this->delayTo) !== null;
     }
 
     /** Whether the program lets one choose this there. */

@@ -25,6 +25,7 @@ final readonly class PointSettings
         public ?Milliseconds $delay = null,
         public ?bool $autoMute = null,
         public ?bool $solo = null,
+        public ?bool $inverted = null,
     ) {
     }
 

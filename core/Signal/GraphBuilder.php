@@ -8,6 +8,7 @@ use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\ChannelMap;
+use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
@@ -358,11 +359,13 @@ final class GraphBuilder
         $at = new PointRef($unit->id, $point->id);
         $name = "{$unit->id}/{$point->id}";
         $entry = $node = $this->graph->addNode($point->channels);
-        if (($point->gain ?? $point->mute ?? $point->mono ?? $point->delayTo) !== null
+        if (($point->gain ?? $point->mute ?? $point->mono ?? $point->inverted ?? $point->delayTo) !== null
             || $this->state->mutedBySetting($unit->id, $point->id) !== null || $this->state->isOutOfScene($unit->id, $point)) {
             $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
-            $this->add(new Link($node, $next, $this->triples(ChannelMap::named($map), $point->channels, $point->channels),
+            $triples = $this->triples(ChannelMap::named($map), $point->channels, $point->channels);
+            $isInverted = $point->inverted !== null && $this->state->of($unit->id, $point, Dials::named('inverted')) === true;
+            $this->add(new Link($node, $next, $isInverted ? array_map(fn (array $one) => [$one[0], $one[1], -$one[2]], $triples) : $triples,
                 $this->state->gain($unit->id, $point)->value(),
                 $this->state->delay($unit->id, $point)->value(),
                 HopKind::Gain,

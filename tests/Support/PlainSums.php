@@ -263,6 +263,7 @@ final class PlainSums
             $isShut = $this->isMuted($id, $model, $point) || $this->isOutOfScene($id, $point)
                 || $this->bySetting($id, $model, 'point', $point['id']) === false;
             $gain = $isShut ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
+            $gain *= isset($point['inverted']) && ($set['inverted'] ?? $point['inverted']) ? -1 : 1;
             $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
             // One way through the effects that are on, and one for each mix that leaves some out.

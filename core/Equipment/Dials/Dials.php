@@ -37,6 +37,15 @@ final class Dials
                 fn (EquipmentModel $model, Point $point) => $point->mono !== null,
                 fn (Point $point) => $point->mono === true,
             ),
+            new ToggleDial(
+                'inverted',
+                'inverted',
+                'polarity switch',
+                'polarity inverted',
+                'polarity as it comes',
+                fn (EquipmentModel $model, Point $point) => $point->inverted !== null,
+                fn (Point $point) => $point->inverted === true,
+            ),
             new DelayDial,
             new ToggleDial(
                 'auto_mute',
@@ -57,6 +66,12 @@ final class Dials
                 fn (Point $point) => false,
             ),
         ];
+    }
+
+    /** @param  string  $key  of one of the register */
+    public static function named(string $key): DialKind
+    {
+        return array_column(array_map(fn (DialKind $kind) => [$kind->key(), $kind], self::all()), 1, 0)[$key];
     }
 
     /** @return list<DialKind> those that a point has */

@@ -59,6 +59,7 @@ final class Points
             Field::of('fader', new ObjectOf(self::span())),
             Field::of('mute', new Flag),
             Field::of('mono', new Flag),
+            Field::of('inverted', new Flag)->since(3),
             Field::of('delay_to_ms', new Time, 'delayTo'),
             Field::of('picks', Choice::of(Direction::class)),
             Field::of('device', new ObjectOf(Models::offer())),
