@@ -26,7 +26,7 @@ final class ModelSketch
 
     /**
      * @param  array{name: string, family: string, summary: string}  $head
-     * @param  list<Row>  $points  `id`, `label`, `kind`, `channels`, and `gain`, `fader`, `mute`, `mono` where it has them
+     * @param  list<Row>  $points  `id`, `label`, `kind`, `channels`, and `gain`, `fader`, `mute`, `mono`, `inverted` where it has them
      * @param  list<Row>  $lanes  `socket`, `lane` (ids where they exist), `label` and `connector` of the socket, `way`, `point` by label,
      *     `device` (`playback` or `recording`) where a computer lists it
      * @param  list<Row>  $routes  `from` and `to` by label, `on`, `can_on`, `can_db`
@@ -53,7 +53,8 @@ final class ModelSketch
             $points[] = ['id' => $point->id, 'label' => $point->label, 'kind' => $point->kind->value,
                 'channels' => (string) $point->channels, 'gain' => $point->gain === null ? '' : '1', 'fader' => $point->fader === null
                 ? '' : '1',
-                'mute' => $point->mute === null ? '' : '1', 'mono' => $point->mono === null ? '' : '1'];
+                'mute' => $point->mute === null ? '' : '1', 'mono' => $point->mono === null ? '' : '1',
+                'inverted' => $point->inverted === null ? '' : '1'];
         }
         foreach ($model->sockets as $socket) {
             foreach ($socket->lanes as $lane) {
@@ -134,6 +135,7 @@ final class ModelSketch
                 'fader' => $has('fader', self::FADER),
                 'mute' => $has('mute', false),
                 'mono' => $has('mono', false),
+                'inverted' => $has('inverted', false),
             ];
         }
 

@@ -8,10 +8,13 @@ use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigFromRows;
 use App\Rigs\StoredRig;
+use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Export\Markdown;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
+use Illuminate\Support\Facades\DB;
 
 beforeEach(function () {
     $this->user = User::factory()->create();
@@ -473,6 +476,25 @@ it('counts how a changed rig stands when the answer is on its way', function () 
     $revision = $rig->revisions()->where('number', $rig->at)->sole();
     $content = RigFromRows::rig($rig);
     expect($revision->counts)->toBe((new Hearing((new GraphBuilder($content))->build($content->base())))->counts());
+});
+
+it('sets a polarity switch by its form, keeps it in a column, shows it in the recipe and prints it in the book', function () {
+    $data = (array) json_decode(shipped('rigs/night-relay.json'), true);
+    $model = array_column($data['units'], 'model', 'id')['mixer'];
+    foreach ($data['models'][$model]['points'] as $i => $point) {
+        $data['models'][$model]['points'][$i] += $point['id'] === 'ch-1' ? ['inverted' => false] : [];
+    }
+    $rig = app(ImportRig::class)($this->user, (string) json_encode(['version' => 3] + $data, JSON_PRESERVE_ZERO_FRACTION));
+    $send = fn (array $fields) => $this->actingAs($this->user)->post("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => '']);
+    $page = fn (): string => (string) $this->actingAs($this->user)->get("/rigs/{$rig->id}/recipes?select=unit:mixer")->assertOk()->getContent();
+    expect($page())->toContain('Polarity switch on');
+    $send(['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'inverted' => '1'])->assertSessionHasNoErrors();
+    expect(DB::table('unit_point_settings')->where('rig_id', $rig->id)->where('unit', 'mixer')->where('point', 'ch-1')->value('inverted'))->toBe(1)
+        ->and(RigFromRows::rig($rig->fresh())->units['mixer']->points['ch-1']->inverted)->toBeTrue()
+        ->and($page())->toContain('Polarity switch off')
+        ->and((new Markdown)->write(new BookInput(RigFromRows::rig($rig->fresh()))))->toContain('polarity inverted');
+    $this->actingAs($this->user)->post("/rigs/{$rig->id}/undo", ['revision' => $rig->fresh()->revision])->assertSessionHasNoErrors();
+    expect(RigFromRows::rig($rig->fresh())->units['mixer']->points['ch-1']->inverted ?? null)->toBeNull();
 });
 
 it('says everything that is wrong in the cable table at once, by row and column, and changes nothing', function () {

@@ -61,7 +61,7 @@
                 <h3>Inside</h3>
                 <table class="facts">
                     @foreach ($chosen->points as $point)
-                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{ $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? '' : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? '' : ' · mono switch' }}{{ $point->picks === null ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? '' : " · installs a {$point->device->direction->value} device" }}</td></tr>
+                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{ $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? '' : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? '' : ' · mono switch' }}{{ $point->inverted === null ? '' : ' · polarity switch' }}{{ $point->picks === null ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? '' : " · installs a {$point->device->direction->value} device" }}</td></tr>
                     @endforeach
                 </table>
             @endif

@@ -22,14 +22,14 @@
             </div>
             <h2>Points: where a signal enters, is set, is summed, or leaves</h2>
             <table class="rows" data-rows="points">
-                <thead><tr><th scope="col">Label</th><th scope="col">Kind</th><th scope="col">Channels</th><th scope="col">Gain</th><th scope="col">Fader</th><th scope="col">Mute</th><th scope="col">Mono</th></tr></thead>
+                <thead><tr><th scope="col">Label</th><th scope="col">Kind</th><th scope="col">Channels</th><th scope="col">Gain</th><th scope="col">Fader</th><th scope="col">Mute</th><th scope="col">Mono</th><th scope="col">Polarity</th></tr></thead>
                 <tbody>
                     @foreach ($form->rows('points') as $i => $row)
                         <tr>
                             <td><input type="hidden" name="points[{{ $i }}][id]" value="{{ $row['id'] ?? '' }}"><input name="points[{{ $i }}][label]" value="{{ $row['label'] ?? '' }}" aria-label="Label of point {{ $i + 1 }}"></td>
                             <td><select name="points[{{ $i }}][kind]" aria-label="Kind of point {{ $i + 1 }}">@foreach (PointKind::cases() as $case) <option @selected($case->value === ($row['kind'] ?? 'strip'))>{{ $case->value }}</option> @endforeach</select></td>
                             <td><input type="number" min="1" max="{{ Bounds::CHANNELS }}" name="points[{{ $i }}][channels]" value="{{ $row['channels'] ?? '2' }}" aria-label="Channels of point {{ $i + 1 }}"></td>
-                            @foreach (['gain', 'fader', 'mute', 'mono'] as $key) <td><input type="checkbox" name="points[{{ $i }}][{{ $key }}]" value="1" @checked(($row[$key] ?? '') !== '') aria-label="{{ ucfirst($key) }} on point {{ $i + 1 }}"></td> @endforeach
+                            @foreach (['gain', 'fader', 'mute', 'mono', 'inverted'] as $key) <td><input type="checkbox" name="points[{{ $i }}][{{ $key }}]" value="1" @checked(($row[$key] ?? '') !== '') aria-label="{{ $key === 'inverted' ? 'Polarity switch' : ucfirst($key) }} on point {{ $i + 1 }}"></td> @endforeach
                         </tr>
                     @endforeach
                 </tbody>
