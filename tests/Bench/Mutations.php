@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Bench;
 
+use Pest\Mutate\Cache\NullStore;
 use Pest\Mutate\Mutation;
 use Pest\Mutate\Mutators\Sets;
 use Pest\Mutate\Support\MutationGenerator;
+use Pest\Support\Container;
 use Pest\Support\Str;
+use Psr\SimpleCache\CacheInterface;
 use SebastianBergmann\CodeCoverage\CodeCoverage;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Finder\SplFileInfo;
@@ -45,6 +48,10 @@ final class Mutations
 
     public function __construct(private readonly string $root, private readonly string $kept)
     {
+        // The plugin keeps mutants in a folder of its own, and here nothing of them.
+        Container::getInstance()->add(CacheInterface::class, new NullStore);
+        $folder = "{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations";
+        is_dir($folder) || mkdir($folder, 0755, true);
         $coverage = require "{$kept}/coverage.php";
         assert($coverage instanceof CodeCoverage);
         $this->covered = $coverage->getData()->lineCoverage();
