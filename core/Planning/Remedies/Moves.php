@@ -45,8 +45,12 @@ final readonly class Moves implements Remedy
         foreach ($trouble->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to, true], [$cable->to, $cable->from, false]] as [$moves, $stays, $isFrom]) {
                 $hosts = [];
-                foreach ($this->goals($trouble, $free, isset($onWays[$cable->id]), $moves, $stays) as $to) {
-                    if ($to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable(
+                $isOnHost = $trouble->rig->modelOf($moves->unit)->family->isHost();
+                $goals = $this->onlyPlain && ! $isOnHost
+                    ? []
+                    : $this->goals($trouble, $free, isset($onWays[$cable->id]), $moves, $stays);
+                foreach ($goals as $to) {
+                    if (($this->onlyPlain && $to->unit !== $moves->unit) || $to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable(
                         $free->empty->socket($stays),
                         $free->empty->socket($to),
                     ) === null) {
@@ -56,7 +60,7 @@ final readonly class Moves implements Remedy
                     if ($free->empty->isOfHost($to)) {
                         $hosts[$to->unit] = true;
                     }
-                    $isPlain = $moves->unit === $to->unit && $trouble->rig->modelOf($to->unit)->family->isHost()
+                    $isPlain = $moves->unit === $to->unit && $isOnHost
                         && $free->empty->socket($to)->link === null && $free->empty->isDangling($to);
                     if ($isPlain === $this->onlyPlain) {
                         yield from $this->move($trouble, $cable, $isFrom, $moves, $to);
