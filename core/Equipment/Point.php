@@ -9,8 +9,8 @@ use HiddenWire\Core\With;
 
 /**
  * A place inside a unit where a signal enters, leaves, is controlled or summed. `mute`, `mono` and `inverted` are the switch's position
- * when new; null means that there is no such switch. `delayTo` is the longest that it can hold its sound back. A point of a program that takes
- * a device says in `picks` of which direction.
+ * when new; null means that there is no such switch. `delayTo` is the longest that it can hold its sound back. A point of a program that
+ * takes a device says in `picks` of which direction.
  */
 final readonly class Point
 {

@@ -6,6 +6,7 @@ namespace Tests\Bench;
 
 use Pest\Mutate\Cache\NullStore;
 use Pest\Mutate\Mutation;
+use Pest\Mutate\Mutators\Equality;
 use Pest\Mutate\Mutators\Sets;
 use Pest\Mutate\Support\MutationGenerator;
 use Pest\Support\Container;
@@ -35,6 +36,12 @@ final class Mutations
     private const SETS = [
         Sets\ArithmeticSet::class, Sets\ArraySet::class, Sets\AssignmentSet::class, Sets\ControlStructuresSet::class, Sets\EqualitySet::class,
         Sets\LogicalSet::class, Sets\MathSet::class, Sets\NumberSet::class, Sets\RemovalSet::class, Sets\ReturnSet::class,
+    ];
+
+    /** Loose comparisons are left out, too: between values of one type they are the strict ones. */
+    private const ALIKE = [
+        Equality\IdenticalToEqual::class, Equality\NotIdenticalToNotEqual::class, Equality\EqualToIdentical::class,
+        Equality\NotEqualToNotIdentical::class,
     ];
 
     /** @var array<string, array<int, list<string>|null>> names of tests, by file and line */
@@ -130,7 +137,10 @@ final class Mutations
     /** @return list<Mutation> */
     private function drawn(string $room, int $seed, int $count): array
     {
-        $mutators = array_values(array_unique(array_merge(...array_map(fn (string $set) => $set::mutators(), self::SETS))));
+        $mutators = array_values(array_diff(
+            array_unique(array_merge(...array_map(fn (string $set) => $set::mutators(), self::SETS))),
+            self::ALIKE,
+        ));
         $files = iterator_to_array(Finder::create()->files()->in("{$this->root}/core/{$room}")->name('*.php')->sortByName(), false);
         // Of each file as many as it has lines that run; then the sample, so that no file has to be mutated whole.
         mt_srand($seed);

@@ -281,9 +281,73 @@ describe('levels and times', function () {
         $draft = Draft::rig()->tone('a', 1, 'trs-6.35', true)->unit('b', ['points' => [['id' => 'thru', 'kind' => 'bus', 'channels' => 1]],
             'sockets' => [socketOf('in', 'trs-6.35', 'in', 'professional-line', true, 'thru'), socketOf('out', 'trs-6.35', 'out', 'professional-line', true, 'thru')]])
             ->ear('c', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in')->cable('trs', 'b/out', 'c/in');
-        $end = fn (float $boost): float => Chain::of($draft->hear()->graph, $draft->pair('a', 'c'), $boost)->end ?? NAN;
-        expect(round($end(20.0) - $end(0.0), 6))->toBe(20.0);
+        $levels = fn (float $boost): array => array_map(
+            fn ($stage) => $stage->level,
+            Chain::of($draft->hear()->graph, $draft->pair('a', 'c'), $boost)->stages ?? [],
+        );
+        // Where it begins as before; from the first lead on 20 dB more, and no further 20 behind the second.
+        $more = array_map(fn (float $with, float $without) => round($with - $without, 6), $levels(20.0), $levels(0.0));
+        expect($more)->toBe([0.0, 20.0, 20.0]);
     });
+
+    it('begins a voice at its capsule, with what it makes of the room and of itself', function () {
+        $mic = fn (array $capsule): Draft => Draft::rig()->unit('mic', ['family' => 'microphone', 'points' => [['id' => 'capsule', 'kind' => 'origin', 'channels' => 1, 'capsule' => $capsule]],
+            'sockets' => [socketOf('out', 'xlr-m', 'out', 'microphone', true, 'capsule')]])->ear('b', 1, 'xlr-f', true)->cable('xlr', 'mic/out', 'b/in')
+            ->source('voice', 'mic/capsule')->with(fn (array $d) => $d + ['measures' => [
+                ['about' => 'places/desk', 'kind' => 'noise', 'value' => 34], ['about' => 'sources/voice', 'kind' => 'speech', 'value' => 60],
+                ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.1]]]);
+        $first = function (array $capsule) use ($mic): array {
+            $hearing = $mic($capsule)->hear();
+            $pairs = array_filter(iterator_to_array($hearing->all(), false), fn ($pair) => $pair->isHeard());
+            $stage = Chain::of($hearing->graph, array_values($pairs)[0])->stages[0];
+
+            return [$stage->isAnalog, round($stage->level, 2), $stage->max === null ? null : round($stage->max, 2), round($stage->floor, 2)];
+        };
+        // 10 mV/Pa: 20 log10(0.01 / 0.775) = -37.786 dBu a pascal, so -131.786 dBu at 0 dB SPL. 60 dB at a metre are 80 at 10 cm: -51.79 dBu.
+        // Noise: the room 34 - 131.786 = -97.786 (1.665e-10); its own -111.786 (0.066e-10); the resistor -129.6 (0.001e-10): 1.732e-10, -97.61.
+        expect($first(['mv_per_pa' => 10, 'noise_db_spl' => 20, 'max_db_spl' => 120]))->toBe([true, -51.79, -11.79, -97.61])
+            // Without noise of its own: -97.79 and -129.6 together -97.79. No maximum is known.
+            ->and($first(['mv_per_pa' => 10]))->toBe([true, -51.79, null, -97.79]);
+    });
+
+    it('begins what has no capsule inside, at its nominal level, below full scale', function () {
+        $draft = Draft::rig()->tone('a', 1, 'trs-6.35', true)->ear('b', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in');
+        $stage = Chain::of($draft->hear()->graph, $draft->pair('a', 'b'))->stages[0] ?? null;
+        expect([$stage?->isAnalog, $stage?->level, $stage?->max, $stage?->floor])->toBe([false, -18.0, 0.0, -110.0]);
+    });
+
+    it('takes the loudest voice to weigh others against, whoever comes first', function () {
+        $draft = Draft::rig()->unit('u', ['points' => [['id' => 'one', 'kind' => 'origin', 'channels' => 1], ['id' => 'two', 'kind' => 'origin', 'channels' => 1],
+            ['id' => 'song', 'kind' => 'origin', 'channels' => 1], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
+            'routes' => [['from' => 'one', 'to' => 'ear'], ['from' => 'two', 'to' => 'ear', 'db' => -9], ['from' => 'song', 'to' => 'ear', 'db' => -20]]])
+            ->source('one', 'u/one')->source('two', 'u/two')->add('sources', ['id' => 'song', 'name' => 'Song', 'kind' => 'music', 'origins' => [['at' => 'u/song']]])->listener('l', 'u/ear');
+        $hearing = $draft->hear();
+        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['l']))->rows;
+        expect(array_map(fn (array $row) => [$row['pair']->source->id, $row['under'], round($row['chain']->end, 2)], $rows))
+            ->toBe([['one', null, -18.0], ['two', null, -27.0], ['song', 20.0, -38.0]]);
+    });
+
+    it('loads a source of which nobody knows the ohms by what its kind has', function () {
+        // A microphone has 200 ohms: into 1,000 beside 10,000 it is -1.555 dB, as above; a line of 150 would be -1.186.
+        $in = fn (float $ohm): array => ['family' => 'interface', 'points' => [['id' => 'in', 'kind' => 'ear', 'channels' => 1]],
+            'sockets' => [['impedance_ohm' => $ohm] + socketOf('in', 'xlr-f', 'in', 'microphone', true)]];
+        $draft = Draft::rig()->unit('a', ['points' => [['id' => 'out', 'kind' => 'origin', 'channels' => 1]], 'sockets' => [socketOf('out', 'xlr-m', 'out', 'microphone', true)]])
+            ->unit('split', ['family' => 'splitter', 'points' => [['id' => 'thru', 'kind' => 'bus', 'channels' => 1]], 'sockets' => [socketOf('in', 'xlr-f', 'in', 'microphone', true, 'thru'),
+                socketOf('one', 'xlr-m', 'out', 'microphone', true, 'thru'), socketOf('two', 'xlr-m', 'out', 'microphone', true, 'thru')]])
+            ->unit('b', $in(1000))->unit('c', $in(10000))->cable('xlr', 'a/out', 'split/in')->cable('xlr', 'split/one', 'b/in')
+            ->source('s', 'a/out')->listener('l', 'b/in')->wish('s', 'l', 'must');
+        $end = fn (Draft $one): float => Chain::of($one->hear()->graph, $one->pair('s', 'l'))->end ?? NAN;
+        $alone = $end($draft);
+        expect(round($end($draft->cable('xlr', 'split/two', 'c/in')) - $alone, 3))->toBe(-1.555);
+    });
+
+    it('leaves a lead a lead where something passive hands it on', function (string $family, bool $isLead) {
+        $draft = Draft::rig()->tone('a', 1, 'trs-6.35', true)->unit('b', ['family' => $family, 'points' => [['id' => 'thru', 'kind' => 'bus', 'channels' => 1]],
+            'sockets' => [socketOf('in', 'trs-6.35', 'in', 'professional-line', true, 'thru'), socketOf('out', 'trs-6.35', 'out', 'professional-line', true, 'thru')]])
+            ->ear('c', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in')->cable('trs', 'b/out', 'c/in');
+        // What distorts there is known of what is no passive one.
+        expect(Chain::of($draft->hear()->graph, $draft->pair('a', 'c'))->stages[1]->max === null)->toBe($isLead);
+    })->with([['isolator', true], ['splitter', true], ['adapter', true], ['booster', true], ['mixer', false], ['interface', false]]);
 
     it('leaves out of a balance what must not be heard', function () {
         $draft = Draft::rig()->unit('u', ['points' => [['id' => 'one', 'kind' => 'origin', 'channels' => 1], ['id' => 'two', 'kind' => 'origin', 'channels' => 1], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],

@@ -50,10 +50,8 @@ final readonly class Moves implements Remedy
                     ? []
                     : $this->goals($trouble, $free, isset($onWays[$cable->id]), $moves, $stays);
                 foreach ($goals as $to) {
-                    if (($this->onlyPlain && $to->unit !== $moves->unit) || $to->unit === $stays->unit || isset($hosts[$to->unit]) || Mating::cable(
-                        $free->empty->socket($stays),
-                        $free->empty->socket($to),
-                    ) === null) {
+                    if (($this->onlyPlain && $to->unit !== $moves->unit) || $to->unit === $stays->unit || isset($hosts[$to->unit])
+                        || Mating::cable($free->empty->socket($stays), $free->empty->socket($to)) === null) {
                         continue;
                     }
                     // Any socket of a computer or a hub does.
