@@ -16,8 +16,11 @@ foreach (json_decode((string) file_get_contents("{$root}/vendor/composer/install
     $installed[$one['name']] = ltrim($one['version'], 'v');
 }
 ksort($installed);
-$direct = array_filter([...$composer['require'], ...$composer['require-dev']],
-    fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'), ARRAY_FILTER_USE_KEY);
+$direct = array_filter(
+    [...$composer['require'], ...$composer['require-dev']],
+    fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'),
+    ARRAY_FILTER_USE_KEY,
+);
 $indirect = array_diff_key($installed, $direct);
 
 if (($argv[1] ?? '') === '--write') {

@@ -99,8 +99,11 @@ final readonly class HtmlBook implements Exporter
      */
     public function numbered(string $body, array $pages): string
     {
-        return (string) preg_replace_callback('/(<a href="#([^"]+)">[^<]*<span class="number">)(<\/span>)/',
-            fn (array $found) => $found[1].($pages[$found[2]] ?? '').$found[3], $body);
+        return (string) preg_replace_callback(
+            '/(<a href="#([^"]+)">[^<]*<span class="number">)(<\/span>)/',
+            fn (array $found) => $found[1].($pages[$found[2]] ?? '').$found[3],
+            $body,
+        );
     }
 
     /**

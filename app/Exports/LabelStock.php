@@ -32,8 +32,17 @@ final readonly class LabelStock
         $sizes = json_decode((string) file_get_contents(resource_path('labels.json')), true, flags: JSON_THROW_ON_ERROR);
         foreach ($sizes as $one) {
             $all[$one['key']] = new self(
-                $one['key'], $one['name'], Paper::from($one['paper']), $one['columns'], $one['rows'], $one['width'], $one['height'],
-                $one['left'], $one['top'], $one['right_gap'], $one['below_gap'],
+                $one['key'],
+                $one['name'],
+                Paper::from($one['paper']),
+                $one['columns'],
+                $one['rows'],
+                $one['width'],
+                $one['height'],
+                $one['left'],
+                $one['top'],
+                $one['right_gap'],
+                $one['below_gap'],
             );
         }
 

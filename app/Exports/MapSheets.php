@@ -38,8 +38,14 @@ final readonly class MapSheets
         $sheet = [$width, $height - self::CAPTION];
         [$columns, $rows, $scale] = $fit < self::LEAST ? $this->spread(...$sheet) : [0, 0, $fit];
         $step = array_map(fn (float $side) => ($side - self::OVERLAP) / $scale, $sheet);
-        $sheets = $this->figure($this->caption, $this->svg(0, 0, $this->scene->width, $this->scene->height, $fit,
-            $whole.$this->plan([$columns, $rows], $step)));
+        $sheets = $this->figure($this->caption, $this->svg(
+            0,
+            0,
+            $this->scene->width,
+            $this->scene->height,
+            $fit,
+            $whole.$this->plan([$columns, $rows], $step),
+        ));
         for ($tile = 0; $tile < $columns * $rows; $tile++) {
             [$x, $y] = [($tile % $columns) * $step[0], intdiv($tile, $columns) * $step[1]];
             $inside = "<use href=\"#map-{$this->id}\"/>".$this->marks($x, $y, ...$step);

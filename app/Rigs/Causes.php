@@ -53,8 +53,13 @@ final class Causes
         $in = new Inspection($hearings, CatalogueFiles::catalogue());
         $curing = new Curing($in);
         $findings = $curing->of(Checks::findings($in));
-        $found = new FoundCauses($diagnosis->causes(), count($diagnosis->cells()), $diagnosis->untried + $curing->untried, $findings,
-            self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $findings)));
+        $found = new FoundCauses(
+            $diagnosis->causes(),
+            count($diagnosis->cells()),
+            $diagnosis->untried + $curing->untried,
+            $findings,
+            self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $findings)),
+        );
         Packed::put(self::key($at), $found, self::SECONDS);
 
         return $found;

@@ -198,10 +198,17 @@ final class MapGraph
                 }
                 $at = "{$unit->id}/{$point->id}";
                 $isOut = $point->picks === Direction::Playback;
-                $this->edges[] = new MapEdge("pick:{$at}", $isOut ? $at : $this->devicePort($device), $isOut ? $this->devicePort($device)
-                    : $at, '', Realm::Computer,
+                $this->edges[] = new MapEdge(
+                    "pick:{$at}",
+                    $isOut ? $at : $this->devicePort($device),
+                    $isOut ? $this->devicePort($device)
+                    : $at,
+                    '',
+                    Realm::Computer,
                     $isOut ? "{$point->label} of {$unit->name} plays to {$device->name()}"
-                        : "{$point->label} of {$unit->name} takes {$device->name()}", $device->isUsable());
+                        : "{$point->label} of {$unit->name} takes {$device->name()}",
+                    $device->isUsable(),
+                );
             }
         }
     }

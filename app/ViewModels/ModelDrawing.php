@@ -24,16 +24,29 @@ final readonly class ModelDrawing
     public function __construct(public EquipmentModel $model)
     {
         // A program stands on its own here, without a computer: as a box with sockets it is drawn the same way.
-        $rig = new Rig(new RigParts($model->name, places: [new Place(
-            'here',
-            PlaceKind::Desk,
-            'Here',
-        )], models: [$model->id => $this->asBox($model)],
-            units: [new Unit('it', $model->id, 'here', $model->name)], situations: [new Situation('new', 'New')]));
+        $rig = new Rig(new RigParts(
+            $model->name,
+            places: [new Place(
+                'here',
+                PlaceKind::Desk,
+                'Here',
+            )],
+            models: [$model->id => $this->asBox($model)],
+            units: [new Unit('it', $model->id, 'here', $model->name)],
+            situations: [new Situation('new', 'New')],
+        ));
         $graph = (new GraphBuilder($rig))->build($rig->situation() ?? throw new \LogicException('A rig has a base situation.'));
         [$left, $right] = $this->ports($model);
-        $this->plate = new MapPlate('it', $model->name, $model->family->value, $model->isProgram(), $left, $right,
-            (new PlateInsides($graph, true))->of($rig->units['it'], $model, $left, $right), true);
+        $this->plate = new MapPlate(
+            'it',
+            $model->name,
+            $model->family->value,
+            $model->isProgram(),
+            $left,
+            $right,
+            (new PlateInsides($graph, true))->of($rig->units['it'], $model, $left, $right),
+            true,
+        );
     }
 
     public function width(): int

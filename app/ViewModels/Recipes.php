@@ -106,10 +106,12 @@ final readonly class Recipes
         $from = $this->model->points[$route->from];
         $instead = $route->group === null
             ? []
-            : array_values(array_map(fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label
+            : array_values(array_map(
+                fn (Route $other) => $other->to === $route->to ? $this->model->points[$other->from]->label
                 : "to {$this->model->points[$other->to]->label}",
                 array_filter($this->model->routes, fn (Route $other) => $other->group === $route->group
-                    && $other->choice() !== $route->choice())));
+                    && $other->choice() !== $route->choice()),
+            ));
 
         return new Feed(
             $route->key(),

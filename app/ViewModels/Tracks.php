@@ -30,18 +30,29 @@ final readonly class Tracks
             && array_filter($model->routes, fn (Route $route) => $route->to === $point->id
             && $model->points[$route->from]->kind !== PointKind::Bus) !== []);
         $sources = fn (Point $point): array => $field->sourcesAt("{$unit->id}/{$point->id}");
-        $this->inputs = array_values(array_map(fn (Point $point) => [
-            'point' => $point,
-            'control' => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
-            'device' => $graph->picked($unit, $point)?->name() ?? '',
-            'sources' => $sources($point),
-        ],
-            array_filter($model->points, fn (Point $point) => $point->kind === PointKind::In)));
-        $this->tracks = array_values(array_map(fn (Point $point) => ['point' => $point, 'sources' => $sources($point),
-            'goals' => array_values(array_map(
-                fn (Route $route) => new Feed($route->key(), $model->points[$route->to]->label, $graph->state->route($unit->id, $route), [],
-                    []), array_filter($model->routes, fn (Route $route) => $route->from === $point->id)))],
-            array_filter($model->points, $isTrack)));
+        $this->inputs = array_values(array_map(
+            fn (Point $point) => [
+                'point' => $point,
+                'control' => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
+                'device' => $graph->picked($unit, $point)?->name() ?? '',
+                'sources' => $sources($point),
+            ],
+            array_filter($model->points, fn (Point $point) => $point->kind === PointKind::In),
+        ));
+        $this->tracks = array_values(array_map(
+            fn (Point $point) => ['point' => $point, 'sources' => $sources($point),
+                'goals' => array_values(array_map(
+                    fn (Route $route) => new Feed(
+                        $route->key(),
+                        $model->points[$route->to]->label,
+                        $graph->state->route($unit->id, $route),
+                        [],
+                        [],
+                    ),
+                    array_filter($model->routes, fn (Route $route) => $route->from === $point->id),
+                ))],
+            array_filter($model->points, $isTrack),
+        ));
     }
 
     /** @return list<self> */

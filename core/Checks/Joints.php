@@ -43,9 +43,18 @@ final readonly class Joints
         $joints = [];
         foreach ($this->wiring->lanesOf($cable) as [$from, $outLane, $to, $inLane]) {
             [$out, $in] = [$this->rig->socket($from), $this->rig->socket($to)];
-            $joints[] = new Joint($cable, $from, $out, $out->lanes[$outLane], $to, $in, $in->lanes[$inLane],
-                $this->gives($from, $out->lanes[$outLane], self::IN_ROW), $this->wiring->takes($cable, $to, $in->lanes[$inLane]),
-                $this->isPassive($to->unit));
+            $joints[] = new Joint(
+                $cable,
+                $from,
+                $out,
+                $out->lanes[$outLane],
+                $to,
+                $in,
+                $in->lanes[$inLane],
+                $this->gives($from, $out->lanes[$outLane], self::IN_ROW),
+                $this->wiring->takes($cable, $to, $in->lanes[$inLane]),
+                $this->isPassive($to->unit),
+            );
         }
 
         return $joints;

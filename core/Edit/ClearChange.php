@@ -21,9 +21,11 @@ final readonly class ClearChange implements RigEdit
     public function applyTo(Rig $rig): Rig
     {
         return new Rig($rig->parts()
-            ->changing('situations', $this->situation, fn (Situation $one) => $one->with(changes: array_values(array_filter($one->changes,
+            ->changing('situations', $this->situation, fn (Situation $one) => $one->with(changes: array_values(array_filter(
+                $one->changes,
                 fn (Change $change) => $this->at !== null
-                    && ((string) $change->at !== $this->at || ($change->set instanceof Pick) !== $this->isPick))))));
+                    && ((string) $change->at !== $this->at || ($change->set instanceof Pick) !== $this->isPick),
+            )))));
     }
 
     public function words(Rig $rig): string

@@ -21,7 +21,9 @@ final readonly class OrderStart implements RigEdit
 
         return new Rig($rig->parts()->with(units: array_map(
             fn (Unit $unit) => $unit->place === $this->place && $rig->modelOf($unit)->isProgram()
-                ? $unit->with(start: isset($turns[$unit->id]) ? $turns[$unit->id] + 1 : null) : $unit, array_values($rig->units))));
+                ? $unit->with(start: isset($turns[$unit->id]) ? $turns[$unit->id] + 1 : null) : $unit,
+            array_values($rig->units),
+        )));
     }
 
     public function words(Rig $rig): string

@@ -35,8 +35,11 @@ final readonly class Replug implements RigEdit
         $fits = Mating::cable($rig->socket($stays), $rig->socket($this->to)) ?? $cable->type;
 
         return new Rig($rig->parts()->changing('cables', $this->cable, fn (Cable $cable) => $cable->with(
-            from: $this->isFrom ? $this->to : $cable->from, to: $this->isFrom ? $cable->to : $this->to, lanes: null,
-            type: Mating::cable($rig->socket($cable->from), $rig->socket($cable->to)) === $fits ? $cable->type : $fits)));
+            from: $this->isFrom ? $this->to : $cable->from,
+            to: $this->isFrom ? $cable->to : $this->to,
+            lanes: null,
+            type: Mating::cable($rig->socket($cable->from), $rig->socket($cable->to)) === $fits ? $cable->type : $fits,
+        )));
     }
 
     public function words(Rig $rig): string

@@ -47,10 +47,20 @@ final readonly class SetCable implements RigEdit
             }
         }
 
-        return new Rig($rig->parts()->changing('cables', $this->cable,
-            fn (Cable $cable) => $cable->with(label: $this->label, type: $this->type, lengthM: $this->lengthM, colour: $this->colour,
-                owned: $this->isOwned, lanes: $this->type === $cable->type ? $cable->lanes : null,
-                price: $this->price ?? $cable->price, supplier: $this->price === null ? $cable->supplier : $this->supplier)));
+        return new Rig($rig->parts()->changing(
+            'cables',
+            $this->cable,
+            fn (Cable $cable) => $cable->with(
+                label: $this->label,
+                type: $this->type,
+                lengthM: $this->lengthM,
+                colour: $this->colour,
+                owned: $this->isOwned,
+                lanes: $this->type === $cable->type ? $cable->lanes : null,
+                price: $this->price ?? $cable->price,
+                supplier: $this->price === null ? $cable->supplier : $this->supplier,
+            ),
+        ));
     }
 
     public function words(Rig $rig): string

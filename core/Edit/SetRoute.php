@@ -105,8 +105,11 @@ final readonly class SetRoute implements RigEdit
         }
         $routes[$this->at->key] = ($routes[$this->at->key] ?? new RouteSettings)->under($this->set);
         // Switched off is off: the group's usual choice does not come on instead.
-        $isSelected = array_filter($routes, fn (RouteSettings $one, string $key) => $isOf($key) && $one->on === true,
-            ARRAY_FILTER_USE_BOTH) !== [];
+        $isSelected = array_filter(
+            $routes,
+            fn (RouteSettings $one, string $key) => $isOf($key) && $one->on === true,
+            ARRAY_FILTER_USE_BOTH,
+        ) !== [];
         foreach ($this->set->on === false && ! $isSelected ? $model->routes : [] as $key => $other) {
             if ($isOf((string) $key) && $other->on) {
                 $routes[$key] = ($routes[$key] ?? new RouteSettings)->under(new RouteSettings(on: false));

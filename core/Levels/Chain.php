@@ -118,8 +118,15 @@ final class Chain
             }
             $isLead = $hop->kind === HopKind::Cable && $hop->realm === Realm::Analog && $hop->at instanceof CableRef;
             if ($isLead) {
-                [$level, $floor, $isAnalog, $stage] = $this->alongLead($hop, $unit, $names, $level, $floor, $isAnalog,
-                    count($stages) === 1);
+                [$level, $floor, $isAnalog, $stage] = $this->alongLead(
+                    $hop,
+                    $unit,
+                    $names,
+                    $level,
+                    $floor,
+                    $isAnalog,
+                    count($stages) === 1,
+                );
                 $stages[] = $stage;
                 $unit = $this->otherEnd($hop, $unit);
             } else {

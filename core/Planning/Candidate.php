@@ -46,7 +46,8 @@ final readonly class Candidate
     /** Both changes together. */
     public function with(self $other): self
     {
-        return new self("{$this->key} + {$other->key}",
+        return new self(
+            "{$this->key} + {$other->key}",
             // A cause may begin with a name, which keeps its capital; a cure begins with what to do.
             fn () => "{$this->cause()}, and ".preg_replace_callback(
                 '/^(Nothing|The) /',
@@ -54,6 +55,9 @@ final readonly class Candidate
                 $other->cause(),
             ),
             fn () => "{$this->cure()}, and ".lcfirst($other->cure()),
-            [...$this->edits, ...$other->edits], $this->cost + $other->cost, [...$this->about, ...$other->about]);
+            [...$this->edits, ...$other->edits],
+            $this->cost + $other->cost,
+            [...$this->about, ...$other->about],
+        );
     }
 }

@@ -160,12 +160,23 @@ final class CutSets
                 [$hop->pick],
             ),
             $at instanceof RouteRef && $trouble->rig->modelOf($at->unit)
-                ->routes[$at->key]->allows(RouteSetting::On) => new Candidate("route {$at} off", "{$trouble->names->of($at)} is on",
+                ->routes[$at->key]->allows(RouteSetting::On) => new Candidate(
+                    "route {$at} off",
+                    "{$trouble->names->of($at)} is on",
                     "Switch off {$trouble->partOf($at)}",
-                    [new SetRoute($at, new RouteSettings(on: false), $situation)], Cost::SWITCH, [$at]),
+                    [new SetRoute($at, new RouteSettings(on: false), $situation)],
+                    Cost::SWITCH,
+                    [$at],
+                ),
             $at instanceof PointRef && $trouble->rig->point($at)
-                ->mute !== null => new Candidate("mute {$at}", "{$trouble->names->of($at)} is not muted", "Mute {$trouble->partOf($at)}",
-                    [new SetPoint($at, new PointSettings(mute: true), $situation)], Cost::SWITCH, [$at]),
+                ->mute !== null => new Candidate(
+                    "mute {$at}",
+                    "{$trouble->names->of($at)} is not muted",
+                    "Mute {$trouble->partOf($at)}",
+                    [new SetPoint($at, new PointSettings(mute: true), $situation)],
+                    Cost::SWITCH,
+                    [$at],
+                ),
             default => null,
         };
     }

@@ -188,17 +188,32 @@ final class Gap
         return match (true) {
             $link->block === BlockKind::Off && $at instanceof RouteRef
                 && $trouble->rig->modelOf($at->unit)
-                    ->routes[$at->key]->allows(RouteSetting::On) => new Candidate("route {$at} on", "{$trouble->names->of($at)} is off",
+                    ->routes[$at->key]->allows(RouteSetting::On) => new Candidate(
+                        "route {$at} on",
+                        "{$trouble->names->of($at)} is off",
                         "Switch on {$trouble->partOf($at)}",
-                        [new SetRoute($at, new RouteSettings(on: true), $situation)], Cost::SWITCH, [$at]),
+                        [new SetRoute($at, new RouteSettings(on: true), $situation)],
+                        Cost::SWITCH,
+                        [$at],
+                    ),
             $link->block === BlockKind::Muted && $at instanceof PointRef
                 && $trouble->graph->state->autoMutedBy($at->unit, $trouble->rig->point($at)) === null => new Candidate(
-                    "unmute {$at}", "{$trouble->names->of($at)} is muted", "Unmute {$trouble->partOf($at)}",
-                    [new SetPoint($at, new PointSettings(mute: false), $situation)], Cost::SWITCH, [$at]),
+                    "unmute {$at}",
+                    "{$trouble->names->of($at)} is muted",
+                    "Unmute {$trouble->partOf($at)}",
+                    [new SetPoint($at, new PointSettings(mute: false), $situation)],
+                    Cost::SWITCH,
+                    [$at],
+                ),
             $link->block === BlockKind::Shut
-                && $at instanceof PointRef => new Candidate("raise {$at}", "{$trouble->names->of($at)}: the fader is all the way down",
+                && $at instanceof PointRef => new Candidate(
+                    "raise {$at}",
+                    "{$trouble->names->of($at)}: the fader is all the way down",
                     "Raise the fader {$trouble->partOf($at)}",
-                    [new SetPoint($at, new PointSettings(fader: $trouble->rig->point($at)->fader?->db), $situation)], Cost::FADER, [$at]),
+                    [new SetPoint($at, new PointSettings(fader: $trouble->rig->point($at)->fader?->db), $situation)],
+                    Cost::FADER,
+                    [$at],
+                ),
             $link->block === BlockKind::Disabled && $at instanceof DeviceRef && $link->pick !== null => $this->enabling($at, $link->pick),
             $link->block === BlockKind::Muted && $at instanceof DeviceRef && $link->pick !== null => new Candidate(
                 "system {$link->pick} {$situation}",
@@ -223,9 +238,14 @@ final class Gap
 
         return $host === null
             ? null
-            : new Candidate("enable {$host->id} {$at}", "{$this->trouble->names->of($at)} is disabled on {$host->name}",
+            : new Candidate(
+                "enable {$host->id} {$at}",
+                "{$this->trouble->names->of($at)} is disabled on {$host->name}",
                 "Enable {$this->trouble->names->of($at)} on {$host->name}",
-                [new EnableDevice($host->id, $at, true)], Cost::ENABLE, [$at]);
+                [new EnableDevice($host->id, $at, true)],
+                Cost::ENABLE,
+                [$at],
+            );
     }
 
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void
@@ -238,11 +258,16 @@ final class Gap
         $node = $this->graph->deviceNode($device);
         $now = $trouble->graph->state->pick($at->unit, $at->point);
         $situation = $trouble->rig->isBase($trouble->cell->situation) ? null : $trouble->cell->situation;
-        $change = new Candidate("pick {$at} {$device->ref}", $now === null ? "{$trouble->names->of($at)} has no device picked"
+        $change = new Candidate(
+            "pick {$at} {$device->ref}",
+            $now === null ? "{$trouble->names->of($at)} has no device picked"
             : "{$trouble->names->of($at)} is not set to {$device->name()}",
             "Set {$trouble->partOf($at)} to ".($isTap ? 'the loopback of ' : '').$device->name(),
-            [new SetPick($at, new Pick($at, $device->ref, tap: $isTap ? $device->direction : null), $situation)], ($now === null
-                ? Cost::FIRST_PICK : Cost::PICK) + ($isTap ? Cost::TAP : 0), [$at, $device->ref]);
+            [new SetPick($at, new Pick($at, $device->ref, tap: $isTap ? $device->direction : null), $situation)],
+            ($now === null
+                ? Cost::FIRST_PICK : Cost::PICK) + ($isTap ? Cost::TAP : 0),
+            [$at, $device->ref],
+        );
         if ($direction === Direction::Playback) {
             $this->add(
                 $this->graph->exit($at),

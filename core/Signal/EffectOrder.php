@@ -47,8 +47,11 @@ final readonly class EffectOrder
                     .'Exchange the two.';
             }
             $limiter = $place(EffectKind::Limiter);
-            $lifts = array_filter($chain, fn (Effect $one, int $i) => $limiter !== null && $i > $limiter && ($one->db?->value() ?? 0) > 0,
-                ARRAY_FILTER_USE_BOTH);
+            $lifts = array_filter(
+                $chain,
+                fn (Effect $one, int $i) => $limiter !== null && $i > $limiter && ($one->db?->value() ?? 0) > 0,
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($lifts !== []) {
                 $troubles[] = "{$name}: ".reset($lifts)->label().' lifts the level behind the limiter. Put the limiter last.';
             }

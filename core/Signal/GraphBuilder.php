@@ -161,12 +161,17 @@ final class GraphBuilder
         foreach ($this->airPaths() as $path) {
             $from = $this->rig->point($path->from);
             $to = $this->rig->point($path->to);
-            $this->add(new Link($this->graph->exit($path->from), $this->graph->entry($path->to),
+            $this->add(new Link(
+                $this->graph->exit($path->from),
+                $this->graph->entry($path->to),
                 $this->triples(ChannelMap::usual($from->channels, $to->channels), $from->channels, $to->channels),
                 $path->db->value(),
                 $path->delay?->value() ?? self::AIR_MS,
                 HopKind::Air,
-                new AirRef($path->from, $path->to), $this->rig->units[$path->from->unit]->name.' through the air', Realm::Air));
+                new AirRef($path->from, $path->to),
+                $this->rig->units[$path->from->unit]->name.' through the air',
+                Realm::Air,
+            ));
         }
 
         return $this->graph;
@@ -365,7 +370,10 @@ final class GraphBuilder
             $next = $this->graph->addNode($point->channels);
             $triples = $this->triples(ChannelMap::named($map), $point->channels, $point->channels);
             $isInverted = $point->inverted !== null && $this->state->of($unit->id, $point, Dials::named('inverted')) === true;
-            $this->add(new Link($node, $next, $isInverted ? array_map(fn (array $one) => [$one[0], $one[1], -$one[2]], $triples) : $triples,
+            $this->add(new Link(
+                $node,
+                $next,
+                $isInverted ? array_map(fn (array $one) => [$one[0], $one[1], -$one[2]], $triples) : $triples,
                 $this->state->gain($unit->id, $point)->value(),
                 $this->state->delay($unit->id, $point)->value(),
                 HopKind::Gain,
@@ -376,7 +384,8 @@ final class GraphBuilder
                     $this->state->isOutOfScene($unit->id, $point) => BlockKind::OutOfScene,
                     $this->state->isMuted($unit->id, $point) => BlockKind::Muted,
                     default => null,
-                }));
+                },
+            ));
             $node = $next;
         }
         if ($point->effects !== null) {
@@ -399,8 +408,17 @@ final class GraphBuilder
         $straight = $this->triples(ChannelMap::named('straight'), $point->channels, $point->channels);
         foreach ($effects as $effect) {
             $next = $this->graph->addNode($point->channels);
-            $this->add(new Link($node, $next, $straight, $effect->db?->value() ?? 0, $effect->delay?->value() ?? 0, HopKind::Effect, $at,
-                "{$point->label}: {$effect->label()}", $realm));
+            $this->add(new Link(
+                $node,
+                $next,
+                $straight,
+                $effect->db?->value() ?? 0,
+                $effect->delay?->value() ?? 0,
+                HopKind::Effect,
+                $at,
+                "{$point->label}: {$effect->label()}",
+                $realm,
+            ));
             $node = $next;
         }
         if ($point->fader === null) {
@@ -408,8 +426,18 @@ final class GraphBuilder
         }
         $fader = $this->state->fader($unit->id, $point);
         $next = $this->graph->addNode($point->channels);
-        $this->add(new Link($node, $next, $straight, $fader->value(), 0, HopKind::Fader, $at, $point->label, $realm,
-            $point->fader->isShutAt($fader) ? BlockKind::Shut : null));
+        $this->add(new Link(
+            $node,
+            $next,
+            $straight,
+            $fader->value(),
+            0,
+            HopKind::Fader,
+            $at,
+            $point->label,
+            $realm,
+            $point->fader->isShutAt($fader) ? BlockKind::Shut : null,
+        ));
 
         return [$node, $next];
     }
@@ -446,9 +474,19 @@ final class GraphBuilder
             Tap::PreFader => $before,
             Tap::PostFader => $behind,
         };
-        $this->add(new Link($node, $this->graph->entry("{$unit->id}/{$route->to}"), $triples, $route->db->value(),
-            $route->delay?->value() ?? 0, HopKind::Route, new RouteRef($unit->id, $key), $label, $realm, $route->on ? null
-                : BlockKind::Off));
+        $this->add(new Link(
+            $node,
+            $this->graph->entry("{$unit->id}/{$route->to}"),
+            $triples,
+            $route->db->value(),
+            $route->delay?->value() ?? 0,
+            HopKind::Route,
+            new RouteRef($unit->id, $key),
+            $label,
+            $realm,
+            $route->on ? null
+                : BlockKind::Off,
+        ));
     }
 
     /** @return array{string, list<array{int, int, float}>} what is the same of a route in every unit of a model */
@@ -479,12 +517,18 @@ final class GraphBuilder
             $outPoint = $this->rig->modelOf($outAt->unit)->points[$out->point];
             $inPoint = $this->rig->modelOf($inAt->unit)->points[$in->point];
             $this->add(new Link(
-                $this->graph->exit("{$outAt->unit}/{$out->point}"), $this->graph->entry("{$inAt->unit}/{$in->point}"),
-                $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint), 0,
+                $this->graph->exit("{$outAt->unit}/{$out->point}"),
+                $this->graph->entry("{$inAt->unit}/{$in->point}"),
+                $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint),
+                0,
                 $this->delayOf($cable),
-                HopKind::Cable, new CableRef($cable->id), $cable->label, Realm::ofCable($cable->type, $out->signal),
+                HopKind::Cable,
+                new CableRef($cable->id),
+                $cable->label,
+                Realm::ofCable($cable->type, $out->signal),
                 roomDb: $inSocket->maxDbu === null || ! $out->signal->isAnalog() || $this->wiring()->isPastPreamp($cable, $inAt, $in) ? null
-                    : $inSocket->maxDbu - Headroom::nominal($outSocket, $out->signal)));
+                    : $inSocket->maxDbu - Headroom::nominal($outSocket, $out->signal),
+            ));
         }
     }
 
@@ -570,7 +614,9 @@ final class GraphBuilder
             $next = $i === $last ? $pointNode : $this->graph->addNode($device->channels);
             $map = $i < $last ? $straight : array_map(
                 fn (array $triple) => $isPlayback ? [$triple[0], $channels[$triple[1]] - 1, 1.0]
-                    : [$channels[$triple[0]] - 1, $triple[1], 1.0], $straight);
+                    : [$channels[$triple[0]] - 1, $triple[1], 1.0],
+                $straight,
+            );
             $this->add(new Link(
                 $isPlayback ? $node : $next,
                 $isPlayback ? $next : $node,
@@ -706,9 +752,18 @@ final class GraphBuilder
         return new Link(
             $direction === Direction::Playback ? $this->graph->exit($at) : $node,
             $direction === Direction::Playback ? $node : $this->graph->entry($at),
-            $map, ($pick->db?->value() ?? 0) + $othersDb, $isTap ? 0.0 : $device->latency()->value(), HopKind::Device, $device->ref,
+            $map,
+            ($pick->db?->value() ?? 0) + $othersDb,
+            $isTap ? 0.0 : $device->latency()->value(),
+            HopKind::Device,
+            $device->ref,
             $isTap ? "Loopback of {$device->name()}"
-                : $device->name(), Realm::Computer, $block, $at, $isTap ? null : $device->clock());
+                : $device->name(),
+            Realm::Computer,
+            $block,
+            $at,
+            $isTap ? null : $device->clock(),
+        );
     }
 
     /**

@@ -244,8 +244,10 @@ final class DrawnForms
 
     private function drawRemovePlace(): array
     {
-        return ['place' => $this->oneOf(array_values(array_filter(array_keys($this->rig->places),
-            fn (string $place) => array_filter($this->rig->units, fn (Unit $unit) => $unit->place === $place) === [])))];
+        return ['place' => $this->oneOf(array_values(array_filter(
+            array_keys($this->rig->places),
+            fn (string $place) => array_filter($this->rig->units, fn (Unit $unit) => $unit->place === $place) === [],
+        )))];
     }
 
     private function drawAddUnit(): array
@@ -288,8 +290,10 @@ final class DrawnForms
         }
         $family = $this->rig->modelOf($unit)->family;
 
-        return ['unit' => $unit->id, 'model' => $this->oneOf(array_keys(array_filter(CatalogueFiles::catalogue()->models,
-            fn (EquipmentModel $model) => $model->family === $family)))];
+        return ['unit' => $unit->id, 'model' => $this->oneOf(array_keys(array_filter(
+            CatalogueFiles::catalogue()->models,
+            fn (EquipmentModel $model) => $model->family === $family,
+        )))];
     }
 
     private function drawGrowUnit(): ?array
@@ -518,8 +522,10 @@ final class DrawnForms
         if ($unit === null) {
             return null;
         }
-        $can = array_keys(array_filter(['fader' => $point->fader, 'gain' => $point->gain, 'mute' => $point->mute, 'mono' => $point->mono],
-            fn (mixed $control) => $control !== null));
+        $can = array_keys(array_filter(
+            ['fader' => $point->fader, 'gain' => $point->gain, 'mute' => $point->mute, 'mono' => $point->mono],
+            fn (mixed $control) => $control !== null,
+        ));
         $control = $this->oneOf($can);
         $span = $point->span($control);
 

@@ -78,8 +78,10 @@ final class Faults
                     $span = $point->{$knob};
                     foreach ($span === null ? [] : ['all the way down' => $span->from, 'all the way up' => $span->to] as $how => $to) {
                         if (! $to->equals($now)) {
-                            yield "{$unit->id}/{$point->id}: {$knob} {$how}" => new SetPoint(new PointRef($unit->id, $point->id),
-                                $knob === 'gain' ? new PointSettings(gain: $to) : new PointSettings(fader: $to));
+                            yield "{$unit->id}/{$point->id}: {$knob} {$how}" => new SetPoint(
+                                new PointRef($unit->id, $point->id),
+                                $knob === 'gain' ? new PointSettings(gain: $to) : new PointSettings(fader: $to),
+                            );
                         }
                     }
                 }
@@ -115,8 +117,10 @@ final class Faults
             }
             $hearings = new Hearings($faulty);
             $broken = self::table($faulty, $hearings);
-            if (array_diff(array_keys(array_filter($broken, self::isOdd(...))),
-                array_keys(array_filter($whole, self::isOdd(...)))) === []) {
+            if (array_diff(
+                array_keys(array_filter($broken, self::isOdd(...))),
+                array_keys(array_filter($whole, self::isOdd(...))),
+            ) === []) {
                 continue;
             }
             $result['faults']++;
@@ -251,21 +255,31 @@ final class Faults
                 && $device->isUsable() && $device->ref->unit !== $pick->at->unit));
             foreach ($devices as $i => $device) {
                 if ((string) $device->ref === (string) $pick->device && count($devices) > 1) {
-                    yield "pick {$pick->at} on the next device" => new SetPick($pick->at,
-                        $pick->with(device: $devices[($i + 1) % count($devices)]->ref, channels: null));
-                    yield "pick {$pick->at} on the device before" => new SetPick($pick->at,
-                        $pick->with(device: $devices[($i + count($devices) - 1) % count($devices)]->ref, channels: null));
+                    yield "pick {$pick->at} on the next device" => new SetPick(
+                        $pick->at,
+                        $pick->with(device: $devices[($i + 1) % count($devices)]->ref, channels: null),
+                    );
+                    yield "pick {$pick->at} on the device before" => new SetPick(
+                        $pick->at,
+                        $pick->with(device: $devices[($i + count($devices) - 1) % count($devices)]->ref, channels: null),
+                    );
                 }
                 if ((string) $device->ref === (string) $pick->device && $device->channels > 2) {
-                    $shifted = array_map(fn (int $channel) => $channel + 2 <= $device->channels ? $channel + 2 : $channel - 2,
-                        $pick->channels ?? [1, 2]);
-                    yield "pick {$pick->at} a pair off" => new SetPick($pick->at,
-                        $pick->with(channels: array_slice($shifted, 0, $rig->point($pick->at)->channels)));
+                    $shifted = array_map(
+                        fn (int $channel) => $channel + 2 <= $device->channels ? $channel + 2 : $channel - 2,
+                        $pick->channels ?? [1, 2],
+                    );
+                    yield "pick {$pick->at} a pair off" => new SetPick(
+                        $pick->at,
+                        $pick->with(channels: array_slice($shifted, 0, $rig->point($pick->at)->channels)),
+                    );
                 }
             }
             if ($pick->device !== null) {
-                yield "pick {$pick->at} on the system default" => new SetPick($pick->at,
-                    new Pick($pick->at, null, \HiddenWire\Core\Rig\SystemDefault::System));
+                yield "pick {$pick->at} on the system default" => new SetPick(
+                    $pick->at,
+                    new Pick($pick->at, null, \HiddenWire\Core\Rig\SystemDefault::System),
+                );
             }
         }
     }

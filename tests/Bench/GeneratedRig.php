@@ -62,8 +62,12 @@ final class GeneratedRig
             ->unit("cast-{$s}", 'broadcast-program', "room-{$s}")->unit("mix-{$s}", Draft::sized('software-mixer', ['inputs' => 3, 'played' => 3, 'mixes' => 2, 'feeds' => 2]), "room-{$s}")
             ->unit("call-{$s}", 'call-program', "room-{$s}")->unit("rec-{$s}", 'clip-recorder', "room-{$s}")
             ->unit("mic-{$s}", 'dynamic-microphone')->unit("boost-{$s}", 'line-booster')
-            ->unit("desk-{$s}", 'eight-input-desk', 'desk',
-                ['points' => ['ch-1' => ['gain' => 25]], 'routes' => ['ch-1>aux-1' => ['on' => true, 'db' => -20]]])
+            ->unit(
+                "desk-{$s}",
+                'eight-input-desk',
+                'desk',
+                ['points' => ['ch-1' => ['gain' => 25]], 'routes' => ['ch-1>aux-1' => ['on' => true, 'db' => -20]]],
+            )
             ->unit("head-{$s}", 'closed-headphones')->unit("iso-{$s}", 'isolator-two-stereo')->unit("card-{$s}", 'capture-card')
             ->unit("console-{$s}", 'console')->unit("split-{$s}", 'hdmi-splitter')
             ->unit("screen-{$s}", 'sound-monitor')->unit("hub-{$s}", 'powered-hub')->unit("cam-{$s}", 'webcam')

@@ -77,8 +77,10 @@ final class Hostile
     /** Injured documents: a rig that can be heard and written, or an error that says where. */
     public function documents(int $number): void
     {
-        $texts = array_map(fn (string $name) => (string) file_get_contents(resource_path("rigs/{$name}.json")),
-            ['penny-slot', 'ticket-booth']);
+        $texts = array_map(
+            fn (string $name) => (string) file_get_contents(resource_path("rigs/{$name}.json")),
+            ['penny-slot', 'ticket-booth'],
+        );
         for ($i = 0; $i < $number; $i++) {
             $text = $this->injured($texts[$i % 2]);
             try {
@@ -126,8 +128,13 @@ final class Hostile
             $bag = $bag === [] ? $this->round() : $bag;
             $this->form($record->refresh(), $user, $i, array_pop($bag));
             if ($i % 1000 === 999) {
-                $this->say(sprintf('%d forms: %d made, %d refused, %d failures', $i + 1, $this->counts['forms made'] ?? 0,
-                    $this->counts['forms refused'] ?? 0, count($this->failures)));
+                $this->say(sprintf(
+                    '%d forms: %d made, %d refused, %d failures',
+                    $i + 1,
+                    $this->counts['forms made'] ?? 0,
+                    $this->counts['forms refused'] ?? 0,
+                    count($this->failures),
+                ));
             }
         }
     }
@@ -159,8 +166,10 @@ final class Hostile
     public function requests(int $number, User $user, Rig $rig): void
     {
         app()->instance('request', Request::create('/'));
-        $routes = array_values(array_filter(iterator_to_array(app('router')->getRoutes()),
-            fn ($route) => ! str_contains($route->uri(), 'export')));
+        $routes = array_values(array_filter(
+            iterator_to_array(app('router')->getRoutes()),
+            fn ($route) => ! str_contains($route->uri(), 'export'),
+        ));
         for ($i = 0; $i < $number; $i++) {
             $route = $routes[mt_rand(0, count($routes) - 1)];
             $before = $rig->revisions()->count();
@@ -266,8 +275,12 @@ final class Hostile
                 return;
             }
             $fields = mt_rand(0, 99) < self::INJURED ? $this->injuredForm($drawn) : $drawn;
-            $made = $change->make($record, $user,
-                fn (CoreRig $rig) => EditForms::edits($word, new EditFields($fields, $rig, $user, $record)), $record->revision);
+            $made = $change->make(
+                $record,
+                $user,
+                fn (CoreRig $rig) => EditForms::edits($word, new EditFields($fields, $rig, $user, $record)),
+                $record->revision,
+            );
         } catch (ValidationException|InvalidRig|StaleEdit|UnreadableRevision) {
             $this->count('forms refused');
             $this->edits[$word][1]++;
@@ -429,8 +442,11 @@ final class Hostile
                 $routes = [['from' => 'tone', 'to' => 'p-0']];
                 for ($i = 0; $i < 40; $i++) {
                     array_push($points, $point("p-{$i}", 'bus'), $point("q-{$i}", 'bus'));
-                    array_push($routes, ['from' => "p-{$i}", 'to' => "q-{$i}", 'db' => -6, 'delay_ms' => 1 + $i * 0.37],
-                        ['from' => "p-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1), 'db' => -6]);
+                    array_push(
+                        $routes,
+                        ['from' => "p-{$i}", 'to' => "q-{$i}", 'db' => -6, 'delay_ms' => 1 + $i * 0.37],
+                        ['from' => "p-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1), 'db' => -6],
+                    );
                     $routes[] = ['from' => "q-{$i}", 'to' => $i === 39 ? 'ear' : 'p-'.($i + 1)];
                 }
 
@@ -455,8 +471,10 @@ final class Hostile
                     ->wish('s', 'l', 'must')->text();
             },
             '3,000 sources at 3,000 listeners' => function () use ($point): string {
-                $draft = Draft::rig()->unit('u',
-                    ['points' => [$point('tone', 'origin'), $point('ear', 'ear')], 'routes' => [['from' => 'tone', 'to' => 'ear']]]);
+                $draft = Draft::rig()->unit(
+                    'u',
+                    ['points' => [$point('tone', 'origin'), $point('ear', 'ear')], 'routes' => [['from' => 'tone', 'to' => 'ear']]],
+                );
                 $data = [];
                 $draft->with(function (array $all) use (&$data) {
                     return $data = $all;
@@ -515,7 +533,10 @@ final class Hostile
     /** @param  array<string, mixed>  $fields */
     private function shown(array $fields): string
     {
-        return substr((string) json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE),
-            0, 900);
+        return substr(
+            (string) json_encode($fields, JSON_PARTIAL_OUTPUT_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE),
+            0,
+            900,
+        );
     }
 }

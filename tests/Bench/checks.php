@@ -28,6 +28,15 @@ for ($run = 0; $run < (int) $runs; $run++) {
     $best = min($best, (hrtime(true) - $start) / 1e6);
 }
 $ok = $best <= (float) $limit;
-printf("  %-8s %5d units   %d situations   %3d causes   %3d findings   %8.1f ms (limit %d)   %s\n", $name, count($rig->units), count($rig->situations),
-    count($causes), count($findings), $best, $limit, $ok ? 'ok' : 'MISSED');
+printf(
+    "  %-8s %5d units   %d situations   %3d causes   %3d findings   %8.1f ms (limit %d)   %s\n",
+    $name,
+    count($rig->units),
+    count($rig->situations),
+    count($causes),
+    count($findings),
+    $best,
+    $limit,
+    $ok ? 'ok' : 'MISSED',
+);
 exit($ok ? 0 : 1);

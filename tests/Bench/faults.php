@@ -18,8 +18,15 @@ foreach ((array) glob(dirname(__DIR__, 2).'/resources/starters/'.($argv[1] ?? '*
     foreach (array_keys($all) as $key) {
         $all[$key] += $result[$key];
     }
-    printf("  %-24s %4d faults   %4d cured   %d worse   slowest %5.0f ms   %5.1f s\n", basename((string) $file, '.json'),
-        $result['faults'], $result['cured'], $result['worse'], $result['slowest'], (hrtime(true) - $start) / 1e9);
+    printf(
+        "  %-24s %4d faults   %4d cured   %d worse   slowest %5.0f ms   %5.1f s\n",
+        basename((string) $file, '.json'),
+        $result['faults'],
+        $result['cured'],
+        $result['worse'],
+        $result['slowest'],
+        (hrtime(true) - $start) / 1e9,
+    );
     foreach ($result['rest'] as $line) {
         echo "      {$line}\n";
     }

@@ -53,8 +53,11 @@ if ($part === RIGS) {
 } else {
     $took("{$documents} documents", fn () => $hostile->documents($documents));
     $took("{$forms} forms", fn () => $hostile->forms($forms, $user));
-    $took("{$requests} requests", fn () => $hostile->requests($requests, $user,
-        app(ImportRig::class)($user, (string) file_get_contents(resource_path('rigs/penny-slot.json')))));
+    $took("{$requests} requests", fn () => $hostile->requests(
+        $requests,
+        $user,
+        app(ImportRig::class)($user, (string) file_get_contents(resource_path('rigs/penny-slot.json'))),
+    ));
 }
 echo json_encode(['counts' => $hostile->counts, 'edits' => $hostile->edits, 'failures' => $hostile->failures], JSON_INVALID_UTF8_SUBSTITUTE), "\n";
 

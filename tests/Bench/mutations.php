@@ -50,7 +50,16 @@ foreach ($rooms as $room) {
     $share = $found['killed'] / max(1, $all - $found['equivalent']);
     $isMissed = $share < NOTICED || $found['equivalent'] > MOST_EQUIVALENT * $all;
     $missed |= $isMissed ? 1 : 0;
-    printf("  %-10s seed %d   %d mutants   %d noticed   %d do the same   %.1f %% (at least %d %%)   %s\n", $room, $seed, $all, $found['killed'],
-        $found['equivalent'], 100 * $share, 100 * NOTICED, $isMissed ? 'MISSED' : 'ok');
+    printf(
+        "  %-10s seed %d   %d mutants   %d noticed   %d do the same   %.1f %% (at least %d %%)   %s\n",
+        $room,
+        $seed,
+        $all,
+        $found['killed'],
+        $found['equivalent'],
+        100 * $share,
+        100 * NOTICED,
+        $isMissed ? 'MISSED' : 'ok',
+    );
 }
 exit($missed);

@@ -64,9 +64,12 @@ foreach (['A fader, recipes redrawn' => ['recipes?select=unit:mixer',
         for ($i = 0; $i < 43; $i++) {
             preg_match('/name="csrf-token" content="([^"]+)"/', $page, $token);
             preg_match('/data-revision="(\d+)"/', $page, $revision);
-            [$code, $answer, $times[]] = $fetch("/rigs/{$id}/edits",
-                $fields($i) + ['_token' => $token[1], 'revision' => $revision[1], 'situation' => 'on-air'], ['Accept: application/json',
-                    "X-Page: {$base}/rigs/{$id}/{$view}", 'X-Lines: 1']);
+            [$code, $answer, $times[]] = $fetch(
+                "/rigs/{$id}/edits",
+                $fields($i) + ['_token' => $token[1], 'revision' => $revision[1], 'situation' => 'on-air'],
+                ['Accept: application/json',
+                    "X-Page: {$base}/rigs/{$id}/{$view}", 'X-Lines: 1'],
+            );
             $page = $code === 200 ? json_decode(explode("\n", $answer)[0])->page : exit("  {$name}: answered {$code}\n");
             str_contains($page, '</html>') || exit("  {$name}: the page was not drawn anew\n");
         }

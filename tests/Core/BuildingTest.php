@@ -121,10 +121,18 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => count($rig->situations['break']->changes) === 5],
     'all changes back' => [new ClearChange('break'), 'Break: all reset to base',
         fn (Rig $rig) => $rig->situations['break']->changes === []],
-    'a device' => [new SetDevice(new DeviceSettings('cast-pc', DeviceRef::lane('mixer', 'usb', 'play'), 'Desk', roles: [Role::Playback],
-        rateHz: 44100, bits: 16)), 'Broadcast computer: Desk return renamed to Desk, default for playback, 44100 Hz 16 bits',
-        fn (Rig $rig) => array_values(array_filter($rig->devices,
-            fn ($one) => (string) $one->device === 'cast-pc/hdmi/sound'))[0]->roles === []],
+    'a device' => [new SetDevice(new DeviceSettings(
+        'cast-pc',
+        DeviceRef::lane('mixer', 'usb', 'play'),
+        'Desk',
+        roles: [Role::Playback],
+        rateHz: 44100,
+        bits: 16,
+    )), 'Broadcast computer: Desk return renamed to Desk, default for playback, 44100 Hz 16 bits',
+        fn (Rig $rig) => array_values(array_filter(
+            $rig->devices,
+            fn ($one) => (string) $one->device === 'cast-pc/hdmi/sound',
+        ))[0]->roles === []],
     'the start order' => [new OrderStart('sim', ['mic-relay', 'voice-relay']),
         'Rally simulator starts Microphone repeater, Voice repeater', fn (Rig $rig) => $rig->units['mic-relay']->start === 1
         && $rig->units['voice-relay']->start === 2 && $rig->units['game']->start === null],
@@ -168,8 +176,10 @@ it('replugs the other end, and what flowed flows there', function () {
 
 it('takes a copied situation\'s wishes along, and a removed one\'s away', function () {
     $rig = (new AddSituation('Interval', 'break'))->applyTo(night());
-    $pairs = fn (Rig $rig, string $situation): int => count(array_filter($rig->wishes,
-        fn ($wish) => in_array($situation, $wish->situations, true)));
+    $pairs = fn (Rig $rig, string $situation): int => count(array_filter(
+        $rig->wishes,
+        fn ($wish) => in_array($situation, $wish->situations, true),
+    ));
     expect($pairs($rig, 'interval'))->toBe($pairs($rig, 'break'))->toBeGreaterThan(3)
         ->and($pairs((new RemoveSituation('break'))->applyTo($rig), 'interval'))->toBe($pairs($rig, 'interval'))
         ->and($pairs((new RemoveSituation('interval'))->applyTo($rig), 'break'))->toBe($pairs(night(), 'break'));
@@ -244,8 +254,10 @@ describe('a swap', function () {
                 if ($model->family === night()->modelOf($unit)->family) {
                     $edit = new SwapUnit($unit->id, $model);
                     $rig = $edit->applyTo(night());
-                    $lost = array_map(fn (string $id) => night()->cables[$id]->label,
-                        array_values(array_diff(array_keys(night()->cables), array_keys($rig->cables))));
+                    $lost = array_map(
+                        fn (string $id) => night()->cables[$id]->label,
+                        array_values(array_diff(array_keys(night()->cables), array_keys($rig->cables))),
+                    );
                     expect(array_diff($lost, $edit->losses(night())))->toBe([]);
                 }
             }
@@ -316,11 +328,15 @@ describe('what two people change', function () {
 
     it('tells every element of a change', function () {
         expect(Elements::changed(night(), (new Unplug('w-07'))->applyTo(night())))->toBe(['cables/w-07'])
-            ->and(Elements::changed(night(),
-                (new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)))->applyTo(night())))
+            ->and(Elements::changed(
+                night(),
+                (new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)))->applyTo(night()),
+            ))
             ->toBe(['units/mixer/routes/ch-usb>main'])
-            ->and(Elements::changed(night(),
-                (new SetPoint(new PointRef('mixer', 'main'), new PointSettings(fader: Decibels::of(-3)), 'off'))->applyTo(night())))
+            ->and(Elements::changed(
+                night(),
+                (new SetPoint(new PointRef('mixer', 'main'), new PointSettings(fader: Decibels::of(-3)), 'off'))->applyTo(night()),
+            ))
             ->toBe(['situations/off/mixer/main']);
     });
 });
@@ -337,8 +353,11 @@ describe('the difference of two revisions', function () {
         $lines = $difference->lines();
         expect($lines['Cables'])->toBe(['W-07 is out: it joined Out 2 of Optical splitter and Optical in of Desk mixer'])
             ->and($lines['Places and units'])
-            ->toContain('Capture card renamed to Grabber', 'Webcam moved from Presenter\'s desk to Arcade hall',
-                'Broadcast program starts as number 2')
+            ->toContain(
+                'Capture card renamed to Grabber',
+                'Webcam moved from Presenter\'s desk to Arcade hall',
+                'Broadcast program starts as number 2',
+            )
             ->and($lines['Routes and settings'])->toContain('Desk mixer: Computer → Main on')->and($lines['Sounds, listeners and wishes'])
             ->toBe(['Presenter voice at Driver\'s team: may'])
             ->and(array_keys($lines))->not->toContain('Devices and picks');

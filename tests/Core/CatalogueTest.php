@@ -66,7 +66,9 @@ it('points at what is wrong with a model', function () {
 it('says of every label of a model where its words come from', function () {
     // Each label without its number, part by part: "Mute, Mic 2" is "Mute" and "Mic".
     $parts = fn (string $label): array => array_filter(array_map(
-        fn (string $part) => trim((string) preg_replace(['/\b\d+(\.\d+)?\b/', '/\s+/'], ['', ' '], $part)), (array) preg_split('/, | · /', $label)));
+        fn (string $part) => trim((string) preg_replace(['/\b\d+(\.\d+)?\b/', '/\s+/'], ['', ' '], $part)),
+        (array) preg_split('/, | · /', $label),
+    ));
     $listed = [];
     $page = (string) preg_replace('/\s+/', ' ', (string) file_get_contents(dirname(__DIR__, 2).'/docs/decisions/names.md'));
     preg_match_all('/`([^`]+)`/', $page, $listed);

@@ -33,8 +33,10 @@ function causesOf(Rig $rig, Rig ...$earlier): array
 /** @return list<array{string, list<string>}> each cause with its cures, in words */
 function told(Rig $rig, Rig ...$earlier): array
 {
-    return array_map(fn (Cause $cause) => [$cause->sentence, array_map(fn ($cure) => $cure->sentence, $cause->cures)],
-        causesOf($rig, ...$earlier));
+    return array_map(
+        fn (Cause $cause) => [$cause->sentence, array_map(fn ($cure) => $cure->sentence, $cause->cures)],
+        causesOf($rig, ...$earlier),
+    );
 }
 
 /** Makes an edit list. @param  list<\HiddenWire\Core\Edit\RigEdit>  $edits */
@@ -83,22 +85,28 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
     'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data),
         'Nothing is plugged into Pc · Line out · green', 'Plug Line out · green of Pc into In of Boxes'],
     'two things at once' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['mute' => true])
-        ->set('music', 'points', 'sound',
-            ['mute' => true]), 'Music is muted, and Boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
+        ->set(
+            'music',
+            'points',
+            'sound',
+            ['mute' => true],
+        ), 'Music is muted, and Boxes · Loudspeakers is muted', 'Unmute Music, and unmute Loudspeakers of Boxes'],
 ]);
 
-it('names a pulled computer lead, and the label that it had before',
+it(
+    'names a pulled computer lead, and the label that it had before',
     function (string $starter, string $cable, string $cause, string $cure) {
         $whole = starterDraft($starter)->make();
         $faulty = (new \HiddenWire\Core\Edit\Unplug($cable))->applyTo($whole);
         expect(told($faulty, $whole)[0])->toBe([$cause, [$cure]]);
         $mended = edited($faulty, causesOf($faulty, $whole)[0]->cures[0]->edits);
         expect($mended->cables[$cable]->label)->toBe($whole->cables[$cable]->label);
-    })->with([
-        'USB, whose devices vanish with it' => ['tide-report', 'w-01', 'W-01 is out',
-            'Plug W-01 of Report microphone into USB 1 of Laptop again'],
-        'HDMI' => ['planetarium', 'w-02', 'W-02 is out', 'Plug W-02 of Star computer into Picture in 1 of Capture card again'],
-    ]);
+    },
+)->with([
+    'USB, whose devices vanish with it' => ['tide-report', 'w-01', 'W-01 is out',
+        'Plug W-01 of Report microphone into USB 1 of Laptop again'],
+    'HDMI' => ['planetarium', 'w-02', 'W-02 is out', 'Plug W-02 of Star computer into Picture in 1 of Capture card again'],
+]);
 
 it('gives a lost or moved default back', function () {
     $draft = musicRoom()->device('pc', 'pc/line-out/out', ['roles' => ['playback']])->unit('page', 'browser', 'room')->source('page', 'page/sound')->wish('page', 'room', 'must')
@@ -217,8 +225,10 @@ it('applies all cures together as far as they go', function () {
 it('gives every cell that is not as wished to a cause', function () {
     $hearings = new Hearings(relayDraft()->set('mixer', 'points', 'main', ['mute' => true])->make());
     $diagnosis = new Diagnosis($hearings);
-    $explained = array_merge(...array_map(fn (Cause $cause) => array_map(fn (Cell $cell) => $cell->key(), $cause->cells),
-        $diagnosis->causes()));
+    $explained = array_merge(...array_map(
+        fn (Cause $cause) => array_map(fn (Cell $cell) => $cell->key(), $cause->cells),
+        $diagnosis->causes(),
+    ));
     sort($explained);
     $odd = array_map(fn (Cell $cell) => $cell->key(), $diagnosis->cells());
     sort($odd);
@@ -283,8 +293,10 @@ it('names what was planted as the cause, and mends it', function (string $name, 
         $causes = (new Diagnosis($hearings))->causes();
         // Where several cures are as easy, it is a matter of taste which comes first; what was planted is among them.
         $named = [...array_map(strval(...), $causes[0]->about),
-            ...array_merge(...array_map(fn ($cure) => array_map(fn ($edit) => property_exists($edit, 'at') ? (string) $edit->at : '',
-                $cure->edits), $causes[0]->cures))];
+            ...array_merge(...array_map(fn ($cure) => array_map(
+                fn ($edit) => property_exists($edit, 'at') ? (string) $edit->at : '',
+                $cure->edits,
+            ), $causes[0]->cures))];
         expect($named)->toContain($about[$number])->and((new Mending($hearings, $causes))->left)->toBe(0);
     }
 })->with(array_map(fn (string $name) => [$name, PLANTED[$name]], array_keys(PLANTED)));

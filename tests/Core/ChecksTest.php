@@ -391,7 +391,9 @@ describe('grounds', function () {
 describe('tracks, time and the show', function () {
     it('a card that is full before the show ends: 3 tracks of 24 bits at 48 kHz fill 32 GB in 20.6 h', function () {
         $show = fn (int $hours, float $gb = 32): Draft => Draft::rig()->unit('rec', ['family' => 'interface', 'points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ...array_map(
-            fn (int $i) => ['id' => "track-{$i}", 'kind' => 'ear', 'channels' => 1], [1, 2, 3])], 'routes' => array_map(fn (int $i) => ['from' => 'tone', 'to' => "track-{$i}"], [1, 2, 3])])
+            fn (int $i) => ['id' => "track-{$i}", 'kind' => 'ear', 'channels' => 1],
+            [1, 2, 3],
+        )], 'routes' => array_map(fn (int $i) => ['from' => 'tone', 'to' => "track-{$i}"], [1, 2, 3])])
             ->source('voice', 'rec/tone')->with(fn (array $d) => $d + ['measures' => [['about' => 'units/rec', 'kind' => 'card', 'value' => $gb], ['about' => 'situations/base', 'kind' => 'length', 'value' => 60 * $hours]]]);
         // 32e9 / (3 x 48000 x 3) = 74,074 s = 20.58 h
         expect(found($show(21), 'track.storage'))->toBe(['fault: The card of Rec is full after 20.6 h, and Base lasts 21.0 h'])
@@ -400,7 +402,9 @@ describe('tracks, time and the show', function () {
 
     it('a sound that comes before its picture', function () {
         $cast = fn (float $picture, float $held = 0): Draft => judgedStudio()->set('cast', 'points', 'source-1', ['delay_ms' => $held])->with(fn (array $d) => ['units' => array_map(
-            fn (array $one) => $one['id'] === 'cast' ? $one + ['pictures' => [['id' => 'cam', 'name' => 'Camera', 'delay_ms' => $picture]]] : $one, $d['units'])] + $d);
+            fn (array $one) => $one['id'] === 'cast' ? $one + ['pictures' => [['id' => 'cam', 'name' => 'Camera', 'delay_ms' => $picture]]] : $one,
+            $d['units'],
+        )] + $d);
         // The player's device takes 10 ms, its loopback nothing more.
         $now = 10.0;
         expect(found($cast($now + 44), 'time.sync'))->toBe([])->and(found($cast($now + 80), 'time.sync'))->toBe(['risk: Music comes 80.0 ms before the picture Camera in Cast'])

@@ -45,8 +45,10 @@ it('comes to what was meant', function (string $situation) {
         'loop' => '@'];
     $hearing = Draft::from(dirname(__DIR__, 2).'/resources/rigs/night-relay.json')->hear($situation);
     foreach (DEMO[$situation] as $source => $expected) {
-        $found = implode('', array_map(fn (string $listener) => $letters[$hearing->pair($source, $listener)->verdict->value],
-            DEMO_LISTENERS));
+        $found = implode('', array_map(
+            fn (string $listener) => $letters[$hearing->pair($source, $listener)->verdict->value],
+            DEMO_LISTENERS,
+        ));
         expect($found)->toBe($expected, "{$source} in {$situation}");
     }
 })->with(array_keys(DEMO));

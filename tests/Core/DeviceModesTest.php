@@ -38,13 +38,17 @@ function modesAtOdds(Rig $rig, string $situation): array
 {
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation($situation)));
 
-    return array_values(array_map(fn (HeardPair $pair) => "{$pair->source->id} at {$pair->listener->id}: {$pair->verdict->value}",
-        array_filter(iterator_to_array($hearing->all(), false), fn (HeardPair $pair) => $pair->verdict->isAtOdds())));
+    return array_values(array_map(
+        fn (HeardPair $pair) => "{$pair->source->id} at {$pair->listener->id}: {$pair->verdict->value}",
+        array_filter(iterator_to_array($hearing->all(), false), fn (HeardPair $pair) => $pair->verdict->isAtOdds()),
+    ));
 }
 
 it('lists what the mode gives and says what keeps the rest out', function (string $virtual, array $out) {
-    $expected = array_replace(array_fill_keys(['usb/play-1', 'usb/play-2', 'usb/feed-1', 'usb/feed-2'], ''),
-        array_fill_keys($out, "kept out: The computer lists is {$virtual}"));
+    $expected = array_replace(
+        array_fill_keys(['usb/play-1', 'usb/play-2', 'usb/feed-1', 'usb/feed-2'], ''),
+        array_fill_keys($out, "kept out: The computer lists is {$virtual}"),
+    );
     expect(troubles(modesRig($virtual), 'pc', 'mix'))->toBe($expected);
 })->with([['Every device', []], ['One each way', ['usb/play-2', 'usb/feed-2']]]);
 

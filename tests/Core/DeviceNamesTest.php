@@ -81,7 +81,9 @@ describe('a document of version 2', function () {
     $document = fn (int $version): array => ['version' => $version] + (array) json_decode(
         Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')
             ->device('pc', 'pc/line-out/out', ['processing' => $version < 3 ? ['spatial', 'enhancement'] : ['room-sound', 'tone-correction']])
-            ->text(), true);
+            ->text(),
+        true,
+    );
 
     it('has a name for every device and nothing that lowers others', function () use ($refused, $document) {
         expect($refused($document(3)))->toBe([])

@@ -182,8 +182,13 @@ describe('causes and cures', function () {
             $routes[] = ['from' => 'tone', 'to' => $ear, 'db' => $db];
         }
         array_push($points, ['id' => 'far', 'kind' => 'bus', 'channels' => 1], ['id' => 'near', 'kind' => 'bus', 'channels' => 1], ['id' => 'e4', 'kind' => 'ear', 'channels' => 1]);
-        array_push($routes, ['from' => 'tone', 'to' => 'far', 'db' => -29], ['from' => 'tone', 'to' => 'near', 'db' => -1],
-            ['from' => 'far', 'to' => 'e4', 'on' => false, 'can' => ['on']], ['from' => 'near', 'to' => 'e4', 'on' => false, 'can' => ['on']]);
+        array_push(
+            $routes,
+            ['from' => 'tone', 'to' => 'far', 'db' => -29],
+            ['from' => 'tone', 'to' => 'near', 'db' => -1],
+            ['from' => 'far', 'to' => 'e4', 'on' => false, 'can' => ['on']],
+            ['from' => 'near', 'to' => 'e4', 'on' => false, 'can' => ['on']],
+        );
         $draft = Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes])->source('s', 'u/tone');
         foreach (['e1', 'e2', 'e3', 'e4'] as $ear) {
             $draft = $draft->listener($ear, "u/{$ear}")->wish('s', $ear, 'must');

@@ -92,8 +92,10 @@ it('moves an exclusive selector as one change, for good and in a situation', fun
 
 it('leaves the rest of the document alone', function () {
     $rig = relay();
-    $there = (new SetPick(new PointRef('chimes', 'sound'),
-        new Pick(new PointRef('chimes', 'sound'), HiddenWire\Core\Rig\DeviceRef::point('softmix', 'played-1'))))->applyTo($rig);
+    $there = (new SetPick(
+        new PointRef('chimes', 'sound'),
+        new Pick(new PointRef('chimes', 'sound'), HiddenWire\Core\Rig\DeviceRef::point('softmix', 'played-1')),
+    ))->applyTo($rig);
     $back = (new SetPick(new PointRef('chimes', 'sound'), $rig->picks['chimes/sound']))->applyTo($there);
     expect((new DocumentWriter)->write($back))->toBe((new DocumentWriter)->write($rig));
 });

@@ -133,8 +133,10 @@ it('adds, sets, moves and removes effects, and says so', function () {
 });
 
 describe('a wish for dry or processed', function () {
-    $wished = fn (array $effects, string $listener, string $treatment): Rig => chained($effects)->add('wishes',
-        ['source' => 'ann', 'listener' => $listener, 'want' => 'must', 'treatment' => $treatment])->make();
+    $wished = fn (array $effects, string $listener, string $treatment): Rig => chained($effects)->add(
+        'wishes',
+        ['source' => 'ann', 'listener' => $listener, 'want' => 'must', 'treatment' => $treatment],
+    )->make();
 
     it('is judged by the strongest way', function (array $effects, string $treatment, string $verdict) use ($wished) {
         expect(heardFrom($wished($effects, 'me', $treatment), 'me')->verdict->value)->toBe($verdict);

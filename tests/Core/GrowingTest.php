@@ -224,8 +224,10 @@ describe('what widens', function () {
 
 it('gives each microphone of a desk its own choice between main and groups, and every new group to all', function () {
     $model = Draft::rig()->unit('desk', Draft::sized('group-desk', ['mics' => 4, 'groups' => 3]))->make()->modelOf('desk');
-    $of = fn (string $from): array => array_map(fn ($route) => [$route->group, $route->on],
-        array_filter($model->routes, fn ($route) => $route->from === $from && preg_match('/^(main|group-\d)$/', $route->to) === 1));
+    $of = fn (string $from): array => array_map(
+        fn ($route) => [$route->group, $route->on],
+        array_filter($model->routes, fn ($route) => $route->from === $from && preg_match('/^(main|group-\d)$/', $route->to) === 1),
+    );
     expect($of('mic-4'))->toBe(['mic-4>main' => ['of-mic-4', true], 'mic-4>group-1' => ['of-mic-4', false], 'mic-4>group-2' => ['of-mic-4', false],
         'mic-4>group-3' => ['of-mic-4', false]])
         ->and(array_unique(array_column($of('line-1'), 0)))->toBe(['of-line-1'])
@@ -234,8 +236,10 @@ it('gives each microphone of a desk its own choice between main and groups, and 
 
 it('keeps every device of a mixer out of the list but the first where the mode says so, at any size', function () {
     $model = Draft::rig()->unit('desk', Draft::sized('usb-mixer', ['plays' => 4, 'feeds' => 3]))->make()->modelOf('desk');
-    $hidden = fn (string $value): array => array_values(array_filter(['usb/play-1', 'usb/play-2', 'usb/play-3', 'usb/play-4', 'usb/feed-1', 'usb/feed-2', 'usb/feed-3'],
-        fn (string $device) => $model->settings['devices']->hides($device, $value)));
+    $hidden = fn (string $value): array => array_values(array_filter(
+        ['usb/play-1', 'usb/play-2', 'usb/play-3', 'usb/play-4', 'usb/feed-1', 'usb/feed-2', 'usb/feed-3'],
+        fn (string $device) => $model->settings['devices']->hides($device, $value),
+    ));
     expect($hidden('Every device'))->toBe([])
         ->and($hidden('One each way'))->toBe(['usb/play-2', 'usb/play-3', 'usb/play-4', 'usb/feed-2', 'usb/feed-3']);
 });

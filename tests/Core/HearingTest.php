@@ -32,21 +32,31 @@ function plainMixer(int $strips, array $routes = []): array
     return ['sockets' => $sockets, 'points' => $points, 'routes' => $routes];
 }
 
-it('carries what the conductors carry',
-    function (int $channels, string $outConnector, bool $outBalanced, string $cable, string $inConnector, bool $inBalanced,
-        int $earChannels, string $heard) {
+it(
+    'carries what the conductors carry',
+    function (
+        int $channels,
+        string $outConnector,
+        bool $outBalanced,
+        string $cable,
+        string $inConnector,
+        bool $inBalanced,
+        int $earChannels,
+        string $heard,
+    ) {
         $pair = Draft::rig()->tone('a', $channels, $outConnector, $outBalanced)->ear('b', $earChannels, $inConnector, $inBalanced)
             ->cable($cable, 'a/out', 'b/in')->pair('a', 'b');
         expect($pair->channels())->toBe($heard);
-    })->with([
-        'stereo on three contacts' => [2, 'trs-3.5', false, 'trs', 'trs-3.5', false, 2, 'both'],
-        'a mono lead between stereo sockets' => [2, 'trs-3.5', false, 'ts', 'trs-3.5', false, 2, 'left'],
-        'a mono plug in a stereo socket' => [1, 'ts-3.5', false, 'ts', 'trs-3.5', false, 2, 'left'],
-        'a stereo plug in an unbalanced mono socket' => [2, 'trs-3.5', false, 'trs', 'ts-3.5', false, 1, 'mono'],
-        'balanced to balanced' => [1, 'xlr-m', true, 'xlr', 'xlr-f', true, 1, 'mono'],
-        'a balanced microphone into a stereo strip' => [1, 'xlr-m', true, 'xlr', 'combo-f', true, 2, 'both'],
-        'a balanced out in a stereo socket, the right turned round' => [1, 'trs-6.35', true, 'trs', 'trs-6.35', false, 2, 'both'],
-    ]);
+    },
+)->with([
+    'stereo on three contacts' => [2, 'trs-3.5', false, 'trs', 'trs-3.5', false, 2, 'both'],
+    'a mono lead between stereo sockets' => [2, 'trs-3.5', false, 'ts', 'trs-3.5', false, 2, 'left'],
+    'a mono plug in a stereo socket' => [1, 'ts-3.5', false, 'ts', 'trs-3.5', false, 2, 'left'],
+    'a stereo plug in an unbalanced mono socket' => [2, 'trs-3.5', false, 'trs', 'ts-3.5', false, 1, 'mono'],
+    'balanced to balanced' => [1, 'xlr-m', true, 'xlr', 'xlr-f', true, 1, 'mono'],
+    'a balanced microphone into a stereo strip' => [1, 'xlr-m', true, 'xlr', 'combo-f', true, 2, 'both'],
+    'a balanced out in a stereo socket, the right turned round' => [1, 'trs-6.35', true, 'trs', 'trs-6.35', false, 2, 'both'],
+]);
 
 it('cancels what is common to left and right where a stereo plug sits in a balanced socket', function () {
     // One voice on both sides of a stereo line is gone; a stereo game is left as the difference of its sides.
@@ -72,10 +82,12 @@ it('cancels a balanced signal that was taken for stereo, when it is made mono', 
 });
 
 it('makes one stereo sound of two mono cables: two ways, not doubled', function () {
-    $draft = Draft::rig()->unit('a',
+    $draft = Draft::rig()->unit(
+        'a',
         ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 2]],
             'sockets' => array_map(fn ($n) => ['id' => "out-{$n}", 'label' => "Out {$n}", 'connector' => 'ts-6.35',
-                'lanes' => [['id' => 'o', 'way' => 'out', 'point' => 'tone', 'channels' => [$n]]]], [1, 2])])
+                'lanes' => [['id' => 'o', 'way' => 'out', 'point' => 'tone', 'channels' => [$n]]]], [1, 2])],
+    )
         ->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 2]],
             'sockets' => array_map(fn ($n) => ['id' => "in-{$n}", 'label' => "In {$n}", 'connector' => 'ts-6.35',
                 'lanes' => [['id' => 'i', 'way' => 'in', 'point' => 'ear', 'channels' => [$n]]]], [1, 2])])
@@ -198,8 +210,13 @@ it('counts ways exactly up to its cap', function (int $stages, int $count, bool 
     $last = 'tone';
     foreach (range(1, $stages) as $i) {
         array_push($points, ...array_map(fn ($p) => ['id' => "{$p}-{$i}", 'kind' => 'bus', 'channels' => 1], ['a', 'b', 'j']));
-        array_push($routes, ['from' => $last, 'to' => "a-{$i}"], ['from' => $last, 'to' => "b-{$i}"],
-            ['from' => "a-{$i}", 'to' => "j-{$i}"], ['from' => "b-{$i}", 'to' => "j-{$i}"]);
+        array_push(
+            $routes,
+            ['from' => $last, 'to' => "a-{$i}"],
+            ['from' => $last, 'to' => "b-{$i}"],
+            ['from' => "a-{$i}", 'to' => "j-{$i}"],
+            ['from' => "b-{$i}", 'to' => "j-{$i}"],
+        );
         $last = "j-{$i}";
     }
     $points[] = ['id' => 'ear', 'kind' => 'ear', 'channels' => 1];

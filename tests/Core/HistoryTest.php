@@ -129,8 +129,17 @@ it('is told the other way round when it is taken back', function (RigEdit $edit,
 
 it('touches all that hangs on a unit that goes', function () {
     $touched = Elements::changed(relayRig(), (new RemoveUnit('headset-amp'))->applyTo(relayRig()));
-    expect($touched)->toContain('units/headset-amp', 'cables/w-06', 'cables/w-08', 'cables/w-09', 'picks/game/chat',
-        'picks/voice-relay/out', 'picks/mic-relay/in', 'devices/sim-pc headset-amp/usb/play', 'models/headphone-desk');
+    expect($touched)->toContain(
+        'units/headset-amp',
+        'cables/w-06',
+        'cables/w-08',
+        'cables/w-09',
+        'picks/game/chat',
+        'picks/voice-relay/out',
+        'picks/mic-relay/in',
+        'devices/sim-pc headset-amp/usb/play',
+        'models/headphone-desk',
+    );
     $place = Elements::changed(relayRig(), (new RemovePlace('corner'))->applyTo(relayRig()));
     expect($place)->toContain('places/corner', 'units/old-console', 'cables/w-25', 'sources/console');
     $situation = Elements::changed(relayRig(), (new RemoveSituation('talk'))->applyTo(relayRig()));
@@ -177,19 +186,21 @@ it('tells a swap and its return in words, whichever sockets the other model has'
 describe('what passes a point', function () {
     beforeEach(fn () => $this->names = fn (array $things): array => array_map(fn ($one) => $one->name, $things));
 
-    it('is every sound that reaches it as all stands, and whoever listens behind it',
+    it(
+        'is every sound that reaches it as all stands, and whoever listens behind it',
         function (string $point, array $sounds, array $listeners) {
             $field = (new GraphBuilder(relayRig()))->build(relayRig()->situation())->field();
             expect(($this->names)($field->sourcesAt($point)))->toBe($sounds)->and(($this->names)($field->listenersBehind($point)))
                 ->toBe($listeners);
-        })->with([
-            'a microphone\'s strip' => ['mixer/ch-1', ['Presenter voice'],
-                ['Presenter', 'Driver', 'Viewers', 'Archive', 'Clip, no talk', 'Navigator', 'Arcade hall']],
-            'the mix for the driver' => ['mixer/aux-1', ['Presenter voice', 'Visitor voice', 'Music', 'Navigator', 'Call ring'],
-                ['Driver']],
-            'a player\'s out' => ['music/sound', ['Music'], ['Presenter', 'Driver', 'Viewers', 'Archive']],
-            'a track that nothing is on' => ['broadcast/track-3', [], []],
-        ]);
+        },
+    )->with([
+        'a microphone\'s strip' => ['mixer/ch-1', ['Presenter voice'],
+            ['Presenter', 'Driver', 'Viewers', 'Archive', 'Clip, no talk', 'Navigator', 'Arcade hall']],
+        'the mix for the driver' => ['mixer/aux-1', ['Presenter voice', 'Visitor voice', 'Music', 'Navigator', 'Call ring'],
+            ['Driver']],
+        'a player\'s out' => ['music/sound', ['Music'], ['Presenter', 'Driver', 'Viewers', 'Archive']],
+        'a track that nothing is on' => ['broadcast/track-3', [], []],
+    ]);
 
     it('changes with the situation', function () {
         $off = (new GraphBuilder(relayRig()))->build(relayRig()->situation('off'))->field();

@@ -19,8 +19,10 @@ function planned(Rig $rig, string $csv): array
 {
     $table = CsvTable::read($csv);
 
-    return array_map(fn (PlannedCable $row) => [$row->line, $row->outcome, $row->words],
-        (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows);
+    return array_map(
+        fn (PlannedCable $row) => [$row->line, $row->outcome, $row->words],
+        (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows,
+    );
 }
 
 function threeUnits(): Rig
@@ -68,8 +70,10 @@ it('takes its own cable schedule in again: the same cables as went out', functio
     $bare = new Rig($rig->parts()->with(cables: [], situations: array_values(array_map(fn ($one) => $one->without([], array_keys($rig->cables)), $rig->situations))));
     $plan = new CablePlan($bare, $table, CableMapping::guess($table->columns));
     $plain = function (Rig $rig): array {
-        $cables = array_map(fn (Cable $one) => [$one->label, $one->type->value, (string) $one->from, (string) $one->to, $one->lengthM, $one->colour, $one->owned],
-            array_values($rig->cables));
+        $cables = array_map(
+            fn (Cable $one) => [$one->label, $one->type->value, (string) $one->from, (string) $one->to, $one->lengthM, $one->colour, $one->owned],
+            array_values($rig->cables),
+        );
         sort($cables);
 
         return $cables;

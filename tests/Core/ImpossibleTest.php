@@ -85,8 +85,10 @@ it('switches a selector off for good: the usual choice does not come on instead'
     $rig = (new SetRoute($analog, new RouteSettings(on: true)))->applyTo($rig);
     $rig = (new SetRoute($analog, new RouteSettings(on: false)))->applyTo($rig);
     $state = new State($rig, $rig->base());
-    $routes = array_filter($rig->modelOf('c')->routes,
-        fn ($route) => $route->group === $rig->modelOf('c')->routes['line>usb-out']->group);
+    $routes = array_filter(
+        $rig->modelOf('c')->routes,
+        fn ($route) => $route->group === $rig->modelOf('c')->routes['line>usb-out']->group,
+    );
     expect(array_filter($routes, fn ($route) => $state->route('c', $route)->on))->toBe([])->and(count($routes))->toBeGreaterThan(1);
 });
 

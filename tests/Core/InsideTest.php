@@ -229,8 +229,10 @@ describe('a rule of a unit', function () {
 });
 
 it('brings all of it through a document unchanged', function () {
-    $text = (new DocumentWriter)->write(ruledDesk(['points' => ['ann' => ['solo' => true]]],
-        ['follows' => ['side' => ['of' => 'main', 'with_fader' => true, 'except' => ['bob']]], 'linked' => [['ann>main', 'ann>phones']]])->make());
+    $text = (new DocumentWriter)->write(ruledDesk(
+        ['points' => ['ann' => ['solo' => true]]],
+        ['follows' => ['side' => ['of' => 'main', 'with_fader' => true, 'except' => ['bob']]], 'linked' => [['ann>main', 'ann>phones']]],
+    )->make());
     expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)->and($text)->toContain('"solo": true')->toContain('"can_follow": ["main"]')
         ->toContain('"follows": {"side": {"of": "main", "with_fader": true, "except": ["bob"]}}')->toContain('"linked": [["ann>main", "ann>phones"]]');
 });

@@ -9,28 +9,30 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\SocketRef;
 use Tests\Support\Draft;
 
-it('knows which cable joins two sockets, and why none does',
+it(
+    'knows which cable joins two sockets, and why none does',
     function (string $modelA, string $socketA, string $modelB, string $socketB, ?string $type, ?string $why) {
         $rig = Draft::rig()->place('room')->unit('a', $modelA, $modelA === 'streaming-computer' ? 'room' : 'desk')
             ->unit('b', $modelB, $modelB === 'streaming-computer' ? 'room' : 'desk')->make();
         [$a, $b] = [$rig->socket(new SocketRef('a', $socketA)), $rig->socket(new SocketRef('b', $socketB))];
         expect(Mating::cable($a, $b)?->value)->toBe($type)->and(Mating::cable($b, $a)?->value)->toBe($type);
         $why === null ? expect(Mating::obstacle($a, $b))->toBeNull() : expect(Mating::obstacle($a, $b))->toContain($why);
-    })->with([
-        'a microphone into a desk' => ['dynamic-microphone', 'out', 'eight-input-desk', 'mic-1', 'xlr', null],
-        'two outs' => ['dynamic-microphone', 'out', 'line-booster', 'out', null, 'nothing would flow'],
-        'a jack into a combo socket' => ['group-desk', 'aux-1', 'two-channel-interface', 'in-1', 'trs', null],
-        'a stereo line' => ['streaming-computer', 'line-out', 'eight-input-desk', 'line-3-4', 'trs', null],
-        'a mono line' => ['group-desk', 'aux-1', 'isolator-two', 'in-1', 'ts', null],
-        'a headset' => ['headphone-desk', 'headset-1', 'trrs-headset', 'plug', 'trrs', null],
-        'a device into a computer' => ['usb-microphone', 'usb', 'streaming-computer', 'usb-1', 'usb', null],
-        'a device into a device' => ['usb-microphone', 'usb', 'capture-card', 'usb', null, 'takes a device or a hub'],
-        'a hub into a computer' => ['powered-hub', 'up', 'streaming-computer', 'usb-1', 'usb', null],
-        'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
-        'a picture' => ['console', 'picture', 'capture-card', 'picture-1', 'hdmi', null],
-        'light and copper' => ['console', 'optical', 'capture-card', 'line', null, 'no cable has'],
-        'a call' => ['call-service', 'member-1', 'call-service', 'member-1', 'network', null],
-    ]);
+    },
+)->with([
+    'a microphone into a desk' => ['dynamic-microphone', 'out', 'eight-input-desk', 'mic-1', 'xlr', null],
+    'two outs' => ['dynamic-microphone', 'out', 'line-booster', 'out', null, 'nothing would flow'],
+    'a jack into a combo socket' => ['group-desk', 'aux-1', 'two-channel-interface', 'in-1', 'trs', null],
+    'a stereo line' => ['streaming-computer', 'line-out', 'eight-input-desk', 'line-3-4', 'trs', null],
+    'a mono line' => ['group-desk', 'aux-1', 'isolator-two', 'in-1', 'ts', null],
+    'a headset' => ['headphone-desk', 'headset-1', 'trrs-headset', 'plug', 'trrs', null],
+    'a device into a computer' => ['usb-microphone', 'usb', 'streaming-computer', 'usb-1', 'usb', null],
+    'a device into a device' => ['usb-microphone', 'usb', 'capture-card', 'usb', null, 'takes a device or a hub'],
+    'a hub into a computer' => ['powered-hub', 'up', 'streaming-computer', 'usb-1', 'usb', null],
+    'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
+    'a picture' => ['console', 'picture', 'capture-card', 'picture-1', 'hdmi', null],
+    'light and copper' => ['console', 'optical', 'capture-card', 'line', null, 'no cable has'],
+    'a call' => ['call-service', 'member-1', 'call-service', 'member-1', 'network', null],
+]);
 
 it('fits the cables of every shipped rig: what is plugged there can be plugged', function (string $file) {
     $rig = Draft::from($file)->make();

@@ -33,8 +33,13 @@ it('gives every model of the catalogue back when its rows are written as they ar
     foreach (shipped_models() as $id => $model) {
         $rows = ModelSketch::rows($model);
         $base = (array) json_decode((string) json_encode($writer->model($model)), true);
-        $again = (new ModelSketch(['name' => $model->name, 'family' => $model->family->value, 'summary' => $model->summary],
-            $rows['points'], $rows['lanes'], $rows['routes'], $base))->model($id);
+        $again = (new ModelSketch(
+            ['name' => $model->name, 'family' => $model->family->value, 'summary' => $model->summary],
+            $rows['points'],
+            $rows['lanes'],
+            $rows['routes'],
+            $base,
+        ))->model($id);
         expect($writer->model($again))->toEqual($writer->model($model));
     }
 });
@@ -73,8 +78,13 @@ it('keeps of a model that it is made from what the rows don\'t show, for the row
     $rows['points'][0]['label'] = 'Voice';
     $rows['lanes'] = array_map(fn (array $row) => ['point' => $row['point'] === 'Mic 1' ? 'Voice' : $row['point']] + $row, $rows['lanes']);
     $rows['routes'] = array_values(array_filter(array_map(fn (array $row) => ['from' => $row['from'] === 'Mic 1' ? 'Voice' : $row['from']] + $row, $rows['routes']), fn (array $row) => $row['to'] !== 'Aux 2'));
-    $model = written($rows['points'], $rows['lanes'], $rows['routes'], $base,
-        ['name' => 'My desk', 'family' => 'mixer', 'summary' => 'Mine.']);
+    $model = written(
+        $rows['points'],
+        $rows['lanes'],
+        $rows['routes'],
+        $base,
+        ['name' => 'My desk', 'family' => 'mixer', 'summary' => 'Mine.'],
+    );
     $old = shipped_models()['eight-input-desk'];
     $first = (string) array_key_first($old->points);
     expect($model->points[$first]->label)->toBe('Voice')->and($model->points[$first]->gain)->toEqual($old->points[$first]->gain)

@@ -126,7 +126,8 @@ it('says where a model says something of devices that it can\'t', function (arra
 
 describe('one device for the whole program', function () {
     /** An interface of eight inputs in the computer; the program's device is it, and each track takes channels. */
-    $desk = fn (array $tracks): Draft => array_reduce(array_keys($tracks),
+    $desk = fn (array $tracks): Draft => array_reduce(
+        array_keys($tracks),
         fn (Draft $draft, string $track) => $draft->pick("work/{$track}", ['channels' => $tracks[$track]]),
         Draft::rig()->place('room')->unit('pc', 'older-computer', 'room')->unit('work', 'workstation-program', 'room')
             ->unit('face', ['name' => 'Box', 'family' => 'interface', 'sockets' => [['id' => 'usb', 'label' => 'USB', 'connector' => 'usb-b',
@@ -135,7 +136,8 @@ describe('one device for the whole program', function () {
                     ['id' => 'out', 'kind' => 'out', 'channels' => 4]],
                 'routes' => [['from' => 'ann', 'to' => 'out', 'map' => [[1, 1]]], ['from' => 'bob', 'to' => 'out', 'map' => [[1, 4]]]]])
             ->cable('usb', 'pc/usb-1', 'face/usb')->source('ann', 'face/ann')->source('bob', 'face/bob')
-            ->listener('one', 'work/file-1')->listener('two', 'work/file-2')->pick('work/device', ['device' => 'face/usb/rec']));
+            ->listener('one', 'work/file-1')->listener('two', 'work/file-2')->pick('work/device', ['device' => 'face/usb/rec']),
+    );
 
     it('gives each track the channels that it takes of it', function () use ($desk) {
         $tracks = $desk(['track-1' => [1], 'track-2' => [4]]);
@@ -418,8 +420,11 @@ describe('a card', function () {
         ]);
         expect($steps($rig, 'computer/pc', 'Levels in the system'))
             ->toBe(['Pink socket, built-in sound: switch on tone correction', 'Let the system play Guest to Desk headphones']);
-        expect($steps($rig, 'computer/pc', 'In the programs'))->toContain('Recording program, Audio device: Microphones, shared',
-            'Recording program, Ann (Track 1): the device of the program', 'Caption recorder, Ann and the guest (Input 1): Microphones and Guest');
+        expect($steps($rig, 'computer/pc', 'In the programs'))->toContain(
+            'Recording program, Audio device: Microphones, shared',
+            'Recording program, Ann (Track 1): the device of the program',
+            'Caption recorder, Ann and the guest (Input 1): Microphones and Guest',
+        );
     });
 
     it('says in which order a tablet is plugged, where there is one', function () use ($steps) {
@@ -435,8 +440,10 @@ describe('a card', function () {
 
     it('says of a single control where it is set and that it has to be set again', function () {
         $rig = Draft::rig()->unit('mic', 'usb-microphone', 'desk', ['points' => ['mic' => ['gain' => 6], 'phones' => ['fader' => -6]]])->make();
-        $again = array_merge(...array_values(array_map(fn (array $of) => array_map(fn (CardStep $step) => "{$step->text} ({$step->note})", $of),
-            Cards::card(new BookInput($rig), 'unit/mic')?->sections ?? [])));
+        $again = array_merge(...array_values(array_map(
+            fn (array $of) => array_map(fn (CardStep $step) => "{$step->text} ({$step->note})", $of),
+            Cards::card(new BookInput($rig), 'unit/mic')?->sections ?? [],
+        )));
         expect($again)->toContain('Microphone: gain 6.0 dB (holds until unplugged)')->not->toContain('Phones: fader −6.0 dB (holds until unplugged)')
             ->and(implode("\n", $again))->toContain('set on a page of the system: Sound')->toContain('set on the unit: knob');
     });
@@ -452,7 +459,9 @@ it('tells what a program does not offer, and by which way it could have it', fun
         ->and($ways($rig, 'rec', 'in'))->not->toHaveKey('Desk USB Mic')
         ->and($ways($rig, 'sounds', 'sound'))->toBe(['Room' => 'make it the default playback device of Pc']);
     $catalogue = Catalogue::of(array_combine(['virtual-cable', 'repeater'], array_map(
-        fn (string $id) => (string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$id}.json"), ['virtual-cable', 'repeater'])));
+        fn (string $id) => (string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$id}.json"),
+        ['virtual-cable', 'repeater'],
+    )));
     $cable = (new AddUnit($catalogue->models['virtual-cable'], 'room', 'Cable'))->applyTo($rig);
     expect($ways($cable, 'rec', 'in')['the loopback of Room'])
         ->toBe('a repeater that takes the loopback of Room and plays it to Cable would bring it here');

@@ -21,10 +21,14 @@ function twoStrips(float $late = 0.0, array $settings = [], bool $isNewInverted 
 {
     $strip = fn (string $id, bool $is): array => ['id' => $id, 'kind' => 'strip', 'channels' => 1, 'inverted' => $is];
 
-    return Draft::rig()->unit('desk', ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], $strip('a', false), $strip('b', $isNewInverted),
-        ['id' => 'plain', 'kind' => 'strip', 'channels' => 1, 'mute' => false], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
-        'routes' => [['from' => 'tone', 'to' => 'a'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => $late], ['from' => 'a', 'to' => 'ear'], ['from' => 'b', 'to' => 'ear']]],
-        'desk', $settings === [] ? [] : ['points' => $settings])->source('s', 'desk/tone')->listener('l', 'desk/ear')->wish('s', 'l', 'must')->situation('show', ['desk/b' => ['inverted' => false]]);
+    return Draft::rig()->unit(
+        'desk',
+        ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], $strip('a', false), $strip('b', $isNewInverted),
+            ['id' => 'plain', 'kind' => 'strip', 'channels' => 1, 'mute' => false], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]],
+            'routes' => [['from' => 'tone', 'to' => 'a'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => $late], ['from' => 'a', 'to' => 'ear'], ['from' => 'b', 'to' => 'ear']]],
+        'desk',
+        $settings === [] ? [] : ['points' => $settings],
+    )->source('s', 'desk/tone')->listener('l', 'desk/ear')->wish('s', 'l', 'must')->situation('show', ['desk/b' => ['inverted' => false]]);
 }
 
 it('turns the polarity of what passes', function (float $late, array $settings, bool $isNewInverted, ?float $db, Verdict $verdict) {

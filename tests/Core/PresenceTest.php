@@ -74,8 +74,11 @@ it('is written and read, told between situations, and goes with what it names', 
 });
 
 it('refuses to leave out what is not there, or twice', function (string $left, string $pointer) {
-    $spoiled = str_replace('"id": "pause"', '"id": "pause", '.$left,
-        (string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/workshop-voices.json'));
+    $spoiled = str_replace(
+        '"id": "pause"',
+        '"id": "pause", '.$left,
+        (string) file_get_contents(dirname(__DIR__, 2).'/resources/starters/workshop-voices.json'),
+    );
     try {
         (new DocumentReader)->read($spoiled);
         $pointers = [];

@@ -26,8 +26,11 @@ function tangle(array $routes, array $mutes = []): Draft
     foreach (range(2, 5) as $i) {
         $points[] = ['id' => "p{$i}", 'kind' => 'strip', 'channels' => $i % 2 + 1, 'mute' => false, 'fader' => ['from' => -90, 'to' => 10]];
     }
-    array_push($points, ['id' => 'p6', 'kind' => 'ear', 'channels' => 2, 'mute' => false],
-        ['id' => 'p7', 'kind' => 'ear', 'channels' => 1, 'mute' => false]);
+    array_push(
+        $points,
+        ['id' => 'p6', 'kind' => 'ear', 'channels' => 2, 'mute' => false],
+        ['id' => 'p7', 'kind' => 'ear', 'channels' => 1, 'mute' => false],
+    );
     $made = [];
     foreach ($routes as [$from, $to, $db, $tap]) {
         if ($from !== $to) {
@@ -60,9 +63,11 @@ function facts(Hearing $hearing): array
 {
     $facts = [];
     foreach ($hearing->all() as $pair) {
-        $arrivals = array_map(fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)),
-            $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()],
-            array_filter($pair->arrivals(), fn ($arrival) => $arrival->gain->value() >= -60));
+        $arrivals = array_map(
+            fn ($arrival) => [implode(' ', array_map(fn ($hop) => $hop->kind->value.$hop->ref, $arrival->hops)),
+                $arrival->gain->value(), $arrival->delay->value(), $arrival->channels()],
+            array_filter($pair->arrivals(), fn ($arrival) => $arrival->gain->value() >= -60),
+        );
         sort($arrivals);
         $facts["{$pair->source->id} {$pair->listener->id}"] = $arrivals;
     }
@@ -137,10 +142,14 @@ it('shifts every arrival by what a source\'s level is shifted', function () {
             return $d;
         });
         foreach (['x', 'y'] as $listener) {
-            $levels = fn (Draft $draft) => array_values(array_filter(array_map(fn ($arrival) => $arrival->gain->value(),
-                $draft->pair('a', $listener)->arrivals()), fn ($level) => $level >= -60));
-            $expected = array_values(array_filter(array_map(fn ($level) => round($level - $down, 2), $levels($normal)),
-                fn ($level) => $level >= -60));
+            $levels = fn (Draft $draft) => array_values(array_filter(array_map(
+                fn ($arrival) => $arrival->gain->value(),
+                $draft->pair('a', $listener)->arrivals(),
+            ), fn ($level) => $level >= -60));
+            $expected = array_values(array_filter(
+                array_map(fn ($level) => round($level - $down, 2), $levels($normal)),
+                fn ($level) => $level >= -60,
+            ));
             $found = $levels($lower);
             sort($expected);
             sort($found);

@@ -55,13 +55,19 @@ it('refuses in the schema what the reader refuses for its shape', function (call
     'unknown key in a model' => [fn ($d) => array_replace_recursive($d, ['models' => ['dynamic-microphone' => ['maker' => 'x']]])],
     'bad id' => [fn ($d) => array_replace_recursive($d, ['units' => [['id' => 'A B']]])],
     'too long a name' => [fn ($d) => ['name' => str_repeat('x', 121)] + $d],
-    'bad connector' => [fn ($d) => array_replace_recursive($d,
-        ['models' => ['dynamic-microphone' => ['sockets' => [['connector' => 'banana']]]]])],
-    'channels from zero' => [fn ($d) => array_replace_recursive($d,
-        ['models' => ['dynamic-microphone' => ['points' => [['channels' => 0]]]]])],
+    'bad connector' => [fn ($d) => array_replace_recursive(
+        $d,
+        ['models' => ['dynamic-microphone' => ['sockets' => [['connector' => 'banana']]]]],
+    )],
+    'channels from zero' => [fn ($d) => array_replace_recursive(
+        $d,
+        ['models' => ['dynamic-microphone' => ['points' => [['channels' => 0]]]]],
+    )],
     'reference without a slash' => [fn ($d) => array_replace_recursive($d, ['cables' => [['from' => 'mic']]])],
-    'an empty change' => [fn ($d) => array_replace_recursive($d,
-        ['situations' => [['changes' => [['at' => 'desk-8/ch-1', 'set' => (object) []]]]]])],
+    'an empty change' => [fn ($d) => array_replace_recursive(
+        $d,
+        ['situations' => [['changes' => [['at' => 'desk-8/ch-1', 'set' => (object) []]]]]],
+    )],
     'no situations' => [fn ($d) => ['situations' => []] + $d],
 ]);
 

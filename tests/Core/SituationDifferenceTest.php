@@ -21,8 +21,11 @@ it('says what a hand has to do from one situation to another', function () {
 
 it('goes back the way it came', function () {
     $changes = difference('rigs/night-relay', 'break', 'on-air')->changes;
-    expect($changes)->toContain('Desk mixer: Mic 1 → Main on', 'Clip recorder: Input 1 unmuted',
-        'Broadcast program: Music (Source 2) fader −16.0 dB')->toHaveCount(6);
+    expect($changes)->toContain(
+        'Desk mixer: Mic 1 → Main on',
+        'Clip recorder: Input 1 unmuted',
+        'Broadcast program: Music (Source 2) fader −16.0 dB',
+    )->toHaveCount(6);
 });
 
 it('compares two situations that both differ from the base', function () {

@@ -100,8 +100,10 @@ it('switches all routes of a choice together', function () {
     $draft = Draft::rig()->unit('box', selector())->source('a', 'box/a')->source('b', 'box/b')->source('c', 'box/c')
         ->listener('ear', 'box/ear')
         ->situation('stereo', ['box/c>ear' => ['on' => true]]);
-    $heard = fn (Rig $rig, string $situation): string => implode('',
-        array_filter(['a', 'b', 'c'], fn (string $one) => hearsIn($rig, $situation, $one, 'ear')));
+    $heard = fn (Rig $rig, string $situation): string => implode(
+        '',
+        array_filter(['a', 'b', 'c'], fn (string $one) => hearsIn($rig, $situation, $one, 'ear')),
+    );
     $rig = $draft->make();
     expect($heard($rig, 'base'))->toBe('ab')->and($heard($rig, 'stereo'))->toBe('c');
     $set = fn (Rig $rig, string $from, ?bool $on, ?string $situation = null) => (new SetRoute(new RouteRef('box', "{$from}>ear"), new RouteSettings(on: $on), $situation))->applyTo($rig);

@@ -141,8 +141,10 @@ it('is as loud and as late as plain sums say, in every situation of the demo', f
         foreach ($hearing->all() as $pair) {
             $plain = $sums->strongest($pair->source->id, $pair->listener->id);
             expect(strongest($hearing, $pair))
-                ->toBe($plain === null ? '' : '/'.(0 + $plain[0]).'/'.$plain[1],
-                    "{$pair->source->id} at {$pair->listener->id} in {$situation}");
+                ->toBe(
+                    $plain === null ? '' : '/'.(0 + $plain[0]).'/'.$plain[1],
+                    "{$pair->source->id} at {$pair->listener->id} in {$situation}",
+                );
         }
     }
 });

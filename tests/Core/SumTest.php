@@ -57,20 +57,28 @@ it('calls many small copies together a doubling', function (int $count, Verdict 
 
 it('takes arrivals within a tenth of a millisecond for one', function (float $apart, Verdict $verdict) {
     // A copy with turned polarity cancels the first for as long as both are one arrival.
-    $pair = Draft::inside(['a' => 1, 'b' => 2],
-        [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
+    $pair = Draft::inside(
+        ['a' => 1, 'b' => 2],
+        [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')],
+    )->pair('s', 'l');
     expect($pair->verdict)->toBe($verdict);
 })->with([[0.05, Verdict::Missing], [0.2, Verdict::Doubled]]);
 
-it('takes left and right by two leads for one arrival, unless they come at different times',
+it(
+    'takes left and right by two leads for one arrival, unless they come at different times',
     function (float $late, Verdict $verdict, ?string $text) {
-        $pair = Draft::inside(['a' => 1, 'b' => 1],
-            [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']], 2, 2)
+        $pair = Draft::inside(
+            ['a' => 1, 'b' => 1],
+            [['tone', 'a', 0, 'left'], ['tone', 'b', 0, 'right', $late], ['a', 'ear', 0, 'to-left'], ['b', 'ear', 0, 'to-right']],
+            2,
+            2,
+        )
             ->pair('s', 'l');
         expect($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text)->and($pair->channels())->toBe('both');
-    })->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled,
-        'left and right 12.0 ms apart: the stereo image shifts to one side'],
-        [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
+    },
+)->with([[0, Verdict::Ok, null], [0.05, Verdict::Ok, null], [12, Verdict::Doubled,
+    'left and right 12.0 ms apart: the stereo image shifts to one side'],
+    [40, Verdict::Doubled, 'left and right 40.0 ms apart: an audible echo']]);
 
 it('says what of a stereo sound is lost though both ears hear something', function (array $route, ?Loss $loss) {
     $pair = Draft::inside(['m' => 1, 'p' => 2], $route, 2, 2)->pair('s', 'l');
@@ -86,8 +94,12 @@ it('says what of a stereo sound is lost though both ears hear something', functi
 
 it('does not take echoes of different parts together', function () {
     // Left has an echo of -24 dB, right one of -24 dB at another time: neither is heard beside the direct sound.
-    $draft = Draft::inside(['a' => 2, 'b' => 2],
-        [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']], 2, 2);
+    $draft = Draft::inside(
+        ['a' => 2, 'b' => 2],
+        [['tone', 'ear'], ['tone', 'a', -24, [[1, 1]], 9], ['tone', 'b', -24, [[2, 2]], 9], ['a', 'ear'], ['b', 'ear']],
+        2,
+        2,
+    );
     expect($draft->pair('s', 'l')->verdict)->toBe(Verdict::Ok);
 });
 
@@ -191,11 +203,19 @@ it('never calls a loop quiet that may howl: what a search finds is a lower bound
 
 it('walks a way that passes a point twice by different channels', function () {
     // Right into a delay, back in on the left.
-    $pair = Draft::inside(['p' => 2, 'd' => 1],
-        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->pair('s', 'l');
+    $pair = Draft::inside(
+        ['p' => 2, 'd' => 1],
+        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']],
+        1,
+        2,
+    )->pair('s', 'l');
     expect($pair->arrivals())->toHaveCount(2)->and($pair->channels())->toBe('both')->and($pair->verdict)->toBe(Verdict::Doubled);
-    expect(Draft::inside(['p' => 2, 'd' => 1],
-        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']], 1, 2)->hear()->loops())
+    expect(Draft::inside(
+        ['p' => 2, 'd' => 1],
+        [['tone', 'p', 0, 'to-right'], ['p', 'd', 0, 'right', 30], ['d', 'p', 0, 'to-left'], ['p', 'ear']],
+        1,
+        2,
+    )->hear()->loops())
         ->toBe([]);
 });
 
@@ -252,8 +272,13 @@ it('says so where too much would have to be left out, with a bound', function ()
         foreach (['a', 'b', 'j'] as $p) {
             $points["{$p}-{$i}"] = 1;
         }
-        array_push($routes, [$last, "a-{$i}", -6], [$last, "b-{$i}", -6, 'straight', min(60000, 0.001 * 2 ** $i)], ["a-{$i}", "j-{$i}"],
-            ["b-{$i}", "j-{$i}"]);
+        array_push(
+            $routes,
+            [$last, "a-{$i}", -6],
+            [$last, "b-{$i}", -6, 'straight', min(60000, 0.001 * 2 ** $i)],
+            ["a-{$i}", "j-{$i}"],
+            ["b-{$i}", "j-{$i}"],
+        );
         $last = "j-{$i}";
     }
     $pair = Draft::inside($points, [...$routes, [$last, 'ear']])->pair('s', 'l');
@@ -277,8 +302,11 @@ it('ends within bounds whatever the document', function (callable $make) {
     'a 40 by 40 matrix with everything on and fed back' => [function () {
         $points = $routes = [];
         foreach (range(1, 40) as $i) {
-            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
-                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
+            array_push(
+                $points,
+                ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
+                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2],
+            );
             foreach (range(1, 40) as $j) {
                 array_push($routes, ['from' => "in-{$i}", 'to' => "out-{$j}"], ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -30]);
             }
@@ -293,11 +321,17 @@ it('ends within bounds whatever the document', function (callable $make) {
     'the same, quiet, with delays of its own on every route' => [function () {
         $points = $routes = [];
         foreach (range(1, 40) as $i) {
-            array_push($points, ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
-                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2]);
+            array_push(
+                $points,
+                ['id' => "in-{$i}", 'kind' => 'origin', 'channels' => 1],
+                ['id' => "out-{$i}", 'kind' => 'ear', 'channels' => 2],
+            );
             foreach (range(1, 40) as $j) {
-                array_push($routes, ['from' => "in-{$i}", 'to' => "out-{$j}", 'delay_ms' => $i * 0.37 + $j],
-                    ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -72, 'delay_ms' => $i + $j * 0.31]);
+                array_push(
+                    $routes,
+                    ['from' => "in-{$i}", 'to' => "out-{$j}", 'delay_ms' => $i * 0.37 + $j],
+                    ['from' => "out-{$j}", 'to' => "in-{$i}", 'db' => -72, 'delay_ms' => $i + $j * 0.31],
+                );
             }
         }
         $draft = Draft::rig()->unit('m', ['points' => $points, 'routes' => $routes]);

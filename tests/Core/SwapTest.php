@@ -75,8 +75,10 @@ it('keeps cables by the sockets\' ids, then by what fits', function (array $stri
 ]);
 
 it('keeps settings as far as the other model has and reaches them', function (array $strip, array $set, array $kept, array $lost) {
-    [$rig, $losses] = swapped(played(desk(['a' => FADER + GAIN + ['mute' => false, 'mono' => false, 'delay_to_ms' => 500], 'b' => []],
-        ['main' => []]), ['points' => ['a' => $set]]), desk(['a' => $strip, 'b' => []], ['main' => []]));
+    [$rig, $losses] = swapped(played(desk(
+        ['a' => FADER + GAIN + ['mute' => false, 'mono' => false, 'delay_to_ms' => 500], 'b' => []],
+        ['main' => []],
+    ), ['points' => ['a' => $set]]), desk(['a' => $strip, 'b' => []], ['main' => []]));
     $now = $rig->units['desk']->points['a'] ?? null;
     expect($losses)->toBe($lost)
         ->and(array_filter(['gain' => $now?->gain?->value(), 'fader' => $now?->fader?->value(), 'mute' => $now?->mute,
@@ -95,8 +97,10 @@ it('keeps settings as far as the other model has and reaches them', function (ar
 ]);
 
 it('keeps routes between points that have counterparts, and what of them can be set', function () {
-    $from = played(desk(['a' => [], 'b' => []], ['main' => [], 'aux' => []]),
-        ['routes' => ['a>main' => ['db' => -6], 'b>main' => ['on' => false], 'a>aux' => ['on' => false]]]);
+    $from = played(
+        desk(['a' => [], 'b' => []], ['main' => [], 'aux' => []]),
+        ['routes' => ['a>main' => ['db' => -6], 'b>main' => ['on' => false], 'a>aux' => ['on' => false]]],
+    );
     $other = desk(['a' => [], 'b' => []], ['main' => []]);
     $other['routes'] = [['from' => 'a', 'to' => 'main', 'can' => ['on']], ['from' => 'b', 'to' => 'main', 'can' => ['on', 'db']]];
     [$rig, $losses] = swapped($from, $other);

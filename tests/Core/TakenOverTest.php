@@ -91,8 +91,10 @@ function ofHearing(Hearing $hearing): array
     foreach ($hearing->all() as $pair) {
         $cells["{$pair->source->id} {$pair->listener->id}"] = [$pair->verdict, $pair->wish, $pair->level()?->value(), $pair->delay()?->value(),
             $pair->channels(), $pair->loss, $pair->doubling, $pair->sum->isReached, $pair->overload?->overDb,
-            array_map(fn ($arrival) => [$arrival->gain->value(), array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $arrival->hops)],
-                $pair->arrivals())];
+            array_map(
+                fn ($arrival) => [$arrival->gain->value(), array_map(fn (Hop $hop) => "{$hop->kind->value} {$hop->ref}", $arrival->hops)],
+                $pair->arrivals(),
+            )];
     }
 
     return $cells;

@@ -23,7 +23,7 @@ function pictureOf(int $width, int $height, string $type = 'png'): string
     imagefill($image, 0, 0, (int) imagecolorallocate($image, 200, 40, 40));
     ob_start();
     match ($type) {
-        'png' => imagepng($image), 'jpeg' => imagejpeg($image), 'webp' => imagewebp($image), default => imagegif($image)
+        'png' => imagepng($image), 'jpeg' => imagejpeg($image), 'webp' => imagewebp($image), default => imagegif($image),
     };
 
     return (string) ob_get_clean();
@@ -121,7 +121,8 @@ describe('pictures', function () {
             ->post("/rigs/{$this->rig->id}/pictures", $more + ['unit' => 'mixer', 'picture' => $file, 'caption' => 'Top left']);
     });
 
-    it('are read by their content, made small, and kept outside the web root under a name of our own',
+    it(
+        'are read by their content, made small, and kept outside the web root under a name of our own',
         function (string $type, string $name) {
             ($this->attach)(UploadedFile::fake()->createWithContent($name, pictureOf(3200, 800, $type)))->assertSessionHas('said');
             $picture = $this->rig->pictures()->sole();
@@ -133,7 +134,8 @@ describe('pictures', function () {
             $answer = ($this->as)('viewer')->get("/rigs/{$this->rig->id}/pictures/{$picture->id}")->assertOk()
                 ->assertHeader('Content-Type', 'image/jpeg')->assertHeader('X-Content-Type-Options', 'nosniff');
             expect($answer->streamedContent())->toBe($kept);
-        })->with([['png', 'panel.png'], ['jpeg', 'panel.jpg'], ['webp', '../../public/panel.php'], ['png', 'panel.svg']]);
+        },
+    )->with([['png', 'panel.png'], ['jpeg', 'panel.jpg'], ['webp', '../../public/panel.php'], ['png', 'panel.svg']]);
 
     it('that are none are refused, whatever they are called', function (string $content, string $name, string $says) {
         ($this->attach)(UploadedFile::fake()->createWithContent($name, $content))->assertSessionHasErrors('picture');
@@ -200,8 +202,10 @@ describe('own models', function () {
             ->and(DeviceNames::of($model, 'usb', 'out'))->toBe('Bench box')->and(array_keys($model->routes))->toBe(['line-a>sum', 'line-b>sum'])
             ->and($model->routes['line-b>sum']->can)->toBe([]);
         ($this->as)('owner')->get("/rigs/{$this->rig->id}/stock?q=bench")->assertSee('Bench box');
-        ($this->as)('owner')->post("/rigs/{$this->rig->id}/edits",
-            ['edit' => 'add-unit', 'model' => 'bench-box', 'place' => 'hall', 'revision' => 1])->assertSessionHasNoErrors();
+        ($this->as)('owner')->post(
+            "/rigs/{$this->rig->id}/edits",
+            ['edit' => 'add-unit', 'model' => 'bench-box', 'place' => 'hall', 'revision' => 1],
+        )->assertSessionHasNoErrors();
         expect(RigFromRows::rig($this->rig->fresh())->models['bench-box']->name)->toBe('Bench box');
     });
 

@@ -47,13 +47,17 @@ describe('an account', function () {
     });
 
     it('changes its password with the old one, and every other session ends', function () {
-        $this->put('/account/password',
-            ['current' => 'wrong', 'password' => 'a new password', 'password_confirmation' => 'a new password'])
+        $this->put(
+            '/account/password',
+            ['current' => 'wrong', 'password' => 'a new password', 'password_confirmation' => 'a new password'],
+        )
             ->assertSessionHasErrorsIn('password', 'current');
         $this->put('/account/password', ['current' => 'password', 'password' => 'short', 'password_confirmation' => 'short'])
             ->assertSessionHasErrorsIn('password', 'password');
-        $this->put('/account/password',
-            ['current' => 'password', 'password' => 'a new password', 'password_confirmation' => 'a new password'])
+        $this->put(
+            '/account/password',
+            ['current' => 'password', 'password' => 'a new password', 'password_confirmation' => 'a new password'],
+        )
             ->assertSessionHas('said');
         expect(Hash::check('a new password', $this->user->fresh()->password))->toBeTrue()
             ->and(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
@@ -77,8 +81,10 @@ describe('an account', function () {
         $zip = new ZipArchive;
         $path = $answer->baseResponse->getFile()->getPathname();
         expect($zip->open($path))->toBeTrue();
-        $documents = array_filter(array_map(fn (int $i) => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1)),
-            fn (string $name) => str_ends_with($name, 'rig.json'));
+        $documents = array_filter(
+            array_map(fn (int $i) => (string) $zip->getNameIndex($i), range(0, $zip->numFiles - 1)),
+            fn (string $name) => str_ends_with($name, 'rig.json'),
+        );
         expect(array_values($documents))->toHaveCount(2);
         $text = (string) $zip->getFromName(array_values($documents)[0]);
         expect($text)->toBe(shipped('rigs/night-relay.json'))->and((new DocumentWriter)->write((new DocumentReader)->read($text)))

@@ -50,8 +50,10 @@ it('has columns that hold what the format takes', function () {
 
 it('has no number of its own in a form', function () {
     $numbers = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(resource_path('views'),
-        FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+        resource_path('views'),
+        FilesystemIterator::SKIP_DOTS,
+    )) as $file) {
         // Addresses and passwords of accounts are no part of a rig.
         if (str_contains($file->getPathname(), '/account/') || str_contains($file->getPathname(), '/auth/')
             || str_ends_with($file->getPathname(), 'people.blade.php')) {

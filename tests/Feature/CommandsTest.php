@@ -59,9 +59,11 @@ it('reports JSON of the agreed form', function () {
     }
 });
 
-it('reports a table for people',
+it(
+    'reports a table for people',
     fn () => expect(command('rig:report '.demo().' --situation=break')[1])->toContain('Night relay at the pier arcade: Break')
-        ->toContain('doubled'));
+        ->toContain('doubled'),
+);
 
 it('refuses a situation, a source, a listener that is not there, and says which are', function () {
     expect(command('rig:report '.demo().' --situation=lunch'))->toMatchArray([0 => 1])

@@ -174,8 +174,10 @@ it('tells addresses apart by their accents', function () {
 });
 
 it('believes a proxy that it was told of, and no other, where a request came from and whether it was encrypted', function () {
-    $ask = fn () => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.5'])->get('http://127.0.0.1/sign-in',
-        ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '198.51.100.7', 'X-Forwarded-Host' => 'elsewhere.test']);
+    $ask = fn () => $this->withServerVariables(['REMOTE_ADDR' => '10.0.0.5'])->get(
+        'http://127.0.0.1/sign-in',
+        ['X-Forwarded-Proto' => 'https', 'X-Forwarded-For' => '198.51.100.7', 'X-Forwarded-Host' => 'elsewhere.test'],
+    );
     $ask()->assertOk()->assertSee('action="http://127.0.0.1/sign-in"', false);
     expect(request()->ip())->toBe('10.0.0.5')->and(request()->isSecure())->toBeFalse();
 
@@ -272,8 +274,10 @@ it('tells addresses apart that differ in an accent only', function () {
 });
 
 it('refuses passwords that everybody has, and one\'s own name', function (string $password, bool $isRefused) {
-    $answer = $this->post('/register',
-        ['name' => 'Marigold', 'email' => 'marigold@example.test', 'password' => $password, 'password_confirmation' => $password]);
+    $answer = $this->post(
+        '/register',
+        ['name' => 'Marigold', 'email' => 'marigold@example.test', 'password' => $password, 'password_confirmation' => $password],
+    );
     $isRefused ? $answer->assertSessionHasErrors('password') : $answer->assertSessionHasNoErrors();
     expect(User::query()->count())->toBe($isRefused ? 0 : 1);
 })->with([
@@ -298,9 +302,11 @@ it('gives a new password by a link to the account\'s address, and says the same 
         return (bool) ($token = $mail->token);
     });
     $this->get("/new-password/{$token}?email={$user->email}")->assertOk()->assertSee($user->email);
-    $set = fn (string $with) => $this->post('/new-password',
+    $set = fn (string $with) => $this->post(
+        '/new-password',
         ['token' => $with, 'email' => mb_strtoupper($user->email), 'password' => 'nine lamps in a pier',
-            'password_confirmation' => 'nine lamps in a pier']);
+            'password_confirmation' => 'nine lamps in a pier'],
+    );
     $set('another')->assertSessionHasErrors('email');
     $set($token)->assertRedirect('/sign-in');
     expect(DB::table('sessions')->where('user_id', $user->id)->count())->toBe(0);
@@ -344,8 +350,11 @@ it('answers, and makes one revision, though neither cache nor log can be written
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
     Log::error('to nowhere');
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes")->assertOk();
-    $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
-        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])->assertOk()
+    $this->postJson(
+        "/rigs/{$rig->id}/edits",
+        ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
+        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"],
+    )->assertOk()
         ->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
     expect($rig->revisions()->count())->toBe(2);
     unlink($file);
@@ -355,8 +364,11 @@ it('has made the change though the page can\'t be drawn anew, and says so', func
     $user = User::factory()->create();
     $rig = app(ImportRig::class)($user, shipped('rigs/penny-slot.json'));
     view()->composer('rigs.wishes', fn () => throw new RuntimeException('No drawing today'));
-    $this->actingAs($user)->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
-        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"])
+    $this->actingAs($user)->postJson(
+        "/rigs/{$rig->id}/edits",
+        ['edit' => 'unplug', 'cable' => 'w-01', 'revision' => 1],
+        ['X-Page' => "http://127.0.0.1:8390/rigs/{$rig->id}/wishes"],
+    )
         ->assertOk()->assertJsonPath('page', null)->assertJsonPath('said', fn (string $says) => str_starts_with($says, 'Unplugged W-01'));
     expect($rig->revisions()->count())->toBe(2);
 });

@@ -29,7 +29,8 @@ beforeEach(function () {
     };
 });
 
-it('makes each kind of change, with a revision that says so in words, and rows that hold what the revision holds',
+it(
+    'makes each kind of change, with a revision that says so in words, and rows that hold what the revision holds',
     function (array $fields, string $words) {
         ($this->edit)($fields)->assertRedirect('/here')->assertSessionHasNoErrors();
         expect(session('said'))->toStartWith($words);
@@ -40,118 +41,119 @@ it('makes each kind of change, with a revision that says so in words, and rows t
             ->toBe($this->user->id)
             ->and(($this->stored)())->toBe($revision->document)->not->toBe(shipped('rigs/night-relay.json'))
             ->and((new DocumentWriter)->write(StoredRig::load($this->rig->fresh())))->toBe($revision->document);
-    })->with([
-        'a wish' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'team', 'want' => 'may'],
-            'Presenter voice may be heard by Driver\'s team'],
-        'a wish taken back' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'team', 'want' => 'none'],
-            'No wish for Presenter voice at Driver\'s team'],
-        'a wish in one situation' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'viewers', 'want' => 'may',
-            'situation' => 'off'],
-            'Presenter voice may be heard by Viewers in Off'],
-        'a row' => [['edit' => 'wish', 'source' => 'ring', 'listener' => '*', 'want' => 'must-not'],
-            'Call ring must not be heard by any listener'],
-        'a column' => [['edit' => 'wish', 'source' => '*', 'listener' => 'team', 'want' => 'must-not'], 'No sound may be heard by Driver\'s team'],
-        'painted cells' => [['edit' => 'wishes', 'cells' => 'voice:team,ring:team,music:clip', 'want' => 'may', 'situation' => 'break'],
-            'May hear: 3 cells in Break'],
-        'a route' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'on-air'],
-            'Desk mixer: Computer → Main on'],
-        'a route in a situation' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'break'],
-            'Desk mixer: Computer → Main on in Break'],
-        'a mute' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'], 'Desk mixer: Mic 1 muted'],
-        'a fader' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-4.5'], 'Desk mixer: Mic 1 fader −4.5 dB'],
-        'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/line'],
-            'W-35: Line out · green of Broadcast computer to Line in of Capture card'],
-        'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
-        'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/played-1'],
-            'Donation chimes: Chimes uses Chimes in'],
-        'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''],
-            'Donation chimes: Chimes uses no device'],
-        'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'],
-            'Broadcast program: Source 7 uses loopback of Broadcast monitor'],
-        'a place' => [['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk'], 'New place: Balcony'],
-        'a unit' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare mic'],
-            'New unit: Spare mic (Condenser microphone), Presenter\'s desk'],
-        'a unit of a model as somebody has typed it' => [['edit' => 'add-unit', 'model_name' => 'lapel', 'place' => 'desk', 'name' => 'Tie mic'],
-            'New unit: Tie mic (Lapel microphone), Presenter\'s desk'],
-        'several units in another place' => [['edit' => 'units', 'do' => 'move', 'units' => ['speakers', 'webcam'], 'place' => 'corner'],
-            'Hall loudspeakers moved to Console corner; Webcam moved to Console corner'],
-        'several units away' => [['edit' => 'units', 'do' => 'remove', 'units' => ['headset-amp', 'webcam']],
-            'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks; Removed Webcam, and with it W-23'],
-        'a unit away' => [['edit' => 'remove-unit', 'unit' => 'headset-amp'], 'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks'],
-        'a sound' => [['edit' => 'add-source', 'name' => 'Kettle', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: Kettle'],
-        'a sound named 0' => [['edit' => 'add-source', 'name' => '0', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: 0'],
-        'a situation named 0' => [['edit' => 'add-situation', 'name' => '0', 'copy_of' => 'break'], 'New situation: 0, a copy of Break'],
-        'a listener' => [['edit' => 'add-listener', 'name' => 'Nobody yet', 'kind' => 'team'], 'New listener: Nobody yet'],
-        'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => '1'],
-            'Presenter voice at Viewers: with a level of its own'],
-        'a sound\'s second beginning' => [['edit' => 'place-sound', 'source' => 'voice', 'at' => 'webcam/capsule', 'db' => '-20'],
-            'Presenter voice begins at Capsule of Webcam, −20.0 dB'],
-        'a listener gone from a point' => [['edit' => 'place-listener', 'listener' => 'hall', 'at' => 'speakers/cone', 'away' => '1'],
-            'Arcade hall does not listen any more at Loudspeakers of Hall loudspeakers'],
-        'a sound away' => [['edit' => 'remove-source', 'source' => 'ring'], 'Removed the sound Call ring'],
-        'a listener away' => [['edit' => 'remove-listener', 'listener' => 'team'], 'Removed the listener Driver\'s team'],
-        'the rig\'s name' => [['edit' => 'describe-rig', 'name' => 'Day relay', 'summary' => 'By day.'], 'Rig renamed to Day relay'],
-        'a place\'s name' => [['edit' => 'rename', 'thing' => 'places', 'id' => 'hall', 'name' => 'Great hall'],
-            'Arcade hall renamed to Great hall'],
-        'a place away' => [['edit' => 'remove-place', 'place' => 'corner'],
-            'Removed Console corner, and with it Old console, Picture splitter, RCA adapter, Corner monitor'],
-        'three units' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare', 'count' => '3'],
-            'New units: Spare, Spare 2, Spare 3 (Condenser microphone), Presenter\'s desk'],
-        'a copy' => [['edit' => 'copy-unit', 'unit' => 'webcam'], 'New unit: Webcam 2, a copy of Webcam'],
-        'a unit moved' => [['edit' => 'move-unit', 'unit' => 'webcam', 'place' => 'hall'], 'Webcam moved to Arcade hall'],
-        'a unit\'s notes' => [['edit' => 'describe-unit', 'unit' => 'card', 'name' => 'Capture card', 'firmware' => '2.1',
-            'serial' => 'A-77',
-            'notes' => 'slot 3'], 'Capture card: firmware 2.1, serial number A-77, notes'],
-        'what a program needs' => [['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Music player', 'with_running' => '1',
-            'needs' => ['softmix', 'card'], 'at_login' => '1'], 'Music player: needs Software mixer, Capture card, starts at login'],
-        'a unit of another model' => [['edit' => 'swap-unit', 'unit' => 'presenter-mic', 'model' => 'condenser-microphone'],
-            'Presenter mic is a Condenser microphone now'],
-        'one more guest' => [['edit' => 'grow-unit', 'unit' => 'ferry-call', 'growth' => 'guests', 'count' => '2'], 'Navigator has 2 guests'],
-        'an isolator in a cable' => [['edit' => 'between', 'from' => 'mixer/phones', 'to' => 'headphones/plug',
-            'model' => 'isolator-stereo'],
-            'Stereo isolator, two channels between Phones of Desk mixer and Plug of Headphones'],
-        'a cable described' => [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'type' => 'optical', 'length' => '2,5',
-            'colour' => 'black', 'owned' => '0'], 'W-07: 2.5 m, black, to buy'],
-        'a cable\'s other end' => [['edit' => 'replug', 'cable' => 'w-26', 'end' => 'to', 'to' => 'cast-monitor/hdmi-2'],
-            'W-26 goes to HDMI 2 of Broadcast monitor now'],
-        'another cable in its stead' => [['edit' => 'replace', 'cable' => 'w-34'],
-            'Unplugged W-34; W-35: Session of Call program to Member 1 of Navigator'],
-        'a row of the cable table' => [['edit' => 'cables',
-            'cables' => [['cable' => 'w-04', 'label' => 'W-04', 'from' => 'Desk mixer · Phones', 'to' => 'Headphones · Plug',
-                'type' => 'trs',
-                'length' => '3.5', 'colour' => 'red', 'owned' => '1'],
-                ['cable' => '', 'label' => 'X-1', 'from' => 'Broadcast computer · Line out · green', 'to' => 'card/line', 'type' => '',
-                    'length' => '1.5', 'colour' => '', 'owned' => '0']]],
-            'W-04: 3.5 m, red; W-35: Line out · green of Broadcast computer to Line in of Capture card; W-35: is labelled X-1 now, '
-            .'1.5 m, to buy'],
-        'a device' => [['edit' => 'device', 'computer' => 'cast-pc', 'device' => 'card/usb/rec', 'name' => 'Rally picture',
-            'enabled' => '1',
-            'roles' => ['recording'], 'rate_hz' => '48000', 'bits' => '16', 'driver_mode' => 'shared'],
-            'Broadcast computer: Capture card with line in renamed to Rally picture, default for recording, 48000 Hz 16 bits, shared driver mode'],
-        'channels of a pick' => [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1'],
-            'Clip recorder: Input 1 uses Desk programme, channel 1'],
-        'the start order' => [['edit' => 'start-order', 'place' => 'sim', 'programs' => 'mic-relay,game'],
-            'Rally simulator starts Microphone repeater, Rally game'],
-        'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'],
-            'Desk mixer: Mic 1 → Aux 1 taken pre-fader'],
-        'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay_ms' => '80'],
-            'Broadcast program: Old console (Source 5) delay 80.0 ms'],
-        'a situation' => [['edit' => 'add-situation', 'name' => 'Interval', 'copy_of' => 'break'],
-            'New situation: Interval, a copy of Break'],
-        'a program that does not run' => [['edit' => 'absent', 'which' => 'break', 'unit' => 'softmix'],
-            'Software mixer does not run in Break'],
-        'a default that is another in a situation' => [['edit' => 'default', 'situation' => 'off', 'computer' => 'cast-pc',
-            'direction' => 'recording', 'role' => 'recording', 'device' => 'card/usb/rec'],
-            'Broadcast computer: the default recording device is Capture card with line in in Off'],
-        'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
-        'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
-        'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
-            'Break: Broadcast program · Caller (Source 3) reset to base'],
-        'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'],
-            'Donation chimes: Chimes uses Chimes in'],
-        'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Music (Source 2) → Track 2 of Broadcast program'],
-            'Broadcast program: Music (Source 2) → Track 2 off'],
-    ]);
+    },
+)->with([
+    'a wish' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'team', 'want' => 'may'],
+        'Presenter voice may be heard by Driver\'s team'],
+    'a wish taken back' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'team', 'want' => 'none'],
+        'No wish for Presenter voice at Driver\'s team'],
+    'a wish in one situation' => [['edit' => 'wish', 'source' => 'voice', 'listener' => 'viewers', 'want' => 'may',
+        'situation' => 'off'],
+        'Presenter voice may be heard by Viewers in Off'],
+    'a row' => [['edit' => 'wish', 'source' => 'ring', 'listener' => '*', 'want' => 'must-not'],
+        'Call ring must not be heard by any listener'],
+    'a column' => [['edit' => 'wish', 'source' => '*', 'listener' => 'team', 'want' => 'must-not'], 'No sound may be heard by Driver\'s team'],
+    'painted cells' => [['edit' => 'wishes', 'cells' => 'voice:team,ring:team,music:clip', 'want' => 'may', 'situation' => 'break'],
+        'May hear: 3 cells in Break'],
+    'a route' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'on-air'],
+        'Desk mixer: Computer → Main on'],
+    'a route in a situation' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1', 'situation' => 'break'],
+        'Desk mixer: Computer → Main on in Break'],
+    'a mute' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'mute' => '1'], 'Desk mixer: Mic 1 muted'],
+    'a fader' => [['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-4.5'], 'Desk mixer: Mic 1 fader −4.5 dB'],
+    'a cable' => [['edit' => 'plug', 'from' => 'cast-pc/line-out', 'to' => 'card/line'],
+        'W-35: Line out · green of Broadcast computer to Line in of Capture card'],
+    'a cable out' => [['edit' => 'unplug', 'cable' => 'w-07'], 'Unplugged W-07'],
+    'a pick' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => 'softmix/played-1'],
+        'Donation chimes: Chimes uses Chimes in'],
+    'a pick taken back' => [['edit' => 'pick', 'unit' => 'chimes', 'point' => 'sound', 'device' => ''],
+        'Donation chimes: Chimes uses no device'],
+    'a pick that taps' => [['edit' => 'pick', 'unit' => 'broadcast', 'point' => 'source-7', 'device' => 'cast-pc/hdmi/sound'],
+        'Broadcast program: Source 7 uses loopback of Broadcast monitor'],
+    'a place' => [['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk'], 'New place: Balcony'],
+    'a unit' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare mic'],
+        'New unit: Spare mic (Condenser microphone), Presenter\'s desk'],
+    'a unit of a model as somebody has typed it' => [['edit' => 'add-unit', 'model_name' => 'lapel', 'place' => 'desk', 'name' => 'Tie mic'],
+        'New unit: Tie mic (Lapel microphone), Presenter\'s desk'],
+    'several units in another place' => [['edit' => 'units', 'do' => 'move', 'units' => ['speakers', 'webcam'], 'place' => 'corner'],
+        'Hall loudspeakers moved to Console corner; Webcam moved to Console corner'],
+    'several units away' => [['edit' => 'units', 'do' => 'remove', 'units' => ['headset-amp', 'webcam']],
+        'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks; Removed Webcam, and with it W-23'],
+    'a unit away' => [['edit' => 'remove-unit', 'unit' => 'headset-amp'], 'Removed Headset amp, and with it W-06, W-08, W-09, 3 picks'],
+    'a sound' => [['edit' => 'add-source', 'name' => 'Kettle', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: Kettle'],
+    'a sound named 0' => [['edit' => 'add-source', 'name' => '0', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: 0'],
+    'a situation named 0' => [['edit' => 'add-situation', 'name' => '0', 'copy_of' => 'break'], 'New situation: 0, a copy of Break'],
+    'a listener' => [['edit' => 'add-listener', 'name' => 'Nobody yet', 'kind' => 'team'], 'New listener: Nobody yet'],
+    'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => '1'],
+        'Presenter voice at Viewers: with a level of its own'],
+    'a sound\'s second beginning' => [['edit' => 'place-sound', 'source' => 'voice', 'at' => 'webcam/capsule', 'db' => '-20'],
+        'Presenter voice begins at Capsule of Webcam, −20.0 dB'],
+    'a listener gone from a point' => [['edit' => 'place-listener', 'listener' => 'hall', 'at' => 'speakers/cone', 'away' => '1'],
+        'Arcade hall does not listen any more at Loudspeakers of Hall loudspeakers'],
+    'a sound away' => [['edit' => 'remove-source', 'source' => 'ring'], 'Removed the sound Call ring'],
+    'a listener away' => [['edit' => 'remove-listener', 'listener' => 'team'], 'Removed the listener Driver\'s team'],
+    'the rig\'s name' => [['edit' => 'describe-rig', 'name' => 'Day relay', 'summary' => 'By day.'], 'Rig renamed to Day relay'],
+    'a place\'s name' => [['edit' => 'rename', 'thing' => 'places', 'id' => 'hall', 'name' => 'Great hall'],
+        'Arcade hall renamed to Great hall'],
+    'a place away' => [['edit' => 'remove-place', 'place' => 'corner'],
+        'Removed Console corner, and with it Old console, Picture splitter, RCA adapter, Corner monitor'],
+    'three units' => [['edit' => 'add-unit', 'model' => 'condenser-microphone', 'place' => 'desk', 'name' => 'Spare', 'count' => '3'],
+        'New units: Spare, Spare 2, Spare 3 (Condenser microphone), Presenter\'s desk'],
+    'a copy' => [['edit' => 'copy-unit', 'unit' => 'webcam'], 'New unit: Webcam 2, a copy of Webcam'],
+    'a unit moved' => [['edit' => 'move-unit', 'unit' => 'webcam', 'place' => 'hall'], 'Webcam moved to Arcade hall'],
+    'a unit\'s notes' => [['edit' => 'describe-unit', 'unit' => 'card', 'name' => 'Capture card', 'firmware' => '2.1',
+        'serial' => 'A-77',
+        'notes' => 'slot 3'], 'Capture card: firmware 2.1, serial number A-77, notes'],
+    'what a program needs' => [['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Music player', 'with_running' => '1',
+        'needs' => ['softmix', 'card'], 'at_login' => '1'], 'Music player: needs Software mixer, Capture card, starts at login'],
+    'a unit of another model' => [['edit' => 'swap-unit', 'unit' => 'presenter-mic', 'model' => 'condenser-microphone'],
+        'Presenter mic is a Condenser microphone now'],
+    'one more guest' => [['edit' => 'grow-unit', 'unit' => 'ferry-call', 'growth' => 'guests', 'count' => '2'], 'Navigator has 2 guests'],
+    'an isolator in a cable' => [['edit' => 'between', 'from' => 'mixer/phones', 'to' => 'headphones/plug',
+        'model' => 'isolator-stereo'],
+        'Stereo isolator, two channels between Phones of Desk mixer and Plug of Headphones'],
+    'a cable described' => [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'type' => 'optical', 'length' => '2,5',
+        'colour' => 'black', 'owned' => '0'], 'W-07: 2.5 m, black, to buy'],
+    'a cable\'s other end' => [['edit' => 'replug', 'cable' => 'w-26', 'end' => 'to', 'to' => 'cast-monitor/hdmi-2'],
+        'W-26 goes to HDMI 2 of Broadcast monitor now'],
+    'another cable in its stead' => [['edit' => 'replace', 'cable' => 'w-34'],
+        'Unplugged W-34; W-35: Session of Call program to Member 1 of Navigator'],
+    'a row of the cable table' => [['edit' => 'cables',
+        'cables' => [['cable' => 'w-04', 'label' => 'W-04', 'from' => 'Desk mixer · Phones', 'to' => 'Headphones · Plug',
+            'type' => 'trs',
+            'length' => '3.5', 'colour' => 'red', 'owned' => '1'],
+            ['cable' => '', 'label' => 'X-1', 'from' => 'Broadcast computer · Line out · green', 'to' => 'card/line', 'type' => '',
+                'length' => '1.5', 'colour' => '', 'owned' => '0']]],
+        'W-04: 3.5 m, red; W-35: Line out · green of Broadcast computer to Line in of Capture card; W-35: is labelled X-1 now, '
+        .'1.5 m, to buy'],
+    'a device' => [['edit' => 'device', 'computer' => 'cast-pc', 'device' => 'card/usb/rec', 'name' => 'Rally picture',
+        'enabled' => '1',
+        'roles' => ['recording'], 'rate_hz' => '48000', 'bits' => '16', 'driver_mode' => 'shared'],
+        'Broadcast computer: Capture card with line in renamed to Rally picture, default for recording, 48000 Hz 16 bits, shared driver mode'],
+    'channels of a pick' => [['edit' => 'pick', 'unit' => 'clips', 'point' => 'in-1', 'device' => 'mixer/usb/rec', 'channels' => '1'],
+        'Clip recorder: Input 1 uses Desk programme, channel 1'],
+    'the start order' => [['edit' => 'start-order', 'place' => 'sim', 'programs' => 'mic-relay,game'],
+        'Rally simulator starts Microphone repeater, Rally game'],
+    'a tap' => [['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-1>aux-1', 'tap' => 'pre-fader'],
+        'Desk mixer: Mic 1 → Aux 1 taken pre-fader'],
+    'a delay' => [['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-5', 'delay_ms' => '80'],
+        'Broadcast program: Old console (Source 5) delay 80.0 ms'],
+    'a situation' => [['edit' => 'add-situation', 'name' => 'Interval', 'copy_of' => 'break'],
+        'New situation: Interval, a copy of Break'],
+    'a program that does not run' => [['edit' => 'absent', 'which' => 'break', 'unit' => 'softmix'],
+        'Software mixer does not run in Break'],
+    'a default that is another in a situation' => [['edit' => 'default', 'situation' => 'off', 'computer' => 'cast-pc',
+        'direction' => 'recording', 'role' => 'recording', 'device' => 'card/usb/rec'],
+        'Broadcast computer: the default recording device is Capture card with line in in Off'],
+    'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
+    'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
+    'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
+        'Break: Broadcast program · Caller (Source 3) reset to base'],
+    'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'],
+        'Donation chimes: Chimes uses Chimes in'],
+    'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Music (Source 2) → Track 2 of Broadcast program'],
+        'Broadcast program: Music (Source 2) → Track 2 off'],
+]);
 
 it('mends the demo by its cures, click by click', function () {
     // The first cause is cured each time; what is left moves up.
@@ -258,8 +260,10 @@ it('refuses a stale edit of the same thing with what was done meanwhile, and cha
         ->and($this->rig->revisions()->count())->toBe(2);
     // A page that sends by itself hears the same.
     $this->actingAs($this->user)
-        ->postJson("/rigs/{$this->rig->id}/edits",
-            $fields + ['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-3', 'revision' => 1])->assertStatus(409)
+        ->postJson(
+            "/rigs/{$this->rig->id}/edits",
+            $fields + ['edit' => 'point', 'unit' => 'mixer', 'point' => 'ch-1', 'fader' => '-3', 'revision' => 1],
+        )->assertStatus(409)
         ->assertJsonPath('message', fn (string $says) => str_contains($says, 'Mic 1 muted'));
 })->with(['said what it showed' => [['at_revision' => 1]], 'not said' => [[]], 'said nonsense' => [['at_revision' => 77]]]);
 
@@ -391,9 +395,11 @@ it('takes two hundred edits of two people in turns: what touches different thing
             $point = ['ch-1', 'ch-2', 'ch-3-4', 'ch-5-6', 'ch-opt', 'ch-usb'][mt_rand(0, 5)];
             $fader = mt_rand(-30, 10);
             $answer = $this->actingAs($this->user)
-                ->postJson("/rigs/{$this->rig->id}/edits",
+                ->postJson(
+                    "/rigs/{$this->rig->id}/edits",
                     ['edit' => 'point', 'unit' => 'mixer', 'point' => $point, 'fader' => (string) $fader, 'revision' => $seen[$who][0],
-                        'at_revision' => $seen[$who][1]]);
+                        'at_revision' => $seen[$who][1]],
+                );
             if ($answer->status() === 200) {
                 $made++;
                 $last[$point] = $fader;
@@ -417,8 +423,10 @@ it('takes two hundred edits of two people in turns: what touches different thing
 it('answers a page that sends by itself with the page drawn anew, and with no other page', function (string $from, bool $isDrawn) {
     $from = str_replace('ID', (string) $this->rig->id, $from);
     $answer = $this->actingAs($this->user)->withHeaders(['X-Page' => "http://localhost{$from}"])
-        ->postJson("/rigs/{$this->rig->id}/edits",
-            ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Big desk', 'revision' => 1])->assertOk();
+        ->postJson(
+            "/rigs/{$this->rig->id}/edits",
+            ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Big desk', 'revision' => 1],
+        )->assertOk();
     expect($answer->json('said'))->toBe('Desk mixer renamed to Big desk');
     $page = $answer->json('page');
     expect($page !== null)->toBe($isDrawn);
@@ -441,8 +449,11 @@ it('answers a page that sends by itself with the page drawn anew, and with no ot
 it('says what a change breaks in situations that the page does not show', function () {
     $rig = app(ImportRig::class)($this->user, shipped('starters/lighthouse-log.json'));
     $make = fn (string $shown, array $fields) => $this->actingAs($this->user)
-        ->postJson("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'reading'],
-            ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation={$shown}"])->assertOk()->json('said');
+        ->postJson(
+            "/rigs/{$rig->id}/edits",
+            $fields + ['revision' => $rig->fresh()->revision, 'situation' => 'reading'],
+            ['X-Page' => "http://localhost/rigs/{$rig->id}/wishes?situation={$shown}"],
+        )->assertOk()->json('said');
     // The weather's source is muted in the base; listening is shown, and has no mute of its own there.
     expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']))
         ->toContain('Lost for Weather track: Sea weather.')->toContain('Not as wished now in Reading the log: Sea weather at Weather track.');

@@ -267,8 +267,12 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     // One that is stopped while it is written ends after the part.
     $this->post("/rigs/{$rig->id}/books")->assertSessionHasNoErrors();
     $begun = $rig->books()->latest('id')->first();
-    $writer = new BookPdf(new Drawings(new BookInput($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))), ['cover', 'cables'], Paper::A4,
-        fn (int $done, int $of) => throw new Stopped);
+    $writer = new BookPdf(
+        new Drawings(new BookInput($read = (new DocumentReader)->read(shipped('rigs/ticket-booth.json')))),
+        ['cover', 'cables'],
+        Paper::A4,
+        fn (int $done, int $of) => throw new Stopped,
+    );
     expect(fn () => $writer->write(new BookInput($read)))->toThrow(Stopped::class);
     (new MakeBook($begun->id, 1))->failed(null);
     expect($begun->fresh()->says())->toContain('took longer');

@@ -20,9 +20,12 @@ function answerOf(array $command): ?array
 it('names an exact version of every library that is used directly', function () {
     $composer = json_decode((string) file_get_contents(base_path('composer.json')), true);
     $npm = json_decode((string) file_get_contents(base_path('package.json')), true);
-    $versions = array_filter([...$composer['require'], ...$composer['require-dev'], ...$npm['dependencies'] ?? [],
-        ...$npm['devDependencies']],
-        fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'), ARRAY_FILTER_USE_KEY);
+    $versions = array_filter(
+        [...$composer['require'], ...$composer['require-dev'], ...$npm['dependencies'] ?? [],
+            ...$npm['devDependencies']],
+        fn (string $name) => $name !== 'php' && ! str_starts_with($name, 'ext-'),
+        ARRAY_FILTER_USE_KEY,
+    );
     expect(count($versions))->toBeGreaterThan(15);
     foreach ($versions as $name => $version) {
         expect($version)->toMatch('/^\d+\.\d+\.\d+$/', (string) $name);

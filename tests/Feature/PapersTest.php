@@ -159,9 +159,11 @@ it('says which picks a mode breaks, and shows what it keeps out of the list', fu
     ($this->edit)(['edit' => 'value', 'unit' => 'mix', 'setting' => 'devices', 'value' => 'Every device'])
         ->assertSessionHas('said', fn (string $said) => ! str_contains($said, 'Not listed'));
     ($this->edit)(['edit' => 'value', 'unit' => 'mix', 'setting' => 'devices', 'value' => 'One each way'])
-        ->assertSessionHas('said', fn (string $said) => str_contains($said,
+        ->assertSessionHas('said', fn (string $said) => str_contains(
+            $said,
             'Not listed any more, though picked: Call program: Microphone (Without the caller); Call program: Speaker (Caller); Repair recorder: Input 1 '
-            .'(Without the caller).'));
+            .'(Without the caller).',
+        ));
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()
         ->assertSee('kept out: The computer lists is One each way')->assertSee('Caller (kept out: The computer lists is One each way)');
 });

@@ -16,8 +16,10 @@ it('has a picture of every main view', function () {
     $demo = User::where('email', DatabaseSeeder::EMAIL)->sole();
     $rig = $demo->rigs()->orderBy('id')->firstOrFail();
     $this->actingAs($demo);
-    $html = implode('', array_map(fn (string $name) => (string) $this->get(route($name, $rig))->assertOk()->getContent(),
-        ['rigs.wishes', 'rigs.stock', 'rigs.index']));
+    $html = implode('', array_map(
+        fn (string $name) => (string) $this->get(route($name, $rig))->assertOk()->getContent(),
+        ['rigs.wishes', 'rigs.stock', 'rigs.index'],
+    ));
     // Where the frame leads to: the pages of the rig, the rigs, the catalogue, own models.
     preg_match_all("~<a[^>]+href=\"https?://[^/\"]+(/rigs/{$rig->id}/[a-z]+|/catalogue|/models|)\"~", $html, $links);
     $page = fn (string $path) => str_starts_with($path, '/rigs/') ? basename($path) : ($path ?: '/');

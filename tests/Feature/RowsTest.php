@@ -97,8 +97,10 @@ use HiddenWire\Core\Rig\WebLink;
 function someEdit(CoreRig $rig): ?RigEdit
 {
     $one = fn (array $things) => $things === [] ? null : array_keys($things)[mt_rand(0, count($things) - 1)];
-    [$unit, $place, $cable, $source, $listener, $situation] = array_map($one,
-        [$rig->units, $rig->places, $rig->cables, $rig->sources, $rig->listeners, $rig->situations]);
+    [$unit, $place, $cable, $source, $listener, $situation] = array_map(
+        $one,
+        [$rig->units, $rig->places, $rig->cables, $rig->sources, $rig->listeners, $rig->situations],
+    );
     $models = CatalogueFiles::catalogue()->models;
     $model = $models[$one($models)];
     $faders = $unit === null ? [] : array_filter($rig->modelOf($unit)->points, fn ($point) => $point->fader !== null);
@@ -137,13 +139,21 @@ function someEdit(CoreRig $rig): ?RigEdit
         16 => $unit === null ? null : new Rename(Named::Unit, $unit, 'Name '.mt_rand(1, 99)),
         17 => $source === null ? null : new Rename(Named::Source, $source, 'Name '.mt_rand(1, 99)),
         18 => $faders === [] ? null
-            : new SetPoint(new PointRef((string) $unit, (string) array_key_first($faders)),
-                new PointSettings(fader: Decibels::of(-mt_rand(0, 20))), mt_rand(0, 1) === 0 ? null : (string) $situation),
+            : new SetPoint(
+                new PointRef((string) $unit, (string) array_key_first($faders)),
+                new PointSettings(fader: Decibels::of(-mt_rand(0, 20))),
+                mt_rand(0, 1) === 0 ? null : (string) $situation,
+            ),
         19 => $cable === null ? null : new SetReason(ElementRef::cable($cable), 'Since '.mt_rand(1, 99), mt_rand(0, 1) === 0),
         20 => $faders === [] ? null
             : new SetReason(ElementRef::read("units/{$unit}/points/".array_key_first($faders)), mt_rand(0, 2) === 0 ? '' : 'Loud', false),
-        21 => new SetShowStep(new ShowStep('step-'.mt_rand(1, 9), Phase::cases()[mt_rand(0, 4)], 'Do it', mt_rand(0, 1) === 0 ? null : -mt_rand(0, 60),
-            mt_rand(0, 40))),
+        21 => new SetShowStep(new ShowStep(
+            'step-'.mt_rand(1, 9),
+            Phase::cases()[mt_rand(0, 4)],
+            'Do it',
+            mt_rand(0, 1) === 0 ? null : -mt_rand(0, 60),
+            mt_rand(0, 40),
+        )),
         22 => $steps === [] ? null : new MoveShowStep($steps[0]->id, mt_rand(0, 1) === 0),
         23 => $steps === [] ? null : new RemoveShowStep($steps[0]->id),
         24 => new AcceptFinding(new Acceptance(sprintf('%016x', mt_rand(0, 5)), 'It hums', 'Nobody minds')),
@@ -152,12 +162,24 @@ function someEdit(CoreRig $rig): ?RigEdit
             'spareFor' => mt_rand(0, 2) === 0 ? null : array_values(array_diff([...array_keys($rig->units), null], [$unit]))[mt_rand(0, count($rig->units) - 1)],
             'links' => mt_rand(0, 1) === 0 ? [] : [new WebLink('Manual', 'https://example.test/'.mt_rand(1, 9))],
             'readyS' => mt_rand(0, 1) === 0 ? null : mt_rand(0, 60)]),
-        26 => $device === null ? null : new SetSystemLevel($device->computer, $device->device, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
-            mt_rand(0, 1) === 0 ? null : (string) $situation),
-        27 => $device === null ? null : new PlayDevice($device->computer, $device->device,
-            mt_rand(0, 1) === 0 ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)]->device),
-        28 => $picks === [] ? null : new SetProgramLevel(array_values($picks)[0]->at, Decibels::of(-mt_rand(0, 30)), mt_rand(0, 1) === 0,
-            mt_rand(0, 1) === 0 ? null : (string) $situation),
+        26 => $device === null ? null : new SetSystemLevel(
+            $device->computer,
+            $device->device,
+            Decibels::of(-mt_rand(0, 30)),
+            mt_rand(0, 1) === 0,
+            mt_rand(0, 1) === 0 ? null : (string) $situation,
+        ),
+        27 => $device === null ? null : new PlayDevice(
+            $device->computer,
+            $device->device,
+            mt_rand(0, 1) === 0 ? null : $rig->devices[mt_rand(0, count($rig->devices) - 1)]->device,
+        ),
+        28 => $picks === [] ? null : new SetProgramLevel(
+            array_values($picks)[0]->at,
+            Decibels::of(-mt_rand(0, 30)),
+            mt_rand(0, 1) === 0,
+            mt_rand(0, 1) === 0 ? null : (string) $situation,
+        ),
         29 => $settings === [] ? null : new SetValue((string) $unit, $settings[0]->id, match ($settings[0]->kind) {
             SettingKind::Choice => $settings[0]->choices[1], SettingKind::Toggle => true, SettingKind::Number => 3.5, SettingKind::Text => 'so',
         }, mt_rand(0, 1) === 0 ? null : (string) $situation),
@@ -168,22 +190,45 @@ function someEdit(CoreRig $rig): ?RigEdit
             unlisted: [null, ...Unlisted::cases()][mt_rand(0, 2)],
             processing: mt_rand(0, 1) === 0 ? [] : [Processing::cases()[mt_rand(0, 3)]],
         )),
-        33 => $picks === [] ? null : new SetPick(array_values($picks)[0]->at,
-            array_values($picks)[0]->with(mode: DriverMode::cases()[mt_rand(0, 2)]), mt_rand(0, 1) === 0 ? null : (string) $situation),
+        33 => $picks === [] ? null : new SetPick(
+            array_values($picks)[0]->at,
+            array_values($picks)[0]->with(mode: DriverMode::cases()[mt_rand(0, 2)]),
+            mt_rand(0, 1) === 0 ? null : (string) $situation,
+        ),
         34 => new ClearPlugs((string) $situation),
         35 => $following === [] ? null : new Follow(new PointRef((string) $unit, $following[0]->id), mt_rand(0, 2) === 0 ? null
             : new Following($following[0]->canFollow[0], mt_rand(0, 1) === 0)),
-        36 => count($levels) < 2 ? null : new LinkLevels(new RouteRef((string) $unit, $levels[mt_rand(0, count($levels) - 1)]->key()),
-            mt_rand(0, 2) === 0 ? null : $levels[0]->key()),
-        38 => $racks === [] ? null : new SetEffect((string) $unit, new Effect('effect-'.mt_rand(1, 5), $racks[0]->id, EffectKind::cases()[mt_rand(0, 5)],
-            delay: mt_rand(0, 1) === 0 ? null : Milliseconds::of(mt_rand(1, 30)), db: mt_rand(0, 1) === 0 ? null : Decibels::of(mt_rand(-9, 9)))),
-        39 => $unit === null || $rig->units[$unit]->effects === [] ? null : new SwitchEffect((string) $situation, (string) $unit, $rig->units[$unit]->effects[0]->id,
-            [null, true, false][mt_rand(0, 2)]),
+        36 => count($levels) < 2 ? null : new LinkLevels(
+            new RouteRef((string) $unit, $levels[mt_rand(0, count($levels) - 1)]->key()),
+            mt_rand(0, 2) === 0 ? null : $levels[0]->key(),
+        ),
+        38 => $racks === [] ? null : new SetEffect((string) $unit, new Effect(
+            'effect-'.mt_rand(1, 5),
+            $racks[0]->id,
+            EffectKind::cases()[mt_rand(0, 5)],
+            delay: mt_rand(0, 1) === 0 ? null : Milliseconds::of(mt_rand(1, 30)),
+            db: mt_rand(0, 1) === 0 ? null : Decibels::of(mt_rand(-9, 9)),
+        )),
+        39 => $unit === null || $rig->units[$unit]->effects === [] ? null : new SwitchEffect(
+            (string) $situation,
+            (string) $unit,
+            $rig->units[$unit]->effects[0]->id,
+            [null, true, false][mt_rand(0, 2)],
+        ),
         40 => $source === null || $listener === null ? null
-            : new MarkWish($source, $listener, mt_rand(0, 1) === 0, mt_rand(0, 1) === 0, [null, ...Treatment::cases()][mt_rand(0, 2)],
-                [null, ...Side::cases()][mt_rand(0, 2)]),
-        43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance($listener, (string) $one(array_diff_key($rig->listeners, [$listener => 0])),
-            [null, 3.0, 0.5][mt_rand(0, 2)]),
+            : new MarkWish(
+                $source,
+                $listener,
+                mt_rand(0, 1) === 0,
+                mt_rand(0, 1) === 0,
+                [null, ...Treatment::cases()][mt_rand(0, 2)],
+                [null, ...Side::cases()][mt_rand(0, 2)],
+            ),
+        43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance(
+            $listener,
+            (string) $one(array_diff_key($rig->listeners, [$listener => 0])),
+            [null, 3.0, 0.5][mt_rand(0, 2)],
+        ),
         44 => $unit === null || $rig->modelOf($unit)->grows === [] ? null : new Grow($unit, (string) $one($rig->modelOf($unit)->grows), mt_rand(1, 5)),
         45 => $unit === null ? null : new SetFact(ElementRef::unit($unit), null, mt_rand(0, 2) === 0 ? null
             : new Fact(ElementRef::unit($unit), Certainty::cases()[mt_rand(0, 3)], 'It works', null, 'Ann', mt_rand(0, 1) === 0 ? '' : '2026-02-01', minutes: mt_rand(0, 1) === 0 ? null : 5)),
@@ -199,13 +244,24 @@ function someEdit(CoreRig $rig): ?RigEdit
             return $sockets === [] ? null : new PlugInTurn($rig->cables[$cable]->to, new SocketRef($unit, (string) $one($sockets)), (string) $situation);
         })(),
         49 => $cable === null ? null : new SetPulled((string) $situation, $cable, mt_rand(0, 1) === 0),
-        50 => $inScenes === [] ? null : new SetPicture((string) $unit, new Picture('picture-'.mt_rand(1, 2), 'Screen', mt_rand(0, 1) === 0 ? null : Milliseconds::of(40),
-            $inScenes[0]->id, mt_rand(0, 1) === 0)),
+        50 => $inScenes === [] ? null : new SetPicture((string) $unit, new Picture(
+            'picture-'.mt_rand(1, 2),
+            'Screen',
+            mt_rand(0, 1) === 0 ? null : Milliseconds::of(40),
+            $inScenes[0]->id,
+            mt_rand(0, 1) === 0,
+        )),
         41 => $inScenes === [] ? null : new SetScene((string) $unit, new Scene('scene-'.mt_rand(1, 3), 'Scene', mt_rand(0, 1) === 0 ? [] : [$inScenes[0]->id])),
-        42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene((string) $situation, (string) $unit,
-            mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id),
-        37 => $soloing === [] ? null : new SetPoint(new PointRef((string) $unit, $soloing[0]->id), new PointSettings(solo: mt_rand(0, 1) === 0),
-            mt_rand(0, 1) === 0 ? null : (string) $situation),
+        42 => $unit === null || $rig->units[$unit]->scenes === [] ? null : new ChooseScene(
+            (string) $situation,
+            (string) $unit,
+            mt_rand(0, 2) === 0 ? null : $rig->units[$unit]->scenes[0]->id,
+        ),
+        37 => $soloing === [] ? null : new SetPoint(
+            new PointRef((string) $unit, $soloing[0]->id),
+            new PointSettings(solo: mt_rand(0, 1) === 0),
+            mt_rand(0, 1) === 0 ? null : (string) $situation,
+        ),
         default => $source === null || $listener === null ? null
             : new SetWish($source, $listener, Want::cases()[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : (string) $situation),
     };

@@ -44,8 +44,10 @@ it('shows a page of rigs by what is kept with them, and reads none', function ()
 });
 
 it('finds a person\'s rigs by indexes', function () {
-    $others = array_map(fn (int $i) => ['name' => "Somebody {$i}", 'email' => "somebody-{$i}@example.test", 'password' => 'x'],
-        range(1, 50));
+    $others = array_map(
+        fn (int $i) => ['name' => "Somebody {$i}", 'email' => "somebody-{$i}@example.test", 'password' => 'x'],
+        range(1, 50),
+    );
     DB::table('users')->insert($others);
     $row = array_diff_key((array) DB::table('rigs')->find($this->rig->id), ['id' => 0]);
     foreach (DB::table('users')->where('email', 'like', 'somebody%')->pluck('id') as $owner) {

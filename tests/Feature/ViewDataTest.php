@@ -71,8 +71,10 @@ it('looks through the catalogue', function () {
 });
 
 it('lists the revisions, marks the one that the rig is at, and leads to what changed since another', function () {
-    $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits",
-        ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Night desk', 'revision' => 1])->assertRedirect();
+    $this->actingAs($this->owner)->post(
+        "/rigs/{$this->rig->id}/edits",
+        ['edit' => 'rename', 'thing' => 'units', 'id' => 'mixer', 'name' => 'Night desk', 'revision' => 1],
+    )->assertRedirect();
     $list = new RevisionList($this->rig->fresh());
     $revisions = $list->revisions->items();
     expect(array_map(fn ($one) => $one->number, $revisions))->toBe([2, 1])
@@ -110,8 +112,10 @@ it('tells a situation by what is not as in the base, each line with the edit tha
         + count($situation->defaults) + count($own));
     // Every edit of a line is taken, and takes away that line and no other.
     foreach ($shown[0]->lines as $line) {
-        $left = fn () => count(array_values(array_filter(SituationCard::all(($this->page)('situations')),
-            fn ($card) => $card->situation->id === 'break'))[0]->lines);
+        $left = fn () => count(array_values(array_filter(
+            SituationCard::all(($this->page)('situations')),
+            fn ($card) => $card->situation->id === 'break',
+        ))[0]->lines);
         $before = $left();
         $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits", [...$line['fields'], 'revision' => $this->rig->fresh()->revision])
             ->assertSessionHasNoErrors();

@@ -60,12 +60,16 @@ it('says each verdict in a sentence', function (string $source, string $listener
 
 it('shows at each depth what that depth is for', function () {
     $graph = relayHearing()->graph;
-    $units = fn (MapDepth $depth) => array_map(fn ($plate) => $plate->unit,
-        array_merge(...array_values((new MapGraph($graph, $depth))->plates)));
+    $units = fn (MapDepth $depth) => array_map(
+        fn ($plate) => $plate->unit,
+        array_merge(...array_values((new MapGraph($graph, $depth))->plates)),
+    );
     expect($units(MapDepth::Cables))->not->toContain('broadcast')->toContain('cast-pc')->and($units(MapDepth::Inside))
         ->toContain('broadcast')->toHaveCount(38);
-    $kinds = fn (MapDepth $depth) => array_count_values(array_map(fn ($edge) => strstr($edge->id, ':', true),
-        (new MapGraph($graph, $depth))->edges));
+    $kinds = fn (MapDepth $depth) => array_count_values(array_map(
+        fn ($edge) => strstr($edge->id, ':', true),
+        (new MapGraph($graph, $depth))->edges,
+    ));
     expect($kinds(MapDepth::Cables))->toBe(['cable' => 34])->and($kinds(MapDepth::Inside))->toBe(['cable' => 34, 'pick' => 24]);
     $ports = fn (MapDepth $depth) => array_sum(array_map(fn ($plates) => array_sum(array_map(fn ($plate) => count($plate->left) + count($plate->right), $plates)), (new MapGraph($graph, $depth))->plates));
     expect($ports(MapDepth::Everything))->toBeGreaterThan($ports(MapDepth::Inside));
@@ -95,8 +99,11 @@ it('marks with a pen the lines that a sound passes, and where it ends', function
     $rig = $starters->rig('bell-tower');
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->situation()));
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('bell-tower')['geometry'], $map),
-        ['coral' => $hearing->pair('ringer', 'archive')->arrivals(), 'sky' => $hearing->pair('caller', 'ears')->arrivals()]);
+    $drawing = new MapDrawing(
+        $map,
+        Geometry::of($starters->layout('bell-tower')['geometry'], $map),
+        ['coral' => $hearing->pair('ringer', 'archive')->arrivals(), 'sky' => $hearing->pair('caller', 'ears')->arrivals()],
+    );
     // The ringer: microphone, mixer, isolator, card, computer. The caller: network, computer, mixer, headphones.
     expect($drawing->edgePens)
         ->toBe(['cable:w-01' => [Pen::Coral], 'cable:w-04' => [Pen::Coral], 'cable:w-05' => [Pen::Coral], 'cable:w-07' => [Pen::Coral],

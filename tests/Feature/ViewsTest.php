@@ -67,9 +67,12 @@ it('shows every view of every shipped rig: each field has a name of its own, no 
             expect([$view, $looking->query('//main//form[@method="post"]')->length])->toBe([$view, 0]);
             $this->flushSession();
         }
-    })->with(fn () => array_filter(shippedRigs(), fn (string $name) => in_array($name,
+    })->with(fn () => array_filter(shippedRigs(), fn (string $name) => in_array(
+        $name,
         ['night-relay', 'ticket-booth', 'lost-property', 'kite-club', 'party-booth', 'night-market',
-            'ferry-office'], true), ARRAY_FILTER_USE_KEY));
+            'ferry-office'],
+        true,
+    ), ARRAY_FILTER_USE_KEY));
 
 it('says how many cells are not counted, and counts on in the background where somebody asks for it', function () {
     $user = User::factory()->create();

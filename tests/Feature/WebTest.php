@@ -98,8 +98,11 @@ it('answers a bad file with every error and changes nothing', function (string $
     'no JSON' => ['hello', ['no JSON']],
     'not UTF-8' => ["\xff\xfe{}", ['not UTF-8']],
     'deep' => [str_repeat('{"a":', 3000), ['deeper']],
-    'two offences' => [fn () => str_replace(['"headset/usb"', '"must-not"'], ['"headset/none"', '"never"'],
-        shipped('rigs/penny-slot.json')), ['/cables/0/from', '/wishes/6/want']],
+    'two offences' => [fn () => str_replace(
+        ['"headset/usb"', '"must-not"'],
+        ['"headset/none"', '"never"'],
+        shipped('rigs/penny-slot.json'),
+    ), ['/cables/0/from', '/wishes/6/want']],
     'markup in a name is shown, not run' => ['{"format": "hidden-wire/rig", "version": 1, "name": "x", "situations": [], '
         .'"<script>alert(1)</script>": 1}', ['/<script>alert(1)<~1script>']],
 ]);
@@ -167,8 +170,10 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $geometry = json_decode(Process::path(base_path())->input((string) json_encode(['m' => $map->forLayout()]))
         ->run(['node', 'resources/js/layout/headless.js'])->output(), true)['m'];
     $send = fn (array $change) => $this->actingAs($user)
-        ->putJson("/rigs/{$rig->id}/layout",
-            $change + ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(), 'geometry' => $geometry]);
+        ->putJson(
+            "/rigs/{$rig->id}/layout",
+            $change + ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(), 'geometry' => $geometry],
+        );
     $send(['structure' => 'old'])->assertStatus(409);
     $send(['depth' => 'none'])->assertStatus(422);
     $send(['geometry' => ['width' => 1, 'height' => 1, 'boxes' => [], 'edges' => []]])->assertStatus(422);
@@ -186,9 +191,11 @@ it('asks the browser for a layout, keeps it, draws with it, and asks again when 
     $rig->members()->create(['user_id' => $viewer->id, 'role' => 'view', 'accepted_at' => now()]);
     auth()->guard('web')->forgetUser();
     $this->flushSession();
-    $this->actingAs($viewer)->putJson("/rigs/{$rig->id}/layout",
+    $this->actingAs($viewer)->putJson(
+        "/rigs/{$rig->id}/layout",
         ['depth' => 'cables', 'situation' => 'live', 'structure' => $map->structure(),
-            'geometry' => $geometry])->assertOk()->assertJsonPath('drawing', fn (string $html) => str_contains($html, 'W-01'));
+            'geometry' => $geometry],
+    )->assertOk()->assertJsonPath('drawing', fn (string $html) => str_contains($html, 'W-01'));
     expect($rig->layouts()->count())->toBe(0);
     auth()->guard('web')->forgetUser();
     $this->flushSession();

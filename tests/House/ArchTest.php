@@ -30,8 +30,10 @@ arch('views compute nothing: view models do not touch requests but for the page\
 
 it('computes nothing in views: nothing is made, asked of the database, or measured there', function () {
     $found = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/resources/views',
-        FilesystemIterator::SKIP_DOTS)) as $file) {
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+        dirname(__DIR__, 2).'/resources/views',
+        FilesystemIterator::SKIP_DOTS,
+    )) as $file) {
         foreach ((array) file($file->getPathname()) as $number => $line) {
             if (preg_match('/\bnew [A-Z\\\\]|::query\(|\bDB::|->(get|first|paginate|exists)\(\)|TextWidth::|\busort\(/', (string) $line) === 1) {
                 $found[] = "{$file->getFilename()}:".($number + 1).': '.trim((string) $line);
@@ -46,8 +48,10 @@ arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
 it('has no line past 140 characters', function () {
     $long = [];
     foreach (['core', 'app', 'config', 'database', 'routes'] as $room) {
-        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
-            FilesystemIterator::SKIP_DOTS));
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS,
+        ));
         foreach ($files as $file) {
             foreach ($file->getExtension() === 'php' ? (array) file($file->getPathname()) : [] as $number => $line) {
                 if (mb_strlen(rtrim((string) $line)) > 140) {
@@ -62,8 +66,10 @@ it('has no line past 140 characters', function () {
 it('says of every method that throws what and when', function () {
     $silent = [];
     foreach (['core', 'app'] as $room) {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
-            FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS,
+        )) as $file) {
             $tokens = PhpToken::tokenize((string) file_get_contents($file->getPathname()));
             [$comment, $method, $depth, $tries] = ['', null, 0, []];
             foreach ($tokens as $i => $token) {
@@ -101,8 +107,10 @@ it('lets no clock decide a test of the core: work is counted', function () {
 it('says real plurals to people', function () {
     $found = [];
     foreach (['core', 'app', 'resources/views', 'resources/js', 'resources/catalogue', 'resources/starters', 'resources/rigs'] as $room) {
-        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
-            FilesystemIterator::SKIP_DOTS));
+        $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS,
+        ));
         foreach ($files as $file) {
             if (preg_match('/\w\(s\)/', (string) file_get_contents($file->getPathname())) === 1) {
                 $found[] = $file->getPathname();
@@ -115,10 +123,14 @@ it('says real plurals to people', function () {
 it('adds up amplitudes in one place: all who say how loud a sound is ask the field', function () {
     $found = [];
     foreach (['core', 'app'] as $room) {
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2)."/{$room}",
-            FilesystemIterator::SKIP_DOTS)) as $file) {
-            if (preg_match('/\b(new Spread\b|new Propagation\b|Slot::of\(|->taps\b|[aA]mplitude\w* ?\*\* ?2|array_sum\(.*amplitude)/',
-                (string) file_get_contents($file->getPathname())) === 1) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(
+            dirname(__DIR__, 2)."/{$room}",
+            FilesystemIterator::SKIP_DOTS,
+        )) as $file) {
+            if (preg_match(
+                '/\b(new Spread\b|new Propagation\b|Slot::of\(|->taps\b|[aA]mplitude\w* ?\*\* ?2|array_sum\(.*amplitude)/',
+                (string) file_get_contents($file->getPathname()),
+            ) === 1) {
                 $found[] = substr($file->getPathname(), strlen(dirname(__DIR__, 2)) + 1);
             }
         }

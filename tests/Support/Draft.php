@@ -39,8 +39,10 @@ final class Draft
             $made[] = ['id' => $id, 'kind' => 'bus', 'channels' => $channels];
         }
 
-        return self::rig()->unit('u',
-            ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)])
+        return self::rig()->unit(
+            'u',
+            ['points' => $made, 'routes' => array_map(fn (array $route) => array_combine(array_slice(['from', 'to', 'db', 'map', 'delay_ms'], 0, count($route)), $route), $routes)],
+        )
             ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must');
     }
 
@@ -74,9 +76,11 @@ final class Draft
         $this->data['models'][$name] ??= is_array($model) ? $model + ['name' => $id, 'family' => 'mixer']
             : (array) json_decode((string) file_get_contents(dirname(__DIR__, 2)."/resources/catalogue/{$model}.json"), true);
 
-        return $this->add('units',
+        return $this->add(
+            'units',
             ['id' => $id, 'model' => $name, 'place' => $place, 'name' => ucfirst($id)] + ($settings === [] ? []
-            : ['settings' => $settings]));
+            : ['settings' => $settings]),
+        );
     }
 
     /**
@@ -166,8 +170,10 @@ final class Draft
     /** Gives a device's settings other roles. @param  list<string>  $roles */
     public function roles(string $device, array $roles): self
     {
-        $this->data['devices'] = array_map(fn (array $one) => $one['device'] === $device ? ['roles' => $roles] + $one : $one,
-            $this->data['devices']);
+        $this->data['devices'] = array_map(
+            fn (array $one) => $one['device'] === $device ? ['roles' => $roles] + $one : $one,
+            $this->data['devices'],
+        );
 
         return $this;
     }
@@ -197,10 +203,14 @@ final class Draft
     /** @param  string|array{string, float}  ...$origins */
     public function source(string $id, string|array ...$origins): self
     {
-        return $this->add('sources',
+        return $this->add(
+            'sources',
             ['id' => $id, 'name' => ucfirst($id), 'kind' => 'voice',
-                'origins' => array_map(fn ($origin) => is_string($origin) ? ['at' => $origin] : ['at' => $origin[0], 'db' => $origin[1]],
-                    $origins)]);
+                'origins' => array_map(
+                    fn ($origin) => is_string($origin) ? ['at' => $origin] : ['at' => $origin[0], 'db' => $origin[1]],
+                    $origins,
+                )],
+        );
     }
 
     public function listener(string $id, string ...$at): self
@@ -216,16 +226,20 @@ final class Draft
     /** @param  list<string>  $situations */
     public function wish(string $source, string $listener, string $want, array $situations = []): self
     {
-        return $this->add('wishes',
-            ['source' => $source, 'listener' => $listener, 'want' => $want] + ($situations === [] ? [] : ['situations' => $situations]));
+        return $this->add(
+            'wishes',
+            ['source' => $source, 'listener' => $listener, 'want' => $want] + ($situations === [] ? [] : ['situations' => $situations]),
+        );
     }
 
     /** @param  array<string, array<string, mixed>>  $changes  what is set, by what it is set at */
     public function situation(string $id, array $changes): self
     {
-        return $this->add('situations',
+        return $this->add(
+            'situations',
             ['id' => $id, 'name' => ucfirst($id),
-                'changes' => array_map(fn ($at, $set) => ['at' => $at, 'set' => $set], array_keys($changes), $changes)]);
+                'changes' => array_map(fn ($at, $set) => ['at' => $at, 'set' => $set], array_keys($changes), $changes)],
+        );
     }
 
     /** @param  array<string, mixed>  $settings */
@@ -271,12 +285,16 @@ final class Draft
     public function text(): string
     {
         // A point may be called "0": maps are written as maps.
-        $units = array_map(fn (array $unit) => (isset($unit['settings'])
+        $units = array_map(
+            fn (array $unit) => (isset($unit['settings'])
             ? ['settings' => (object) array_map(fn (mixed $map) => (object) $map, (array) $unit['settings'])] : []) + $unit,
-            $this->data['units']);
+            $this->data['units'],
+        );
 
-        return (string) json_encode(['models' => (object) $this->data['models'], 'units' => $units] + $this->data,
-            JSON_PRESERVE_ZERO_FRACTION);
+        return (string) json_encode(
+            ['models' => (object) $this->data['models'], 'units' => $units] + $this->data,
+            JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     public function make(): Rig

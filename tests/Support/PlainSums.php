@@ -71,9 +71,11 @@ final class PlainSums
         $this->situation = $situations[$situation ?? array_key_first($situations)];
         $absent = $this->situation['absent'] ?? [];
         $this->units = array_filter(array_column($data['units'], null, 'id'), fn (array $unit) => ! in_array($unit['id'], $absent, true));
-        $this->cables = array_values(array_filter($data['cables'],
+        $this->cables = array_values(array_filter(
+            $data['cables'],
             fn (array $cable) => ! in_array($cable['id'], $this->situation['pulled'] ?? [], true)
-            && isset($this->units[explode('/', $cable['from'])[0]], $this->units[explode('/', $cable['to'])[0]])));
+            && isset($this->units[explode('/', $cable['from'])[0]], $this->units[explode('/', $cable['to'])[0]]),
+        ));
         $this->picks = array_column($data['picks'], null, 'at');
         foreach ($this->units as $id => $unit) {
             foreach (['points', 'routes'] as $kind) {
@@ -106,8 +108,12 @@ final class PlainSums
         $best = null;
         foreach (array_column($this->data['sources'], 'origins', 'id')[$source] as $origin) {
             foreach (range(1, $this->width($origin['at'])) as $part) {
-                foreach ($this->spread("{$origin['at']} in {$part}", 10 ** (($origin['db'] ?? 0) / 20),
-                    (int) round(1000 * ($origin['delay_ms'] ?? 0)), $ears) as $taps) {
+                foreach ($this->spread(
+                    "{$origin['at']} in {$part}",
+                    10 ** (($origin['db'] ?? 0) / 20),
+                    (int) round(1000 * ($origin['delay_ms'] ?? 0)),
+                    $ears,
+                ) as $taps) {
                     foreach (self::merged($taps) as [$time, $amplitude]) {
                         if ($best === null || abs($amplitude) > $best[0] * 1.0001
                             || (abs($amplitude) > $best[0] * 0.9999 && $time < $best[1])) {
@@ -308,10 +314,17 @@ final class PlainSums
             }
             $way = ($this->units[$id]['effects'] ?? []) === [] ? '' : "~{$route['to']}";
             $stage = ['input' => 'in', 'pre-fader' => "mid{$way}", 'post-fader' => "out{$way}"][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
-            foreach (self::map($route['map'] ?? null, $this->width("{$id}/{$route['from']}"),
-                $this->width("{$id}/{$route['to']}")) as [$a, $b, $factor]) {
-                $this->link("{$id}/{$route['from']} {$stage} {$a}", "{$id}/{$route['to']} in {$b}",
-                    $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20), $route['delay_ms'] ?? 0);
+            foreach (self::map(
+                $route['map'] ?? null,
+                $this->width("{$id}/{$route['from']}"),
+                $this->width("{$id}/{$route['to']}"),
+            ) as [$a, $b, $factor]) {
+                $this->link(
+                    "{$id}/{$route['from']} {$stage} {$a}",
+                    "{$id}/{$route['to']} in {$b}",
+                    $factor * 10 ** (($set['db'] ?? $route['db'] ?? 0) / 20),
+                    $route['delay_ms'] ?? 0,
+                );
             }
         }
     }
@@ -464,8 +477,10 @@ final class PlainSums
     {
         $chosen = [];
         $routes = array_combine(array_map(fn (array $route) => "{$route['from']}>{$route['to']}", $routes), $routes);
-        $words = array_map(fn (string|int $key) => [(string) $key, $this->units[$id]['settings']['routes'][$key]],
-            array_keys($this->units[$id]['settings']['routes'] ?? []));
+        $words = array_map(
+            fn (string|int $key) => [(string) $key, $this->units[$id]['settings']['routes'][$key]],
+            array_keys($this->units[$id]['settings']['routes'] ?? []),
+        );
         foreach ($this->situation['changes'] as ['at' => $at, 'set' => $set]) {
             $words = str_starts_with($at, "{$id}/") ? [...$words, [substr($at, strlen($id) + 1), $set]] : $words;
         }
@@ -541,8 +556,11 @@ final class PlainSums
             [$outSocket, $inSocket] = [$this->socket($out), $this->socket($in)];
             $map = self::map(null, count($a), count($b));
             if (isset(self::CONDUCTORS[$outSocket['connector']], self::CONDUCTORS[$inSocket['connector']])) {
-                $isTwo = min(self::CONDUCTORS[$cable['type']] ?? 9, self::CONDUCTORS[$outSocket['connector']],
-                    self::CONDUCTORS[$inSocket['connector']]) > 1;
+                $isTwo = min(
+                    self::CONDUCTORS[$cable['type']] ?? 9,
+                    self::CONDUCTORS[$outSocket['connector']],
+                    self::CONDUCTORS[$inSocket['connector']],
+                ) > 1;
                 $map = self::map(match (true) {
                     $inSocket['balanced'] ?? false => count($a) > 1 && $isTwo ? 'difference' : 'to-both',
                     count($b) === 1 => 'left',
@@ -552,8 +570,12 @@ final class PlainSums
                 }, count($a), count($b));
             }
             foreach ($map as [$x, $y, $factor]) {
-                $this->link("{$from} out {$a[$x - 1]}", "{$to} in {$b[$y - 1]}", $factor,
-                    ['network' => 60, 'wireless' => 180][$cable['type']] ?? 0);
+                $this->link(
+                    "{$from} out {$a[$x - 1]}",
+                    "{$to} in {$b[$y - 1]}",
+                    $factor,
+                    ['network' => 60, 'wireless' => 180][$cable['type']] ?? 0,
+                );
             }
         }
     }
@@ -603,8 +625,12 @@ final class PlainSums
                         $end = fn (int $channel) => "device {$host['id']} {$device['at']} {$channel}";
                         $isPlayback
                             ? $this->link("{$id}/{$point['id']} out {$from}", $end($to), $factor, $ms)
-                            : $this->link($isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}",
-                                "{$id}/{$point['id']} in {$to}", $factor, $ms + ($isTap ? 0 : $device['air_ms']));
+                            : $this->link(
+                                $isTap ? $end($from) : "{$device['point']} {$side} {$device['channels'][$from - 1]}",
+                                "{$id}/{$point['id']} in {$to}",
+                                $factor,
+                                $ms + ($isTap ? 0 : $device['air_ms']),
+                            );
                     }
                 }
             }
@@ -612,8 +638,12 @@ final class PlainSums
         foreach (array_keys($this->units) as $id) {
             foreach ($this->devices((string) $id) as $device) {
                 foreach ($device['direction'] === 'playback' ? $device['channels'] : [] as $i => $channel) {
-                    $this->link("device {$id} {$device['at']} ".($i + 1), "{$device['point']} in {$channel}",
-                        $this->systemLevel((string) $id, $device['at']), $device['air_ms']);
+                    $this->link(
+                        "device {$id} {$device['at']} ".($i + 1),
+                        "{$device['point']} in {$channel}",
+                        $this->systemLevel((string) $id, $device['at']),
+                        $device['air_ms'],
+                    );
                 }
                 $this->played((string) $id, $device);
             }
@@ -710,8 +740,12 @@ final class PlainSums
             return;
         }
         foreach (self::map(null, count($device['channels']), count($to['channels'])) as [$from, $into, $factor]) {
-            $this->link("{$device['point']} out {$device['channels'][$from - 1]}", "device {$host} {$to['at']} {$into}",
-                $factor * $this->systemLevel($host, $device['at']), $device['latency_ms'] + $to['latency_ms'] + $device['air_ms']);
+            $this->link(
+                "{$device['point']} out {$device['channels'][$from - 1]}",
+                "device {$host} {$to['at']} {$into}",
+                $factor * $this->systemLevel($host, $device['at']),
+                $device['latency_ms'] + $to['latency_ms'] + $device['air_ms'],
+            );
         }
     }
 
@@ -801,12 +835,19 @@ final class PlainSums
         };
         foreach ($model['sockets'] as $socket) {
             foreach ($socket['lanes'] as $lane) {
-                $reaches = array_filter($this->cables,
+                $reaches = array_filter(
+                    $this->cables,
                     fn (array $cable) => in_array("{$host}/{$socket['id']}", [$cable['from'], $cable['to']], true)
-                    && $this->lanes($cable) !== []);
+                    && $this->lanes($cable) !== [],
+                );
                 if (isset($lane['device']) && (! self::isPicture($socket, $lane) || $reaches !== [])) {
-                    $add("{$host}/{$socket['id']}/{$lane['id']}", $lane['device'], "{$host}/{$lane['point']}", $lane['channels'] ?? null,
-                        0.0);
+                    $add(
+                        "{$host}/{$socket['id']}/{$lane['id']}",
+                        $lane['device'],
+                        "{$host}/{$lane['point']}",
+                        $lane['channels'] ?? null,
+                        0.0,
+                    );
                 }
             }
         }

@@ -26,8 +26,10 @@ final class TransferFunctions
             foreach ($model['points'] as $point) {
                 $set = $unit['settings']['points'][$point['id']] ?? [];
                 for ($c = 1; $c <= $point['channels']; $c++) {
-                    [$in, $mid, $out] = array_map(fn (string $stage) => $this->unknown("{$unit['id']}/{$point['id']} {$stage} {$c}"),
-                        ['in', 'mid', 'out']);
+                    [$in, $mid, $out] = array_map(
+                        fn (string $stage) => $this->unknown("{$unit['id']}/{$point['id']} {$stage} {$c}"),
+                        ['in', 'mid', 'out'],
+                    );
                     $gain = ($set['mute'] ?? false) ? 0.0 : 10 ** (($set['gain'] ?? 0) / 20);
                     if (($set['mono'] ?? false) && $point['channels'] === 2) {
                         foreach ([1, 2] as $other) {
@@ -143,8 +145,10 @@ final class TransferFunctions
                             $size = hypot($re, $im);
                             $error = hypot($re - $sumRe, $im - $sumIm);
                             $allowed = max((10 ** (0.01 / 20) - 1) * $size, 1e-3 * max($sizes, 0.3));
-                            expect($error)->toBeLessThanOrEqual($allowed,
-                                $named("{$origin['at']} {$part} to {$ear} {$channel} at {$hertz} Hz: {$size} by algebra, error {$error}"));
+                            expect($error)->toBeLessThanOrEqual(
+                                $allowed,
+                                $named("{$origin['at']} {$part} to {$ear} {$channel} at {$hertz} Hz: {$size} by algebra, error {$error}"),
+                            );
                         }
                     }
                 }
@@ -227,10 +231,12 @@ final class TransferFunctions
             $points[] = ['id' => "p{$i}", 'kind' => $i === 0 ? 'origin' : ($i > 5 ? 'ear' : 'strip'), 'channels' => $width,
                 'gain' => ['from' => -40, 'to' => 20], 'fader' => ['from' => -90, 'to' => 10], 'mute' => false, 'mono' => false,
                 'delay_to_ms' => 500];
-            $set["p{$i}"] = array_filter(['gain' => mt_rand(0, 2) === 0 ? mt_rand(-60, 60) / 10 : null, 'fader' => mt_rand(0, 2) === 0
+            $set["p{$i}"] = array_filter(
+                ['gain' => mt_rand(0, 2) === 0 ? mt_rand(-60, 60) / 10 : null, 'fader' => mt_rand(0, 2) === 0
                 ? mt_rand(-120, 30) / 10 : null, 'mono' => $width === 2 && mt_rand(0, 4) === 0 ? true : null,
-                'mute' => mt_rand(0, 24) === 0 ? true : null, 'delay_ms' => mt_rand(0, 3) === 0 ? mt_rand(0, 40_000) / 1000 : null],
-                fn (mixed $one) => $one !== null);
+                    'mute' => mt_rand(0, 24) === 0 ? true : null, 'delay_ms' => mt_rand(0, 3) === 0 ? mt_rand(0, 40_000) / 1000 : null],
+                fn (mixed $one) => $one !== null,
+            );
         }
         $routes = $switched = [];
         foreach (range(1, mt_rand(6, 13)) as $_) {
@@ -239,14 +245,16 @@ final class TransferFunctions
                 continue;
             }
             $maps = [null, null, ...($widths[$from] === 2
-                ? ['average', 'left', 'right', 'difference', ...($widths[$to] === 2 ? ['swap'] : [])]
-                : ($widths[$to] === 2 ? ['split-polarity', 'to-left', 'to-right', 'to-both'] : []))];
+                    ? ['average', 'left', 'right', 'difference', ...($widths[$to] === 2 ? ['swap'] : [])]
+                    : ($widths[$to] === 2 ? ['split-polarity', 'to-left', 'to-right', 'to-both'] : []))];
             $map = $maps[array_rand($maps)];
             // Back against the usual direction at a level that does not howl.
-            $routes["{$from}>{$to}"] = array_filter(['from' => "p{$from}", 'to' => "p{$to}", 'db' => $to < $from ? -mt_rand(90, 300) / 10
-                : mt_rand(-120, 20) / 10, 'tap' => ['input', 'pre-fader', 'post-fader'][mt_rand(0, 2)],
-                'map' => $map, 'delay_ms' => mt_rand(0, 2) === 0 ? mt_rand(0, 30_000) / 1000 : null, 'can' => ['on']],
-                fn (mixed $one) => $one !== null);
+            $routes["{$from}>{$to}"] = array_filter(
+                ['from' => "p{$from}", 'to' => "p{$to}", 'db' => $to < $from ? -mt_rand(90, 300) / 10
+                    : mt_rand(-120, 20) / 10, 'tap' => ['input', 'pre-fader', 'post-fader'][mt_rand(0, 2)],
+                    'map' => $map, 'delay_ms' => mt_rand(0, 2) === 0 ? mt_rand(0, 30_000) / 1000 : null, 'can' => ['on']],
+                fn (mixed $one) => $one !== null,
+            );
             if (mt_rand(0, 14) === 0) {
                 $switched["p{$from}>p{$to}"] = ['on' => false];
             }

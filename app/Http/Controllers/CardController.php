@@ -36,8 +36,11 @@ final class CardController
         Gate::authorize('view', $rig);
         $found = $this->card($rig, $card);
 
-        return response()->view('rigs.card', ['card' => new CardPage($rig, $found, TickCard::standing($rig, $found))],
-            headers: ['X-Account' => (string) $request->user()?->id]);
+        return response()->view(
+            'rigs.card',
+            ['card' => new CardPage($rig, $found, TickCard::standing($rig, $found))],
+            headers: ['X-Account' => (string) $request->user()?->id],
+        );
     }
 
     /** What a phone has ticked since it last had a network. */

@@ -58,8 +58,10 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function place(EditFields $in): array
     {
-        return [new AddPlace($in->newName($in->rig->places, Bounds::NAME),
-            $in->choice('kind', PlaceKind::class, 'Choose what kind of place it is.'))];
+        return [new AddPlace(
+            $in->newName($in->rig->places, Bounds::NAME),
+            $in->choice('kind', PlaceKind::class, 'Choose what kind of place it is.'),
+        )];
     }
 
     /** @return list<RigEdit> */

@@ -104,8 +104,11 @@ final class WishForms
     /** @return list<RigEdit> */
     public static function addSource(EditFields $in): array
     {
-        return [new AddSource($in->newName($in->rig->sources), $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other,
-            $in->pointOrNone('at'))];
+        return [new AddSource(
+            $in->newName($in->rig->sources),
+            $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other,
+            $in->pointOrNone('at'),
+        )];
     }
 
     /** @return list<RigEdit> */

@@ -137,8 +137,11 @@ final class RunDown implements CardKind
                         "{$computer->name}: see that {$program->name} has started",
                         waitS: $program->readyS ?? 0,
                     ),
-                    default => new CardStep("{$computer->name}: start {$program->name}", $needs === '' ? '' : "it needs {$needs}",
-                        waitS: $program->readyS ?? 0),
+                    default => new CardStep(
+                        "{$computer->name}: start {$program->name}",
+                        $needs === '' ? '' : "it needs {$needs}",
+                        waitS: $program->readyS ?? 0,
+                    ),
                 };
             }
             $steps = [...$steps, ...($isOpening ? $own : array_reverse($own))];

@@ -70,8 +70,10 @@ final class UnitCard implements CardKind
         foreach ($of->rig->modelOf($unit)->points as $point) {
             $pick = $of->rig->picks["{$unit->id}/{$point->id}"] ?? null;
             if ($point->picks !== null) {
-                $steps[] = new CardStep("{$point->label}: ".($pick === null ? 'no device' : PickWords::of($pick, $of)),
-                    $of->rig->papers->reasonFor("picks/{$unit->id}/{$point->id}")->why ?? '');
+                $steps[] = new CardStep(
+                    "{$point->label}: ".($pick === null ? 'no device' : PickWords::of($pick, $of)),
+                    $of->rig->papers->reasonFor("picks/{$unit->id}/{$point->id}")->why ?? '',
+                );
             }
         }
 

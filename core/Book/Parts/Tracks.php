@@ -51,8 +51,11 @@ final class Tracks implements Part
             ))], $tracks));
             if ($rows !== []) {
                 $blocks[] = new Heading($unit->name);
-                $blocks[] = new Table(['Track', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))], $rows,
-                    isWide: count($rig->situations) > 2);
+                $blocks[] = new Table(
+                    ['Track', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))],
+                    $rows,
+                    isWide: count($rig->situations) > 2,
+                );
             }
         }
 

@@ -47,8 +47,12 @@ final class WhoHearsWhat implements Part
         foreach ($rig->situations as $situation) {
             $hearing = $of->hearing($situation->id);
             $blocks[] = new Heading($situation->name);
-            $blocks[] = new Table($columns, array_values(array_map(fn (Sound $sound) => $this->row($sound, $hearing), $rig->sources)),
-                [1.6, ...array_fill(0, count($rig->listeners), 1.0)], isWide: count($columns) > 5);
+            $blocks[] = new Table(
+                $columns,
+                array_values(array_map(fn (Sound $sound) => $this->row($sound, $hearing), $rig->sources)),
+                [1.6, ...array_fill(0, count($rig->listeners), 1.0)],
+                isWide: count($columns) > 5,
+            );
         }
 
         return $blocks;

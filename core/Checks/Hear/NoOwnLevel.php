@@ -56,8 +56,14 @@ final readonly class NoOwnLevel implements Check
         }
         $what = "{$pair->source->name} has no level of its own for {$pair->listener->name}";
         if ($closest === null) {
-            yield new Finding($this->code(), Severity::Fault, "{$what}: there is no fader on its way",
-                'Put a fader in: a send of its own, or another mix.', $pair->listener->at, [$situation]);
+            yield new Finding(
+                $this->code(),
+                Severity::Fault,
+                "{$what}: there is no fader on its way",
+                'Put a fader in: a send of its own, or another mix.',
+                $pair->listener->at,
+                [$situation],
+            );
 
             return;
         }

@@ -26,8 +26,15 @@ final readonly class Clip implements Check
         foreach ($in->chains() as [$pair, $chain]) {
             $stage = self::tightest($chain);
             if ($stage !== null && $stage->headroom() < 0) {
-                yield self::finding($in, $this->code(), Severity::Fault, $pair, $stage,
-                    number_format(-$stage->headroom(), 1).' dB over what it takes', 'What is over is cut off, and sounds torn.');
+                yield self::finding(
+                    $in,
+                    $this->code(),
+                    Severity::Fault,
+                    $pair,
+                    $stage,
+                    number_format(-$stage->headroom(), 1).' dB over what it takes',
+                    'What is over is cut off, and sounds torn.',
+                );
             }
         }
     }

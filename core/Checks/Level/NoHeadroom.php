@@ -31,8 +31,15 @@ final readonly class NoHeadroom implements Check
         foreach ($in->chains() as [$pair, $chain]) {
             $stage = Clip::tightest($chain);
             if ($stage !== null && ! isset($clipped[$stage->hop->ref]) && $stage->headroom() >= 0 && $stage->headroom() < self::LEAST_DB) {
-                yield Clip::finding($in, $this->code(), Severity::Risk, $pair, $stage,
-                    number_format((float) $stage->headroom(), 1).' dB under the most', 'A laugh or a shout goes over it.');
+                yield Clip::finding(
+                    $in,
+                    $this->code(),
+                    Severity::Risk,
+                    $pair,
+                    $stage,
+                    number_format((float) $stage->headroom(), 1).' dB under the most',
+                    'A laugh or a shout goes over it.',
+                );
             }
         }
     }

@@ -33,8 +33,13 @@ final readonly class Loose implements Check
         foreach ($in->rig->cables as $cable) {
             $isAlwaysOut = array_filter($in->rig->situations, fn (Situation $one) => ! in_array($cable->id, $one->pulled, true)) === [];
             if ($isAlwaysOut) {
-                yield new Finding($this->code(), Severity::Note, "{$cable->label} is out in every situation",
-                    'Take it away, or plug it in where it belongs.', [new CableRef($cable->id)]);
+                yield new Finding(
+                    $this->code(),
+                    Severity::Note,
+                    "{$cable->label} is out in every situation",
+                    'Take it away, or plug it in where it belongs.',
+                    [new CableRef($cable->id)],
+                );
             }
         }
     }
@@ -75,8 +80,13 @@ final readonly class Loose implements Check
             }
             if (! $isHeard) {
                 $what = "{$in->names->of($at)} is mixed for nobody: nothing behind it reaches a listener";
-                yield new Finding($this->code(), Severity::Note, $what,
-                    'Plug in who is to hear it, or switch off what goes into it.', [$at]);
+                yield new Finding(
+                    $this->code(),
+                    Severity::Note,
+                    $what,
+                    'Plug in who is to hear it, or switch off what goes into it.',
+                    [$at],
+                );
             }
         }
     }
@@ -100,9 +110,13 @@ final readonly class Loose implements Check
                 $sounds = [...$sounds, ...$in->field($situation)->sourcesAt($at)];
             }
             if ($sounds !== []) {
-                yield new Finding($this->code(), Severity::Note,
+                yield new Finding(
+                    $this->code(),
+                    Severity::Note,
                     "{$sounds[0]->name} comes to {$in->names->of($at)} and goes no further: every way out of it is off",
-                    'Switch on where it is to go, or unplug what comes in.', [$at]);
+                    'Switch on where it is to go, or unplug what comes in.',
+                    [$at],
+                );
             }
         }
     }

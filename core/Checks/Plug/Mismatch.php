@@ -57,8 +57,13 @@ final readonly class Mismatch implements Check
             [$kind, $thing] = [...explode(' ', (string) $fault->fault, 3), ''];
             if ($kind === 'plug' && isset($in->rig->cables[$thing])) {
                 $what = lcfirst(rtrim($fault->message, '.'));
-                yield new Finding($this->code(), Severity::Fault, "{$in->rig->cables[$thing]->label}: {$what}",
-                    'Take a lead whose plug goes in.', [new CableRef($thing)]);
+                yield new Finding(
+                    $this->code(),
+                    Severity::Fault,
+                    "{$in->rig->cables[$thing]->label}: {$what}",
+                    'Take a lead whose plug goes in.',
+                    [new CableRef($thing)],
+                );
             }
         }
     }

@@ -40,8 +40,12 @@ final readonly class StereoBalanced implements Check
         }
         foreach ($in->rig->cables as $cable) {
             if ($this->losesMicrophone($in, $cable)) {
-                yield $this->finding($in, $cable, 'a headset plug in a socket without a contact for the microphone',
-                    'The sound comes through, the microphone does not. Take a headset splitter.');
+                yield $this->finding(
+                    $in,
+                    $cable,
+                    'a headset plug in a socket without a contact for the microphone',
+                    'The sound comes through, the microphone does not. Take a headset splitter.',
+                );
             }
         }
     }

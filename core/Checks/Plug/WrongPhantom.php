@@ -71,10 +71,15 @@ final readonly class WrongPhantom implements Check
             return;
         }
         if ($socket->phantom !== Power::Offers) {
-            yield new Finding($this->code(), Severity::Fault,
+            yield new Finding(
+                $this->code(),
+                Severity::Fault,
                 "{$name} needs phantom power, and {$in->names->of($gives)} has none to give",
-                'It stays silent. Plug it into a microphone input with phantom power.', $about, [],
-                $this->moves($in, $cable, $needs, $gives));
+                'It stays silent. Plug it into a microphone input with phantom power.',
+                $about,
+                [],
+                $this->moves($in, $cable, $needs, $gives),
+            );
 
             return;
         }

@@ -92,10 +92,14 @@ final class Devices implements Remedy
             return;
         }
         $unlisted = ($device->settings->enabled ?? true) ? $device->settings?->unlisted : null;
-        yield new Candidate("enable {$device->computer} {$device->ref}",
+        yield new Candidate(
+            "enable {$device->computer} {$device->ref}",
             $unlisted?->cause($device->name(), $host->name) ?? "{$device->name()} is disabled on {$host->name}",
             $unlisted?->cure($device->name()) ?? "Enable {$device->name()} on {$host->name}",
-            [new EnableDevice($device->computer, $device->ref, true)], Cost::ENABLE, [$device->ref]);
+            [new EnableDevice($device->computer, $device->ref, true)],
+            Cost::ENABLE,
+            [$device->ref],
+        );
     }
 
     /** @return iterable<Candidate> */
@@ -115,14 +119,17 @@ final class Devices implements Remedy
         $what = $role === Role::Call
             ? "default {$device->direction->value} device for calls"
             : "default {$device->direction->value} device";
-        yield new Candidate("default {$host->id} {$device->direction->value} {$role->value} {$device->ref}",
+        yield new Candidate(
+            "default {$host->id} {$device->direction->value} {$role->value} {$device->ref}",
             $now === null ? "{$host->name} has no {$what}" : "The {$what} of {$host->name} is {$now->name()}",
             "Make {$device->name()} the {$what} of {$host->name}".($isMoved ? " in {$situation->name}" : ''),
             [$isMoved
                 ? new SetSituationDefault($situation->id, $host->id, $device->direction, $role, in_array($role, $set->roles, true) ? null
                     : $device->ref)
                 : new SetDevice($set->with(roles: $this->inOrder([...$set->roles, $role])))],
-            Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0), [$device->ref]);
+            Cost::DEFAULT + ($this->hadBefore($trouble->earlier, $host, $device, $role) ? Cost::KNOWN : 0),
+            [$device->ref],
+        );
     }
 
     /** @return iterable<Candidate> the lead of a device plugged in after the others, where the system takes the last */

@@ -58,10 +58,18 @@ final class Faders implements Remedy
         $is = "{$trouble->names->of($at)}: the {$control} is ".($span->isShutAt($now) ? 'all the way down' : "at {$now->text()} dB");
         foreach ($this->better($trouble, $at, $point, $span, $control, $now) as $cost => $target) {
             foreach ($trouble->placesOf($at, $control) as $more => $situation) {
-                yield new Candidate("{$control} {$at} {$target->number()} {$situation}", $is,
+                yield new Candidate(
+                    "{$control} {$at} {$target->number()} {$situation}",
+                    $is,
                     "Raise the {$control} {$trouble->partOf($at)} to {$target->text()} dB{$trouble->where($situation)}",
-                    [new SetPoint($at, $control === 'fader' ? new PointSettings(fader: $target) : new PointSettings(gain: $target),
-                        $situation)], $cost + $more, [$at]);
+                    [new SetPoint(
+                        $at,
+                        $control === 'fader' ? new PointSettings(fader: $target) : new PointSettings(gain: $target),
+                        $situation,
+                    )],
+                    $cost + $more,
+                    [$at],
+                );
             }
         }
     }

@@ -29,11 +29,21 @@ final class Leads implements Remedy
                 || ($free->gives($cable->to) && $free->takes($cable->from));
             $fits = $isBetween ? Mating::cable($trouble->rig->socket($cable->from), $trouble->rig->socket($cable->to)) : null;
             if ($fits !== null && $fits !== $cable->type && $cable->type !== CableType::Captive) {
-                yield new Candidate("lead {$cable->id} {$fits->value}",
+                yield new Candidate(
+                    "lead {$cable->id} {$fits->value}",
                     "{$cable->label} is the wrong lead: {$cable->type->words()} where {$fits->words()} is needed",
                     "Replace {$cable->label} with {$fits->article()} {$fits->words()} lead",
-                    [new SetCable($cable->id, $cable->label, $fits, $cable->lengthM, $cable->colour,
-                        $cable->owned)], Cost::PLAIN, [new CableRef($cable->id)]);
+                    [new SetCable(
+                        $cable->id,
+                        $cable->label,
+                        $fits,
+                        $cable->lengthM,
+                        $cable->colour,
+                        $cable->owned,
+                    )],
+                    Cost::PLAIN,
+                    [new CableRef($cable->id)],
+                );
             }
         }
     }

@@ -104,10 +104,15 @@ final readonly class Moves implements Remedy
     {
         // A plug in the neighbouring socket of one unit is the likely mistake.
         $more = ($moves->unit === $to->unit ? 0 : 200) + ($this->wasThere($trouble->earlier, $cable, $isFrom, $to) ? Cost::KNOWN * 3 : 0);
-        yield new Candidate("move {$cable->id} {$isFrom} {$to}", "{$cable->label} is in {$trouble->partOf($moves)}",
+        yield new Candidate(
+            "move {$cable->id} {$isFrom} {$to}",
+            "{$cable->label} is in {$trouble->partOf($moves)}",
             "Move {$cable->label} from {$trouble->partOf($moves)} to {$trouble->partOf($to)}",
-            [new Replug($cable->id, $isFrom, $to)], ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more, [new CableRef($cable->id),
-                $to]);
+            [new Replug($cable->id, $isFrom, $to)],
+            ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more,
+            [new CableRef($cable->id),
+                $to],
+        );
     }
 
     /** @param  list<Rig>  $earlier */
@@ -147,11 +152,16 @@ final readonly class Moves implements Remedy
                         continue;
                     }
                     $name = $trouble->rig->units[$unit]->name;
-                    yield new Candidate("exchange {$one->id} {$isFrom} {$other->id} {$isOtherFrom}",
-                        "{$one->label} and {$other->label} are in each other's socket at {$name}", "Exchange {$one->label} and "
+                    yield new Candidate(
+                        "exchange {$one->id} {$isFrom} {$other->id} {$isOtherFrom}",
+                        "{$one->label} and {$other->label} are in each other's socket at {$name}",
+                        "Exchange {$one->label} and "
                         ."{$other->label} at {$name}",
-                        [new ExchangeEnds($one->id, $isFrom, $other->id, $isOtherFrom)], Cost::EXCHANGE, [new CableRef($one->id),
-                            new CableRef($other->id)]);
+                        [new ExchangeEnds($one->id, $isFrom, $other->id, $isOtherFrom)],
+                        Cost::EXCHANGE,
+                        [new CableRef($one->id),
+                            new CableRef($other->id)],
+                    );
                 }
             }
         }

@@ -205,10 +205,14 @@ final class Picks implements Remedy
                 ? -Cost::CHANNELS : 0)
             + ($isKnown ? Cost::KNOWN : 0) + ($isAlike ? Cost::ALIKE : 0);
         foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
-            yield new Candidate("pick {$at} {$pick->choice()} {$situation}",
+            yield new Candidate(
+                "pick {$at} {$pick->choice()} {$situation}",
                 fn () => $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
                 fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}",
-                [new SetPick($at, $pick, $situation)], $cost + $more, [$at, ...($pick->device === null ? [] : [$pick->device])]);
+                [new SetPick($at, $pick, $situation)],
+                $cost + $more,
+                [$at, ...($pick->device === null ? [] : [$pick->device])],
+            );
         }
     }
 

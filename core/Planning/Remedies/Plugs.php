@@ -72,13 +72,17 @@ final readonly class Plugs implements Remedy
         }
         $before = $this->before($trouble, $from, $to);
         $cable = $before !== null && ! isset($trouble->rig->cables[$before->id]) ? $before : null;
-        yield new Candidate("plug {$from} {$to}",
+        yield new Candidate(
+            "plug {$from} {$to}",
             $cable === null ? "Nothing is plugged into {$trouble->names->of($from)}" : "{$cable->label} is out",
             $cable === null
                 ? "Plug {$trouble->partOf($from)} into {$trouble->partOf($to)}"
                 : "Plug {$cable->label} of {$trouble->rig->units[$from->unit]->name} into {$trouble->partOf($to)} again",
-            [new Plug($from, $to, $cable?->label)], $cost + ($before === null ? 0 : Cost::KNOWN), $cable === null ? [$from, $to]
-                : [new CableRef($cable->id), $from, $to]);
+            [new Plug($from, $to, $cable?->label)],
+            $cost + ($before === null ? 0 : Cost::KNOWN),
+            $cable === null ? [$from, $to]
+                : [new CableRef($cable->id), $from, $to],
+        );
     }
 
     /**

@@ -27,14 +27,25 @@ final class Presence implements Remedy
         foreach ($trouble->lacks() ? $situation->absent : [] as $id) {
             $unit = $trouble->rig->units[$id];
             $isProgram = $trouble->rig->modelOf($unit)->isProgram();
-            yield new Candidate("present {$situation->id} {$id}", "{$unit->name} ".($isProgram ? 'does not run' : 'is not there')
-                ." in {$situation->name}", ($isProgram ? 'Start ' : 'Put back ')."{$unit->name} in {$situation->name}",
-                [new SetAbsent($situation->id, $id, false)], Cost::SWITCH, [new UnitRef($id)]);
+            yield new Candidate(
+                "present {$situation->id} {$id}",
+                "{$unit->name} ".($isProgram ? 'does not run' : 'is not there')
+                ." in {$situation->name}",
+                ($isProgram ? 'Start ' : 'Put back ')."{$unit->name} in {$situation->name}",
+                [new SetAbsent($situation->id, $id, false)],
+                Cost::SWITCH,
+                [new UnitRef($id)],
+            );
         }
         foreach ($trouble->lacks() ? $situation->pulled : [] as $id) {
-            yield new Candidate("plugged {$situation->id} {$id}", "{$trouble->cable($id)} is out in {$situation->name}",
+            yield new Candidate(
+                "plugged {$situation->id} {$id}",
+                "{$trouble->cable($id)} is out in {$situation->name}",
                 "Leave {$trouble->cable($id)} plugged in {$situation->name}",
-                [new SetPulled($situation->id, $id, false)], Cost::PLAIN, [new CableRef($id)]);
+                [new SetPulled($situation->id, $id, false)],
+                Cost::PLAIN,
+                [new CableRef($id)],
+            );
         }
     }
 }

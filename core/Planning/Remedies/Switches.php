@@ -62,9 +62,14 @@ final class Switches implements Remedy
             // The unit's own rule: what keeps it mute has to be muted instead.
             $open = new PointRef($at->unit, $keeper->id);
             foreach ($keeper->mute === null ? [] : $trouble->placesOf($open, 'mute') as $more => $situation) {
-                yield new Candidate("mute {$open} 1 {$situation}", "{$name} is muted by the unit itself while {$keeper->label} is on",
+                yield new Candidate(
+                    "mute {$open} 1 {$situation}",
+                    "{$name} is muted by the unit itself while {$keeper->label} is on",
                     "Mute {$trouble->partOf($open)}{$trouble->where($situation)}",
-                    [new SetPoint($open, new PointSettings(mute: true), $situation)], Cost::SWITCH + $more, [$at, $open]);
+                    [new SetPoint($open, new PointSettings(mute: true), $situation)],
+                    Cost::SWITCH + $more,
+                    [$at, $open],
+                );
             }
             foreach ($trouble->placesOf($at, 'autoMute') as $more => $situation) {
                 yield new Candidate(
@@ -80,9 +85,14 @@ final class Switches implements Remedy
             return;
         }
         foreach ($trouble->placesOf($at, 'mute') as $more => $situation) {
-            yield new Candidate("mute {$at} {$mute} {$situation}", $mute ? "{$name} is not muted" : "{$name} is muted",
+            yield new Candidate(
+                "mute {$at} {$mute} {$situation}",
+                $mute ? "{$name} is not muted" : "{$name} is muted",
                 ($mute ? "Mute {$part}" : "Unmute {$part}").$trouble->where($situation),
-                [new SetPoint($at, new PointSettings(mute: $mute), $situation)], Cost::SWITCH + $more, [$at]);
+                [new SetPoint($at, new PointSettings(mute: $mute), $situation)],
+                Cost::SWITCH + $more,
+                [$at],
+            );
         }
     }
 
@@ -98,13 +108,17 @@ final class Switches implements Remedy
         }
         $isSelector = $on && $route->group !== null;
         foreach ($trouble->placesOf($at, 'on') as $more => $situation) {
-            yield new Candidate("route {$at} {$on} {$situation}",
+            yield new Candidate(
+                "route {$at} {$on} {$situation}",
                 $isSelector
                     ? $this->isElsewhere($trouble, $at, $route)
                     : "{$trouble->names->of($at)} is ".($on ? 'off' : 'on'),
                 ($isSelector ? "Switch {$trouble->rig->units[$at->unit]->name} to {$trouble->names->route($at)}"
                     : ($on ? 'Switch on ' : 'Switch off ').$trouble->partOf($at)).$trouble->where($situation),
-                [new SetRoute($at, new RouteSettings(on: $on), $situation)], Cost::SWITCH + $more + $further, [$at]);
+                [new SetRoute($at, new RouteSettings(on: $on), $situation)],
+                Cost::SWITCH + $more + $further,
+                [$at],
+            );
         }
     }
 

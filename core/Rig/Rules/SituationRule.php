@@ -138,8 +138,10 @@ final class SituationRule implements Rule
                 $in->problem("{$pointer}/device", "This is a {$offer->direction->value} device, not a {$default->direction->value} one.");
             }
             if ($default->role !== Role::Call && $default->role->value !== $default->direction->value) {
-                $in->problem("{$pointer}/role",
-                    "A {$default->direction->value} device can't be the default for {$default->role->value}.");
+                $in->problem(
+                    "{$pointer}/role",
+                    "A {$default->direction->value} device can't be the default for {$default->role->value}.",
+                );
             }
             if (isset($seen[$default->slot()])) {
                 $in->problem($pointer, "/situations/{$i}/defaults/{$seen[$default->slot()]} names this default already.");

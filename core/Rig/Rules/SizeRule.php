@@ -25,10 +25,16 @@ final class SizeRule implements Rule
     {
         $cells = count($in->parts->sources) * count($in->parts->listeners);
         if ($cells > self::MOST_CELLS) {
-            $in->problem('/listeners',
-                sprintf('%s sources at %s listeners are %s cells of the hearing table; up to %s are computed. Split the rig in two.',
-                    number_format(count($in->parts->sources)), number_format(count($in->parts->listeners)),
-                    number_format($cells), number_format(self::MOST_CELLS)));
+            $in->problem(
+                '/listeners',
+                sprintf(
+                    '%s sources at %s listeners are %s cells of the hearing table; up to %s are computed. Split the rig in two.',
+                    number_format(count($in->parts->sources)),
+                    number_format(count($in->parts->listeners)),
+                    number_format($cells),
+                    number_format(self::MOST_CELLS),
+                ),
+            );
         }
         $links = 0;
         $ofModel = [];
@@ -37,9 +43,12 @@ final class SizeRule implements Rule
             $links += $model === null ? 0 : $ofModel[$unit->model] ??= $this->channelLinks($in, $model);
         }
         if ($links > self::MOST_LINKS) {
-            $in->problem('/units', sprintf('The routes of all units join %s pairs of channels; up to %s are computed. Take out routes '
+            $in->problem('/units', sprintf(
+                'The routes of all units join %s pairs of channels; up to %s are computed. Take out routes '
                 .'that are not needed, or split the rig in two.',
-                number_format($links), number_format(self::MOST_LINKS)));
+                number_format($links),
+                number_format(self::MOST_LINKS),
+            ));
         }
     }
 

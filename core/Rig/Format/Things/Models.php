@@ -142,7 +142,8 @@ final class Models
             Field::of('can', Lists::some(RouteSetting::class)),
             Field::of('made_at', new ObjectOf(self::madeAt()), 'made')->since(2),
             Field::of('holds', Choice::of(Holds::class))->since(2),
-        ])->rule(fn (array $route, Reading $in) => $route['choice'] !== null && $route['group'] === null
+        ])->rule(
+            fn (array $route, Reading $in) => $route['choice'] !== null && $route['group'] === null
             ? $in->problem('A choice is one of a group: name the "group" too.', 'choice') : null,
         )->rule(fn (array $route, Reading $in) => ! $route['on'] && ! in_array(RouteSetting::On, $route['can'], true)
             ? $in->problem(
