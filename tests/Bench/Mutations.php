@@ -14,7 +14,6 @@ use Pest\Support\Str;
 use Psr\SimpleCache\CacheInterface;
 use SebastianBergmann\CodeCoverage\CodeCoverage;
 use Symfony\Component\Finder\Finder;
-use Symfony\Component\Finder\SplFileInfo;
 use Symfony\Component\Process\Process;
 
 /**
@@ -151,30 +150,27 @@ final class Mutations
             }
         }
         shuffle($lines);
+        // Not every line can be mutated. A file is parsed once for all of its lines.
+        $lines = array_slice($lines, 0, 3 * $count);
+        $ofFile = [];
+        foreach ($lines as [$number, $line]) {
+            $ofFile[$number][] = $line;
+        }
+        $mutants = [];
+        foreach ($ofFile as $number => $wanted) {
+            foreach ((new MutationGenerator)->generate($files[$number], $mutators, $wanted) as $one) {
+                $mutants[$number][$one->startLine][] = $one;
+            }
+        }
         $drawn = [];
         foreach ($lines as [$number, $line]) {
-            $of = self::mutants($files[$number], $mutators, $line);
+            $of = $mutants[$number][$line] ?? [];
             if ($of !== []) {
                 $drawn[] = $of[mt_rand(0, count($of) - 1)];
             }
-            if (count($drawn) >= $count) {
-                break;
-            }
         }
 
-        return $drawn;
-    }
-
-    /**
-     * @param  list<class-string>  $mutators
-     * @return list<Mutation>
-     */
-    private static function mutants(SplFileInfo $file, array $mutators, int $line): array
-    {
-        return array_values(array_filter(
-            (new MutationGenerator)->generate($file, $mutators, [$line]),
-            fn (Mutation $one) => $one->startLine === $line,
-        ));
+        return array_slice($drawn, 0, $count);
     }
 
     /** @return list<list<string>> the tests that run there, quick ones first, in steps */
