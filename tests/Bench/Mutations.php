@@ -179,7 +179,7 @@ final class Mutations
         $names = [];
         for ($line = $mutant->startLine; $line <= $mutant->endLine; $line++) {
             foreach ($this->covered[(string) $mutant->file->getRealPath()][$line] ?? [] as $test) {
-                [$class, $method] = explode('::', (string) preg_replace('/ with data set .*$/s', '', $test), 2) + ['', ''];
+                [$class, $method] = explode('::', (string) preg_replace('/( with data set |#).*$/s', '', $test), 2) + ['', ''];
                 $names[self::named($class, $method)] = true;
             }
         }
