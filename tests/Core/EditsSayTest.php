@@ -7,6 +7,7 @@ use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\PlaceListener;
 use HiddenWire\Core\Edit\PlaceSound;
+use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
@@ -15,6 +16,8 @@ use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetMeasure;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetSystemLevel;
+use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceRef;
@@ -29,6 +32,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SystemDefault;
+use HiddenWire\Core\Rig\Want;
 use Tests\Support\Draft;
 
 /** A laptop with a headset and a microphone, two programs, a second situation in which the mic is muted and another device picked. */
@@ -102,6 +106,35 @@ it('does what it says, there and nowhere else', function (RigEdit $edit, string 
         ['units.2.id' => 'music', 'cables' => [['id' => 'w-1', 'label' => 'W-1', 'type' => 'usb', 'from' => 'head/usb', 'to' => 'pc/usb-1']], 'picks.1' => null, 'devices.1' => null,
             'sources.0.origins' => [['at' => 'head/capsule', 'db' => -20]], 'measures.0.about' => 'cables/w-1', 'situations.1.changes.1.set.device' => 'head/usb/rec']],
 ]);
+
+it('says a wish in words', function (?string $source, ?string $listener, ?Want $want, ?string $situation, string $words) {
+    expect((new SetWish($source, $listener, $want, $situation))->words(smallStudio()))->toBe($words);
+})->with([
+    ['voice', 'tape', Want::Must, null, 'Voice must be heard by Tape'], [null, 'tape', Want::Must, 'late', 'Every sound must be heard by Tape in Late'],
+    ['voice', null, Want::May, null, 'Voice may be heard by every listener'], ['voice', 'tape', Want::MustNot, null, 'Voice must not be heard by Tape'],
+    [null, 'tape', Want::MustNot, null, 'No sound may be heard by Tape'], [null, null, Want::MustNot, 'late', 'No sound may be heard by any listener in Late'],
+    ['voice', null, null, null, 'No wish for Voice at any listener'], [null, 'me', null, 'late', 'No wish for any sound at Me in Late'],
+]);
+
+it('says what the system does to a device, for good or in a situation', function (?float $db, ?bool $mute, ?string $situation, string $words, array $stands) {
+    $rig = smallStudio();
+    $edit = new SetSystemLevel('pc', DeviceRef::lane('mic', 'usb', 'rec'), $db === null ? null : Decibels::of($db), $mute, $situation);
+    expect($edit->words($rig))->toBe($words);
+    foreach ($stands as $path => $value) {
+        expect(standsAt($edit->applyTo($rig), $path))->toBe($value, $path);
+    }
+})->with([
+    'for good' => [-6.0, true, null, 'Pc: Table in the system −6.0 dB, muted', ['devices.1.db' => -6, 'devices.1.mute' => true, 'devices.1.name' => 'Table']],
+    'as it comes' => [null, null, null, 'Pc: Table in the system as it comes', ['devices.1.db' => null, 'devices.1.mute' => null]],
+    'in a situation' => [-6.0, null, 'late', 'Pc: Table in the system −6.0 dB in Late', ['situations.1.levels' => [['computer' => 'pc', 'device' => 'mic/usb/rec', 'db' => -6]], 'devices.1.db' => null]],
+    'as in the base' => [null, null, 'late', 'Pc: Table in the system as in the base in Late', ['situations.1.levels' => null]],
+]);
+
+it('counts a label that was given by hand, too', function () {
+    $rig = Draft::rig()->tone('a')->ear('b')->cable('trs', 'a/out', 'b/in')
+        ->with(fn (array $d) => ['cables' => [['id' => 'w-1', 'label' => 'W-30'] + $d['cables'][0]]] + $d)->make();
+    expect(Plug::nextLabel($rig))->toBe('W-31');
+});
 
 it('numbers units that come together, and says how many', function (int $count, string $words, array $names) {
     $rig = smallStudio();
