@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\CausesReport;
+use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Planning\Diagnosis;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\Remedies;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\UnitRef;
+use Tests\Support\Draft;
+
+/** One unit with nothing that can be switched. @param  list<array<string, mixed>>  $points  @param  list<array<string, mixed>>  $routes */
+function fixedBox(array $points, array $routes): Draft
+{
+    return Draft::rig()->unit('u', ['points' => $points, 'routes' => $routes]);
+}
+
+/** @return array{string, string|null} the only cause, and why there is no cure */
+function onlyCause(Draft $draft): array
+{
+    $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
+    expect($causes)->toHaveCount(1)->and($causes[0]->cures)->toBe([]);
+
+    return [$causes[0]->sentence, $causes[0]->why];
+}
+
+const TONE = ['id' => 'tone', 'kind' => 'origin', 'channels' => 1];
+const EAR = ['id' => 'ear', 'kind' => 'ear', 'channels' => 1];
+
+it('says why there is no cure', function (Draft $draft, string $cause, string $why) {
+    expect(onlyCause($draft))->toBe([$cause, $why]);
+})->with([
+    'no way' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L has no way there', 'No switch, device or cable that the rig has now would bring it without making something else worse.'],
+    'nobody said where it begins' => [fixedBox([TONE, EAR], [])->add('sources', ['id' => 's', 'name' => 'S', 'kind' => 'voice', 'origins' => []])->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L has no way there', 'Say first where S begins.'],
+    'nobody said who listens where' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l')->wish('s', 'l', 'must'),
+        'S at L has no way there', 'Say first where L listens.'],
+    'a leak' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not'),
+        'S at L is heard and must not be', 'Nothing stops it without making something else worse.'],
+    'twice' => [fixedBox([TONE, EAR, ['id' => 'b', 'kind' => 'bus', 'channels' => 1]], [['from' => 'tone', 'to' => 'ear'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => 30], ['from' => 'b', 'to' => 'ear']])
+        ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'), 'S at L arrives twice', 'Nothing stops one of the two without making something else worse.'],
+    'one side' => [fixedBox([TONE, ['channels' => 2] + EAR], [['from' => 'tone', 'to' => 'ear', 'map' => 'to-left']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L is heard on the left side only', 'No switch, device or lead that the rig has now would bring the rest of it.'],
+    'too quiet' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => -45]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L arrives too quiet: −45.0 dB', 'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.'],
+    'far too quiet' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => -55]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L arrives far too quiet: −55.0 dB', 'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.'],
+    // 25 dB over nominal where 18 go.
+    'too loud' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => 25]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L overloads U · tone → ear by 7.0 dB', 'No gain or fader before it goes far enough down. Take another input, or put a pad in.'],
+    'a loop' => [fixedBox(
+        [TONE, EAR, ['id' => 'a', 'kind' => 'bus', 'channels' => 1], ['id' => 'b', 'kind' => 'bus', 'channels' => 1]],
+        [['from' => 'tone', 'to' => 'a'], ['from' => 'a', 'to' => 'b'], ['from' => 'b', 'to' => 'a'], ['from' => 'b', 'to' => 'ear']],
+    )->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
+        'S at L runs in a loop', 'No single switch opens the loop without making something else worse.'],
+]);
+
+it('takes only what moves leads for work on cables', function () {
+    $ofCables = array_map(fn (Remedies\Switches|Remedies\NamedSettings|Remedies\Presence|Remedies\Faders|Remedies\Levels|Remedies\Picks|Remedies\Devices|Remedies\Systems|Remedies\Locks|Remedies\Effects|Remedies\Scenes|Remedies\Leads|Remedies\Plugs|Remedies\Moves $one) => $one->isOfCables(), [
+        new Remedies\Switches, new Remedies\NamedSettings, new Remedies\Presence, new Remedies\Faders, new Remedies\Levels, new Remedies\Picks, new Remedies\Devices, new Remedies\Systems,
+        new Remedies\Locks, new Remedies\Effects, new Remedies\Scenes, new Remedies\Leads, new Remedies\Plugs(true), new Remedies\Moves(true), new Remedies\Plugs(false), new Remedies\Moves(false),
+    ]);
+    expect($ofCables)->toBe([...array_fill(0, 14, false), true, true]);
+});
+
+it('is told as data, whole, and rests on what it is about in whatever order', function () {
+    $draft = Draft::rig()->tone('a')->ear('b')->cable('trs', 'a/out', 'b/in')->wish('a', 'b', 'must')->with(fn (array $d) => ['situations' => [['pulled' => ['w-1']] + $d['situations'][0]]] + $d);
+    $rig = $draft->make();
+    $causes = (new Diagnosis(new Hearings($rig)))->causes();
+    $told = (new CausesReport)->of($rig, $causes);
+    expect($told)->toHaveCount(1)->and(array_keys($told[0]))->toBe(['cause', 'why', 'about', 'cells', 'cures'])->and($told[0]['cells'])->toBe([['a', 'b', 'base']])
+        ->and($told[0]['cures'][0]['cells'])->toBe([['a', 'b', 'base']])->and($told[0]['cures'][0]['edits'][0])->toBe(['edit' => 'set-pulled', 'situation' => 'base', 'cable' => 'w-1', 'is_pulled' => false]);
+    [$one, $two] = [new Cell('a', 'b', 'base'), new Cell('c', 'b', 'base')];
+    $cause = fn (array $about, array $cells): string => (new Cause('x', $about, $cells, []))->evidence();
+    expect($cause([new CableRef('w-1'), new UnitRef('u')], [$one, $two]))->toBe($cause([new UnitRef('u'), new CableRef('w-1')], [$two, $one]))->toHaveLength(16)
+        ->and($cause([new CableRef('w-1')], [$one]))->not->toBe($cause([new CableRef('w-1')], [$two]));
+});
