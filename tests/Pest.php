@@ -10,6 +10,8 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\Support\Draft;
 use Tests\TestCase;
 
+require_once __DIR__.'/Support/judged.php';
+
 pest()->extend(TestCase::class)->use(RefreshDatabase::class)->in('Feature');
 
 /** The text of a shipped document, by its path below resources. */
