@@ -91,6 +91,13 @@ it('takes a second device where one is missing, and does not where the slot take
     $causes = pickingCauses($wished(['several' => 2]));
     expect($causes)->toHaveKey('Rec · Slot has only Left mic picked')
         ->and($causes['Rec · Slot has only Left mic picked'][0])->toBe('Set Slot of Rec to Left mic and Right mic at once');
+    // Two of three are taken already: all are named.
+    $three = studio(['several' => 3])->unit('mic-c', 'usb-microphone-plain')->unit('hub', 'powered-hub')->unplug('mic-b/usb')
+        ->cable('usb', 'pc/usb-2', 'hub/up')->cable('usb', 'hub/port-1', 'mic-b/usb')->cable('usb', 'hub/port-2', 'mic-c/usb')
+        ->device('pc', 'mic-c/usb/rec', ['name' => 'Middle mic'])->source('cat', 'mic-c/capsule')
+        ->pick('rec/in', LEFT_MIC + ['also' => ['mic-b/usb/rec']])->wish('ann', 'file', 'must')->wish('bob', 'file', 'must')->wish('cat', 'file', 'must')->make();
+    expect(pickingCauses($three)['Rec · Slot has only Left mic and Right mic picked'][0])
+        ->toBe('Set Slot of Rec to Left mic, Right mic and Middle mic at once');
     $mended = (new Diagnosis(new Hearings($wished(['several' => 2]))))->causes()[0]->cures[0]->applyTo($wished(['several' => 2]));
     expect(pickingCauses($mended))->toBe([])->and(pickingCauses($wished([])))->not->toHaveKey('Rec · Slot has only Left mic picked');
 });

@@ -13,6 +13,7 @@ use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\SystemDefault;
@@ -226,7 +227,14 @@ final class Picks implements Remedy
             ? ''
             : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
 
-        return ($pick->also === [] ? $choice : "{$trouble->names->of($pick->device ?? $pick->also[0])} and {$choice} at once").$channels;
+        return ($pick->also === [] ? $choice : self::taken($trouble, $pick).' at once').$channels;
+    }
+
+    /** "Left mic and Right mic": all that a pick takes. */
+    private static function taken(Trouble $trouble, Pick $pick): string
+    {
+        return ($pick->tap === null || $pick->also === [] ? '' : 'the loopbacks of ')
+            .Listing::of(array_map($trouble->names->of(...), $pick->device === null ? $pick->also : [$pick->device, ...$pick->also]));
     }
 
     /** Whether the names of the program, its point or the sound share a word with the device's. */
@@ -259,7 +267,7 @@ final class Picks implements Remedy
         }
 
         if ($then->also !== []) {
-            return "{$name} has only {$trouble->names->of($now->device)} picked";
+            return "{$name} has only ".self::taken($trouble, $now).' picked';
         }
         if ((string) $now->device !== (string) $then->device || $now->tap !== $then->tap) {
             return "{$name} has {$trouble->names->of($now->device)} picked";
