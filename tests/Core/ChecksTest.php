@@ -8,7 +8,6 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Noises;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Planning\Hearings;
-use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
 
 describe('every check', function () {

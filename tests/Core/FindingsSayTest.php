@@ -195,7 +195,7 @@ describe('computers', function () {
     it('programs that start too early, and such as wait for each other', function () {
         $needing = fn (array $music, array $cast): Draft => judgedStudio()->with(fn (array $d) => ['units' => array_map(
             fn (array $one) => $one + match ($one['id']) {
-                'music' => $music, 'cast' => $cast, default => []
+                'music' => $music, 'cast' => $cast, default => [],
             },
             $d['units'],
         )] + $d);
