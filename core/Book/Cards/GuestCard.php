@@ -10,7 +10,7 @@ use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
-use HiddenWire\Core\Rig\Source as Sound;
+use HiddenWire\Core\Rig\Source;
 
 /** For someone at the far end of a call who knows nothing of sound: what to do, what they will hear, what not, and who hears them. */
 final class GuestCard implements CardKind
@@ -36,7 +36,7 @@ final class GuestCard implements CardKind
     {
         $listener = $of->rig->listeners[substr($key, strlen('guest/'))];
         $own = self::ownSounds($of, $listener);
-        $names = fn (array $things): string => implode(', ', array_map(fn (Sound|Listener $one) => $one->name, $things));
+        $names = fn (array $things): string => implode(', ', array_map(fn (Source|Listener $one) => $one->name, $things));
         $heard = self::heard($of, $listener, $of->rig->base()->id);
         $others = [];
         foreach (array_slice(array_keys($of->rig->situations), 1) as $id) {
@@ -75,41 +75,41 @@ final class GuestCard implements CardKind
     }
 
     /**
-     * @param  list<Sound>  $all
-     * @param  list<Sound>  $others
-     * @return list<Sound>
+     * @param  list<Source>  $all
+     * @param  list<Source>  $others
+     * @return list<Source>
      */
     private static function without(array $all, array $others): array
     {
-        return array_values(array_filter($all, fn (Sound $one) => ! in_array($one, $others, true)));
+        return array_values(array_filter($all, fn (Source $one) => ! in_array($one, $others, true)));
     }
 
-    /** @return list<Sound> the sounds that begin where the listener is */
+    /** @return list<Source> the sounds that begin where the listener is */
     private static function ownSounds(BookInput $of, Listener $listener): array
     {
         $units = array_map(fn ($ear) => $ear->unit, $listener->at);
 
         return array_values(array_filter(
             $of->rig->sources,
-            fn (Sound $sound) => array_filter($sound->origins, fn ($origin) => in_array($origin->at->unit, $units, true)) !== [],
+            fn (Source $sound) => array_filter($sound->origins, fn ($origin) => in_array($origin->at->unit, $units, true)) !== [],
         ));
     }
 
-    /** @return list<Sound> */
+    /** @return list<Source> */
     private static function heard(BookInput $of, Listener $listener, string $situation): array
     {
         return array_values(array_filter(
             $of->rig->sources,
-            fn (Sound $sound) => $of->hearing($situation)->pair($sound->id, $listener->id)->isHeard(),
+            fn (Source $sound) => $of->hearing($situation)->pair($sound->id, $listener->id)->isHeard(),
         ));
     }
 
-    /** @param  list<Sound>  $own */
+    /** @param  list<Source>  $own */
     private static function reach(BookInput $of, array $own): string
     {
         $who = array_filter($of->rig->listeners, fn (Listener $listener) => array_filter(
             $own,
-            fn (Sound $sound) => $of->hearing()->pair($sound->id, $listener->id)->isHeard(),
+            fn (Source $sound) => $of->hearing()->pair($sound->id, $listener->id)->isHeard(),
         ) !== []);
 
         return implode(', ', array_map(fn (Listener $one) => $one->name, $who));

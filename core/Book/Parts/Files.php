@@ -9,7 +9,7 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\Source as Sound;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\Recordings;
 
 /** What is on which track afterwards, situation by situation; where each sound is found best, what to keep, what never to sum. */
@@ -68,7 +68,7 @@ final class Files implements Part
     }
 
     /**
-     * @param  array{one: Listener, other: Listener, sounds: list<array{source: Sound, apart: float, notch: float|null}>}  $pair
+     * @param  array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float, notch: float|null}>}  $pair
      */
     private static function warning(array $pair): Text
     {

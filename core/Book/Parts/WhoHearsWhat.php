@@ -10,7 +10,7 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\Source as Sound;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
@@ -49,7 +49,7 @@ final class WhoHearsWhat implements Part
             $blocks[] = new Heading($situation->name);
             $blocks[] = new Table(
                 $columns,
-                array_values(array_map(fn (Sound $sound) => $this->row($sound, $hearing), $rig->sources)),
+                array_values(array_map(fn (Source $sound) => $this->row($sound, $hearing), $rig->sources)),
                 [1.6, ...array_fill(0, count($rig->listeners), 1.0)],
                 isWide: count($columns) > 5,
             );
@@ -59,7 +59,7 @@ final class WhoHearsWhat implements Part
     }
 
     /** @return list<string> */
-    private function row(Sound $sound, Hearing $hearing): array
+    private function row(Source $sound, Hearing $hearing): array
     {
         return [$sound->name, ...array_values(array_map(
             fn (Listener $listener) => self::cell($hearing->pair($sound->id, $listener->id)),

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\Loop as Round;
+use HiddenWire\Core\Signal\Loop;
 
 /** An open microphone and live loudspeakers in one place, unless an automatic mute covers it. */
 final readonly class AirLoop implements Check
@@ -53,7 +53,7 @@ final readonly class AirLoop implements Check
         }
     }
 
-    private function loop(Hearing $hearing, AirRef $at): ?Round
+    private function loop(Hearing $hearing, AirRef $at): ?Loop
     {
         foreach ($hearing->loops() as $loop) {
             if (in_array((string) $at, $loop->elements, true)) {

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\Loop as Round;
+use HiddenWire\Core\Signal\Loop;
 
 /** A loop by wire or inside a computer, with its gain round: it howls at 0 dB or more, and rings close below. */
 final readonly class SoundLoop implements Check
@@ -49,13 +49,13 @@ final readonly class SoundLoop implements Check
         }
     }
 
-    public static function isThroughAir(Round $loop): bool
+    public static function isThroughAir(Loop $loop): bool
     {
         return array_filter($loop->hops, fn (Hop $hop) => $hop->kind === HopKind::Air) !== [];
     }
 
     /** "Desk mixer, W-07 and Call program": the units and cables of a round, each once. */
-    private static function through(Inspection $in, Round $loop): string
+    private static function through(Inspection $in, Loop $loop): string
     {
         $names = [];
         foreach ($loop->hops as $hop) {
@@ -70,7 +70,7 @@ final readonly class SoundLoop implements Check
     }
 
     /** @return list<mixed> what a round is made of, each once */
-    private static function elements(Round $loop): array
+    private static function elements(Loop $loop): array
     {
         $elements = [];
         foreach ($loop->hops as $hop) {
@@ -83,7 +83,7 @@ final readonly class SoundLoop implements Check
     }
 
     /** @return list<Proposal> */
-    private function proposals(Inspection $in, Round $loop, string $situation): array
+    private function proposals(Inspection $in, Loop $loop, string $situation): array
     {
         $proposals = [];
         foreach ($loop->hops as $hop) {

@@ -10,7 +10,7 @@ use HiddenWire\Core\Checks\Hear\NoOwnLevel;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
-use HiddenWire\Core\Levels\VoiceBalance as Weighed;
+use HiddenWire\Core\Levels\VoiceBalance;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Signal\HeardPair;
 
@@ -27,7 +27,7 @@ final readonly class UnevenBalance implements Check
         $wanted = $in->rig->papers->measured(MeasureKind::VoiceOver);
         foreach ($wanted === [] ? [] : $in->rig->listeners as $listener) {
             $target = $wanted["listeners/{$listener->id}"] ?? null;
-            $weighed = $target === null ? null : new Weighed($in->base(), $listener);
+            $weighed = $target === null ? null : new VoiceBalance($in->base(), $listener);
             foreach ($weighed->rows ?? [] as $row) {
                 if ($row['under'] !== null && $row['under'] < $target) {
                     yield new Finding(

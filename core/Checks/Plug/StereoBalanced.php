@@ -14,7 +14,7 @@ use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\SignalKind;
-use HiddenWire\Core\Equipment\Way as Flow;
+use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
@@ -103,8 +103,8 @@ final readonly class StereoBalanced implements Check
     {
         foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {
             $socket = $in->rig->socket($here);
-            $talks = array_filter($socket->lanesGoing(Flow::Out), fn ($lane) => $lane->signal === SignalKind::Microphone);
-            $isHeadset = $socket->connector === Connector::Trrs35 && $talks !== [] && $socket->lanesGoing(Flow::In) !== [];
+            $talks = array_filter($socket->lanesGoing(Way::Out), fn ($lane) => $lane->signal === SignalKind::Microphone);
+            $isHeadset = $socket->connector === Connector::Trrs35 && $talks !== [] && $socket->lanesGoing(Way::In) !== [];
             if ($isHeadset && in_array($in->rig->socket($there)->connector, [Connector::Trs35, Connector::Trs635], true)) {
                 return true;
             }

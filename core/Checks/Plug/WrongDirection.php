@@ -11,7 +11,7 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\Socket;
-use HiddenWire\Core\Equipment\Way as Flow;
+use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 
@@ -63,12 +63,12 @@ final readonly class WrongDirection implements Check
 
     private static function gives(Socket $socket): bool
     {
-        return $socket->lanesGoing(Flow::Out) !== [] && $socket->lanesGoing(Flow::In) === [];
+        return $socket->lanesGoing(Way::Out) !== [] && $socket->lanesGoing(Way::In) === [];
     }
 
     private static function takes(Socket $socket): bool
     {
-        return $socket->lanesGoing(Flow::In) !== [] && $socket->lanesGoing(Flow::Out) === [];
+        return $socket->lanesGoing(Way::In) !== [] && $socket->lanesGoing(Way::Out) === [];
     }
 
     private function ofBus(Socket $from, Socket $to): ?string

@@ -14,7 +14,7 @@ use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Mating;
-use HiddenWire\Core\Equipment\PhantomPower as Power;
+use HiddenWire\Core\Equipment\PhantomPower;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Planning\Cost;
@@ -33,7 +33,7 @@ final readonly class WrongPhantom implements Check
     {
         foreach ($in->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$needs, $gives]) {
-                if ($in->rig->socket($needs)->phantom === Power::Needs) {
+                if ($in->rig->socket($needs)->phantom === PhantomPower::Needs) {
                     yield from $this->without($in, $cable->id, $needs, $gives);
                 }
             }
@@ -67,10 +67,10 @@ final readonly class WrongPhantom implements Check
         $name = $in->rig->units[$needs->unit]->name;
         $about = [$needs, $gives, new CableRef($cable)];
         $socket = $in->rig->socket($gives);
-        if ($socket->phantom === Power::Needs) {
+        if ($socket->phantom === PhantomPower::Needs) {
             return;
         }
-        if ($socket->phantom !== Power::Offers) {
+        if ($socket->phantom !== PhantomPower::Offers) {
             yield new Finding(
                 $this->code(),
                 Severity::Fault,
@@ -106,7 +106,7 @@ final readonly class WrongPhantom implements Check
     {
         foreach ($in->rig->modelOf($now->unit)->sockets as $socket) {
             $to = new SocketRef($now->unit, $socket->id);
-            $isFree = $socket->phantom === Power::Offers && $in->wiring->at($to) === [];
+            $isFree = $socket->phantom === PhantomPower::Offers && $in->wiring->at($to) === [];
             if ($isFree && Mating::cable($in->rig->socket($needs), $socket) !== null) {
                 [$setting, $isOn] = $this->switchOf($in, $to);
 

@@ -9,7 +9,7 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Quantity\Count;
-use HiddenWire\Core\Recording\Storage as Card;
+use HiddenWire\Core\Recording\Storage;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\UnitRef;
 
@@ -28,7 +28,7 @@ final readonly class CardSpace implements Check
         $base = $in->rig->base();
         $minutes = $in->rig->papers->measured(MeasureKind::Length)["situations/{$base->id}"] ?? null;
         foreach ($minutes === null ? [] : $in->rig->units as $unit) {
-            $card = Card::of($in->rig, $unit, $in->field($base->id));
+            $card = Storage::of($in->rig, $unit, $in->field($base->id));
             if ($card !== null && $card->hours() * self::MINUTES_AN_HOUR < $minutes) {
                 yield new Finding(
                     $this->code(),
