@@ -6,7 +6,8 @@
         <form method="post" action="{{ route('password.request') }}" novalidate>
             @csrf
             <label class="form-label" for="email">Email</label>
-            <input class="form-control" id="email" name="email" type="email" autocomplete="username" value="{{ old('email') }}" required autofocus @error('email') aria-describedby="email-wrong" aria-invalid="true" @enderror>
+            <input class="form-control" id="email" name="email" type="email" autocomplete="username" value="{{ old('email') }}" required
+                autofocus @error('email') aria-describedby="email-wrong" aria-invalid="true" @enderror>
             @error('email') <p class="trouble" id="email-wrong" role="alert">{{ $message }}</p> @enderror
             <button class="btn btn-ink door-go" type="submit">Send the link</button>
         </form>

@@ -13,8 +13,11 @@
             <h2 id="password-title">Password</h2>
             <form method="post" action="{{ route('account.password') }}">
                 @csrf @method('put')
-                @foreach ([['current', 'Password now', 'current-password'], ['password', 'New password, 10 characters or more', 'new-password'], ['password_confirmation', 'The new password again', 'new-password']] as [$field, $label, $complete])
-                    <label>{{ $label }} <input class="form-control" type="password" name="{{ $field }}" autocomplete="{{ $complete }}" required></label>
+                @foreach ([['current', 'Password now', 'current-password'],
+                    ['password', 'New password, 10 characters or more', 'new-password'],
+                    ['password_confirmation', 'The new password again', 'new-password']] as [$field, $label, $complete])
+                    <label>{{ $label }} <input class="form-control" type="password" name="{{ $field }}" autocomplete="{{ $complete }}"
+                        required></label>
                     @if ($errors->password->has($field)) <p class="trouble" role="alert">{{ $errors->password->first($field) }}</p> @endif
                 @endforeach
                 <button class="btn btn-sm btn-ink" type="submit">Change the password</button>
@@ -26,14 +29,17 @@
             <form method="post" action="{{ route('account.everywhere') }}">
                 @csrf
                 <label>Password <input class="form-control" type="password" name="current" autocomplete="current-password" required></label>
-                @if ($errors->everywhere->has('current')) <p class="trouble" role="alert">{{ $errors->everywhere->first('current') }}</p> @endif
+                @if ($errors->everywhere->has('current'))
+                    <p class="trouble" role="alert">{{ $errors->everywhere->first('current') }}</p> @endif
                 <button class="btn btn-sm btn-ink" type="submit">Sign out everywhere else</button>
             </form>
         </section>
         <section class="account-part" aria-labelledby="end-title">
             <h2 id="end-title">Export or delete</h2>
-            <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a> as one archive. Each rig in it can be imported again.</p>
-            <form method="post" action="{{ route('account.destroy') }}" data-forgets data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
+            <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a>
+                as one archive. Each rig in it can be imported again.</p>
+            <form method="post" action="{{ route('account.destroy') }}" data-forgets
+                data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
                 @csrf @method('delete')
                 <label>Password <input class="form-control" type="password" name="current" autocomplete="current-password" required></label>
                 @if ($errors->deletion->has('current')) <p class="trouble" role="alert">{{ $errors->deletion->first('current') }}</p> @endif

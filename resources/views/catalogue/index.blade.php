@@ -17,14 +17,17 @@
                 <label class="visually-hidden" for="family">Family</label>
                 <select class="form-select" id="family" name="family">
                     <option value="">All families</option>
-                    @foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $catalogue->family)>{{ $case->words() }}</option> @endforeach
+                    @foreach (Family::cases() as $case) <option value="{{ $case->value }}"
+                        @selected($case === $catalogue->family)>{{ $case->words() }}</option> @endforeach
                 </select>
-                <button class="btn btn-ink" type="submit"><i class="bi bi-search" aria-hidden="true"></i><span class="visually-hidden">Search</span></button>
+                <button class="btn btn-ink" type="submit"><i class="bi bi-search"
+                    aria-hidden="true"></i><span class="visually-hidden">Search</span></button>
             </form>
             <p class="quiet">{{ count($catalogue->found) }} of {{ $catalogue->total() }} models</p>
             <ul>
                 @forelse ($catalogue->found as $model)
-                    <li><a href="{{ $catalogue->url($model) }}" @if ($chosen === $model) aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ $model->family->words() }}</small></a></li>
+                    <li><a href="{{ $catalogue->url($model) }}" @if ($chosen === $model)
+                        aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ $model->family->words() }}</small></a></li>
                 @empty
                     <li>Nothing has all of that. Search for less, or for another family.</li>
                 @endforelse
@@ -41,7 +44,9 @@
                     <form class="row-form add-to-rig" method="post" action="{{ route('catalogue.add') }}">
                         @csrf
                         <input type="hidden" name="model" value="{{ $chosen->id }}">
-                        <select name="to" aria-label="Rig and place">@foreach ($catalogue->shelves as $shelf) <optgroup label="{{ $shelf->rig }}">@foreach ($shelf->places as $to => $place) <option value="{{ $to }}">{{ $place }}</option> @endforeach</optgroup> @endforeach</select>
+                        <select name="to" aria-label="Rig and place">@foreach ($catalogue->shelves as $shelf)
+                            <optgroup label="{{ $shelf->rig }}">@foreach ($shelf->places as $to => $place)
+                            <option value="{{ $to }}">{{ $place }}</option> @endforeach</optgroup> @endforeach</select>
                         <button class="btn btn-sm btn-ink" type="submit">Add to my rig</button>
                     </form>
                 @endif
@@ -53,15 +58,26 @@
                     <h3>Sockets</h3>
                     <table class="facts">
                         @foreach ($chosen->sockets as $socket)
-                            <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} · {{ str_replace('-', ' ', $socket->signal->value) }}{{ $socket->balanced ? ' · balanced' : '' }}{{ $socket->phantom === null ? '' : " · {$socket->phantom->value} phantom power" }}{{ $socket->maxDbu === null ? '' : " · up to {$socket->maxDbu} dBu" }}
-                                @foreach ($socket->lanes as $lane) @if ($lane->device !== null) <small>{{ $lane->device->direction->value }} device “{{ $catalogue->deviceName($socket, $lane) }}”</small> @endif @endforeach</td></tr>
+                            <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} ·
+                                {{ str_replace('-', ' ', $socket->signal->value) }}{{ $socket->balanced ? ' · balanced'
+                                : '' }}{{ $socket->phantom === null ? '' : " · {$socket->phantom->value} phantom power" }}{{
+                                $socket->maxDbu === null ? '' : " · up to {$socket->maxDbu} dBu" }}
+                                @foreach ($socket->lanes as $lane) @if ($lane->device !== null)
+                                    <small>{{ $lane->device->direction->value }} device
+                                    “{{ $catalogue->deviceName($socket, $lane) }}”</small> @endif @endforeach</td></tr>
                         @endforeach
                     </table>
                 @endif
                 <h3>Inside</h3>
                 <table class="facts">
                     @foreach ($chosen->points as $point)
-                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{ $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? '' : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? '' : ' · mono switch' }}{{ $point->inverted === null ? '' : ' · polarity switch' }}{{ $point->picks === null ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? '' : " · installs a {$point->device->direction->value} device" }}</td></tr>
+                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }},
+                            {{ $point->channels }} ch{{ $point->gain === null ? ''
+                            : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? ''
+                            : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? ''
+                            : ' · mono switch' }}{{ $point->inverted === null ? '' : ' · polarity switch' }}{{ $point->picks === null ? ''
+                            : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? ''
+                            : " · installs a {$point->device->direction->value} device" }}</td></tr>
                     @endforeach
                 </table>
             @endif

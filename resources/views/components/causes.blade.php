@@ -1,12 +1,14 @@
 @props(['page'])
 @if ($page->causes === null)
-    <p class="lead-line causes-wait" x-data="causes" data-key="causes-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
+    <p class="lead-line causes-wait" x-data="causes" data-key="causes-{{ $page->record->revision }}"
+        data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the causes …</p>
     <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
 @elseif ($page->causes->causes !== [])
     <h2>{{ $page->causesTitle() }}</h2>
     <p class="lead-line">All situations together.
         @if ($page->canEdit && $page->causes->hasSeveralCures())
-            <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit" class="do">All of them</button></x-edit>
+            <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit"
+                class="do">All of them</button></x-edit>
         @endif
     </p>
     <ol class="causes">

@@ -6,7 +6,8 @@
     <input type="hidden" name="revision" value="{{ $page->record->revision }}">
     <input type="hidden" name="at_revision" value="{{ $page->record->at }}">
     @if (! array_key_exists('situation', $fields)) <input type="hidden" name="situation" value="{{ $page->situation->id }}"> @endif
-    @foreach ($fields as $name => $value) @continue($name === 'situation' && $value === '') <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
+    @foreach ($fields as $name => $value) @continue($name === 'situation' && $value === '')
+        <input type="hidden" name="{{ $name }}" value="{{ $value }}"> @endforeach
     {{ $slot }}
 </form>
 @else

@@ -12,7 +12,8 @@
         <dt><kbd>Alt</kbd> <kbd>↑</kbd> <kbd>↓</kbd></dt><dd>earlier or later in the start order</dd>
         <dt><kbd>o</kbd></dt><dd>only the chosen signal path, or all</dd>
         <dt><kbd>m</kbd> <kbd>y</kbd> <kbd>n</kbd> <kbd>x</kbd></dt><dd>must, may, must not, no wish, for the chosen cell</dd>
-        <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo (also <kbd>Ctrl</kbd> <kbd>Z</kbd>, <kbd>Ctrl</kbd> <kbd>Shift</kbd> <kbd>Z</kbd>)</dd>
+        <dt><kbd>u</kbd> <kbd>r</kbd></dt><dd>undo, redo (also <kbd>Ctrl</kbd> <kbd>Z</kbd>, <kbd>Ctrl</kbd> <kbd>Shift</kbd>
+            <kbd>Z</kbd>)</dd>
         <dt><kbd>Esc</kbd></dt><dd>clear the selection</dd>
         <dt><kbd>t</kbd></dt><dd>light or dark theme</dd>
         <dt><kbd>?</kbd></dt><dd>this list</dd>

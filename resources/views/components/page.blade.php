@@ -10,7 +10,9 @@
     <script src="/theme.js"></script>
     @vite(['resources/scss/app.scss', 'resources/js/app.js'])
 </head>
-<body {{ $attributes }} x-data="frame" x-on:submit="submit" x-on:change="change" x-on:click="click" x-on:keydown.window="key" x-on:popstate.window="back" x-on:input="input" x-on:focusout="left" x-on:pointerdown="pressed" x-on:redrawn.document="input" x-on:beforeunload.window="leave">
+<body {{ $attributes }} x-data="frame" x-on:submit="submit" x-on:change="change" x-on:click="click" x-on:keydown.window="key"
+    x-on:popstate.window="back" x-on:input="input" x-on:focusout="left" x-on:pointerdown="pressed" x-on:redrawn.document="input"
+    x-on:beforeunload.window="leave">
 {{ $slot }}
 </body>
 </html>

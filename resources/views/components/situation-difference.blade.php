@@ -7,7 +7,8 @@
     </ul>
     <ul class="heard-changes">
         @foreach ($page->difference->pairs as $pair)
-            <li><a href="{{ $page->url(['pair' => "{$pair['after']->source->id}:{$pair['after']->listener->id}"], 'wishes') }}"><x-heard-change :before="$pair['before']" :after="$pair['after']" /></a></li>
+            <li><a href="{{ $page->url(['pair' => "{$pair['after']->source->id}:{$pair['after']->listener->id}"],
+                'wishes') }}"><x-heard-change :before="$pair['before']" :after="$pair['after']" /></a></li>
         @endforeach
     </ul>
 @endif

@@ -8,6 +8,7 @@
         @else So many ways meet there that it takes longer than a page can wait.
         @endif</p>
     @if ($standing === null)
-        <form method="post" action="{{ route('rigs.hear-on', $page->record->id) }}">@csrf<input type="hidden" name="situation" value="{{ $page->situation->id }}"><button class="btn btn-sm btn-ink" type="submit">Count on in the background</button></form>
+        <form method="post" action="{{ route('rigs.hear-on', $page->record->id) }}">@csrf<input type="hidden" name="situation"
+            value="{{ $page->situation->id }}"><button class="btn btn-sm btn-ink" type="submit">Count on in the background</button></form>
     @endif
 </div>

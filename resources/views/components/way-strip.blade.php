@@ -9,12 +9,14 @@
         <span class="strip-tools">
             @if ($page->view === 'wiring')
                 @if ($pair->arrivals() !== [])
-                    <a data-key-focus href="{{ $page->url(['focus' => $page->focus ? null : '1']) }}" @if ($page->focus) aria-current="true" @endif>{{ $page->focus ? 'Show all' : 'Only this way' }}</a>
+                    <a data-key-focus href="{{ $page->url(['focus' => $page->focus ? null : '1']) }}" @if ($page->focus)
+                        aria-current="true" @endif>{{ $page->focus ? 'Show all' : 'Only this way' }}</a>
                 @endif
             @else
                 <a href="{{ $page->url([], 'wiring') }}">Show on the map</a>
             @endif
-            <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens, [$pair->source->id]))]) }}" aria-label="Close this signal path"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
+            <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens,
+                [$pair->source->id]))]) }}" aria-label="Close this signal path"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
         </span>
     </div>
     @if ($page->view === 'wishes')
@@ -24,19 +26,33 @@
         <x-edit :page="$page" class="wish-form" :fields="['edit' => 'wish', 'situation' => $page->scopeSituation()]">
             <span class="wish-buttons" role="group" aria-label="Wish for {{ $pair->source->name }} at {{ $pair->listener->name }}">
                 @foreach (App\ViewModels\Brush::cases() as $want)
-                    <button type="submit" name="want" value="{{ $want->value }}" data-key-wish="{{ $want->key() }}" aria-pressed="{{ $want->value === $wanted ? 'true' : 'false' }}">{{ $want->label() }} <kbd aria-hidden="true">{{ $want->key() }}</kbd></button>
+                    <button type="submit" name="want" value="{{ $want->value }}" data-key-wish="{{ $want->key() }}"
+                        aria-pressed="{{ $want->value === $wanted ? 'true' : 'false' }}">{{ $want->label() }}
+                        <kbd aria-hidden="true">{{ $want->key() }}</kbd></button>
                 @endforeach
             </span>
-            <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option value="*">every sound</option></select></label>
-            <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option value="*">every listener</option></select></label>
-            <span class="quiet">in {{ $page->scopeSituation() === '' ? 'all situations' : "{$page->situation->name} only" }}@if ($pair->wish !== null && $pair->wish->situations !== []); now a wish of {{ $page->situation->name }} only @endif</span>
+            <label>for <select name="source"><option value="{{ $pair->source->id }}">{{ $pair->source->name }}</option><option
+                value="*">every sound</option></select></label>
+            <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option
+                value="*">every listener</option></select></label>
+            <span class="quiet">in {{ $page->scopeSituation() === '' ? 'all situations'
+                : "{$page->situation->name} only" }}@if ($pair->wish !== null && $pair->wish->situations !== []); now a wish of
+                {{ $page->situation->name }} only @endif</span>
         </x-edit>
         @if ($pair->wish !== null)
-            <x-edit :page="$page" class="wish-form wish-marks" :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">
-                <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)> a level of its own here</label>
+            <x-edit :page="$page" class="wish-form wish-marks"
+                :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">
+                <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)>
+                    a level of its own here</label>
                 <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
-                <label>side <select name="side" data-auto><option value="">as it comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case) <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }} only</option> @endforeach</select></label>
-                <label>sound <select name="treatment" data-auto><option value="">dry or processed</option>@foreach (\HiddenWire\Core\Rig\Treatment::cases() as $case) <option value="{{ $case->value }}" @selected($pair->wish->treatment === $case)>{{ $case->value }}</option> @endforeach</select></label>
+                <label>side <select name="side" data-auto><option value="">as it
+                    comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
+                    <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }}
+                    only</option> @endforeach</select></label>
+                <label>sound <select name="treatment"
+                    data-auto><option value="">dry or processed</option>@foreach (\HiddenWire\Core\Rig\Treatment::cases() as $case)
+                    <option value="{{ $case->value }}" @selected($pair->wish->treatment === $case)>{{ $case->value }}</option>
+                    @endforeach</select></label>
             </x-edit>
         @endif
     @endif
@@ -51,27 +67,35 @@
                         <a href="{{ $page->url(['select' => $step->select], 'wiring') }}">
                             <span class="step-title">{{ $step->title }}</span>
                             @if ($step->inside !== [])
-                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs" title="This fader sets the level"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
+                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0)
+                                    → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs"
+                                    title="This fader sets the level"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
                             @endif
                             @if ($figures !== '') <span class="figures">{{ $figures }}</span> @endif
                         </a>
                     </li>
                 @endforeach
             </ol>
-            <span class="way-end"><strong>{{ $pair->listener->name }}</strong> <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms · {{ $arrival->channels() }}</span></span>
+            <span class="way-end"><strong>{{ $pair->listener->name }}</strong>
+                <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms ·
+                {{ $arrival->channels() }}</span></span>
         </div>
     @endforeach
     @foreach ($strip->doubts as $doubt) <p class="strip-note"><span class="gap-label">Hangs on</span> {{ $doubt }}</p> @endforeach
-    @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into account.</p> @endif
+    @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into
+        account.</p> @endif
     @if ($own !== null) <x-own-slot :page="$page" :own="$own" :pair="$pair" /> @endif
     @if ($strip->reach !== null)
-        <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>. @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
+        <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>.
+            @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by
+            {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
     @endif
     @if ($strip->causes !== [])
         <div class="strip-causes">
             @foreach ($strip->causes as $i => $cause) <x-cause :page="$page" :cause="$cause" :number="$i + 1" :cells="false" /> @endforeach
         </div>
     @elseif ($pair->verdict->isAtOdds() && $page->causes === null && $page->view === 'wiring')
-        <p class="strip-note" x-data="causes" data-key="causes-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the cause …</p>
+        <p class="strip-note" x-data="causes" data-key="causes-{{ $page->record->revision }}"
+            data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking for the cause …</p>
     @endif
 </section>

@@ -1,5 +1,6 @@
 <x-page :title="$card->card->title" class="card-body">
-    <main class="card-sheet" x-data="card" data-account="{{ auth()->id() }}" data-card="{{ $card->record->id }} {{ $card->card->key }}" data-to="{{ $card->tickUrl() }}" data-ticks="{{ $card->ticksText() }}">
+    <main class="card-sheet" x-data="card" data-account="{{ auth()->id() }}" data-card="{{ $card->record->id }} {{ $card->card->key }}"
+        data-to="{{ $card->tickUrl() }}" data-ticks="{{ $card->ticksText() }}">
         <header>
             <p><a href="{{ route('rigs.cards', $card->record->id) }}">{{ $card->record->name }}</a></p>
             <h1>{{ $card->card->title }}</h1>
@@ -17,7 +18,9 @@
                         <li data-step="{{ $step->key() }}" @if ($step->waitS > 0) data-wait="{{ $step->waitS }}" @endif>
                             <label>
                                 <input type="checkbox" @checked($card->isOn($step)) x-on:change="tick">
-                                <span class="step-says">@if ($step->clock() !== '')<span class="figures clock">{{ $step->clock() }}</span> @endif{{ $step->text }}@if ($step->note !== '') <small>{{ $step->note }}</small>@endif @if ($step->waitS > 0) <small class="wait">wait {{ $step->waitS }} s</small>@endif</span>
+                                <span class="step-says">@if ($step->clock() !== '')<span class="figures clock">{{ $step->clock() }}</span>
+                                    @endif{{ $step->text }}@if ($step->note !== '') <small>{{ $step->note }}</small>@endif
+                                    @if ($step->waitS > 0) <small class="wait">wait {{ $step->waitS }} s</small>@endif</span>
                             </label>
                         </li>
                     @endforeach

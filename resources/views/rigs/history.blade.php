@@ -1,23 +1,34 @@
 <x-rig-frame :page="$page">
     <div class="history">
         <h2>History</h2>
-        <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from; nothing is lost by it.</p>
+        <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from; nothing is lost by
+            it.</p>
         <ol class="revisions" reversed>
             @foreach ($list->revisions as $revision)
                 <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>
                     <span class="figures">{{ $revision->number }}</span>
-                    <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong> @endif{{ $revision->what }}@if ($list->isNow($revision)) <span class="tag">now</span>@endif</span>
+                    <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong>
+                        @endif{{ $revision->what }}@if ($list->isNow($revision)) <span class="tag">now</span>@endif</span>
                     <span class="quiet">{{ $list->by($revision) }}</span>
-                    <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id, 'revision' => $revision->number]) }}">Book<span class="visually-hidden"> of revision {{ $revision->number }}</span></a>
-                        @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name<span class="visually-hidden"> revision {{ $revision->number }}</span></summary>
-                            <form class="row-form" method="post" action="{{ route('rigs.revision.name', [$page->record->id, $revision->number]) }}">@csrf @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}" placeholder="as shown on the night" aria-label="Name of revision {{ $revision->number }}"><button class="do" type="submit">Save</button></form>
+                    <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
+                        'revision' => $revision->number]) }}">Book<span class="visually-hidden">
+                        of revision {{ $revision->number }}</span></a>
+                        @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name<span class="visually-hidden">
+                            revision {{ $revision->number }}</span></summary>
+                            <form class="row-form" method="post"
+                                action="{{ route('rigs.revision.name', [$page->record->id, $revision->number]) }}">@csrf
+                                @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}"
+                                placeholder="as shown on the night" aria-label="Name of revision {{ $revision->number }}"><button class="do"
+                                type="submit">Save</button></form>
                         </details> @endif</span>
-                    @if (! $list->isNow($revision)) <a href="{{ $list->compareUrl($revision) }}">Compare<span class="visually-hidden"> revision {{ $revision->number }} with now</span></a> @else <span></span> @endif
+                    @if (! $list->isNow($revision)) <a href="{{ $list->compareUrl($revision) }}">Compare<span class="visually-hidden">
+                        revision {{ $revision->number }} with now</span></a> @else <span></span> @endif
                     @if (! $list->isNow($revision) && $page->canEdit)
                         <form method="post" data-send action="{{ route('rigs.restore', [$page->record->id, $revision->number]) }}">
                             @csrf
                             <input type="hidden" name="revision" value="{{ $page->record->revision }}">
-                            <button type="submit" class="do">Bring back<span class="visually-hidden"> revision {{ $revision->number }}</span></button>
+                            <button type="submit" class="do">Bring back<span class="visually-hidden">
+                                revision {{ $revision->number }}</span></button>
                         </form>
                     @endif
                 </li>

@@ -2,8 +2,10 @@
 <x-rig-frame :page="$page">
     <div class="page">
         <h2>Import cables from a CSV file</h2>
-        <p class="quiet">One row a cable; the first line names the columns. Units and sockets go by their names. A row whose label is in the rig changes that cable; others are plugged anew.</p>
-        <form class="row-form" method="post" enctype="multipart/form-data" action="{{ route('rigs.import-cables.read', $page->record->id) }}">
+        <p class="quiet">One row a cable; the first line names the columns. Units and sockets go by their names. A row whose label is in the
+            rig changes that cable; others are plugged anew.</p>
+        <form class="row-form" method="post" enctype="multipart/form-data"
+            action="{{ route('rigs.import-cables.read', $page->record->id) }}">
             @csrf
             <label>CSV file <input class="form-control" type="file" name="file" accept=".csv,text/csv,text/plain" required></label>
             <button class="do" type="submit">Read</button>
@@ -15,23 +17,31 @@
                 @csrf
                 <textarea name="csv" hidden>{{ $import->csv }}</textarea>
                 @foreach (CableMapping::FIELDS as $field => [$name])
-                    <label>{{ $name }} <select name="columns[{{ $field }}]"><option value="">{{ in_array($field, CableMapping::NEEDED, true) ? 'choose …' : 'none' }}</option>@foreach ($import->table->columns as $i => $column) <option value="{{ $i }}" @selected(($import->mapping->columns[$field] ?? null) === $i)>{{ $column === '' ? 'column '.($i + 1) : $column }}</option> @endforeach</select></label>
+                    <label>{{ $name }} <select name="columns[{{ $field }}]"><option value="">{{ in_array($field, CableMapping::NEEDED, true)
+                        ? 'choose …' : 'none' }}</option>@foreach ($import->table->columns as $i => $column)
+                        <option value="{{ $i }}" @selected(($import->mapping->columns[$field] ?? null) === $i)>{{ $column === ''
+                        ? 'column '.($i + 1) : $column }}</option> @endforeach</select></label>
                 @endforeach
                 <button class="do" type="submit">Preview</button>
             </form>
         @endif
         @if ($import->plan !== null)
             <h3>What becomes of it</h3>
-            <p role="status">{{ $import->plan->count('new') }} new, {{ $import->plan->count('changed') }} changed, {{ $import->plan->count('same') }} as they are, {{ $import->plan->count('problem') }} that can't be made.</p>
+            <p role="status">{{ $import->plan->count('new') }} new, {{ $import->plan->count('changed') }} changed,
+                {{ $import->plan->count('same') }} as they are, {{ $import->plan->count('problem') }} that can't be made.</p>
             <div class="matrix-scroll" tabindex="0" role="region" aria-label="Rows">
                 <table class="rows"><thead><tr><th scope="col">Line</th><th scope="col">Outcome</th><th scope="col">What</th></tr></thead>
-                    <tbody>@foreach ($import->plan->rows as $row) <tr class="outcome-{{ $row->outcome }}"><td class="figures">{{ $row->line }}</td><td>{{ $row->outcome }}</td><td>{{ $row->words }}</td></tr> @endforeach</tbody>
+                    <tbody>@foreach ($import->plan->rows as $row)
+                        <tr class="outcome-{{ $row->outcome }}"><td class="figures">{{ $row->line }}</td><td>{{ $row->outcome }}</td><td>{{
+                        $row->words }}</td></tr> @endforeach</tbody>
                 </table>
             </div>
             @if ($import->makes() > 0)
-                <x-edit :page="$page" class="form-foot" :fields="['edit' => 'import-cables', 'situation' => '']" :data-then="route('rigs.cables', $page->record->id)">
+                <x-edit :page="$page" class="form-foot" :fields="['edit' => 'import-cables', 'situation' => '']"
+                    :data-then="route('rigs.cables', $page->record->id)">
                     <textarea name="csv" hidden>{{ $import->csv }}</textarea>
-                    @foreach ($import->mapping->columns as $field => $column) <input type="hidden" name="columns[{{ $field }}]" value="{{ $column }}"> @endforeach
+                    @foreach ($import->mapping->columns as $field => $column)
+                        <input type="hidden" name="columns[{{ $field }}]" value="{{ $column }}"> @endforeach
                     <button class="btn btn-sm btn-ink" type="submit">Make what can be made</button>
                 </x-edit>
             @endif

@@ -15,17 +15,23 @@
                         <li><code>{{ $problem->pointer === '' ? 'document' : $problem->pointer }}</code> {{ $problem->message }}</li>
                     @endforeach
                 </ol>
-                @if (count($shelf->problems) > 40) <p>and {{ count($shelf->problems) - 40 }} more; <code>php artisan rig:validate</code> lists them all.</p> @endif
+                @if (count($shelf->problems) > 40) <p>and {{ count($shelf->problems) - 40 }} more;
+                    <code>php artisan rig:validate</code> lists them all.</p> @endif
             </section>
         @endif
         @foreach ($shelf->invitations as $invitation)
             <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
-                <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->value === 'edit' ? 'edit it' : 'look at it' }}.</p>
-                <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
-                <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete') <button class="do" type="submit">Decline</button></form>
+                <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to
+                    <strong>{{ $invitation->rig->name }}</strong>: you may
+                    {{ $invitation->role->value === 'edit' ? 'edit it' : 'look at it' }}.</p>
+                <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf
+                    <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
+                <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete')
+                    <button class="do" type="submit">Decline</button></form>
             </div>
         @endforeach
-        <div class="cards" x-data="standings" @if ($shelf->isIncomplete()) data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
+        <div class="cards" x-data="standings" @if ($shelf->isIncomplete())
+            data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
             @foreach ($shelf->cards as $card)
                 <article class="card-rig" data-rig="{{ $card->rig->id }}">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
@@ -43,27 +49,36 @@
                         @elseif ($card->atOdds() === 0)
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
-                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'treated', 'too-quiet', 'overloads', 'loop', 'uncounted'] as $verdict)
+                            @foreach (['missing', 'leak', 'doubled', 'one-sided', 'treated', 'too-quiet', 'overloads', 'loop',
+                                'uncounted'] as $verdict)
                                 @if (($card->counts[$verdict] ?? 0) > 0)
-                                    <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" /> {{ $card->counts[$verdict] }} {{ $verdict }}</span>
+                                    <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" />
+                                        {{ $card->counts[$verdict] }} {{ $verdict }}</span>
                                 @endif
                             @endforeach
                         @endif
                     </p>
                     <div class="card-foot">
-                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by
+                            {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
                         @if ($card->rig->readable !== null)
-                        <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf <button class="do" type="submit">Bring back revision {{ $card->rig->readable }}</button></form>
+                        <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf
+                            <button class="do" type="submit">Bring back revision {{ $card->rig->readable }}</button></form>
                         @endif
                         @if ($card->rig->user_id !== auth()->id())
-                        <form method="post" action="{{ route('rigs.leave', $card->rig->id) }}" data-confirm="Leave {{ $card->rig->name }}? Its owner can invite you again.">@csrf @method('delete') <button class="do" type="submit">Leave<span class="visually-hidden"> {{ $card->rig->name }}</span></button></form>
+                        <form method="post" action="{{ route('rigs.leave', $card->rig->id) }}"
+                            data-confirm="Leave {{ $card->rig->name }}? Its owner can invite you again.">@csrf @method('delete')
+                            <button class="do" type="submit">Leave<span class="visually-hidden">
+                            {{ $card->rig->name }}</span></button></form>
                         @endif
                         @if ($card->rig->user_id === auth()->id())
-                        <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}" data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
+                        <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}"
+                            data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
                             @csrf @method('delete')
-                            <button class="plain" type="submit" aria-label="Delete {{ $card->rig->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button>
+                            <button class="plain" type="submit" aria-label="Delete {{ $card->rig->name }}"><i class="bi bi-trash3"
+                                aria-hidden="true"></i></button>
                         </form>
                         @endif
                     </div>
@@ -107,8 +122,10 @@
                         <form class="card-foot" method="post" action="{{ route('rigs.start') }}">
                             @csrf
                             <input type="hidden" name="starter" value="{{ $starter->id }}">
-                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units', $starter->units) }} · {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', $starter->cables) }}</span>
-                            <button class="btn btn-sm btn-ink" type="submit" aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
+                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units', $starter->units) }} ·
+                                {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', $starter->cables) }}</span>
+                            <button class="btn btn-sm btn-ink" type="submit"
+                                aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
                         </form>
                     </article>
                 @endforeach

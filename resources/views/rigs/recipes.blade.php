@@ -4,17 +4,22 @@
 <x-rig-frame :page="$page">
     <div class="page recipes">
         @if ($shown === null)
-            <p class="quiet">No unit here has an inside that can be set. Mixers, interfaces, broadcast programs have; add one in <a href="{{ $page->url([], 'stock') }}">Stock</a>.</p>
+            <p class="quiet">No unit here has an inside that can be set. Mixers, interfaces, broadcast programs have; add one in
+                <a href="{{ $page->url([], 'stock') }}">Stock</a>.</p>
         @else
             <nav class="units-nav" aria-label="Units">
-                @foreach ($recipes->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->id}"]) }}" @if ($one === $shown->unit) aria-current="true" @endif>{{ $one->name }}</a> @endforeach
+                @foreach ($recipes->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->id}"]) }}" @if ($one === $shown->unit)
+                    aria-current="true" @endif>{{ $one->name }}</a> @endforeach
             </nav>
             <div class="recipes-head">
                 <h2>{{ $shown->unit->name }} <small>{{ $page->rig->modelOf($shown->unit)->name }}</small></h2>
-                @if (! $page->rig->isBase($page->situation->id)) <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
+                @if (! $page->rig->isBase($page->situation->id))
+                    <p class="recording">What is set here holds in {{ $page->situation->name }} only.</p> @endif
                 <nav class="depths" aria-label="Form">
-                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $recipes->isMatrix) aria-current="true" @endif>Cards</a>
-                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix) aria-current="true" @endif>Matrix</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"]) }}" @if (! $recipes->isMatrix)
+                        aria-current="true" @endif>Cards</a>
+                    <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'as' => 'matrix']) }}" @if ($recipes->isMatrix)
+                        aria-current="true" @endif>Matrix</a>
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"], 'names') }}">Names</a>
                 </nav>
             </div>
@@ -22,33 +27,46 @@
             <x-named-settings :page="$page" :unit="$shown->unit" folded />
             @if ($recipes->chains !== null) <x-chains :page="$page" :unit="$shown->unit" :chains="$recipes->chains" /> @endif
             @if ($shown->rules() !== [])
-                <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule) <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce']) <span class="tag">in force</span> @endif</li> @endforeach</ul>
+                <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule)
+                    <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce'])
+                    <span class="tag">in force</span> @endif</li> @endforeach</ul>
             @endif
             @if ($recipes->meters !== [] || $recipes->lamps !== [])
-                <details class="stock-more readings" data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
-                    <p class="quiet">One sound at a time, at its own level. What a meter does not show, it can't see from where it is taken.</p>
+                <details class="stock-more readings" data-keep><summary>What its meters and lamps show in
+                    {{ $page->situation->name }}</summary>
+                    <p class="quiet">One sound at a time, at its own level. What a meter does not show, it can't see from where it is
+                        taken.</p>
                     <table class="facts">
-                        @foreach ($recipes->meters as $meter) <tr><th scope="row">{{ $meter['label'] }}</th><td>@forelse ($meter['shows'] as $sound => $reading) <span class="reading">{{ $sound }} <strong>{{ $reading }}</strong></span> @empty <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
-                        @foreach ($recipes->lamps as $label => $isLit) <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else dark @endif</td></tr> @endforeach
+                        @foreach ($recipes->meters as $meter)
+                            <tr><th scope="row">{{ $meter['label'] }}</th><td>@forelse ($meter['shows'] as $sound => $reading)
+                            <span class="reading">{{ $sound }} <strong>{{ $reading }}</strong></span> @empty
+                            <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
+                        @foreach ($recipes->lamps as $label => $isLit)
+                            <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else
+                            dark @endif</td></tr> @endforeach
                     </table>
                 </details>
             @endif
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
                     <h3>What comes in</h3>
-                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span> <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
+                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
+                        <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
                 </section>
             @endif
             @if ($recipes->isMatrix)
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Matrix of {{ $shown->unit->name }}">
                     <table class="matrix" x-data="grid" x-on:keydown="move">
-                        <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe) <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
+                        <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe)
+                            <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
                         <tbody>
                             @foreach ($shown->inputs() as $input)
                                 <tr><th scope="row">{{ $input->label }}</th>
                                     @foreach ($shown->recipes as $recipe)
                                         @php $feed = $shown->feedOf($recipe, $input); @endphp
-                                        <td>@if ($feed !== null) <x-matrix-cell :page="$page" :unit="$shown->unit->id" :route="$feed->now" :name="$input->label.' in '.$recipe->output->label" :words="$feed->levelWords() ?: 'in'" /> @endif</td>
+                                        <td>@if ($feed !== null) <x-matrix-cell :page="$page" :unit="$shown->unit->id" :route="$feed->now"
+                                            :name="$input->label.' in '.$recipe->output->label" :words="$feed->levelWords() ?: 'in'"
+                                            /> @endif</td>
                                     @endforeach
                                 </tr>
                             @endforeach
@@ -60,18 +78,41 @@
                     @foreach ($shown->recipes as $recipe)
                         <article class="recipe" id="recipe-{{ $recipe->output->id }}">
                             <h3>{{ $recipe->output->label }}</h3>
-                            <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '') <span class="tag">{{ $recipe->following() }}</span>@endif</p>
-                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-dial :page="$page" :control="$recipe->control" /></div> @endif
+                            <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '')
+                                <span class="tag">{{ $recipe->following() }}</span>@endif</p>
+                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-dial :page="$page" :control="$recipe->control"
+                                /></div> @endif
                             <ul class="recipe-in">
                                 @foreach ($recipe->in() as $feed)
                                     <li>
-                                        <span class="ingredient">{{ $feed->from }}@if ($feed->by !== '') <small>{{ $feed->by }}</small>@endif @if ($feed->movesWith !== []) <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name, $feed->sources)) }}</small> @endif</span>
+                                        <span class="ingredient">{{ $feed->from }}@if ($feed->by !== '')
+                                            <small>{{ $feed->by }}</small>@endif @if ($feed->movesWith !== [])
+                                            <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif
+                                            @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif
+                                            @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name,
+                                            $feed->sources)) }}</small> @endif</span>
                                         <span class="control">
-                                            @if ($feed->canLevel) <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords() }}</span> @endif
+                                            @if ($feed->canLevel)
+                                                <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
+                                                'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{
+                                                $recipe->output->label }}" :value="$feed->now->db->number()"
+                                                /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords()
+                                                }}</span> @endif
                                             @if ($feed->canTap)
-                                                <x-edit :page="$page" class="set" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{ $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader', 'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}" @selected($feed->now->tap->value === $tap)>{{ $words }}</option> @endforeach</select></x-edit>
-                                            @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small> @endif
-                                            @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '0']"><button class="do" type="submit">Leave out<span class="visually-hidden"> {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
+                                                <x-edit :page="$page" class="set"
+                                                    :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select
+                                                    name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{
+                                                    $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader',
+                                                    'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}"
+                                                    @selected($feed->now->tap->value === $tap)>{{ $words }}</option>
+                                                    @endforeach</select></x-edit>
+                                            @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small>
+                                                @endif
+                                            @if ($feed->canSwitch)
+                                                <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
+                                                'route' => $feed->key, 'on' => '0']"><button class="do"
+                                                type="submit">Leave out<span class="visually-hidden">
+                                                {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
                                         </span>
                                     </li>
                                 @endforeach
@@ -79,41 +120,81 @@
                             @if ($recipe->out() !== [])
                                 <div class="left-out"><span class="quiet">left out:</span>
                                     @foreach ($recipe->out() as $feed)
-                                        @if ($feed->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key, 'on' => '1']"><button class="feed" type="submit" @if ($feed->instead !== []) title="instead of {{ implode(', ', $feed->instead) }}" @endif>{{ $feed->from }}<span class="visually-hidden"> into {{ $recipe->output->label }}{{ $feed->instead === [] ? '' : ', instead of '.implode(', ', $feed->instead) }}</span>@if ($feed->instead !== []) <i class="bi bi-arrow-left-right" aria-hidden="true"></i> @endif</button></x-edit>
+                                        @if ($feed->canSwitch)
+                                            <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
+                                            'route' => $feed->key, 'on' => '1']"><button class="feed" type="submit"
+                                            @if ($feed->instead !== []) title="instead of {{ implode(', ', $feed->instead) }}"
+                                            @endif>{{ $feed->from }}<span class="visually-hidden">
+                                            into {{ $recipe->output->label }}{{ $feed->instead === [] ? '' : ', instead of '.implode(', ',
+                                            $feed->instead) }}</span>@if ($feed->instead !== [])
+                                            <i class="bi bi-arrow-left-right" aria-hidden="true"></i> @endif</button></x-edit>
                                         @else <span class="feed">{{ $feed->from }}</span> @endif
                                     @endforeach
                                 </div>
                             @endif
                             @if ($recipes->listenedTo === $recipe->output->id)
                                 <div class="listening-in" role="status">
-                                    <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.' : "Hear exactly this: {$recipes->hear}." }}</p>
+                                    <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.'
+                                        : "Hear exactly this: {$recipes->hear}." }}</p>
                                     @foreach ($recipes->choices as $choice) <p>{{ $choice }}</p> @endforeach
-                                    @if ($recipes->choices === []) <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those on the air.</p> @endif
+                                    @if ($recipes->choices === [])
+                                        <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those
+                                        on the air.</p> @endif
                                 </div>
                             @else
-                                <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}", 'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
+                                <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}",
+                                    'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly
+                                    this?<span class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
                             @endif
                             @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== []))
-                                <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden"> {{ $recipe->output->label }}</span></summary>
+                                <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden">
+                                    {{ $recipe->output->label }}</span></summary>
                                     @if ($recipe->leaders !== [])
-                                        <x-edit :page="$page" class="row-form" data-save :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id, 'situation' => '']">
-                                            <label>Follows <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option value="">nothing</option>@foreach ($recipe->leaders as $id => $name) <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option> @endforeach</select></label>
-                                            <label class="tick"><input type="checkbox" name="with_fader" value="1" @checked($recipe->follows?->withFader)> with its fader</label>
-                                            <input type="hidden" name="with_except" value="1"><label>except <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label }} does not take over">@foreach ($recipe->feeds as $feed) <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from, $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option> @endforeach</select></label>
-                                            <button class="do" type="submit">Save<span class="visually-hidden"> what {{ $recipe->output->label }} follows</span></button>
+                                        <x-edit :page="$page" class="row-form" data-save
+                                            :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id,
+                                            'situation' => '']">
+                                            <label>Follows
+                                                <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option
+                                                value="">nothing</option>@foreach ($recipe->leaders as $id => $name)
+                                                <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option>
+                                                @endforeach</select></label>
+                                            <label class="tick"><input type="checkbox" name="with_fader" value="1"
+                                                @checked($recipe->follows?->withFader)> with its fader</label>
+                                            <input type="hidden" name="with_except" value="1"><label>except
+                                                <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label
+                                                }} does not take over">@foreach ($recipe->feeds as $feed)
+                                                <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from,
+                                                $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option>
+                                                @endforeach</select></label>
+                                            <button class="do" type="submit">Save<span class="visually-hidden">
+                                                what {{ $recipe->output->label }} follows</span></button>
                                         </x-edit>
                                     @endif
                                     @if ($recipe->models !== [])
-                                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
-                                            <label>Get once what <select name="from" aria-label="Output that {{ $recipe->output->label }} is made like">@foreach ($recipe->models as $id => $name) <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
-                                            <button class="do" type="submit">Copy<span class="visually-hidden"> to {{ $recipe->output->label }}</span></button>
+                                        <x-edit :page="$page" class="row-form"
+                                            :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
+                                            <label>Get once what
+                                                <select name="from" aria-label="Output that {{ $recipe->output->label
+                                                }} is made like">@foreach ($recipe->models as $id => $name)
+                                                <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
+                                            <button class="do" type="submit">Copy<span class="visually-hidden">
+                                                to {{ $recipe->output->label }}</span></button>
                                         </x-edit>
                                     @endif
                                     @foreach ($recipe->feeds as $feed)
                                         @if ($feed->canLevel)
-                                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key, 'situation' => '']">
-                                                <label>{{ $feed->from }} moves with <select name="with" aria-label="What the level of {{ $feed->from }} in {{ $recipe->output->label }} moves with"><option value="">nothing</option>@foreach ($shown->linkable() as $key => $name) @if ($key !== $feed->key) <option value="{{ $key }}" @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option> @endif @endforeach</select></label>
-                                                <button class="do" type="submit">Link<span class="visually-hidden"> {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
+                                            <x-edit :page="$page" class="row-form"
+                                                :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key,
+                                                'situation' => '']">
+                                                <label>{{ $feed->from }} moves with
+                                                    <select name="with" aria-label="What the level of {{ $feed->from }} in {{
+                                                    $recipe->output->label }} moves with"><option
+                                                    value="">nothing</option>@foreach ($shown->linkable() as $key => $name)
+                                                    @if ($key !== $feed->key) <option value="{{ $key }}"
+                                                    @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option>
+                                                    @endif @endforeach</select></label>
+                                                <button class="do" type="submit">Link<span class="visually-hidden">
+                                                    {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
                                             </x-edit>
                                         @endif
                                     @endforeach

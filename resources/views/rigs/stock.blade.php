@@ -11,23 +11,38 @@
         <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally">
             @forelse ($places as $place)
                 <article class="stock-place" id="place-{{ $place->id }}">
-                    <h2>@if ($page->canEdit && $stock->unitsIn($place) !== []) <input type="checkbox" class="with-scripts" data-all data-own aria-label="All units of {{ $place->name }}"> @endif <span>{{ $place->name }}</span> <small>{{ $place->kind->value }}</small></h2>
+                    <h2>@if ($page->canEdit && $stock->unitsIn($place) !== [])
+                        <input type="checkbox" class="with-scripts" data-all data-own aria-label="All units of {{ $place->name }}"> @endif
+                        <span>{{ $place->name }}</span> <small>{{ $place->kind->value }}</small></h2>
                     <ul>
                         @foreach ($stock->unitsIn($place) as $one)
                             @php $goes = $stock->goesWith($one); @endphp
                             <li @if ($one === $unit) class="chosen" @endif>
-                                @if ($page->canEdit) <input type="checkbox" name="units[]" value="{{ $one->id }}" form="several" aria-label="Choose {{ $one->name }}"> @endif
-                                <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" @if ($one === $unit) aria-current="true" @endif><strong>{{ $one->name }}</strong> <small>{{ $page->rig->modelOf($one)->name }}</small></a>
-                                <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $one->id]"><button class="plain" type="submit" title="Another of these, set the same" aria-label="Copy {{ $one->name }}"><i class="bi bi-copy" aria-hidden="true"></i></button></x-edit>
-                                <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $one->id]"><button class="plain" type="submit" @if ($goes !== '') title="With it go {{ $goes }}; undo brings all back" @endif aria-label="Remove {{ $one->name }}{{ $goes === '' ? '' : ", and with it {$goes}" }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                                @if ($page->canEdit) <input type="checkbox" name="units[]" value="{{ $one->id }}" form="several"
+                                    aria-label="Choose {{ $one->name }}"> @endif
+                                <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" @if ($one === $unit)
+                                    aria-current="true" @endif><strong>{{ $one->name }}</strong>
+                                    <small>{{ $page->rig->modelOf($one)->name }}</small></a>
+                                <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $one->id]"><button class="plain"
+                                    type="submit" title="Another of these, set the same"
+                                    aria-label="Copy {{ $one->name }}"><i class="bi bi-copy" aria-hidden="true"></i></button></x-edit>
+                                <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $one->id]"><button class="plain"
+                                    type="submit" @if ($goes !== '') title="With it go {{ $goes }}; undo brings all back" @endif
+                                    aria-label="Remove {{ $one->name }}{{ $goes === '' ? ''
+                                    : ", and with it {$goes}" }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
                             </li>
                         @endforeach
                     </ul>
                     @if ($page->canEdit)
                         <details class="stock-more">
                             <summary>Rename or remove<span class="visually-hidden"> {{ $place->name }}</span></summary>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $place->name }}" aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
-                            <x-edit :page="$page" :fields="['edit' => 'remove-place', 'place' => $place->id]"><button class="do" type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with {{ $stock->goesWithPlace($place) }} units @endif</button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name"
+                                maxlength="{{ Bounds::NAME }}" required value="{{ $place->name }}"
+                                aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-place', 'place' => $place->id]"><button class="do"
+                                type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with
+                                {{ $stock->goesWithPlace($place) }} units @endif</button></x-edit>
                         </details>
                     @endif
                 </article>
@@ -35,9 +50,11 @@
                 <p class="quiet">There is no place yet. Begin with where things are: a desk, a computer, a console.</p>
             @endforelse
             @if ($page->canEdit && $page->rig->units !== [])
-                <x-edit :page="$page" id="several" class="several" x-bind:data-none="isNone" :fields="['edit' => 'units', 'situation' => '']">
+                <x-edit :page="$page" id="several" class="several" x-bind:data-none="isNone"
+                    :fields="['edit' => 'units', 'situation' => '']">
                     <span class="with-scripts" x-text="says" role="status"></span>
-                    <select name="place" aria-label="Place to move the chosen units to">@foreach ($places as $place) <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
+                    <select name="place" aria-label="Place to move the chosen units to">@foreach ($places as $place)
+                        <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
                     <button class="do" type="submit" name="do" value="move">Move there</button>
                     <button class="do" type="submit" name="do" value="copy">Copy</button>
                     <button class="do" type="submit" name="do" value="remove">Remove</button>
@@ -48,23 +65,35 @@
         <aside class="stock-add @if ($unit === null) adding @endif" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
             @if ($unit !== null)
                 @php $model = $page->rig->modelOf($unit); @endphp
-                <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}" aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
+                <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}"
+                    aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
                 <h2>{{ $unit->name }}</h2>
                 <p class="sheet-sub">{{ $model->name }} · <a href="{{ $page->url([], 'wiring') }}">see it on the map</a></p>
                 <x-edit :page="$page"  data-save :fields="['edit' => 'describe-unit', 'unit' => $unit->id]">
-                    <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $unit->name }}"></label>
-                    <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->firmware }}"></label>
-                    <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->serial }}"></label></div>
-                    <div class="two"><label>Price <input class="form-control" name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $unit->price }}"></label>
-                    <label>Supplier <input class="form-control" name="supplier" maxlength="{{ Bounds::SUPPLIER }}" value="{{ $unit->supplier }}"></label></div>
+                    <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required
+                        value="{{ $unit->name }}"></label>
+                    <div class="two"><label>Firmware <input class="form-control" name="firmware" maxlength="{{ Bounds::NOTE }}"
+                        value="{{ $unit->firmware }}"></label>
+                    <label>Serial number <input class="form-control" name="serial" maxlength="{{ Bounds::NOTE }}"
+                        value="{{ $unit->serial }}"></label></div>
+                    <div class="two"><label>Price <input class="form-control" name="price" maxlength="{{ Bounds::PRICE }}"
+                        value="{{ $unit->price }}"></label>
+                    <label>Supplier <input class="form-control" name="supplier" maxlength="{{ Bounds::SUPPLIER }}"
+                        value="{{ $unit->supplier }}"></label></div>
                     @if ($model->family->isHost())
-                        <div class="two"><label>Operating system <input class="form-control" name="system" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->name }}"></label>
-                        <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}" value="{{ $unit->system?->version }}"></label></div>
+                        <div class="two"><label>Operating system <input class="form-control" name="system" maxlength="{{ Bounds::NOTE }}"
+                            value="{{ $unit->system?->name }}"></label>
+                        <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}"
+                            value="{{ $unit->system?->version }}"></label></div>
                     @endif
                     <x-noted :noted="$stock->noted()" />
-                    <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric" value="{{ $unit->readyS }}"></label>
-                    <label>Manuals and drivers, one a line: name, then address <textarea class="form-control" name="links" rows="2" placeholder="Manual https://…">{{ $stock->linksText() }}</textarea></label>
-                    <label>Notes <textarea class="form-control" name="notes" rows="3" maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
+                    <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric"
+                        value="{{ $unit->readyS }}"></label>
+                    <label>Manuals and drivers, one a line: name, then address
+                        <textarea class="form-control" name="links" rows="2"
+                        placeholder="Manual https://…">{{ $stock->linksText() }}</textarea></label>
+                    <label>Notes <textarea class="form-control" name="notes" rows="3"
+                        maxlength="{{ Bounds::NOTES }}">{{ $unit->notes }}</textarea></label>
                     <button class="btn btn-sm btn-ink" type="submit">Save</button>
                 </x-edit>
                 <x-named-settings :page="$page" :unit="$unit" />
@@ -72,15 +101,25 @@
                 <x-facts :page="$page" :about="$stock->reasonable()" />
                 @if ($stock->deviceSockets() !== [])
                     <h3>Measured delay</h3>
-                    @foreach ($stock->deviceSockets() as $ref => [$name, $value]) <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => $ref, 'kind' => 'delay', 'situation' => '']"><label>{{ $name }} <input type="number" step="any" min="0" max="5000" name="value" value="{{ $value }}" placeholder="usual"> ms</label> <button class="do" type="submit">Save<span class="visually-hidden"> the delay of {{ $name }}</span></button></x-edit> @endforeach
+                    @foreach ($stock->deviceSockets() as $ref => [$name, $value])
+                        <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => $ref, 'kind' => 'delay',
+                        'situation' => '']"><label>{{ $name }} <input type="number" step="any" min="0" max="5000" name="value"
+                        value="{{ $value }}" placeholder="usual"> ms</label>
+                        <button class="do" type="submit">Save<span class="visually-hidden">
+                        the delay of {{ $name }}</span></button></x-edit> @endforeach
                 @endif
                 @if ($model->grows !== [])
                     <h3>How many it has</h3>
                     @foreach ($model->grows as $growth)
-                        <x-edit :page="$page" class="row-form growth" :fields="['edit' => 'grow-unit', 'unit' => $unit->id, 'growth' => $growth->id, 'situation' => '']">
-                            <label>{{ ucfirst($growth->label) }}s <input type="number" name="count" required min="{{ max(1, $growth->least) }}" max="{{ $growth->most }}" step="1" value="{{ $growth->count($model) }}" aria-label="Number of {{ $growth->label }}s of {{ $unit->name }}"></label>
-                            <button class="do" type="submit">Set<span class="visually-hidden"> the number of {{ $growth->label }}s</span></button>
-                            @if ($growth->count($model) < $growth->most) <button class="do" type="submit" name="count" value="{{ $growth->count($model) + 1 }}" formnovalidate>One more {{ $growth->label }}</button> @endif
+                        <x-edit :page="$page" class="row-form growth"
+                            :fields="['edit' => 'grow-unit', 'unit' => $unit->id, 'growth' => $growth->id, 'situation' => '']">
+                            <label>{{ ucfirst($growth->label) }}s <input type="number" name="count" required
+                                min="{{ max(1, $growth->least) }}" max="{{ $growth->most }}" step="1" value="{{ $growth->count($model) }}"
+                                aria-label="Number of {{ $growth->label }}s of {{ $unit->name }}"></label>
+                            <button class="do" type="submit">Set<span class="visually-hidden">
+                                the number of {{ $growth->label }}s</span></button>
+                            @if ($growth->count($model) < $growth->most) <button class="do" type="submit" name="count"
+                                value="{{ $growth->count($model) + 1 }}" formnovalidate>One more {{ $growth->label }}</button> @endif
                             <small>{{ max(1, $growth->least) }} to {{ $growth->most }}</small>
                         </x-edit>
                     @endforeach
@@ -88,13 +127,16 @@
                 @endif
                 <h3>Another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
-                    <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place) <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option> @endforeach</select>
+                    <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place)
+                        <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option>
+                        @endforeach</select>
                     <button class="do" type="submit">Move</button>
                 </x-edit>
                 <h3>Swap the model</h3>
                 <form class="row-form" method="get" action="{{ route('rigs.stock', $page->record->id) }}">
                     <input type="hidden" name="select" value="unit:{{ $unit->id }}">
-                    <select name="swap" aria-label="New model for {{ $model->name }}">@foreach ($stock->successors() as $id => $name) <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
+                    <select name="swap" aria-label="New model for {{ $model->name }}">@foreach ($stock->successors() as $id => $name)
+                        <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
                     <button class="do" type="submit">See what would fit</button>
                 </form>
                 @if ($stock->swap !== null)
@@ -105,16 +147,26 @@
                             <p>This would not fit, and go:</p>
                             <ul>@foreach ($stock->losses() as $loss) <li>{{ $loss }}</li> @endforeach</ul>
                         @endif
-                        <x-edit :page="$page" :fields="['edit' => 'swap-unit', 'unit' => $unit->id, 'model' => $stock->swap->model->id]"><button class="btn btn-sm btn-ink" type="submit">Swap to {{ $stock->swap->model->name }}</button></x-edit>
+                        <x-edit :page="$page" :fields="['edit' => 'swap-unit', 'unit' => $unit->id,
+                            'model' => $stock->swap->model->id]"><button class="btn btn-sm btn-ink"
+                            type="submit">Swap to {{ $stock->swap->model->name }}</button></x-edit>
                     </div>
                 @endif
                 <h3>How it is set, in pictures</h3>
                 <ul class="pictures">
                     @foreach ($stock->pictures() as $picture)
                         <li>
-                            <a href="{{ route('rigs.pictures.show', [$page->record->id, $picture->id]) }}"><img src="{{ route('rigs.pictures.show', [$page->record->id, $picture->id]) }}" width="{{ $picture->width }}" height="{{ $picture->height }}" loading="lazy" alt="{{ $picture->caption === '' ? "Picture of {$unit->name}" : $picture->caption }}"></a>
+                            <a href="{{ route('rigs.pictures.show', [$page->record->id,
+                                $picture->id]) }}"><img src="{{ route('rigs.pictures.show', [$page->record->id, $picture->id]) }}"
+                                width="{{ $picture->width }}" height="{{ $picture->height }}" loading="lazy"
+                                alt="{{ $picture->caption === '' ? "Picture of {$unit->name}" : $picture->caption }}"></a>
                             <span>{{ $picture->caption }} <small>{{ $picture->created_at->toDateString() }}</small></span>
-                            @if ($page->canEdit) <form method="post" action="{{ route('rigs.pictures.destroy', [$page->record->id, $picture->id]) }}" data-confirm="Delete this picture? This can't be undone.">@csrf @method('delete')<button class="plain" type="submit" aria-label="Delete the picture {{ $picture->caption }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></form> @endif
+                            @if ($page->canEdit) <form method="post"
+                                action="{{ route('rigs.pictures.destroy', [$page->record->id, $picture->id]) }}"
+                                data-confirm="Delete this picture? This can't be undone.">@csrf
+                                @method('delete')<button class="plain" type="submit"
+                                aria-label="Delete the picture {{ $picture->caption }}"><i class="bi bi-trash3"
+                                aria-hidden="true"></i></button></form> @endif
                         </li>
                     @endforeach
                 </ul>
@@ -122,20 +174,25 @@
                     <form method="post" action="{{ route('rigs.pictures.store', $page->record->id) }}" enctype="multipart/form-data">
                         @csrf
                         <input type="hidden" name="unit" value="{{ $unit->id }}">
-                        <label>Picture, JPEG, PNG or WebP, 8 MB at most <input class="form-control" type="file" name="picture" accept="image/jpeg,image/png,image/webp" required></label>
+                        <label>Picture, JPEG, PNG or WebP, 8 MB at most <input class="form-control" type="file" name="picture"
+                            accept="image/jpeg,image/png,image/webp" required></label>
                         <label>What it shows <input class="form-control" name="caption" maxlength="{{ Bounds::NAME }}"></label>
                         <button class="btn btn-sm btn-ink" type="submit">Attach</button>
                     </form>
                     @php $goes = $stock->goesWith($unit); @endphp
                     <h3>Remove</h3>
-                    <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do" type="submit">{{ $goes === '' ? 'Remove it; nothing hangs on it' : "Remove it, and with it {$goes}" }}</button></x-edit>
+                    <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do"
+                        type="submit">{{ $goes === '' ? 'Remove it; nothing hangs on it'
+                        : "Remove it, and with it {$goes}" }}</button></x-edit>
                 @endif
             @else
                 <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>
                     <summary><h2>New place</h2></summary>
                     <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
-                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required></label>
-                        <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
+                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
+                            required></label>
+                        <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind)
+                            <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
                         <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
                     </x-edit>
                 </details>
@@ -143,16 +200,26 @@
                     <h2>New unit</h2>
                     <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
                         <x-model-field />
-                        <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place) <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option> @endforeach</select></label>
+                        <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place)
+                            <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option>
+                            @endforeach</select></label>
                         <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
-                        <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" placeholder="as the model"></label>
+                        <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
+                            placeholder="as the model"></label>
                         <button class="btn btn-sm btn-ink" type="submit">Add the unit</button>
                     </x-edit>
                     <h2>Search for what is needed</h2>
                     <form class="stock-search" method="get" action="{{ route('rigs.stock', $page->record->id) }}" role="search">
-                        <input class="form-control" type="search" name="q" value="{{ $stock->text }}" placeholder="name, use or socket" aria-label="Name, use or socket">
-                        <select class="form-select" name="family" aria-label="Family"><option value="">any family</option>@foreach (Family::cases() as $case) <option value="{{ $case->value }}" @selected($case === $stock->family)>{{ $words($case->value) }}</option> @endforeach</select>
-                        <select class="form-select" name="has" aria-label="Socket that it needs"><option value="">any socket</option>@foreach (Connector::cases() as $case) <option value="{{ $case->value }}" @selected($case === $stock->connector)>{{ $case->words() }}</option> @endforeach</select>
+                        <input class="form-control" type="search" name="q" value="{{ $stock->text }}" placeholder="name, use or socket"
+                            aria-label="Name, use or socket">
+                        <select class="form-select" name="family"
+                            aria-label="Family"><option value="">any family</option>@foreach (Family::cases() as $case)
+                            <option value="{{ $case->value }}" @selected($case === $stock->family)>{{ $words($case->value) }}</option>
+                            @endforeach</select>
+                        <select class="form-select" name="has"
+                            aria-label="Socket that it needs"><option value="">any socket</option>@foreach (Connector::cases() as $case)
+                            <option value="{{ $case->value }}" @selected($case === $stock->connector)>{{ $case->words() }}</option>
+                            @endforeach</select>
                         <button class="do" type="submit">Search</button>
                     </form>
                     @if ($stock->isSearching)
@@ -160,20 +227,27 @@
                         <ul class="stock-found">
                             @forelse ($stock->found as $one)
                                 <li><strong>{{ $one->name }}</strong> <small>{{ $one->summary }}</small>
-                                    <x-edit :page="$page" class="row-form" :fields="['edit' => 'add-unit', 'model' => $one->id, 'situation' => '']">
-                                        <select name="place" aria-label="Place for {{ $one->name }}">@foreach ($places as $place) <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
-                                        <button class="do" type="submit">Add<span class="visually-hidden"> a {{ $one->name }}</span></button>
+                                    <x-edit :page="$page" class="row-form"
+                                        :fields="['edit' => 'add-unit', 'model' => $one->id, 'situation' => '']">
+                                        <select name="place" aria-label="Place for {{ $one->name }}">@foreach ($places as $place)
+                                            <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
+                                        <button class="do" type="submit">Add<span class="visually-hidden">
+                                            a {{ $one->name }}</span></button>
                                     </x-edit></li>
-                            @empty <li class="quiet">Nothing has all of that. <a href="{{ route('models.create') }}">Make a model of your own.</a></li> @endforelse
+                            @empty <li class="quiet">Nothing has all of that.
+                                <a href="{{ route('models.create') }}">Make a model of your own.</a></li> @endforelse
                         </ul>
                     @endif
-                    <p class="quiet"><a href="{{ route('catalogue') }}">The catalogue, drawn</a> · <a href="{{ route('models') }}">Own models</a></p>
+                    <p class="quiet"><a href="{{ route('catalogue') }}">The catalogue, drawn</a> ·
+                        <a href="{{ route('models') }}">Own models</a></p>
                 @endif
                 <details class="stock-part">
                     <summary><h2>The rig itself</h2></summary>
                     <x-edit :page="$page"  data-save :fields="['edit' => 'describe-rig', 'situation' => '']">
-                        <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required value="{{ $page->rig->name }}"></label>
-                        <label>What it is for <textarea class="form-control" name="summary" rows="3" maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
+                        <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required
+                            value="{{ $page->rig->name }}"></label>
+                        <label>What it is for <textarea class="form-control" name="summary" rows="3"
+                            maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
                         <button class="btn btn-sm btn-ink" type="submit">Save</button>
                     </x-edit>
                 </details>

@@ -2,20 +2,34 @@
     <div class="page tracks">
         @if ($tracks->afterwards !== null) <x-afterwards :page="$page" :afterwards="$tracks->afterwards" /> @endif
         @if ($tracks->cards !== [])
-            <details class="stock-more cards-left" data-keep><summary>Cards: @foreach ($tracks->cards as $card) {{ $card['name'] }} {{ $card['hours'] ?: 'not said' }}@if (! $loop->last); @endif @endforeach</summary>
+            <details class="stock-more cards-left" data-keep><summary>Cards:
+                @foreach ($tracks->cards as $card) {{ $card['name'] }}
+                {{ $card['hours'] ?: 'not said' }}@if (! $loop->last); @endif @endforeach</summary>
                 @foreach ($tracks->cards as $card)
                     <div class="row-form"><strong>{{ $card['name'] }}</strong>
-                        @foreach (['card' => ['free on the card', 'GB', $card['card'], ''], 'rate' => ['sample rate', 'Hz', $card['rate'], '48000'], 'depth' => ['bits', 'bits', $card['depth'], '24']] as $kind => [$says, $unit, $value, $usual])
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => $card['about'], 'kind' => $kind, 'situation' => '']"><input type="number" step="any" name="value" value="{{ $value }}" placeholder="{{ $usual }}" aria-label="{{ $card['name'] }}: {{ $says }}"> {{ $unit }} <button class="do" type="submit">Save<span class="visually-hidden"> {{ $card['name'] }}: {{ $says }}</span></button></x-edit>
+                        @foreach (['card' => ['free on the card', 'GB', $card['card'], ''], 'rate' => ['sample rate', 'Hz', $card['rate'],
+                            '48000'], 'depth' => ['bits', 'bits', $card['depth'], '24']] as $kind => [$says, $unit, $value, $usual])
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'measure', 'about' => $card['about'],
+                                'kind' => $kind, 'situation' => '']"><input type="number" step="any" name="value" value="{{ $value }}"
+                                placeholder="{{ $usual }}" aria-label="{{ $card['name'] }}: {{ $says }}"> {{ $unit }}
+                                <button class="do" type="submit">Save<span class="visually-hidden">
+                                {{ $card['name'] }}: {{ $says }}</span></button></x-edit>
                         @endforeach
                     </div>
                 @endforeach
-                <x-edit :page="$page" class="row-form" :fields="['edit' => 'measure', 'about' => 'situations/'.$page->rig->base()->id, 'kind' => 'length', 'situation' => '']"><label>{{ $page->rig->base()->name }} lasts <input type="number" step="1" name="value" value="{{ $tracks->length }}" placeholder="not said"> minutes</label> <button class="do" type="submit">Save<span class="visually-hidden"> how long {{ $page->rig->base()->name }} lasts</span></button></x-edit>
+                <x-edit :page="$page" class="row-form"
+                    :fields="['edit' => 'measure', 'about' => 'situations/'.$page->rig->base()->id, 'kind' => 'length',
+                    'situation' => '']"><label>{{ $page->rig->base()->name }} lasts
+                    <input type="number" step="1" name="value" value="{{ $tracks->length }}" placeholder="not said"> minutes</label>
+                    <button class="do" type="submit">Save<span class="visually-hidden">
+                    how long {{ $page->rig->base()->name }} lasts</span></button></x-edit>
             </details>
         @endif
         @forelse ($tracks->programs as $program)
             <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
-                <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }} <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
+                <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }}
+                    <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Tracks of {{ $program->unit->name }}">
                     <table class="matrix track-table" x-data="grid" x-on:keydown="move">
                         <thead>
@@ -23,10 +37,17 @@
                                 <th scope="col">What comes in</th>
                                 @foreach ($program->tracks as $track)
                                     <th scope="col">{{ $track['point']->label }}
-                                        <small>{{ implode(', ', array_map(fn ($source) => $source->name, $track['sources'])) ?: 'empty' }}</small>
+                                        <small>{{ implode(', ', array_map(fn ($source) => $source->name, $track['sources']))
+                                            ?: 'empty' }}</small>
                                         @if (count($track['sources']) === 1) <span class="tag">alone</span> @endif
                                         <span class="goals">@foreach ($track['goals'] as $goal)
-                                            @if ($goal->canSwitch) <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id, 'route' => $goal->key, 'on' => $goal->now->on ? '0' : '1']"><button class="feed" type="submit" aria-pressed="{{ $goal->now->on ? 'true' : 'false' }}">{{ str_starts_with($goal->from, 'Recorded') ? 'recorded' : mb_strtolower($goal->from) }}<span class="visually-hidden"> {{ $track['point']->label }}</span></button></x-edit>
+                                            @if ($goal->canSwitch)
+                                                <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id,
+                                                'route' => $goal->key, 'on' => $goal->now->on ? '0' : '1']"><button class="feed"
+                                                type="submit" aria-pressed="{{ $goal->now->on ? 'true'
+                                                : 'false' }}">{{ str_starts_with($goal->from, 'Recorded') ? 'recorded'
+                                                : mb_strtolower($goal->from) }}<span class="visually-hidden">
+                                                {{ $track['point']->label }}</span></button></x-edit>
                                             @else <span class="feed">{{ mb_strtolower($goal->from) }}</span> @endif
                                         @endforeach</span>
                                     </th>
@@ -36,10 +57,14 @@
                         <tbody>
                             @foreach ($program->inputs as $row)
                                 <tr>
-                                    <th scope="row">{{ $row['point']->label }} <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small> <x-dial :page="$page" :control="$row['control']" /></th>
+                                    <th scope="row">{{ $row['point']->label }}
+                                        <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []):
+                                        {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small>
+                                        <x-dial :page="$page" :control="$row['control']" /></th>
                                     @foreach ($program->tracks as $track)
                                         @php $route = $program->between($row['point'], $track['point']); @endphp
-                                        <td>@if ($route !== null) <x-matrix-cell :page="$page" :unit="$program->unit->id" :route="$route" :name="$row['point']->label.' on '.$track['point']->label" /> @endif</td>
+                                        <td>@if ($route !== null) <x-matrix-cell :page="$page" :unit="$program->unit->id" :route="$route"
+                                            :name="$row['point']->label.' on '.$track['point']->label" /> @endif</td>
                                     @endforeach
                                 </tr>
                             @endforeach
@@ -49,7 +74,8 @@
                 @if ($program->scenes !== null) <x-scenes :page="$page" :table="$program->scenes" /> @endif
             </section>
         @empty
-            <p class="quiet">No broadcast program and no recorder yet. Put one on a computer in <a href="{{ $page->url([], 'computers') }}">Computers</a>.</p>
+            <p class="quiet">No broadcast program and no recorder yet. Put one on a computer in
+                <a href="{{ $page->url([], 'computers') }}">Computers</a>.</p>
         @endforelse
     </div>
 </x-rig-frame>

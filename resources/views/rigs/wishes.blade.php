@@ -9,31 +9,44 @@
 <x-rig-frame :page="$page">
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
-            @if ($page->rig->sources === [] || $page->rig->listeners === []) <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No equipment is needed for that yet.</p> @endif
+            @if ($page->rig->sources === [] || $page->rig->listeners === [])
+                <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No
+                equipment is needed for that yet.</p> @endif
             @if ($page->canEdit && $page->rig->sources !== [] && $page->rig->listeners !== [])
             <div class="painter" role="toolbar" aria-label="Wishes">
                 <span class="brushes">
                     <span class="quiet">A click on a cell</span>
-                    <a href="{{ $page->url(['brush' => null]) }}" data-brush="" @if ($page->brush === null) aria-current="true" @endif>chooses it</a>
+                    <a href="{{ $page->url(['brush' => null]) }}" data-brush="" @if ($page->brush === null)
+                        aria-current="true" @endif>chooses it</a>
                     @foreach (Brush::cases() as $brush)
-                        <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}" @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }} <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
+                        <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}"
+                            @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }}
+                            <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
                     @endforeach
                 </span>
                 <span class="scopes">
                     <span class="quiet">Wishes hold in</span>
-                    <a href="{{ $page->url(['scope' => 'all']) }}" @if ($page->scope === WishScope::All) aria-current="true" @endif>all situations</a>
-                    <a href="{{ $page->url(['scope' => 'here']) }}" @if ($page->scope === WishScope::Here) aria-current="true" @endif>{{ $page->situation->name }} only</a>
+                    <a href="{{ $page->url(['scope' => 'all']) }}" @if ($page->scope === WishScope::All)
+                        aria-current="true" @endif>all situations</a>
+                    <a href="{{ $page->url(['scope' => 'here']) }}" @if ($page->scope === WishScope::Here)
+                        aria-current="true" @endif>{{ $page->situation->name }} only</a>
                 </span>
-                <x-edit :page="$page" class="visually-hidden" data-paint :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells" value=""><input type="hidden" name="want" value=""></x-edit>
+                <x-edit :page="$page" class="visually-hidden" data-paint
+                    :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells"
+                    value=""><input type="hidden" name="want" value=""></x-edit>
             </div>
             @endif
-            <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}" x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold" x-on:pointerup.window="lift" x-on:redrawn.document="remark" x-on:click.document="take">
+            <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}"
+                x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold"
+                x-on:pointerup.window="lift" x-on:redrawn.document="remark" x-on:click.document="take">
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
                     <tr>
                         <th scope="col">Sounds</th>
                         @foreach ($page->rig->listeners as $listener)
-                            <th scope="col" data-column="{{ $listener->id }}"><button type="button" class="column" title="The whole column of {{ $listener->name }}: m, y, n or x sets the wish">{{ $listener->name }}</button><small>{{ $listener->kind->value }}</small></th>
+                            <th scope="col" data-column="{{ $listener->id }}"><button type="button" class="column"
+                                title="The whole column of {{ $listener->name }}: m, y, n or x sets the wish">{{ $listener->name
+                                }}</button><small>{{ $listener->kind->value }}</small></th>
                         @endforeach
                     </tr>
                 </thead>
@@ -42,7 +55,8 @@
                         @php $pen = $page->penOf($source->id); @endphp
                         <tr>
                             <th scope="row" data-row="{{ $source->id }}">
-                                <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif title="Highlight {{ $source->name }}">{{ $source->name }}</a>
+                                <a href="{{ $page->penUrl($source->id) }}" @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif
+                                    title="Highlight {{ $source->name }}">{{ $source->name }}</a>
                                 <small>{{ $source->kind->value }}</small>
                             </th>
                             @foreach ($page->rig->listeners as $listener)
@@ -55,13 +69,19 @@
                                     $level = $shown->level() === null ? '' : $shown->level()->text().($trouble === '' ? '' : ' dB');
                                     $want = $trouble ?: WayStrip::wished($pair->wish);
                                 @endphp
-                                <td data-cell="{{ $source->id }}:{{ $listener->id }}" class="@if ($shown->verdict->isAtOdds()) at-odds @endif @if ($isChosen) chosen @endif @if ($changes) changed @endif">
-                                    <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens, [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
+                                <td data-cell="{{ $source->id }}:{{ $listener->id }}"
+                                    @class(['at-odds' => $shown->verdict->isAtOdds(), 'chosen' => $isChosen, 'changed' => $changes])>
+                                    <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens,
+                                        [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
                                        @if ($isChosen) aria-current="true" @endif>
                                         <x-verdict :verdict="$shown->verdict" :silent="! $shown->isHeard()" />
-                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}: {{ WayStrip::say($shown) }}.</span>
+                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}:
+                                            {{ WayStrip::say($shown) }}.</span>
                                         <span class="figures">{{ $level }}</span>
-                                        @if ($changes) <span class="want was">was <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else <span class="want">{{ $want }}</span> @endif
+                                        @if ($changes) <span class="want was">was
+                                            <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()"
+                                            /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else
+                                            <span class="want">{{ $want }}</span> @endif
                                     </a>
                                 </td>
                             @endforeach
@@ -71,48 +91,100 @@
             </table>
             @if ($page->canEdit)
             <div class="add-common">
-                @foreach (['sound' => ['add-source', $table->commonSounds()], 'listener' => ['add-listener', $table->commonListeners()]] as $word => [$edit, $common])
+                @foreach (['sound' => ['add-source', $table->commonSounds()],
+                    'listener' => ['add-listener', $table->commonListeners()]] as $word => [$edit, $common])
                     @if ($common !== []) <span class="quiet">new {{ $word }}:</span> @endif
-                    @foreach ($common as $name => $kind) <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new {{ $word }}</span></button></x-edit> @endforeach
+                    @foreach ($common as $name => $kind)
+                        <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button
+                        class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new
+                        {{ $word }}</span></button></x-edit> @endforeach
                 @endforeach
             </div>
             <div class="add-row">
-                @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'begins at'], 'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'listens at']] as $edit => [$word, $kinds, $points, $where])
+                @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'begins at'],
+                    'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'listens at']] as $edit => [$word, $kinds, $points,
+                    $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
-                        <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}" aria-label="Name of the new {{ $word }}">
-                        <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind) <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
-                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} … (later)</option>@foreach ($points as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
+                        <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}"
+                            aria-label="Name of the new {{ $word }}">
+                        <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind)
+                            <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
+                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} …
+                            (later)</option>@foreach ($points as $ref => $name)
+                            <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                         <button class="do" type="submit">Add<span class="visually-hidden"> the {{ $word }}</span></button>
                     </x-edit>
                 @endforeach
             </div>
             <x-balances :page="$page" :balances="$table->balances" />
             @if ($page->asked('ends') !== '1')
-                @foreach ($table->blasts as $blast) <p class="blast"><strong>{{ $blast['listener'] }}:</strong> {{ $blast['words'] }}.</p> @endforeach
+                @foreach ($table->blasts as $blast) <p class="blast"><strong>{{ $blast['listener'] }}:</strong>
+                    {{ $blast['words'] }}.</p> @endforeach
                 <p class="stock-more"><a href="{{ $page->url(['ends' => '1']) }}">Rename, place or remove sounds and listeners</a></p>
             @else
                 <p class="stock-more"><a href="{{ $page->url() }}">Only the table</a></p>
                 <ul class="ends">
                     @foreach ($page->rig->sources as $source)
                         <li>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}" aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'rename', 'thing' => 'sources', 'id' => $source->id, 'situation' => '']"><input
+                                name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}"
+                                aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($source->origins as $origin)
-                                <span class="end">begins at {{ $table->nameOf($origin->at) }} <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'situation' => '']" name="db" label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()" />
-                                <x-edit :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $source->name }} does not begin at {{ $table->nameOf($origin->at) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                                <span class="end">begins at {{ $table->nameOf($origin->at) }}
+                                    <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id,
+                                    'at' => (string) $origin->at, 'situation' => '']" name="db"
+                                    label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()"
+                                    />
+                                <x-edit :page="$page"
+                                    :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1',
+                                    'situation' => '']"><button class="plain" type="submit"
+                                    aria-label="{{ $source->name }} does not begin at {{ $table->nameOf($origin->at) }}"><i
+                                    class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $source->name }} begins too"><option value="">begins at …</option>@foreach ($table->origins as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'loudness', 'source' => $source->id, 'situation' => '']"><label>loudness <input type="number" name="loudness" step="0.1" min="-{{ Bounds::DB }}" max="{{ Bounds::DB }}" value="{{ $source->loudness?->number() }}" aria-label="How loud {{ $source->name }} begins, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox" name="measured" value="1" @checked($source->isMeasured)> measured</label><button class="do" type="submit">Save<span class="visually-hidden"> how loud {{ $source->name }} begins</span></button></x-edit>
-                            <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required
+                                aria-label="Where {{ $source->name }} begins too"><option value="">begins at
+                                …</option>@foreach ($table->origins as $ref => $name)
+                                <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
+                                type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'loudness', 'source' => $source->id, 'situation' => '']"><label>loudness
+                                <input type="number" name="loudness" step="0.1" min="-{{ Bounds::DB }}" max="{{ Bounds::DB }}"
+                                value="{{ $source->loudness?->number() }}" aria-label="How loud {{ $source->name
+                                }} begins, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox"
+                                name="measured" value="1" @checked($source->isMeasured)> measured</label><button class="do"
+                                type="submit">Save<span class="visually-hidden"> how loud
+                                {{ $source->name }} begins</span></button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button
+                                class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3"
+                                aria-hidden="true"></i></button></x-edit>
                         </li>
                     @endforeach
                     @foreach ($page->rig->listeners as $listener)
                         <li>
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $listener->name }}" aria-label="Name of the listener {{ $listener->name }}"><button class="do" type="submit">Rename</button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'rename', 'thing' => 'listeners', 'id' => $listener->id, 'situation' => '']"><input
+                                name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $listener->name }}"
+                                aria-label="Name of the listener {{ $listener->name }}"><button class="do"
+                                type="submit">Rename</button></x-edit>
                             @foreach ($listener->at as $ear)
-                                <span class="end">listens at {{ $table->nameOf($ear) }} <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit" aria-label="{{ $listener->name }} does not listen at {{ $table->nameOf($ear) }}"><i class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                                <span class="end">listens at {{ $table->nameOf($ear) }}
+                                    <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id,
+                                    'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit"
+                                    aria-label="{{ $listener->name }} does not listen at {{ $table->nameOf($ear) }}"><i class="bi bi-x-lg"
+                                    aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
-                            <x-edit :page="$page" class="row-form" :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at" required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at …</option>@foreach ($table->ears as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do" type="submit">Add</button></x-edit>
-                            <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id, 'situation' => '']"><button class="plain" type="submit" aria-label="Remove the listener {{ $listener->name }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
+                            <x-edit :page="$page" class="row-form"
+                                :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at"
+                                required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at
+                                …</option>@foreach ($table->ears as $ref => $name)
+                                <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
+                                type="submit">Add</button></x-edit>
+                            <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id,
+                                'situation' => '']"><button class="plain" type="submit"
+                                aria-label="Remove the listener {{ $listener->name }}"><i class="bi bi-trash3"
+                                aria-hidden="true"></i></button></x-edit>
                         </li>
                     @endforeach
                 </ul>
@@ -134,7 +206,10 @@
         </div>
         <aside class="odds-list" aria-label="Not as wished">
             @if ($page->preview !== null)
-                <div class="preview-note" role="status"><strong>Preview.</strong> {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }} {{ Str::plural('cell', $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet. <a href="{{ $page->url(['try' => null]) }}">End preview</a></div>
+                <div class="preview-note" role="status"><strong>Preview.</strong>
+                    {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }}
+                    {{ Str::plural('cell', $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet.
+                    <a href="{{ $page->url(['try' => null]) }}">End preview</a></div>
             @endif
             <x-causes :page="$page" />
             <h2 class="next">{{ $page->situation->name }}: {{ $page->standing() }}</h2>
@@ -143,13 +218,17 @@
                     <li @if ($page->pair === $pair) class="chosen" @endif>
                         <a href="{{ $page->url(['pair' => "{$pair->source->id}:{$pair->listener->id}"]) }}">
                             <x-verdict :verdict="$pair->verdict" />
-                            <span><strong>{{ $pair->source->name }}</strong> at {{ $pair->listener->name }} <span class="says">{{ WayStrip::say($pair) }}</span></span>
+                            <span><strong>{{ $pair->source->name }}</strong> at {{ $pair->listener->name }}
+                                <span class="says">{{ WayStrip::say($pair) }}</span></span>
                         </a>
                     </li>
                 @endforeach
                 @foreach ($page->hearing->loops() as $loop)
                     @if ($loop->isAudible())
-                        <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" /> <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it {{ $loop->howls() ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ', array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
+                        <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" />
+                            <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it
+                            {{ $loop->howls() ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ',
+                            array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
                     @endif
                 @endforeach
             </ul>
@@ -159,5 +238,6 @@
             @endif
         </aside>
     </div>
-    <x-slot:strip>@if ($table->strip !== null) <x-way-strip :page="$page" :strip="$table->strip" :own="$table->ownSlot" /> @endif</x-slot:strip>
+    <x-slot:strip>@if ($table->strip !== null) <x-way-strip :page="$page" :strip="$table->strip" :own="$table->ownSlot"
+        /> @endif</x-slot:strip>
 </x-rig-frame>
