@@ -6,8 +6,8 @@
         <div class="top-end"><x-account /></div>
     </header>
     <main class="shelf-main account-page">
-        <p>This server has no mailer. Mails that would have been sent are kept here, for the demo account at this machine. Set MAIL_MAILER
-            to send them.</p>
+        <p>This server has no mailer. Mails that would have been sent are kept here, for the demo account at this machine.
+            Set MAIL_MAILER to send them.</p>
         @forelse ($mails as $mail)
             <section class="account-part" aria-labelledby="mail-{{ $mail->id }}">
                 <h2 id="mail-{{ $mail->id }}">{{ $mail->subject }}</h2>

@@ -58,25 +58,24 @@
                     <h3>Sockets</h3>
                     <table class="facts">
                         @foreach ($chosen->sockets as $socket)
-                            <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} ·
-                                {{ str_replace('-', ' ', $socket->signal->value) }}{{ $socket->balanced ? ' · balanced'
-                                : '' }}{{ $socket->phantom === null ? '' : " · {$socket->phantom->value} phantom power" }}{{
-                                $socket->maxDbu === null ? '' : " · up to {$socket->maxDbu} dBu" }}
+                            <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} · {{ str_replace('-', ' ',
+                                $socket->signal->value) }}{{ $socket->balanced ? ' · balanced' : '' }}{{ $socket->phantom === null ? ''
+                                : " · {$socket->phantom->value} phantom power" }}{{ $socket->maxDbu === null ? ''
+                                : " · up to {$socket->maxDbu} dBu" }}
                                 @foreach ($socket->lanes as $lane) @if ($lane->device !== null)
-                                    <small>{{ $lane->device->direction->value }} device
-                                    “{{ $catalogue->deviceName($socket, $lane) }}”</small> @endif @endforeach</td></tr>
+                                    <small>{{ $lane->device->direction->value }} device “{{ $catalogue->deviceName($socket,
+                                    $lane) }}”</small> @endif @endforeach</td></tr>
                         @endforeach
                     </table>
                 @endif
                 <h3>Inside</h3>
                 <table class="facts">
                     @foreach ($chosen->points as $point)
-                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }},
-                            {{ $point->channels }} ch{{ $point->gain === null ? ''
-                            : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{ $point->fader === null ? ''
-                            : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null ? ''
-                            : ' · mono switch' }}{{ $point->inverted === null ? '' : ' · polarity switch' }}{{ $point->picks === null ? ''
-                            : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? ''
+                        <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{
+                            $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{
+                            $point->fader === null ? '' : ' · fader' }}{{ $point->mute === null ? '' : ' · mute' }}{{ $point->mono === null
+                            ? '' : ' · mono switch' }}{{ $point->inverted === null ? '' : ' · polarity switch' }}{{ $point->picks === null
+                            ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? ''
                             : " · installs a {$point->device->direction->value} device" }}</td></tr>
                     @endforeach
                 </table>

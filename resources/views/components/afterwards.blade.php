@@ -4,8 +4,8 @@
     <summary>Afterwards: {{ $afterwards->inShort }}</summary>
     @if ($afterwards->best !== [])
         <table class="facts">
-            <thead><tr><th scope="col">Sound</th><th scope="col">Best found on</th><th scope="col">There</th><th scope="col">Together
-                with</th></tr></thead>
+            <thead><tr><th scope="col">Sound</th><th scope="col">Best found on</th><th scope="col">There</th><th
+                scope="col">Together with</th></tr></thead>
             <tbody>@foreach ($afterwards->best as $row)
                 <tr><th scope="row">{{ $row['sound'] }}</th><td>{{ $row['track'] }}</td><td>{{ $row['words'] }}</td><td>{{ $row['others']
                 ?: '—' }}</td></tr> @endforeach</tbody>

@@ -7,11 +7,11 @@
             <p><strong>{{ $row['words'] }}.</strong>
                 @if ($row['compared']->offset === null) <span class="quiet">They have no sound in common now.</span>
                 @elseif ($row['off'] === []) <span class="quiet">So it is.</span>
-                @else <span class="says-muted">@foreach ($row['off'] as $sound => $off) {{ $sound }} is
-                    {{ $off }}.@endforeach</span> @endif</p>
+                @else <span class="says-muted">@foreach ($row['off'] as $sound => $off) {{ $sound }} is {{ $off }}.@endforeach</span>
+                    @endif</p>
             <details class="stock-more" data-keep><summary>sound by sound</summary>
-                <table class="facts"><thead><tr><th scope="col">Sound</th><th scope="col">{{ $row['here'] }},
-                    dB</th><th scope="col">{{ $row['there'] }}, dB</th><th scope="col">Off the balance, dB</th></tr></thead>
+                <table class="facts"><thead><tr><th scope="col">Sound</th><th scope="col">{{ $row['here'] }}, dB</th><th
+                    scope="col">{{ $row['there'] }}, dB</th><th scope="col">Off the balance, dB</th></tr></thead>
                     <tbody>@foreach ($row['compared']->rows as $line)
                         <tr><th scope="row">{{ $line['source']->name }}</th><td class="figures">{{ $line['here'] === null ? '—'
                         : number_format($line['here'], 1) }}</td><td class="figures">{{ $line['there'] === null ? '—'
@@ -20,8 +20,8 @@
             </details>
             @if ($page->canEdit && $row['off'] !== [])
                 <x-edit :page="$page" :fields="['edit' => 'rebalance', 'listener' => $row['balance']->listener,
-                'like' => $row['balance']->like]"><button class="do" type="submit">Bring it into balance<span class="visually-hidden">:
-                {{ $row['words'] }}</span></button></x-edit> @endif
+                'like' => $row['balance']->like]"><button class="do"
+                type="submit">Bring it into balance<span class="visually-hidden">: {{ $row['words'] }}</span></button></x-edit> @endif
             @if ($page->canEdit) <x-edit :page="$page"
                 :fields="['edit' => 'balance', 'listener' => $row['balance']->listener, 'like' => $row['balance']->like, 'within_db' => '',
                 'situation' => '']"><button class="do" type="submit">Take back<span class="visually-hidden">:

@@ -4,9 +4,9 @@
     <p class="cause-cells">
         @foreach (array_slice($cause->cells, 0, 3) as $cell)
             <a href="{{ $page->url(['situation' => $cell->situation, 'pair' => "{$cell->source}:{$cell->listener}",
-                'try' => null]) }}">{{ $page->rig->sources[$cell->source]->name }} at
-                {{ $page->rig->listeners[$cell->listener]->name }}@if ($cell->situation !== $page->situation->id),
-                {{ $page->rig->situations[$cell->situation]->name }}@endif</a>@if (! $loop->last);@endif
+                'try' => null]) }}">{{ $page->rig->sources[$cell->source]->name }} at {{ $page->rig->listeners[$cell->listener]->name
+                }}@if ($cell->situation !== $page->situation->id), {{ $page->rig->situations[$cell->situation]->name
+                }}@endif</a>@if (! $loop->last);@endif
         @endforeach
         @if (count($cause->cells) > 3) and {{ count($cause->cells) - 3 }} more @endif
     </p>

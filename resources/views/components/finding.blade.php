@@ -24,8 +24,8 @@
             </div>
         @endforeach
         <div class="finding-tools">
-            <a href="{{ $page->url(['finding' => $finding->evidence(), 'situation' => $finding->situations[0] ?? null], 'wiring') }}">Show
-                on the map<span class="visually-hidden">: {{ $finding->sentence }}</span></a>
+            <a href="{{ $page->url(['finding' => $finding->evidence(), 'situation' => $finding->situations[0] ?? null],
+                'wiring') }}">Show on the map<span class="visually-hidden">: {{ $finding->sentence }}</span></a>
             @if ($page->canEdit)
                 <details class="accept" data-keep><summary>Accept</summary>
                     <x-edit :page="$page" class="row-form"

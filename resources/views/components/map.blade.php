@@ -72,7 +72,7 @@
                 $isSelected = $page->selectedUnit === $plate->unit;
             @endphp
             <g @class(['plate', 'program' => $plate->isProgram, 'selected' => $isSelected, 'lit' => isset($drawing->touched[$plate->unit]),
-                    'evident' => isset($drawing->evidenceUnits[$plate->unit])])>
+                'evident' => isset($drawing->evidenceUnits[$plate->unit])])>
                 <a class="plate-open" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}"
                     data-unit="{{ $plate->unit }}" @if ($isSelected) aria-current="true" @endif>
                     <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>

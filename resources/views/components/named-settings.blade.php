@@ -12,9 +12,8 @@
                     @if ($row['choices'] !== [])
                         <select name="value" data-auto
                             aria-label="{{ $setting->label }}"><option value="">{{ $row['otherwise'] }}</option>@foreach ($row['choices']
-                            as $value => $words) <option value="{{ $value }}"
-                                @selected($row['set'] === (string) $value)>{{ $words }}</option>
-                            @endforeach</select>
+                            as $value => $words) <option value="{{ $value }}" @selected($row['set'] === (string) $value)>{{ $words
+                            }}</option> @endforeach</select>
                     @else
                         <input name="value" data-auto value="{{ $row['set'] }}" placeholder="{{ $row['otherwise'] }}"
                             aria-label="{{ $setting->label }}{{ $setting->unit === '' ? '' : ", {$setting->unit}" }}"><span class="unit"

@@ -12,9 +12,10 @@
         <summary>{{ $says === '' ? 'more' : $says }}<span class="visually-hidden"> of {{ $name }}</span></summary>
         <x-edit :page="$page" class="row-form" data-save
             :fields="['edit' => 'pick-opens', 'unit' => $program->id, 'point' => $pick['point']->id]">
-            <label>Opens it <select name="mode" aria-label="How {{ $name }}, opens its device"><option value="">as the device is
-                set</option>@foreach (DriverMode::cases() as $mode) <option value="{{ $mode->value }}"
-                @selected($pick['mode'] === $mode->value)>{{ $mode->value }}</option> @endforeach</select></label>
+            <label>Opens it <select name="mode" aria-label="How {{ $name }}, opens its device"><option
+                value="">as the device is set</option>@foreach (DriverMode::cases() as $mode)
+                <option value="{{ $mode->value }}" @selected($pick['mode'] === $mode->value)>{{ $mode->value }}</option>
+                @endforeach</select></label>
             @if ($pick['alsoChoices'] !== []) <input type="hidden" name="with_also" value="1"><label>Takes at once
                 <select name="also[]" multiple size="3" aria-label="Further devices of {{ $name }}">@foreach ($pick['alsoChoices']
                 as $ref => $device) <option value="{{ $ref }}" @selected(in_array((string) $ref, $pick['also'],

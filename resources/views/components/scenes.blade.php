@@ -10,8 +10,8 @@
                     @foreach ($table->scenes as $row)
                         <th scope="col">{{ $row['scene']->name }} @if ($row['isShown']) <span class="tag">shown</span> @endif
                             @if ($row['lacks'] !== []) <small class="says-muted">lacks {{ implode(', ', $row['lacks']) }}</small>@endif
-                                @if ($row['doubles'] !== []) <small class="says-muted">doubles
-                                {{ implode(', ', $row['doubles']) }}</small>@endif</th>
+                                @if ($row['doubles'] !== []) <small class="says-muted">doubles {{ implode(', ',
+                                $row['doubles']) }}</small>@endif</th>
                     @endforeach
                     <th scope="col">Every scene</th></tr></thead>
                 <tbody>
@@ -49,11 +49,12 @@
             </table>
         </div>
         @if ($page->canEdit)
-            <x-edit :page="$page" class="row-form" :fields="['edit' => 'choose-scene', 'unit' => $unit->id]"><label>Scene in
-                {{ $page->situation->name }} <select name="scene" data-auto
-                aria-label="Scene of {{ $unit->name }} in {{ $page->situation->name }}"><option value="">the
-                first</option>@foreach ($table->scenes as $row) <option value="{{ $row['scene']->id }}"
-                @selected($table->chosen === $row['scene']->id)>{{ $row['scene']->name }}</option> @endforeach</select></label></x-edit>
+            <x-edit :page="$page" class="row-form"
+                :fields="['edit' => 'choose-scene', 'unit' => $unit->id]"><label>Scene in {{ $page->situation->name }}
+                <select name="scene" data-auto aria-label="Scene of {{ $unit->name }} in {{ $page->situation->name }}"><option
+                value="">the first</option>@foreach ($table->scenes as $row)
+                <option value="{{ $row['scene']->id }}" @selected($table->chosen === $row['scene']->id)>{{ $row['scene']->name }}</option>
+                @endforeach</select></label></x-edit>
             <ul class="scene-tools">
                 @foreach ($table->scenes as $row)
                     <li>
@@ -83,8 +84,8 @@
                         <input type="number" name="delay_ms" min="0" max="{{ Bounds::MS }}" step="0.1"
                             value="{{ $picture?->delay?->number() }}" placeholder="ms late"
                             aria-label="How late {{ $picture->name ?? 'the new picture' }} comes, ms">
-                        <select name="sound" aria-label="Sound of {{ $picture->name ?? 'the new picture' }}"><option value="">no
-                            sound</option>@foreach ($table->sounds as $id => $label)
+                        <select name="sound" aria-label="Sound of {{ $picture->name
+                            ?? 'the new picture' }}"><option value="">no sound</option>@foreach ($table->sounds as $id => $label)
                             <option value="{{ $id }}" @selected($picture?->sound === $id)>{{ $label }}</option> @endforeach</select>
                         <label class="tick"><input type="checkbox" name="tied" value="1" @checked($picture?->isTied)> goes with it</label>
                         <button class="do" type="submit">{{ $picture === null ? 'Add the picture' : 'Save' }}<span class="visually-hidden">

@@ -10,15 +10,15 @@
     @if ($unit !== null)
         @php $model = $page->rig->modelOf($unit); @endphp
         <h2>{{ $unit->name }}</h2>
-        <p class="sheet-sub">{{ $model->name }} · {{ $page->rig->places[$unit->place]->name }}@if ($unit->firmware !== '') · firmware
-            {{ $unit->firmware }}@endif</p>
+        <p class="sheet-sub">{{ $model->name }} · {{ $page->rig->places[$unit->place]->name }}@if ($unit->firmware !== '') · firmware {{
+            $unit->firmware }}@endif</p>
         @if ($unit->notes !== '') <p>{{ $unit->notes }}</p> @endif
         @foreach ($sheet->reasons() as $name => $words) <p class="reason-says"><strong>{{ $name }}</strong> {{ $words }}</p> @endforeach
         @foreach ($unit->links as $link) <p class="sheet-sub"><a href="{{ $link->url }}" rel="noopener noreferrer"
             target="_blank">{{ $link->label }}</a></p> @endforeach
         <p class="sheet-sub"><a href="{{ $page->url([], 'stock') }}">name, notes, price, reasons, pictures, swap</a></p>
-        @if ($unit->start !== null) <p class="sheet-sub">Starts as number
-            {{ $unit->start }}{{ $unit->atLogin ? ', at login' : '' }}.</p> @endif
+        @if ($unit->start !== null) <p class="sheet-sub">Starts as number {{ $unit->start }}{{ $unit->atLogin ? ', at login' : '' }}.</p>
+            @endif
         @if ($model->sockets !== [])
             <h3>Sockets</h3>
             <table class="facts">
@@ -41,8 +41,8 @@
                                     </select>
                                     <button type="submit" class="do">Plug<span class="visually-hidden"> {{ $row['socket'] }}</span></button>
                                 </x-edit>
-                                <a href="{{ $page->connectUrl($row['ref']) }}">on the map<span class="visually-hidden">: connect
-                                    {{ $row['socket'] }}</span></a>
+                                <a href="{{ $page->connectUrl($row['ref']) }}">on the map<span class="visually-hidden">:
+                                    connect {{ $row['socket'] }}</span></a>
                             @endif
                         @endforelse</td>
                     </tr>
@@ -57,8 +57,8 @@
                                 :fields="['edit' => 'plug-in-turn', 'from' => $row['ref'],
                                 'which' => $page->situation->id, 'situation' => '']">
                                 <label>{{ $row['socket'] }} <select name="to" required
-                                    aria-label="Other end of another lead for {{ $row['socket'] }}"><option value="">from
-                                    …</option>@foreach ($row['turns'] as $ref => $name)
+                                    aria-label="Other end of another lead for {{ $row['socket'] }}"><option
+                                    value="">from …</option>@foreach ($row['turns'] as $ref => $name)
                                     <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select></label>
                                 <button type="submit" class="do">Plug<span class="visually-hidden">
                                     {{ $row['socket'] }} in turn</span></button>
@@ -88,8 +88,8 @@
                         @if ($feed['canSwitch'])
                             <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $unit->id, 'route' => $feed['key'],
                                 'on' => $feed['on'] ? '0' : '1']"><button type="submit" class="feed"
-                                aria-pressed="{{ $feed['on'] ? 'true' : 'false' }}">{{ $feed['from'] }}
-                                {{ $feed['says'] }}<span class="visually-hidden"> to {{ $row['bus'] }}</span></button></x-edit>
+                                aria-pressed="{{ $feed['on'] ? 'true' : 'false' }}">{{ $feed['from'] }} {{ $feed['says'] }}<span
+                                class="visually-hidden"> to {{ $row['bus'] }}</span></button></x-edit>
                         @else
                             <span class="feed">{{ $feed['from'] }} {{ $feed['says'] }}</span>
                         @endif
@@ -118,9 +118,8 @@
         @endif
     @elseif ($cable !== null)
         <h2><span class="tag">{{ $cable->label }}</span></h2>
-        <p class="sheet-sub">{{ $cable->type->value }}
-            cable{{ $cable->lengthM === null ? '' : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? ''
-            : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
+        <p class="sheet-sub">{{ $cable->type->value }} cable{{ $cable->lengthM === null ? ''
+            : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
         <table class="facts">
             @foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at)
                 <tr><th scope="row">{{ ucfirst($end) }}</th><td><a
@@ -130,9 +129,9 @@
                     @if ($elsewhere !== [])
                         <x-edit :page="$page" class="set plug" :fields="['edit' => 'replug', 'cable' => $cable->id, 'end' => $end]">
                             <select name="to" required
-                                aria-label="Where the {{ $end }} end goes instead"><option value="">plug it elsewhere
-                                …</option>@foreach ($elsewhere as $ref => $name) <option value="{{ $ref }}">{{ $name }}</option>
-                                @endforeach</select>
+                                aria-label="Where the {{ $end }} end goes instead"><option
+                                value="">plug it elsewhere …</option>@foreach ($elsewhere as $ref => $name)
+                                <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                             <button type="submit" class="do">Move<span class="visually-hidden"> the {{ $end }} end</span></button>
                         </x-edit>
                     @endif
@@ -228,8 +227,8 @@
         <table class="facts">
             @foreach ($carries as $source => $listeners)
                 <tr><th scope="row"><a href="{{ $page->penUrl($source) }}" @if ($page->penOf($source) !== null)
-                    class="pen-name pen-{{ $page->penOf($source)->value }}" @endif>{{ $page->rig->sources[$source]->name }}</a></th><td>to
-                    {{ implode(', ', $listeners) }}</td></tr>
+                    class="pen-name pen-{{ $page->penOf($source)->value }}"
+                    @endif>{{ $page->rig->sources[$source]->name }}</a></th><td>to {{ implode(', ', $listeners) }}</td></tr>
             @endforeach
         </table>
     @endif

@@ -36,8 +36,8 @@
             <label>at <select name="listener"><option value="{{ $pair->listener->id }}">{{ $pair->listener->name }}</option><option
                 value="*">every listener</option></select></label>
             <span class="quiet">in {{ $page->scopeSituation() === '' ? 'all situations'
-                : "{$page->situation->name} only" }}@if ($pair->wish !== null && $pair->wish->situations !== []); now a wish of
-                {{ $page->situation->name }} only @endif</span>
+                : "{$page->situation->name} only" }}@if ($pair->wish !== null && $pair->wish->situations !== []);
+                now a wish of {{ $page->situation->name }} only @endif</span>
         </x-edit>
         @if ($pair->wish !== null)
             <x-edit :page="$page" class="wish-form wish-marks"
@@ -45,10 +45,10 @@
                 <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)>
                     a level of its own here</label>
                 <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
-                <label>side <select name="side" data-auto><option value="">as it
-                    comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
-                    <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }}
-                    only</option> @endforeach</select></label>
+                <label>side <select name="side" data-auto><option
+                    value="">as it comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
+                    <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }} only</option>
+                    @endforeach</select></label>
                 <label>sound <select name="treatment"
                     data-auto><option value="">dry or processed</option>@foreach (\HiddenWire\Core\Rig\Treatment::cases() as $case)
                     <option value="{{ $case->value }}" @selected($pair->wish->treatment === $case)>{{ $case->value }}</option>
@@ -67,9 +67,9 @@
                         <a href="{{ $page->url(['select' => $step->select], 'wiring') }}">
                             <span class="step-title">{{ $step->title }}</span>
                             @if ($step->inside !== [])
-                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0)
-                                    → @endif{{ $point['name'] }}@if ($point['fader'] !== null)<span class="governs"
-                                    title="This fader sets the level"> fader {{ $point['fader'] }}</span>@endif @endforeach</span>
+                                <span class="step-detail">@foreach ($step->inside as $i => $point)@if ($i > 0) → @endif{{ $point['name']
+                                    }}@if ($point['fader'] !== null)<span class="governs" title="This fader sets the level">
+                                    fader {{ $point['fader'] }}</span>@endif @endforeach</span>
                             @endif
                             @if ($figures !== '') <span class="figures">{{ $figures }}</span> @endif
                         </a>
@@ -77,18 +77,18 @@
                 @endforeach
             </ol>
             <span class="way-end"><strong>{{ $pair->listener->name }}</strong>
-                <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms ·
-                {{ $arrival->channels() }}</span></span>
+                <span class="figures">{{ $arrival->gain->text() }} dB · {{ $arrival->delay->text() }} ms · {{ $arrival->channels()
+                }}</span></span>
         </div>
     @endforeach
     @foreach ($strip->doubts as $doubt) <p class="strip-note"><span class="gap-label">Hangs on</span> {{ $doubt }}</p> @endforeach
-    @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into
-        account.</p> @endif
+    @if ($pair->isCapped()) <p class="strip-note">There are more ways than are listed here; the verdict takes all of them into account.</p>
+        @endif
     @if ($own !== null) <x-own-slot :page="$page" :own="$own" :pair="$pair" /> @endif
     @if ($strip->reach !== null)
         <p class="strip-note"><span class="gap-label">It gets as far as</span> <strong>{{ $strip->reach->last }}</strong>.
-            @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by
-            {{ implode(', ', array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
+            @if ($strip->reach->listeners === []) Nobody hears it. @else Heard by {{ implode(', ',
+            array_map(fn ($listener) => $listener->name, $strip->reach->listeners)) }}. @endif</p>
     @endif
     @if ($strip->causes !== [])
         <div class="strip-causes">

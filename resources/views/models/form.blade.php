@@ -77,8 +77,8 @@
             </table>
             <h2>Routes: what leads where inside</h2>
             <table class="rows" data-rows="routes">
-                <thead><tr><th scope="col">From</th><th scope="col">To</th><th scope="col">On when new</th><th scope="col">Can be
-                    switched</th><th scope="col">Level can be set</th></tr></thead>
+                <thead><tr><th scope="col">From</th><th scope="col">To</th><th scope="col">On when new</th><th
+                    scope="col">Can be switched</th><th scope="col">Level can be set</th></tr></thead>
                 <tbody>
                     @foreach ($form->rows('routes') as $i => $row)
                         <tr>

@@ -7,8 +7,8 @@
     </header>
     <main class="shelf-main">
         @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
-        <p>What the catalogue does not have, you draw yourself. Your models stand in the stock's list beside the catalogue's, and a rig that
-            uses one carries it in its document.</p>
+        <p>What the catalogue does not have, you draw yourself.
+            Your models stand in the stock's list beside the catalogue's, and a rig that uses one carries it in its document.</p>
         <p><a class="btn btn-ink" href="{{ route('models.create') }}">New model</a>
             <a href="{{ route('catalogue') }}">or begin with one of the catalogue</a></p>
         <ul class="model-list">

@@ -6,8 +6,8 @@
                 <h2 id="run-down-title">Run-down</h2>
                 <a class="btn btn-sm btn-ink" href="{{ $cards->url('run-down') }}">Tick it off</a>
             </div>
-            <p class="quiet">Opening and closing the show. Most of it follows from the rig: what is switched on and started, and in which
-                order. Write your own steps beside it.</p>
+            <p class="quiet">Opening and closing the show. Most of it follows from the rig:
+                what is switched on and started, and in which order. Write your own steps beside it.</p>
             @foreach (Phase::cases() as $phase)
                 <section class="phase" aria-label="{{ $phase->label() }}">
                     <h3>{{ $phase->label() }}</h3>
@@ -55,8 +55,8 @@
                     @endif
                 </section>
             @endforeach
-            <p class="quiet">Minutes count from the beginning of the show: −30 is half an hour before. How long a unit takes to start is set
-                in Stock.</p>
+            <p class="quiet">Minutes count from the beginning of the show: −30 is half an hour before.
+                How long a unit takes to start is set in Stock.</p>
         </section>
         <section class="card-list" aria-labelledby="cards-title">
             <h2 id="cards-title">Cards</h2>

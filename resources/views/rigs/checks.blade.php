@@ -1,8 +1,8 @@
 @use('HiddenWire\Core\Checks\Severity')
 <x-rig-frame :page="$page">
     <div class="page checks">
-        <h2>Checks <small>@if ($page->causes === null) looking … @elseif ($page->found() === '') nothing found @else
-            {{ $page->found() }} @endif</small></h2>
+        <h2>Checks <small>@if ($page->causes === null) looking … @elseif ($page->found() === '') nothing found @else {{ $page->found()
+            }} @endif</small></h2>
         @if ($page->causes === null)
             <p class="lead-line causes-wait" x-data="causes" data-key="causes-{{ $page->record->revision }}"
                 data-causes="{{ route('rigs.causes', $page->record) }}" role="status">Looking at the rig …</p>

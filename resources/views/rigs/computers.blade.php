@@ -16,8 +16,8 @@
                     the operating system of {{ $unit->name }}</span></a></p>
                 @foreach ($computer->troubles as $name => $why) <p class="form-trouble"><strong>{{ $name }}</strong>
                     {{ $why }}.</p> @endforeach
-                <details class="stray" data-keep><summary>A sound that nobody listed would reach
-                    {{ $computer->stray[$page->situation->name] }}</summary>
+                <details class="stray" data-keep><summary>A sound that nobody listed would reach {{ $computer->stray[$page->situation->name]
+                    }}</summary>
                     <table class="facts"><tbody>@foreach ($computer->stray as $situation => $reaches)
                         <tr><th scope="row">{{ $situation }}</th><td>{{ $reaches }}</td></tr> @endforeach</tbody></table>
                 </details>
@@ -33,15 +33,15 @@
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name()
                                         !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
                                         <small>@if ($row['colour'] !== '')<span class="jack jack-{{ $row['colour'] }}"
-                                            aria-hidden="true"></span>{{ $row['colour'] }} socket,
-                                            @endif{{ $row['socket'] }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif
+                                            aria-hidden="true"></span>{{ $row['colour'] }} socket, @endif{{ $row['socket']
+                                            }}@if ($set?->rateHz !== null) · {{ $set->rateHz / 1000 }} kHz @endif
                                             @if ($set?->bits !== null) · {{ $set->bits }} bit @endif
                                             @if ($set?->driverMode !== null) · {{ $set->driverMode->value }} @endif
                                             @if ($device->db !== null) · {{ $device->db->text() }} dB in the system @endif
                                             @if ($device->isMuted) · <span class="says-muted">muted in the system</span> @endif
                                             @if ($device->processing() !== []) · {{ implode(', ', array_map(fn ($one) => $one->words(),
-                                            $device->processing())) }} @endif @if ($row['playsTo'] !== '') · played to
-                                            {{ $row['playsTo'] }} @endif</small></span>
+                                            $device->processing())) }} @endif @if ($row['playsTo'] !== '') · played to {{ $row['playsTo']
+                                            }} @endif</small></span>
                                     <span>{{ $device->direction->value }}@if ($device->channels !== 2), {{ $device->channels }} ch @endif
                                         @if ($device->trouble() !== '') <small class="says-muted">{{ $device->trouble() }}</small>
                                         @endif</span>
@@ -50,11 +50,11 @@
                                     <span class="device-users">{{ implode(', ', $row['users']) ?: '—' }}</span>
                                 </summary>
                                 @if ($row['channels'] !== [])
-                                    <table class="facts channel-table"><caption class="visually-hidden">Channels of
-                                        {{ $device->name() }}</caption>
-                                        <thead><tr><th scope="col">Channel</th><th scope="col">Printed at
-                                            {{ $page->rig->units[$device->ref->unit]->name }}</th><th scope="col">In
-                                            programs</th></tr></thead>
+                                    <table class="facts channel-table"><caption
+                                        class="visually-hidden">Channels of {{ $device->name() }}</caption>
+                                        <thead><tr><th scope="col">Channel</th><th
+                                            scope="col">Printed at {{ $page->rig->units[$device->ref->unit]->name }}</th><th
+                                            scope="col">In programs</th></tr></thead>
                                         <tbody>@foreach ($row['channels'] as $channel)
                                             <tr><th scope="row" class="figures">{{ $channel['number'] }}</th><td>{{ $channel['print']
                                             ?: 'nothing' }}</td><td>{{ implode('; ', $channel['used']) ?: '—' }}</td></tr>
@@ -129,8 +129,8 @@
                                             :fields="['edit' => 'plug-last', 'cable' => $cable]"><button class="do"
                                             type="submit">Plug in last<span class="visually-hidden">:
                                             {{ $plug['label'] }}</span></button></x-edit> @endif</td></tr>
-                                    @empty <tr><td class="quiet">Nothing is plugged in: its own loudspeaker and microphone have the
-                                        sound.</td></tr>
+                                    @empty <tr><td class="quiet">Nothing is plugged in:
+                                        its own loudspeaker and microphone have the sound.</td></tr>
                                     @endforelse
                                 </tbody></table>
                             </div>
@@ -175,8 +175,8 @@
                                             aria-hidden="true"></i></button></span> @endif
                                     </div>
                                     @if ($entry['spoils'] !== [])
-                                        <p class="form-trouble">Installing it spoils the names of
-                                        {{ implode(', ', $entry['spoils']) }}: name them again afterwards.</p> @endif
+                                        <p class="form-trouble">Installing it spoils the names of {{ implode(', ',
+                                        $entry['spoils']) }}: name them again afterwards.</p> @endif
                                     @if ($program->needs !== [])
                                         <p class="quiet">needs {{ implode(', ', array_map(fn ($id) => $page->rig->units[$id]->name,
                                         $program->needs)) }}</p> @endif
@@ -188,7 +188,8 @@
                                             /><x-pick-more :page="$page" :program="$program" :pick="$pick" /></td></tr> @endforeach
                                     </tbody></table>
                                     @if ($page->canEdit)
-                                        <details class="stock-more" data-keep><summary>What it needs<span class="visually-hidden">:
+                                        <details class="stock-more"
+                                            data-keep><summary>What it needs<span class="visually-hidden">:
                                             {{ $program->name }}</span></summary>
                                             <x-edit :page="$page" class="needs-form" data-save
                                                 :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name,

@@ -2,8 +2,8 @@
     <div class="page dependence">
         <h2>What hangs on what <small>{{ $page->situation->name }}</small></h2>
         @if ($depends->elements === []) <p class="quiet">Nothing that must be heard is heard in {{ $page->situation->name }} yet.</p> @else
-        <table class="facts"><thead><tr><th scope="col">When this fails</th><th scope="col">Lost</th><th scope="col">Who loses
-            what</th></tr></thead><tbody>
+        <table class="facts"><thead><tr><th scope="col">When this fails</th><th scope="col">Lost</th><th
+            scope="col">Who loses what</th></tr></thead><tbody>
             @foreach ($depends->elements as $row) <tr><th scope="row"><a href="{{ $row['url'] }}">{{ $row['name'] }}</a></th><td
                 class="figures" data-of="lost">{{ $row['count'] }}</td><td>{{ $row['lost'] }}</td></tr> @endforeach
         </tbody></table>
@@ -31,9 +31,8 @@
         @endif
         @if ($depends->rehearsals !== [])
             <h3>When something takes the defaults <small>a headset that is plugged in, a driver that is installed</small></h3>
-            <table class="facts"><thead><tr><th scope="col">Computer</th><th scope="col">Goes
-                along</th><th scope="col">Lost</th><th scope="col">Protected by
-                name</th></tr></thead><tbody>@foreach ($depends->rehearsals as $row)
+            <table class="facts"><thead><tr><th scope="col">Computer</th><th scope="col">Goes along</th><th scope="col">Lost</th><th
+                scope="col">Protected by name</th></tr></thead><tbody>@foreach ($depends->rehearsals as $row)
                 <tr><th scope="row">{{ $row['computer'] }}</th><td>{{ implode(', ', $row['follow']) ?: 'nothing' }}</td><td>{{ $row['lost']
                 ?: 'nothing' }}</td><td class="figures" data-of="protected by name">{{ $row['protected'] }}</td></tr>
                 @endforeach</tbody></table>

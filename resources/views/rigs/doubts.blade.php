@@ -2,8 +2,8 @@
     <div class="page doubts">
         <h2>Doubts <small>what the plan relies on in {{ $page->situation->name }}</small></h2>
         @if ($doubts->open === [] && $doubts->proven === [])
-            <p class="quiet">Nothing is written down yet. Say in the sheet of a unit or a cable how sure something is: stated by somebody,
-                assumed, proven, or known not to work.</p>
+            <p class="quiet">Nothing is written down yet. Say in the sheet of a unit or a cable how sure something is:
+                stated by somebody, assumed, proven, or known not to work.</p>
         @endif
         @foreach ($doubts->open as $row)
             <article class="doubt @if (! $row['isOpen']) fails @endif">

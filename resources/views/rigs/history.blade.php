@@ -1,8 +1,8 @@
 <x-rig-frame :page="$page">
     <div class="history">
         <h2>History</h2>
-        <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from; nothing is lost by
-            it.</p>
+        <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from;
+            nothing is lost by it.</p>
         <ol class="revisions" reversed>
             @foreach ($list->revisions as $revision)
                 <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>

@@ -2,8 +2,8 @@
 <x-rig-frame :page="$page">
     <div class="page">
         <h2>Import cables from a CSV file</h2>
-        <p class="quiet">One row a cable; the first line names the columns. Units and sockets go by their names. A row whose label is in the
-            rig changes that cable; others are plugged anew.</p>
+        <p class="quiet">One row a cable; the first line names the columns. Units and sockets go by their names.
+            A row whose label is in the rig changes that cable; others are plugged anew.</p>
         <form class="row-form" method="post" enctype="multipart/form-data"
             action="{{ route('rigs.import-cables.read', $page->record->id) }}">
             @csrf
@@ -27,8 +27,8 @@
         @endif
         @if ($import->plan !== null)
             <h3>What becomes of it</h3>
-            <p role="status">{{ $import->plan->count('new') }} new, {{ $import->plan->count('changed') }} changed,
-                {{ $import->plan->count('same') }} as they are, {{ $import->plan->count('problem') }} that can't be made.</p>
+            <p role="status">{{ $import->plan->count('new') }} new, {{ $import->plan->count('changed') }} changed, {{
+                $import->plan->count('same') }} as they are, {{ $import->plan->count('problem') }} that can't be made.</p>
             <div class="matrix-scroll" tabindex="0" role="region" aria-label="Rows">
                 <table class="rows"><thead><tr><th scope="col">Line</th><th scope="col">Outcome</th><th scope="col">What</th></tr></thead>
                     <tbody>@foreach ($import->plan->rows as $row)

@@ -22,8 +22,8 @@
         @foreach ($shelf->invitations as $invitation)
             <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
                 <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to
-                    <strong>{{ $invitation->rig->name }}</strong>: you may
-                    {{ $invitation->role->value === 'edit' ? 'edit it' : 'look at it' }}.</p>
+                    <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->value === 'edit' ? 'edit it'
+                    : 'look at it' }}.</p>
                 <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf
                     <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
                 <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete')
@@ -59,8 +59,8 @@
                         @endif
                     </p>
                     <div class="card-foot">
-                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by
-                            {{ $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{
+                            $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
                         @if ($card->rig->readable !== null)
@@ -122,8 +122,9 @@
                         <form class="card-foot" method="post" action="{{ route('rigs.start') }}">
                             @csrf
                             <input type="hidden" name="starter" value="{{ $starter->id }}">
-                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units', $starter->units) }} ·
-                                {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', $starter->cables) }}</span>
+                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units',
+                                $starter->units) }} · {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables',
+                                $starter->cables) }}</span>
                             <button class="btn btn-sm btn-ink" type="submit"
                                 aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
                         </form>

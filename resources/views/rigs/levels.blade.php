@@ -6,20 +6,19 @@
                 <h2 id="gains">Gain to dial in <small>so that the usual level is at −18 dBFS, peaks at half of the scale</small></h2>
                 <div class="wide" tabindex="0" role="region" aria-label="Gain to dial in">
                 <table class="facts gains"><thead><tr><th scope="col">Voice</th><th scope="col">Microphone</th><th
-                    scope="col">Preamp</th><th scope="col">Now</th><th scope="col">Dial in</th><th scope="col">Voice over
-                    noise</th></tr></thead><tbody>
+                    scope="col">Preamp</th><th scope="col">Now</th><th scope="col">Dial in</th><th
+                    scope="col">Voice over noise</th></tr></thead><tbody>
                     @foreach ($levels->gains as $row)
                         <tr><th scope="row">{{ $row['source']->name }}</th><td>{{ $row['microphone'] }}</td><td>{{ $row['name'] }}</td><td
                             class="figures">{{ $row['preamp']->now->text() }} dB</td>
                             <td class="figures">@if ($row['preamp']->shortDb() > 0)
-                                <strong>{{ $row['preamp']->wanted->text() }} dB</strong>,
-                                {{ LevelsPage::db($row['preamp']->shortDb()) }} missing @else
-                                <strong>{{ $row['preamp']->wanted->text() }} dB</strong> @endif
+                                <strong>{{ $row['preamp']->wanted->text() }} dB</strong>, {{ LevelsPage::db($row['preamp']->shortDb())
+                                }} missing @else <strong>{{ $row['preamp']->wanted->text() }} dB</strong> @endif
                                 @if ($page->canEdit && ! $row['preamp']->toSet()->equals($row['preamp']->now))
                                     <x-edit :page="$page" :fields="['edit' => 'point', 'unit' => $row['preamp']->at->unit,
                                     'point' => $row['preamp']->at->point, 'gain' => $row['preamp']->toSet()->number()]"><button class="do"
-                                    type="submit">Set<span class="visually-hidden"> the gain of {{ $row['name'] }} to
-                                    {{ $row['preamp']->toSet()->text() }} dB</span></button></x-edit> @endif</td>
+                                    type="submit">Set<span class="visually-hidden"> the gain of {{ $row['name'] }} to {{
+                                    $row['preamp']->toSet()->text() }} dB</span></button></x-edit> @endif</td>
                             <td class="figures">{{ LevelsPage::db($row['over']) }} dB @if ($row['boosted'] - $row['over'] >= 1)
                                 <span class="quiet">{{ LevelsPage::db($row['boosted']) }} with a booster</span> @endif</td></tr>
                     @endforeach
@@ -54,8 +53,8 @@
                     @php [$bandTop, $bandHeight] = $diagram->band(); @endphp
                     <figure class="level-diagram">
                         <figcaption>{{ $diagram->pair->source->name }}
-                            <small>ends at {{ LevelsPage::db($diagram->chain->end) }} dBFS,
-                            {{ number_format($diagram->chain->overNoise(), 0) }} dB above its noise</small></figcaption>
+                            <small>ends at {{ LevelsPage::db($diagram->chain->end) }} dBFS, {{ number_format($diagram->chain->overNoise(),
+                            0) }} dB above its noise</small></figcaption>
                         <div class="wide" tabindex="0" role="region" aria-label="Level diagram of {{ $diagram->pair->source->name }}">
                         <svg width="{{ $diagram->width() }}" height="{{ LevelDiagram::TOP + LevelDiagram::HEIGHT + 46 }}" role="img"
                             aria-label="{{ $diagram->pair->source->name }}: {{ implode('; ',
@@ -87,13 +86,13 @@
             </section>
             <section aria-labelledby="balance">
                 <h2 id="balance">Balance at {{ $levels->listener->name }}</h2>
-                <table class="facts"><thead><tr><th scope="col">Sound</th><th scope="col">Level</th><th scope="col">Against the
-                    voice</th></tr></thead><tbody>
+                <table class="facts"><thead><tr><th scope="col">Sound</th><th scope="col">Level</th><th
+                    scope="col">Against the voice</th></tr></thead><tbody>
                     @foreach ($levels->balance->rows as $row)
                         <tr><th scope="row">{{ $row['pair']->source->name }}</th><td
-                            class="figures">{{ LevelsPage::db($row['chain']->end) }}
-                            dBFS</td><td class="figures">@if ($row['under'] !== null) {{ LevelsPage::db(abs($row['under'])) }} dB
-                            {{ $row['under'] >= 0 ? 'under' : 'over' }} @if ($levels->target !== null && $row['under'] < $levels->target)
+                            class="figures">{{ LevelsPage::db($row['chain']->end) }} dBFS</td><td
+                            class="figures">@if ($row['under'] !== null) {{ LevelsPage::db(abs($row['under'])) }} dB {{ $row['under'] >= 0
+                            ? 'under' : 'over' }} @if ($levels->target !== null && $row['under'] < $levels->target)
                             <span class="tag">too loud</span> @endif @endif</td></tr>
                     @endforeach
                 </tbody></table>
@@ -109,8 +108,8 @@
             <section aria-labelledby="time">
                 <h2 id="time">Time</h2>
                 @if ($levels->monitors !== [])
-                    <table class="facts"><thead><tr><th scope="col">Own voice</th><th scope="col">In the ears of</th><th scope="col">Late
-                        by</th></tr></thead><tbody>
+                    <table class="facts"><thead><tr><th scope="col">Own voice</th><th scope="col">In the ears of</th><th
+                        scope="col">Late by</th></tr></thead><tbody>
                         @foreach ($levels->monitors as $row)
                             <tr><th scope="row">{{ $row['pair']->source->name }}</th><td>{{ $row['pair']->listener->name }}</td><td
                             class="figures">{{ $row['pair']->delay()?->text() }} ms @if ($row['isLate'])
@@ -118,22 +117,23 @@
                     </tbody></table>
                 @endif
                 @if ($levels->offsets !== [])
-                    <table class="facts"><thead><tr><th scope="col">Source</th><th scope="col">Picture</th><th scope="col">Picture is late
-                        by</th><th scope="col">Sound comes after</th><th scope="col">Hold back by</th></tr></thead><tbody>
+                    <table class="facts"><thead><tr><th scope="col">Source</th><th scope="col">Picture</th><th
+                        scope="col">Picture is late by</th><th scope="col">Sound comes after</th><th
+                        scope="col">Hold back by</th></tr></thead><tbody>
                         @foreach ($levels->offsets as $row)
                             <tr><th scope="row">{{ $row['name'] }}
                                 <small>{{ $row['program'] }}, {{ $row['offset']->pair->source->name }}</small></th><td>{{
                                 $row['offset']->picture->name }}</td><td class="figures">{{ $row['offset']->picture->delay?->text()
                                 ?? '0' }} ms</td><td class="figures">{{ LevelsPage::db($row['offset']->soundMs) }} ms</td>
-                                <td class="figures">@if ($row['offset']->toSet() === null) the picture has to wait
-                                    {{ LevelsPage::db(-$row['offset']->earlyMs()) }} ms @else
+                                <td class="figures">@if ($row['offset']->toSet() === null) the picture has to wait {{
+                                    LevelsPage::db(-$row['offset']->earlyMs()) }} ms @else
                                     <strong>{{ LevelsPage::db($row['offset']->toSet()) }} ms</strong> @if ($row['offset']->setMs > 0)
                                     <span class="quiet">now {{ LevelsPage::db($row['offset']->setMs) }}</span> @endif
                                     @if ($page->canEdit && abs($row['offset']->earlyMs()) >= 1)
                                         <x-edit :page="$page" :fields="['edit' => 'point', 'unit' => $row['offset']->at->unit,
                                         'point' => $row['offset']->at->point, 'delay_ms' => $row['offset']->toSet()]"><button class="do"
-                                        type="submit">Set<span class="visually-hidden"> the delay of
-                                        {{ $row['name'] }}</span></button></x-edit> @endif @endif</td></tr>
+                                        type="submit">Set<span class="visually-hidden"> the delay of {{ $row['name']
+                                        }}</span></button></x-edit> @endif @endif</td></tr>
                         @endforeach
                     </tbody></table>
                 @endif
@@ -142,8 +142,8 @@
         @if ($levels->noises->all !== [])
             <section aria-labelledby="noise">
                 <h2 id="noise">Noise <small>hum, hiss, and the whine of computers</small></h2>
-                <table class="facts"><thead><tr><th scope="col">Kind</th><th scope="col">Where it comes in</th><th scope="col">What stops
-                    it</th></tr></thead><tbody>
+                <table class="facts"><thead><tr><th scope="col">Kind</th><th scope="col">Where it comes in</th><th
+                    scope="col">What stops it</th></tr></thead><tbody>
                     @foreach ($levels->noises->all as $noise)
                         <tr><th scope="row">{{ $noise['kind'] }}</th><td>{{ $noise['where'] }}</td><td>{{ $noise['stops'] }}</td></tr>
                         @endforeach

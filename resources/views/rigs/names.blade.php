@@ -20,8 +20,8 @@
         @endif
         <section aria-labelledby="feeds-title">
             <h3 id="feeds-title">What each feed is called, stage by stage</h3>
-            <p class="quiet">From where it is mixed to the program that takes it, or from the program to where it parts, in
-                {{ $page->situation->name }}.</p>
+            <p class="quiet">From where it is mixed to the program that takes it, or from the program to where it parts, in {{
+                $page->situation->name }}.</p>
             @forelse ($names->feeds as $feed)
                 <article class="feed-row">
                     <h4>{{ $feed['program'] }} <small>{{ $feed['goes'] }} {{ $feed['point'] }}</small></h4>

@@ -43,7 +43,8 @@
                 <button class="do" type="submit">Make a link</button>
             </form>
         @endif
-        <p class="quiet">Two can work at the same time: each sees the other's changes within seconds. Changes that touch different things
-            are joined; where both touch the same thing, the later one is told and nothing is overwritten.</p>
+        <p class="quiet">Two can work at the same time: each sees the other's changes within seconds.
+            Changes that touch different things are joined; where both touch the same thing, the later one is told and nothing is
+            overwritten.</p>
     </div>
 </x-rig-frame>

@@ -32,10 +32,10 @@
                     <span class="tag">in force</span> @endif</li> @endforeach</ul>
             @endif
             @if ($recipes->meters !== [] || $recipes->lamps !== [])
-                <details class="stock-more readings" data-keep><summary>What its meters and lamps show in
-                    {{ $page->situation->name }}</summary>
-                    <p class="quiet">One sound at a time, at its own level. What a meter does not show, it can't see from where it is
-                        taken.</p>
+                <details class="stock-more readings"
+                    data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
+                    <p class="quiet">One sound at a time, at its own level.
+                        What a meter does not show, it can't see from where it is taken.</p>
                     <table class="facts">
                         @foreach ($recipes->meters as $meter)
                             <tr><th scope="row">{{ $meter['label'] }}</th><td>@forelse ($meter['shows'] as $sound => $reading)
@@ -143,8 +143,8 @@
                                 </div>
                             @else
                                 <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}",
-                                    'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly
-                                    this?<span class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
+                                    'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span
+                                    class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
                             @endif
                             @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== []))
                                 <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden">

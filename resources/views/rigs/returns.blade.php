@@ -1,7 +1,7 @@
 <x-rig-frame :page="$page">
     <div class="page returns">
-        <h2>Own returns <small>what callers, teams and parties get in {{ $page->situation->name }}: everything they are to hear, and not
-            themselves</small></h2>
+        <h2>Own returns <small>what callers, teams and parties get in {{ $page->situation->name }}:
+            everything they are to hear, and not themselves</small></h2>
         @if ($returns->rows === [])
             <p class="quiet">No caller, team or party listens yet. Add one to the <a href="{{ $page->url([], 'wishes') }}">wishes</a>.</p>
         @else
@@ -21,9 +21,9 @@
                                             @if ($isBack) <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Leak" /> @else
                                                 <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" /> @endif
                                             <span class="figures">{{ $pair->level()?->text() }}</span>
-                                            <small>@if ($isBack) own voice,
-                                                {{ $pair->delay()?->text() }} ms late @elseif ($isOwn) own voice, left
-                                                out @elseif (! $pair->isHeard()) left out @endif</small>
+                                            <small>@if ($isBack) own voice, {{ $pair->delay()?->text()
+                                                }} ms late @elseif ($isOwn) own voice, left out @elseif (!
+                                                $pair->isHeard()) left out @endif</small>
                                             <span class="visually-hidden">{{ $source->name }} at {{ $row['listener']->name }}:
                                                 {{ App\ViewModels\WayStrip::say($pair) }}.</span>
                                         </a>
@@ -47,8 +47,8 @@
             <table class="facts"><tbody>
                 @foreach ($returns->calls as $call)
                     <tr><th scope="row">{{ $call['name'] }}
-                        <small>{{ $call['where'] }}</small></th><td>@forelse ($call['levels'] as $source => $db)
-                        {{ $page->rig->sources[$source]->name }} <span class="figures">{{ App\ViewModels\LevelsPage::db($db)
+                        <small>{{ $call['where'] }}</small></th><td>@forelse ($call['levels'] as $source => $db) {{
+                        $page->rig->sources[$source]->name }} <span class="figures">{{ App\ViewModels\LevelsPage::db($db)
                         }}</span>@if (! $loop->last), @endif @empty <span class="quiet">nothing</span> @endforelse</td></tr>
                 @endforeach
             </tbody></table>

@@ -2,8 +2,8 @@
     <div class="page situations-page">
         <section aria-labelledby="situations-title">
             <h2 id="situations-title">Situations</h2>
-            <p class="quiet">The first is the base. Every other lists what differs from it: choose it at the top, work in any view, and what
-                you change applies there only.</p>
+            <p class="quiet">The first is the base. Every other lists what differs from it:
+                choose it at the top, work in any view, and what you change applies there only.</p>
             @foreach ($cards as $card)
                 @php $situation = $card->situation; @endphp
                 <article class="situation @if ($card->isShown) shown @endif">
@@ -21,13 +21,14 @@
                         <div class="situation-tools leave-out">
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'absent', 'which' => $situation->id]"><select name="unit" required
-                                aria-label="What is not there in {{ $situation->name }}"><option value="">not there, or not running
-                                …</option>@foreach ($card->present() as $unit) <option value="{{ $unit->id }}">{{ $unit->name }}</option>
-                                @endforeach</select><button class="do" type="submit">Leave out</button></x-edit>
+                                aria-label="What is not there in {{ $situation->name }}"><option
+                                value="">not there, or not running …</option>@foreach ($card->present() as $unit)
+                                <option value="{{ $unit->id }}">{{ $unit->name }}</option> @endforeach</select><button class="do"
+                                type="submit">Leave out</button></x-edit>
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'pulled', 'which' => $situation->id]"><select name="cable" required
-                                aria-label="Which cable is out in {{ $situation->name }}"><option value="">cable out
-                                …</option>@foreach ($card->plugged() as $id => $label)
+                                aria-label="Which cable is out in {{ $situation->name }}"><option
+                                value="">cable out …</option>@foreach ($card->plugged() as $id => $label)
                                 <option value="{{ $id }}">{{ $label }}</option> @endforeach</select><button class="do"
                                 type="submit">Pull</button></x-edit>
                         </div>
@@ -52,8 +53,8 @@
             <x-edit :page="$page" class="row-form situation-new" :fields="['edit' => 'add-situation', 'situation' => '']">
                 <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New situation"
                     aria-label="Name of the new situation">
-                <select name="copy_of" aria-label="What the new situation begins as"><option value="">like the
-                    base</option>@foreach ($cards as $card) @if (! $card->isBase)
+                <select name="copy_of" aria-label="What the new situation begins as"><option
+                    value="">like the base</option>@foreach ($cards as $card) @if (! $card->isBase)
                     <option value="{{ $card->situation->id }}">copy of {{ $card->situation->name }}</option> @endif @endforeach</select>
                 <button class="do" type="submit">Add the situation</button>
             </x-edit>

@@ -41,8 +41,8 @@
                                 maxlength="{{ Bounds::NAME }}" required value="{{ $place->name }}"
                                 aria-label="Name of {{ $place->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-place', 'place' => $place->id]"><button class="do"
-                                type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with
-                                {{ $stock->goesWithPlace($place) }} units @endif</button></x-edit>
+                                type="submit">Remove {{ $place->name }}@if ($stock->goesWithPlace($place) > 0), with {{
+                                $stock->goesWithPlace($place) }} units @endif</button></x-edit>
                         </details>
                     @endif
                 </article>

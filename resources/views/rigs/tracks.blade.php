@@ -3,8 +3,8 @@
         @if ($tracks->afterwards !== null) <x-afterwards :page="$page" :afterwards="$tracks->afterwards" /> @endif
         @if ($tracks->cards !== [])
             <details class="stock-more cards-left" data-keep><summary>Cards:
-                @foreach ($tracks->cards as $card) {{ $card['name'] }}
-                {{ $card['hours'] ?: 'not said' }}@if (! $loop->last); @endif @endforeach</summary>
+                @foreach ($tracks->cards as $card) {{ $card['name'] }} {{ $card['hours']
+                ?: 'not said' }}@if (! $loop->last); @endif @endforeach</summary>
                 @foreach ($tracks->cards as $card)
                     <div class="row-form"><strong>{{ $card['name'] }}</strong>
                         @foreach (['card' => ['free on the card', 'GB', $card['card'], ''], 'rate' => ['sample rate', 'Hz', $card['rate'],
@@ -58,8 +58,8 @@
                             @foreach ($program->inputs as $row)
                                 <tr>
                                     <th scope="row">{{ $row['point']->label }}
-                                        <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []):
-                                        {{ implode(', ', array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small>
+                                        <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ',
+                                        array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small>
                                         <x-dial :page="$page" :control="$row['control']" /></th>
                                     @foreach ($program->tracks as $track)
                                         @php $route = $program->between($row['point'], $track['point']); @endphp

@@ -10,8 +10,8 @@
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === [])
-                <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell. No
-                equipment is needed for that yet.</p> @endif
+                <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell.
+                No equipment is needed for that yet.</p> @endif
             @if ($page->canEdit && $page->rig->sources !== [] && $page->rig->listeners !== [])
             <div class="painter" role="toolbar" aria-label="Wishes">
                 <span class="brushes">
@@ -68,6 +68,7 @@
                                     $trouble = WayStrip::levelTrouble($shown);
                                     $level = $shown->level() === null ? '' : $shown->level()->text().($trouble === '' ? '' : ' dB');
                                     $want = $trouble ?: WayStrip::wished($pair->wish);
+                                    $says = "{$source->name} at {$listener->name}: ".WayStrip::say($shown).'.';
                                 @endphp
                                 <td data-cell="{{ $source->id }}:{{ $listener->id }}"
                                     @class(['at-odds' => $shown->verdict->isAtOdds(), 'chosen' => $isChosen, 'changed' => $changes])>
@@ -75,8 +76,7 @@
                                         [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
                                        @if ($isChosen) aria-current="true" @endif>
                                         <x-verdict :verdict="$shown->verdict" :silent="! $shown->isHeard()" />
-                                        <span class="visually-hidden">{{ $source->name }} at {{ $listener->name }}:
-                                            {{ WayStrip::say($shown) }}.</span>
+                                        <span class="visually-hidden">{{ $says }}</span>
                                         <span class="figures">{{ $level }}</span>
                                         @if ($changes) <span class="want was">was
                                             <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()"
@@ -96,8 +96,8 @@
                     @if ($common !== []) <span class="quiet">new {{ $word }}:</span> @endif
                     @foreach ($common as $name => $kind)
                         <x-edit :page="$page" :fields="['edit' => $edit, 'name' => $name, 'kind' => $kind, 'situation' => '']"><button
-                        class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new
-                        {{ $word }}</span></button></x-edit> @endforeach
+                        class="feed" type="submit">{{ $name }}<span class="visually-hidden">, new {{ $word }}</span></button></x-edit>
+                        @endforeach
                 @endforeach
             </div>
             <div class="add-row">
@@ -109,8 +109,8 @@
                             aria-label="Name of the new {{ $word }}">
                         <select name="kind" aria-label="Kind of the new {{ $word }}">@foreach ($kinds as $kind)
                             <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select>
-                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option value="">{{ $where }} …
-                            (later)</option>@foreach ($points as $ref => $name)
+                        <select name="at" aria-label="Where the new {{ $word }} {{ $where }}"><option
+                            value="">{{ $where }} … (later)</option>@foreach ($points as $ref => $name)
                             <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                         <button class="do" type="submit">Add<span class="visually-hidden"> the {{ $word }}</span></button>
                     </x-edit>
@@ -144,8 +144,8 @@
                             @endforeach
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required
-                                aria-label="Where {{ $source->name }} begins too"><option value="">begins at
-                                …</option>@foreach ($table->origins as $ref => $name)
+                                aria-label="Where {{ $source->name }} begins too"><option
+                                value="">begins at …</option>@foreach ($table->origins as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
                                 type="submit">Add</button></x-edit>
                             <x-edit :page="$page" class="row-form"
@@ -154,8 +154,8 @@
                                 value="{{ $source->loudness?->number() }}" aria-label="How loud {{ $source->name
                                 }} begins, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox"
                                 name="measured" value="1" @checked($source->isMeasured)> measured</label><button class="do"
-                                type="submit">Save<span class="visually-hidden"> how loud
-                                {{ $source->name }} begins</span></button></x-edit>
+                                type="submit">Save<span class="visually-hidden"> how loud {{ $source->name
+                                }} begins</span></button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button
                                 class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3"
                                 aria-hidden="true"></i></button></x-edit>
@@ -177,8 +177,8 @@
                             @endforeach
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at"
-                                required aria-label="Where {{ $listener->name }} listens too"><option value="">listens at
-                                …</option>@foreach ($table->ears as $ref => $name)
+                                required aria-label="Where {{ $listener->name }} listens too"><option
+                                value="">listens at …</option>@foreach ($table->ears as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
                                 type="submit">Add</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id,
@@ -207,8 +207,8 @@
         <aside class="odds-list" aria-label="Not as wished">
             @if ($page->preview !== null)
                 <div class="preview-note" role="status"><strong>Preview.</strong>
-                    {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }}
-                    {{ Str::plural('cell', $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet.
+                    {{ $page->preview->cure->sentence }}: {{ $page->preview->count() }} {{ Str::plural('cell',
+                    $page->preview->count()) }} of {{ $page->situation->name }} would change. Nothing is changed yet.
                     <a href="{{ $page->url(['try' => null]) }}">End preview</a></div>
             @endif
             <x-causes :page="$page" />
@@ -226,8 +226,8 @@
                 @foreach ($page->hearing->loops() as $loop)
                     @if ($loop->isAudible())
                         <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" />
-                            <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it
-                            {{ $loop->howls() ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ',
+                            <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it {{ $loop->howls()
+                            ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ',
                             array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
                     @endif
                 @endforeach
