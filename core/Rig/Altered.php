@@ -16,8 +16,8 @@ final readonly class Altered
     ];
 
     /**
-     * What others than the unit itself go by: which units there are, of which model, where, with which system, effects and scenes. What is
-     * set inside a unit is not of it.
+     * What others than the unit itself may go by: which units there are, and all of each but what is set inside it
+     * ({@see Unit::outside()}).
      */
     public const FRAME = 'frame';
 
@@ -73,8 +73,7 @@ final readonly class Altered
         }
         foreach ($now as $i => $unit) {
             $was = $before[$i];
-            if ($unit !== $was && [$unit->id, $unit->model, $unit->place, $unit->system, $unit->effects, $unit->scenes]
-                !== [$was->id, $was->model, $was->place, $was->system, $was->effects, $was->scenes]) {
+            if ($unit !== $was && $unit->outside() !== $was->outside()) {
                 return false;
             }
         }

@@ -12,6 +12,8 @@ final readonly class Unit
 {
     use With;
 
+    private const SET_INSIDE = ['points', 'routes', 'follows', 'linked', 'always'];
+
     /**
      * @param  list<string>  $needs  ids of units that must run or be present for this one to work
      * @param  int|null  $start  its turn when the computer's programs are started, from 1
@@ -64,6 +66,17 @@ final readonly class Unit
         public Ownership $ownership = Ownership::Own,
         public ?string $spareFor = null,
     ) {
+    }
+
+    /**
+     * All of it but what is set at its points and routes, which changes how much passes there and never where it leads. A new property is
+     * of it until somebody knows better.
+     *
+     * @return array<string, mixed> by property
+     */
+    public function outside(): array
+    {
+        return array_diff_key(get_object_vars($this), array_flip(self::SET_INSIDE));
     }
 
     /** A named setting as it is in the base. */

@@ -14,9 +14,6 @@ use HiddenWire\Core\Rig\Unit;
  */
 final readonly class Alike
 {
-    /** What of a unit may be otherwise. */
-    private const SET_INSIDE = ['points', 'routes', 'follows', 'linked', 'always'];
-
     /**
      * @return list<Unit>|null the units that are set otherwise; null where more is otherwise than that
      */
@@ -31,7 +28,7 @@ final readonly class Alike
         $units = [];
         foreach ($rig->units as $id => $unit) {
             if ($unit !== $was->units[$id]) {
-                if (self::outside($unit) !== self::outside($was->units[$id])) {
+                if ($unit->outside() !== $was->units[$id]->outside()) {
                     return null;
                 }
                 $units[] = $unit;
@@ -59,11 +56,5 @@ final readonly class Alike
     {
         return self::isSameWiring($rig, $situation, $graph) && $graph->rig->devices === $rig->devices
             && $graph->rig->base()->plugged === $rig->base()->plugged;
-    }
-
-    /** @return array<string, mixed> */
-    private static function outside(Unit $unit): array
-    {
-        return array_diff_key(get_object_vars($unit), array_flip(self::SET_INSIDE));
     }
 }

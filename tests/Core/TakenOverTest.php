@@ -14,6 +14,7 @@ use HiddenWire\Core\Edit\SetPulled;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -22,6 +23,7 @@ use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RigParts;
 use HiddenWire\Core\Signal\ChannelGraph;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -227,3 +229,11 @@ it('judges a change as the whole document would be', function (RigEdit $edit, ?s
         }
     }, '/balances'],
 ]);
+
+it('looks for what is altered in every list that a rig has', function () {
+    $lists = array_filter(
+        (new ReflectionClass(RigParts::class))->getConstructor()?->getParameters() ?? [],
+        fn (ReflectionParameter $one) => (string) $one->getType() === 'array',
+    );
+    expect(Altered::LISTS)->toEqualCanonicalizing(array_values(array_map(fn (ReflectionParameter $one) => $one->getName(), $lists)));
+});
