@@ -33,14 +33,7 @@ final class Leads implements Remedy
                     "lead {$cable->id} {$fits->value}",
                     "{$cable->label} is the wrong lead: {$cable->type->words()} where {$fits->words()} is needed",
                     "Replace {$cable->label} with {$fits->article()} {$fits->words()} lead",
-                    [new SetCable(
-                        $cable->id,
-                        $cable->label,
-                        $fits,
-                        $cable->lengthM,
-                        $cable->colour,
-                        $cable->owned,
-                    )],
+                    [SetCable::like($cable->with(type: $fits))],
                     Cost::PLAIN,
                     [new CableRef($cable->id)],
                 );

@@ -110,8 +110,7 @@ final readonly class Moves implements Remedy
             "Move {$cable->label} from {$trouble->partOf($moves)} to {$trouble->partOf($to)}",
             [new Replug($cable->id, $isFrom, $to)],
             ($this->onlyPlain ? Cost::PLAIN : Cost::REPLUG) + $more,
-            [new CableRef($cable->id),
-                $to],
+            [new CableRef($cable->id), $to],
         );
     }
 
@@ -159,8 +158,7 @@ final readonly class Moves implements Remedy
                         ."{$other->label} at {$name}",
                         [new ExchangeEnds($one->id, $isFrom, $other->id, $isOtherFrom)],
                         Cost::EXCHANGE,
-                        [new CableRef($one->id),
-                            new CableRef($other->id)],
+                        [new CableRef($one->id), new CableRef($other->id)],
                     );
                 }
             }
