@@ -14,6 +14,7 @@ use Pest\Support\Str;
 use Psr\SimpleCache\CacheInterface;
 use SebastianBergmann\CodeCoverage\CodeCoverage;
 use Symfony\Component\Finder\Finder;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /**
@@ -107,7 +108,7 @@ final class Mutations
             }
             usleep(20_000);
             foreach ($running as $i => [$mutant, $process, $steps]) {
-                if ($process->isRunning()) {
+                if (self::isRunning($process)) {
                     continue;
                 }
                 if ($process->isSuccessful() && $steps !== []) {
@@ -209,6 +210,18 @@ final class Mutations
         $process->start();
 
         return $process;
+    }
+
+    /** Ends a process that takes too long; it has not succeeded then. */
+    private static function isRunning(Process $process): bool
+    {
+        try {
+            $process->checkTimeout();
+        } catch (ProcessTimedOutException) {
+            return false;
+        }
+
+        return $process->isRunning();
     }
 
     private function told(Mutation $mutant, string $why): string
