@@ -35,7 +35,7 @@ final class Typesetter
         '--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
         '--disable-component-update', '--disable-sync', '--disable-extensions', '--disable-dev-shm-usage', '--no-pdf-header-footer',
         '--user-data-dir=/tmp/profile',
-        '--print-to-pdf=/work/page.pdf', 'file:///work/page.html',
+        '--print-to-pdf=/page/page.pdf', 'file:///page/page.html',
     ];
 
     /**
@@ -180,7 +180,7 @@ final class Typesetter
     {
         $parts = ['bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--clearenv', '--setenv', 'HOME', '/tmp',
             '--setenv', 'PATH', '/usr/bin', '--ro-bind', '/usr', '/usr', '--proc', '/proc', '--dev', '/dev', '--tmpfs', '/tmp',
-            '--bind', $folder, '/work', '--chdir', '/work'];
+            '--bind', $folder, '/page', '--chdir', '/page'];
         foreach (['bin', 'lib', 'lib64'] as $link) {
             $parts = [...$parts, '--symlink', "usr/{$link}", "/{$link}"];
         }
