@@ -18,7 +18,13 @@ final readonly class Hertz
     /** The first frequency that two equal signals cancel when one is late by a delay: 1 / (2d). */
     public static function firstNotch(Milliseconds $apart): self
     {
-        return new self(1000 / (2 * $apart->value()));
+        return self::perDelay(0.5, $apart);
+    }
+
+    /** The frequency of which so many periods pass in a delay, which is longer than nothing. */
+    public static function perDelay(float $periods, Milliseconds $delay): self
+    {
+        return new self(1000 * $periods / $delay->value());
     }
 
     /** "480 Hz", "1.2 kHz": two significant figures are enough for an ear. */

@@ -23,6 +23,9 @@ final readonly class Doubling
     /** Below this the first notch lies above 5 kHz and the copies, for all that matters in a voice, add. */
     public const ADDS_MS = 0.1;
 
+    /** A turned copy this late leaves speech 20 dB down: 2 sin(pi f t) is 0.2 at 8 kHz. Later ones leave the treble: it is thin. */
+    public const CANCELS_MS = 0.004;
+
     /**
      * @param  Decibels  $difference  how far the further copies together lie below the strongest
      * @param  Milliseconds  $apart  of the strongest and the next
@@ -49,16 +52,32 @@ final readonly class Doubling
     {
         return match (true) {
             $this->apart->value() < self::ADDS_MS && ! $this->isOneClock => DoublingKind::Drifts,
-            $this->apart->value() < self::ADDS_MS => $this->isTurned ? DoublingKind::Cancels : DoublingKind::Adds,
+            $this->apart->value() < self::ADDS_MS && ! $this->isTurned => DoublingKind::Adds,
+            $this->apart->value() <= self::CANCELS_MS => DoublingKind::Cancels,
+            $this->apart->value() < self::ADDS_MS => DoublingKind::Thin,
             $this->apart->value() <= self::ECHO_MS => DoublingKind::Combs,
             default => DoublingKind::Echo,
         };
     }
 
-    /** First frequency of the comb that is weakened; null where it does not comb. */
+    /** First frequency of the comb that is weakened, above the bass that a turned copy takes; null where it does not comb. */
     public function firstNotch(): ?Hertz
     {
-        return $this->kind() === DoublingKind::Combs ? Hertz::firstNotch($this->apart) : null;
+        return match (true) {
+            $this->kind() !== DoublingKind::Combs => null,
+            $this->isTurned => Hertz::perDelay(1, $this->apart),
+            default => Hertz::firstNotch($this->apart),
+        };
+    }
+
+    /**
+     * Below this bass cancels, where one of the two is turned: two equal copies are as loud as one where 2 sin(pi f t) is 1, at 1/(6t). Null
+     * where it does not, and where nothing is left.
+     */
+    public function cancelsBelow(): ?Hertz
+    {
+        return $this->isTurned && in_array($this->kind(), [DoublingKind::Thin, DoublingKind::Combs], true)
+            ? Hertz::perDelay(1 / 6, $this->apart) : null;
     }
 
     /** How deep the notches are, or for copies that add, how much louder the sum is than the stronger one: 20 log10 |1 ± ratio|. */
@@ -77,9 +96,14 @@ final readonly class Doubling
         return match ($this->kind()) {
             DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
             DoublingKind::Cancels => 'at the same time with opposite polarity: '.$this->depth()->text().' dB',
+            DoublingKind::Thin => "{$this->apart->number()} ms apart with opposite polarity, thin: bass cancels below {$this->cancelsBelow()?->text()}",
             DoublingKind::Drifts => 'through two devices whose clocks drift: a comb filter that keeps changing',
-            DoublingKind::Combs => $apart
-                .($this->isLegs ? 'the stereo image shifts to one side' : 'a comb filter, first notch at '.$this->firstNotch()?->text()),
+            DoublingKind::Combs => $apart.match (true) {
+                $this->isLegs => 'the stereo image shifts to one side',
+                $this->isTurned => "opposite polarity, bass cancels below {$this->cancelsBelow()?->text()}, "
+                    ."first notch above at {$this->firstNotch()?->text()}",
+                default => "a comb filter, first notch at {$this->firstNotch()?->text()}",
+            },
             DoublingKind::Echo => $apart.'an audible echo',
         };
     }

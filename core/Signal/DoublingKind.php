@@ -9,6 +9,8 @@ enum DoublingKind: string
 {
     case Adds = 'adds';
     case Cancels = 'cancels';
+    /** Turned, and a little apart: the bass cancels. */
+    case Thin = 'thin';
     case Drifts = 'drifts';
     case Combs = 'combs';
     case Echo = 'echo';

@@ -8,6 +8,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 
 /**
@@ -39,15 +40,19 @@ final class HeardPair
         return $this->verdict === Verdict::TooQuiet && $this->level()?->value() <= -Sum::FAR_TOO_QUIET_DB + Sum::ROUNDING_DB;
     }
 
+    /** Whether it is heard; what must not be heard, at any frequency of speech. */
     public function isHeard(): bool
     {
-        return $this->sum->isHeard();
+        return $this->level() !== null;
     }
 
-    /** All ways together, where it is loudest; null where it is not heard. */
+    /**
+     * All ways together, where it is loudest; null where it is not heard. Of what must not be heard, at the frequency of speech where it is
+     * loudest.
+     */
     public function level(): ?Decibels
     {
-        return $this->sum->level;
+        return $this->wish?->want === Want::MustNot ? $this->sum->peak : $this->sum->level;
     }
 
     /** Of the strongest copy; null where it is not heard. */

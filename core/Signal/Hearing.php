@@ -329,37 +329,41 @@ final class Hearing
     {
         $this->work += self::JUDGING;
         $sum = $this->field->heard($source, $listener);
-        if (! $sum->isHeard()) {
+        $isUnwanted = $wish?->want === Want::MustNot;
+        if (! ($isUnwanted ? $sum->peak !== null : $sum->isHeard())) {
             $verdict = $sum->isUncertain() ? Verdict::Uncounted : self::verdictOfSilence($wish);
 
             return new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find);
         }
         $doubling = $sum->doubling();
-        $ways = null;
-        if ($doubling === null && $sum->meets && $wish !== null && $wish->want !== Want::MustNot && ! $sum->runsRound
+        $ways = $overload = null;
+        $isWanted = $wish !== null && ! $isUnwanted;
+        if ($isWanted && ($doubling === null || $doubling->kind() === DoublingKind::Thin) && $sum->meets && ! $sum->runsRound
             && ! $sum->isUncertain()) {
             $ways = $this->ways($source, $listener, Sum::HEARD_DB);
-            $doubling = $this->atOneTime($ways->arrivals);
+            $doubling = $this->atOneTime($ways->arrivals) ?? $doubling;
+        }
+        if ($isWanted && $this->mayOverload($source)) {
+            $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
+            $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
         }
         $isAside = $wish?->side !== null && $sum->sides === $wish->side->value;
         $loss = $isAside ? null : $sum->loss();
+        // The worst is said.
         $verdict = match (true) {
             $wish === null => Verdict::Unwished,
-            $wish->want === Want::MustNot => Verdict::Leak,
             $sum->runsRound => Verdict::Loop,
+            $isUnwanted => Verdict::Leak,
             $sum->isUncertain() => Verdict::Uncounted,
-            $doubling !== null => Verdict::Doubled,
+            $wish->want === Want::Must && $sum->level?->value() <= -Sum::TOO_QUIET_DB + Sum::ROUNDING_DB => Verdict::TooQuiet,
+            $overload !== null => Verdict::Overloads,
+            $doubling !== null && $doubling->kind() !== DoublingKind::Thin => Verdict::Doubled,
             $loss !== null || ($wish->side !== null && ! $isAside) => Verdict::OneSided,
             $wish->treatment !== null && $this->isTreatedOtherwise($source, $listener, $wish->treatment) => Verdict::Treated,
-            $wish->want === Want::Must && $sum->level?->value() <= -Sum::TOO_QUIET_DB + Sum::ROUNDING_DB => Verdict::TooQuiet,
+            $doubling !== null => Verdict::Thin,
             default => Verdict::Ok,
         };
-        $overload = null;
-        if ($verdict === Verdict::Ok && $this->mayOverload($source)) {
-            $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
-            $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
-            $verdict = $overload === null ? $verdict : Verdict::Overloads;
-        }
+        $overload = $verdict === Verdict::Overloads ? $overload : null;
         $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find, $doubling, $loss, $overload);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
@@ -402,10 +406,18 @@ final class Hearing
         /** @var array<string, array{float, Arrival}> $strongest by ear, channel and part */
         $strongest = [];
         $worst = null;
+        $main = [];
+        foreach ($arrivals as $arrival) {
+            $main["{$arrival->ear}"] = max($main["{$arrival->ear}"] ?? -INF, ...array_map(max(...), $arrival->levels));
+        }
         foreach ($arrivals as $arrival) {
             foreach ($arrival->levels as $channel => $parts) {
                 foreach ($parts as $part => $level) {
                     $slot = "{$arrival->ear} {$channel} {$part}";
+                    // So far below the main sound nobody hears what two copies do to each other: crosstalk of a stereo sound, say.
+                    if ($level <= $main["{$arrival->ear}"] - Doubling::ECHO_DB) {
+                        continue;
+                    }
                     if (! isset($strongest[$slot])) {
                         $strongest[$slot] = [$level, $arrival];
 

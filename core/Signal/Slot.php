@@ -10,12 +10,28 @@ final readonly class Slot
     /** The strongest copy; of equally strong ones the earliest. */
     public ?Copy $first;
 
-    /** Power of all copies together, relative to the source: copies at different times add by their power. */
+    /**
+     * Power of all copies together, relative to the source: copies at different times add by their power. Turned copies that come within a
+     * tenth of a millisecond of others cancel as far as their delay lets them: the mean over the speech band.
+     */
     public float $power;
 
-    /** @param  list<Copy>  $copies  by their delay */
-    private function __construct(public string $ear, public int $channel, public int $part, public array $copies)
-    {
+    /** The same at the frequency of the speech band where least of it cancels. */
+    public float $peak;
+
+    /**
+     * @param  list<Copy>  $copies  by their delay
+     * @param  float  $less  how much less their power is than that of each by itself, since turned copies cancel
+     * @param  float  $peakLess  the same where least of it cancels; negative where copies add
+     */
+    private function __construct(
+        public string $ear,
+        public int $channel,
+        public int $part,
+        public array $copies,
+        float $less = 0.0,
+        float $peakLess = 0.0,
+    ) {
         $first = null;
         $power = 0.0;
         foreach ($copies as $copy) {
@@ -25,7 +41,8 @@ final readonly class Slot
             }
         }
         $this->first = $first;
-        $this->power = $power;
+        $this->power = max(0.0, $power - $less);
+        $this->peak = max($this->power, $power - $peakLess);
     }
 
     /** @param  array<int, float>  $taps  signed amplitude by key (see {@see ChannelGraph}) */
@@ -39,39 +56,57 @@ final readonly class Slot
         // By clocks, then by delay.
         ksort($taps);
         $within = (int) round(Doubling::ADDS_MS * 1000);
-        $copies = [];
-        /**
-         * @var array{int, int, float, int, float}|null $open clocks, when it began, the sum, when its strongest tap was, how strong that
-         *     is
-         */
-        $open = null;
+        /** @var array<int, array<int, float>> $bundles taps that come within a tenth of a millisecond, by the key of the first */
+        $bundles = [];
+        $begin = null;
         foreach ($taps as $key => $amplitude) {
-            [$clocks, $delay] = [$key >> ChannelGraph::CLOCKS_AT, $key & ChannelGraph::DELAY];
-            if ($open !== null && $open[0] === $clocks && $delay - $open[1] < $within) {
-                $open[2] += $amplitude;
-                if (abs($amplitude) > $open[4]) {
-                    [$open[3], $open[4]] = [$delay, abs($amplitude)];
-                }
-
-                continue;
-            }
-            if ($open !== null) {
-                $copies[] = new Copy($open[3], $open[2], $open[0]);
-            }
-            $open = [$clocks, $delay, $amplitude, $delay, abs($amplitude)];
+            // Clocks lie above the delay in a key, so that the taps of another set of clocks are further away than any delay.
+            $begin = $begin === null || $key - $begin >= $within ? $key : $begin;
+            $bundles[$begin][$key] = $amplitude;
         }
-        if ($open !== null) {
-            $copies[] = new Copy($open[3], $open[2], $open[0]);
+        $copies = [];
+        $less = $peakLess = 0.0;
+        foreach ($bundles as $bundle) {
+            [$up, $down] = [self::copy($bundle, 1), self::copy($bundle, -1)];
+            array_push($copies, ...array_filter([$up, $down]));
+            if ($up !== null && $down !== null) {
+                $each = $up->amplitude ** 2 + $down->amplitude ** 2;
+                $less += $each - SpeechBand::mean($bundle);
+                $peakLess += $each - SpeechBand::most($bundle);
+            }
         }
-        // What is left of copies that cancel is rounding.
-        $copies = array_values(array_filter($copies, fn (Copy $copy) => abs($copy->amplitude) > 1e-9));
         usort($copies, fn (Copy $a, Copy $b) => $a->delay <=> $b->delay);
 
-        return new self($ear, $channel, $part, $copies);
+        return new self($ear, $channel, $part, $copies, $less, $peakLess);
+    }
+
+    /**
+     * The taps of one sign, as one copy; null where there is none. What is left of copies that cancel is rounding.
+     *
+     * @param  array<int, float>  $taps
+     */
+    private static function copy(array $taps, int $sign): ?Copy
+    {
+        $sum = $most = 0.0;
+        $at = 0;
+        foreach ($taps as $key => $amplitude) {
+            if ($amplitude * $sign > 0) {
+                $sum += $amplitude;
+                [$at, $most] = abs($amplitude) > $most ? [$key, abs($amplitude)] : [$at, $most];
+            }
+        }
+
+        return abs($sum) > 1e-9 ? new Copy($at & ChannelGraph::DELAY, $sum, $at >> ChannelGraph::CLOCKS_AT) : null;
     }
 
     public function decibels(): float
     {
         return $this->power > 0 ? 10 * log10($this->power) : -INF;
+    }
+
+    /** At the frequency of the speech band where least of it cancels. */
+    public function peakDecibels(): float
+    {
+        return $this->peak > 0 ? 10 * log10($this->peak) : -INF;
     }
 }

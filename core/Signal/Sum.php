@@ -25,11 +25,17 @@ final readonly class Sum
     /** Decibels are kept in hundredths: a level that rounds to the limit is at it. */
     public const ROUNDING_DB = 0.005;
 
-    /** @var list<Slot> that are heard at all */
+    /** @var list<Slot> that are heard at all, at any frequency of speech */
     private array $slots;
 
     /** All copies together in the channel of an ear where they are loudest; null where nothing is heard. */
     public ?Decibels $level;
+
+    /**
+     * The same at the frequency of speech where least of it cancels: what somebody must not hear is judged by it. Null where nothing is
+     * heard at any.
+     */
+    public ?Decibels $peak;
 
     /** Of the strongest copy. */
     public ?Milliseconds $delay;
@@ -56,14 +62,18 @@ final readonly class Sum
         public bool $meets,
     ) {
         $this->isReached = $slots !== [];
-        $this->slots = array_values(array_filter($slots, fn (Slot $slot) => $slot->decibels() >= -self::HEARD_DB - self::ROUNDING_DB));
+        $this->slots = array_values(array_filter($slots, fn (Slot $slot) => $slot->peakDecibels() >= -self::HEARD_DB - self::ROUNDING_DB));
         $loudest = null;
+        $peak = -INF;
         $sides = [];
         foreach ($this->slots as $slot) {
             $loudest = $loudest === null || $slot->power > $loudest->power * (1 + 1e-9) ? $slot : $loudest;
             $sides[$slot->ear][$slot->channel] = $slot->channel;
+            $peak = max($peak, $slot->peakDecibels());
         }
-        $this->level = $loudest === null ? null : Decibels::of($loudest->decibels());
+        $this->level = $loudest === null || $loudest->decibels() < -self::HEARD_DB - self::ROUNDING_DB ? null
+            : Decibels::of($loudest->decibels());
+        $this->peak = $loudest === null ? null : Decibels::of($peak);
         $this->delay = $loudest?->first === null ? null : Milliseconds::of($loudest->first->delay / 1000);
         $named = [];
         foreach ($sides as $ear => $channels) {
@@ -239,13 +249,22 @@ final readonly class Sum
     private function doublingOf(Copy $first, Copy $second, float $difference, bool $isLegs): ?Doubling
     {
         $apart = Milliseconds::of(abs($first->delay - $second->delay) / 1000);
-        $doubling = new Doubling(Decibels::of($difference), $apart, $first->clocks === $second->clocks, $isLegs);
+        $isTurned = $first->amplitude * $second->amplitude < 0;
+        $doubling = new Doubling(Decibels::of($difference), $apart, $first->clocks === $second->clocks, $isLegs, $isTurned);
 
         return $doubling->difference->value() < Doubling::countsWithin($apart) ? $doubling : null;
     }
 
     private function worse(?Doubling $one, ?Doubling $other): ?Doubling
     {
-        return $one === null || ($other !== null && $other->difference->isBelow($one->difference)) ? $other : $one;
+        if ($one === null || $other === null) {
+            return $one ?? $other;
+        }
+        $isThin = [$one->kind() === DoublingKind::Thin, $other->kind() === DoublingKind::Thin];
+
+        return match (true) {
+            $isThin[0] !== $isThin[1] => $isThin[0] ? $other : $one,
+            default => $other->difference->isBelow($one->difference) ? $other : $one,
+        };
     }
 }

@@ -16,8 +16,12 @@ enum Verdict: string
     case Doubled = 'doubled';
     case Loop = 'loop';
     case OneSided = 'one-sided';
+    /** Something else is heard with it, and it has to be alone. */
+    case NotAlone = 'not-alone';
     /** It comes processed where it has to be dry, or the other way. */
     case Treated = 'treated';
+    /** A turned copy of it comes a little apart: its bass cancels. */
+    case Thin = 'thin';
     /** It arrives, but so far under nominal level that nobody follows it. */
     case TooQuiet = 'too-quiet';
     /** It is louder somewhere than what it passes can take. */
@@ -28,21 +32,26 @@ enum Verdict: string
 
     public function isAtOdds(): bool
     {
-        return match ($this) {
-            self::Missing, self::Leak, self::Doubled, self::Loop, self::OneSided, self::Treated, self::TooQuiet, self::Overloads,
-            self::Uncounted => true,
-            default => false,
-        };
+        return $this->rank() > 0;
     }
 
-    /** How bad it is: a change may not lead to a worse one. */
+    /**
+     * How bad it is: a change may not lead to a worse one. Of a wanted sound the worst is that it is not there, of an unwanted one that it
+     * runs round.
+     */
     public function rank(): int
     {
         return match ($this) {
             self::Ok, self::Unwished, self::Silent => 0,
-            self::OneSided, self::Doubled, self::Treated, self::TooQuiet, self::Overloads => 1,
-            self::Missing, self::Leak, self::Uncounted => 2,
-            self::Loop => 3,
+            self::Thin => 1,
+            self::Treated => 2,
+            self::NotAlone => 3,
+            self::OneSided => 4,
+            self::Doubled => 5,
+            self::Leak, self::Overloads => 6,
+            self::Loop => 7,
+            self::TooQuiet => 8,
+            self::Missing, self::Uncounted => 9,
         };
     }
 }

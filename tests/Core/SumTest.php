@@ -55,14 +55,58 @@ it('calls many small copies together a doubling', function (int $count, Verdict 
     expect(Draft::inside($points, [['tone', 'ear'], ...$routes])->pair('s', 'l')->verdict)->toBe($verdict);
 })->with([[1, Verdict::Ok], [2, Verdict::Ok], [4, Verdict::Doubled]]);
 
-it('takes arrivals within a tenth of a millisecond for one', function (float $apart, Verdict $verdict) {
-    // A copy with turned polarity cancels the first for as long as both are one arrival.
-    $pair = Draft::inside(
+it('lets a turned copy cancel as far as its delay does', function (float $apart, ?float $db, Verdict $verdict, ?string $text) {
+    $draft = Draft::inside(
         ['a' => 1, 'b' => 2],
         [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')],
+    );
+    $pair = $draft->pair('s', 'l');
+    expect($pair->level()?->value())->toEqualWithDelta($db, 0.02)->and($pair->verdict)->toBe($verdict)->and($pair->doubling?->text())->toBe($text);
+    // The mean power of 2 sin(pi f t) over the octaves from 100 Hz to 8 kHz is 2 - 2 (Ci(2 pi 8000 t) - Ci(2 pi 100 t)) / ln 80.
+})->with([
+    'at one time' => [0.0, null, Verdict::Missing, null],
+    // For small t: (2 pi t)² (8000² - 100²) / (2 ln 80) = (1.2566e-5)² x 7.302e6 = 1.153e-3
+    '2 microseconds' => [0.002, -29.38, Verdict::Doubled, 'at the same time with opposite polarity: −60.0 dB'],
+    // (3.7699e-5)² x 7.302e6 = 1.0378e-2, less 1/12 of the mean fourth power, 3.9e-5: -19.86 dB
+    '6 microseconds' => [0.006, -19.86, Verdict::Thin, '0.006 ms apart with opposite polarity, thin: bass cancels below 27.8 kHz'],
+    // Ci(2.5133) = 0.2818, Ci(0.031416) = -2.8836: 2 - 2 x 3.1654 / 4.3820 = 0.5553. 1 / (6 x 0.05 ms) = 3,333 Hz
+    '0.05 ms' => [0.05, -2.55, Verdict::Thin, '0.05 ms apart with opposite polarity, thin: bass cancels below 3.3 kHz'],
+    // Apart: they add by their power. The bass is gone below 1 / (6 x 0.2 ms), the first notch above lies at 1 / 0.2 ms.
+    '0.2 ms' => [0.2, 3.01, Verdict::Doubled, '0.2 ms apart: opposite polarity, bass cancels below 833 Hz, first notch above at 5.0 kHz'],
+]);
+
+it('takes arrivals of one sign within a tenth of a millisecond for one', function (float $apart, float $db) {
+    $draft = Draft::inside(['a' => 1], [['tone', 'a', 0, 'straight', $apart], ['a', 'ear'], ['tone', 'ear']]);
+    expect($draft->pair('s', 'l')->level()?->value())->toBe($db);
+    // 20 log10(1 + 1) = 6.02; 10 log10(1 + 1) = 3.01
+})->with([[0.05, 6.02], [0.2, 3.01]]);
+
+it('judges what must not be heard where least of it cancels', function (float $apart, float $down, Verdict $verdict, ?float $db) {
+    $pair = Draft::inside(
+        ['a' => 1, 'b' => 2],
+        [['tone', 'a', $down, 'straight', $apart], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b', $down)],
+    )->with(fn (array $d) => ['wishes' => [['want' => 'must-not'] + $d['wishes'][0]]] + $d)->pair('s', 'l');
+    expect($pair->verdict)->toBe($verdict)->and($pair->level()?->value())->toEqualWithDelta($db, 0.02);
+})->with([
+    // 2 sin(pi f t) is 2 at 1 / (2 x 0.09 ms) = 5,556 Hz: 6.02 dB
+    'a leak' => [0.09, 0, Verdict::Leak, 6.02],
+    // At 65 dB down each: 6.02 - 65 = -58.98 at that frequency, and a leak though its mean is -65 + 1.6
+    'a faint one' => [0.09, -65, Verdict::Leak, -58.98],
+    // At 8 kHz 2 sin(pi 8000 t) = 0.0503 with 1 microsecond: -25.97 dB; 40 dB down it is -66
+    'none' => [0.001, -40, Verdict::Ok, null],
+]);
+
+it('does not call a sound doubled for copies far below it', function (float $db, Verdict $verdict) {
+    // Stereo at 0 dB, and two mono sums so far below: left in the right ear at one time by two paths.
+    $pair = Draft::inside(
+        ['a' => 1, 'b' => 1],
+        [['tone', 'ear'], ['tone', 'a', $db, 'average'], ['a', 'ear'], ['tone', 'b', $db, 'average'], ['b', 'ear']],
+        2,
+        2,
     )->pair('s', 'l');
     expect($pair->verdict)->toBe($verdict);
-})->with([[0.05, Verdict::Missing], [0.2, Verdict::Doubled]]);
+    // Half of each side: 6.02 dB less than the route's figure.
+})->with([[-52, Verdict::Ok], [-24, Verdict::Ok], [-23.9, Verdict::Doubled], [-10, Verdict::Doubled]]);
 
 it(
     'takes left and right by two leads for one arrival, unless they come at different times',
