@@ -137,6 +137,22 @@ final readonly class EquipmentModel
         return implode(', ', array_map(fn (Growth $growth) => Count::of($growth->count($this), $growth->label), $this->grows));
     }
 
+    /** Whether a microphone socket of it takes one microphone, which its recording device gives on every channel. */
+    public function takesOneMicrophone(): bool
+    {
+        if ($this->family->takesOneMicrophone()) {
+            foreach ($this->sockets as $socket) {
+                foreach ($socket->lanes as $lane) {
+                    if ($lane->device?->direction === Direction::Recording) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** What it can have more or fewer of: "1 to 16 microphones, 1 to 8 stereo lines"; empty where it is of one size. */
     public function sizes(): string
     {

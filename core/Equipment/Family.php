@@ -65,6 +65,12 @@ enum Family: string
         return $this === self::CallService || $this === self::Remote;
     }
 
+    /** Whose microphone sockets have one conductor, for one microphone, which its recording device gives on every channel. */
+    public function takesOneMicrophone(): bool
+    {
+        return $this->isHost() || $this === self::Console || $this === self::Adapter;
+    }
+
     /** What has a capsule that hears the room. */
     public function hasMicrophone(): bool
     {

@@ -18,6 +18,7 @@ use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\SettingEffect;
+use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Decibels;
@@ -516,10 +517,11 @@ final class GraphBuilder
             $in = $inSocket->lanes[$inId];
             $outPoint = $this->rig->modelOf($outAt->unit)->points[$out->point];
             $inPoint = $this->rig->modelOf($inAt->unit)->points[$in->point];
+            $takesOne = $in->channels === null && $this->rig->modelOf($inAt->unit)->takesOneMicrophone();
             $this->add(new Link(
                 $this->graph->exit("{$outAt->unit}/{$out->point}"),
                 $this->graph->entry("{$inAt->unit}/{$in->point}"),
-                $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint),
+                $this->conducted($cable, $outSocket, $out, $outPoint, $inSocket, $in, $inPoint, $takesOne),
                 0,
                 $this->delayOf($cable),
                 HopKind::Cable,
@@ -545,8 +547,10 @@ final class GraphBuilder
     /**
      * What arrives of what leaves, by the conductors at both ends and in the cable. A balanced input takes tip against ring: a stereo plug
      * in it leaves the difference of left and right. An unbalanced stereo input takes tip as left and ring as right: a balanced plug in it
-     * gives the right side with turned polarity, and a mono plug, or a lead with one conductor, the left side only.
+     * gives the right side with turned polarity, and a mono plug, or a lead with one conductor, the left side only: but for the microphone
+     * socket of a computer, which has one conductor for one microphone, and whose device gives it on both channels.
      *
+     * @param  bool  $takesOne  a microphone at this socket is on every channel of its device
      * @return list<array{int, int, float}>
      */
     private function conducted(
@@ -557,6 +561,7 @@ final class GraphBuilder
         Socket $inSocket,
         Lane $in,
         Point $inPoint,
+        bool $takesOne,
     ): array {
         $outChannels = $out->channels ?? range(1, $outPoint->channels);
         $inChannels = $in->channels ?? range(1, $inPoint->channels);
@@ -569,6 +574,7 @@ final class GraphBuilder
                 $to === 1 => 'left',
                 $from >= 2 && $hasRing => 'straight',
                 $outSocket->balanced && $hasRing => 'split-polarity',
+                $takesOne && $in->signal === SignalKind::Microphone => 'to-both',
                 default => 'to-left',
             };
             $triples = ChannelMap::named($map)->between($from, $to);

@@ -624,6 +624,11 @@ final class PlainSums
                     count($b) === 1 => 'left',
                     count($a) > 1 && $isTwo => null,
                     ($outSocket['balanced'] ?? false) && $isTwo => 'split-polarity',
+                    // One conductor for one microphone: its device has it on both channels.
+                    in_array($this->model(explode('/', $in)[0])['family'], ['computer', 'tablet', 'console', 'adapter'], true)
+                        && ($take['signal'] ?? $inSocket['signal'] ?? self::USUAL[$inSocket['connector']]) === 'microphone'
+                        && str_contains((string) json_encode($this->model(explode('/', $in)[0])['sockets']), '"direction":"recording"')
+                        && ! isset($take['channels']) => 'to-both',
                     default => 'to-left',
                 }, count($a), count($b));
             }
