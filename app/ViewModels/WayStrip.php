@@ -8,10 +8,13 @@ use App\Rigs\FoundCauses;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Reach;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
@@ -64,8 +67,7 @@ final readonly class WayStrip
             Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
         };
 
-        return implode(', ', array_filter([$want, $wish?->ownLevel === true ? 'own level' : '', $wish?->alone === true ? 'alone' : '',
-            $wish->treatment->value ?? '', $wish?->side === null ? '' : "{$wish->side->value} only"]));
+        return implode(', ', array_filter([$want, ...($wish?->marks() ?? [])]));
     }
 
     /** What is the matter with a level, as short as a cell takes: "far too quiet"; empty where nothing is. */
@@ -81,15 +83,23 @@ final readonly class WayStrip
     public static function say(HeardPair $pair): string
     {
         return match ($pair->verdict) {
-            Verdict::Ok => $pair->isHeard() ? 'is heard as wished'.self::legs($pair) : 'is not heard, as wished',
+            Verdict::Ok => match (true) {
+                ! $pair->isHeard() => 'is not heard, as wished',
+                $pair->isSpill() => "is heard at {$pair->level()?->text()} dB, which is fine ".($pair->wish?->upToDb === null
+                    ? 'for spill, up to '.Decibels::of(-Hearing::SPILL_DB)->text() : "up to {$pair->wish->upToDb->text()}").' dB',
+                default => 'is heard as wished'.self::legs($pair).($pair->sum->isMono() ? '; mono, was stereo' : ''),
+            },
             Verdict::Missing => $pair->cancelling() === null ? 'is not heard' : 'is cancelled: two copies with opposite polarity',
             Verdict::Leak => 'is heard'.self::times($pair).', but must not be',
             Verdict::Doubled => 'arrives'.self::times($pair).', '.$pair->doubling?->text(),
+            Verdict::Thin => 'arrives twice, '.$pair->doubling?->text(),
+            Verdict::NotAlone => 'is not alone: '.Listing::of(array_map(fn (Source $one) => $one->name, $pair->beside))
+                .(count($pair->beside) === 1 ? ' is' : ' are').' heard with it',
             Verdict::Loop => 'runs through a feedback loop',
             Verdict::Treated => $pair->effects() === []
                 ? 'arrives dry, and should be processed'
                 : 'arrives through '.implode(', ', $pair->effects()).', and should be dry',
-            Verdict::OneSided => $pair->loss?->words()
+            Verdict::OneSided => $pair->lossWords()
                 ?? 'is heard on '.($pair->channels() === 'both' ? 'both sides' : "the {$pair->channels()} side")
                     .', and should be on the '.($pair->wish->side->value ?? 'other').' only',
             Verdict::TooQuiet => 'arrives '.($pair->isFarTooQuiet() ? 'far ' : '')."too quiet: {$pair->level()?->text()} dB",

@@ -45,7 +45,7 @@ final readonly class SetWishes implements RigEdit
                     $kept[] = $wish->with(situations: $others);
                 }
             } elseif ($wish->situations === [] && $this->want !== null) {
-                $kept[] = $wish->with(want: $this->want);
+                $kept[] = $wish->with(want: $this->want, upToDb: $this->want === Want::MustNot ? $wish->upToDb : null);
                 unset($open[$key]);
             }
         }
@@ -58,11 +58,13 @@ final readonly class SetWishes implements RigEdit
                 $source,
                 $listener,
                 $this->want,
-                $was->ownLevel ?? false,
+                $was?->ownLevel,
                 $was->alone ?? false,
                 $this->situation === null ? [] : [$this->situation],
                 $was?->treatment,
                 $was?->side,
+                $was->stereo ?? false,
+                $this->want === Want::MustNot ? $was?->upToDb : null,
             );
         }
 

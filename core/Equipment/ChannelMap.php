@@ -58,7 +58,7 @@ final readonly class ChannelMap
             'to-right' => [[0, 1, 1.0]],
             'left' => $to === 1 ? [[0, 0, 1.0]] : [[0, 0, 1.0], [0, 1, 1.0]],
             'right' => $to === 1 ? [[1, 0, 1.0]] : [[1, 0, 1.0], [1, 1, 1.0]],
-            'average' => $to === 1 ? [[0, 0, 0.5], [1, 0, 0.5]] : [[0, 0, 0.5], [1, 0, 0.5], [0, 1, 0.5], [1, 1, 0.5]],
+            'average' => self::averaged($from, min($to, 2)),
             'swap' => [[0, 1, 1.0], [1, 0, 1.0]],
             // A balanced input takes the hot conductor against the cold one.
             'difference' => [[0, 0, 1.0], [1, 0, -1.0], [0, 1, 1.0], [1, 1, -1.0]],
@@ -68,5 +68,18 @@ final readonly class ChannelMap
         };
 
         return array_values(array_filter($triples, fn (array $triple) => $triple[0] < $from && $triple[1] < $to));
+    }
+
+    /** @return list<Triple> all channels alike, at a level that a sound in all of them keeps */
+    private static function averaged(int $from, int $to): array
+    {
+        $triples = [];
+        for ($channel = 0; $channel < $to; $channel++) {
+            for ($one = 0; $one < $from; $one++) {
+                $triples[] = [$one, $channel, 1 / $from];
+            }
+        }
+
+        return $triples;
     }
 }

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Equipment;
 
 /**
  * What a setting does at one of its values: it switches a route, mutes a point, puts a device into the list or out of it, lowers what other
- * programs play while a call runs, or says what a socket is for.
+ * programs play while a call runs, says what a socket is for, or where soloed points are taken.
  */
 final readonly class SettingEffect
 {
@@ -23,6 +23,7 @@ final readonly class SettingEffect
      * @param  SignalKind|null  $signal  what the socket takes then
      * @param  bool|null  $phantom  whether the socket has phantom power then
      * @param  bool  $isCoded  whether the socket then gives sound of several channels in a code that only decoders understand
+     * @param  Tap|null  $soloTap  where soloed points are taken then: before or after their faders
      * @param  bool  $on  whether the route is on, the point open, the device listed
      */
     public function __construct(
@@ -36,7 +37,14 @@ final readonly class SettingEffect
         public ?SignalKind $signal = null,
         public ?bool $phantom = null,
         public bool $isCoded = false,
+        public ?Tap $soloTap = null,
     ) {
+    }
+
+    /** Whether it switches something on and off. */
+    public function isSwitch(): bool
+    {
+        return $this->othersDb === null && $this->soloTap === null && ! $this->isOfSocket();
     }
 
     /** Whether it says what a socket is for. */

@@ -396,11 +396,7 @@ final readonly class RigDifference
             foreach ($rig->wishes as $wish) {
                 $wishes["{$wish->source} {$wish->listener}"][implode(',', $wish->situations)] = [
                     $wish->want->value,
-                    $wish->ownLevel,
-                    $wish->alone,
-                    implode(', ', array_filter([
-                        $wish->treatment->value ?? '', $wish->side === null ? '' : "{$wish->side->value} only",
-                    ])),
+                    ...$wish->marks(),
                 ];
             }
 
@@ -412,11 +408,7 @@ final readonly class RigDifference
             [$source, $listener] = explode(' ', $key);
             if (($was[$key] ?? []) != ($is[$key] ?? []) && isset($this->after->sources[$source], $this->after->listeners[$listener])) {
                 $says = array_map(
-                    fn (array $one) => str_replace(
-                        'must-not',
-                        'must not',
-                        $one[0],
-                    ).($one[1] ? ', own level' : '').($one[2] ? ', alone' : '').($one[3] === '' ? '' : ", {$one[3]}"),
+                    fn (array $one) => implode(', ', [str_replace('must-not', 'must not', $one[0]), ...array_slice($one, 1)]),
                     $is[$key] ?? [],
                 );
                 $lines[] = "{$this->after->sources[$source]->name} at {$this->after->listeners[$listener]->name}: "

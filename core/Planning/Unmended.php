@@ -124,7 +124,7 @@ final readonly class Unmended
             Verdict::Loop => ["{$what} runs in a loop", 'No single switch opens the loop without making something else worse.'],
             Verdict::Treated => ["{$what} is not dry, or not processed, as wished", 'No effect that can be switched makes it so.'],
             Verdict::OneSided => [
-                "{$what} ".($pair->loss?->words() ?? "is not on the {$pair->wish?->side?->value} side only, as wished"),
+                "{$what} ".($pair->lossWords() ?? "is not on the {$pair->wish?->side?->value} side only, as wished"),
                 'No switch, device or lead that the rig has now would bring the rest of it.',
             ],
             Verdict::TooQuiet => [

@@ -25,6 +25,9 @@ final class Bounds
     /** How far a sound may be off in a balance, in dB. */
     public const WITHIN_DB = [0.1, 40];
 
+    /** How loud a sound may be that must not be heard; from 60 dB down on nothing is. */
+    public const UP_TO_DB = [-60, 0, 'This has to be from -60 to 0 dB.'];
+
     /** Scenes of a program. */
     public const SCENES = 100;
 

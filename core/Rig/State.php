@@ -11,6 +11,7 @@ use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\Standing;
+use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
@@ -276,7 +277,12 @@ final readonly class State
             ? null
             : $this->rig->modelOf($unit)->routes["{$route->from}>{$follows->of}"] ?? null;
         $now = $this->asSet($unit, $leader ?? $route);
-        $now = $leader === null ? $now : $route->with(on: $now->on, db: $now->db, tap: $now->tap);
+        if ($leader !== null) {
+            $points = $this->rig->modelOf($unit)->points;
+            // Of an output as wide it gets the same channels, too.
+            $map = $points[$leader->to]->channels === $points[$route->to]->channels ? $leader->map : $route->map;
+            $now = $route->with(on: $now->on, db: $now->db, tap: $now->tap, map: $map);
+        }
         $rule = $this->ruled[$unit][$route->key()] ?? null;
         if ($rule !== null && $rule->routes[$route->key()] !== $now->on) {
             $now = $now->with(on: ! $now->on);
@@ -285,7 +291,23 @@ final readonly class State
 
         return $soloed === []
             ? $now
-            : $now->with(on: isset($soloed[$route->from]), tap: ($soloed[$route->from] ?? null)->soloTap ?? $now->tap);
+            : $now->with(
+                on: isset($soloed[$route->from]),
+                tap: isset($soloed[$route->from]) ? $this->soloTap($unit, $soloed[$route->from]) : $now->tap,
+            );
+    }
+
+    /** Where a soloed point is taken: as a named setting says (before or after the faders), else as the model does. */
+    private function soloTap(string $unit, Point $point): Tap
+    {
+        $tap = $point->soloTap;
+        foreach ($this->rig->modelOf($unit)->settings as $setting) {
+            foreach ($setting->effectsAt($this->value($unit, $setting)) as $effect) {
+                $tap = $effect->soloTap ?? $tap;
+            }
+        }
+
+        return $tap;
     }
 
     /** The route as it is set by hand and by named settings. */

@@ -71,8 +71,8 @@ final readonly class Doubling
     }
 
     /**
-     * Below this bass cancels, where one of the two is turned: two equal copies are as loud as one where 2 sin(pi f t) is 1, at 1/(6t). Null
-     * where it does not, and where nothing is left.
+     * Below this bass cancels, where one of the two is turned: two equal copies are as loud as one where 2 sin(pi f t) is 1, at 1/(6t).
+     * Null where it does not, and where nothing is left.
      */
     public function cancelsBelow(): ?Hertz
     {
@@ -96,7 +96,8 @@ final readonly class Doubling
         return match ($this->kind()) {
             DoublingKind::Adds => 'at the same time: up to '.$this->depth()->text().' dB louder',
             DoublingKind::Cancels => 'at the same time with opposite polarity: '.$this->depth()->text().' dB',
-            DoublingKind::Thin => "{$this->apart->number()} ms apart with opposite polarity, thin: bass cancels below {$this->cancelsBelow()?->text()}",
+            DoublingKind::Thin => "{$this->apart->number()} ms apart with opposite polarity, thin: "
+                ."bass cancels below {$this->cancelsBelow()?->text()}",
             DoublingKind::Drifts => 'through two devices whose clocks drift: a comb filter that keeps changing',
             DoublingKind::Combs => $apart.match (true) {
                 $this->isLegs => 'the stereo image shifts to one side',

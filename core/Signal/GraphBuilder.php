@@ -71,6 +71,9 @@ final class GraphBuilder
     /** @var array<string, int> the tap node after gain and mute, by `unit/point` */
     private array $preFader = [];
 
+    /** @var array<string, int> the tap node after gain, muted or not, by `unit/point` */
+    private array $unmuted = [];
+
     /** @var array<string, int> the node behind gain and mute of points with effects, by `unit/point` */
     private array $behindGain = [];
 
@@ -125,7 +128,7 @@ final class GraphBuilder
         // Measured delays are in links and devices: what was made with others can't be taken over.
         $isAlike = $like !== null && $like->rig->papers->measures === $this->rig->papers->measures;
         $this->graph = new SignalGraph($this->rig, $this->state, $devices, $isAlike ? $like : null);
-        $this->preFader = $this->behindGain = $this->variants = [];
+        $this->preFader = $this->unmuted = $this->behindGain = $this->variants = [];
         $absent = array_fill_keys($situation->absent, true);
         if ($isAlike && Alike::isSameInside($this->rig, $situation, $like)) {
             $this->graph->copyAll(Alike::isSameWiring($this->rig, $situation, $like));
@@ -228,6 +231,11 @@ final class GraphBuilder
         foreach ($model->routes as $key => $route) {
             $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
         }
+        foreach ($model->meters as $meter) {
+            if ($meter->tap === Tap::BeforeMute) {
+                $this->unmuted($unit, $model->points[$meter->point], $realm);
+            }
+        }
         $this->graph->sections[$unit->id] = new UnitSection(
             $unit,
             $model,
@@ -252,7 +260,7 @@ final class GraphBuilder
         foreach ($units as $unit) {
             $was = $like->sections[$unit->id];
             $this->graph = SignalGraph::upTo($like, $was);
-            $this->preFader = $this->behindGain = $this->variants = [];
+            $this->preFader = $this->unmuted = $this->behindGain = $this->variants = [];
             $this->unit($unit, $was->model, $was->changes, $was->isAbsent);
             $section = $this->graph->sections[$unit->id];
             if ($section->nodeEnd !== $was->nodeEnd || $section->linkEnd !== $was->linkEnd) {
@@ -362,31 +370,16 @@ final class GraphBuilder
 
     private function point(Unit $unit, Point $point, Realm $realm): void
     {
-        $at = new PointRef($unit->id, $point->id);
         $name = "{$unit->id}/{$point->id}";
         $entry = $node = $this->graph->addNode($point->channels);
         if (($point->gain ?? $point->mute ?? $point->mono ?? $point->inverted ?? $point->delayTo) !== null
             || $this->state->mutedBySetting($unit->id, $point->id) !== null || $this->state->isOutOfScene($unit->id, $point)) {
-            $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
             $next = $this->graph->addNode($point->channels);
-            $triples = $this->triples(ChannelMap::named($map), $point->channels, $point->channels);
-            $isInverted = $point->inverted !== null && $this->state->of($unit->id, $point, Dials::named('inverted')) === true;
-            $this->add(new Link(
-                $node,
-                $next,
-                $isInverted ? array_map(fn (array $one) => [$one[0], $one[1], -$one[2]], $triples) : $triples,
-                $this->state->gain($unit->id, $point)->value(),
-                $this->state->delay($unit->id, $point)->value(),
-                HopKind::Gain,
-                $at,
-                $point->label,
-                $realm,
-                match (true) {
-                    $this->state->isOutOfScene($unit->id, $point) => BlockKind::OutOfScene,
-                    $this->state->isMuted($unit->id, $point) => BlockKind::Muted,
-                    default => null,
-                },
-            ));
+            $this->add($this->gainLink($unit, $point, $node, $next, $realm, match (true) {
+                $this->state->isOutOfScene($unit->id, $point) => BlockKind::OutOfScene,
+                $this->state->isMuted($unit->id, $point) => BlockKind::Muted,
+                default => null,
+            }));
             $node = $next;
         }
         if ($point->effects !== null) {
@@ -443,6 +436,39 @@ final class GraphBuilder
         return [$node, $next];
     }
 
+    /** The node of a point behind its gain, where it stands whether or not it is muted. */
+    private function unmuted(Unit $unit, Point $point, Realm $realm): int
+    {
+        $name = "{$unit->id}/{$point->id}";
+        if (! isset($this->unmuted[$name])) {
+            $this->unmuted[$name] = $this->graph->addNode($point->channels);
+            $this->add($this->gainLink($unit, $point, $this->graph->entry($name), $this->unmuted[$name], $realm));
+        }
+
+        return $this->unmuted[$name];
+    }
+
+    /** What the first controls of a point do to what enters it: gain, mono, polarity, a delay. */
+    private function gainLink(Unit $unit, Point $point, int $from, int $to, Realm $realm, ?BlockKind $block = null): Link
+    {
+        $map = $this->state->isMono($unit->id, $point) && $point->channels > 1 ? 'average' : 'straight';
+        $triples = $this->triples(ChannelMap::named($map), $point->channels, $point->channels);
+        $isInverted = $point->inverted !== null && $this->state->of($unit->id, $point, Dials::named('inverted')) === true;
+
+        return new Link(
+            $from,
+            $to,
+            $isInverted ? array_map(fn (array $one) => [$one[0], $one[1], -$one[2]], $triples) : $triples,
+            $this->state->gain($unit->id, $point)->value(),
+            $this->state->delay($unit->id, $point)->value(),
+            HopKind::Gain,
+            new PointRef($unit->id, $point->id),
+            $point->label,
+            $realm,
+            $block,
+        );
+    }
+
     /**
      * The nodes before and behind a point's fader as a mix takes it that leaves effects out; the usual ones where it leaves none out.
      *
@@ -466,12 +492,14 @@ final class GraphBuilder
     {
         $at = "{$unit->id}/{$route->from}";
         $called = $unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}";
+        $called .= isset($unit->follows[$route->to]) ? " of {$unit->id}" : '';
         [$label, $triples] = $this->routes[$called][$key] ??= $this->routeOf($model, $route);
         [$before, $behind] = $unit->effects === []
             ? [$this->preFader[$at], $this->graph->exit($at)]
             : $this->takenFor($unit, $model, $route, $realm);
         $node = match ($route->tap) {
             Tap::Input => $this->graph->entry($at),
+            Tap::BeforeMute => $this->unmuted($unit, $model->points[$route->from], $realm),
             Tap::PreFader => $before,
             Tap::PostFader => $behind,
         };

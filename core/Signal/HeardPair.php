@@ -31,6 +31,8 @@ final class HeardPair
         public readonly ?Loss $loss = null,
         /** Where it is louder than what it passes can take; null where it is nowhere, or nobody has looked. */
         public readonly ?Overload $overload = null,
+        /** @var list<Source> sounds that are heard with it where it has to be alone */
+        public readonly array $beside = [],
     ) {
     }
 
@@ -125,12 +127,48 @@ final class HeardPair
         return $this->sum->sides;
     }
 
+    /**
+     * The same with others, where it has to be alone.
+     *
+     * @param  list<Source>  $beside  the other sounds
+     */
+    public function notAlone(array $beside): self
+    {
+        $pair = new self(
+            $this->source,
+            $this->listener,
+            $this->wish,
+            Verdict::NotAlone,
+            $this->sum,
+            $this->find,
+            $this->doubling,
+            $this->loss,
+            $this->overload,
+            $beside,
+        );
+        $pair->ways = $this->ways;
+
+        return $pair;
+    }
+
     /** A judgement found while looking at the ways already. */
     public function withWays(Ways $ways): self
     {
         $this->ways = $ways;
 
         return $this;
+    }
+
+    /** What of it is lost, to go behind its name: "is heard without the centre"; null where nothing is. */
+    public function lossWords(): ?string
+    {
+        return $this->loss?->words($this->sum->namesOfLostParts());
+    }
+
+    /** Whether it is as wished only because spill of one voice into another's microphone may be so loud. */
+    public function isSpill(): bool
+    {
+        return $this->verdict === Verdict::Ok && $this->wish?->want === Want::MustNot && $this->isHeard();
     }
 
     /** Lets go of the ways, which can be found again: of a large rig they are too many to keep. */

@@ -17,6 +17,12 @@ final class Hearing
     /** What judging a pair costs beside its taps. */
     private const JUDGING = 40;
 
+    /**
+     * Spill of one voice into another's microphone that nobody minds: 20 dB down it colours the sum by less than 1 dB (see
+     * {@see Doubling::RIPPLE_DB}).
+     */
+    public const SPILL_DB = 20.0;
+
     /** A response is told down to here, relative to the source. */
     private const RESPONSE_DB = -80.0;
 
@@ -79,6 +85,46 @@ final class Hearing
                 $this->hear($source, $before, $changed);
             }
         }
+        $this->hearTogether();
+    }
+
+    /** Whether what has to be alone is alone: that hangs on the other sounds. */
+    private function hearTogether(): void
+    {
+        foreach ($this->wishes as $id => $wishes) {
+            foreach (array_intersect_key($this->pairs[$id] ?? [], $wishes) as $to => $pair) {
+                if (! $wishes[$to]->alone || $wishes[$to]->want === Want::MustNot) {
+                    continue;
+                }
+                $beside = $pair->isHeard() ? $this->beside($pair) : [];
+                if ($pair->verdict === Verdict::NotAlone && $pair->beside !== $beside) {
+                    $pair = $this->judge($pair->source, $pair->listener, $pair->wish);
+                }
+                if ($beside !== [] && $pair->verdict->rank() < Verdict::NotAlone->rank()) {
+                    $pair = $pair->notAlone($beside);
+                }
+                $this->pairs[$id][$to] = $pair;
+            }
+        }
+    }
+
+    /** @return list<Source> the other sounds that a listener hears, louder than they may be */
+    private function beside(HeardPair $pair): array
+    {
+        $beside = [];
+        foreach ($this->graph->rig->sources as $id => $other) {
+            if ($other === $pair->source) {
+                continue;
+            }
+            $there = $this->pairs[$id][$pair->listener->id] ?? null;
+            $there ??= isset($this->pairs[$id]) ? null
+                : $this->judge($other, $pair->listener, $this->wishes[$id][$pair->listener->id] ?? null);
+            if ($there !== null && $there->isHeard() && ! $there->isSpill()) {
+                $beside[] = $other;
+            }
+        }
+
+        return $beside;
     }
 
     /**
@@ -114,10 +160,21 @@ final class Hearing
         foreach ($kept->pairs as $id => $row) {
             $source = $this->graph->rig->sources[$id];
             $this->pairs[$id] = [];
-            foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $overload]) {
+            foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $overload, $beside]) {
                 $listener = $this->graph->rig->listeners[$to];
                 $wish = $this->wishes[$id][$to] ?? null;
-                $this->pairs[$id][$to] = new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find, $doubling, $loss, $overload);
+                $this->pairs[$id][$to] = new HeardPair(
+                    $source,
+                    $listener,
+                    $wish,
+                    $verdict,
+                    $sum,
+                    $this->find,
+                    $doubling,
+                    $loss,
+                    $overload,
+                    array_map(fn (string $other) => $this->graph->rig->sources[$other], $beside),
+                );
             }
         }
     }
@@ -126,7 +183,8 @@ final class Hearing
     public function kept(): KeptHearing
     {
         return new KeptHearing(array_map(fn (array $row) => array_map(
-            fn (HeardPair $pair) => [$pair->verdict, $pair->sum, $pair->doubling, $pair->loss, $pair->overload],
+            fn (HeardPair $pair) => [$pair->verdict, $pair->sum, $pair->doubling, $pair->loss, $pair->overload,
+                array_map(fn (Source $one) => $one->id, $pair->beside)],
             $row,
         ), $this->pairs), $this->work);
     }
@@ -347,8 +405,12 @@ final class Hearing
             $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
             $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
         }
+        if ($isUnwanted && $this->isFine($source, $listener, $wish, $sum)) {
+            return new HeardPair($source, $listener, $wish, Verdict::Ok, $sum, $this->find, $doubling);
+        }
         $isAside = $wish?->side !== null && $sum->sides === $wish->side->value;
         $loss = $isAside ? null : $sum->loss();
+        $loss ??= $wish?->stereo === true && $sum->isMono() ? Loss::Mono : null;
         // The worst is said.
         $verdict = match (true) {
             $wish === null => Verdict::Unwished,
@@ -367,6 +429,33 @@ final class Hearing
         $pair = new HeardPair($source, $listener, $wish, $verdict, $sum, $this->find, $doubling, $loss, $overload);
 
         return $ways === null || $ways->arrivals === [] ? $pair : $pair->withWays($ways);
+    }
+
+    /**
+     * Whether what must not be heard is so soft that nobody minds: as the wish says, else as spill, one voice in the microphone of
+     * another in the same room, may be.
+     */
+    private function isFine(Source $source, Listener $listener, Wish $wish, Sum $sum): bool
+    {
+        $most = $wish->upToDb?->value() ?? -self::SPILL_DB;
+        if ($sum->runsRound || $sum->isUncertain() || $sum->peak?->value() > $most + Sum::ROUNDING_DB) {
+            return false;
+        }
+
+        return $wish->upToDb !== null || (count($source->origins) > 1 && $this->isSpill($source, $listener));
+    }
+
+    /** Whether a sound comes by weaker origins only, and by no loudspeaker. */
+    private function isSpill(Source $source, Listener $listener): bool
+    {
+        $arrivals = $this->ways($source, $listener, Sum::HEARD_DB)->arrivals;
+        foreach ($arrivals as $arrival) {
+            if (! $arrival->isBleed || $arrival->hopsOf(HopKind::Air) !== []) {
+                return false;
+            }
+        }
+
+        return $arrivals !== [];
     }
 
     private function mayOverload(Source $source): bool
@@ -408,7 +497,9 @@ final class Hearing
         $worst = null;
         $main = [];
         foreach ($arrivals as $arrival) {
-            $main["{$arrival->ear}"] = max($main["{$arrival->ear}"] ?? -INF, ...array_map(max(...), $arrival->levels));
+            foreach ($arrival->levels as $parts) {
+                $main["{$arrival->ear}"] = max($main["{$arrival->ear}"] ?? -INF, ...$parts);
+            }
         }
         foreach ($arrivals as $arrival) {
             foreach ($arrival->levels as $channel => $parts) {

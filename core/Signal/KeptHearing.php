@@ -8,8 +8,8 @@ namespace HiddenWire\Core\Signal;
 final readonly class KeptHearing
 {
     /**
-     * @param  array<array-key, array<array-key, array{Verdict, Sum, Doubling|null, Loss|null, Overload|null}>>  $pairs  by source, by
-     *     listener: those to whom anything comes; as {@see HeardPair} has them
+     * @param  array<array-key, array<array-key, array{Verdict, Sum, Doubling|null, Loss|null, Overload|null, list<string>}>>  $pairs
+     *     by source, by listener: those to whom anything comes; as {@see HeardPair} has them, sounds by their id
      * @param  int  $work  that it was, in taps moved
      */
     public function __construct(public array $pairs, public int $work)

@@ -6,6 +6,10 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\UnitRef;
 
 /**
  * A circle in which sound runs: a strongly connected part of the graph, shown by its strongest way round. At 0 dB or more round it howls;
@@ -19,6 +23,8 @@ final readonly class Loop
      * @param  Milliseconds  $delay  of the strongest way round
      * @param  bool  $isBound  the gain is at most this
      * @param  list<string>  $elements  references of every element in the part, each once
+     * @param  non-empty-list<PointRef|CableRef|DeviceRef|UnitRef>  $cut  the fewest elements that open every circle: one
+     *     round goes from them to themselves, and so many dB can be added at all of them as the gain lies below 0
      */
     public function __construct(
         public array $hops,
@@ -26,7 +32,14 @@ final readonly class Loop
         public Milliseconds $delay,
         public bool $isBound,
         public array $elements,
+        public array $cut,
     ) {
+    }
+
+    /** How much can be added at all elements of the cut before it howls; null where it does. */
+    public function margin(): ?Decibels
+    {
+        return $this->howls() ? null : Decibels::of(-$this->gain->value());
     }
 
     public function howls(): bool

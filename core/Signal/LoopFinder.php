@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\AirRef;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\UnitRef;
 
 /**
  * Lists the loops of a graph: each strongly connected part with its gain, its elements, and the strongest way round it. Left and right of
@@ -44,7 +50,8 @@ final class LoopFinder
         foreach ($parts as $name => [$gain, $part]) {
             $hops = $this->strongestRound($part)->hops();
             if ($hops !== []) {
-                $loops[] = new Loop($hops, $gain, $hops[count($hops) - 1]->time, $this->gains->of($part)->isBound, $elements[$name]);
+                $isBound = $this->gains->of($part)->isBound;
+                $loops[] = new Loop($hops, $gain, $hops[count($hops) - 1]->time, $isBound, $elements[$name], $this->cut($part));
             }
         }
         usort($loops, fn (Loop $a, Loop $b) => $b->gain->value() <=> $a->gain->value());
@@ -63,6 +70,43 @@ final class LoopFinder
         }
 
         return array_map(strval(...), array_keys($elements));
+    }
+
+    /** @return non-empty-list<PointRef|CableRef|DeviceRef|UnitRef> where a part is cut; left and right of an element once */
+    private function cut(int $part): array
+    {
+        $cut = [];
+        foreach ($this->gains->cut($part) as $channel) {
+            $at = null;
+            foreach ([[$this->channels->entering[$channel], true], [$this->channels->leaving[$channel], false]] as [$edges, $isEntered]) {
+                foreach ($edges as $edge) {
+                    $link = $this->graph->links[$this->channels->link[$edge]];
+                    if (($this->channels->partOf[$this->channels->from[$edge]] ?? null) === $part
+                        && ($this->channels->partOf[$this->channels->to[$edge]] ?? null) === $part
+                        && ($at === null || $this->gains->isTurnable($link))) {
+                        $at = $this->near($link, $isEntered);
+                    }
+                }
+            }
+            if ($at !== null) {
+                $cut[(string) $at] = $at;
+            }
+        }
+
+        return array_values($cut) ?: throw new \LogicException("Part {$part} is no circle.");
+    }
+
+    /** The point where a link ends, or begins; the link's own element where that is no point's. */
+    private function near(Link $link, bool $isEnd): PointRef|CableRef|DeviceRef|UnitRef
+    {
+        $at = $link->at;
+        if ($at instanceof RouteRef) {
+            $route = $this->graph->rig->modelOf($at->unit)->routes[$at->key];
+
+            return new PointRef($at->unit, $isEnd ? $route->to : $route->from);
+        }
+
+        return $at instanceof AirRef ? ($isEnd ? $at->to : $at->from) : $at;
     }
 
     /** @return \Generator<int, int> edges that stay in the part */

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
+use HiddenWire\Core\Rig\PointRef;
+
 /**
- * The gain round each strongly connected part, from the gain matrix of the whole part. Channels that only hand a sound on are taken out
- * first, so that the gain is that of one round, however many steps it has. Edges of one delay and one set of clocks add with their
- * polarity; between different delays or clocks the phase is free, since at some frequency they meet. The gain is the largest spectral
- * radius over those phases.
+ * The gain round each strongly connected part: the part is cut at the fewest channels that open every circle, and the gain is that of one
+ * round from those to themselves, however many steps it has. So much can be added at all of them before it howls. Edges of one delay and
+ * one set of clocks add with their polarity; between different delays or clocks the phase is free, since at some frequency they meet. The
+ * gain is the largest spectral radius over those phases.
  */
 final class LoopGains
 {
-    /** Entries of different delay between the same two channels beyond which channels are not taken out any more. */
+    /** Entries of different delay between the same two channels; beyond it they are taken for one in which everything adds. */
     private const DELAYS = 24;
 
     /** Multiplications that may be spent on one part when its polarities have to be weighed against each other. */
@@ -24,7 +26,13 @@ final class LoopGains
     /** @var array<int, LoopGain> */
     private array $gains = [];
 
-    public function __construct(private readonly ChannelGraph $channels)
+    /** @var array<int, list<int>> channels at which a part is cut */
+    private array $cuts = [];
+
+    /** Whether some of what was taken together could not be told apart by its delay. */
+    private bool $isBound = false;
+
+    public function __construct(private readonly ChannelGraph $channels, private readonly SignalGraph $graph)
     {
     }
 
@@ -35,14 +43,29 @@ final class LoopGains
     }
 
     /**
-     * The part's matrix, with every channel taken out that has one way in or one way out.
+     * The channels at which a part is cut: the fewest that open every circle; of as few those where a hand can turn it up or down, then the
+     * first.
+     *
+     * @param  int  $part  number of a strongly connected part
+     * @return list<int>
+     */
+    public function cut(int $part): array
+    {
+        $this->of($part);
+
+        return $this->cuts[$part];
+    }
+
+    /**
+     * The part's matrix from the channels where it is cut to themselves: every other channel is taken out, those with the fewest ways
+     * through them first.
      *
      * @return array<int, array<int, array<int, float>>> signed amplitude by channel, by channel that it feeds, by key of delay and clocks
      */
     private function reduced(int $part): array
     {
         $c = $this->channels;
-        $out = $in = [];
+        $out = $turnable = [];
         foreach ($c->parts[$part] as $channel) {
             foreach ($c->leaving[$channel] as $edge) {
                 $to = $c->to[$edge];
@@ -52,51 +75,86 @@ final class LoopGains
                         $c->clock[$edge],
                     ) << ChannelGraph::CLOCKS_AT);
                     $out[$channel][$to][$key] = ($out[$channel][$to][$key] ?? 0.0) + $c->amplitude[$edge];
-                    $in[$to][$channel] = true;
+                    $turnable += $this->isTurnable($this->graph->links[$c->link[$edge]]) ? [$channel => true, $to => true] : [];
                 }
             }
         }
-        $open = $c->parts[$part];
-        while ($open !== []) {
-            $again = [];
-            foreach ($open as $channel) {
-                $before = array_keys($in[$channel] ?? []);
-                $after = array_keys($out[$channel] ?? []);
-                if (isset($out[$channel][$channel]) || (count($before) > 1 && count($after) > 1)) {
-                    continue;
-                }
-                $joined = $this->joined($out, $channel, $before, $after);
-                if ($joined === null) {
-                    continue;
-                }
-                foreach ($before as $from) {
-                    unset($out[$from][$channel]);
-                }
-                foreach ($after as $to) {
-                    unset($in[$to][$channel]);
-                }
-                unset($out[$channel], $in[$channel]);
-                foreach ($joined as [$from, $to, $entry]) {
-                    $out[$from][$to] = $entry;
-                    $in[$to][$from] = true;
-                }
-                array_push($again, ...$before, ...$after);
-            }
-            $open = array_values(array_unique(array_filter($again, fn (int $channel) => isset($in[$channel]) || isset($out[$channel]))));
-        }
+        $out = $this->withoutNothing($out);
+        $this->isBound = false;
+        $this->cuts[$part] = LoopCut::of($out, $turnable);
 
-        return $this->withoutNothing($out);
+        return $this->withoutNothing($this->between($out, array_fill_keys($this->cuts[$part], true)));
+    }
+
+    /** Whether a hand can turn the sound up or down at a link. */
+    public function isTurnable(Link $link): bool
+    {
+        return $link->at instanceof PointRef && match ($link->kind) {
+            HopKind::Gain => $this->graph->rig->point($link->at)->gain !== null,
+            HopKind::Fader => true,
+            default => false,
+        };
     }
 
     /**
-     * The entries that bridge a channel; null where one of them would have too many delays.
+     * @param  array<int, array<int, array<int, float>>>  $out
+     * @param  array<int, true>  $cut
+     * @return array<int, array<int, array<int, float>>> from the channels of the cut to themselves
+     */
+    private function between(array $out, array $cut): array
+    {
+        $in = [];
+        foreach ($out as $from => $row) {
+            foreach ($row as $to => $_) {
+                $in[$to][$from] = true;
+            }
+        }
+        /** @var \SplPriorityQueue<int, int> $queue */
+        $queue = new \SplPriorityQueue;
+        $ways = fn (int $channel): int => count($in[$channel] ?? []) * count($out[$channel] ?? []);
+        foreach (array_keys(array_diff_key($out + $in, $cut)) as $channel) {
+            $queue->insert($channel, -$ways($channel));
+        }
+        $queue->setExtractFlags(\SplPriorityQueue::EXTR_BOTH);
+        while (! $queue->isEmpty()) {
+            /** @var array{data: int, priority: int} $top */
+            $top = $queue->extract();
+            $channel = $top['data'];
+            if (! isset($out[$channel]) && ! isset($in[$channel])) {
+                continue;
+            }
+            if (-$top['priority'] < $ways($channel)) {
+                $queue->insert($channel, -$ways($channel));
+
+                continue;
+            }
+            [$before, $after] = [array_keys($in[$channel] ?? []), array_keys($out[$channel] ?? [])];
+            $joined = $this->joined($out, $channel, $before, $after);
+            foreach ($before as $from) {
+                unset($out[$from][$channel]);
+            }
+            foreach ($after as $to) {
+                unset($in[$to][$channel]);
+            }
+            unset($out[$channel], $in[$channel]);
+            foreach ($joined as [$from, $to, $entry]) {
+                $out[$from][$to] = $entry;
+                $in[$to][$from] = true;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * The entries that bridge a channel.
      *
      * @param  array<int, array<int, array<int, float>>>  $out
      * @param  list<int>  $before
      * @param  list<int>  $after
-     * @return list<array{int, int, array<int, float>}>|null
+     * @return list<array{int, int, array<int, float>}>
      */
-    private function joined(array $out, int $channel, array $before, array $after): ?array
+    private function joined(array $out, int $channel, array $before, array $after): array
     {
         $joined = [];
         foreach ($before as $from) {
@@ -110,7 +168,8 @@ final class LoopGains
                     }
                 }
                 if (count($entry) > self::DELAYS) {
-                    return null;
+                    $entry = [(int) array_key_first($entry) => array_sum(array_map(abs(...), $entry))];
+                    $this->isBound = true;
                 }
                 $joined[] = [$from, $to, $entry];
             }
@@ -142,6 +201,9 @@ final class LoopGains
     private function gain(array $matrix): LoopGain
     {
         $most = $this->radiusOfSizes($matrix);
+        if ($this->isBound) {
+            return new LoopGain($most, true);
+        }
         if ($most === 0.0 || $this->phasesAgree($matrix)) {
             return new LoopGain($most, false);
         }

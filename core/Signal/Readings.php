@@ -40,6 +40,15 @@ final class Readings
         if ($meter->tap === Tap::Input) {
             return $this->graph->entry($at);
         }
+        if ($meter->tap === Tap::BeforeMute) {
+            foreach ($this->graph->links as $link) {
+                if ($link->kind === HopKind::Gain && $link->block === null && (string) $link->at === $at) {
+                    return $link->to;
+                }
+            }
+
+            return $this->graph->entry($at);
+        }
         foreach ($meter->tap === Tap::PreFader ? $this->graph->links : [] as $link) {
             if ($link->kind === HopKind::Fader && (string) $link->at === $at) {
                 return $link->from;

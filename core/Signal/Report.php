@@ -53,6 +53,8 @@ final class Report
                 'howls' => $loop->howls(),
                 'rings' => $loop->rings(),
                 'at_most' => $loop->isBound,
+                'margin_db' => $loop->margin()?->number(),
+                'cut' => array_map(strval(...), $loop->cut),
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
             ], $hearing->loops()),
             'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),

@@ -58,7 +58,7 @@ final class SoundField
     public function __construct(private readonly SignalGraph $graph, Effort $effort = new Effort, ?self $before = null)
     {
         $this->channels = $graph->byChannel();
-        $this->gains = new LoopGains($this->channels);
+        $this->gains = new LoopGains($this->channels, $graph);
         $this->each = $effort->share(count($graph->rig->sources));
         if ($before !== null && $graph->isLaidOutLike($before->graph) && $graph->rig->listeners === $before->graph->rig->listeners
             && $this->channels->isShapedLike($before->channels)) {

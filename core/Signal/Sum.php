@@ -25,6 +25,11 @@ final readonly class Sum
     /** Decibels are kept in hundredths: a level that rounds to the limit is at it. */
     public const ROUNDING_DB = 0.005;
 
+    /** What the channels of a sound in surround carry, in their order. */
+    private const PARTS = [
+        'left', 'right', 'the centre', 'the low channel', 'the left surround', 'the right surround', 'the left rear', 'the right rear',
+    ];
+
     /** @var list<Slot> that are heard at all, at any frequency of speech */
     private array $slots;
 
@@ -175,8 +180,44 @@ final readonly class Sum
             $this->parts === 2 && $this->isLost($parts[0] ?? 0.0, $parts[1] ?? 0.0) => Loss::LeftPart,
             $this->parts === 2 && $this->isLost($parts[1] ?? 0.0, $parts[0] ?? 0.0) => Loss::RightPart,
             $this->parts === 2 && $this->isLost($middle, $all) => Loss::Middle,
+            $this->lostParts() !== [] => Loss::Parts,
             default => null,
         };
+    }
+
+    /** @return list<int> channels of a sound with more than two that do not arrive, from 0 */
+    public function lostParts(): array
+    {
+        if ($this->parts <= 2) {
+            return [];
+        }
+        $powers = array_fill(0, $this->parts, 0.0);
+        foreach ($this->slots as $slot) {
+            $powers[$slot->part] = max($powers[$slot->part] ?? 0.0, $slot->power);
+        }
+        $most = max($powers);
+
+        return array_keys(array_filter($powers, fn (float $power) => $this->isLost($power, $most)));
+    }
+
+    /** @return list<string> what those channels carry: "the centre"; of other sounds than in surround "channel 3" */
+    public function namesOfLostParts(): array
+    {
+        $isSurround = in_array($this->parts, [6, count(self::PARTS)], true);
+
+        return array_map(fn (int $part) => $isSurround ? self::PARTS[$part] : 'channel '.($part + 1), $this->lostParts());
+    }
+
+    /** Whether left and right of a stereo sound arrive as one: what they differ in lies 20 dB and more below what they have in common. */
+    public function isMono(): bool
+    {
+        $difference = $all = 0.0;
+        foreach ($this->parts === 2 ? $this->sidesTogether(-1) : [] as [$sum, $apart]) {
+            $difference = max($difference, $sum);
+            $all = max($all, $apart);
+        }
+
+        return $this->isLost($difference, $all);
     }
 
     private function isLost(float $power, float $beside): bool
@@ -187,23 +228,24 @@ final readonly class Sum
     /**
      * By channel of an ear: the power of what left and right have in common, and of both taken apart.
      *
+     * @param  1|-1  $sign  -1 for what they differ in
      * @return list<array{float, float}>
      */
-    private function sidesTogether(): array
+    private function sidesTogether(int $sign = 1): array
     {
         $channels = [];
         foreach ($this->slots as $slot) {
             $channels["{$slot->ear} {$slot->channel}"][] = $slot;
         }
 
-        return array_values(array_map(function (array $slots): array {
+        return array_values(array_map(function (array $slots) use ($sign): array {
             $taps = [];
             $apart = 0.0;
             foreach ($slots as $slot) {
                 $apart += $slot->power;
                 foreach ($slot->copies as $copy) {
                     $key = $copy->delay + ($copy->clocks << ChannelGraph::CLOCKS_AT);
-                    $taps[$key] = ($taps[$key] ?? 0.0) + $copy->amplitude;
+                    $taps[$key] = ($taps[$key] ?? 0.0) + $copy->amplitude * ($slot->part === 0 ? 1 : $sign);
                 }
             }
 

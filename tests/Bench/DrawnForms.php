@@ -117,7 +117,8 @@ final class DrawnForms
     {
         $wish = $this->oneOf($this->rig->wishes);
 
-        return $wish === false ? null : ['source' => $wish->source, 'listener' => $wish->listener, 'own_level' => $this->oneOf(['0', '1']),
+        return $wish === false ? null : ['source' => $wish->source, 'listener' => $wish->listener, 'own_level' => $this->oneOf(['', 'listeners', 'sounds', 'both']),
+            'stereo' => $this->oneOf(['0', '1']), 'up_to_db' => $this->oneOf(['', '-20', '-60', '0']),
             'alone' => $this->oneOf(['0', '1']), 'treatment' => $this->oneOf(['', 'dry', 'processed']), 'side' => $this->oneOf(['', 'left', 'right'])];
     }
 

@@ -102,7 +102,7 @@ describe('a sound on one side, on purpose', function () {
     $sided = function (string $map, ?Side $side): array {
         $draft = Draft::rig()->unit('u', ['points' => [['id' => 'a', 'kind' => 'origin', 'channels' => 1], ['id' => 'ears', 'kind' => 'ear', 'channels' => 2]],
             'routes' => [['from' => 'a', 'to' => 'ears', 'map' => $map]]])->source('a', 'u/a')->listener('me', 'u/ears')->wish('a', 'me', 'must');
-        $rig = $side === null ? $draft->make() : (new MarkWish('a', 'me', false, false, null, $side))->applyTo($draft->make());
+        $rig = $side === null ? $draft->make() : (new MarkWish('a', 'me', null, false, null, $side))->applyTo($draft->make());
         $pair = (new Hearing((new GraphBuilder($rig))->build($rig->base())))->pair('a', 'me');
 
         return [$pair->channels(), $pair->verdict->value];
@@ -117,8 +117,8 @@ describe('a sound on one side, on purpose', function () {
 
     it('is said, and comes through a document', function () {
         $rig = twoMixes(['a' => 0, 'b' => 0, 'c' => 0])->make();
-        $mark = new MarkWish('a', 'me', false, false, null, Side::Left);
-        expect($mark->words($rig))->toBe('A at Me: on the left only');
+        $mark = new MarkWish('a', 'me', null, false, null, Side::Left);
+        expect($mark->words($rig))->toBe('A at Me: left only');
         $text = (new DocumentWriter)->write($mark->applyTo($rig));
         expect($text)->toContain('"side": "left"')->and((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text)
             ->and((new RigDifference($rig, $mark->applyTo($rig)))->lines())->toBe(['Sounds, listeners and wishes' => ['A at Me: may, left only']]);

@@ -41,6 +41,7 @@ use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -136,9 +137,9 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
     'the start order' => [new OrderStart('sim', ['mic-relay', 'voice-relay']),
         'Rally simulator starts Microphone repeater, Voice repeater', fn (Rig $rig) => $rig->units['mic-relay']->start === 1
         && $rig->units['voice-relay']->start === 2 && $rig->units['game']->start === null],
-    'a level of its own' => [new MarkWish('voice', 'viewers', true, false), 'Presenter voice at Viewers: with a level of its own',
+    'a level of its own' => [new MarkWish('voice', 'viewers', Apart::Listeners, false), 'Presenter voice at Viewers: own level, apart from other listeners',
         fn (Rig $rig) => array_values(array_filter($rig->wishes, fn ($wish) => $wish->source === 'voice'
-        && $wish->listener === 'viewers'))[0]->ownLevel],
+        && $wish->listener === 'viewers'))[0]->ownLevel === Apart::Listeners],
     'a second origin' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)),
         'Presenter voice begins at Capsule of Webcam, −20.0 dB',
         fn (Rig $rig) => count($rig->sources['voice']->origins) === count(night()->sources['voice']->origins) + 1],
@@ -192,7 +193,7 @@ it('numbers cables anew in their order', function () {
 });
 
 it('marks a wish only where there is one', function () {
-    expect(fn () => (new MarkWish('music', 'viewers', true, true))->applyTo((new SetWish('music', 'viewers', null))->applyTo(night())))
+    expect(fn () => (new MarkWish('music', 'viewers', Apart::Both, true))->applyTo((new SetWish('music', 'viewers', null))->applyTo(night())))
         ->toThrow(InvalidRig::class, 'Say first');
 });
 

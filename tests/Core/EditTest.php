@@ -12,6 +12,7 @@ use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Pick;
@@ -128,13 +129,13 @@ it('gives ids that are free and plain', function (string $name, array $taken, st
     'ubermikro-no5'], ['***', [], 'thing'], [str_repeat('x', 90), [], str_repeat('x', 56)]]);
 
 it('paints cells of any shape with one wish, in all situations or one, and keeps what else was said of them', function () {
-    $rig = (new MarkWish('voice', 'viewers', ownLevel: true, alone: false))->applyTo(relay());
+    $rig = (new MarkWish('voice', 'viewers', ownLevel: Apart::Listeners, alone: false))->applyTo(relay());
     $cells = [['voice', 'viewers'], ['ring', 'team'], ['voice', 'team']];
     $everywhere = (new SetWishes($cells, Want::May))->applyTo($rig);
     foreach ($cells as [$source, $listener]) {
         expect(heard($everywhere, 'break')->pair($source, $listener)->wish?->want)->toBe(Want::May);
     }
-    expect(heard($everywhere)->pair('voice', 'viewers')->wish?->ownLevel)->toBeTrue();
+    expect(heard($everywhere)->pair('voice', 'viewers')->wish?->ownLevel)->toBe(Apart::Listeners);
 
     $there = (new SetWishes($cells, Want::MustNot, 'talk'))->applyTo($everywhere);
     $again = (new SetWishes($cells, null, 'talk'))->applyTo($there);

@@ -158,7 +158,7 @@ describe('a wish for dry or processed', function () {
 
     it('is said of a wish, and stays when the wish changes', function () {
         $rig = chained([])->wish('ann', 'me', 'must')->make();
-        $mark = new MarkWish('ann', 'me', false, false, Treatment::Dry);
+        $mark = new MarkWish('ann', 'me', null, false, Treatment::Dry);
         $marked = $mark->applyTo($rig);
         expect($mark->words($rig))->toBe('Ann at Me: dry')->and($marked->wishes[0]->treatment)->toBe(Treatment::Dry)
             ->and((new RigDifference($rig, $marked))->lines())->toBe(['Sounds, listeners and wishes' => ['Ann at Me: must, dry']])

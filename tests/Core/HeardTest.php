@@ -2,6 +2,12 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Readings;
 use HiddenWire\Core\Signal\Verdict;
 use Tests\Support\Draft;
 use Tests\Support\PlainSums;
@@ -46,3 +52,152 @@ it('has a microphone in a computer\'s microphone socket on both channels', funct
     'a lane that says its channels' => [['lane' => ['channels' => [1, 2]]], 'computer', Verdict::OneSided, 0.0, 'left'],
     'a line input' => [['lane' => ['signal' => 'consumer-line']], 'computer', Verdict::OneSided, 0.0, 'left'],
 ]);
+
+/** A desk with the sounds of some rows of it: sound, listener and level of each, and what is wished. */
+function wished(array $ways, array $wishes, array $origins = []): Draft
+{
+    [$sources, $listeners] = [array_unique(array_column($ways, 0)), array_unique(array_column($ways, 1))];
+    $draft = Draft::rig()->unit('u', ['points' => [
+        ...array_map(fn (string $id) => ['id' => $id, 'kind' => 'origin', 'channels' => 1], $sources),
+        ...array_map(fn (string $id) => ['id' => $id, 'kind' => 'ear', 'channels' => 1], $listeners),
+    ], 'routes' => array_map(fn (array $way) => ['from' => $way[0], 'to' => $way[1], 'db' => $way[2] ?? 0], $ways)]);
+    foreach ($listeners as $id) {
+        $draft->listener($id, "u/{$id}");
+    }
+    foreach ($sources as $id) {
+        $draft->source($id, "u/{$id}", ...($origins[$id] ?? []));
+    }
+
+    return $draft->with(fn (array $d) => ['wishes' => array_map(fn (array $one) => ['source' => $one[0], 'listener' => $one[1], 'want' => $one[2]] + ($one[3] ?? []), $wishes)] + $d);
+}
+
+it('says of a sound that has to be alone that it is not', function (array $ways, array $wishes, Verdict $verdict, array $beside) {
+    $pair = wished($ways, [['ann', 'track', 'must', ['alone' => true]], ...$wishes])->pair('ann', 'track');
+    expect($pair->verdict)->toBe($verdict)->and(array_map(fn ($one) => $one->id, $pair->beside))->toBe($beside);
+})->with([
+    'it is' => [[['ann', 'track'], ['bob', 'air']], [], Verdict::Ok, []],
+    'two more' => [[['ann', 'track'], ['bob', 'track', -50], ['game', 'track'], ['bob', 'air']], [], Verdict::NotAlone, ['bob', 'game']],
+    'another below what is heard' => [[['ann', 'track'], ['bob', 'track', -61]], [], Verdict::Ok, []],
+    'one that may be so loud' => [[['ann', 'track'], ['bob', 'track', -30]], [['bob', 'track', 'must-not', ['up_to_db' => -25]]], Verdict::Ok, []],
+    'and is louder' => [[['ann', 'track'], ['bob', 'track', -20]], [['bob', 'track', 'must-not', ['up_to_db' => -25]]], Verdict::NotAlone, ['bob']],
+    'what is worse is said first' => [[['ann', 'track', -45], ['bob', 'track']], [], Verdict::TooQuiet, []],
+]);
+
+it('tells whether a sound is alone also where only it is heard anew', function () {
+    $rig = wished([['ann', 'track'], ['bob', 'track'], ['cy', 'track', -99]], [['ann', 'track', 'must', ['alone' => true]]])->make();
+    $hearings = new Hearings($rig);
+    $alone = fn (Hearings $of) => $of->ofSource('base', 'ann')->pair('ann', 'track');
+    expect($alone($hearings)->verdict)->toBe(Verdict::NotAlone);
+    $hearings->in('base');
+    // Bob is taken out: nothing about Ann has changed but that she is alone.
+    $without = new Rig($rig->parts()->with(models: ['model-of-u' => $rig->models['model-of-u']->with(routes: array_filter($rig->models['model-of-u']->routes, fn ($one) => $one->from !== 'bob'))]));
+    expect((new Hearings($without, [], $hearings))->in('base')->pair('ann', 'track')->verdict)->toBe(Verdict::Ok);
+    $kept = (new Hearing($hearings->in('base')->graph, kept: $hearings->in('base')->kept()))->pair('ann', 'track');
+    expect($kept->verdict)->toBe(Verdict::NotAlone)->and($kept->beside[0]->id)->toBe('bob');
+});
+
+it('takes spill for no leak, unless it is louder than 20 dB down or than was said', function (float $bleed, array $more, Verdict $verdict) {
+    // Ann is in Bob's microphone, too, and must not be on his track.
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'ann', 'kind' => 'origin', 'channels' => 1], ['id' => 'bob', 'kind' => 'origin', 'channels' => 1],
+        ['id' => 'track', 'kind' => 'ear', 'channels' => 1]], 'routes' => [['from' => 'bob', 'to' => 'track'], ...($more['routes'] ?? [])]])
+        ->source('ann', 'u/ann', ['u/bob', $bleed])->source('bob', 'u/bob')->listener('track', 'u/track')
+        ->with(fn (array $d) => ['wishes' => [['source' => 'ann', 'listener' => 'track', 'want' => 'must-not'] + ($more['wish'] ?? []),
+            ['source' => 'bob', 'listener' => 'track', 'want' => 'must', 'alone' => true]]] + $d);
+    expect($draft->pair('ann', 'track')->verdict)->toBe($verdict)
+        ->and($draft->pair('bob', 'track')->verdict)->toBe($verdict === Verdict::Ok ? Verdict::Ok : Verdict::NotAlone);
+})->with([
+    'at -20 dB' => [-20, [], Verdict::Ok],
+    'at -19.9 dB' => [-19.9, [], Verdict::Leak],
+    'said to be fine up to -10 dB' => [-12, ['wish' => ['up_to_db' => -10]], Verdict::Ok],
+    'said to be fine up to -40 dB only' => [-30, ['wish' => ['up_to_db' => -40]], Verdict::Leak],
+    // What leads there from her own microphone is no spill.
+    'by her own microphone, as soft' => [-40, ['routes' => [['from' => 'ann', 'to' => 'track', 'db' => -30]]], Verdict::Leak],
+]);
+
+it('says what is lost of a sound in surround', function (array $route, ?string $words) {
+    $draft = Draft::inside([], [$route], 6, 2);
+    expect($draft->pair('s', 'l')->lossWords())->toBe($words)->and($draft->pair('s', 'l')->verdict)->toBe($words === null ? Verdict::Ok : Verdict::OneSided);
+})->with([
+    'a straight map' => [['tone', 'ear'], 'is heard without the centre, the low channel, the left surround and the right surround'],
+    'an average of all six' => [['tone', 'ear', 0, 'average'], null],
+    'all but the low channel' => [['tone', 'ear', 0, [[1, 1], [2, 2], [3, 1], [3, 2], [5, 1], [6, 2]]], 'is heard without the low channel'],
+]);
+
+it('takes all of a sound in an average, as loud as what is in all of it', function () {
+    // A sixth of each: 20 log10(1/6) = -15.56
+    expect(Draft::inside([], [['tone', 'ear', 0, 'average']], 6, 2)->pair('s', 'l')->level()?->value())->toBe(-15.56)
+        ->and(Draft::inside([], [['tone', 'ear', 0, 'average']], 3, 1)->pair('s', 'l')->level()?->value())->toBe(-9.54)
+        ->and(Draft::inside([], [['tone', 'ear', 0, 'average']], 2, 2)->pair('s', 'l')->level()?->value())->toBe(-6.02);
+});
+
+it('says where stereo becomes mono, and is at odds where it was wished', function (array $route, int $ear, array $wish, Verdict $verdict, bool $isMono) {
+    $pair = Draft::inside(['m' => 1, 'x' => 2], $route, 2, $ear)->with(fn (array $d) => ['wishes' => [$wish + $d['wishes'][0]]] + $d)->pair('s', 'l');
+    expect($pair->verdict)->toBe($verdict)->and($pair->sum->isMono())->toBe($isMono)
+        ->and($pair->lossWords())->toBe($verdict === Verdict::Ok ? null : 'is mono, was stereo');
+})->with([
+    'stereo' => [[['tone', 'ear']], 2, ['stereo' => true], Verdict::Ok, false],
+    'by a mono point' => [[['tone', 'm'], ['m', 'ear']], 2, ['stereo' => true], Verdict::OneSided, true],
+    'nobody minds' => [[['tone', 'm'], ['m', 'ear']], 2, [], Verdict::Ok, true],
+    'into one ear' => [[['tone', 'ear']], 1, ['stereo' => true], Verdict::OneSided, true],
+    // A tenth of the other side: what they differ in is (1 - 0.1) against (1 + 0.1).
+    'a little of the other side' => [[['tone', 'ear'], ['tone', 'x', -20, 'swap'], ['x', 'ear']], 2, ['stereo' => true], Verdict::Ok, false],
+]);
+
+/** A strip that goes to a bus and to headphones, muted, its fader 20 dB down, its gain 10 dB. */
+function strip(array $route, array $set = [], array $more = [], array $situation = []): Draft
+{
+    return Draft::rig()->unit('desk', ['points' => [
+        ['id' => 'tone', 'kind' => 'origin', 'channels' => 1],
+        ['id' => 'ch', 'kind' => 'strip', 'channels' => 1, 'gain' => ['from' => 0, 'to' => 20, 'db' => 10], 'mute' => false,
+            'fader' => ['from' => -90, 'to' => 10, 'db' => -20], 'solo' => 'cue'] + ($more['ch'] ?? []),
+        ['id' => 'cue', 'kind' => 'bus', 'channels' => 1], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1],
+    ], 'routes' => [['from' => 'tone', 'to' => 'ch'], ['from' => 'ch', 'to' => 'cue', 'on' => false, 'can' => ['on']], ['from' => 'ch', 'to' => 'ear', 'can' => ['on']] + $route,
+        ['from' => 'cue', 'to' => 'ear']]] + ($more['model'] ?? []), 'desk', ['points' => ['ch' => $set]])
+        ->source('s', 'desk/tone')->listener('l', 'desk/ear')->wish('s', 'l', 'may')
+        ->with(fn (array $d) => ['situations' => [$d['situations'][0] + $situation]] + $d);
+}
+
+it('takes a sound after gain and before its mute', function (string $tap, bool $isMuted, ?float $db) {
+    expect(heardAlike(strip(['tap' => $tap], ['mute' => $isMuted]), 's', 'l', 'desk/ear')[1])->toBe($db);
+})->with([
+    ['before-mute', true, 10.0], ['before-mute', false, 10.0], ['pre-fader', true, null], ['pre-fader', false, 10.0],
+    ['post-fader', false, -10.0], ['input', true, 0.0],
+]);
+
+it('keeps the level of a muted microphone that is soloed before its mute', function () {
+    $set = ['mute' => true, 'solo' => true];
+    expect(heardAlike(strip(['on' => false], $set, ['ch' => ['solo_tap' => 'before-mute']]), 's', 'l', 'desk/ear')[1])->toBe(10.0)
+        ->and(heardAlike(strip(['on' => false], $set), 's', 'l', 'desk/ear')[1])->toBeNull();
+});
+
+it('listens before or after the fader as a setting says, in a situation too', function (array $values, array $situation, float $db) {
+    $more = ['model' => ['settings' => [['id' => 'listen', 'label' => 'Listening', 'kind' => 'choice', 'choices' => ['Before', 'After'], 'factory' => 'Before',
+        'effects' => [['value' => 'Before', 'solo_tap' => 'pre-fader'], ['value' => 'After', 'solo_tap' => 'post-fader']]]]]];
+    $draft = strip(['on' => false], ['solo' => true], $more, $situation)
+        ->with(fn (array $d) => ['units' => [['settings' => $d['units'][0]['settings'] + array_filter(['values' => $values])] + $d['units'][0]]] + $d);
+    expect(heardAlike($draft, 's', 'l', 'desk/ear')[1])->toBe($db);
+    expect((new DocumentReader)->read((new DocumentWriter)->write($draft->make())))->toEqual($draft->make());
+})->with([
+    'as it comes' => [[], [], 10.0],
+    'set' => [['listen' => 'After'], [], -10.0],
+    'in a situation' => [[], ['settings' => [['unit' => 'desk', 'setting' => 'listen', 'value' => 'After']]], -10.0],
+]);
+
+it('shows on a meter before the mute what would come', function () {
+    $draft = strip([], ['mute' => true], ['model' => ['meters' => [['id' => 'm', 'label' => 'In', 'point' => 'ch', 'tap' => 'before-mute', 'zones' => [['name' => 'green', 'from_db' => 5]]]]]]);
+    $hearing = $draft->hear();
+    $rig = $hearing->graph->rig;
+    expect((new Readings($hearing->graph))->of($rig->units['desk'], array_values($rig->modelOf('desk')->meters)[0]))->toBe(['s' => 10.0]);
+});
+
+it('gives an output that follows another its channels too', function (int $width, string $sides) {
+    $draft = Draft::rig()->unit('desk', ['points' => [
+        ['id' => 'tone', 'kind' => 'origin', 'channels' => 2], ['id' => 'a', 'kind' => 'bus', 'channels' => 2], ['id' => 'b', 'kind' => 'bus', 'channels' => $width, 'can_follow' => ['a']],
+        ['id' => 'ear', 'kind' => 'ear', 'channels' => 2]],
+        'routes' => [['from' => 'tone', 'to' => 'a', 'map' => 'to-left'], ['from' => 'tone', 'to' => 'b'], ['from' => 'b', 'to' => 'ear']]])
+        ->source('s', 'desk/tone')->listener('l', 'desk/ear')->wish('s', 'l', 'may')
+        ->with(fn (array $d) => ['units' => [$d['units'][0] + ['follows' => ['b' => ['of' => 'a']]]]] + $d);
+    expect(heardAlike($draft, 's', 'l', 'desk/ear')[2])->toBe($sides);
+    // Where nothing is followed, it has its own.
+    expect($draft->with(fn (array $d) => ['units' => [array_diff_key($d['units'][0], ['follows' => 0])]] + $d)->pair('s', 'l')->channels())->toBe('both');
+})->with(['as wide' => [2, 'left'], 'of another width' => [1, 'both']]);

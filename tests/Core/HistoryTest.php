@@ -97,7 +97,7 @@ dataset('changes', [
         'Places and units', 'Voice repeater starts out of turn'],
     'a wish' => [new SetWish('voice', 'team', Want::May), ['wishes/voice team '], 'Sounds, listeners and wishes',
         'Presenter voice at Driver\'s team: may'],
-    'alone' => [new MarkWish('voice', 'team', false, true), ['wishes/voice team '], 'Sounds, listeners and wishes',
+    'alone' => [new MarkWish('voice', 'team', null, true), ['wishes/voice team '], 'Sounds, listeners and wishes',
         'Presenter voice at Driver\'s team: must not, alone'],
     'a sound' => [new AddSource('Kettle', SourceKind::Other, null), ['sources/kettle'], 'Sounds, listeners and wishes', 'Kettle is new'],
     'a listener' => [new AddListener('Choir', ListenerKind::Headphones, null), ['listeners/choir'], 'Sounds, listeners and wishes',

@@ -5,11 +5,26 @@ declare(strict_types=1);
 use HiddenWire\Core\Signal\Effort;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\LoopCut;
 use HiddenWire\Core\Signal\Loss;
 use HiddenWire\Core\Signal\Verdict;
 use HiddenWire\Core\Signal\WayFinder;
 use Tests\Support\Draft;
 use Tests\Support\TransferFunctions;
+
+/** Two microphones that each go to two loudspeakers, at a gain; each loudspeaker comes into both at -20 dB. */
+function loudRoom(float $gain): Draft
+{
+    $routes = [['tone', 'm-1'], ['s-1', 'ear', -40]];
+    foreach ([1, 2] as $m) {
+        foreach ([1, 2] as $s) {
+            array_push($routes, ["m-{$m}", "s-{$s}", $gain], ["s-{$s}", "m-{$m}", -20]);
+        }
+    }
+
+    return Draft::inside(['m-1' => 1, 'm-2' => 1, 's-1' => 1, 's-2' => 1], $routes)
+        ->with(fn (array $d) => ['wishes' => [['want' => 'may'] + $d['wishes'][0]]] + $d);
+}
 
 it('hears nothing of two copies that cancel, and names the two', function () {
     $pair = Draft::inside(['a' => 1, 'b' => 2], [['tone', 'a'], ['a', 'ear'], ...Draft::turned('tone', 'ear', 'b')])->pair('s', 'l');
@@ -198,6 +213,84 @@ it('judges a loop by the gain matrix of the whole part', function (array $points
             ['a', 'ear']], '3.0', true],
     'quiet' => [['a' => 1, 'b' => 1], [['tone', 'a'], ['a', 'b', -12], ['b', 'a'], ['a', 'ear']], '−12.0', false],
 ]);
+
+it('counts one round of two microphones before two loudspeakers', function (float $gain, string $round, bool $rings) {
+    // Each microphone goes to both loudspeakers, each loudspeaker into both microphones, all at one time. Cut at the two microphones, a round
+    // is a matrix of four like entries of two ways each: 4 x the gain of one way. -9 - 20 dB and 12.04 are -16.96.
+    $hearing = loudRoom($gain)->hear();
+    expect($hearing->loops())->toHaveCount(1)->and($hearing->loops()[0]->gain->text())->toBe($round)
+        ->and(array_map(strval(...), $hearing->loops()[0]->cut))->toBe(['u/m-1', 'u/m-2'])
+        ->and($hearing->loops()[0]->isAudible())->toBe($rings)->and($hearing->pair('s', 'l')->verdict === Verdict::Loop)->toBe($rings);
+})->with([[-9.0, '−17.0', false], [1.9, '−6.1', false], [2.1, '−5.9', true], [7.97, '0.0', true]]);
+
+it('howls with as much more at the points of the cut as it says', function (int $seed) {
+    mt_srand($seed);
+    for ($rig = 0; $rig < 40; $rig++) {
+        $count = mt_rand(2, 5);
+        $points = array_map(fn (int $i) => ['id' => "p{$i}", 'kind' => 'strip', 'channels' => mt_rand(1, 2), 'gain' => ['from' => -90, 'to' => 90]], range(1, $count));
+        $routes = [];
+        for ($i = 1; $i <= $count; $i++) {
+            for ($j = 1; $j <= $count; $j++) {
+                $i !== $j && mt_rand(0, 2) === 0 && $routes[] = ['from' => "p{$i}", 'to' => "p{$j}", 'db' => -mt_rand(0, 30), 'delay_ms' => mt_rand(1, 9)];
+            }
+        }
+        $of = fn (array $set): Hearing => Draft::rig()->unit(
+            'u',
+            ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ...$points,
+                ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]], 'routes' => [['from' => 'tone', 'to' => 'p1'], ...$routes, ['from' => 'p1', 'to' => 'ear']]],
+            'desk',
+            ['points' => $set],
+        )->source('s', 'u/tone')->listener('l', 'u/ear')->hear();
+        $loops = $of([])->loops();
+        foreach ($loops as $loop) {
+            foreach ([[0.1, true], [-0.1, false]] as [$more, $howls]) {
+                $set = [];
+                foreach ($loop->cut as $at) {
+                    $set[$at->point] = ['gain' => round(-$loop->gain->value() + $more, 2)];
+                }
+                $then = array_values(array_filter($of($set)->loops(), fn ($one) => $one->elements === $loop->elements))[0];
+                expect($then->isBound || $then->howls() === $howls)->toBeTrue("seed {$seed}, rig {$rig}, {$loop->gain->text()} and {$more}: {$then->gain->text()}");
+            }
+        }
+    }
+})->with([1, 2, 3]);
+
+it('cuts a loop at the fewest channels, where a hand can turn it, then at the first', function (array $feeds, array $turnable, array $cut) {
+    $of = array_map(fn (array $to) => array_fill_keys($to, 1.0), $feeds);
+    expect(LoopCut::of($of, array_fill_keys($turnable, true)))->toBe($cut);
+})->with([
+    'a ring' => [[1 => [2], 2 => [3], 3 => [1]], [], [1]],
+    'a ring with a fader' => [[1 => [2], 2 => [3], 3 => [1]], [3], [3]],
+    'two rings with one channel in common' => [[1 => [2], 2 => [1, 3], 3 => [2]], [1, 3], [2]],
+    'two apart by a way' => [[1 => [2], 2 => [1, 3], 3 => [4], 4 => [3]], [4], [1, 4]],
+    'one that feeds itself' => [[1 => [1, 2], 2 => [1]], [2], [1]],
+    'all feed all, four channels' => [[1 => [2, 3, 4], 2 => [1, 3, 4], 3 => [1, 2, 4], 4 => [1, 2, 3]], [4], [1, 2, 4]],
+    'two before two' => [[1 => [3, 4], 2 => [3, 4], 3 => [1, 2], 4 => [1, 2]], [3, 4], [3, 4]],
+]);
+
+it('cuts a loop at no more channels than there are ways to, tried one by one', function () {
+    mt_srand(7);
+    for ($round = 0; $round < 150; $round++) {
+        $count = mt_rand(3, 7);
+        $feeds = [];
+        for ($i = 0; $i < $count; $i++) {
+            for ($j = 0; $j < $count; $j++) {
+                mt_rand(0, 9) < 3 && $feeds[$i][$j] = 1.0;
+            }
+        }
+        // Every set of channels: what is left has no circle if channels can be taken away one by one that nothing is fed by.
+        $least = $count;
+        for ($set = 0; $set < 1 << $count; $set++) {
+            $left = array_filter(range(0, $count - 1), fn (int $i) => ($set >> $i & 1) === 0);
+            do {
+                $before = count($left);
+                $left = array_filter($left, fn (int $i) => array_intersect(array_keys($feeds[$i] ?? []), $left) !== []);
+            } while (count($left) < $before);
+            $least = $left === [] ? min($least, substr_count(decbin($set), '1')) : $least;
+        }
+        expect(LoopCut::of($feeds, []))->toHaveCount($least);
+    }
+});
 
 it('finds the loud pair among eight dense buses', function () {
     $points = $routes = [];

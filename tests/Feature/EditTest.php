@@ -84,8 +84,8 @@ it(
     'a sound named 0' => [['edit' => 'add-source', 'name' => '0', 'kind' => 'other', 'at' => 'webcam/capsule'], 'New sound: 0'],
     'a situation named 0' => [['edit' => 'add-situation', 'name' => '0', 'copy_of' => 'break'], 'New situation: 0, a copy of Break'],
     'a listener' => [['edit' => 'add-listener', 'name' => 'Nobody yet', 'kind' => 'team'], 'New listener: Nobody yet'],
-    'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => '1'],
-        'Presenter voice at Viewers: with a level of its own'],
+    'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => 'listeners'],
+        'Presenter voice at Viewers: own level, apart from other listeners'],
     'a sound\'s second beginning' => [['edit' => 'place-sound', 'source' => 'voice', 'at' => 'webcam/capsule', 'db' => '-20'],
         'Presenter voice begins at Capsule of Webcam, −20.0 dB'],
     'a listener gone from a point' => [['edit' => 'place-listener', 'listener' => 'hall', 'at' => 'speakers/cone', 'away' => '1'],
@@ -366,14 +366,14 @@ it('takes sounds, listeners and wishes before there is any equipment', function 
     foreach ([['edit' => 'add-source', 'name' => 'Voice', 'kind' => 'voice'],
         ['edit' => 'add-source', 'name' => 'Music', 'kind' => 'music'], ['edit' => 'add-listener', 'name' => 'Viewers', 'kind' => 'stream'],
         ['edit' => 'wish', 'source' => '*', 'listener' => 'viewers', 'want' => 'must'], ['edit' => 'mark-wish', 'source' => 'voice',
-            'listener' => 'viewers', 'own_level' => '1', 'alone' => '1']] as $fields) {
+            'listener' => 'viewers', 'own_level' => 'listeners', 'alone' => '1']] as $fields) {
         $this->actingAs($this->user)->post("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->fresh()->revision])
             ->assertSessionHasNoErrors();
     }
     $content = RigFromRows::rig($rig->fresh());
     expect(array_map(fn ($wish) => [$wish->source, $wish->want->value, $wish->ownLevel, $wish->alone], $content->wishes))
         ->toBe([['voice', 'must', true, true], ['music', 'must', false, false]]);
-    $this->actingAs($this->user)->get("/rigs/{$rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('must hear, own level, alone')
+    $this->actingAs($this->user)->get("/rigs/{$rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('must hear, own level, apart from other listeners, alone')
         ->assertSee('2</strong> not as wished', false);
 });
 

@@ -66,6 +66,7 @@ use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Rig\Certainty;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Effect;
@@ -219,10 +220,12 @@ function someEdit(CoreRig $rig): ?RigEdit
             : new MarkWish(
                 $source,
                 $listener,
-                mt_rand(0, 1) === 0,
+                [null, ...Apart::cases()][mt_rand(0, 3)],
                 mt_rand(0, 1) === 0,
                 [null, ...Treatment::cases()][mt_rand(0, 2)],
                 [null, ...Side::cases()][mt_rand(0, 2)],
+                mt_rand(0, 1) === 0,
+                mt_rand(0, 1) === 0 ? null : Decibels::of(-mt_rand(0, 60)),
             ),
         43 => count($rig->listeners) < 2 || $listener === null ? null : new SetBalance(
             $listener,

@@ -326,8 +326,9 @@ final class PlainSums
             $set = $this->set[$at] ?? [];
             $isShut = $this->isMuted($id, $model, $point) || $this->isOutOfScene($id, $point)
                 || $this->bySetting($id, $model, 'point', $point['id']) === false;
-            $gain = $isShut ? 0.0 : 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
-            $gain *= isset($point['inverted']) && ($set['inverted'] ?? $point['inverted']) ? -1 : 1;
+            $unmuted = 10 ** (($set['gain'] ?? $point['gain']['db'] ?? 0) / 20);
+            $unmuted *= isset($point['inverted']) && ($set['inverted'] ?? $point['inverted']) ? -1 : 1;
+            $gain = $isShut ? 0.0 : $unmuted;
             $fader = isset($point['fader']) ? $this->faderOf($id, $model, $point) : 0;
             $open = isset($point['fader']) && $fader == $point['fader']['from'] && $fader <= -60 ? 0.0 : 10 ** ($fader / 20);
             // One way through the effects that are on, and one for each mix that leaves some out.
@@ -341,6 +342,7 @@ final class PlainSums
                 $isMono = ($set['mono'] ?? $point['mono'] ?? false) && $point['channels'] === 2;
                 foreach ($isMono ? [1, 2] : [$c] as $from) {
                     $this->link("{$at} in {$from}", "{$at} raw {$c}", $isMono ? $gain / 2 : $gain, $set['delay_ms'] ?? 0);
+                    $this->link("{$at} in {$from}", "{$at} unmuted {$c}", $isMono ? $unmuted / 2 : $unmuted, $set['delay_ms'] ?? 0);
                 }
                 foreach ($chains as $name => [$gainOf, $msOf]) {
                     $this->link("{$at} raw {$c}", "{$at} mid{$name} {$c}", $gainOf, $msOf);
@@ -366,12 +368,13 @@ final class PlainSums
             $soloed = $this->soloedInto($id, $model, $route['to']);
             $isOn = $soloed === [] ? $isOn : isset($soloed[$route['from']]);
             $set = isset($soloed[$route['from']]) ? ['tap' => $soloed[$route['from']]] + $set : $set;
-            $route = ['db' => $said['db'] ?? 0, 'tap' => $said['tap'] ?? 'post-fader'] + $route;
+            $isAsWide = $this->width("{$id}/{$said['to']}") === $this->width("{$id}/{$route['to']}");
+            $route = ['db' => $said['db'] ?? 0, 'tap' => $said['tap'] ?? 'post-fader', 'map' => $isAsWide ? $said['map'] ?? null : $route['map'] ?? null] + $route;
             if (! $isOn) {
                 continue;
             }
             $way = ($this->units[$id]['effects'] ?? []) === [] ? '' : "~{$route['to']}";
-            $stage = ['input' => 'in', 'pre-fader' => "mid{$way}", 'post-fader' => "out{$way}"][$set['tap'] ?? $route['tap'] ?? 'post-fader'];
+            $stage = ['input' => 'in', 'before-mute' => 'unmuted', 'pre-fader' => "mid{$way}", 'post-fader' => "out{$way}"][$set['tap'] ?? $route['tap']];
             foreach (self::map(
                 $route['map'] ?? null,
                 $this->width("{$id}/{$route['from']}"),
@@ -494,6 +497,15 @@ final class PlainSums
         foreach ($model['points'] as $point) {
             if (($point['solo'] ?? null) === $bus && ($this->set["{$id}/{$point['id']}"]['solo'] ?? false)) {
                 $taps[$point['id']] = $point['solo_tap'] ?? 'pre-fader';
+            }
+        }
+        foreach ($model['settings'] ?? [] as $setting) {
+            $value = $this->units[$id]['settings']['values'][$setting['id']] ?? $setting['factory'];
+            foreach ($this->situation['settings'] ?? [] as $one) {
+                $value = $one['unit'] === $id && $one['setting'] === $setting['id'] ? $one['value'] : $value;
+            }
+            foreach ($setting['effects'] ?? [] as $effect) {
+                $taps = isset($effect['solo_tap']) && $effect['value'] === $value ? array_map(fn () => $effect['solo_tap'], $taps) : $taps;
             }
         }
 

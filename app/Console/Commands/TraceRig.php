@@ -79,7 +79,7 @@ final class TraceRig extends Command
     private function tell(HeardPair $pair, Names $names, array $causes, ?Reach $reach): void
     {
         $this->line("{$pair->source->name} to {$pair->listener->name}: {$pair->verdict->value}"
-            .($pair->doubling === null ? '' : ', '.$pair->doubling->text()).($pair->loss === null ? '' : ", {$pair->loss->words()}"));
+            .($pair->doubling === null ? '' : ', '.$pair->doubling->text()).($pair->loss === null ? '' : ", {$pair->lossWords()}"));
         if ($pair->isHeard()) {
             $this->line("In sum: {$pair->level()?->text()} dB, {$pair->delay()?->text()} ms, {$pair->channels()}"
                 .($pair->legs() === [] ? '' : ', by '.implode(' and ', $pair->legs())));

@@ -28,6 +28,7 @@ use HiddenWire\Core\Planning\Rebalance;
 use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
@@ -83,10 +84,12 @@ final class WishForms
         return [new MarkWish(
             $in->known('source', $in->rig->sources),
             $in->known('listener', $in->rig->listeners),
-            $in->flag('own_level') ?? false,
+            $in->choiceOrNone('own_level', Apart::class),
             $in->flag('alone') ?? false,
             $in->choiceOrNone('treatment', Treatment::class),
             $in->choiceOrNone('side', Side::class),
+            $in->flag('stereo') ?? false,
+            $in->decibels('up_to_db'),
         )];
     }
 

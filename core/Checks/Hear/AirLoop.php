@@ -11,6 +11,7 @@ use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
@@ -44,7 +45,9 @@ final readonly class AirLoop implements Check
                         .($loop === null ? '' : ": {$loop->gain->text()} dB a round"
                             .($loop->howls() ? ', it howls' : ($loop->rings() ? ', it rings' : ''))),
                     'What the loudspeakers play comes back through the microphone: callers hear themselves, and what is loud enough howls. '
-                        .'Use headphones, or have the loudspeakers muted while the microphone is open.',
+                        .'Use headphones, or have the loudspeakers muted while the microphone is open.'
+                        .($loop === null || $loop->howls() ? '' : " It howls with {$loop->margin()?->text()} dB more at "
+                            .Listing::of(array_map($in->names->of(...), $loop->cut)).'.'),
                     [$at->from, $at->to],
                     [$situation],
                     $this->proposals($in, $at, $situation),

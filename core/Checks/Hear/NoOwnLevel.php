@@ -18,7 +18,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\SoundField;
 
-/** A level of its own that was wanted, where every fader on the way also moves another listener or another sound. */
+/** A level of its own that was wanted, where every fader on the way also moves another listener, or another sound, as the wish says. */
 final readonly class NoOwnLevel implements Check
 {
     /** Of what a fader also moves these are named. */
@@ -33,7 +33,7 @@ final readonly class NoOwnLevel implements Check
     {
         foreach ($in->each() as $situation => $hearing) {
             foreach ($hearing->all() as $pair) {
-                if ($pair->wish?->ownLevel === true && $pair->isHeard()) {
+                if ($pair->wish?->ownLevel !== null && $pair->isHeard()) {
                     yield from $this->shared($in, $situation, $pair);
                 }
             }
@@ -45,8 +45,10 @@ final readonly class NoOwnLevel implements Check
     {
         $closest = null;
         foreach (self::controls($in, $in->field($situation), $pair) as [$at, $sources, $listeners]) {
-            $others = array_values(array_filter($listeners, fn (Listener $one) => $one !== $pair->listener));
-            $sounds = array_values(array_filter($sources, fn (Source $one) => $one !== $pair->source));
+            $others = $pair->wish?->ownLevel?->isFromListeners() !== true ? []
+                : array_values(array_filter($listeners, fn (Listener $one) => $one !== $pair->listener));
+            $sounds = $pair->wish?->ownLevel?->isFromSounds() !== true ? []
+                : array_values(array_filter($sources, fn (Source $one) => $one !== $pair->source));
             if ($others === [] && $sounds === []) {
                 return;
             }

@@ -39,7 +39,7 @@ final readonly class SoundLoop implements Check
                         $loop->howls() ? Severity::Fault : Severity::Risk,
                         'Sound goes round through '.self::through($in, $loop).": {$loop->gain->text()} dB a round"
                             .($loop->isBound ? ' at most' : '').', '.($loop->howls() ? 'it howls' : 'it rings'),
-                        'Whatever enters grows louder each time it comes round. Take one step out of the circle.',
+                        self::why($in, $loop),
                         self::elements($loop),
                         [$situation],
                         $this->proposals($in, $loop, $situation),
@@ -47,6 +47,17 @@ final readonly class SoundLoop implements Check
                 }
             }
         }
+    }
+
+    /** What a round does to a sound, and how much louder it may become. */
+    public static function why(Inspection $in, Loop $loop): string
+    {
+        $where = Listing::of(array_map($in->names->of(...), $loop->cut));
+
+        return $loop->howls()
+            ? "Whatever enters grows louder each time it comes round. Take one step out of the circle: {$where} opens all of it."
+            : "Whatever enters comes back a little softer each time and colours all that is heard. {$loop->margin()?->text()} dB more at "
+                ."{$where}, and it howls.";
     }
 
     public static function isThroughAir(Loop $loop): bool

@@ -20,6 +20,12 @@
         @case(HiddenWire\Core\Signal\Verdict::Treated)
             <circle r="6" class="line"/><path class="line thick" d="M-4,1 C-2,-4 2,4 4,-1"/>
             @break
+        @case(HiddenWire\Core\Signal\Verdict::Thin)
+            <circle r="6" class="line"/><path class="line thick" d="M-2.6,-3 H2.6"/>
+            @break
+        @case(HiddenWire\Core\Signal\Verdict::NotAlone)
+            <circle cx="-2.5" r="4.5" class="fill"/><circle cx="5.5" cy="-4.5" r="2.6" class="fill"/>
+            @break
         @case(HiddenWire\Core\Signal\Verdict::Loop)
             <path class="line thick" d="M0,0 C2,-3 5,-1 4,2 C3,6 -4,6 -5,1 C-6,-5 1,-8 6,-5"/>
             @break

@@ -42,8 +42,11 @@
         @if ($pair->wish !== null)
             <x-edit :page="$page" class="wish-form wish-marks"
                 :fields="['edit' => 'mark-wish', 'source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => '']">
-                <label class="tick"><input type="checkbox" name="own_level" value="1" data-auto @checked($pair->wish->ownLevel)>
-                    a level of its own here</label>
+                <label>own level <select name="own_level" data-auto><option
+                    value="">not needed</option>@foreach (\HiddenWire\Core\Rig\Apart::cases() as $case)
+                    <option value="{{ $case->value }}" @selected($pair->wish->ownLevel === $case)>apart from other {{
+                        $case === \HiddenWire\Core\Rig\Apart::Both ? 'listeners and sounds' : $case->value }}</option>
+                    @endforeach</select></label>
                 <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
                 <label>side <select name="side" data-auto><option
                     value="">as it comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
@@ -53,6 +56,13 @@
                     data-auto><option value="">dry or processed</option>@foreach (\HiddenWire\Core\Rig\Treatment::cases() as $case)
                     <option value="{{ $case->value }}" @selected($pair->wish->treatment === $case)>{{ $case->value }}</option>
                     @endforeach</select></label>
+                @if ($pair->wish->want === \HiddenWire\Core\Rig\Want::MustNot)
+                    <label>fine up to <input type="number" name="up_to_db" min="-60" max="0" step="1" data-auto
+                        value="{{ $pair->wish->upToDb?->number() }}" placeholder="not at all"> dB</label>
+                @else
+                    <label class="tick"><input type="checkbox" name="stereo" value="1" data-auto @checked($pair->wish->stereo)>
+                        in stereo</label>
+                @endif
             </x-edit>
         @endif
     @endif

@@ -50,7 +50,7 @@
                             <x-verdict :verdict="HiddenWire\Core\Signal\Verdict::Ok" /> all as wished
                         @else
                             @foreach (['missing', 'leak', 'doubled', 'one-sided', 'treated', 'too-quiet', 'overloads', 'loop',
-                                'uncounted'] as $verdict)
+                                'not-alone', 'thin', 'uncounted'] as $verdict)
                                 @if (($card->counts[$verdict] ?? 0) > 0)
                                     <span class="fact"><x-verdict :verdict="HiddenWire\Core\Signal\Verdict::from($verdict)" />
                                         {{ $card->counts[$verdict] }} {{ $verdict }}</span>

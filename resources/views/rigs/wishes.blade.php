@@ -197,6 +197,8 @@
                 <li><x-verdict :verdict="Verdict::Leak" /> leak</li>
                 <li><x-verdict :verdict="Verdict::Doubled" /> doubled</li>
                 <li><x-verdict :verdict="Verdict::OneSided" /> a side or a part is lost</li>
+                <li><x-verdict :verdict="Verdict::NotAlone" /> not alone, as wished</li>
+                <li><x-verdict :verdict="Verdict::Thin" /> thin: a turned copy takes the bass</li>
                 <li><x-verdict :verdict="Verdict::Treated" /> not dry, or not processed, as wished</li>
                 <li><x-verdict :verdict="Verdict::TooQuiet" /> too quiet</li>
                 <li><x-verdict :verdict="Verdict::Overloads" /> overloads</li>
@@ -227,7 +229,7 @@
                     @if ($loop->isAudible())
                         <li><span class="loop-line"><x-verdict :verdict="Verdict::Loop" />
                             <span>A loop, {{ $loop->gain->text() }} dB round{{ $loop->isBound ? ' at most' : '' }}: it {{ $loop->howls()
-                            ? 'howls' : 'rings' }}. <span class="says">{{ implode(' · ',
+                            ? 'howls' : "rings, and howls with {$loop->margin()?->text()} dB more" }}. <span class="says">{{ implode(' · ',
                             array_values(array_unique(array_map(fn ($hop) => $hop->label, $loop->hops)))) }}</span></span></span></li>
                     @endif
                 @endforeach

@@ -13,6 +13,7 @@ use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Standing;
+use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Reading;
@@ -139,25 +140,26 @@ final class NamedSettings
             Field::of('signal', Choice::of(SignalKind::class)),
             Field::of('phantom', new Flag),
             Field::of('coded', new Flag, 'isCoded')->usual(false),
+            Field::of('solo_tap', Choice::of(Tap::class))->since(3),
             // Of what is no switch, it is not said.
-            Field::of('on', new Flag)->from(fn (SettingEffect $one) => $one->othersDb === null && ! $one->isOfSocket() ? $one->on : null),
+            Field::of('on', new Flag)->from(fn (SettingEffect $one) => $one->isSwitch() ? $one->on : null),
         ])->made(function (array $effect, Reading $in): ?SettingEffect {
             $ofSocket = count(array_filter([$effect['signal'] !== null, $effect['phantom'] !== null, $effect['isCoded']]));
             $isOfSocket = $effect['socket'] !== null && $ofSocket === 1;
-            $isSwitched = $effect['othersDb'] === null && ! $isOfSocket;
+            $isSwitched = $effect['othersDb'] === null && $effect['soloTap'] === null && ! $isOfSocket;
             $said = array_filter(
-                [$effect['route'], $effect['point'], $effect['device'], $effect['othersDb'], $effect['socket']],
+                [$effect['route'], $effect['point'], $effect['device'], $effect['othersDb'], $effect['soloTap'], $effect['socket']],
                 fn (mixed $one) => $one !== null,
             );
             if ($effect['value'] === null || ($isSwitched && $effect['on'] === null) || count($said) !== 1
                 || $isOfSocket !== ($effect['socket'] !== null || $ofSocket > 0)) {
-                return $in->problem('An effect says at which "value" a "route", a "point" or a "device" is "on" or not, "others_db", or of '
-                    .'a "socket" its "signal", "phantom" or "coded".');
+                return $in->problem('An effect says at which "value" a "route", a "point" or a "device" is "on" or not, "others_db", '
+                    .'"solo_tap", or of a "socket" its "signal", "phantom" or "coded".');
             }
 
             return new SettingEffect(...[...$effect, 'on' => $effect['on'] ?? true]);
         })->saying(['oneOf' => array_map(fn (array $keys) => ['required' => $keys], [
-            ['route', 'on'], ['point', 'on'], ['device', 'on'], ['others_db'],
+            ['route', 'on'], ['point', 'on'], ['device', 'on'], ['others_db'], ['solo_tap'],
             ['socket', 'signal'], ['socket', 'phantom'], ['socket', 'coded'],
         ])]));
     }

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Rig\Format\Things;
 
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Reading;
@@ -67,12 +68,17 @@ final class Sounds
             Field::of('source', new Id('sources'))->needed(),
             Field::of('listener', new Id('listeners'))->needed(),
             Field::of('want', Choice::of(Want::class))->needed(),
-            Field::of('own_level', new Flag)->usual(false),
+            Field::of('own_level', Choice::of(Apart::class)->orFlag(Apart::Listeners, 3)),
             Field::of('alone', new Flag)->usual(false),
             Field::of('situations', Lists::ids('situations'))->goesWithLast(),
             Field::of('treatment', Choice::of(Treatment::class))->since(2),
             Field::of('side', Choice::of(Side::class))->since(2),
-        ])->knownBy('source', 'listener', 'situations'));
+            Field::of('stereo', new Flag)->usual(false)->since(3),
+            Field::of('up_to_db', new DecibelLevel(...Bounds::UP_TO_DB))->since(3),
+        ])->knownBy('source', 'listener', 'situations')->rule(
+            fn (array $wish, Reading $in) => $wish['upToDb'] !== null && $wish['want'] !== Want::MustNot
+                ? $in->problem('How loud it may be is said only of a sound that must not be heard.', 'up_to_db') : null,
+        ));
     }
 
     public static function balance(): Shape

@@ -15,9 +15,16 @@ final readonly class Choice implements Type
      * @param  class-string<\BackedEnum>  $enum
      * @param  int  $before  before this version of the format, some had other words
      * @param  array<string, string>  $words  those of today by those of then
+     * @param  \BackedEnum|null  $yes  what true means
+     * @param  int  $wordsSince  the version of the format that has words; before it stood true or false
      */
-    private function __construct(private string $enum, private int $before = 0, private array $words = [])
-    {
+    private function __construct(
+        private string $enum,
+        private int $before = 0,
+        private array $words = [],
+        private ?\BackedEnum $yes = null,
+        private int $wordsSince = 1,
+    ) {
     }
 
     /** @param  class-string<\BackedEnum>  $enum */
@@ -32,8 +39,20 @@ final readonly class Choice implements Type
         return new self($this->enum, $before, $words);
     }
 
+    /** True means one of them, false none; before a version there were no other words. */
+    public function orFlag(\BackedEnum $yes, int $wordsSince): self
+    {
+        return new self($this->enum, $this->before, $this->words, $yes, $wordsSince);
+    }
+
     public function read(mixed $value, Reading $in): ?\BackedEnum
     {
+        if ($this->yes !== null && is_bool($value)) {
+            return $value ? $this->yes : null;
+        }
+        if ($in->version < $this->wordsSince) {
+            return $in->problem('This has to be true or false.');
+        }
         if (is_string($value) && $in->version < $this->before) {
             $value = $this->words[$value] ?? $value;
         }
@@ -59,7 +78,7 @@ final readonly class Choice implements Type
 
     public function schema(Definitions $definitions): array
     {
-        return ['enum' => $this->values()];
+        return ['enum' => [...$this->values(), ...($this->yes === null ? [] : [true, false])]];
     }
 
     /** How many there are. */
