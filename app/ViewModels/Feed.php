@@ -48,7 +48,8 @@ final readonly class Feed
     public function tapWords(): string
     {
         return match ($this->now->tap) {
-            Tap::Input => 'from the input', Tap::BeforeMute => 'before the mute', Tap::PreFader => 'pre-fader', Tap::PostFader => 'post-fader',
+            Tap::Input => 'from the input', Tap::BeforeMute => 'before the mute',
+            Tap::PreFader => 'pre-fader', Tap::PostFader => 'post-fader',
         };
     }
 

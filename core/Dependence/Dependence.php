@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Dependence;
 
+use HiddenWire\Core\Equipment\LinkRole;
+use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
@@ -113,21 +116,42 @@ final readonly class Dependence
         return $leads;
     }
 
-    /** @return list<UnitRef> units, their computers, and what they need */
+    /** @return list<UnitRef|CableRef> units, their computers, what they need, and the lead by which a unit has its power */
     private function with(string ...$units): array
     {
         $rig = $this->hearing->graph->rig;
-        $all = [];
+        $all = $needed = [];
         while ($units !== []) {
             $id = array_pop($units);
             if (isset($all[$id])) {
                 continue;
             }
             $all[$id] = new UnitRef($id);
+            $needed += array_fill_keys($rig->units[$id]->needs, true);
+            foreach (isset($needed[$id]) || $rig->modelOf($id)->supply === Supply::Bus ? $this->onlyLead($id) : [] as $at) {
+                $all[(string) $at] = $at;
+            }
             $host = $rig->modelOf($id)->isProgram() ? $rig->hostOf($rig->units[$id]->place) : null;
             array_push($units, ...($host === null ? [] : [$host->id]), ...$rig->units[$id]->needs);
         }
 
         return array_values($all);
+    }
+
+    /** @return list<UnitRef|CableRef> the lead by which a unit hangs at a computer, and where it leads; none where there are two */
+    private function onlyLead(string $unit): array
+    {
+        $wiring = $this->hearing->graph->wiring();
+        $leads = [];
+        foreach ($this->hearing->graph->rig->modelOf($unit)->sockets as $socket) {
+            if ($socket->link === LinkRole::Device || $socket->link === LinkRole::Upstream) {
+                $here = new SocketRef($unit, $socket->id);
+                foreach ($wiring->at($here) as $cable) {
+                    $leads[] = [new CableRef($cable->id), new UnitRef($wiring->across($cable, $here)->unit)];
+                }
+            }
+        }
+
+        return count($leads) === 1 ? $leads[0] : [];
     }
 }

@@ -137,6 +137,19 @@ final readonly class EquipmentModel
         return implode(', ', array_map(fn (Growth $growth) => Count::of($growth->count($this), $growth->label), $this->grows));
     }
 
+    /** @return list<string> sockets that need phantom power */
+    public function needsPhantom(): array
+    {
+        $needs = [];
+        foreach ($this->sockets as $socket) {
+            if ($socket->phantom === PhantomPower::Needs) {
+                $needs[] = $socket->id;
+            }
+        }
+
+        return $needs;
+    }
+
     /** Whether a microphone socket of it takes one microphone, which its recording device gives on every channel. */
     public function takesOneMicrophone(): bool
     {

@@ -16,6 +16,7 @@ use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
 use HiddenWire\Core\Planning\Remedies\Presence;
 use HiddenWire\Core\Planning\Remedies\Scenes;
+use HiddenWire\Core\Planning\Remedies\Supplies;
 use HiddenWire\Core\Planning\Remedies\Switches;
 use HiddenWire\Core\Planning\Remedies\Systems;
 use HiddenWire\Core\Rig\Rig;
@@ -79,6 +80,7 @@ final class Diagnosis
             new Switches,
             new NamedSettings,
             new Presence,
+            new Supplies,
             new Faders,
             new Levels,
             new Picks,

@@ -7,7 +7,12 @@ namespace HiddenWire\Core\Planning;
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Rig\Names;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Verdict;
 
 /** What nothing that was tried mends, each with the reason why; and what no hand could have built. */
@@ -87,6 +92,32 @@ final readonly class Unmended
         return $told;
     }
 
+    /** What on the way gives no sound, or is not opened; null where nothing is known that does. */
+    private function silenced(HeardPair $pair, Hearing $hearing, Names $names): ?string
+    {
+        if ($pair->verdict !== Verdict::Missing) {
+            return null;
+        }
+        $region = Region::of($pair, $hearing);
+        foreach ($hearing->graph->links as $link) {
+            $says = match ($link->block) {
+                BlockKind::Refused => 'is '.$link->block->value,
+                BlockKind::NoPhantom, BlockKind::NoPower => 'has '.$link->block->value,
+                BlockKind::LacksNeed => 'is '.$link->block->value,
+                default => null,
+            };
+            if ($says !== null && $region->isJoinedBy($link)) {
+                $at = $link->block === BlockKind::Refused && $link->pick !== null ? $link->pick : $link->at;
+                $unit = $at instanceof PointRef || $at instanceof RouteRef ? new UnitRef($at->unit) : $at;
+
+                return $link->block === BlockKind::Refused ? "{$names->of($link->at)} at {$names->of($at)} {$says}"
+                    : "{$names->of($unit)} {$says}";
+            }
+        }
+
+        return null;
+    }
+
     /** @return array{string, string} what is the matter, and why nothing here cures it */
     private function reason(HeardPair $pair, Cell $cell): array
     {
@@ -104,6 +135,10 @@ final readonly class Unmended
                 "{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}",
                 'Nothing that can be switched off here stops one of the two and nothing else.',
             ];
+        }
+        $silent = $this->silenced($pair, $hearing, $names);
+        if ($silent !== null) {
+            return ["{$what}: {$silent}", 'Nothing that the rig has now would change that without making something else worse.'];
         }
         if ($pair->verdict === Verdict::Missing) {
             return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins."

@@ -18,6 +18,10 @@ enum BlockKind: string
     case Ducked = 'silent during calls';
     case NotConnected = 'not connected';
     case OtherDevicePicked = 'another device picked';
+    case Refused = 'one more than the program opens';
+    case NoPhantom = 'no phantom power';
+    case NoPower = 'no power';
+    case LacksNeed = 'without what it needs';
     case NotPlugged = 'not plugged';
     case Absent = 'not there';
 }

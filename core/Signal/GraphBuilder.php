@@ -118,20 +118,23 @@ final class GraphBuilder
     public function build(Situation $situation, ?SignalGraph $like = null): SignalGraph
     {
         $this->state = new State($this->rig, $situation);
-        $set = $like === null ? null : Alike::units($this->rig, $situation, $like);
+        $out = $this->out($situation);
+        $silenced = Silenced::of($this->state, $out === [] ? $this->wiring() : new Wiring($this->rig, $out));
+        $set = $like === null || $like->silenced != $silenced ? null : Alike::units($this->rig, $situation, $like);
         $patched = $like === null || $set === null ? null : $this->patched($like, $set);
         if ($patched !== null) {
             return $this->graph = $patched;
         }
         $isListed = $like !== null && Alike::isSameListed($this->rig, $situation, $like);
-        [$out, $devices] = $this->standing($situation, $isListed ? $like : null);
+        $devices = $this->listed($situation, $out, $isListed ? $like : null);
         // Measured delays are in links and devices: what was made with others can't be taken over.
         $isAlike = $like !== null && $like->rig->papers->measures === $this->rig->papers->measures;
         $this->graph = new SignalGraph($this->rig, $this->state, $devices, $isAlike ? $like : null);
+        $this->graph->silenced = $silenced;
         $this->preFader = $this->unmuted = $this->behindGain = $this->variants = [];
         $absent = array_fill_keys($situation->absent, true);
-        if ($isAlike && Alike::isSameInside($this->rig, $situation, $like)) {
-            $this->graph->copyAll(Alike::isSameWiring($this->rig, $situation, $like));
+        if ($isAlike && $like->silenced->units === $silenced->units && Alike::isSameInside($this->rig, $situation, $like)) {
+            $this->graph->copyAll($like->silenced->cables === $silenced->cables && Alike::isSameWiring($this->rig, $situation, $like));
         }
         if ($this->graph->ofUnits === null) {
             $this->units($situation, $absent);
@@ -147,6 +150,7 @@ final class GraphBuilder
             }
         }
         $this->graph->holders = new Holders($this->graph, $absent);
+        $this->graph->refused = new Refused($this->graph);
         foreach ($devices->all() as $list) {
             foreach ($list as $device) {
                 $this->device($device);
@@ -154,7 +158,7 @@ final class GraphBuilder
         }
         $this->played($devices);
         foreach ($this->rig->units as $unit) {
-            $this->block = isset($absent[$unit->id]) ? BlockKind::Absent : null;
+            $this->block = $this->blockOf($unit, isset($absent[$unit->id]));
             foreach ($this->rig->modelOf($unit)->points as $point) {
                 if ($point->picks !== null) {
                     $this->pick($unit, $point, $point->picks);
@@ -196,34 +200,39 @@ final class GraphBuilder
         }
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
-            $isAbsent = isset($absent[$unit->id]);
-            if (! $this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [], $isAbsent)) {
-                $this->unit($unit, $model, $changes[$unit->id] ?? [], $isAbsent);
+            $block = $this->blockOf($unit, isset($absent[$unit->id]));
+            if (! $this->graph->copyUnit($unit, $model, $changes[$unit->id] ?? [], $block)) {
+                $this->unit($unit, $model, $changes[$unit->id] ?? [], $block);
             }
         }
         $this->graph->ofUnits = [count($this->graph->width), count($this->graph->links)];
+    }
+
+    /** Why nothing passes a unit; null where it does. */
+    private function blockOf(Unit $unit, bool $isAbsent): ?BlockKind
+    {
+        return $isAbsent ? BlockKind::Absent : $this->graph->silenced->units[$unit->id] ?? null;
     }
 
     /** @param  array<array-key, true>  $out  those that are out, by id */
     private function cables(array $out): void
     {
         foreach ($this->rig->cables as $cable) {
-            $isOut = isset($out[$cable->id]);
-            $this->block = $isOut ? BlockKind::NotPlugged : null;
-            if (! $this->graph->copyCable($cable, $isOut)) {
+            $this->block = isset($out[$cable->id]) ? BlockKind::NotPlugged : $this->graph->silenced->cables[$cable->id] ?? null;
+            if (! $this->graph->copyCable($cable, $this->block)) {
                 $first = count($this->graph->links);
                 $this->cable($cable);
-                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first), $isOut];
+                $this->graph->ofCables[$cable->id] = [$cable, array_slice($this->graph->links, $first), $this->block];
             }
         }
         $this->graph->ofWiring = [count($this->graph->width), count($this->graph->links)];
     }
 
     /** @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about it */
-    private function unit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): void
+    private function unit(Unit $unit, EquipmentModel $model, array $changes, ?BlockKind $block): void
     {
         [$node, $link] = [count($this->graph->width), count($this->graph->links)];
-        $this->block = $isAbsent ? BlockKind::Absent : null;
+        $this->block = $block;
         $realm = $this->realmInside($model);
         foreach ($model->points as $point) {
             $this->point($unit, $point, $realm);
@@ -244,7 +253,7 @@ final class GraphBuilder
             count($this->graph->width),
             $link,
             count($this->graph->links),
-            $isAbsent,
+            $block,
         );
     }
 
@@ -261,7 +270,7 @@ final class GraphBuilder
             $was = $like->sections[$unit->id];
             $this->graph = SignalGraph::upTo($like, $was);
             $this->preFader = $this->unmuted = $this->behindGain = $this->variants = [];
-            $this->unit($unit, $was->model, $was->changes, $was->isAbsent);
+            $this->unit($unit, $was->model, $was->changes, $was->block);
             $section = $this->graph->sections[$unit->id];
             if ($section->nodeEnd !== $was->nodeEnd || $section->linkEnd !== $was->linkEnd) {
                 return null;
@@ -279,13 +288,8 @@ final class GraphBuilder
         $this->graph->addLink($this->block === null || $link->block !== null ? $link : $link->blockedBy($this->block));
     }
 
-    /**
-     * What is plugged and what computers list in a situation.
-     *
-     * @param  SignalGraph|null  $like  one in which computers list the same
-     * @return array{array<array-key, true>, DeviceLists} cables that are out, or lead to a unit that is not there, by id; the devices
-     */
-    private function standing(Situation $situation, ?SignalGraph $like): array
+    /** @return array<array-key, true> cables that are out in a situation, or lead to a unit that is not there, by id */
+    private function out(Situation $situation): array
     {
         $out = array_fill_keys($situation->pulled, true);
         foreach ($situation->absent === [] ? [] : $this->rig->cables as $cable) {
@@ -294,25 +298,33 @@ final class GraphBuilder
             }
         }
 
+        return $out;
+    }
+
+    /**
+     * What computers list in a situation.
+     *
+     * @param  array<array-key, true>  $out  cables that are out, by id
+     * @param  SignalGraph|null  $like  one in which computers list the same
+     */
+    private function listed(Situation $situation, array $out, ?SignalGraph $like): DeviceLists
+    {
         if ($like !== null) {
-            return [$out, $like->devices];
+            return $like->devices;
         }
 
-        return [
-            $out,
-            $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
-                && $situation->settings === [] && $situation->plugged === []
-                ? $this->devices()
-                : new DeviceLists(
-                    $this->rig,
-                    new Wiring($this->rig, $out),
-                    $situation->absent,
-                    $situation->defaults,
-                    $situation->levels,
-                    $situation->settings,
-                    $situation->plugged,
-                ),
-        ];
+        return $out === [] && $situation->absent === [] && $situation->defaults === [] && $situation->levels === []
+            && $situation->settings === [] && $situation->plugged === []
+            ? $this->devices()
+            : new DeviceLists(
+                $this->rig,
+                new Wiring($this->rig, $out),
+                $situation->absent,
+                $situation->defaults,
+                $situation->levels,
+                $situation->settings,
+                $situation->plugged,
+            );
     }
 
     /**
@@ -735,6 +747,7 @@ final class GraphBuilder
                 ! $device->isConnected => BlockKind::NotConnected,
                 ! $device->isEnabled() => BlockKind::Disabled,
                 $pick->mute => BlockKind::Muted,
+                $this->graph->refused->isRefused(new PointRef($program->id, $point->id), $device) => BlockKind::Refused,
                 $this->graph->holders->of(new PointRef($program->id, $point->id), $device) !== null => BlockKind::LockedOut,
                 $othersDb <= SettingEffect::SILENT_DB => BlockKind::Ducked,
                 default => null,

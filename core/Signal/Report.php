@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Source;
 
 /** The whole answer for one situation as plain data, for the command line and for other programs. */
 final class Report
@@ -18,6 +19,8 @@ final class Report
         'channels' => '',
         'legs' => [],
         'lost' => null,
+        'lost_channels' => [],
+        'beside' => [],
         'doubling' => null,
         'cancelling' => [],
         'uncounted' => null,
@@ -68,7 +71,7 @@ final class Report
      */
     public function pairs(Hearing $hearing, bool $withResponse = false): \Generator
     {
-        $nothing = $withResponse ? [...self::NOTHING, 'response' => []] : self::NOTHING;
+        $nothing = $withResponse ? [...self::NOTHING, 'response' => [], 'left_out' => null] : self::NOTHING;
         foreach ($hearing->rows() as [$source, $wishes, $pairs]) {
             $nothing['source'] = $source->id;
             foreach ($hearing->graph->rig->listeners as $id => $listener) {
@@ -106,10 +109,16 @@ final class Report
             'channels' => $pair->channels(),
             'legs' => $pair->legs(),
             'lost' => $pair->loss?->value,
+            'lost_channels' => $pair->sum->isHeard() ? $pair->sum->namesOfLostParts() : [],
+            'beside' => array_map(fn (Source $one) => $one->id, $pair->beside),
             'doubling' => $this->doubling($pair->doubling),
             'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
             'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
-        ] + ($withResponse ? ['response' => $hearing->response($pair)] : []);
+        ] + ($withResponse ? [
+            'response' => $hearing->response($pair),
+            // Every tap down to -80 dB, but for what would have taken too long.
+            'left_out' => $pair->sum->rest > 0 ? ['at_most_db' => $pair->sum->restAtMost()?->number()] : null,
+        ] : []);
     }
 
     /** @return array<string, mixed> */
@@ -130,7 +139,9 @@ final class Report
             'kind' => $doubling->kind()->value,
             'apart_ms' => $doubling->apart->number(),
             'difference_db' => $doubling->difference->number(),
-            'first_notch_hz' => $doubling->firstNotch()?->value, 'depth_db' => $doubling->depth()->number(),
+            'first_notch_hz' => $doubling->firstNotch()?->value,
+            'bass_cancels_below_hz' => $doubling->cancelsBelow()?->value,
+            'depth_db' => $doubling->depth()->number(),
         ];
     }
 

@@ -51,6 +51,12 @@ final class SignalGraph
     /** Who holds a device for itself. */
     public Holders $holders;
 
+    /** What programs do not open. */
+    public Refused $refused;
+
+    /** What gives no sound though it is there. */
+    public Silenced $silenced;
+
     private ?ChannelGraph $byChannel = null;
 
     private ?SoundField $field = null;
@@ -60,7 +66,7 @@ final class SignalGraph
     /** @var array<array-key, UnitSection> where each unit's nodes and links stand */
     public array $sections = [];
 
-    /** @var array<array-key, array{Cable, list<Link>, bool}> what each cable comes to */
+    /** @var array<array-key, array{Cable, list<Link>, BlockKind|null}> what each cable comes to, and why nothing passes it */
     public array $ofCables = [];
 
     /** @var array{int, int}|null how many nodes and links there are of units; null while they are made */
@@ -84,6 +90,7 @@ final class SignalGraph
         $graph = new self($rig, $state, $like->devices, $like);
         [$graph->first, $graph->width, $graph->channels] = [$like->first, $like->width, $like->channels];
         [$graph->links, $graph->leaving, $graph->holders] = [$like->links, $like->leaving, $like->holders];
+        [$graph->silenced, $graph->refused] = [$like->silenced, $like->refused];
         [$graph->entries, $graph->exits, $graph->deviceNodes] = [$like->entries, $like->exits, $like->deviceNodes];
         [$graph->sections, $graph->ofCables] = [$like->sections, $like->ofCables];
         [$graph->ofUnits, $graph->ofWiring] = [$like->ofUnits, $like->ofWiring];
@@ -140,7 +147,7 @@ final class SignalGraph
      *
      * @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about it
      */
-    public function copyUnit(Unit $unit, EquipmentModel $model, array $changes, bool $isAbsent): bool
+    public function copyUnit(Unit $unit, EquipmentModel $model, array $changes, ?BlockKind $block): bool
     {
         $like = $this->like;
         $section = $like?->sections[$unit->id] ?? null;
@@ -150,7 +157,7 @@ final class SignalGraph
             $changes,
             count($this->width),
             count($this->links),
-            $isAbsent,
+            $block,
         )) {
             return false;
         }
@@ -193,17 +200,17 @@ final class SignalGraph
     }
 
     /** Takes a cable's links over from the graph that this is like; the units at its ends have to stand at the same nodes. */
-    public function copyCable(Cable $cable, bool $isOut): bool
+    public function copyCable(Cable $cable, ?BlockKind $block): bool
     {
-        [$was, $links, $wasOut] = $this->like?->ofCables[$cable->id] ?? [null, [], false];
-        if ($was !== $cable || $wasOut !== $isOut || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit)
+        [$was, $links, $wasBlocked] = $this->like?->ofCables[$cable->id] ?? [null, [], null];
+        if ($was !== $cable || $wasBlocked !== $block || $this->like === null || ! $this->standsAsIn($this->like, $cable->from->unit)
             || ! $this->standsAsIn($this->like, $cable->to->unit)) {
             return false;
         }
         foreach ($links as $link) {
             $this->addLink($link);
         }
-        $this->ofCables[$cable->id] = [$cable, $links, $isOut];
+        $this->ofCables[$cable->id] = [$cable, $links, $block];
 
         return true;
     }

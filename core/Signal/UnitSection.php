@@ -14,7 +14,10 @@ use HiddenWire\Core\Rig\Unit;
 /** Where a unit's nodes and links stand in a graph, and what they were made from. */
 final readonly class UnitSection
 {
-    /** @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about the unit */
+    /**
+     * @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes  what the situation changes about the unit
+     * @param  BlockKind|null  $block  why nothing passes it at all; null where it does
+     */
     public function __construct(
         public Unit $unit,
         public EquipmentModel $model,
@@ -23,7 +26,7 @@ final readonly class UnitSection
         public int $nodeEnd,
         public int $link,
         public int $linkEnd,
-        public bool $isAbsent = false,
+        public ?BlockKind $block = null,
     ) {
     }
 
@@ -32,9 +35,9 @@ final readonly class UnitSection
      *
      * @param  list<Change|SettingValue|EffectSwitch|SceneChoice>  $changes
      */
-    public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link, bool $isAbsent): bool
+    public function isOf(Unit $unit, EquipmentModel $model, array $changes, int $node, int $link, ?BlockKind $block): bool
     {
         return $this->unit === $unit && $this->model === $model && $this->changes === $changes && $this->node === $node
-            && $this->link === $link && $this->isAbsent === $isAbsent;
+            && $this->link === $link && $this->block === $block;
     }
 }

@@ -42,6 +42,7 @@ use HiddenWire\Core\Planning\Between;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Apart;
+use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -224,11 +225,14 @@ describe('a swap', function () {
     });
 
     it('keeps a microphone\'s cable and voice, whatever the socket is called', function () {
+        // Behind a booster a condenser has no phantom power; the desk gives it.
+        $desk = (new Plug(new SocketRef('presenter-mic', 'out'), new SocketRef('mixer', 'mic-1')))->applyTo((new Unplug('w-02'))->applyTo((new Unplug('w-01'))->applyTo(night())));
         $edit = new SwapUnit('presenter-mic', modelOf('condenser-microphone'));
-        $rig = $edit->applyTo(night());
+        expect(hearingOf($edit->applyTo(night()))->pair('voice', 'viewers')->arrivals())->toBe([]);
+        $rig = $edit->applyTo($desk);
         expect($edit->losses(night()))->toBe([])->and($rig->units['presenter-mic']->model)->toBe('condenser-microphone')
             ->and(array_key_exists('dynamic-microphone', $rig->models))->toBeFalse()
-            ->and((string) $rig->cables['w-01']->from)->toStartWith('presenter-mic/')
+            ->and((string) array_values(array_filter($rig->cables, fn (Cable $one) => (string) $one->to === 'mixer/mic-1'))[0]->from)->toStartWith('presenter-mic/')
             ->and(hearingOf($rig)->pair('voice', 'viewers')->arrivals())->not->toBe([]);
     });
 

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Diagnosis;
@@ -55,7 +56,7 @@ function musicRoom(): Draft
 }
 
 it('says every fault of the demo once, in the trade\'s words', function () {
-    // 30 cells are not as wished in four situations; by hand they come down to four mistakes.
+    // 32 cells are not as wished in four situations; by hand they come down to five mistakes.
     expect(told(relayDraft()->make()))->toBe([
         ['W-28 is the wrong lead: RCA where stereo RCA is needed', ['Replace W-28 with a stereo RCA lead']],
         ['Donation chimes · Chimes follows the system default', ['Set Chimes of Donation chimes to Chimes in']],
@@ -63,6 +64,7 @@ it('says every fault of the demo once, in the trade\'s words', function () {
         ['Broadcast program · Old console (Source 5) → Track 1 is on',
             ['Switch off Old console (Source 5) → Track 1 of Broadcast program', 'Mute Old console (Source 5) of Broadcast program',
                 'Switch off Picture sound 1 → To the computer of Capture card']],
+        ['Line booster needs phantom power, and it is off at Desk mixer · Mic 1', ['Switch Phantom power, Mic 1 of Desk mixer on in Off']],
     ]);
 });
 
@@ -217,7 +219,7 @@ it('applies all cures together as far as they go', function () {
     $rig = relayDraft()->make();
     $hearings = new Hearings($rig);
     $mending = new Mending($hearings, (new Diagnosis($hearings))->causes());
-    expect($mending->left)->toBe(0)->and($mending->cures)->toHaveCount(4);
+    expect($mending->left)->toBe(0)->and($mending->cures)->toHaveCount(5);
     $odd = array_filter(iterator_to_array((new Hearings($mending->rig))->cells()), fn (HeardPair $pair) => $pair->verdict->isAtOdds());
     expect($odd)->toBe([]);
 });
@@ -302,10 +304,12 @@ it('names what was planted as the cause, and mends it', function (string $name, 
 })->with(array_map(fn (string $name) => [$name, PLANTED[$name]], array_keys(PLANTED)));
 
 it('joins a microphone and headphones by the desk that stands there, in the sockets meant for them', function (string $desk, string $in, string $out) {
-    $rig = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', $desk)->unit('phones', 'closed-headphones')
-        ->source('voice', 'mic/capsule')->listener('me', 'phones/ear')->wish('voice', 'me', 'must')->make();
+    $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', $desk)->unit('phones', 'closed-headphones')
+        ->source('voice', 'mic/capsule')->listener('me', 'phones/ear')->wish('voice', 'me', 'must');
+    // On bus power it works only where it hangs at something.
+    $rig = modelOf($desk)->supply === Supply::Bus ? $draft->unit('pc', 'laptop')->cable('usb', 'desk/usb', 'pc/usb-1')->make() : $draft->make();
     $cured = array_reduce(causesOf($rig)[0]->cures[0]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
-    $leads = array_map(fn (Cable $cable) => "{$cable->from} {$cable->to}", array_values($cured->cables));
+    $leads = array_map(fn (Cable $cable) => "{$cable->from} {$cable->to}", array_values(array_diff_key($cured->cables, $rig->cables)));
     expect($leads)->toBe(["mic/out desk/{$in}", "desk/{$out} phones/plug"]);
 })->with([
     ['eight-input-desk', 'mic-1', 'phones'],

@@ -387,11 +387,16 @@ describe('tracks, time and the show', function () {
             ->and(found($show(['u/tone' => ['mute' => true]])->wish('music', 'viewers', 'may', ['break']), 'situation.forgotten'))->toBe([]);
     });
 
-    it('what the whole show depends on', function () {
+    it('a small part on which the whole show depends', function () {
         $two = judgedStudio()->unit('game', 'game', 'pc')->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'game/sound']]])->wish('game', 'viewers', 'must');
         // The game is taken from the headset's device inside the computer: with its lead W-2 out, that device is gone.
-        expect(found(judgedStudio(), 'single.point'))->toBe([])
-            ->and(found($two->pick('game/sound', ['device' => 'head/usb/play']), 'single.point'))->toBe(['note: Everything that Viewers has to hear depends on Pc, Head, W-2 and Cast']);
+        $direct = $two->pick('game/sound', ['device' => 'head/usb/play']);
+        // That a show hangs at its computer, its program and its leads is no news; that it hangs at a hub is.
+        expect(found($direct, 'single.point'))->toBe([])
+            ->and(found($direct->unit('hub', 'plain-hub')->cable('usb', 'hub/up', 'pc/usb-3')->with(fn (array $d) => ['cables' => array_map(
+                fn (array $one) => $one['to'] === 'pc/usb-2' ? ['to' => 'hub/port-1'] + $one : $one,
+                $d['cables'],
+            )] + $d), 'single.point'))->toBe(['note: Everything that Viewers has to hear depends on Hub']);
     });
 });
 
@@ -504,7 +509,7 @@ describe('cures', function () {
     });
 
     it('puts a booster in, and sets the gain that is needed then', function () {
-        expect(curedBy(throughDesk(60, [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 50]]), 'level.gain-short'))->toBe(['Line booster (25.0 dB) into W-1, then the gain at 40.7 dB']);
+        expect(curedBy(throughDesk(60, [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 50]]), 'level.gain-short'))->toBe(['Line booster (25.0 dB) into W-1, Phantom power, In 1 on, then the gain at 40.7 dB']);
     });
 
     it('sets a gain that is too low or too high', function () {

@@ -11,7 +11,7 @@ use Tests\Support\Draft;
  * The mistakes: the picture repeater sends the rally to the capture card, whose sound is on in the broadcast program (doubled for the
  * viewers); the old console's lead is a single
  * one (left only wherever it is heard in stereo, half of the game where it is heard in mono); the music is on the archive's track; the
- * chimes follow the system's default, which is the monitor.
+ * chimes follow the system's default, which is the monitor. In Off the desk's phantom power is switched off, which the presenter's booster needs.
  */
 const DEMO_LISTENERS = ['presenter', 'driver-ears', 'viewers', 'archive', 'clip', 'ferry', 'team', 'hall'];
 const DEMO = [
@@ -34,7 +34,7 @@ const DEMO = [
     ],
     // Nothing goes out; the headphones stay on.
     'off' => [
-        'voice' => 'oooooooo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'oooooooo', 'console' => '1oooo1oo',
+        'voice' => 'oMoooMoo', 'visitor' => 'oooooooo', 'driver' => 'oooooooo', 'rally' => 'oooooooo', 'console' => '1oooo1oo',
         'music' => 'oooooooo',
         'navigator' => 'oooooooo', 'chime' => 'Mooooooo', 'ring' => 'oooooooo', 'crew' => 'oooooo.o', 'pages' => 'oooooooo',
     ],

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\Effort;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Readings;
+use HiddenWire\Core\Signal\Report;
 use HiddenWire\Core\Signal\Verdict;
 use Tests\Support\Draft;
 use Tests\Support\PlainSums;
@@ -201,3 +205,106 @@ it('gives an output that follows another its channels too', function (int $width
     // Where nothing is followed, it has its own.
     expect($draft->with(fn (array $d) => ['units' => [array_diff_key($d['units'][0], ['follows' => 0])]] + $d)->pair('s', 'l')->channels())->toBe('both');
 })->with(['as wide' => [2, 'left'], 'of another width' => [1, 'both']]);
+
+/** What is heard of a voice at the desk's ear, in each situation, held against the second method. */
+function heardEach(Draft $draft): array
+{
+    $verdicts = [];
+    foreach (array_keys($draft->make()->situations) as $id) {
+        $pair = $draft->hear((string) $id)->pair('voice', 'me');
+        $plain = new PlainSums((array) json_decode($draft->text(), true), (string) $id);
+        $level = $plain->level($plain->powers('voice'), (string) $draft->make()->listeners['me']->at[0]);
+        expect($pair->level() === null ? $level < -60 : abs($pair->level()->value() - $level) < 0.02)->toBeTrue();
+        $verdicts[$id] = $pair->verdict->value;
+    }
+
+    return $verdicts;
+}
+
+/** A condenser, or a dynamic microphone with a booster, into a desk with a phantom switch. */
+function powered(bool $isBoosted, array $values, string $socket = 'mic-1'): Draft
+{
+    $draft = Draft::rig()->unit('mic', $isBoosted ? 'dynamic-microphone' : 'condenser-microphone')
+        ->unit('desk', 'eight-input-desk', 'desk', ['points' => ['ch-1' => ['gain' => 40], 'ch-2' => ['gain' => 40]], 'routes' => ['ch-1>phones' => ['on' => true], 'ch-2>phones' => ['on' => ! $isBoosted]]] + array_filter(['values' => $values]))
+        ->unit('head', 'closed-headphones')->cable('trs', 'desk/phones', 'head/plug')
+        ->source('voice', 'mic/capsule')->listener('me', 'head/ear')->wish('voice', 'me', 'must')
+        ->with(fn (array $d) => ['situations' => [...$d['situations'], ['id' => 'late', 'name' => 'Late', 'changes' => [], 'settings' => [['unit' => 'desk', 'setting' => 'phantom-mic-1', 'value' => false]]]]] + $d);
+
+    return $isBoosted ? $draft->unit('boost', 'line-booster')->cable('xlr', 'mic/out', 'boost/in')->cable('xlr', 'boost/out', "desk/{$socket}")
+        : $draft->cable('xlr', 'mic/out', "desk/{$socket}");
+}
+
+it('hears nothing of what has no phantom power, and cures it', function (bool $isBoosted, array $values, array $verdicts, array $cures) {
+    $draft = powered($isBoosted, $values);
+    expect(heardEach($draft))->toBe($verdicts);
+    $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
+    expect(array_map(fn ($cause) => $cause->cures[0]->sentence ?? $cause->why, $causes))->toBe($cures);
+})->with([
+    'a condenser, off' => [false, [], ['base' => 'missing', 'late' => 'missing'], ['Switch Phantom power, Mic 1 of Desk on', 'Switch Phantom power, Mic 1 of Desk on in Late']],
+    'a condenser, on, and off in a situation' => [false, ['phantom-mic-1' => true], ['base' => 'ok', 'late' => 'missing'], ['Switch Phantom power, Mic 1 of Desk on in Late']],
+    'a booster, off' => [true, [], ['base' => 'missing', 'late' => 'missing'], ['Switch Phantom power, Mic 1 of Desk on', 'Switch Phantom power, Mic 1 of Desk on in Late']],
+]);
+
+it('passes phantom power on through a splitter', function (bool $isOn, string $verdict) {
+    $split = ['family' => 'splitter', 'sockets' => [
+        ['id' => 'in', 'label' => 'In', 'connector' => 'xlr-f', 'balanced' => true, 'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'p']]],
+        ['id' => 'out', 'label' => 'Out', 'connector' => 'xlr-m', 'balanced' => true, 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'p']]],
+    ], 'points' => [['id' => 'p', 'kind' => 'bus', 'channels' => 1]], 'routes' => []];
+    $draft = powered(false, $isOn ? ['phantom-mic-1' => true] : [], 'mic-2')->unit('split', $split)
+        ->with(fn (array $d) => ['cables' => array_map(fn (array $one) => $one['to'] === 'desk/mic-2' ? ['to' => 'split/in'] + $one : $one, $d['cables'])] + $d)
+        ->cable('xlr', 'split/out', 'desk/mic-1');
+    expect($draft->pair('voice', 'me')->verdict->value)->toBe($verdict);
+})->with([[true, 'ok'], [false, 'missing']]);
+
+/** A USB interface with a microphone and headphones, by whose socket the sound passes; and a program that needs it. */
+function onTheBus(): Draft
+{
+    return Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('face', 'two-channel-interface', 'room', ['points' => ['in-1' => ['gain' => 45]], 'routes' => ['in-1>phones' => ['on' => true]]])
+        ->unit('mic', 'dynamic-microphone', 'room')->unit('head', 'closed-headphones', 'room')->unit('cast', 'broadcast-program', 'room')
+        ->cable('xlr', 'mic/out', 'face/in-1')->cable('trs', 'face/phones', 'head/plug')->cable('usb', 'face/usb', 'pc/usb-1')
+        ->source('voice', 'mic/capsule')
+        ->with(fn (array $d) => ['situations' => [...$d['situations'], ['id' => 'out', 'name' => 'Out', 'changes' => [], 'pulled' => ['w-3']]]] + $d);
+}
+
+it('hears nothing of a unit on bus power that hangs nowhere', function () {
+    expect(heardEach(onTheBus()->listener('me', 'head/ear')->wish('voice', 'me', 'must')))->toBe(['base' => 'ok', 'out' => 'missing']);
+});
+
+it('hears nothing of what works only with what is away', function (array $situation, string $verdict) {
+    $draft = onTheBus()->unit('guard', ['family' => 'adapter', 'sockets' => [['id' => 'usb', 'label' => 'USB', 'connector' => 'usb-a', 'link' => 'device', 'lanes' => []]], 'points' => [], 'routes' => []], 'room')
+        ->cable('usb', 'guard/usb', 'pc/usb-2')->pick('cast/source-1', ['device' => 'face/usb/rec', 'channels' => [1]])
+        ->listener('me', 'cast/stream')->wish('voice', 'me', 'must')
+        ->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'cast' ? $one + ['needs' => ['guard']] : $one, $d['units']),
+            'situations' => [['id' => 'base', 'name' => 'Base', 'changes' => []], ['id' => 'then', 'name' => 'Then', 'changes' => []] + $situation]] + $d);
+    expect(heardEach($draft))->toBe(['base' => 'ok', 'then' => $verdict]);
+    $without = (new Unplug('w-4'))->applyTo($draft->make());
+    expect(hearingOf($without)->pair('voice', 'me')->verdict)->toBe(Verdict::Missing);
+})->with(['there' => [[], 'ok'], 'away' => [['absent' => ['guard']], 'missing'], 'unplugged' => [['pulled' => ['w-4']], 'missing']]);
+
+it('hears nothing of a device that a program does not open, says so, and has it carried by one that it opens', function () {
+    $draft = onTheBus()->unit('usb', 'usb-microphone-plain', 'room')->unit('rec', 'multitrack-recorder', 'room')->cable('usb', 'usb/usb', 'pc/usb-2')
+        ->pick('rec/in-1', ['device' => 'usb/usb/rec'])->pick('rec/in-2', ['device' => 'face/usb/rec', 'channels' => [1]])
+        ->listener('me', 'rec/track-2')->wish('voice', 'me', 'must');
+    expect(heardEach($draft)['base'])->toBe('missing');
+    $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
+    expect($causes[0]->sentence)->toBe('Rec opens only 1 device at once, and Two-channel interface at Input 2 is one too many')
+        ->and($causes[0]->cures[0]->sentence)->toBe('Set Input 1 of Rec to no device');
+});
+
+it('lists every tap down to -80 dB, and says what it left out', function () {
+    // A ring of -6.02 dB: a tap is half of the one before, each 1 ms later. The 14th lies at -78.3 dB, the next at -84.3.
+    $draft = Draft::inside(['a' => 1, 'b' => 1], [['tone', 'a'], ['a', 'b', -6.02, 'straight', 1], ['b', 'a'], ['a', 'ear']]);
+    $report = iterator_to_array((new Report)->pairs($draft->hear(), withResponse: true))[0];
+    expect($report['response'][0]['taps'])->toHaveCount(14)->and($report['left_out'])->toBeNull();
+    // Forty delays that don't fit together, all round: more than anybody counts.
+    $points = $routes = [];
+    foreach (range(1, 40) as $i) {
+        $points["p-{$i}"] = 1;
+        array_push($routes, ['hub', "p-{$i}", -40, 'straight', 1 + $i * 0.137], ["p-{$i}", 'hub']);
+    }
+    $draft = Draft::inside(['hub' => 1] + $points, [['tone', 'hub'], ...$routes, ['hub', 'ear']]);
+    $hearing = new Hearing($draft->hear()->graph, effort: new Effort(20_000));
+    $report = iterator_to_array((new Report)->pairs($hearing, withResponse: true))[0];
+    // Of a loop that was not gone round to its end no bound is known.
+    expect($report['left_out'])->toBe(['at_most_db' => null]);
+});

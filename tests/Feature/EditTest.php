@@ -12,6 +12,7 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Export\Markdown;
+use HiddenWire\Core\Rig\Apart;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Support\Facades\DB;
@@ -372,7 +373,7 @@ it('takes sounds, listeners and wishes before there is any equipment', function 
     }
     $content = RigFromRows::rig($rig->fresh());
     expect(array_map(fn ($wish) => [$wish->source, $wish->want->value, $wish->ownLevel, $wish->alone], $content->wishes))
-        ->toBe([['voice', 'must', true, true], ['music', 'must', false, false]]);
+        ->toBe([['voice', 'must', Apart::Listeners, true], ['music', 'must', null, false]]);
     $this->actingAs($this->user)->get("/rigs/{$rig->id}/wishes?pair=voice:viewers")->assertOk()->assertSee('must hear, own level, apart from other listeners, alone')
         ->assertSee('2</strong> not as wished', false);
 });

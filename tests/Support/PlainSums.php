@@ -64,6 +64,9 @@ final class PlainSums
     /** @var array<string, mixed> */
     private array $situation;
 
+    /** @var array<string, true> units that have no power, or not what they need */
+    private array $dead;
+
     /** @param  array<string, mixed>  $data  a document */
     public function __construct(private readonly array $data, ?string $situation = null)
     {
@@ -91,7 +94,8 @@ final class PlainSums
                 $this->set[$at] = [...$this->set[$at] ?? [], ...$set];
             }
         }
-        foreach ($this->units as $id => $unit) {
+        $this->dead = $this->without();
+        foreach (array_diff_key($this->units, $this->dead) as $id => $unit) {
             $this->inside($id, $this->model($id));
         }
         foreach ($this->cables as $cable) {
@@ -620,7 +624,7 @@ final class PlainSums
         if (isset($this->socket($cable['from'])['link'], $this->socket($cable['to'])['link'])) {
             return;
         }
-        foreach ($this->lanes($cable) as [$out, $give, $in, $take]) {
+        foreach ($this->hasPhantom($cable) ? $this->lanes($cable) : [] as [$out, $give, $in, $take]) {
             [$from, $to] = [explode('/', $out)[0]."/{$give['point']}", explode('/', $in)[0]."/{$take['point']}"];
             [$a, $b] = [$give['channels'] ?? range(1, $this->width($from)), $take['channels'] ?? range(1, $this->width($to))];
             [$outSocket, $inSocket] = [$this->socket($out), $this->socket($in)];
@@ -655,10 +659,72 @@ final class PlainSums
         }
     }
 
+    /** Whether something that needs phantom power at one end of a lead gets it at the other. */
+    private function hasPhantom(array $cable): bool
+    {
+        foreach ([[$cable['from'], $cable['to']], [$cable['to'], $cable['from']]] as [$one, $other]) {
+            $gives = $this->socket($other)['phantom'] ?? null;
+            if (($this->socket($one)['phantom'] ?? null) === 'needs' && $gives !== 'needs' && ! ($gives === 'offers' && $this->isPowered($other))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function isPowered(string $at): bool
+    {
+        [$unit, $socket] = explode('/', $at);
+        foreach ($this->model($unit)['settings'] ?? [] as $setting) {
+            foreach ($setting['effects'] ?? [] as $effect) {
+                if (isset($effect['phantom']) && $effect['socket'] === $socket) {
+                    $now = $this->units[$unit]['settings']['values'][$setting['id']] ?? $setting['factory'];
+                    foreach ($this->situation['settings'] ?? [] as $one) {
+                        $now = $one['unit'] === $unit && $one['setting'] === $setting['id'] ? $one['value'] : $now;
+                    }
+
+                    return ($now === $effect['value']) === $effect['phantom'];
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, true> units on bus power that hang nowhere, and all that needs what is away, hangs nowhere, or is dead itself */
+    private function without(): array
+    {
+        $hangs = function (string $id): bool {
+            $links = array_filter($this->model($id)['sockets'] ?? [], fn (array $socket) => in_array($socket['link'] ?? '', ['device', 'upstream'], true));
+            $ends = array_merge(array_column($this->cables, 'from'), array_column($this->cables, 'to'));
+
+            return $links === [] || array_filter($links, fn (array $socket) => in_array("{$id}/{$socket['id']}", $ends, true)) !== [];
+        };
+        $all = array_column($this->data['units'], null, 'id');
+        $dead = [];
+        foreach ($all as $id => $unit) {
+            if (($this->model($id)['supply'] ?? '') === 'bus' && ! $hangs($id)) {
+                $dead[$id] = true;
+            }
+        }
+        for ($round = 0; $round < count($all); $round++) {
+            foreach ($all as $id => $unit) {
+                foreach ($unit['needs'] ?? [] as $need) {
+                    if (! isset($this->units[$need]) || isset($dead[$need]) || ! $hangs($need)) {
+                        $dead[$id] = true;
+                    }
+                }
+            }
+        }
+
+        return $dead;
+    }
+
     private function programs(): void
     {
-        foreach ($this->units as $id => $unit) {
+        foreach (array_diff_key($this->units, $this->dead) as $id => $unit) {
             $model = $this->model($id);
+            $opened = $sources = [];
             foreach ($model['points'] as $point) {
                 $pick = $this->picks["{$id}/{$point['id']}"] ?? null;
                 $host = array_values(array_filter($this->units, fn (array $one) => $one['place'] === $unit['place']
@@ -673,7 +739,15 @@ final class PlainSums
                     fn (string $also) => [$this->picked($host['id'], ['device' => $also], $point['picks']), null],
                     $giving['also'] ?? [],
                 )] as [$device, $channels]) {
-                    if ($device === null || $this->isHeldAgainst((string) $id, $point, $device, $host)) {
+                    if ($device === null) {
+                        continue;
+                    }
+                    // A program opens so many devices, and takes so many sources, in its own order.
+                    $opened[$device['at']] = true;
+                    $sources += $point['kind'] === 'in' ? [$point['id'] => true] : [];
+                    if (array_search($device['at'], array_keys($opened), true) >= ($model['limits']['devices_at_once'] ?? PHP_INT_MAX)
+                        || ($point['kind'] === 'in' && count($sources) > ($model['limits']['sources'] ?? PHP_INT_MAX))
+                        || $this->isHeldAgainst((string) $id, $point, $device, $host)) {
                         continue;
                     }
                     $isPlayback = $point['picks'] === 'playback';

@@ -64,7 +64,8 @@ final class Mixes implements Part
             $from = $model->points[$feed->from]->label;
             if ($now->on) {
                 $tap = match ($now->tap) {
-                    Tap::PostFader => '', Tap::PreFader => ' pre-fader', Tap::BeforeMute => ' before its mute', Tap::Input => ' from its input',
+                    Tap::PostFader => '', Tap::PreFader => ' pre-fader', Tap::BeforeMute => ' before its mute',
+                    Tap::Input => ' from its input',
                 };
                 $in[] = $from.($now->db->number() === 0 ? '' : " at {$now->db->text()} dB").$tap;
             } else {

@@ -8,6 +8,7 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\PointRef;
@@ -30,18 +31,15 @@ final readonly class OneDevice implements Check
             if ($limits->devicesAtOnce === null && $limits->sources === null && $limits->tracks === null) {
                 continue;
             }
-            $devices = $used = $tracks = [];
+            $tracks = [];
             foreach ($in->rig->modelOf($unit)->points as $point) {
                 $at = new PointRef($unit->id, $point->id);
-                foreach ($point->picks === null ? [] : $graph->allPicked($unit, $point) as $device) {
-                    $devices[(string) $device->ref] = $device->name();
-                    $used += $point->kind === PointKind::In ? [(string) $at => true] : [];
-                }
                 $isTrack = in_array($point->kind, [PointKind::Bus, PointKind::Ear], true);
                 $tracks += $isTrack && $in->field($in->rig->base()->id)->sourcesAt($at) !== [] ? [$point->id => true] : [];
             }
+            $devices = array_map(fn (Device $one) => $one->name(), $graph->refused->devices($unit->id));
             yield from $this->over($unit, count($devices), $limits->devicesAtOnce, 'device', ': '.implode(', ', $devices));
-            yield from $this->over($unit, count($used), $limits->sources, 'source', '');
+            yield from $this->over($unit, $graph->refused->sources($unit->id), $limits->sources, 'source', '');
             yield from $this->over($unit, min(count($tracks), $this->buses($in, $unit)), $limits->tracks, 'track', '');
         }
     }

@@ -10,11 +10,13 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetPoint;
+use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Levels\Preamp;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\PhantomFeed;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
@@ -63,10 +65,14 @@ final readonly class GainShort implements Check
                 $gain = $put === null ? null : (array_values($put->model->routes)[0] ?? null)?->db;
                 if ($put !== null && $gain !== null) {
                     $to = $preamp->span->nearest(Decibels::of($preamp->wanted->value() - $gain->value()));
+                    $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $joint->to);
+                    $power = $feed->switch === null || $feed->isOn !== false ? []
+                        : [new SetValue($feed->socket->unit, $feed->switch->id, true)];
 
                     return [new Proposal(
-                        "{$put->model->name} ({$gain->text()} dB) into {$cable->label}, then the gain at {$to->text()} dB",
-                        [$put, new SetPoint($preamp->at, new PointSettings(gain: $to))],
+                        "{$put->model->name} ({$gain->text()} dB) into {$cable->label}, "
+                            .($power === [] ? '' : "{$feed->switch->label} on, ")."then the gain at {$to->text()} dB",
+                        [$put, ...$power, new SetPoint($preamp->at, new PointSettings(gain: $to))],
                         Cost::PLUG,
                     )];
                 }

@@ -15,10 +15,12 @@ use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\PhantomPower;
-use HiddenWire\Core\Equipment\Setting;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\PhantomFeed;
 use HiddenWire\Core\Rig\SocketRef;
 
 /** A condenser without phantom power, and phantom power on something that it can harm. */
@@ -34,14 +36,15 @@ final readonly class WrongPhantom implements Check
         foreach ($in->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$needs, $gives]) {
                 if ($in->rig->socket($needs)->phantom === PhantomPower::Needs) {
-                    yield from $this->without($in, $cable->id, $needs, $gives);
+                    yield from $this->without($in, $cable, $needs, $gives);
                 }
             }
         }
         foreach ($in->joints->analog() as $joint) {
-            [$setting, $isOn] = $this->switchOf($in, $joint->to);
+            $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $joint->to);
             // Phantom power is on the pins of XLR only; a dynamic microphone does not notice it.
-            if ($setting !== null && $isOn && $joint->cable->type === CableType::Xlr && $joint->gives !== SignalKind::Microphone
+            if ($feed->switch !== null && $feed->isOn === true && $joint->cable->type === CableType::Xlr
+                && $joint->gives !== SignalKind::Microphone
                 && ! in_array($in->rig->modelOf($joint->from->unit)->family, [Family::Booster, Family::Microphone], true)) {
                 yield new Finding(
                     $this->code(),
@@ -52,8 +55,8 @@ final readonly class WrongPhantom implements Check
                     [$joint->to, $joint->from, new CableRef($joint->cable->id)],
                     [],
                     [new Proposal(
-                        "Switch {$setting->label} of {$in->rig->units[$joint->to->unit]->name} off",
-                        [new SetValue($joint->to->unit, $setting->id, false)],
+                        "Switch {$feed->switch->label} of {$in->rig->units[$feed->socket->unit]->name} off",
+                        [new SetValue($feed->socket->unit, $feed->switch->id, false)],
                         Cost::SWITCH,
                     )],
                 );
@@ -62,43 +65,46 @@ final readonly class WrongPhantom implements Check
     }
 
     /** @return iterable<Finding> */
-    private function without(Inspection $in, string $cable, SocketRef $needs, SocketRef $gives): iterable
+    private function without(Inspection $in, Cable $cable, SocketRef $needs, SocketRef $gives): iterable
     {
+        $without = $feeds = [];
+        foreach ($in->rig->situations as $id => $situation) {
+            $isThere = ! in_array($cable->id, $situation->pulled, true) && $in->isThere($needs->unit, $situation)
+                && $in->isThere($gives->unit, $situation);
+            if ($isThere && isset($in->graph((string) $id)->silenced->cables[$cable->id])) {
+                $without[] = (string) $id;
+                $feeds[(string) $id] = PhantomFeed::at($in->graph((string) $id)->state, $in->wiring, $gives);
+            }
+        }
+        if ($without === []) {
+            return;
+        }
+        $feed = $feeds[$without[0]];
+        $isEverywhere = count($without) === count($in->rig->situations);
+        $unit = $in->rig->units[$feed->socket->unit];
         $name = $in->rig->units[$needs->unit]->name;
-        $about = [$needs, $gives, new CableRef($cable)];
-        $socket = $in->rig->socket($gives);
-        if ($socket->phantom === PhantomPower::Needs) {
-            return;
-        }
-        if ($socket->phantom !== PhantomPower::Offers) {
-            yield new Finding(
-                $this->code(),
-                Severity::Fault,
-                "{$name} needs phantom power, and {$in->names->of($gives)} has none to give",
-                'It stays silent. Plug it into a microphone input with phantom power.',
-                $about,
-                [],
-                $this->moves($in, $cable, $needs, $gives),
-            );
-
-            return;
-        }
-        [$setting, $isOn] = $this->switchOf($in, $gives);
-        if ($setting !== null && ! $isOn) {
-            yield new Finding(
-                $this->code(),
-                Severity::Fault,
-                "{$name} needs phantom power, and it is off at {$in->names->of($gives)}",
-                'It stays silent until that is on. Mute the channel first: it thumps.',
-                $about,
-                [],
-                [new Proposal(
-                    "Switch {$setting->label} of {$in->rig->units[$gives->unit]->name} on",
-                    [new SetValue($gives->unit, $setting->id, true)],
+        yield new Finding(
+            $this->code(),
+            Severity::Fault,
+            $feed->isOffered ? "{$name} needs phantom power, and it is off at {$in->names->of($feed->socket)}"
+                : "{$name} needs phantom power, and {$in->names->of($gives)} has none to give",
+            $feed->isOffered ? 'It stays silent until that is on. Mute the channel first: it thumps.'
+                : 'It stays silent. Plug it into a microphone input with phantom power.',
+            [$needs, $gives, new CableRef($cable->id)],
+            $isEverywhere ? [] : $without,
+            match (true) {
+                $feed->switch === null => $this->moves($in, $cable->id, $needs, $gives),
+                default => [new Proposal(
+                    "Switch {$feed->switch->label} of {$unit->name} on"
+                        .($isEverywhere ? '' : ' in '.Listing::of(array_map(fn (string $id) => $in->rig->situations[$id]->name, $without))),
+                    array_map(
+                        fn (?string $id) => new SetValue($unit->id, $feed->switch->id, true, $id),
+                        $isEverywhere ? [null] : array_map($in->override(...), $without),
+                    ),
                     Cost::SWITCH,
                 )],
-            );
-        }
+            },
+        );
     }
 
     /** @return list<Proposal> free inputs of the same unit that have it */
@@ -108,13 +114,13 @@ final readonly class WrongPhantom implements Check
             $to = new SocketRef($now->unit, $socket->id);
             $isFree = $socket->phantom === PhantomPower::Offers && $in->wiring->at($to) === [];
             if ($isFree && Mating::cable($in->rig->socket($needs), $socket) !== null) {
-                [$setting, $isOn] = $this->switchOf($in, $to);
+                $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $to);
 
                 return [new Proposal(
                     "Move {$in->rig->cables[$cable]->label} to {$in->names->of($to)}",
                     [
                         new Replug($cable, (string) $in->rig->cables[$cable]->from === (string) $now, $to),
-                        ...($setting === null || $isOn ? [] : [new SetValue($to->unit, $setting->id, true)]),
+                        ...($feed->switch === null || $feed->isOn === true ? [] : [new SetValue($to->unit, $feed->switch->id, true)]),
                     ],
                     Cost::REPLUG,
                 )];
@@ -122,22 +128,5 @@ final readonly class WrongPhantom implements Check
         }
 
         return [];
-    }
-
-    /** @return array{Setting|null, bool} the switch of a socket's phantom power, and whether it is on; null where it has none */
-    private function switchOf(Inspection $in, SocketRef $socket): array
-    {
-        $unit = $in->rig->units[$socket->unit];
-        foreach ($in->rig->modelOf($unit)->settings as $setting) {
-            foreach ($setting->effects as $effect) {
-                if ($effect->socket === $socket->socket && $effect->phantom !== null) {
-                    $now = $unit->value($setting);
-
-                    return [$setting, $effect->value === $now ? $effect->phantom : ! $effect->phantom];
-                }
-            }
-        }
-
-        return [null, false];
     }
 }

@@ -8,9 +8,11 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\Hearing;
 
@@ -39,7 +41,7 @@ final readonly class SinglePoint implements Check
             $all = [];
             foreach ($in->dependence()->elements as $element) {
                 $of = array_filter($element->lost, fn ($pair) => $pair->listener === $listener);
-                if (count($of) === $sounds) {
+                if (count($of) === $sounds && $element->at instanceof UnitRef && $this->isSmall($in, $element->at)) {
                     $all[] = $element->at;
                 }
             }
@@ -55,6 +57,14 @@ final readonly class SinglePoint implements Check
                 $all,
             );
         }
+    }
+
+    /** A small part that somebody forgets: that a show hangs at its computer and its mixer everybody knows. */
+    private function isSmall(Inspection $in, UnitRef $at): bool
+    {
+        $family = $in->rig->modelOf($at->unit)->family;
+
+        return $family === Family::Hub || $family->handsOn();
     }
 
     private function sounds(Hearing $hearing, Listener $listener): int

@@ -13,9 +13,10 @@ use HiddenWire\Core\Planning\Trouble;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\BlockKind;
 
-/** Devices that one program has for itself, so that another gets nothing of them. */
+/** Devices that one program has for itself, so that another gets nothing of them, and devices beyond what a program opens. */
 final class Locks implements Remedy
 {
     public function isOfCables(): bool
@@ -29,6 +30,30 @@ final class Locks implements Remedy
             if ($link->block === BlockKind::LockedOut && $link->pick !== null && $link->at instanceof DeviceRef
                 && $trouble->region->isJoinedBy($link)) {
                 yield from $this->sharing($trouble, $link->pick, $link->at);
+            }
+            if ($link->block === BlockKind::Refused && $link->pick !== null && $trouble->region->isJoinedBy($link)) {
+                yield from $this->room($trouble, $link->pick);
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> another in or out of the program lets go of its device, so that this one is opened */
+    private function room(Trouble $trouble, PointRef $refused): iterable
+    {
+        $program = $trouble->rig->units[$refused->unit];
+        foreach ($trouble->rig->modelOf($program)->points as $point) {
+            $at = new PointRef($program->id, $point->id);
+            $isOther = $point->picks !== null && $point->id !== $refused->point;
+            $pick = $isOther ? $trouble->graph->state->pick($program->id, $point->id) : null;
+            if ($pick !== null && $point->deviceOf === null) {
+                yield new Candidate(
+                    "pick {$at} none",
+                    fn () => Picks::refused($trouble, $refused) ?? "{$trouble->names->of($refused)} is not opened",
+                    "Set {$trouble->partOf($at)} to no device",
+                    [new SetPick($at, null)],
+                    Cost::NO_PICK,
+                    [$refused, $at, new UnitRef($program->id)],
+                );
             }
         }
     }

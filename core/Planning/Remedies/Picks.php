@@ -13,6 +13,7 @@ use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -208,7 +209,7 @@ final class Picks implements Remedy
         foreach ($trouble->placesOf($at, 'pick') as $more => $situation) {
             yield new Candidate(
                 "pick {$at} {$pick->choice()} {$situation}",
-                fn () => $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
+                fn () => self::refused($trouble, $at) ?? $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
                 fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}",
                 [new SetPick($at, $pick, $situation)],
                 $cost + $more,
@@ -252,6 +253,23 @@ final class Picks implements Remedy
             (array) preg_split('/[^\p{L}]+/u', mb_strtolower($text)),
             fn (mixed $word) => is_string($word) && strlen($word) >= 4,
         )));
+    }
+
+    /** Where a program does not open what is picked, since it opens no more than it has; null where it does. */
+    public static function refused(Trouble $trouble, PointRef $at): ?string
+    {
+        $program = $trouble->rig->units[$at->unit];
+        $limits = $trouble->rig->modelOf($program)->limits;
+        foreach ($trouble->graph->allPicked($program, $trouble->rig->point($at)) as $device) {
+            if ($trouble->graph->refused->isRefused($at, $device)) {
+                return "{$program->name} opens only ".($limits->devicesAtOnce === null
+                    ? Count::of($limits->sources ?? 0, 'source')
+                    : Count::of($limits->devicesAtOnce, 'device').' at once')
+                    .", and {$device->name()} at {$trouble->rig->point($at)->label} is one too many";
+            }
+        }
+
+        return null;
     }
 
     private function isNow(Trouble $trouble, string $name, ?Pick $now, Pick $then): string
