@@ -9,15 +9,14 @@ use App\Models\BookState;
 use App\Models\Revision;
 use App\Models\Rig as Record;
 use App\Rigs\Causes;
+use App\Rigs\FoundCauses;
 use App\Rigs\Recovery;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\ScheduleOrder;
-use HiddenWire\Core\Checks\Checks;
-use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Support\Facades\Storage;
@@ -53,12 +52,15 @@ final readonly class Edition
         $rig = $number === null ? StoredRig::load($record) : self::earlier($record, $number);
         $isLooked = $isPatient || count($rig->units) <= self::LOOKED_AT_ONCE;
         // Of the rig as it is they are kept once somebody has looked.
-        $known = fn (): ?array => $number === null
-            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->causes
-            : ($isLooked ? (new Diagnosis(new Hearings($rig)))->causes() : null);
-        $findings = fn (): ?array => $number === null
-            ? ($isLooked ? Causes::of($record, $rig) : Causes::known($record))?->findings
-            : ($isLooked ? Checks::findings(new Inspection(new Hearings($rig))) : null);
+        $all = null;
+        $looked = function () use ($number, $isLooked, $record, $rig, &$all): FoundCauses|Examination|null {
+            return $all ??= match (true) {
+                $number !== null => $isLooked ? Examination::of(new Hearings($rig)) : null,
+                default => $isLooked ? Causes::of($record, $rig) : Causes::known($record),
+            };
+        };
+        $known = fn (): ?array => $looked()?->causes;
+        $findings = fn (): ?array => $looked()?->findings;
         $at = $number ?? $record->at;
         $changes = self::changes($record, $number);
         $now = $changes[$at] ?? null;

@@ -6,11 +6,8 @@ namespace App\Rigs;
 
 use App\Models\Revision;
 use App\Models\Rig as Record;
-use HiddenWire\Core\Checks\Checks;
-use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
-use HiddenWire\Core\Checks\Inspection;
-use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Support\Facades\Cache;
@@ -49,16 +46,13 @@ final class Causes
             gc_enable();
         }
         $hearings = new Hearings($rig, array_map(fn ($situation) => Heard::in($rig, $situation, $at), $rig->situations));
-        $diagnosis = new Diagnosis($hearings, $hearings->areAsWished() ? [] : self::earlier($at));
-        $in = new Inspection($hearings, CatalogueFiles::catalogue());
-        $curing = new Curing($in);
-        $findings = $curing->of(Checks::findings($in));
+        $all = Examination::of($hearings, $hearings->areAsWished() ? [] : self::earlier($at), CatalogueFiles::catalogue());
         $found = new FoundCauses(
-            $diagnosis->causes(),
-            count($diagnosis->cells()),
-            $diagnosis->untried + $curing->untried,
-            $findings,
-            self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $findings)),
+            $all->causes,
+            $all->cells,
+            $all->untried,
+            $all->findings,
+            self::fresh($at, array_map(fn (Finding $one) => $one->evidence(), $all->findings)),
         );
         Packed::put(self::key($at), $found, self::SECONDS);
 

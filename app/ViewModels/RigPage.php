@@ -283,7 +283,7 @@ final readonly class RigPage
     {
         return array_filter(
             $this->causes->causes ?? [],
-            fn (Cause $cause) => $this->rig->papers->acceptanceOf($cause->evidence()) === null,
+            fn (Cause $cause) => $this->rig->papers->acceptanceOf(...$cause->evidences()) === null,
         );
     }
 

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
-use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
-use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Planning\Cause;
-use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
@@ -23,6 +21,8 @@ final class BookInput
     public readonly Wiring $wiring;
 
     private readonly Hearings $hearings;
+
+    private ?Examination $examination = null;
 
     /**
      * @param  string  $edition  which state this is, for the cover and every foot: "Revision 12, 26 November 2026"
@@ -56,12 +56,17 @@ final class BookInput
     /** @return list<Finding>|null what the checks find; null where nobody has looked */
     public function findings(): ?array
     {
-        return $this->findings === null ? Checks::findings(new Inspection($this->hearings)) : ($this->findings)();
+        return $this->findings === null ? $this->examined()->findings : ($this->findings)();
     }
 
     /** @return list<Cause>|null what is the matter, all situations together; null where nobody has looked */
     public function causes(): ?array
     {
-        return $this->causes === null ? (new Diagnosis($this->hearings))->causes() : ($this->causes)();
+        return $this->causes === null ? $this->examined()->causes : ($this->causes)();
+    }
+
+    private function examined(): Examination
+    {
+        return $this->examination ??= Examination::of($this->hearings);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Checks;
 
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\DeviceRef;
@@ -26,6 +27,7 @@ final readonly class Finding
      * @param  list<string>  $situations  ids of those in which it is so; empty for whatever the situation
      * @param  list<Proposal>  $proposals  the easiest first
      * @param  list<Cure>  $cures  proposals that were tried and mend it
+     * @param  list<string>  $cells  keys of the cells that it is about, where those are what is the matter (see {@see Cell::key()})
      */
     public function __construct(
         public string $code,
@@ -36,6 +38,7 @@ final readonly class Finding
         public array $situations = [],
         public array $proposals = [],
         public array $cures = [],
+        public array $cells = [],
     ) {
     }
 
@@ -51,6 +54,12 @@ final readonly class Finding
         sort($about);
 
         return "{$this->code} ".implode(' ', array_unique($about));
+    }
+
+    /** @return list<string> by which it may have been accepted */
+    public function evidences(): array
+    {
+        return [$this->evidence()];
     }
 
     /** What it rests on, as 16 hexadecimal digits: other elements or situations are other evidence, another name is not. */

@@ -14,7 +14,7 @@ final class CausesReport
 {
     /**
      * @param  list<Cause>  $causes
-     * @return list<array{cause: string, why: string|null, about: list<string>, cells: list<array{string, string, string}>,
+     * @return list<array{cause: string, why: string|null, notes: list<string>, about: list<string>, cells: list<array{string, string, string}>,
      *                    cures: list<array{sentence: string, edits: list<array<string, mixed>>,
      *                                      cells: list<array{string, string, string}>, costs: list<string>}>}>
      */
@@ -23,6 +23,7 @@ final class CausesReport
         return array_map(fn (Cause $cause) => [
             'cause' => $cause->sentence,
             'why' => $cause->why,
+            'notes' => $cause->notes,
             'about' => array_map(strval(...), $cause->about),
             'cells' => array_map($this->cell(...), $cause->cells),
             'cures' => array_map(

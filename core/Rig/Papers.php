@@ -95,11 +95,11 @@ final readonly class Papers
         return array_values(array_filter($this->steps, fn (ShowStep $step) => $step->phase === $phase));
     }
 
-    /** How a finding was accepted; null where it was not. */
-    public function acceptanceOf(string $evidence): ?Acceptance
+    /** How a finding was accepted, by any of some evidence; null where it was not. */
+    public function acceptanceOf(string ...$evidence): ?Acceptance
     {
         foreach ($this->accepted as $one) {
-            if ($one->evidence === $evidence) {
+            if (in_array($one->evidence, $evidence, true)) {
                 return $one;
             }
         }

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Rigs\CatalogueFiles;
-use HiddenWire\Core\Checks\Checks;
-use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
-use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Diagnosis;
@@ -39,10 +37,10 @@ final class MendRig extends Command
             return self::FAILURE;
         }
         $hearings = new Hearings($rig);
-        $diagnosis = new Diagnosis($hearings);
+        $all = Examination::of($hearings, [], CatalogueFiles::catalogue());
         if (! $this->option('all') && $this->option('cause') === null && $this->option('finding') === null) {
-            $this->tellCauses($rig, $diagnosis);
-            $this->tellFindings($rig, $this->findings($hearings));
+            $this->tellCauses($rig, $all);
+            $this->tellFindings($rig, $all->findings);
 
             return self::SUCCESS;
         }
@@ -52,9 +50,9 @@ final class MendRig extends Command
             return self::FAILURE;
         }
         $mended = match (true) {
-            (bool) $this->option('all') => $this->all($hearings, $diagnosis),
-            $this->option('finding') !== null => $this->finding($rig, $this->findings($hearings)),
-            default => $this->one($rig, $diagnosis->causes()),
+            (bool) $this->option('all') => $this->all($hearings, $all),
+            $this->option('finding') !== null => $this->finding($rig, $all->findings),
+            default => $this->one($rig, $all->causes),
         };
         if ($mended === null) {
             return self::FAILURE;
@@ -70,11 +68,11 @@ final class MendRig extends Command
         return self::SUCCESS;
     }
 
-    private function all(Hearings $hearings, Diagnosis $diagnosis): ?Rig
+    private function all(Hearings $hearings, Examination $all): ?Rig
     {
-        $mending = new Mending($hearings, $diagnosis->causes());
+        $mending = new Mending($hearings, $all->causes);
         if ($mending->cures === []) {
-            $this->components->error($diagnosis->cells() === [] ? 'All is as wished: there is nothing to mend.'
+            $this->components->error($all->cells === 0 ? 'All is as wished: there is nothing to mend.'
                 : 'There is no cure for any of the causes.');
 
             return null;
@@ -108,14 +106,6 @@ final class MendRig extends Command
         $this->line($cure->sentence);
 
         return $cure->applyTo($rig);
-    }
-
-    /** @return list<Finding> */
-    private function findings(Hearings $hearings): array
-    {
-        $in = new Inspection($hearings, CatalogueFiles::catalogue());
-
-        return (new Curing($in))->of(Checks::findings($in));
     }
 
     /** @param  list<Finding>  $findings */

@@ -5,12 +5,9 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Rigs\CatalogueFiles;
-use HiddenWire\Core\Checks\Checks;
-use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\FindingsReport;
-use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Planning\CausesReport;
-use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Report;
@@ -38,13 +35,10 @@ final class ReportRig extends Command
         }
         $hearings = new Hearings($rig);
         $hearing = $hearings->in($situation->id);
-        $diagnosis = new Diagnosis($hearings);
-        $in = new Inspection($hearings, CatalogueFiles::catalogue());
-        $curing = new Curing($in);
-        $findings = $curing->of(Checks::findings($in));
+        $all = Examination::of($hearings, [], CatalogueFiles::catalogue());
         if ($this->option('json')) {
             $report = new Report;
-            $causes = (new CausesReport)->of($rig, $diagnosis->causes());
+            $causes = (new CausesReport)->of($rig, $all->causes);
             // All that is made from here is needed or let go of at once: looking for garbage would cost a third of the time and find none.
             gc_disable();
             $this->jsonWithList(
@@ -53,9 +47,9 @@ final class ReportRig extends Command
                 $report->pairs($hearing, (bool) $this->option('response')),
                 [
                     ...$report->besides($hearing),
-                    'findings' => (new FindingsReport)->of($findings, $situation->id),
+                    'findings' => (new FindingsReport)->of($all->findings, $situation->id),
                     'causes' => $causes,
-                    'untried' => $diagnosis->untried + $curing->untried,
+                    'untried' => $all->untried,
                 ],
             );
             gc_enable();
@@ -72,8 +66,8 @@ final class ReportRig extends Command
                 .($loop->howls() ? ', howls' : ($loop->rings() ? ', rings' : '')).': '
                 .implode(' · ', array_unique(array_map(fn ($hop) => $hop->label, $loop->hops))));
         }
-        $this->tellCauses($rig, $diagnosis);
-        $this->tellFindings($rig, $findings);
+        $this->tellCauses($rig, $all);
+        $this->tellFindings($rig, $all->findings);
 
         return self::SUCCESS;
     }

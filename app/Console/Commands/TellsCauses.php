@@ -4,19 +4,18 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cell;
-use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Rig;
 
 /** Causes and cures as lines to read, numbered from 1. */
 trait TellsCauses
 {
-    private function tellCauses(Rig $rig, Diagnosis $diagnosis): void
+    private function tellCauses(Rig $rig, Examination $all): void
     {
-        $cells = count($diagnosis->cells());
-        $causes = $diagnosis->causes();
+        [$cells, $causes] = [$all->cells, $all->causes];
         if ($cells === 0) {
             $this->line($rig->wishes === [] ? 'No wishes yet.' : 'All as wished, in every situation.');
 
@@ -41,9 +40,12 @@ trait TellsCauses
             if ($cause->why !== null) {
                 $this->line("     {$cause->why}");
             }
+            foreach ($cause->notes as $note) {
+                $this->line("     {$note}");
+            }
         }
-        if ($diagnosis->untried > 0) {
-            $this->line("{$diagnosis->untried} further changes were not tried.");
+        if ($all->untried > 0) {
+            $this->line("{$all->untried} further changes were not tried.");
         }
     }
 

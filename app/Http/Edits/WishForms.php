@@ -175,7 +175,7 @@ final class WishForms
     {
         $mending = new Mending(new Hearings($in->rig), array_values(array_filter(
             self::causes($in)->causes,
-            fn (Cause $cause) => $in->rig->papers->acceptanceOf($cause->evidence()) === null,
+            fn (Cause $cause) => $in->rig->papers->acceptanceOf(...$cause->evidences()) === null,
         )));
 
         return $mending->cures === []

@@ -69,7 +69,7 @@ final class Findings implements Part
         }
 
         $papers = $of->rig->papers;
-        $accepted = array_filter($causes, fn (Cause $cause) => $papers->acceptanceOf($cause->evidence()) !== null);
+        $accepted = array_filter($causes, fn (Cause $cause) => $papers->acceptanceOf(...$cause->evidences()) !== null);
         $open = array_values(array_udiff($causes, $accepted, fn (Cause $a, Cause $b) => spl_object_id($a) <=> spl_object_id($b)));
 
         return [
@@ -87,7 +87,7 @@ final class Findings implements Part
                 array_values(array_map(fn (Cause $cause) => [
                     $cause->sentence,
                     Count::of(count($cause->cells), 'cell'),
-                    $papers->acceptanceOf($cause->evidence())->why ?? '',
+                    $papers->acceptanceOf(...$cause->evidences())->why ?? '',
                 ], $accepted)),
                 [2.2, 0.7, 2.2],
             )]),

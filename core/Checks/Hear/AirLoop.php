@@ -51,6 +51,7 @@ final readonly class AirLoop implements Check
                     [$at->from, $at->to],
                     [$situation],
                     $this->proposals($in, $at, $situation),
+                    cells: $loop?->isAudible() ? SoundLoop::cells($hearing, $situation) : [],
                 );
             }
         }

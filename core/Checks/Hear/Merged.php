@@ -8,6 +8,7 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Merging;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\RouteRef;
@@ -46,6 +47,7 @@ final readonly class Merged implements Check
                             .'device, another strip, or one more mix.',
                         [$hop->at, ...$pair->listener->at],
                         [$situation],
+                        cells: [Cell::of($pair, $situation)->key()],
                     );
                 }
             }
@@ -58,7 +60,7 @@ final readonly class Merged implements Check
         $beside = [];
         foreach ($hearing->graph->rig->sources as $source) {
             $other = $hearing->pair($source->id, $pair->listener->id);
-            if ($source->id !== $pair->source->id && $other->isHeard()) {
+            if ($source->id !== $pair->source->id && $other->isHeard() && ! $other->isSpill()) {
                 $beside[] = $other;
             }
         }

@@ -10,13 +10,16 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Loop;
+use HiddenWire\Core\Signal\Verdict;
 
 /** A loop by wire or inside a computer, with its gain round: it howls at 0 dB or more, and rings close below. */
 final readonly class SoundLoop implements Check
@@ -43,10 +46,24 @@ final readonly class SoundLoop implements Check
                         self::elements($loop),
                         [$situation],
                         $this->proposals($in, $loop, $situation),
+                        cells: self::cells($hearing, $situation),
                     );
                 }
             }
         }
+    }
+
+    /** @return list<string> keys of the cells that run round */
+    public static function cells(Hearing $hearing, string $situation): array
+    {
+        $cells = [];
+        foreach ($hearing->all() as $pair) {
+            if ($pair->verdict === Verdict::Loop) {
+                $cells[] = Cell::of($pair, $situation)->key();
+            }
+        }
+
+        return $cells;
     }
 
     /** What a round does to a sound, and how much louder it may become. */

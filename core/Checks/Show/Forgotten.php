@@ -13,6 +13,7 @@ use HiddenWire\Core\Edit\ClearChange;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetAbsent;
 use HiddenWire\Core\Edit\SetPulled;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -28,16 +29,13 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
- * Something that a situation itself mutes, switches off or takes out, and that a wish needs there; and a change between situations that
- * needs more than one control.
+ * Something that a situation itself mutes, switches off or takes out, and that a wish needs there: it can be taken back without harm, so that
+ * it is not meant.
  */
 final readonly class Forgotten implements Check
 {
     /** What a situation says otherwise that is looked at. */
     private const LOOKED = 24;
-
-    /** Of several controls these are named. */
-    private const NAMED = 3;
 
     public function code(): string
     {
@@ -47,9 +45,11 @@ final readonly class Forgotten implements Check
     public function findings(Inspection $in): iterable
     {
         foreach ($in->rig->situations as $situation) {
-            yield from $in->rig->isBase($situation->id) ? [] : $this->several($in, $situation);
             $missing = $in->rig->isBase($situation->id) ? [] : $this->missing($in, $situation);
             foreach ($missing === [] ? [] : $this->overrides($situation) as [$at, $edit, $cost]) {
+                if ($this->isMeant($in, $at)) {
+                    continue;
+                }
                 $found = $this->broughtBack($in, $situation, $edit, $missing);
                 if ($found !== null) {
                     yield new Finding(
@@ -61,45 +61,29 @@ final readonly class Forgotten implements Check
                         [$at],
                         [$situation->id],
                         [new Proposal(ucfirst($edit->words($in->rig)), [$edit], $cost)],
+                        cells: [Cell::of($found, $situation->id)->key()],
                     );
                 }
             }
         }
     }
 
-    /** @return iterable<Finding> a change from the base that takes more than one control */
-    private function several(Inspection $in, Situation $situation): iterable
+    /** Whether somebody has written down that it has to be left alone. */
+    private function isMeant(Inspection $in, PointRef|RouteRef|UnitRef|CableRef $at): bool
     {
-        $controls = [];
-        foreach ($this->overrides($situation) as [$at]) {
-            $controls[$this->control($in, $at)] ??= $at;
-        }
-        if (count($controls) < 2) {
-            return;
-        }
-        $names = array_map(fn (PointRef|RouteRef|UnitRef|CableRef $at) => $in->names->of($at), array_values($controls));
-        $further = count($names) - self::NAMED;
-        yield new Finding(
-            $this->code(),
-            Severity::Note,
-            "{$situation->name} takes ".count($controls).' changes at once: '.implode(', ', array_slice($names, 0, self::NAMED))
-                .($further > 0 ? " and {$further} more" : ''),
-            'One of them is forgotten sooner or later. Put them on one key, or on a card.',
-            array_values($controls),
-            [$situation->id],
-        );
-    }
-
-    /** What one hand moves at once: the choices of a selector, and the two sides of a knob that are told behind a comma. */
-    private function control(Inspection $in, PointRef|RouteRef|UnitRef|CableRef $at): string
-    {
-        if ($at instanceof RouteRef) {
-            $group = $in->rig->modelOf($at->unit)->routes[$at->key]->group;
-
-            return $group === null ? (string) $at : "{$at->unit} {$group}";
+        $element = match (true) {
+            $at instanceof PointRef => "units/{$at->unit}/points/{$at->point}",
+            $at instanceof RouteRef => "units/{$at->unit}/routes/{$at->key}",
+            $at instanceof UnitRef => "units/{$at->unit}",
+            $at instanceof CableRef => "cables/{$at->cable}",
+        };
+        foreach ($in->rig->papers->reasons as $reason) {
+            if ($reason->leaveAlone && (string) $reason->about === $element) {
+                return true;
+            }
         }
 
-        return $at instanceof PointRef ? "{$at->unit} ".explode(',', $in->rig->point($at)->label)[0] : (string) $at;
+        return false;
     }
 
     /** @return list<HeardPair> what is missing there and is heard in some other situation */
@@ -145,6 +129,11 @@ final readonly class Forgotten implements Check
         }
         $before = $in->hearings->in($situation->id);
         $then = new Hearing((new GraphBuilder($rig))->build($rig->situations[$situation->id], $before->graph), before: $before);
+        foreach ($then->differing($before) as [$was, $is]) {
+            if ($is->verdict->rank() > $was->verdict->rank()) {
+                return null;
+            }
+        }
         foreach ($missing as $pair) {
             if ($then->pair($pair->source->id, $pair->listener->id)->isHeard()) {
                 return $pair;

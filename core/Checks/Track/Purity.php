@@ -10,6 +10,7 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
@@ -37,7 +38,7 @@ final readonly class Purity implements Check
         foreach ($in->each() as $situation => $hearing) {
             foreach ($in->rig->listeners as $listener) {
                 $pairs = array_map(fn ($source) => $hearing->pair($source->id, $listener->id), array_values($in->rig->sources));
-                $heard = array_values(array_filter($pairs, fn (HeardPair $pair) => $pair->isHeard()));
+                $heard = array_values(array_filter($pairs, fn (HeardPair $pair) => $pair->isHeard() && ! $pair->isSpill()));
                 foreach ($heard as $pair) {
                     if ($pair->wish?->alone === true && count($heard) > 1) {
                         yield $this->impure($in, $situation, $pair, $heard);
@@ -65,6 +66,7 @@ final readonly class Purity implements Check
             [...$pair->listener->at, ...array_map(fn (HeardPair $one) => $one->source->origins[0]->at, $others)],
             [$situation],
             $this->proposals($in, $situation, $others),
+            cells: [Cell::of($pair, $situation)->key()],
         );
     }
 
@@ -83,6 +85,7 @@ final readonly class Purity implements Check
                 'It is found out when the show is over.',
                 $listener->at,
                 [$situation],
+                cells: array_map(fn (HeardPair $pair) => Cell::of($pair, $situation)->key(), $wanted),
             );
         }
     }

@@ -31,6 +31,7 @@
     </div>
 @endforeach
 @if ($cause->why !== null) <p class="cause-why">{{ $cause->why }}</p> @endif
+@foreach ($cause->notes as $note) <p class="cause-why">{{ $note }}</p> @endforeach
 @if ($cells && $page->canEdit)
     <details class="accept" data-keep><summary>Accept</summary>
         <x-edit :page="$page" class="row-form" :fields="['edit' => 'accept', 'evidence' => $cause->evidence(), 'situation' => '']"><input
