@@ -21,7 +21,7 @@ final readonly class Examination
     /** Checks that say of one element what a cause says of it, too. */
     private const OF_ELEMENTS = [
         'plug.phantom', 'plug.stereo-balanced', 'plug.mismatch', 'plug.direction', 'plug.level', 'computer.one-device', 'computer.default',
-        'computer.unavailable', 'computer.channels', 'computer.loopback', 'computer.driver-mode', 'level.clip',
+        'computer.unavailable', 'computer.channels', 'computer.loopback', 'computer.driver-mode', 'computer.needs', 'level.clip',
     ];
 
     /** Cures that are shown of one cause. */

@@ -35,14 +35,12 @@ final readonly class StartOrder
         $before = array_fill_keys(array_keys($programs), []);
         foreach ($programs as $id => $program) {
             foreach ($program->needs as $need) {
-                $before[$id] += isset($programs[$need]) ? [$need => true] : [];
+                $before[$id] += isset($programs[$need]) && $this->isStarted($graph, $programs[$need]) ? [$need => true] : [];
             }
             foreach ($graph->rig->modelOf($program)->points as $point) {
                 foreach ($point->picks === null ? [] : $graph->allPicked($program, $point) as $device) {
                     $by = $device->ref->lane === null && $device->ref->unit !== $id ? $programs[$device->ref->unit] ?? null : null;
-                    // A virtual cable is a driver: it is there without being started.
-                    $isStarted = $by !== null && $graph->rig->modelOf($by)->family !== Family::VirtualCable;
-                    $before[$id] += $isStarted ? [$by->id => true] : [];
+                    $before[$id] += $by !== null && $this->isStarted($graph, $by) ? [$by->id => true] : [];
                 }
             }
         }
@@ -73,6 +71,12 @@ final readonly class StartOrder
             }
         }
         $this->late = $late;
+    }
+
+    /** A virtual cable is a driver: it is there without being started. */
+    private function isStarted(SignalGraph $graph, Unit $program): bool
+    {
+        return $graph->rig->modelOf($program)->family !== Family::VirtualCable;
     }
 
     /** Whether a program has to wait for another, by whatever is between them. */

@@ -108,7 +108,8 @@ final readonly class Grounds
             && array_filter($lanes, fn (Lane $lane) => $lane->signal->isAnalog()) !== [];
     }
 
-    private function isBalanced(Cable $cable): bool
+    /** Whether a lead is balanced from end to end: what runs along its shield stays out of the sound. */
+    public function isBalanced(Cable $cable): bool
     {
         return $this->rig->socket($cable->from)->balanced && $this->rig->socket($cable->to)->balanced && $cable->type->conductors() >= 2;
     }

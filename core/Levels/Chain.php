@@ -57,7 +57,7 @@ final class Chain
     private const CLOSE_M = 0.05;
 
     /** A preamp with its gain all the way down, where its unit says nothing. */
-    private const MICROPHONE_MAX_DBU = 12.0;
+    public const MICROPHONE_MAX_DBU = 12.0;
 
     /** Ohms, where units say nothing. */
     private const OUTPUT_OHM = ['microphone' => 200.0, 'headphone' => 10.0];
@@ -83,6 +83,9 @@ final class Chain
     /** Whether it begins with a capsule whose sensitivity is known. */
     public readonly bool $isFromCapsule;
 
+    /** Whether it begins with a microphone of which nothing is known: how loud it is then, is a guess. */
+    public readonly bool $isGuessed;
+
     private readonly Rig $rig;
 
     private readonly Wiring $wiring;
@@ -99,6 +102,7 @@ final class Chain
         $at = $origin->at instanceof PointRef ? $origin->at : $arrival->ear;
         $capsule = $this->rig->point($at)->capsule;
         $this->isFromCapsule = $capsule !== null;
+        $this->isGuessed = $capsule === null && ! $pair->source->isMeasured && $this->rig->modelOf($at->unit)->family->hasMicrophone();
         $level = $capsule === null
             ? self::TARGET_DBFS + ($pair->source->loudness?->value() ?? 0.0) + $origin->level->value()
             : $this->pressure($pair, $at) + $origin->level->value() + self::ofPascal($capsule);

@@ -14,7 +14,8 @@ final class CausesReport
 {
     /**
      * @param  list<Cause>  $causes
-     * @return list<array{cause: string, why: string|null, notes: list<string>, about: list<string>, cells: list<array{string, string, string}>,
+     * @return list<array{cause: string, why: string|null, notes: list<string>, about: list<string>,
+     *                    cells: list<array{string, string, string}>,
      *                    cures: list<array{sentence: string, edits: list<array<string, mixed>>,
      *                                      cells: list<array{string, string, string}>, costs: list<string>}>}>
      */

@@ -6,9 +6,10 @@ namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Rig\AirRef;
+use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\PointRef;
-use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HeardPair;
@@ -64,14 +65,18 @@ final readonly class Unmended
         $causes = [];
         $further = array_slice($cells, self::TOLD);
         foreach (array_slice($cells, 0, self::TOLD) as [$cell, $pair]) {
-            [$sentence, $why] = $this->reason($pair, $cell);
-            $causes[$sentence][] = [$cell, $why];
+            $silent = $this->silenced($pair, $this->hearings->in($cell->situation), new Names($this->hearings->rig));
+            [$sentence, $why] = $silent === null ? $this->reason($pair, $cell) : [
+                "{$pair->source->name} at {$pair->listener->name}: {$silent[0]}",
+                'Nothing that the rig has now would change that without making something else worse.',
+            ];
+            $causes[$sentence][] = [$cell, $why, $silent[1] ?? []];
         }
 
         $told = array_map(
             fn (array $cells, string $sentence) => new Cause(
                 $sentence,
-                [],
+                $cells[0][2],
                 array_column($cells, 0),
                 [],
                 $cells[0][1],
@@ -92,8 +97,12 @@ final readonly class Unmended
         return $told;
     }
 
-    /** What on the way gives no sound, or is not opened; null where nothing is known that does. */
-    private function silenced(HeardPair $pair, Hearing $hearing, Names $names): ?string
+    /**
+     * What on the way gives no sound, or is not opened; null where nothing is known that does.
+     *
+     * @return array{string, list<PointRef|CableRef|UnitRef>}|null in words, and the elements
+     */
+    private function silenced(HeardPair $pair, Hearing $hearing, Names $names): ?array
     {
         if ($pair->verdict !== Verdict::Missing) {
             return null;
@@ -107,11 +116,18 @@ final readonly class Unmended
                 default => null,
             };
             if ($says !== null && $region->isJoinedBy($link)) {
-                $at = $link->block === BlockKind::Refused && $link->pick !== null ? $link->pick : $link->at;
-                $unit = $at instanceof PointRef || $at instanceof RouteRef ? new UnitRef($at->unit) : $at;
+                if ($link->block === BlockKind::Refused && $link->pick !== null) {
+                    $at = $link->pick;
 
-                return $link->block === BlockKind::Refused ? "{$names->of($link->at)} at {$names->of($at)} {$says}"
-                    : "{$names->of($unit)} {$says}";
+                    return ["{$names->of($link->at)} at {$names->of($at)} {$says}", [$at, new UnitRef($at->unit)]];
+                }
+                $at = match (true) {
+                    $link->at instanceof CableRef, $link->at instanceof UnitRef => $link->at,
+                    $link->at instanceof AirRef => new UnitRef($link->at->from->unit),
+                    default => new UnitRef(($link->pick ?? $link->at)->unit),
+                };
+
+                return ["{$names->of($at)} {$says}", [$at]];
             }
         }
 
@@ -135,10 +151,6 @@ final readonly class Unmended
                 "{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}",
                 'Nothing that can be switched off here stops one of the two and nothing else.',
             ];
-        }
-        $silent = $this->silenced($pair, $hearing, $names);
-        if ($silent !== null) {
-            return ["{$what}: {$silent}", 'Nothing that the rig has now would change that without making something else worse.'];
         }
         if ($pair->verdict === Verdict::Missing) {
             return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins."

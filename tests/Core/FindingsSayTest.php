@@ -182,7 +182,7 @@ describe('computers', function () {
         $default = fn (string $model): Draft => judgedStudio()->settings('head/usb/play', ['roles' => ['playback']])->with(fn (array $d) => ['picks' => array_values(array_filter($d['picks'], fn (array $pick) => $pick['at'] !== 'music/sound'))] + $d)
             ->unit('sys', $model, 'pc')->source('sys', 'sys/sound')->wish('sys', 'me', 'must')->pick('sys/sound', ['default' => 'system']);
         expect(reason($default('music-player'), 'computer.default'))->toBe('Whatever takes the default over takes this sound along: a headset that is plugged in, a driver that is installed.')
-            ->and(reason($default('system-sounds'), 'computer.default'))->toBe('It can\'t choose by itself: whatever takes the default over takes this sound along.')
+            ->and(reason($default('system-sounds'), 'computer.default'))->toBe('What can\'t choose by itself goes wherever the default goes: a headset that is plugged in, a driver that is installed.')
             ->and(curedBy($default('system-sounds'), 'computer.default'))->toBe([]);
     });
 

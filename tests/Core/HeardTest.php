@@ -221,19 +221,6 @@ function heardEach(Draft $draft): array
     return $verdicts;
 }
 
-/** A condenser, or a dynamic microphone with a booster, into a desk with a phantom switch. */
-function powered(bool $isBoosted, array $values, string $socket = 'mic-1'): Draft
-{
-    $draft = Draft::rig()->unit('mic', $isBoosted ? 'dynamic-microphone' : 'condenser-microphone')
-        ->unit('desk', 'eight-input-desk', 'desk', ['points' => ['ch-1' => ['gain' => 40], 'ch-2' => ['gain' => 40]], 'routes' => ['ch-1>phones' => ['on' => true], 'ch-2>phones' => ['on' => ! $isBoosted]]] + array_filter(['values' => $values]))
-        ->unit('head', 'closed-headphones')->cable('trs', 'desk/phones', 'head/plug')
-        ->source('voice', 'mic/capsule')->listener('me', 'head/ear')->wish('voice', 'me', 'must')
-        ->with(fn (array $d) => ['situations' => [...$d['situations'], ['id' => 'late', 'name' => 'Late', 'changes' => [], 'settings' => [['unit' => 'desk', 'setting' => 'phantom-mic-1', 'value' => false]]]]] + $d);
-
-    return $isBoosted ? $draft->unit('boost', 'line-booster')->cable('xlr', 'mic/out', 'boost/in')->cable('xlr', 'boost/out', "desk/{$socket}")
-        : $draft->cable('xlr', 'mic/out', "desk/{$socket}");
-}
-
 it('hears nothing of what has no phantom power, and cures it', function (bool $isBoosted, array $values, array $verdicts, array $cures) {
     $draft = powered($isBoosted, $values);
     expect(heardEach($draft))->toBe($verdicts);

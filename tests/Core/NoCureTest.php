@@ -72,7 +72,7 @@ it('is told as data, whole, and rests on what it is about in whatever order', fu
     $rig = $draft->make();
     $causes = (new Diagnosis(new Hearings($rig)))->causes();
     $told = (new CausesReport)->of($rig, $causes);
-    expect($told)->toHaveCount(1)->and(array_keys($told[0]))->toBe(['cause', 'why', 'about', 'cells', 'cures'])->and($told[0]['cells'])->toBe([['a', 'b', 'base']])
+    expect($told)->toHaveCount(1)->and(array_keys($told[0]))->toBe(['cause', 'why', 'notes', 'about', 'cells', 'cures'])->and($told[0]['cells'])->toBe([['a', 'b', 'base']])
         ->and($told[0]['cures'][0]['cells'])->toBe([['a', 'b', 'base']])->and($told[0]['cures'][0]['edits'][0])->toBe(['edit' => 'set-pulled', 'situation' => 'base', 'cable' => 'w-1', 'is_pulled' => false]);
     [$one, $two] = [new Cell('a', 'b', 'base'), new Cell('c', 'b', 'base')];
     $cause = fn (array $about, array $cells): string => (new Cause('x', $about, $cells, []))->evidence();

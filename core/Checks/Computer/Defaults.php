@@ -14,6 +14,7 @@ use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\SystemDefault;
@@ -37,12 +38,16 @@ final readonly class Defaults implements Check
                 }
             }
         }
+        $left = [];
         foreach ($in->rig->picks as $pick) {
             $device = $pick->default === null ? null : $graph->picked($in->rig->units[$pick->at->unit], $in->rig->point($pick->at));
             $host = $in->rig->hostOf($in->rig->units[$pick->at->unit]->place);
             if ($device !== null && $device->isUsable() && $host !== null && $this->carriesAnything($in, $pick->at)) {
-                yield $this->left($in, $host, $pick, $device);
+                $left[$host->id][] = [$pick, $device];
             }
+        }
+        foreach ($left as $host => $picks) {
+            yield $this->left($in, $in->rig->units[$host], $picks);
         }
     }
 
@@ -58,23 +63,30 @@ final readonly class Defaults implements Check
         );
     }
 
-    private function left(Inspection $in, Unit $host, Pick $pick, Device $device): Finding
+    /** @param  non-empty-list<array{Pick, Device}>  $picks  that follow a default of a computer, with what they get */
+    private function left(Inspection $in, Unit $host, array $picks): Finding
     {
-        $canChoose = $in->rig->modelOf($host)->takes === Takes::Chosen && $in->rig->point($pick->at)->offers(PickFrom::Plugged);
-        $which = $pick->default === SystemDefault::Call ? 'default for calls' : 'default';
+        $canChoose = array_values(array_filter(
+            $picks,
+            fn (array $one) => $in->rig->modelOf($host)->takes === Takes::Chosen
+                && $in->rig->point($one[0]->at)->offers(PickFrom::Plugged),
+        ));
+        $say = fn (array $one): string => $in->names->of($one[0]->at).' ('.$one[1]->name()
+            .($one[0]->default === SystemDefault::Call ? ', for calls)' : ')');
 
         return new Finding(
             $this->code(),
             Severity::Note,
-            "{$in->names->of($pick->at)} follows the {$which} of {$host->name}, now {$device->name()}",
-            $canChoose ? 'Whatever takes the default over takes this sound along: a headset that is plugged in, a driver that is installed.'
-                : 'It can\'t choose by itself: whatever takes the default over takes this sound along.',
-            [$pick->at],
+            Listing::of(array_map($say, $picks)).(count($picks) === 1 ? ' follows a default of ' : ' follow defaults of ').$host->name,
+            $canChoose === []
+                ? 'What can\'t choose by itself goes wherever the default goes: a headset that is plugged in, a driver that is installed.'
+                : 'Whatever takes the default over takes this sound along: a headset that is plugged in, a driver that is installed.',
+            array_map(fn (array $one) => $one[0]->at, $picks),
             [],
-            ! $canChoose ? [] : [new Proposal(
-                "Let {$in->names->of($pick->at)} use {$device->name()} by name",
-                [new SetPick($pick->at, $pick->with(device: $device->ref, default: null))],
-                Cost::PICK,
+            $canChoose === [] ? [] : [new Proposal(
+                'Let '.Listing::of(array_map(fn (array $one) => "{$in->names->of($one[0]->at)} use {$one[1]->name()}", $canChoose)).' by name',
+                array_map(fn (array $one) => new SetPick($one[0]->at, $one[0]->with(device: $one[1]->ref, default: null)), $canChoose),
+                Cost::PICK * count($canChoose),
             )],
         );
     }

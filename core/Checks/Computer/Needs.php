@@ -17,6 +17,7 @@ use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HeardPair;
 
 /** Sounds that depend on a program that nobody starts, or that starts too late, or on a unit that is only there to unlock software. */
@@ -39,6 +40,7 @@ final readonly class Needs implements Check
                 yield $this->unstarted($unit, $element->lost[0]);
             }
         }
+        yield from $this->silenced($in);
         foreach ($in->rig->places as $place) {
             yield from $in->rig->hostOf($place->id) === null ? [] : $this->order($in, $place->id);
         }
@@ -53,6 +55,28 @@ final readonly class Needs implements Check
                         [new UnitRef($unit->id), new UnitRef($need)],
                     );
                 }
+            }
+        }
+    }
+
+    /** @return iterable<Finding> what gives no sound, since it has no power or since something is away that it works with */
+    private function silenced(Inspection $in): iterable
+    {
+        foreach ($in->each() as $situation => $hearing) {
+            foreach ($hearing->graph->silenced->units as $id => $block) {
+                $unit = $in->rig->units[$id];
+                $needs = array_filter($unit->needs, fn (string $need) => isset($in->rig->units[$need]));
+                $names = array_map(fn (string $need) => $in->rig->units[$need]->name, $needs);
+                yield new Finding(
+                    $this->code(),
+                    Severity::Fault,
+                    $block === BlockKind::NoPower ? "{$unit->name} has no power: it takes it from the lead that is not plugged in"
+                        : "{$unit->name} gives no sound: it works only with ".Listing::of($names).', which is away or not plugged in',
+                    $block === BlockKind::NoPower ? 'Plug it into a computer or a hub.'
+                        : 'Plug it in again, or take the need back where there is none.',
+                    [new UnitRef($unit->id), ...array_map(fn (string $need) => new UnitRef($need), array_values($needs))],
+                    [$situation],
+                );
             }
         }
     }

@@ -23,6 +23,9 @@ use HiddenWire\Core\Rig\UnitRef;
 /** A circle of grounds with an analog cable in it: which cable to isolate. */
 final readonly class GroundLoop implements Check
 {
+    /** A balanced lead this short keeps what runs along its shield out of the sound, as good as always. */
+    private const SHORT_M = 5.0;
+
     /** Isolators that are proposed for one cable. */
     private const PROPOSED = 2;
 
@@ -40,7 +43,7 @@ final readonly class GroundLoop implements Check
             $isolators = $this->isolators($in, $grounds, $cable, $channels);
             yield new Finding(
                 $this->code(),
-                Severity::Risk,
+                $grounds->isBalanced($cable) && ($cable->lengthM ?? 0.0) <= self::SHORT_M ? Severity::Note : Severity::Risk,
                 "{$cable->label} closes a ground loop through ".$this->through($in, $cycle),
                 "Hum and the whine of computers run along it. Isolate {$cable->label} at {$in->names->of($grounds->receivingEnd($cable))}: "
                     .($channels === 1 ? 'one channel' : "{$channels} channels").'.',

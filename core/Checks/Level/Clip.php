@@ -25,7 +25,7 @@ final readonly class Clip implements Check
     {
         foreach ($in->chains() as [$pair, $chain]) {
             $stage = self::tightest($chain);
-            if ($stage !== null && $stage->headroom() < 0) {
+            if ($stage !== null && ! $chain->isGuessed && $stage->headroom() < 0) {
                 yield self::finding(
                     $in,
                     $this->code(),

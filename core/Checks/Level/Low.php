@@ -10,6 +10,7 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Want;
 
 /** A voice that arrives too low: what makes up for it brings the noise up. */
 final readonly class Low implements Check
@@ -25,9 +26,12 @@ final readonly class Low implements Check
     public function findings(Inspection $in): iterable
     {
         foreach ($in->chains() as [$pair, $chain]) {
-            if ($pair->source->kind === SourceKind::Voice && $chain->end < self::LEAST_DBFS) {
-                $hops = $pair->arrivals()[0]->hops ?? [];
-                $last = $hops[count($hops) - 1] ?? null;
+            $strongest = $pair->arrivals()[0] ?? null;
+            // What only may be heard, and a voice that only spills into another's microphone, need no level.
+            if ($pair->source->kind === SourceKind::Voice && $chain->end < self::LEAST_DBFS && ! $chain->isGuessed
+                && $pair->wish?->want === Want::Must && $strongest?->isBleed === false) {
+                $hops = $strongest->hops;
+                $last = $hops[count($hops) - 1];
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
@@ -36,7 +40,7 @@ final readonly class Low implements Check
                     'Whoever turns it up turns the noise up: it stands '.number_format($chain->overNoise(), 0).' dB above it.',
                     [$pair->source->origins[0]->at, ...$pair->listener->at],
                     [],
-                    $last === null ? [] : Turning::before($in, $in->rig->base()->id, $hops, $last, Chain::TARGET_DBFS - $chain->end),
+                    Turning::before($in, $in->rig->base()->id, $hops, $last, Chain::TARGET_DBFS - $chain->end),
                 );
             }
         }

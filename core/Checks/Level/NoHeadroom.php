@@ -30,7 +30,8 @@ final readonly class NoHeadroom implements Check
         }
         foreach ($in->chains() as [$pair, $chain]) {
             $stage = Clip::tightest($chain);
-            if ($stage !== null && ! isset($clipped[$stage->hop->ref]) && $stage->headroom() >= 0 && $stage->headroom() < self::LEAST_DB) {
+            if ($stage !== null && ! $chain->isGuessed && ! isset($clipped[$stage->hop->ref]) && $stage->headroom() >= 0
+                && $stage->headroom() < self::LEAST_DB) {
                 yield Clip::finding(
                     $in,
                     $this->code(),

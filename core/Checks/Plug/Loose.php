@@ -114,7 +114,7 @@ final readonly class Loose implements Check
                     $this->code(),
                     Severity::Note,
                     "{$sounds[0]->name} comes to {$in->names->of($at)} and goes no further: every way out of it is off",
-                    'Switch on where it is to go, or unplug what comes in.',
+                    'Switch on where it is to go.',
                     [$at],
                 );
             }

@@ -91,9 +91,10 @@ final readonly class StereoBalanced implements Check
                 'a balanced output in an unbalanced stereo input',
                 'Left and right are the same sound with opposite polarity: in mono it cancels. Take a mono lead to both sides.'],
             // A computer's microphone socket is wide and takes one microphone.
-            $out === 1 && $into >= 2 && ! $joint->out->balanced && $joint->takes !== SignalKind::Microphone => [
-                'a mono plug in a stereo input',
-                'It is heard on the left only. Take a lead from mono to both sides.'],
+            $out === 1 && $into >= 2 && ! $joint->out->balanced && ! $joint->in->balanced
+                && $joint->takes !== SignalKind::Microphone => [
+                    'a mono plug in a stereo input',
+                    'It is heard on the left only. Take a lead from mono to both sides.'],
             default => null,
         };
     }

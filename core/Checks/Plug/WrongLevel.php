@@ -15,9 +15,12 @@ use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\SignalKind;
 use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Signal\Headroom;
 
 /** A signal into an input that is made for another: microphone and line, headphones and line, loudspeakers, professional and consumer. */
 final readonly class WrongLevel implements Check
@@ -37,6 +40,9 @@ final readonly class WrongLevel implements Check
             $isOwn = $joint->takes === SignalKind::Headphone && $in->rig->modelOf($joint->from->unit)->family->isHost();
             $judged = $joint->isPassed || $isOwn ? null : self::judge($joint->gives, $joint->takes);
             if ($judged !== null) {
+                if ($joint->takes === SignalKind::Microphone && $this->arrivesSoftly($in, $joint)) {
+                    continue;
+                }
                 [$severity, $why] = $judged;
                 yield new Finding(
                     $this->code(),
@@ -50,6 +56,20 @@ final readonly class WrongLevel implements Check
                 );
             }
         }
+    }
+
+    /** Whether what is sent there is turned down so far that a microphone input takes its peaks. */
+    private function arrivesSoftly(Inspection $in, Joint $joint): bool
+    {
+        $loudest = null;
+        foreach ($in->each() as $situation => $_) {
+            foreach ($in->field($situation)->levelsAt(new PointRef($joint->from->unit, $joint->outLane->point)) as $db) {
+                $loudest = max($loudest ?? -INF, $db);
+            }
+        }
+        $takes = $joint->in->maxDbu ?? Chain::MICROPHONE_MAX_DBU;
+
+        return $loudest !== null && Headroom::nominal($joint->out, $joint->gives) + $loudest + Chain::CREST_DB <= $takes;
     }
 
     /** @return list<Proposal> free inputs of the same unit that are made for what comes */

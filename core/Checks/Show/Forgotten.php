@@ -29,8 +29,8 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
- * Something that a situation itself mutes, switches off or takes out, and that a wish needs there: it can be taken back without harm, so that
- * it is not meant.
+ * Something that a situation itself mutes, switches off or takes out, and that a wish needs there: it can be taken back without harm, so
+ * that it is not meant.
  */
 final readonly class Forgotten implements Check
 {
