@@ -86,12 +86,13 @@ final readonly class Examination
 
     private static function with(Cause $cause, Finding $finding): Cause
     {
-        $known = array_map(fn (Cure $cure) => $cure->sentence, $cause->cures);
-        $more = array_filter($finding->cures, fn (Cure $cure) => ! in_array($cure->sentence, $known, true));
+        // The same change may be worded in two ways.
+        $known = array_map(fn (Cure $cure) => $cure->edits, $cause->cures);
+        $more = array_filter($finding->cures, fn (Cure $cure) => ! in_array($cure->edits, $known));
 
         return $cause->with(
             cures: array_slice([...$cause->cures, ...$more], 0, max(self::CURES, count($cause->cures))),
-            notes: [...$cause->notes, "{$finding->sentence}. {$finding->why}"],
+            notes: [...$cause->notes, $finding->sentence === $cause->sentence ? $finding->why : "{$finding->sentence}. {$finding->why}"],
             joined: [...$cause->joined, $finding->evidence()],
         );
     }

@@ -48,6 +48,13 @@ final class Diagnosis
     /** Once a change mends its cells, so many more that are as easy are tried: one of them may be closer to how it sounds elsewhere. */
     private const AS_EASY = 4;
 
+    /** Changes that bring a cell nearer which are followed, further ones that are tried with each, and trials of sets for one cell. */
+    private const NEARER = 4;
+
+    private const NEXT = 12;
+
+    private const OF_SETS = 60;
+
     /** Cures that are shown for one cause. */
     private const CURES = 3;
 
@@ -181,6 +188,45 @@ final class Diagnosis
         ] as $several) {
             $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
             $outcomes = $this->tryAll($this->asked($open, $several), $outcomes, null);
+        }
+
+        return $this->further($troubles, $outcomes);
+    }
+
+    /**
+     * Sets of changes for cells that nothing has mended: whatever brings a cell nearer to its wish, with one change more.
+     *
+     * @param  array<string, Trouble>  $troubles
+     * @param  array<string, Outcome>  $outcomes
+     * @return array<string, Outcome>
+     */
+    private function further(array $troubles, array $outcomes): array
+    {
+        foreach ($troubles as $key => $trouble) {
+            $spent = $this->trials->count;
+            for ($round = 1; $round < Trials::CHANGES && $this->best($key, $outcomes) === 0; $round++) {
+                foreach (array_slice($this->trials->nearer($trouble->cell), 0, self::NEARER) as $first) {
+                    $then = $this->trials->after($first);
+                    $hearing = $then?->in($trouble->cell->situation);
+                    $pair = $hearing?->pair($trouble->cell->source, $trouble->cell->listener);
+                    if ($hearing === null || $pair === null || ! $pair->verdict->isAtOdds()) {
+                        continue;
+                    }
+                    $left = new Trouble($trouble->cell, $pair, $hearing, $this->earlier);
+                    $next = [...$this->single($left, ofCables: false), ...$this->single($left, ofCables: true)];
+                    usort($next, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+                    foreach (array_slice($next, 0, self::NEXT) as $second) {
+                        if ($this->best($key, $outcomes) > 0 || $this->trials->count - $spent >= self::OF_SETS) {
+                            break 2;
+                        }
+                        $set = $first->with($second);
+                        $outcome = $this->trials->outcome($set, $trouble->cell);
+                        if ($outcome !== null) {
+                            $outcomes[$set->key] = $outcome;
+                        }
+                    }
+                }
+            }
         }
 
         return $outcomes;

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Devices\Device;
-use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
-use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Equipment\ChannelMap;
 use HiddenWire\Core\Equipment\Direction;
@@ -18,6 +16,8 @@ use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Planning\Remedies\Devices;
+use HiddenWire\Core\Planning\Remedies\Systems;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -40,12 +40,18 @@ final class Gap
     /** A step that carries costs next to nothing: of two ways with equal changes the shorter is taken. */
     private const LIVE = 1;
 
-    /** Ways proposed, each without the dearest change of the one before. */
-    private const WAYS = 3;
+    /**
+     * Ways proposed, each without the dearest change of the one before: first over what is picked and plugged as it stands, whatever is
+     * shut on it, then over what else could be.
+     */
+    private const WAYS = [1 => 2, 0 => 5];
 
     private readonly SignalGraph $graph;
 
-    /** @var list<array{list<array{int, int}>, Candidate|null, int}> channel pairs, the change that makes them carry, its cost */
+    /**
+     * @var list<array{list<array{int, int}>, Candidate|null, int, bool}> channel pairs, the change that makes them carry, its cost, whether
+     *     it only opens what is shut
+     */
     private array $steps = [];
 
     /** @var array<int, list<int>> steps by the node that they leave */
@@ -66,15 +72,22 @@ final class Gap
             return;
         }
         $this->prepare();
-        $banned = [];
-        for ($number = 0; $number < self::WAYS; $number++) {
-            $changes = $this->cheapest($banned);
-            if ($changes === []) {
-                return;
+        $yielded = [];
+        foreach (self::WAYS as $isAsItStands => $ways) {
+            $banned = [];
+            for ($number = 0; $number < $ways; $number++) {
+                $changes = $this->cheapest($banned, $isAsItStands === 1);
+                if ($changes === []) {
+                    break;
+                }
+                $all = array_reduce(array_slice($changes, 1), fn (Candidate $all, Candidate $one) => $all->with($one), $changes[0]);
+                if (! isset($yielded[$all->key])) {
+                    $yielded[$all->key] = true;
+                    yield $all;
+                }
+                usort($changes, fn (Candidate $a, Candidate $b) => $b->cost <=> $a->cost);
+                $banned[$changes[0]->key] = true;
             }
-            yield array_reduce(array_slice($changes, 1), fn (Candidate $all, Candidate $one) => $all->with($one), $changes[0]);
-            usort($changes, fn (Candidate $a, Candidate $b) => $b->cost <=> $a->cost);
-            $banned[$changes[0]->key] = true;
         }
     }
 
@@ -91,7 +104,7 @@ final class Gap
             }
             $change = $link->block === null ? null : $this->undoing($link);
             if ($link->block === null || $change !== null) {
-                $this->add($link->from, $link->to, $link->map, $change);
+                $this->add($link->from, $link->to, $link->map, $change, isOpened: true);
             }
         }
         foreach ($this->trouble->rig->units as $unit) {
@@ -99,7 +112,7 @@ final class Gap
             foreach ($host === null ? [] : $this->trouble->rig->modelOf($unit)->points as $point) {
                 $takesOne = $point->picks !== null && $point->deviceOf === null;
                 foreach ($host === null || ! $takesOne ? [] : $this->graph->devices->of($host->id) as $device) {
-                    if ($device->isUsable() && $device->ref->unit !== $unit->id && $point->picks !== null) {
+                    if ($device->isConnected && $device->ref->unit !== $unit->id && $point->picks !== null) {
                         $this->pick(new PointRef($unit->id, $point->id), $point, $point->picks, $device);
                     }
                 }
@@ -110,9 +123,11 @@ final class Gap
 
     /**
      * @param  array<string, true>  $banned
+     * @param  array<string, true>  $banned
+     * @param  bool  $isAsItStands  over what is picked and plugged, whatever is shut
      * @return list<Candidate> the changes on the cheapest way, in order
      */
-    private function cheapest(array $banned): array
+    private function cheapest(array $banned, bool $isAsItStands): array
     {
         $cost = $cameBy = $done = [];
         // Of equal ways the one that was come upon first: first sockets before second ones.
@@ -139,8 +154,9 @@ final class Gap
             }
             $node = $this->nodeAt[$channel];
             foreach ($this->leaving[$node] ?? [] as $id) {
-                [$pairs, $change, $price] = $this->steps[$id];
-                foreach (isset($banned[$change->key ?? '']) ? [] : $pairs as [$from, $to]) {
+                [$pairs, $change, $price, $isOpened] = $this->steps[$id];
+                $isOut = isset($banned[$change->key ?? '']) || ($isAsItStands && $change !== null && ! $isOpened);
+                foreach ($isOut ? [] : $pairs as [$from, $to]) {
                     if ($from === $channel && (! isset($cost[$to]) || $cost[$to] > $cost[$channel] + $price)) {
                         $cost[$to] = $cost[$channel] + $price;
                         $cameBy[$to] = [$channel, $change];
@@ -171,11 +187,11 @@ final class Gap
     }
 
     /** @param  list<array{int, int, float}>  $map */
-    private function add(int $from, int $to, array $map, ?Candidate $change): void
+    private function add(int $from, int $to, array $map, ?Candidate $change, bool $isOpened = false): void
     {
         $pairs = array_map(fn (array $triple) => [$this->graph->first[$from] + $triple[0], $this->graph->first[$to] + $triple[1]], $map);
         $this->leaving[$from][] = count($this->steps);
-        $this->steps[] = [$pairs, $change, $change->cost ?? self::LIVE];
+        $this->steps[] = [$pairs, $change, $change->cost ?? self::LIVE, $isOpened];
     }
 
     /** The change that makes a blocked link carry; null where there is none. */
@@ -183,7 +199,6 @@ final class Gap
     {
         $trouble = $this->trouble;
         $at = $link->at;
-        $situation = $trouble->rig->isBase($trouble->cell->situation) ? null : $trouble->cell->situation;
 
         return match (true) {
             $link->block === BlockKind::Off && $at instanceof RouteRef
@@ -192,7 +207,7 @@ final class Gap
                         "route {$at} on",
                         "{$trouble->names->of($at)} is off",
                         "Switch on {$trouble->partOf($at)}",
-                        [new SetRoute($at, new RouteSettings(on: true), $situation)],
+                        [new SetRoute($at, new RouteSettings(on: true), $this->place($at, 'on'))],
                         Cost::SWITCH,
                         [$at],
                     ),
@@ -201,7 +216,7 @@ final class Gap
                     "unmute {$at}",
                     "{$trouble->names->of($at)} is muted",
                     "Unmute {$trouble->partOf($at)}",
-                    [new SetPoint($at, new PointSettings(mute: false), $situation)],
+                    [new SetPoint($at, new PointSettings(mute: false), $this->place($at, 'mute'))],
                     Cost::SWITCH,
                     [$at],
                 ),
@@ -210,24 +225,16 @@ final class Gap
                     "raise {$at}",
                     "{$trouble->names->of($at)}: the fader is all the way down",
                     "Raise the fader {$trouble->partOf($at)}",
-                    [new SetPoint($at, new PointSettings(fader: $trouble->rig->point($at)->fader?->db), $situation)],
+                    [new SetPoint(
+                        $at,
+                        new PointSettings(fader: $trouble->rig->point($at)->fader?->db),
+                        $this->place($at, 'fader'),
+                    )],
                     Cost::FADER,
                     [$at],
                 ),
             $link->block === BlockKind::Disabled && $at instanceof DeviceRef && $link->pick !== null => $this->enabling($at, $link->pick),
-            $link->block === BlockKind::Muted && $at instanceof DeviceRef && $link->pick !== null => new Candidate(
-                "system {$link->pick} {$situation}",
-                "{$trouble->names->of($link->pick)} is muted in the system",
-                "Unmute {$trouble->partOf($link->pick)} in the system",
-                [new SetProgramLevel(
-                    $link->pick,
-                    $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db,
-                    false,
-                    $situation,
-                )],
-                Cost::SYSTEM,
-                [$link->pick],
-            ),
+            $link->block === BlockKind::Muted && $at instanceof DeviceRef => Systems::unmute($trouble, $link, $at)[0] ?? null,
             default => null,
         };
     }
@@ -235,17 +242,19 @@ final class Gap
     private function enabling(DeviceRef $at, PointRef $pick): ?Candidate
     {
         $host = $this->trouble->rig->hostOf($this->trouble->rig->units[$pick->unit]->place);
+        $device = $host === null ? null : $this->graph->devices->of($host->id)[(string) $at] ?? null;
 
-        return $host === null
-            ? null
-            : new Candidate(
-                "enable {$host->id} {$at}",
-                "{$this->trouble->names->of($at)} is disabled on {$host->name}",
-                "Enable {$this->trouble->names->of($at)} on {$host->name}",
-                [new EnableDevice($host->id, $at, true)],
-                Cost::ENABLE,
-                [$at],
-            );
+        return $host === null || $device === null ? null : Devices::enabling($device, $host)[0] ?? null;
+    }
+
+    /**
+     * Where a setting is made: in the situation only where that has its own.
+     *
+     * @param  'fader'|'mute'|'on'|'pick'  $property
+     */
+    private function place(PointRef|RouteRef $at, string $property): ?string
+    {
+        return $this->trouble->placesOf($at, $property)[0];
     }
 
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void
@@ -257,17 +266,27 @@ final class Gap
         $trouble = $this->trouble;
         $node = $this->graph->deviceNode($device);
         $now = $trouble->graph->state->pick($at->unit, $at->point);
-        $situation = $trouble->rig->isBase($trouble->cell->situation) ? null : $trouble->cell->situation;
         $change = new Candidate(
             "pick {$at} {$device->ref}",
             $now === null ? "{$trouble->names->of($at)} has no device picked"
             : "{$trouble->names->of($at)} is not set to {$device->name()}",
             "Set {$trouble->partOf($at)} to ".($isTap ? 'the loopback of ' : '').$device->name(),
-            [new SetPick($at, new Pick($at, $device->ref, tap: $isTap ? $device->direction : null), $situation)],
+            [new SetPick(
+                $at,
+                new Pick($at, $device->ref, tap: $isTap ? $device->direction : null, mode: $now?->mode),
+                $this->place($at, 'pick'),
+            )],
             ($now === null
                 ? Cost::FIRST_PICK : Cost::PICK) + ($isTap ? Cost::TAP : 0),
             [$at, $device->ref],
         );
+        $host = $trouble->rig->hostOf($trouble->rig->units[$at->unit]->place);
+        // What is there, but not offered, is offered first.
+        $offered = $host === null || $device->isUsable() ? null : Devices::enabling($device, $host)[0] ?? null;
+        if ($offered === null && ! $device->isUsable()) {
+            return;
+        }
+        $change = $offered === null ? $change : $offered->with($change);
         if ($direction === Direction::Playback) {
             $this->add(
                 $this->graph->exit($at),

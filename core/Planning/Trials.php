@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Planning;
 use HiddenWire\Core\Planning\Remedies\Levels;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Verdict;
@@ -17,6 +18,12 @@ use HiddenWire\Core\Signal\Verdict;
  */
 final class Trials
 {
+    /** Changes that one cure is made of at the most. */
+    public const CHANGES = 3;
+
+    /** So much softer than its strongest way alone a wanted sound may not become. */
+    private const LOST_DB = 6.0;
+
     /** Gains and faders that are tried with what joins a sound. */
     private const LEVELS = 3;
 
@@ -31,6 +38,9 @@ final class Trials
 
     /** @var array<string, Rig|null> by candidate */
     private array $rigs = [];
+
+    /** @var array<string, array<string, array{Candidate, int}>> by cell, by candidate: with the rank that it leads to */
+    private array $nearer = [];
 
     public int $count = 0;
 
@@ -71,10 +81,47 @@ final class Trials
             return $this->levelled($candidate, $cell, $pair, $after);
         }
         if ($pair->verdict->isAtOdds() || ! $this->isHonest($cell->key(), $pair)) {
+            if (count($candidate->edits) < self::CHANGES && $this->isNearer($this->now[$cell->key()], $pair)
+                && $this->isHonest($cell->key(), $pair)) {
+                $this->nearer[$cell->key()][$candidate->key] = [$candidate, $pair->verdict->rank()];
+            }
+
             return null;
         }
 
         return $this->outcomes[$candidate->key] = $this->compared($candidate, $after);
+    }
+
+    /**
+     * Changes that did not bring a cell to its wish, but nearer to it: what one more change may do.
+     *
+     * @return list<Candidate> the nearest first, then the easiest
+     */
+    public function nearer(Cell $cell): array
+    {
+        $nearer = array_values($this->nearer[$cell->key()] ?? []);
+        usort($nearer, fn (array $a, array $b) => [$a[1], $a[0]->cost] <=> [$b[1], $b[0]->cost]);
+
+        return array_column($nearer, 0);
+    }
+
+    /** What is heard after a change; null where it can't be made. */
+    public function after(Candidate $candidate): ?Hearings
+    {
+        $rig = $this->made($candidate);
+
+        return $rig === null ? null : new Hearings($rig, [], $this->hearings);
+    }
+
+    /** Whether a cell is less wrong than it was, or as wrong by fewer ways. */
+    private function isNearer(HeardPair $was, HeardPair $is): bool
+    {
+        if ($is->verdict->rank() !== $was->verdict->rank()) {
+            return $is->verdict->rank() < $was->verdict->rank();
+        }
+
+        return in_array($is->verdict, [Verdict::Leak, Verdict::Doubled, Verdict::NotAlone], true)
+            && count($is->arrivals()) < count($was->arrivals());
     }
 
     /** What is joined may have to be set to its level, too: a microphone that is plugged in needs its gain. */
@@ -128,7 +175,7 @@ final class Trials
         $mended = $costs = [];
         $oddness = 0.0;
         foreach ($after->differing() as $key => [$was, $is]) {
-            if ($is->verdict->rank() > $was->verdict->rank()) {
+            if ($is->verdict->rank() > $was->verdict->rank() || self::isLost($was, $is)) {
                 return null;
             }
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
@@ -140,6 +187,28 @@ final class Trials
         }
 
         return new Outcome($candidate, $mended, array_values(array_unique(array_filter($costs))), $oddness);
+    }
+
+    /**
+     * Whether a wanted sound that was heard comes more than 6 dB softer than its strongest way alone was. Of what was too loud for what it
+     * passes that is the cure.
+     */
+    public static function isLost(HeardPair $was, HeardPair $is): bool
+    {
+        if ($was->wish?->want !== Want::Must || ! $was->isHeard() || $was->verdict === Verdict::Overloads) {
+            return false;
+        }
+        if ($is->level() === null) {
+            return true;
+        }
+        // All ways together are no softer than the strongest, but where they cancel.
+        if ($is->level()->value() >= $was->level()?->value() - self::LOST_DB && $was->doubling === null) {
+            return false;
+        }
+        $strongest = $was->arrivals()[0]->levels ?? [];
+        $most = $strongest === [] ? -INF : max(array_map(fn (array $parts) => $parts === [] ? -INF : max($parts), $strongest));
+
+        return $is->level()->value() < $most - self::LOST_DB;
     }
 
     /** The same sound is about as loud at one listener as at another. */

@@ -11,6 +11,7 @@ use HiddenWire\Core\Edit\PlayDevice;
 use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\Replug;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
@@ -19,12 +20,15 @@ use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\Mending;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\Following;
@@ -39,7 +43,9 @@ use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unlisted;
+use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Verdict;
 
 /**
  * Every single fault of a rig that a hand makes: a cable out, in a wrong socket, or exchanged with another; a pick cleared, moved to a
@@ -56,6 +62,7 @@ final class Faults
         yield from self::ofDefaults($rig);
         yield from self::ofSystems($rig);
         yield from self::ofSettings($rig);
+        yield from self::ofRules($rig);
         $base = $rig->situation() ?? throw new \LogicException('A rig has a base');
         $state = new State($rig, $base);
         foreach ($rig->units as $unit) {
@@ -150,6 +157,104 @@ final class Faults
         }
 
         return $result;
+    }
+
+    /**
+     * Injects two faults at a time, drawn by a seed, makes the first cure, and then all of them.
+     *
+     * @return array{pairs: int, whole: int, worse: int, rest: list<string>, slowest: float} of the pairs that make a cell wrong; those not
+     *     whole by name; in ms, of one diagnosis
+     */
+    public static function runPairs(Rig $rig, int $count, int $seed): array
+    {
+        $result = ['pairs' => 0, 'whole' => 0, 'worse' => 0, 'rest' => [], 'slowest' => 0.0];
+        $faults = iterator_to_array(self::of($rig));
+        $names = array_map(strval(...), array_keys($faults));
+        $whole = self::table($rig);
+        mt_srand($seed);
+        for ($try = 0; $try < 12 * $count && $result['pairs'] < $count; $try++) {
+            [$one, $two] = [$names[mt_rand(0, count($names) - 1)], $names[mt_rand(0, count($names) - 1)]];
+            try {
+                $first = $faults[$one]->applyTo($rig);
+                $second = $faults[$two]->applyTo($rig);
+                $faulty = $faults[$two]->applyTo($first);
+            } catch (InvalidRig|\ErrorException|\TypeError) {
+                continue;
+            }
+            // Each of them does something, and both together something else.
+            $hearings = new Hearings($faulty);
+            $broken = self::table($faulty, $hearings);
+            $isFault = fn (array $table): bool => array_diff_key(array_filter($table, self::isOdd(...)), array_filter($whole, self::isOdd(...))) !== [];
+            if ($one === $two || ! $isFault($broken) || ! $isFault(self::table($first)) || ! $isFault(self::table($second))) {
+                continue;
+            }
+            $result['pairs']++;
+            $start = hrtime(true);
+            $causes = (new Diagnosis($hearings))->causes();
+            $result['slowest'] = max($result['slowest'], (hrtime(true) - $start) / 1e6);
+            $then = isset($causes[0]->cures[0]) ? $causes[0]->cures[0]->applyTo($faulty) : $faulty;
+            $mending = new Mending($hearings, $causes);
+            $harm = [...self::harm($hearings, new Hearings($then)), ...self::harm($hearings, new Hearings($mending->rig))];
+            $after = self::table($mending->rig);
+            $result['worse'] += $harm === [] ? 0 : 1;
+            $result['whole'] += $after === $whole ? 1 : 0;
+            if ($harm !== [] || $after !== $whole) {
+                $left = array_keys(array_filter(array_diff_assoc($after, $whole), self::isOdd(...)));
+                $result['rest'][] = "{$one} AND {$two}".($harm === [] ? '' : ': HARM '.implode(', ', array_slice($harm, 0, 3)))
+                    .': made '.(implode('; ', array_map(fn ($cure) => $cure->sentence, $mending->cures)) ?: 'nothing').', leaves '
+                    .implode(', ', array_slice($left, 0, 4)).($left === [] ? implode(', ', array_slice(array_keys(array_diff_assoc($after, $whole)), 0, 3)).' otherwise' : '');
+            }
+        }
+
+        return $result;
+    }
+
+    /**
+     * Wanted sounds that somebody heard and that are lost, or more than 6 dB below what the strongest arrival was.
+     *
+     * @return list<string>
+     */
+    public static function harm(Hearings $before, Hearings $after): array
+    {
+        $harm = [];
+        $was = iterator_to_array($before->cells());
+        foreach ($after->cells() as $cell => $pair) {
+            // What was too loud for what it passes may become as soft as it likes.
+            $isWanted = $was[$cell]->wish?->want === Want::Must && $was[$cell]->isHeard() && $was[$cell]->verdict !== Verdict::Overloads;
+            $strongest = $isWanted ? $was[$cell]->arrivals()[0] ?? null : null;
+            $most = $strongest === null || $strongest->levels === [] ? null : max(array_map(max(...), $strongest->levels));
+            if ($most !== null && ($pair->level() === null || $pair->level()->value() < $most - 6.0)) {
+                $harm[] = "{$cell} from ".round($most, 1).' to '.($pair->level()?->text() ?? 'nothing');
+            }
+            if (self::isOdd($pair->verdict->value) && ! self::isOdd($was[$cell]->verdict->value)) {
+                $harm[] = "{$cell} {$pair->verdict->value}";
+            }
+        }
+
+        return $harm;
+    }
+
+    /** @return \Generator<string, RigEdit> automatic mutes out of force, a repeater turned round, one conductor for two */
+    private static function ofRules(Rig $rig): \Generator
+    {
+        foreach ($rig->units as $unit) {
+            foreach ($rig->modelOf($unit)->autoMutes as $rule) {
+                if ($unit->points[$rule->mutes]->autoMute ?? true) {
+                    yield "{$unit->id}/{$rule->mutes} not muted by itself" => new SetPoint(new PointRef($unit->id, $rule->mutes), new PointSettings(autoMute: false));
+                }
+            }
+            if ($rig->modelOf($unit)->family === Family::Repeater) {
+                yield "{$unit->id} turned round" => new TurnedRound($unit->id);
+            }
+        }
+        foreach ($rig->cables as $cable) {
+            $mono = match ($cable->type) {
+                CableType::Trs => CableType::Ts, CableType::RcaPair => CableType::Rca, default => null,
+            };
+            if ($mono !== null) {
+                yield "{$cable->label} with one conductor" => SetCable::like($cable->with(type: $mono));
+            }
+        }
     }
 
     private static function isOdd(string $verdict): bool

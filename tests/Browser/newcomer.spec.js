@@ -50,7 +50,7 @@ test('a missing sound shows how far it gets, its cause, and the table as the cur
     const strip = page.getByRole('region', { name: 'Way strip' });
     await expect(strip).toContainText('It gets as far as');
     await expect(strip).toContainText('Set Chimes of Donation chimes to Chimes in', { timeout: 60000 });
-    await expect(page.getByRole('heading', { name: '4 causes for 30 cells' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: '5 causes for 32 cells' })).toBeVisible();
     await strip.getByRole('link', { name: /Preview/ }).click();
     await expect(page.getByText('4 cells of On air would change. Nothing is changed yet.')).toBeVisible();
     await expect(page.locator('td.changed')).toHaveCount(4);

@@ -46,7 +46,7 @@ it('reports JSON of the agreed form', function () {
         ->toBe(['sim-pc', 'cast-pc']);
     foreach ($report['hearing'] as $pair) {
         expect(array_keys($pair))
-            ->toBe(['source', 'listener', 'wish', 'verdict', 'level_db', 'delay_ms', 'channels', 'legs', 'lost', 'doubling', 'cancelling',
+            ->toBe(['source', 'listener', 'wish', 'verdict', 'level_db', 'delay_ms', 'channels', 'legs', 'lost', 'lost_channels', 'beside', 'doubling', 'cancelling',
                 'uncounted', 'arrivals', 'more_arrivals']);
         foreach ($pair['arrivals'] as $arrival) {
             expect(array_keys($arrival))->toBe(['gain_db', 'delay_ms', 'channels', 'hops'])
@@ -86,13 +86,13 @@ it('traces every way, or says what is the matter', function () {
 
 it('mends a document, by number or all of it, and refuses a number that there is not', function () {
     $to = (string) tempnam(sys_get_temp_dir(), 'mended');
-    expect(command('rig:mend '.demo())[1])->toContain('4 causes for 30 cells')->toContain('2.1 Set Chimes of Donation chimes to Chimes in');
-    expect(command('rig:mend '.demo()." --cause=2 -o {$to}")[1])->toContain('24 cells are not as wished still.');
+    expect(command('rig:mend '.demo())[1])->toContain('5 causes for 32 cells')->toContain('2.1 Set Chimes of Donation chimes to Chimes in');
+    expect(command('rig:mend '.demo()." --cause=2 -o {$to}")[1])->toContain('26 cells are not as wished still.');
     expect(command('rig:mend '.demo()." --all -o {$to}"))->toMatchArray([0 => 0])->and(command("rig:mend {$to}")[1])
         ->toContain('All as wished, in every situation.');
     expect(command("rig:mend {$to} --all -o {$to}")[1])->toContain('there is nothing to mend');
-    expect(command('rig:mend '.demo()." --cause=5 -o {$to}"))->toMatchArray([0 => 1])
-        ->and(command('rig:mend '.demo()." --cause=5 -o {$to}")[1])->toContain('There is no cause 5: this document has 1 to 4.');
+    expect(command('rig:mend '.demo()." --cause=6 -o {$to}"))->toMatchArray([0 => 1])
+        ->and(command('rig:mend '.demo()." --cause=6 -o {$to}")[1])->toContain('There is no cause 6: this document has 1 to 5.');
     expect(command('rig:mend '.demo()." --cause=1 --cure=2 -o {$to}")[1])->toContain('Cause 1 has no cure 2: it has 1 to 1.')
         ->and(command('rig:mend '.demo().' --all')[1])->toContain('Say where to write');
     unlink($to);

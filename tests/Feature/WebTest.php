@@ -149,7 +149,7 @@ it('looks for the causes after the page, and shows them with their cures from th
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')
         ->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
     $this->get("/rigs/{$rig->id}/causes")->assertOk()->assertJsonStructure(['found']);
-    $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('4 causes for 30 cells')
+    $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('5 causes for 32 cells')
         ->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
     $this->get("/rigs/{$rig->id}/wishes?try=2.1")->assertSee('Nothing is changed yet')->assertSee('4 cells of On air would change');
     expect($rig->fresh()->revision)->toBe(1);
@@ -158,7 +158,7 @@ it('looks for the causes after the page, and shows them with their cures from th
 it('finds the causes without scripts too', function () {
     $user = owner();
     $rig = rigOf($user);
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?causes=1")->assertSee('4 causes for 30 cells');
+    $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?causes=1")->assertSee('5 causes for 32 cells');
 });
 
 it('asks the browser for a layout, keeps it, draws with it, and asks again when the structure has changed', function () {

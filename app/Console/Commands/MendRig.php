@@ -80,6 +80,9 @@ final class MendRig extends Command
         foreach ($mending->cures as $cure) {
             $this->line($cure->sentence);
         }
+        foreach ($mending->open as $cause) {
+            $this->line("Left: {$cause->sentence}. ".($cause->why ?? ''));
+        }
 
         return $mending->rig;
     }

@@ -173,10 +173,12 @@ final class WishForms
      */
     public static function cures(EditFields $in): array
     {
-        $mending = new Mending(new Hearings($in->rig), array_values(array_filter(
-            self::causes($in)->causes,
-            fn (Cause $cause) => $in->rig->papers->acceptanceOf(...$cause->evidences()) === null,
-        )));
+        $isOpen = fn (Cause $cause): bool => $in->rig->papers->acceptanceOf(...$cause->evidences()) === null;
+        $mending = new Mending(
+            new Hearings($in->rig),
+            array_values(array_filter(self::causes($in)->causes, $isOpen)),
+            isOpen: $isOpen,
+        );
 
         return $mending->cures === []
             ? $in->refuse('edit', 'None of the causes has a cure that can be made here.')

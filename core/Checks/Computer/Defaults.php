@@ -84,7 +84,10 @@ final readonly class Defaults implements Check
             array_map(fn (array $one) => $one[0]->at, $picks),
             [],
             $canChoose === [] ? [] : [new Proposal(
-                'Let '.Listing::of(array_map(fn (array $one) => "{$in->names->of($one[0]->at)} use {$one[1]->name()}", $canChoose)).' by name',
+                'Let '.Listing::of(array_map(
+                    fn (array $one) => "{$in->names->of($one[0]->at)} use {$one[1]->name()}",
+                    $canChoose,
+                )).' by name',
                 array_map(fn (array $one) => new SetPick($one[0]->at, $one[0]->with(device: $one[1]->ref, default: null)), $canChoose),
                 Cost::PICK * count($canChoose),
             )],

@@ -85,21 +85,22 @@ final class Devices implements Remedy
         }
     }
 
-    /** @return iterable<Candidate> a device that is there, but not offered, offered again */
-    public static function enabling(Device $device, Unit $host): iterable
+    /** @return list<Candidate> a device that is there, but not offered, offered again */
+    public static function enabling(Device $device, Unit $host): array
     {
         if (! $device->isConnected || $device->isEnabled()) {
-            return;
+            return [];
         }
         $unlisted = ($device->settings->enabled ?? true) ? $device->settings?->unlisted : null;
-        yield new Candidate(
+
+        return [new Candidate(
             "enable {$device->computer} {$device->ref}",
             $unlisted?->cause($device->name(), $host->name) ?? "{$device->name()} is disabled on {$host->name}",
             $unlisted?->cure($device->name()) ?? "Enable {$device->name()} on {$host->name}",
             [new EnableDevice($device->computer, $device->ref, true)],
             Cost::ENABLE,
             [$device->ref],
-        );
+        )];
     }
 
     /** @return iterable<Candidate> */

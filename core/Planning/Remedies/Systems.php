@@ -30,7 +30,7 @@ final class Systems implements Remedy
     {
         foreach ($trouble->lacks() ? $trouble->graph->links : [] as $link) {
             if ($link->block === BlockKind::Muted && $link->at instanceof DeviceRef && $trouble->region->isJoinedBy($link)) {
-                yield from $this->unmute($trouble, $link, $link->at);
+                yield from self::unmute($trouble, $link, $link->at);
             }
             if ($link->block === BlockKind::Disabled && $link->kind === HopKind::System && $link->at instanceof DeviceRef
                 && $trouble->region->isJoinedBy($link)) {
@@ -75,15 +75,16 @@ final class Systems implements Remedy
         }
     }
 
-    /** @return iterable<Candidate> */
-    private function unmute(Trouble $trouble, Link $link, DeviceRef $device): iterable
+    /** @return list<Candidate> what the system has muted at a link, open again: for good first */
+    public static function unmute(Trouble $trouble, Link $link, DeviceRef $device): array
     {
         $situation = $trouble->graph->state->situation;
+        $opened = [];
         $isBase = $trouble->rig->isBase($situation->id);
         if ($link->pick instanceof PointRef) {
             $db = $trouble->graph->state->pick($link->pick->unit, $link->pick->point)?->db;
             foreach ($trouble->placesOf($link->pick, 'pick') as $more => $where) {
-                yield new Candidate(
+                $opened[] = new Candidate(
                     "system {$link->pick} {$where}",
                     "{$trouble->names->of($link->pick)} is muted in the system",
                     "Unmute {$trouble->partOf($link->pick)} in the system{$trouble->where($where)}",
@@ -93,11 +94,11 @@ final class Systems implements Remedy
                 );
             }
 
-            return;
+            return $opened;
         }
         $computer = self::computerOf($trouble, $device);
         if ($computer === null) {
-            return;
+            return [];
         }
         $isHere = array_filter(
             $situation->levels,
@@ -105,7 +106,7 @@ final class Systems implements Remedy
         ) !== [];
         $set = $trouble->graph->devices->of($computer)[(string) $device] ?? null;
         foreach ($isBase ? [null] : ($isHere ? [$situation->id] : [null, $situation->id]) as $place => $where) {
-            yield new Candidate(
+            $opened[] = new Candidate(
                 "system {$computer} {$device} {$where}",
                 "{$trouble->names->of($device)} is muted in the system of {$trouble->rig->units[$computer]->name}",
                 "Unmute {$trouble->names->of($device)} in the system of {$trouble->rig->units[$computer]->name}{$trouble->where($where)}",
@@ -114,6 +115,8 @@ final class Systems implements Remedy
                 [$device],
             );
         }
+
+        return $opened;
     }
 
     private static function computerOf(Trouble $trouble, DeviceRef $device): ?string
