@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Effects;
 use HiddenWire\Core\Planning\Remedies\Faders;
@@ -48,12 +49,14 @@ final class Diagnosis
     /** Once a change mends its cells, so many more that are as easy are tried: one of them may be closer to how it sounds elsewhere. */
     private const AS_EASY = 4;
 
-    /** Changes that bring a cell nearer which are followed, further ones that are tried with each, and trials of sets for one cell. */
+    /** Changes of each sort that are followed; further ones that are tried with each, where those are many, too; trials for one cell. */
     private const NEARER = 4;
 
     private const NEXT = 12;
 
-    private const OF_SETS = 60;
+    private const OF_SETS = 80;
+
+    private const FEW = 5;
 
     /** Cures that are shown for one cause. */
     private const CURES = 3;
@@ -133,7 +136,7 @@ final class Diagnosis
             if ($ranked === []) {
                 break;
             }
-            $best = $ranked[0];
+            $best = $this->withoutMore($ranked);
             $cells = array_values(array_filter($best->mended, fn (string $key) => isset($left[$key])));
             $cures = array_values(array_filter(
                 $ranked,
@@ -194,7 +197,7 @@ final class Diagnosis
     }
 
     /**
-     * Sets of changes for cells that nothing has mended: whatever brings a cell nearer to its wish, with one change more.
+     * Sets of changes for cells that nothing has mended.
      *
      * @param  array<string, Trouble>  $troubles
      * @param  array<string, Outcome>  $outcomes
@@ -205,24 +208,15 @@ final class Diagnosis
         foreach ($troubles as $key => $trouble) {
             $spent = $this->trials->count;
             for ($round = 1; $round < Trials::CHANGES && $this->best($key, $outcomes) === 0; $round++) {
-                foreach (array_slice($this->trials->nearer($trouble->cell), 0, self::NEARER) as $first) {
-                    $then = $this->trials->after($first);
-                    $hearing = $then?->in($trouble->cell->situation);
-                    $pair = $hearing?->pair($trouble->cell->source, $trouble->cell->listener);
-                    if ($hearing === null || $pair === null || ! $pair->verdict->isAtOdds()) {
-                        continue;
+                foreach ($this->sets($trouble, $round) as $set) {
+                    if ($this->trials->isSpent() || $this->trials->count - $spent >= self::OF_SETS) {
+                        break 2;
                     }
-                    $left = new Trouble($trouble->cell, $pair, $hearing, $this->earlier);
-                    $next = [...$this->single($left, ofCables: false), ...$this->single($left, ofCables: true)];
-                    usort($next, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
-                    foreach (array_slice($next, 0, self::NEXT) as $second) {
-                        if ($this->best($key, $outcomes) > 0 || $this->trials->count - $spent >= self::OF_SETS) {
+                    $outcome = $this->trials->outcome($set, $trouble->cell);
+                    if ($outcome !== null) {
+                        $outcomes[$set->key] = $outcome;
+                        if ($outcome->costs === []) {
                             break 2;
-                        }
-                        $set = $first->with($second);
-                        $outcome = $this->trials->outcome($set, $trouble->cell);
-                        if ($outcome !== null) {
-                            $outcomes[$set->key] = $outcome;
                         }
                     }
                 }
@@ -230,6 +224,65 @@ final class Diagnosis
         }
 
         return $outcomes;
+    }
+
+    /**
+     * What brings a cell nearer to its wish with one change more; what brings it there and makes another worse with what mends that; and
+     * what would join what is shut, too, with what opens it.
+     *
+     * @return \Generator<int, Candidate>
+     */
+    private function sets(Trouble $trouble, int $round): \Generator
+    {
+        $cell = $trouble->cell;
+        foreach (array_slice($this->trials->nearer($cell), 0, self::NEARER) as $first) {
+            yield from $this->with($first, $cell, $cell, self::NEXT);
+        }
+        foreach (array_slice($this->trials->harmful($cell), 0, self::NEARER) as [$first, $worse]) {
+            yield from $this->with($first, $cell, $this->cell($worse[0]), self::NEXT);
+        }
+        if ($round > 1 || ! $trouble->lacks()) {
+            return;
+        }
+        $opened = new Trouble(
+            $cell,
+            $trouble->pair,
+            $trouble->hearing,
+            $this->earlier,
+            region: Region::opened($trouble->pair, $trouble->hearing),
+        );
+        $firsts = [...$this->single($opened, ofCables: false), ...$this->single($opened, ofCables: true)];
+        usort($firsts, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+        foreach (array_slice($firsts, 0, self::NEXT) as $first) {
+            yield from $this->with($first, $cell, $cell, self::FEW);
+        }
+    }
+
+    /**
+     * A change with each of those that a cell asks for once it is made, the easiest first.
+     *
+     * @return \Generator<int, Candidate>
+     */
+    private function with(Candidate $first, Cell $cell, Cell $asked, int $most): \Generator
+    {
+        $then = $this->trials->after($first);
+        $hearing = $then?->in($asked->situation);
+        $pair = $hearing?->pair($asked->source, $asked->listener);
+        if ($hearing === null || $pair === null || ! $pair->verdict->isAtOdds()) {
+            return;
+        }
+        $left = new Trouble($asked, $pair, $hearing, $this->earlier);
+        $next = [
+            ...$this->single($left, ofCables: false),
+            ...$this->single($left, ofCables: true),
+            ...iterator_to_array((new Gap($left))->candidates(), false),
+        ];
+        usort($next, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+        foreach (array_slice($next, 0, $most) as $second) {
+            if (count($first->edits) + count($second->edits) <= Trials::CHANGES) {
+                yield $first->with($second);
+            }
+        }
     }
 
     /**
@@ -393,6 +446,25 @@ final class Diagnosis
         usort($ranked, Outcome::compare(...));
 
         return $ranked;
+    }
+
+    /**
+     * The best, or a part of it where that mends anything by itself: two faults that a set mends are said one by one.
+     *
+     * @param  non-empty-list<Outcome>  $ranked  the best first
+     */
+    private function withoutMore(array $ranked): Outcome
+    {
+        $best = $ranked[0];
+        foreach ($ranked as $other) {
+            $isPart = count($other->candidate->edits) < count($best->candidate->edits) && array_filter(
+                $other->candidate->edits,
+                fn (RigEdit $edit) => ! in_array($edit, $best->candidate->edits),
+            ) === [];
+            $best = $isPart ? $other : $best;
+        }
+
+        return $best;
     }
 
     private function cure(Outcome $outcome): Cure

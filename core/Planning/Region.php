@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\HopKind;
 use HiddenWire\Core\Signal\Link;
 use HiddenWire\Core\Signal\Loss;
 use HiddenWire\Core\Signal\SignalGraph;
@@ -47,6 +49,50 @@ final readonly class Region
         }
 
         return new self($graph, $graph->byChannel()->reach($starts), $graph->byChannel()->reach($ends, backward: true));
+    }
+
+    /** The same where everything that is shut, muted or off were open: what several faults on one way keep apart. */
+    public static function opened(HeardPair $pair, Hearing $hearing): self
+    {
+        $graph = $hearing->graph;
+        $leaving = $entering = [];
+        foreach ($graph->links as $link) {
+            $isOpenable = $link->block === null || ! in_array($link->block, [BlockKind::Absent, BlockKind::NotPlugged], true);
+            foreach ($isOpenable && $link->kind !== HopKind::Air ? $link->map : [] as [$a, $b]) {
+                [$from, $to] = [$graph->first[$link->from] + $a, $graph->first[$link->to] + $b];
+                $leaving[$from][] = $to;
+                $entering[$to][] = $from;
+            }
+        }
+        $starts = $ends = [];
+        foreach ($pair->source->origins as $origin) {
+            array_push($starts, ...$graph->channelsOf($graph->entry($origin->at)));
+        }
+        foreach ($pair->listener->at as $ear) {
+            array_push($ends, ...$graph->channelsOf($graph->exit($ear)));
+        }
+
+        return new self($graph, self::reached($starts, $leaving), self::reached($ends, $entering));
+    }
+
+    /**
+     * @param  list<int>  $from
+     * @param  array<int, list<int>>  $next
+     * @return array<int, true>
+     */
+    private static function reached(array $from, array $next): array
+    {
+        $reached = array_fill_keys($from, true);
+        while ($from !== []) {
+            foreach ($next[array_pop($from)] ?? [] as $to) {
+                if (! isset($reached[$to])) {
+                    $reached[$to] = true;
+                    $from[] = $to;
+                }
+            }
+        }
+
+        return $reached;
     }
 
     /** Whether a link, if it carried, would join the two. */

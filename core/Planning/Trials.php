@@ -21,6 +21,9 @@ final class Trials
     /** Changes that one cure is made of at the most. */
     public const CHANGES = 3;
 
+    /** Cells that a change may make worse for another to mend. */
+    private const WORSE = 8;
+
     /** So much softer than its strongest way alone a wanted sound may not become. */
     private const LOST_DB = 6.0;
 
@@ -41,6 +44,9 @@ final class Trials
 
     /** @var array<string, array<string, array{Candidate, int}>> by cell, by candidate: with the rank that it leads to */
     private array $nearer = [];
+
+    /** @var array<string, array<string, array{Candidate, non-empty-list<string>}>> by cell, by candidate: with what it makes worse */
+    private array $harmful = [];
 
     public int $count = 0;
 
@@ -89,7 +95,7 @@ final class Trials
             return null;
         }
 
-        return $this->outcomes[$candidate->key] = $this->compared($candidate, $after);
+        return $this->outcomes[$candidate->key] = $this->compared($candidate, $after, $cell);
     }
 
     /**
@@ -103,6 +109,19 @@ final class Trials
         usort($nearer, fn (array $a, array $b) => [$a[1], $a[0]->cost] <=> [$b[1], $b[0]->cost]);
 
         return array_column($nearer, 0);
+    }
+
+    /**
+     * Changes that brought a cell to its wish and made others worse: what another change may undo.
+     *
+     * @return list<array{Candidate, non-empty-list<string>}> the easiest first, with the keys of the cells that are worse
+     */
+    public function harmful(Cell $cell): array
+    {
+        $harmful = array_values($this->harmful[$cell->key()] ?? []);
+        usort($harmful, fn (array $a, array $b) => [count($a[1]), $a[0]->cost] <=> [count($b[1]), $b[0]->cost]);
+
+        return $harmful;
     }
 
     /** What is heard after a change; null where it can't be made. */
@@ -170,13 +189,18 @@ final class Trials
         return true;
     }
 
-    private function compared(Candidate $candidate, Hearings $after): ?Outcome
+    private function compared(Candidate $candidate, Hearings $after, Cell $cell): ?Outcome
     {
-        $mended = $costs = [];
+        $mended = $costs = $worse = [];
         $oddness = 0.0;
         foreach ($after->differing() as $key => [$was, $is]) {
             if ($is->verdict->rank() > $was->verdict->rank() || self::isLost($was, $is)) {
-                return null;
+                $worse[] = (string) $key;
+                if (count($candidate->edits) >= self::CHANGES || count($worse) > self::WORSE) {
+                    return null;
+                }
+
+                continue;
             }
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
                 $mended[] = $key;
@@ -184,6 +208,12 @@ final class Trials
             } elseif (! $was->verdict->isAtOdds()) {
                 $costs[] = SideEffect::words($was, $is);
             }
+        }
+
+        if ($worse !== []) {
+            $this->harmful[$cell->key()][$candidate->key] = [$candidate, $worse];
+
+            return null;
         }
 
         return new Outcome($candidate, $mended, array_values(array_unique(array_filter($costs))), $oddness);
@@ -200,6 +230,10 @@ final class Trials
         }
         if ($is->level() === null) {
             return true;
+        }
+        // What goes round has no level of its own.
+        if ($was->verdict === Verdict::Loop) {
+            return false;
         }
         // All ways together are no softer than the strongest, but where they cancel.
         if ($is->level()->value() >= $was->level()?->value() - self::LOST_DB && $was->doubling === null) {

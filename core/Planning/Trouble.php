@@ -47,6 +47,7 @@ final class Trouble
     /**
      * @param  list<Rig>  $earlier  states of the rig that were before, the latest first
      * @param  EmptySockets|null  $empty  of the same graph, where they are at hand
+     * @param  Region|null  $region  what is taken for reached; null for what is
      */
     public function __construct(
         public readonly Cell $cell,
@@ -54,11 +55,12 @@ final class Trouble
         public readonly Hearing $hearing,
         public readonly array $earlier = [],
         private readonly ?EmptySockets $empty = null,
+        ?Region $region = null,
     ) {
         $this->graph = $hearing->graph;
         $this->rig = $hearing->graph->rig;
         $this->names = new Names($this->rig);
-        $this->region = Region::of($pair, $hearing);
+        $this->region = $region ?? Region::of($pair, $hearing);
         $this->wiring = $this->graph->wiring();
     }
 

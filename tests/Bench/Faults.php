@@ -223,7 +223,9 @@ final class Faults
             $isWanted = $was[$cell]->wish?->want === Want::Must && $was[$cell]->isHeard() && $was[$cell]->verdict !== Verdict::Overloads;
             $strongest = $isWanted ? $was[$cell]->arrivals()[0] ?? null : null;
             $most = $strongest === null || $strongest->levels === [] ? null : max(array_map(max(...), $strongest->levels));
-            if ($most !== null && ($pair->level() === null || $pair->level()->value() < $most - 6.0)) {
+            // What goes round has no level of its own.
+            $isSofter = $was[$cell]->verdict !== Verdict::Loop && $pair->level()?->value() < $most - 6.0;
+            if ($most !== null && ($pair->level() === null || $isSofter)) {
                 $harm[] = "{$cell} from ".round($most, 1).' to '.($pair->level()?->text() ?? 'nothing');
             }
             if (self::isOdd($pair->verdict->value) && ! self::isOdd($was[$cell]->verdict->value)) {

@@ -307,7 +307,7 @@ it('joins a microphone and headphones by the desk that stands there, in the sock
     $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('desk', $desk)->unit('phones', 'closed-headphones')
         ->source('voice', 'mic/capsule')->listener('me', 'phones/ear')->wish('voice', 'me', 'must');
     // On bus power it works only where it hangs at something.
-    $rig = modelOf($desk)->supply === Supply::Bus ? $draft->unit('pc', 'laptop')->cable('usb', 'desk/usb', 'pc/usb-1')->make() : $draft->make();
+    $rig = $draft->make()->modelOf('desk')->supply === Supply::Bus ? $draft->unit('pc', 'laptop')->cable('usb', 'desk/usb', 'pc/usb-1')->make() : $draft->make();
     $cured = array_reduce(causesOf($rig)[0]->cures[0]->edits, fn (Rig $now, RigEdit $edit) => $edit->applyTo($now), $rig);
     $leads = array_map(fn (Cable $cable) => "{$cable->from} {$cable->to}", array_values(array_diff_key($cured->cables, $rig->cables)));
     expect($leads)->toBe(["mic/out desk/{$in}", "desk/{$out} phones/plug"]);

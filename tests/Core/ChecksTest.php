@@ -521,7 +521,7 @@ it('says once what a cause and checks say of one thing, and keeps how it was acc
     $finding = array_values(array_filter(Checks::findings(new Inspection(new Hearings($draft->make()))), fn (Finding $one) => $one->code === 'plug.phantom'))[0];
     $all = Examination::of(new Hearings($draft->make()));
     expect(array_map(fn (Finding $one) => $one->code, $all->findings))->not->toContain('plug.phantom')->and($all->causes[0]->joined)->toContain($finding->evidence())
-        ->and($all->causes[0]->notes[0])->toStartWith('Mic needs phantom power, and it is off at Desk · Mic 1. It stays silent')
+        ->and($all->causes[0]->notes[0])->toStartWith('It stays silent until that is on.')
         ->and($all->cells)->toBe(2);
     $rig = (new AcceptFinding(new Acceptance($finding->evidence(), $finding->sentence, 'the spare is plugged')))->applyTo($draft->make());
     expect($rig->papers->acceptanceOf(...$all->causes[0]->evidences())?->why)->toBe('the spare is plugged')
