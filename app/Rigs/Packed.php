@@ -21,7 +21,11 @@ final class Packed
     public static function get(string $key): mixed
     {
         $packed = Cache::get($key);
-
-        return is_string($packed) ? @igbinary_unserialize($packed) : null;
+        try {
+            return is_string($packed) ? @igbinary_unserialize($packed) : null;
+        } catch (\TypeError) {
+            // Put there by an earlier version, whose classes held something else.
+            return null;
+        }
     }
 }

@@ -156,7 +156,7 @@ final class Diagnosis
             }
         }
 
-        $unmended = new Unmended($this->hearings);
+        $unmended = new Unmended($this->hearings, $this->trials, $this->untried);
 
         return [...$causes, ...$unmended->impossible(), ...$unmended->causes(array_map(
             fn (string|int $key) => [$this->cell((string) $key), $this->trials->pair((string) $key)],

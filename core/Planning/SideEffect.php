@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Planning;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 
-/** What a change does besides to a cell that is as wished before and after. */
+/** What a change does besides to a cell that it does not bring to its wish: it was there before, or is not after it either. */
 final class SideEffect
 {
     /** Levels that move by less are not worth a word. */
@@ -20,6 +20,8 @@ final class SideEffect
         [$before, $after] = [$was->level()?->value(), $is->level()?->value()];
 
         return match (true) {
+            // What it has too much of is gained, not lost.
+            $is->wish?->want === Want::MustNot && ($after === null || ($before !== null && $after < $before)) => '',
             $after === null => $before === null ? '' : "{$what} is no longer heard",
             $before === null => $was->wish?->want === Want::May ? '' : "{$what} is heard too",
             abs($after - $before) >= self::NOTICED_DB => "{$what} gets ".number_format(abs($after - $before), 1).' dB '

@@ -50,6 +50,11 @@ final class Trials
 
     public int $count = 0;
 
+    /** How many of them were single changes, and how many were sets of several. */
+    public int $singles = 0;
+
+    public int $sets = 0;
+
     public function __construct(private readonly Hearings $hearings, private readonly int $most)
     {
         $now = iterator_to_array($hearings->cells());
@@ -80,6 +85,7 @@ final class Trials
             return null;
         }
         $this->count++;
+        count($candidate->edits) === 1 ? $this->singles++ : $this->sets++;
         $after = new Hearings($rig, [], $this->hearings);
         $pair = $after->ofSource($cell->situation, $cell->source)->pair($cell->source, $cell->listener);
         if (in_array($pair->verdict, [Verdict::TooQuiet, Verdict::Overloads], true) && ! $isLevelled
@@ -205,7 +211,7 @@ final class Trials
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
                 $mended[] = $key;
                 $oddness += $this->oddness($is);
-            } elseif (! $was->verdict->isAtOdds()) {
+            } else {
                 $costs[] = SideEffect::words($was, $is);
             }
         }

@@ -6,10 +6,13 @@ namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Edit\RenumberCables;
 use HiddenWire\Core\Edit\Unplug;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\BlockKind;
 use HiddenWire\Core\Signal\HeardPair;
@@ -19,11 +22,30 @@ use HiddenWire\Core\Signal\Verdict;
 /** What nothing that was tried mends, each with the reason why; and what no hand could have built. */
 final readonly class Unmended
 {
+    /** Of the cells that a change would make worse these are named. */
+    private const NAMED = 3;
+
     /** Cells that are told one by one. */
     private const TOLD = 60;
 
-    public function __construct(private Hearings $hearings)
+    /** @param  int  $untried  changes that were come upon and not tried */
+    public function __construct(private Hearings $hearings, private Trials $trials, private int $untried)
     {
+    }
+
+    /** What was looked at, and what would bring it at the cost of others: that nothing does is said of what was tried only. */
+    private function searched(Cell $cell): string
+    {
+        [$singles, $sets] = [$this->trials->singles, $this->trials->sets];
+        $found = $singles + $sets + $this->untried === 0 ? 'There is nothing on its way that could be changed.'
+            : 'Not found among '.Count::of($singles, 'single change').($sets === 0 ? '' : ' and '.Count::of($sets, 'set').' of several')
+                .($this->untried === 0 ? '' : '; '.number_format($this->untried).' more were not tried').'.';
+        [$candidate, $worse] = $this->trials->harmful($cell)[0] ?? [null, []];
+
+        return $candidate === null ? $found : "{$found} {$candidate->cure()} would do it, and makes it worse for ".Listing::of(array_map(
+            fn (string $key) => $this->trials->pair($key)->listener->name.': '.$this->trials->pair($key)->source->name,
+            $worse,
+        ), self::NAMED).'.';
     }
 
     /** @return list<Cause> what the rig has had since before it was refused, and no hand could do: to be taken back */
@@ -68,7 +90,7 @@ final readonly class Unmended
             $silent = $this->silenced($pair, $this->hearings->in($cell->situation), new Names($this->hearings->rig));
             [$sentence, $why] = $silent === null ? $this->reason($pair, $cell) : [
                 "{$pair->source->name} at {$pair->listener->name}: {$silent[0]}",
-                'Nothing that the rig has now would change that without making something else worse.',
+                $this->searched($cell),
             ];
             $causes[$sentence][] = [$cell, $why, $silent[1] ?? []];
         }
@@ -149,13 +171,24 @@ final readonly class Unmended
 
             return [
                 "{$what}: two copies cancel, one by {$ways[0]}, one by {$ways[1]}",
-                'Nothing that can be switched off here stops one of the two and nothing else.',
+                'One of the two has to stop. '.$this->searched($cell),
             ];
         }
         if ($pair->verdict === Verdict::Missing) {
             return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins."
                 : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
-                : 'No switch, device or cable that the rig has now would bring it without making something else worse.')];
+                : $this->searched($cell))];
+        }
+        if ($pair->verdict === Verdict::NotAlone) {
+            $hop = $pair->beside === [] ? null
+                : (new Merging($hearing))->between($pair, $hearing->pair($pair->beside[0]->id, $pair->listener->id));
+
+            return [
+                "{$what} is not alone: ".Listing::of(array_map(fn (Source $one) => $one->name, $pair->beside), self::NAMED)
+                    .($hop === null ? '' : ", one signal with it from {$names->of($hop->at)} on"),
+                $hop === null ? $this->searched($cell)
+                    : "To part them, give one of the two a way of its own before {$names->of($hop->at)}. ".$this->searched($cell),
+            ];
         }
         $isOfLevel = in_array($pair->verdict, [Verdict::TooQuiet, Verdict::Overloads], true);
         $merged = $isOfLevel ? null : (new Merging($hearing))->of($pair);
@@ -163,29 +196,29 @@ final readonly class Unmended
             return [
                 "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
                 "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or "
-                    .'one more mix.',
+                    ."one more mix. {$this->searched($cell)}",
             ];
         }
 
         return match ($pair->verdict) {
-            Verdict::Loop => ["{$what} runs in a loop", 'No single switch opens the loop without making something else worse.'],
-            Verdict::Treated => ["{$what} is not dry, or not processed, as wished", 'No effect that can be switched makes it so.'],
+            Verdict::Loop => ["{$what} runs in a loop", $this->searched($cell)],
+            Verdict::Treated => ["{$what} is not dry, or not processed, as wished", $this->searched($cell)],
             Verdict::OneSided => [
                 "{$what} ".($pair->lossWords() ?? "is not on the {$pair->wish?->side?->value} side only, as wished"),
-                'No switch, device or lead that the rig has now would bring the rest of it.',
+                $this->searched($cell),
             ],
             Verdict::TooQuiet => [
                 "{$what} arrives ".($pair->isFarTooQuiet() ? 'far ' : '')."too quiet: {$pair->level()?->text()} dB",
-                'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more '
-                    .'gain.',
+                "It needs a booster, or a preamp with more gain. {$this->searched($cell)}",
             ],
             Verdict::Overloads => [
                 "{$what} overloads ".($pair->overload === null ? 'what it passes' : $names->of($pair->overload->hop->at)).' by '
                     .number_format($pair->overload->overDb ?? 0.0, 1).' dB',
-                'No gain or fader before it goes far enough down. Take another input, or put a pad in.',
+                "Take another input, or put a pad in. {$this->searched($cell)}",
             ],
-            Verdict::Doubled => ["{$what} arrives twice", 'Nothing stops one of the two without making something else worse.'],
-            default => ["{$what} is heard and must not be", 'Nothing stops it without making something else worse.'],
+            Verdict::Doubled => ["{$what} arrives twice", $this->searched($cell)],
+            Verdict::Thin => ["{$what} is thin: {$pair->doubling?->text()}", $this->searched($cell)],
+            default => ["{$what} is heard and must not be", $this->searched($cell)],
         };
     }
 }

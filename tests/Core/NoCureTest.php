@@ -34,30 +34,40 @@ it('says why there is no cure', function (Draft $draft, string $cause, string $w
     expect(onlyCause($draft))->toBe([$cause, $why]);
 })->with([
     'no way' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L has no way there', 'No switch, device or cable that the rig has now would bring it without making something else worse.'],
+        'S at L has no way there', 'There is nothing on its way that could be changed.'],
     'nobody said where it begins' => [fixedBox([TONE, EAR], [])->add('sources', ['id' => 's', 'name' => 'S', 'kind' => 'voice', 'origins' => []])->listener('l', 'u/ear')->wish('s', 'l', 'must'),
         'S at L has no way there', 'Say first where S begins.'],
     'nobody said who listens where' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l')->wish('s', 'l', 'must'),
         'S at L has no way there', 'Say first where L listens.'],
     'a leak' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not'),
-        'S at L is heard and must not be', 'Nothing stops it without making something else worse.'],
+        'S at L is heard and must not be', 'There is nothing on its way that could be changed.'],
     'twice' => [fixedBox([TONE, EAR, ['id' => 'b', 'kind' => 'bus', 'channels' => 1]], [['from' => 'tone', 'to' => 'ear'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => 30], ['from' => 'b', 'to' => 'ear']])
-        ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'), 'S at L arrives twice', 'Nothing stops one of the two without making something else worse.'],
+        ->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'), 'S at L arrives twice', 'There is nothing on its way that could be changed.'],
     'one side' => [fixedBox([TONE, ['channels' => 2] + EAR], [['from' => 'tone', 'to' => 'ear', 'map' => 'to-left']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L is heard on the left side only', 'No switch, device or lead that the rig has now would bring the rest of it.'],
+        'S at L is heard on the left side only', 'There is nothing on its way that could be changed.'],
     'too quiet' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => -45]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L arrives too quiet: −45.0 dB', 'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.'],
+        'S at L arrives too quiet: −45.0 dB', 'It needs a booster, or a preamp with more gain. There is nothing on its way that could be changed.'],
     'far too quiet' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => -55]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L arrives far too quiet: −55.0 dB', 'No gain or fader on its way goes far enough up without moving something else. It needs a booster, or a preamp with more gain.'],
+        'S at L arrives far too quiet: −55.0 dB', 'It needs a booster, or a preamp with more gain. There is nothing on its way that could be changed.'],
     // 25 dB over nominal where 18 go.
     'too loud' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear', 'db' => 25]])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L overloads U · tone → ear by 7.0 dB', 'No gain or fader before it goes far enough down. Take another input, or put a pad in.'],
+        'S at L overloads U · tone → ear by 7.0 dB', 'Take another input, or put a pad in. There is nothing on its way that could be changed.'],
     'a loop' => [fixedBox(
         [TONE, EAR, ['id' => 'a', 'kind' => 'bus', 'channels' => 1], ['id' => 'b', 'kind' => 'bus', 'channels' => 1]],
         [['from' => 'tone', 'to' => 'a'], ['from' => 'a', 'to' => 'b'], ['from' => 'b', 'to' => 'a'], ['from' => 'b', 'to' => 'ear']],
     )->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L runs in a loop', 'No single switch opens the loop without making something else worse.'],
+        'S at L runs in a loop', 'There is nothing on its way that could be changed.'],
 ]);
+
+it('says what it has looked at, and who would pay for what it found', function () {
+    // One switch lets Ann and Bob through; whoever opens it for the one has the other where they must not be.
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'a', 'kind' => 'origin', 'channels' => 1], ['id' => 'b', 'kind' => 'origin', 'channels' => 1], ['id' => 'mix', 'kind' => 'bus', 'channels' => 1], EAR],
+        'routes' => [['from' => 'a', 'to' => 'mix'], ['from' => 'b', 'to' => 'mix'], ['from' => 'mix', 'to' => 'ear', 'on' => false, 'can' => ['on']]]])
+        ->source('ann', 'u/a')->source('bob', 'u/b')->listener('l', 'u/ear')->wish('ann', 'l', 'must')->wish('bob', 'l', 'must-not');
+    [$cause, $why] = onlyCause($draft);
+    expect($cause)->toBe('Ann at L has no way there')
+        ->and($why)->toMatch('/^Not found among \d+ single changes and \d+ sets of several\. Switch on mix → ear of U would do it, and makes it worse for L: Bob\.$/');
+});
 
 it('takes only what moves leads for work on cables', function () {
     $ofCables = array_map(fn (Remedies\Switches|Remedies\NamedSettings|Remedies\Presence|Remedies\Faders|Remedies\Levels|Remedies\Picks|Remedies\Devices|Remedies\Systems|Remedies\Locks|Remedies\Effects|Remedies\Scenes|Remedies\Leads|Remedies\Plugs|Remedies\Moves $one) => $one->isOfCables(), [

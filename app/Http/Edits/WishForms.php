@@ -268,6 +268,7 @@ final class WishForms
         }
 
         return $edits !== [] ? $edits
-            : $in->refuse('listener', "Nothing that can be switched makes the right mix for {$listener->name}, or it is right already.");
+            : $in->refuse('listener', $causes === [] ? "The mix of {$listener->name} is right already."
+                : "Nothing that was tried makes the right mix for {$listener->name}. {$causes[0]->sentence}. {$causes[0]->why}");
     }
 }
