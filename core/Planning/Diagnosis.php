@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Planning\Remedies\AutoMutes;
+use HiddenWire\Core\Planning\Remedies\Channels;
 use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Effects;
 use HiddenWire\Core\Planning\Remedies\Faders;
@@ -16,11 +18,13 @@ use HiddenWire\Core\Planning\Remedies\NamedSettings;
 use HiddenWire\Core\Planning\Remedies\Picks;
 use HiddenWire\Core\Planning\Remedies\Plugs;
 use HiddenWire\Core\Planning\Remedies\Presence;
+use HiddenWire\Core\Planning\Remedies\Repeaters;
 use HiddenWire\Core\Planning\Remedies\Scenes;
 use HiddenWire\Core\Planning\Remedies\Supplies;
 use HiddenWire\Core\Planning\Remedies\Switches;
 use HiddenWire\Core\Planning\Remedies\Systems;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\Verdict;
 
 /**
@@ -89,11 +93,14 @@ final class Diagnosis
         return [
             new Switches,
             new NamedSettings,
+            new AutoMutes,
+            new Channels,
             new Presence,
             new Supplies,
             new Faders,
             new Levels,
             new Picks,
+            new Repeaters,
             new Devices,
             new Systems,
             new Locks,
@@ -419,14 +426,31 @@ final class Diagnosis
     {
         $candidates = [];
         foreach ($this->remedies ??= self::remedies() as $remedy) {
-            foreach ($remedy->isOfCables() === $ofCables ? $remedy->candidates($trouble) : [] as $candidate) {
-                if (! isset($candidates[$candidate->key]) || $candidate->cost < $candidates[$candidate->key]->cost) {
-                    $candidates[$candidate->key] = $candidate;
+            foreach ($remedy->isOfCables() === $ofCables ? $this->asks($trouble) : [] as $asks) {
+                foreach ($remedy->candidates($asks) as $candidate) {
+                    if (! isset($candidates[$candidate->key]) || $candidate->cost < $candidates[$candidate->key]->cost) {
+                        $candidates[$candidate->key] = $candidate;
+                    }
                 }
             }
         }
 
         return array_values($candidates);
+    }
+
+    /** @return list<Trouble> what remedies are asked about: where a sound has to be alone, the others as leaks; else the trouble itself */
+    private function asks(Trouble $trouble): array
+    {
+        if ($trouble->pair->verdict !== Verdict::NotAlone) {
+            return [$trouble];
+        }
+
+        return array_map(fn (Source $one) => new Trouble(
+            $trouble->cell,
+            $trouble->hearing->pair($one->id, $trouble->cell->listener)->asLeak(),
+            $trouble->hearing,
+            $this->earlier,
+        ), $trouble->pair->beside);
     }
 
     /**

@@ -145,8 +145,11 @@ final class Trials
             return $is->verdict->rank() < $was->verdict->rank();
         }
 
-        return in_array($is->verdict, [Verdict::Leak, Verdict::Doubled, Verdict::NotAlone], true)
-            && count($is->arrivals()) < count($was->arrivals());
+        return match ($is->verdict) {
+            Verdict::NotAlone => count($is->beside) < count($was->beside),
+            Verdict::Leak, Verdict::Doubled => count($is->arrivals()) < count($was->arrivals()),
+            default => false,
+        };
     }
 
     /** What is joined may have to be set to its level, too: a microphone that is plugged in needs its gain. */

@@ -125,7 +125,7 @@ final class Trouble
      * Where a setting can be made: in the situation that has its own, else for good, and for this situation alone where that is not the
      * base.
      *
-     * @param  'gain'|'fader'|'mute'|'mono'|'delay'|'autoMute'|'solo'|'on'|'db'|'tap'|'pick'  $property
+     * @param  'gain'|'fader'|'mute'|'mono'|'delay'|'autoMute'|'solo'|'inverted'|'on'|'db'|'tap'|'pick'  $property
      * @return array<int, string|null> the situation, null for the base; by what it costs more
      */
     public function placesOf(PointRef|RouteRef $at, string $property): array

@@ -127,6 +127,15 @@ final class HeardPair
         return $this->sum->sides;
     }
 
+    /** The same as somebody hears it who must not: for whoever looks for what would stop it. */
+    public function asLeak(): self
+    {
+        $pair = new self($this->source, $this->listener, $this->wish, Verdict::Leak, $this->sum, $this->find, $this->doubling, $this->loss);
+        $pair->ways = $this->ways;
+
+        return $pair;
+    }
+
     /**
      * The same with others, where it has to be alone.
      *
