@@ -18,6 +18,9 @@ final readonly class Afterwards
     /** Sounds that are on no track, by name. */
     public string $lost;
 
+    /** Sounds of which it is said that they can be left out. */
+    private const LEFT_OUT = 3;
+
     /** @var array<string, string> what the files keep, by the unit that writes them */
     public array $containers;
 
@@ -53,7 +56,10 @@ final readonly class Afterwards
             $keep === [] => "nothing is recorded in {$page->situation->name}",
             $partable === '' => 'no sound is alone on a track',
             default => "{$partable} can be parted",
-        }.($keep === [] ? '' : '; '.self::listed($keep).(count($keep) === 1 ? ' holds' : ' hold').' everything');
+        }.implode('', array_map(
+            fn (array $one) => "; {$one['sound']->name} can be left out later, by taking {$one['without']->name}",
+            array_slice($recordings->removable(), 0, self::LEFT_OUT),
+        )).($keep === [] ? '' : '; '.self::listed($keep).(count($keep) === 1 ? ' holds' : ' hold').' everything');
         $this->apart = array_map(fn (array $pair) => [
             'one' => $pair['one']->name,
             'other' => $pair['other']->name,

@@ -79,7 +79,7 @@ final readonly class RecipesPage
             foreach ($levels as $source => $db) {
                 $shows[$page->rig->sources[$source]->name] = $meter->reading($db);
             }
-            $meters[] = ['label' => $meter->label, 'shows' => $shows];
+            $meters[] = ['label' => $meter->label, 'target' => $meter->target(), 'shows' => $shows];
         }
         foreach ($model->lamps as $lamp) {
             $lamps[$lamp->label] = $readings->isLit($unit, $lamp);

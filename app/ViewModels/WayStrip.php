@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Rigs\FoundCauses;
+use HiddenWire\Core\Checks\Hear\NoOwnLevel;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Reach;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Fact;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
@@ -40,6 +42,9 @@ final readonly class WayStrip
     /** @var array<int, Cause> what explains it, by its place among all causes; empty as long as nobody has looked */
     public array $causes;
 
+    /** The level nearest to the listener that moves only what was wished to be apart, by name; null where there is none. */
+    public ?string $ownLevel;
+
     /** @var list<string> what it hangs on that nobody has proven, or that is known not to work, in words */
     public array $doubts;
 
@@ -51,6 +56,8 @@ final readonly class WayStrip
             fn (Fact $fact) => $fact->subject($hearing->graph->rig).': '.lcfirst($fact->words()),
             Reliance::of($hearing)->behind($pair),
         );
+        $own = NoOwnLevel::own($hearing->graph->rig, $hearing->field, $pair);
+        $this->ownLevel = $own === null ? null : (new Names($hearing->graph->rig))->of($own);
         $this->causes = $found?->ofCell(Cell::of($pair, $hearing->graph->state->situation->id)) ?? [];
     }
 

@@ -24,6 +24,12 @@ final readonly class Meter
     ) {
     }
 
+    /** Where it should stand with a sound at its usual level: nominal, 18 dB under full scale. */
+    public function target(): string
+    {
+        return $this->reading(0.0);
+    }
+
     /**
      * What it shows of a level.
      *

@@ -24,8 +24,8 @@ final class Trials
     /** Cells that a change may make worse for another to mend. */
     private const WORSE = 8;
 
-    /** So much softer than its strongest way alone a wanted sound may not become. */
-    private const LOST_DB = 6.0;
+    /** So much softer than its strongest way alone a wanted sound may not become: half of it is 6.02 dB, and rounding. */
+    private const LOST_DB = 6.03;
 
     /** Gains and faders that are tried with what joins a sound. */
     private const LEVELS = 3;

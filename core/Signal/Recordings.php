@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Signal;
 
+use HiddenWire\Core\Equipment\Realm;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Source;
@@ -54,13 +55,49 @@ final readonly class Recordings
             $level = $row['sounds'][$sound->id];
             $others = array_diff_key($row['sounds'], [$sound->id => true]);
             $above = $others === [] ? null : round($level - max($others), 2);
-            if ($best === null || [$above ?? INF, -count($others), $level] > $rank) {
-                $rank = [$above ?? INF, -count($others), $level];
+            [$calls, $conversions] = $this->passed($sound, $row['track']);
+            // Of copies as good the one that passed no call, which takes the treble, and the fewest converters.
+            if ($best === null || [$above ?? INF, -count($others), -$calls, -$conversions, $level] > $rank) {
+                $rank = [$above ?? INF, -count($others), -$calls, -$conversions, $level];
                 $best = new BestTrack($row['track'], $above, array_map($this->source(...), array_keys($others)));
             }
         }
 
         return $best;
+    }
+
+    /** @return array{int, int} networks and converters on the strongest way of a sound to a track */
+    private function passed(Source $sound, Listener $track): array
+    {
+        $calls = $conversions = 0;
+        foreach ($this->hearing->pair($sound->id, $track->id)->arrivals()[0]->hops ?? [] as $hop) {
+            $calls += $hop->realm === Realm::Network && $hop->kind === HopKind::Cable ? 1 : 0;
+            $conversions += $hop->kind === HopKind::Device ? 1 : 0;
+        }
+
+        return [$calls, $conversions];
+    }
+
+    /**
+     * Sounds that can be left out afterwards: one track has them with others, another has just those others.
+     *
+     * @return list<array{sound: Source, with: Listener, without: Listener}>
+     */
+    public function removable(): array
+    {
+        $removable = [];
+        foreach ($this->tracks as $with) {
+            foreach ($this->tracks as $without) {
+                $more = array_diff_key($with['sounds'], $without['sounds']);
+                $isSame = count($more) === 1 && $without['sounds'] !== [] && array_diff_key($without['sounds'], $with['sounds']) === [];
+                if ($isSame) {
+                    $sound = $this->source((string) array_key_first($more));
+                    $removable[$sound->id] ??= ['sound' => $sound, 'with' => $with['track'], 'without' => $without['track']];
+                }
+            }
+        }
+
+        return array_values($removable);
     }
 
     /** @return list<Source> sounds that are alone on some track: their level can still be changed without touching any other */
@@ -91,7 +128,9 @@ final readonly class Recordings
             array_map(fn (array $row) => array_diff_key($row['sounds'], $held), $this->tracks),
             fn (array $sounds) => $sounds !== [],
         );
-        $keep = array_fill_keys([...array_values($kept), ...$this->cover($rest)], true);
+        // A mix without a sound keeps the choice to leave it out.
+        $choices = array_map(fn (array $one) => $one['without']->id, $this->removable());
+        $keep = array_fill_keys([...array_values($kept), ...$this->cover($rest), ...$choices], true);
 
         return array_values(array_map(fn (array $row) => $row['track'], array_intersect_key($this->tracks, $keep)));
     }
@@ -99,8 +138,9 @@ final readonly class Recordings
     /**
      * Pairs of tracks that carry a sound both: summed, it is doubled.
      *
-     * @return list<array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float, notch: float|null}>}> ms by which
-     *     the copies are apart, and the Hz of the first notch that their sum has; null where they only add up
+     * @return list<array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float|null, notch: float|null}>}> ms by
+     *     which the copies are apart, null where two recorders are started by hand and have no common zero; and the Hz of the first notch
+     *     that their sum has, null where they only add up
      */
     public function neverSummed(): array
     {
@@ -110,6 +150,11 @@ final readonly class Recordings
             foreach (array_slice($rows, $i + 1) as $other) {
                 $sounds = [];
                 foreach (array_keys(array_intersect_key($one['sounds'], $other['sounds'])) as $id) {
+                    if ($one['track']->at[0]->unit !== $other['track']->at[0]->unit) {
+                        $sounds[] = ['source' => $this->source($id), 'apart' => null, 'notch' => null];
+
+                        continue;
+                    }
                     $apart = round(abs($this->delay((string) $id, $one['track']) - $this->delay((string) $id, $other['track'])), 2);
                     $sounds[] = [
                         'source' => $this->source($id),
@@ -130,7 +175,7 @@ final readonly class Recordings
     /**
      * What a sum of two tracks does to the sounds on both, in words.
      *
-     * @param  list<array{source: Source, apart: float, notch: float|null}>  $sounds
+     * @param  list<array{source: Source, apart: float|null, notch: float|null}>  $sounds
      */
     public static function doubled(array $sounds): string
     {
@@ -142,6 +187,10 @@ final readonly class Recordings
         return implode('; ', array_map(function (array $group): string {
             $names = implode(', ', array_map(fn (array $one) => $one['source']->name, $group));
             $isOne = count($group) === 1;
+
+            if ($group[0]['apart'] === null) {
+                return $names.($isOne ? ' comes' : ' come').' twice, by two recorders that are started by hand: they have no common zero';
+            }
 
             return $group[0]['notch'] === null ? $names.($isOne ? ' gets louder' : ' get louder')
                 : $names.($isOne ? ' comes' : ' come')." twice, {$group[0]['apart']} ms apart (first notch at "

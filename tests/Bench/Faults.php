@@ -224,7 +224,7 @@ final class Faults
             $strongest = $isWanted ? $was[$cell]->arrivals()[0] ?? null : null;
             $most = $strongest === null || $strongest->levels === [] ? null : max(array_map(max(...), $strongest->levels));
             // What goes round has no level of its own.
-            $isSofter = $was[$cell]->verdict !== Verdict::Loop && $pair->level()?->value() < $most - 6.0;
+            $isSofter = $was[$cell]->verdict !== Verdict::Loop && $pair->level()?->value() < $most - 6.03;
             if ($most !== null && ($pair->level() === null || $isSofter)) {
                 $harm[] = "{$cell} from ".round($most, 1).' to '.($pair->level()?->text() ?? 'nothing');
             }

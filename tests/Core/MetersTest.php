@@ -87,8 +87,8 @@ it('says what lies below a scale or below the lowest zone', function () {
 it('prints them, situation by situation, and writes what it has read', function () {
     $rig = meteredDesk()->make();
     [, $table] = (new MetersToExpect)->blocks(new BookInput($rig));
-    expect($table->columns)->toBe(['Meter or lamp', 'Sound', 'Base', 'Night'])->and($table->rows[1])->toBe(['Pre', 'Tone', 'Yellow', 'Yellow'])
-        ->and($table->rows[5])->toBe(['Muted', '', 'dark', 'dark']);
+    expect($table->columns)->toBe(['Meter or lamp', 'A usual level', 'Sound', 'Base', 'Night'])->and($table->rows[1])->toBe(['Pre', 'Red', 'Tone', 'Yellow', 'Yellow'])
+        ->and($table->rows[5])->toBe(['Muted', '', '', 'dark', 'dark']);
     $text = (new DocumentWriter)->write($rig);
     expect((new DocumentWriter)->write((new DocumentReader)->read($text)))->toBe($text);
 });

@@ -130,3 +130,19 @@ it('parts everybody of a call that records each in a file of their own', functio
     expect(idsOf($recordings->partable()))->toBe(['ann', 'ben'])->and(idsOf($recordings->toKeep()))->toBe(['first', 'second'])
         ->and($recordings->neverSummed())->toBe([]);
 });
+
+it('says what can be left out later by taking a mix without it, and keeps that mix', function () {
+    $recordings = recorded(['all' => ['ann' => 0, 'ben' => 0, 'caller' => 0], 'room' => ['ann' => 0, 'ben' => 0], 'ann-track' => ['ann' => 0]]);
+    // All without Caller is Room; Room without Ben is the track of Ann.
+    expect(array_map(fn (array $one) => [$one['sound']->id, $one['with']->id, $one['without']->id], $recordings->removable()))->toBe([['caller', 'all', 'room'], ['ben', 'room', 'ann-track']])
+        ->and(idsOf($recordings->toKeep()))->toBe(['all', 'room', 'ann-track']);
+});
+
+it('knows no common zero of two recorders', function () {
+    $draft = recorder(['a' => ['ann' => 0], 'b' => ['ann' => [0, 5]]]);
+    expect(Recordings::doubled((new Recordings($draft->hear()))->neverSummed()[0]['sounds']))->toContain('5 ms apart');
+    $two = Draft::rig()->unit('u', ['points' => [['id' => 'ann', 'kind' => 'origin', 'channels' => 1], ['id' => 'a', 'kind' => 'ear', 'channels' => 1]], 'routes' => [['from' => 'ann', 'to' => 'a']],
+        'sockets' => [['id' => 'out', 'label' => 'Out', 'connector' => 'trs-6.35', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'ann']]]]])
+        ->ear('v')->cable('trs', 'u/out', 'v/in')->source('ann', 'u/ann')->track('a', 'u/a')->track('b', 'v/ear');
+    expect(Recordings::doubled((new Recordings($two->hear()))->neverSummed()[0]['sounds']))->toBe('Ann comes twice, by two recorders that are started by hand: they have no common zero');
+});

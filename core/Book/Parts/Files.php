@@ -68,7 +68,7 @@ final class Files implements Part
     }
 
     /**
-     * @param  array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float, notch: float|null}>}  $pair
+     * @param  array{one: Listener, other: Listener, sounds: list<array{source: Source, apart: float|null, notch: float|null}>}  $pair
      */
     private static function warning(array $pair): Text
     {

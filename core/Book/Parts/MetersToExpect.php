@@ -40,7 +40,7 @@ final class MetersToExpect implements Part
             if ($rows !== []) {
                 $blocks[] = new Heading($unit->name);
                 $blocks[] = new Table(
-                    ['Meter or lamp', 'Sound', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))],
+                    ['Meter or lamp', 'A usual level', 'Sound', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))],
                     $rows,
                     isWide: count($rig->situations) > 2,
                 );
@@ -61,7 +61,7 @@ final class MetersToExpect implements Part
             $levels = array_map(fn (Readings $in) => $in->of($unit, $meter), $readings);
             foreach ($of->rig->sources as $sound) {
                 if (array_filter($levels, fn (array $of) => isset($of[$sound->id])) !== []) {
-                    $rows[] = [$meter->label, $sound->name, ...array_values(array_map(
+                    $rows[] = [$meter->label, $meter->target(), $sound->name, ...array_values(array_map(
                         fn (array $of) => isset($of[$sound->id]) ? $meter->reading($of[$sound->id]) : 'nothing',
                         $levels,
                     ))];
@@ -79,7 +79,7 @@ final class MetersToExpect implements Part
     private function lamps(BookInput $of, Unit $unit, array $readings): array
     {
         return array_values(array_map(fn ($lamp) => [
-            $lamp->label, '', ...array_values(array_map(fn (Readings $in) => $in->isLit($unit, $lamp) ? 'lit' : 'dark', $readings)),
+            $lamp->label, '', '', ...array_values(array_map(fn (Readings $in) => $in->isLit($unit, $lamp) ? 'lit' : 'dark', $readings)),
         ], $of->rig->modelOf($unit)->lamps));
     }
 }

@@ -55,7 +55,7 @@ final readonly class UnevenBalance implements Check
     {
         $situation = $in->rig->base()->id;
         $proposals = [];
-        foreach (NoOwnLevel::controls($in, $in->field($situation), $pair) as [$at, $sources, $listeners]) {
+        foreach (NoOwnLevel::controls($in->rig, $in->field($situation), $pair) as [$at, $sources, $listeners]) {
             foreach ($listeners === [$pair->listener] && $sources === [$pair->source] ? $pair->arrivals()[0]->hops ?? [] : [] as $hop) {
                 $proposal = $hop->at === $at ? Turning::by($in, $situation, $hop, $louder) : null;
                 if ($proposal !== null) {

@@ -16,7 +16,7 @@ use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\Loss;
 use HiddenWire\Core\Signal\Verdict;
 
-/** What points do to left and right: a mono switch for a side that is lost, or off where stereo was wished; polarity where copies cancel. */
+/** What points do to left and right: mono for a side that is lost, stereo where that was wished; polarity where copies cancel. */
 final class Channels implements Remedy
 {
     public function isOfCables(): bool
@@ -27,12 +27,14 @@ final class Channels implements Remedy
     public function candidates(Trouble $trouble): iterable
     {
         $pair = $trouble->pair;
-        $isTurned = $pair->verdict === Verdict::Thin || $pair->cancelling() !== null || $pair->doubling?->isTurned === true;
+        $isTurned = $pair->verdict === Verdict::Thin || $pair->loss === Loss::Middle || $pair->cancelling() !== null
+            || $pair->doubling?->isTurned === true;
         foreach ($this->passed($trouble) as $at) {
             $point = $trouble->rig->point($at);
             $isMono = $trouble->graph->state->isMono($at->unit, $point);
             $wantsMono = $pair->loss !== null && $pair->loss !== Loss::Mono && $pair->loss !== Loss::Parts;
-            if ($point->mono !== null && (($wantsMono && ! $isMono) || ($isMono && in_array($pair->loss, [Loss::Mono, Loss::Middle], true)))) {
+            $wantsStereo = $pair->loss === Loss::Mono || $pair->loss === Loss::Middle;
+            if ($point->mono !== null && ($isMono ? $wantsStereo : $wantsMono)) {
                 yield from $this->mono($trouble, $at, ! $isMono);
             }
             if ($isTurned && $point->inverted !== null) {
@@ -82,7 +84,8 @@ final class Channels implements Remedy
             yield new Candidate(
                 "polarity {$at} {$inverted} {$situation}",
                 "{$trouble->names->of($at)} ".($inverted ? 'has not the polarity of the other copy' : 'turns the polarity'),
-                'Switch the polarity of '.$trouble->partOf($at).($inverted ? ' to inverted' : ' back to normal').$trouble->where($situation),
+                "Switch the polarity of {$trouble->partOf($at)} ".($inverted ? 'to inverted' : 'back to normal')
+                    .$trouble->where($situation),
                 [new SetPoint($at, new PointSettings(inverted: $inverted), $situation)],
                 Cost::SWITCH + $more + ($inverted ? Cost::OTHER_SELECTION : 0),
                 [$at],

@@ -69,7 +69,8 @@ final class Repeaters implements Remedy
     private function sideOf(Trouble $trouble, string $host, PointRef $at, Pick $other): ?Device
     {
         foreach ($trouble->graph->devices->of($host) as $device) {
-            if ($device->ref->unit === $other->device?->unit && $device->direction === $trouble->rig->point($at)->picks && $device->isUsable()) {
+            if ($device->ref->unit === $other->device?->unit && $device->direction === $trouble->rig->point($at)->picks
+                && $device->isUsable()) {
                 return $device;
             }
         }
