@@ -15,15 +15,20 @@ use Tests\Bench\GeneratedRig;
  */
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-[, $name, $units, $cables, $runs, $limit] = $argv;
+// As the server does while it looks for causes.
+gc_disable();
+
+[, $name, $units, $cables, $runs, $limit, $limitOfCauses] = $argv;
 $rig = (new DocumentReader)->read($name === 'demo' ? (string) file_get_contents(dirname(__DIR__, 2).'/resources/rigs/night-relay.json')
     : GeneratedRig::text((int) $units, (int) $cables));
-$best = INF;
+$best = $bestOfCauses = INF;
 for ($run = 0; $run < (int) $runs; $run++) {
     $start = hrtime(true);
     $hearings = new Hearings($rig);
     iterator_to_array($hearings->cells());
+    $heard = hrtime(true);
     $causes = (new Diagnosis($hearings))->causes();
+    $bestOfCauses = min($bestOfCauses, (hrtime(true) - $heard) / 1e6);
     $findings = Checks::findings(new Inspection($hearings));
     $best = min($best, (hrtime(true) - $start) / 1e6);
 }
@@ -39,4 +44,6 @@ printf(
     $limit,
     $ok ? 'ok' : 'MISSED',
 );
-exit($ok ? 0 : 1);
+$isQuick = $bestOfCauses <= (float) $limitOfCauses;
+printf("  %-8s one diagnosis, with its sets %8.1f ms (limit %d)   %s\n", $name, $bestOfCauses, $limitOfCauses, $isQuick ? 'ok' : 'MISSED');
+exit($ok && $isQuick ? 0 : 1);

@@ -6,7 +6,6 @@ use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Mending;
-use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
 
 /** The first cure of the first cause; and that all of them leave everything as wished. */

@@ -38,7 +38,8 @@
                         What a meter does not show, it can't see from where it is taken.</p>
                     <table class="facts">
                         @foreach ($recipes->meters as $meter)
-                            <tr><th scope="row">{{ $meter['label'] }}<small>a usual level: {{ $meter['target'] }}</small></th><td>@forelse ($meter['shows'] as $sound => $reading)
+                            <tr><th scope="row">{{ $meter['label'] }}<small>a usual level: {{ $meter['target'] }}</small></th>
+                                <td>@forelse ($meter['shows'] as $sound => $reading)
                             <span class="reading">{{ $sound }} <strong>{{ $reading }}</strong></span> @empty
                             <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
                         @foreach ($recipes->lamps as $label => $isLit)
