@@ -60,6 +60,9 @@ final class Diagnosis
 
     private const OF_SETS = 80;
 
+    /** Cells for which sets are looked for; what they mend is diagnosed anew. */
+    private const CELLS_OF_SETS = 24;
+
     private const FEW = 5;
 
     /** Cures that are shown for one cause. */
@@ -212,7 +215,8 @@ final class Diagnosis
      */
     private function further(array $troubles, array $outcomes): array
     {
-        foreach ($troubles as $key => $trouble) {
+        $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
+        foreach (array_slice($open, 0, self::CELLS_OF_SETS, true) as $key => $trouble) {
             $spent = $this->trials->count;
             for ($round = 1; $round < Trials::CHANGES && $this->best($key, $outcomes) === 0; $round++) {
                 foreach ($this->sets($trouble, $round) as $set) {
@@ -281,10 +285,11 @@ final class Diagnosis
         $left = new Trouble($asked, $pair, $hearing, $this->earlier);
         $next = [
             ...$this->single($left, ofCables: false),
-            ...$this->single($left, ofCables: true),
-            ...iterator_to_array((new Gap($left))->candidates(), false),
+            ...iterator_to_array((new Gap($left, isOnlyOpened: true))->candidates(), false),
         ];
         usort($next, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+        // Two leads in one cure are looked for only where no switch, device or pick is left to try.
+        $next = count($next) >= $most ? $next : [...$next, ...$this->single($left, ofCables: true)];
         foreach (array_slice($next, 0, $most) as $second) {
             if (count($first->edits) + count($second->edits) <= Trials::CHANGES) {
                 yield $first->with($second);

@@ -60,7 +60,8 @@ final class Gap
     /** @var array<int, int> node by its first channel */
     private array $nodeAt = [];
 
-    public function __construct(private readonly Trouble $trouble)
+    /** @param  bool  $isOnlyOpened  only what is shut is opened, nothing is picked or plugged */
+    public function __construct(private readonly Trouble $trouble, private readonly bool $isOnlyOpened = false)
     {
         $this->graph = $trouble->graph;
     }
@@ -73,7 +74,7 @@ final class Gap
         }
         $this->prepare();
         $yielded = [];
-        foreach (self::WAYS as $isAsItStands => $ways) {
+        foreach ($this->isOnlyOpened ? array_slice(self::WAYS, 0, 1, true) : self::WAYS as $isAsItStands => $ways) {
             $banned = [];
             for ($number = 0; $number < $ways; $number++) {
                 $changes = $this->cheapest($banned, $isAsItStands === 1);
@@ -106,6 +107,9 @@ final class Gap
             if ($link->block === null || $change !== null) {
                 $this->add($link->from, $link->to, $link->map, $change, isOpened: true);
             }
+        }
+        if ($this->isOnlyOpened) {
+            return;
         }
         foreach ($this->trouble->rig->units as $unit) {
             $host = $this->trouble->rig->hostOf($unit->place);
