@@ -22,8 +22,12 @@ final readonly class Doubts
     /** @var list<array{fact: Fact, subject: string}> */
     public array $proven;
 
+    /** @var list<string> what is taken for granted since nobody has said it */
+    public array $assumed;
+
     public function __construct(RigPage $page)
     {
+        $this->assumed = self::assumed($page);
         $this->open = array_map(fn (array $row) => [
             'fact' => $row['fact'],
             'subject' => $row['fact']->subject($page->rig),
@@ -38,6 +42,20 @@ final readonly class Doubts
             fn (Fact $fact) => ['fact' => $fact, 'subject' => $fact->subject($page->rig)],
             array_filter($page->rig->papers->facts, fn (Fact $fact) => $fact->certainty === Certainty::Proven),
         ));
+    }
+
+    /** @return list<string> computers whose loopback is used and of which nobody has said that their systems have one */
+    private static function assumed(RigPage $page): array
+    {
+        $assumed = [];
+        foreach ($page->rig->picks as $pick) {
+            $host = $pick->tap === null ? null : $page->rig->hostOf($page->rig->units[$pick->at->unit]->place);
+            if ($host !== null && $host->system?->kind === null) {
+                $assumed[$host->id] = "The system of {$host->name} is taken to loop back any device: say in Stock what it can do.";
+            }
+        }
+
+        return array_values($assumed);
     }
 
     /** @param  list<HeardPair>  $pairs */

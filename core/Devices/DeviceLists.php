@@ -100,7 +100,9 @@ final readonly class DeviceLists
             return null;
         }
 
-        return $pick->default === SystemDefault::Call
+        $hasCalls = $this->rig->units[$computer]->system?->kind?->hasDefaultForCalls() ?? true;
+
+        return $pick->default === SystemDefault::Call && $hasCalls
             ? $this->withRole($computer, $direction, Role::Call) ?? $this->withRole($computer, $direction, Role::from($direction->value))
             : $this->withRole($computer, $direction, Role::from($direction->value));
     }

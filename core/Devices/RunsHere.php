@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Devices;
 
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Rig\Rig;
@@ -24,6 +25,14 @@ final class RunsHere
             return null;
         }
         $ofThis = array_filter($needs, fn (SystemNeed $need) => $system->isNamed($need->system));
+        // A name that no model of the rig knows says nothing: it may be another word for one that runs it.
+        $isKnown = array_filter($rig->models, fn (EquipmentModel $model) => array_filter(
+            $model->runsOn,
+            fn (SystemNeed $need) => $system->isNamed($need->system),
+        ) !== []) !== [];
+        if (! $isKnown) {
+            return null;
+        }
 
         $words = fn (array $some): string => implode(', ', array_map(fn (SystemNeed $need) => $need->words(), $some));
 

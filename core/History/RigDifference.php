@@ -148,7 +148,7 @@ final readonly class RigDifference
             array_push($lines, ...$this->bought($was, $unit));
             $lines[] = $was->system == $unit->system
                 ? null
-                : "{$unit->name} runs ".($unit->system?->words() ?? 'a system that nobody has named');
+                : "{$unit->name} runs ".($unit->system?->told() ?? 'a system that nobody has named');
             array_push($lines, ...$this->more(Units::unit(), $was, $unit, self::TOLD_OF_UNITS));
             foreach (array_keys($unit->names + $was->names) as $point) {
                 $name = $unit->names[$point] ?? '';

@@ -264,7 +264,8 @@ final class Gap
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void
     {
         $isTap = $device->direction !== $direction;
-        if (($isTap && $direction === Direction::Playback) || ! $point->offers($device->ref->pickFrom($isTap))) {
+        $isLooping = $this->trouble->rig->systemKindOf($this->trouble->rig->units[$at->unit]->place)?->loopsBack() ?? true;
+        if (($isTap && ($direction === Direction::Playback || ! $isLooping)) || ! $point->offers($device->ref->pickFrom($isTap))) {
             return;
         }
         $trouble = $this->trouble;

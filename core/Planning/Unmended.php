@@ -133,12 +133,13 @@ final readonly class Unmended
         foreach ($hearing->graph->links as $link) {
             $says = match ($link->block) {
                 BlockKind::Refused => 'is '.$link->block->value,
+                BlockKind::NoLoopback => 'can\'t be taken: there is '.$link->block->value,
                 BlockKind::NoPhantom, BlockKind::NoPower => 'has '.$link->block->value,
                 BlockKind::LacksNeed => 'is '.$link->block->value,
                 default => null,
             };
             if ($says !== null && $region->isJoinedBy($link)) {
-                if ($link->block === BlockKind::Refused && $link->pick !== null) {
+                if (in_array($link->block, [BlockKind::Refused, BlockKind::NoLoopback], true) && $link->pick !== null) {
                     $at = $link->pick;
 
                     return ["{$names->of($link->at)} at {$names->of($at)} {$says}", [$at, new UnitRef($at->unit)]];

@@ -143,6 +143,12 @@ final readonly class Rig
         return $this->modelOf($unit)->sockets[$socket]->lanes[$lane];
     }
 
+    /** What the system of a place's computer can do; null where nobody has said. */
+    public function systemKindOf(string $place): ?SystemKind
+    {
+        return $this->hostOf($place)?->system?->kind;
+    }
+
     /** The unit whose system lists a place's devices, if the place has one. */
     public function hostOf(string $place): ?Unit
     {

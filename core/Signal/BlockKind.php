@@ -18,6 +18,7 @@ enum BlockKind: string
     case Ducked = 'silent during calls';
     case NotConnected = 'not connected';
     case OtherDevicePicked = 'another device picked';
+    case NoLoopback = 'no loopback on this system';
     case Refused = 'one more than the program opens';
     case NoPhantom = 'no phantom power';
     case NoPower = 'no power';

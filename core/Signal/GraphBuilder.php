@@ -742,11 +742,13 @@ final class GraphBuilder
         }
         $channelsRead = $direction === Direction::Recording ? $this->rig->modelOf($program)->limits->channelsRead : null;
         $othersDb = $direction === Direction::Playback ? $this->lowered($program) : 0.0;
+        $isLooping = $this->rig->systemKindOf($program->place)?->loopsBack() ?? true;
         foreach ($this->graph->allPicked($program, $point) as $device) {
             $block = match (true) {
                 ! $device->isConnected => BlockKind::NotConnected,
                 ! $device->isEnabled() => BlockKind::Disabled,
                 $pick->mute => BlockKind::Muted,
+                $device->direction !== $direction && ! $isLooping => BlockKind::NoLoopback,
                 $this->graph->refused->isRefused(new PointRef($program->id, $point->id), $device) => BlockKind::Refused,
                 $this->graph->holders->of(new PointRef($program->id, $point->id), $device) !== null => BlockKind::LockedOut,
                 $othersDb <= SettingEffect::SILENT_DB => BlockKind::Ducked,

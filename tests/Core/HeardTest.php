@@ -295,3 +295,39 @@ it('lists every tap down to -80 dB, and says what it left out', function () {
     // Of a loop that was not gone round to its end no bound is known.
     expect($report['left_out'])->toBe(['at_most_db' => null]);
 });
+
+/** Music on a headset, taken for the stream by loopback of that headset. */
+function loopedBack(array $system): Draft
+{
+    return judgedStudio()->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'pc' ? $one + array_filter(['system' => $system]) : $one, $d['units'])] + $d);
+}
+
+it('loops back what the system can, takes it for granted where nobody says, and knows the way by a virtual cable', function (array $system, Verdict $verdict) {
+    $draft = loopedBack($system);
+    expect(heardAlike($draft, 'music', 'viewers', 'cast/stream')[0])->toBe($verdict);
+    if ($verdict === Verdict::Missing) {
+        $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
+        expect($causes[0]->sentence)->toContain('no loopback on this system');
+        // By a cable that is installed: the music into it, the stream from it, and a repeater for the ears.
+        $wired = $draft->unit('wire', 'virtual-cable', 'pc')->unit('rep', 'repeater', 'pc')->pick('rep/out', ['device' => 'head/usb/play']);
+        $cures = array_merge(...array_map(fn ($one) => array_map(fn ($cure) => $cure->sentence, $one->cures), (new Diagnosis(new Hearings($wired->make())))->causes()));
+        expect(implode(' ', $cures))->not->toContain('loopback');
+    }
+    $rig = $draft->make();
+    expect((new DocumentReader)->read((new DocumentWriter)->write($rig)))->toEqual($rig);
+})->with([
+    'nobody says' => [[], Verdict::Ok],
+    'a name only' => [['name' => 'Workbench'], Verdict::Ok],
+    'looping' => [['name' => 'Workbench', 'kind' => 'looping'], Verdict::Ok],
+    'plain' => [['name' => 'Workbench', 'version' => '3', 'kind' => 'plain'], Verdict::Missing],
+    'mobile' => [['name' => 'Workbench', 'kind' => 'mobile'], Verdict::Missing],
+]);
+
+it('sends calls where everything goes on a system with one default for all', function (?string $kind, bool $isHeard) {
+    $draft = Draft::rig()->place('pc')->unit('pc', 'laptop', 'pc')->unit('head', 'usb-headset')->unit('box', 'usb-headset')->unit('call', 'call-program', 'pc')
+        ->cable('usb', 'head/usb', 'pc/usb-1')->cable('usb', 'box/usb', 'pc/usb-2')
+        ->device('pc', 'head/usb/play', ['roles' => ['playback']])->device('pc', 'box/usb/play', ['roles' => ['call']])->pick('call/ring', ['default' => 'call'])
+        ->source('ring', 'call/ring')->listener('me', 'box/ear')
+        ->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'pc' && $kind !== null ? $one + ['system' => ['name' => 'S', 'kind' => $kind]] : $one, $d['units'])] + $d);
+    expect(heardAlike($draft, 'ring', 'me', 'box/ear')[1] !== null)->toBe($isHeard);
+})->with([[null, true], ['looping', true], ['plain', false], ['mobile', false]]);

@@ -739,7 +739,8 @@ final class PlainSums
                     fn (string $also) => [$this->picked($host['id'], ['device' => $also], $point['picks']), null],
                     $giving['also'] ?? [],
                 )] as [$device, $channels]) {
-                    if ($device === null) {
+                    $isLooping = ($host['system']['kind'] ?? 'looping') === 'looping';
+                    if ($device === null || ($device['direction'] !== $point['picks'] && ! $isLooping)) {
                         continue;
                     }
                     // A program opens so many devices, and takes so many sources, in its own order.
@@ -915,7 +916,8 @@ final class PlainSums
             foreach ($this->situation['defaults'] ?? [] as $one) {
                 $moved["{$one['computer']} {$one['direction']} {$one['role']}"] = $one['device'];
             }
-            foreach ($pick['default'] === 'call' ? ['call', $direction] : [$direction] as $role) {
+            $hasCalls = ($this->units[$host]['system']['kind'] ?? 'looping') === 'looping';
+            foreach ($pick['default'] === 'call' && $hasCalls ? ['call', $direction] : [$direction] as $role) {
                 $settings = array_filter($held, fn (array $one) => in_array($role, $one['roles'] ?? [], true)
                     && ($devices[$one['device']]['direction'] ?? null) === $direction);
                 $ref ??= $moved["{$host} {$direction} {$role}"] ?? array_values($settings)[0]['device'] ?? null;

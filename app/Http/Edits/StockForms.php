@@ -23,6 +23,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\PlaceKind;
+use HiddenWire\Core\Rig\SystemKind;
 use HiddenWire\Core\Rig\WebLink;
 
 /** Changes of what there is: places and units. */
@@ -158,6 +159,8 @@ final class StockForms
     {
         $name = $in->text('system', Bounds::NOTE);
         $version = $in->text('system_version', Bounds::NOTE);
+        $kind = $in->choiceOrNone('system_kind', SystemKind::class);
+        $name = $name === '' && $kind !== null ? 'System' : $name;
         if ($name === '' || ! $in->rig->modelOf($in->unit())->family->isHost()) {
             return null;
         }
@@ -165,7 +168,7 @@ final class StockForms
             $in->refuse('system_version', 'A version is numbers with dots between them: 10.4.');
         }
 
-        return new OperatingSystem($name, $version);
+        return new OperatingSystem($name, $version, $kind);
     }
 
     /** @return list<WebLink> one a line: what it is, then its address */

@@ -76,9 +76,10 @@ final class Picks implements Remedy
             return;
         }
         $now = $trouble->graph->state->pick($at->unit, $at->point);
+        $isLooping = $host->system?->kind?->loopsBack() ?? true;
         foreach ($trouble->graph->devices->of($host->id) as $device) {
             $isTap = $device->direction !== $direction;
-            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && $direction === Direction::Playback)
+            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && ($direction === Direction::Playback || ! $isLooping))
                 || ! $point->offers($device->ref->pickFrom($isTap))) {
                 continue;
             }

@@ -10,7 +10,7 @@
             @php $unit = $computer->unit; @endphp
             <section class="computer" id="computer-{{ $unit->id }}" aria-labelledby="computer-{{ $unit->id }}-title">
                 <h2 id="computer-{{ $unit->id }}-title">{{ $unit->name }} <small>{{ $page->rig->places[$unit->place]->name }}</small></h2>
-                <p class="computer-system">@if ($unit->system !== null) {{ $unit->system->words() }} @else
+                <p class="computer-system">@if ($unit->system !== null) {{ $unit->system->told() }} @else
                     <span class="quiet">no operating system named</span> @endif
                     <a href="{{ $page->url(['select' => "unit:{$unit->id}"], 'stock') }}">change<span class="visually-hidden">
                     the operating system of {{ $unit->name }}</span></a></p>

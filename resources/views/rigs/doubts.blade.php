@@ -5,6 +5,7 @@
             <p class="quiet">Nothing is written down yet. Say in the sheet of a unit or a cable how sure something is:
                 stated by somebody, assumed, proven, or known not to work.</p>
         @endif
+        @foreach ($doubts->assumed as $assumed) <p class="quiet">{{ $assumed }}</p> @endforeach
         @foreach ($doubts->open as $row)
             <article class="doubt @if (! $row['isOpen']) fails @endif">
                 <h3>{{ $row['subject'] }} <span class="tag">{{ $row['fact']->certainty->words() }}</span></h3>

@@ -85,6 +85,10 @@
                             value="{{ $unit->system?->name }}"></label>
                         <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}"
                             value="{{ $unit->system?->version }}"></label></div>
+                        <label>What it can do <select class="form-select" name="system_kind"><option value="">not said: loopback is
+                            taken for granted</option>@foreach (\HiddenWire\Core\Rig\SystemKind::cases() as $case)
+                            <option value="{{ $case->value }}" @selected($unit->system?->kind === $case)>{{ $case->words() }}</option>
+                            @endforeach</select></label>
                     @endif
                     <x-noted :noted="$stock->noted()" />
                     <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric"

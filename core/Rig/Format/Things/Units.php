@@ -35,6 +35,7 @@ use HiddenWire\Core\Rig\Ownership;
 use HiddenWire\Core\Rig\Picture;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Scene;
+use HiddenWire\Core\Rig\SystemKind;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\WebLink;
 
@@ -69,7 +70,7 @@ final class Units
             Field::of('ready_s', new Whole(...Bounds::WAIT_S))->since(2)
                 ->told(fn (?int $seconds) => $seconds === null ? 'no time to start' : "takes {$seconds} s to start"),
             Field::of('system', new ObjectOf(self::system()))->since(2)
-                ->told(fn (?OperatingSystem $system) => 'runs '.($system?->words() ?? 'a system that nobody has named')),
+                ->told(fn (?OperatingSystem $system) => 'runs '.($system?->told() ?? 'a system that nobody has named')),
             Field::of('licence', Text::upTo(Bounds::NAME))->since(2)
                 ->noted(new Note('Licence', fn (EquipmentModel $model) => $model->isProgram())),
             Field::of('edition', Text::upTo(Bounds::NOTE))->since(2)
@@ -163,6 +164,7 @@ final class Units
         return Shapes::once(__METHOD__, fn () => Shape::of(OperatingSystem::class, 'operating_system', [
             Field::of('name', Text::filled(Bounds::NOTE))->needed(),
             Field::of('version', self::version()),
+            Field::of('kind', Choice::of(SystemKind::class))->since(3),
         ]));
     }
 
