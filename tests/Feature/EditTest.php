@@ -106,7 +106,7 @@ it(
         'serial' => 'A-77',
         'notes' => 'slot 3'], 'Capture card: firmware 2.1, serial number A-77, notes'],
     'what a computer\'s system can do' => [['edit' => 'describe-unit', 'unit' => 'cast-pc', 'name' => 'Broadcast computer', 'links' => '', 'system' => '', 'system_kind' => 'plain'],
-        'Broadcast computer runs System: no loopback, one default for all'],
+        'Broadcast computer: runs System: no loopback, one default for all'],
     'how loud what must not be heard may be' => [['edit' => 'mark-wish', 'source' => 'music', 'listener' => 'archive', 'up_to_db' => '-25'],
         'Music at Archive: up to −25.0 dB is fine'],
     'what a program needs' => [['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Music player', 'with_running' => '1',

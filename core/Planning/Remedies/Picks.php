@@ -79,7 +79,8 @@ final class Picks implements Remedy
         $isLooping = $host->system?->kind?->loopsBack() ?? true;
         foreach ($trouble->graph->devices->of($host->id) as $device) {
             $isTap = $device->direction !== $direction;
-            if (! $device->isUsable() || $device->ref->unit === $at->unit || ($isTap && ($direction === Direction::Playback || ! $isLooping))
+            if (! $device->isUsable() || $device->ref->unit === $at->unit
+                || ($isTap && ($direction === Direction::Playback || ! $isLooping))
                 || ! $point->offers($device->ref->pickFrom($isTap))) {
                 continue;
             }
