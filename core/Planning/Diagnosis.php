@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Planning\Remedies\AutoMutes;
 use HiddenWire\Core\Planning\Remedies\Channels;
 use HiddenWire\Core\Planning\Remedies\Devices;
@@ -168,10 +170,57 @@ final class Diagnosis
 
         $unmended = new Unmended($this->hearings, $this->trials, $this->untried);
 
-        return [...$causes, ...$unmended->impossible(), ...$unmended->causes(array_map(
+        return [...$this->eitherOr($causes), ...$unmended->impossible(), ...$unmended->causes(array_map(
             fn (string|int $key) => [$this->cell((string) $key), $this->trials->pair((string) $key)],
             array_keys($left),
         ))];
+    }
+
+    /**
+     * Causes whose cures exclude each other, since they set one pick or one setting: alternatives of one cause, the one that mends most first.
+     *
+     * @param  list<Cause>  $causes
+     * @return list<Cause>
+     */
+    private function eitherOr(array $causes): array
+    {
+        $joined = $of = [];
+        foreach ($causes as $cause) {
+            $sets = isset($cause->cures[0]) ? $this->settings($cause->cures[0]->edits) : [];
+            $first = array_intersect_key($of, $sets);
+            $at = $first === [] ? null : reset($first);
+            if ($at === null) {
+                $joined[] = $cause;
+                $of += array_fill_keys(array_keys($sets), count($joined) - 1);
+
+                continue;
+            }
+            $before = $joined[$at];
+            $joined[$at] = $before->with(
+                cells: [...$before->cells, ...$cause->cells],
+                cures: [...array_slice($before->cures, 0, 1), $cause->cures[0], ...array_slice($before->cures, 1)],
+            );
+        }
+
+        return array_values($joined);
+    }
+
+    /**
+     * @param  list<RigEdit>  $edits
+     * @return array<string, true> the picks and settings that they set
+     */
+    private function settings(array $edits): array
+    {
+        $sets = [];
+        foreach ($edits as $edit) {
+            $sets += match (true) {
+                $edit instanceof SetPick => ["pick {$edit->at} {$edit->situation}" => true],
+                $edit instanceof SetValue => ["setting {$edit->unit} {$edit->setting} {$edit->situation}" => true],
+                default => [],
+            };
+        }
+
+        return $sets;
     }
 
     /**

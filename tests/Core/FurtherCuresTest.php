@@ -112,3 +112,16 @@ it('goes on until nothing changes, and says what is left and why', function () {
     expect(array_map(fn ($cure) => $cure->sentence, $mending->cures))->toBe(['Switch on ann → l of U'])->and($mending->left)->toBe(1)
         ->and(array_map(fn (Cause $one) => $one->sentence, $mending->open))->toBe(['Bob at M is heard and must not be']);
 });
+
+it('offers cures that exclude each other as alternatives of one cause', function () {
+    // The stream takes one device; the music is on one headset, the game on another, and nobody is to hear both there.
+    $draft = Draft::rig()->place('pc')->unit('pc', 'laptop', 'pc')->unit('a', 'usb-headset')->unit('b', 'usb-headset')->unit('music', 'music-player', 'pc')->unit('game', 'game', 'pc')
+        ->unit('cast', ['family' => 'broadcast', 'points' => [['id' => 'in', 'kind' => 'in', 'channels' => 2, 'picks' => 'recording'], ['id' => 'air', 'kind' => 'ear', 'channels' => 2]], 'routes' => [['from' => 'in', 'to' => 'air']]], 'pc')
+        ->cable('usb', 'a/usb', 'pc/usb-1')->cable('usb', 'b/usb', 'pc/usb-2')->device('pc', 'a/usb/play', ['name' => 'Left'])->device('pc', 'b/usb/play', ['name' => 'Right'])
+        ->pick('music/sound', ['device' => 'a/usb/play'])->pick('game/sound', ['device' => 'b/usb/play'])
+        ->source('music', 'music/sound')->source('game', 'game/sound')->listener('viewers', 'cast/air')->listener('l', 'a/ear')->listener('m', 'b/ear')
+        ->wish('music', 'l', 'must')->wish('game', 'm', 'must')->wish('music', 'm', 'must-not')->wish('game', 'l', 'must-not')->wish('music', 'viewers', 'must')->wish('game', 'viewers', 'must');
+    $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
+    expect($causes)->toHaveCount(1)->and($causes[0]->cells)->toHaveCount(2)
+        ->and(array_map(fn ($cure) => $cure->sentence, $causes[0]->cures))->toBe(['Set in of Cast to the loopback of Left', 'Set in of Cast to the loopback of Right']);
+});

@@ -59,7 +59,7 @@
                     @endforeach</select></label>
                 @if ($pair->wish->want === \HiddenWire\Core\Rig\Want::MustNot)
                     <label>fine up to <input type="number" name="up_to_db" min="-60" max="0" step="1" data-auto
-                        value="{{ $pair->wish->upToDb?->number() }}" placeholder="not at all"> dB</label>
+                        value="{{ $pair->wish->upToDb?->number() }}" placeholder="none"> dB</label>
                 @else
                     <label class="tick"><input type="checkbox" name="stereo" value="1" data-auto @checked($pair->wish->stereo)>
                         in stereo</label>
