@@ -448,6 +448,10 @@ describe('levels', function () {
             ->set('face', 'points', 'in-1', ['gain' => 50])->set('face', 'points', 'in-2', ['gain' => $gain])->pick('cast/source-1', ['device' => 'face/usb/rec'])->source('ann', 'one/capsule')->source('ben', 'two/capsule')
             ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->wish('ann', 'viewers', 'must')->wish('ben', 'viewers', 'must');
         expect(found($two(43), 'level.unmatched'))->toBe(['risk: Ann is 7.0 dB louder than Ben at Viewers'])->and(found($two(45), 'level.unmatched'))->toBe([]);
+        // On tracks of their own as well, by the same figures.
+        $tracks = fn (float $gain): Draft => $two($gain)->unit('rec', 'multitrack-recorder', 'pc')->pick('rec/in-1', ['device' => 'face/usb/rec', 'channels' => [1]])->pick('rec/in-2', ['device' => 'face/usb/rec', 'channels' => [2]])
+            ->track('one', 'rec/track-1')->track('two', 'rec/track-2')->with(fn (array $d) => ['wishes' => [['source' => 'ann', 'listener' => 'one', 'want' => 'must'], ['source' => 'ben', 'listener' => 'two', 'want' => 'must']]] + $d);
+        expect(found($tracks(43), 'level.unmatched'))->toBe(['risk: Ann is 7.0 dB louder than Ben at Two, on One'])->and(found($tracks(45), 'level.unmatched'))->toBe([]);
     });
 });
 

@@ -32,20 +32,35 @@ final readonly class Unmatched implements Check
     {
         $voices = [];
         foreach ($in->chains() as [$pair, $chain]) {
-            if ($chain->isFromCapsule && $pair->listener->kind === ListenerKind::Stream) {
-                $voices[$pair->listener->id][] = [$pair, $chain];
+            $isSpill = $pair->arrivals()[0]->isBleed ?? false;
+            // On the air together; on tracks of one recorder, each where it is loudest.
+            $where = match (true) {
+                ! $chain->isFromCapsule || $isSpill => null,
+                $pair->listener->kind === ListenerKind::Stream => "air {$pair->listener->id}",
+                $pair->listener->kind === ListenerKind::Track => "tracks {$pair->listener->at[0]->unit}",
+                default => null,
+            };
+            $known = $where === null ? null : $voices[$where][$pair->source->id] ?? null;
+            if ($where !== null && ($known === null || $known[1]->end < $chain->end)) {
+                $voices[$where][$pair->source->id] = [$pair, $chain];
             }
         }
+        // What is told of the air is not told again of tracks.
+        ksort($voices);
+        $told = [];
         foreach ($voices as $ofOne) {
+            $ofOne = array_values($ofOne);
             usort($ofOne, fn (array $a, array $b) => $a[1]->end <=> $b[1]->end);
             [$soft, $softChain] = $ofOne[0];
             [$loud, $loudChain] = $ofOne[count($ofOne) - 1];
             $apart = $loudChain->end - $softChain->end;
-            if ($apart > self::APART_DB) {
+            if ($apart > self::APART_DB && ! isset($told["{$soft->source->id} {$loud->source->id}"])) {
+                $told["{$soft->source->id} {$loud->source->id}"] = true;
                 yield new Finding(
                     $this->code(),
                     Severity::Risk,
-                    "{$loud->source->name} is ".number_format($apart, 1)." dB louder than {$soft->source->name} at {$soft->listener->name}",
+                    "{$loud->source->name} is ".number_format($apart, 1)." dB louder than {$soft->source->name} at {$soft->listener->name}"
+                        .($loud->listener === $soft->listener ? '' : ", on {$loud->listener->name}"),
                     'Listeners turn one up and are shouted at by the other.',
                     [$loud->source->origins[0]->at, $soft->source->origins[0]->at, ...$soft->listener->at],
                     [],
