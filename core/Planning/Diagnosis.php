@@ -246,7 +246,7 @@ final class Diagnosis
         );
         foreach ([
             fn (Trouble $trouble) => (new Gap($trouble))->candidates(),
-            fn (Trouble $trouble) => (new CutSets($trouble, $trouble->hearing))->candidates(),
+            fn (Trouble $trouble) => $this->asks($trouble) === [] ? [] : (new CutSets($trouble, $trouble->hearing))->candidates(),
         ] as $several) {
             $open = array_filter($troubles, fn (string $key) => $this->best($key, $outcomes) === 0, ARRAY_FILTER_USE_KEY);
             $outcomes = $this->tryAll($this->asked($open, $several), $outcomes, null);
@@ -495,6 +495,10 @@ final class Diagnosis
     /** @return list<Trouble> what remedies are asked about: where a sound has to be alone, the others as leaks; else the trouble itself */
     private function asks(Trouble $trouble): array
     {
+        // Nobody is muted for what spills into the microphone of another: distance, a pattern or a gate help, and no switch.
+        if ($trouble->pair->verdict === Verdict::Leak && count($trouble->pair->source->origins) > 1 && $trouble->pair->isSpilled()) {
+            return [];
+        }
         if ($trouble->pair->verdict !== Verdict::NotAlone) {
             return [$trouble];
         }

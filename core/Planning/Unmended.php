@@ -180,6 +180,15 @@ final readonly class Unmended
                 : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
                 : $this->searched($cell))];
         }
+        if ($pair->verdict === Verdict::Leak && count($pair->source->origins) > 1 && $pair->isSpilled()) {
+            $hop = $pair->arrivals()[0]->hops[0]->at;
+
+            return [
+                "{$what} spills into {$names->of($hop)}: {$pair->level()?->text()} dB",
+                'Move the two apart (at three times the distance it is about 10 dB less), turn the back of the microphone to it, put a gate '
+                    .'in, keep only the one open that speaks, or say in the wish how loud it may be.',
+            ];
+        }
         if ($pair->verdict === Verdict::NotAlone) {
             $hop = $pair->beside === [] ? null
                 : (new Merging($hearing))->between($pair, $hearing->pair($pair->beside[0]->id, $pair->listener->id));

@@ -174,6 +174,18 @@ final class HeardPair
         return $this->loss?->words($this->sum->namesOfLostParts());
     }
 
+    /** Whether it comes by weaker origins only, and by no loudspeaker: one voice in the microphone of another. */
+    public function isSpilled(): bool
+    {
+        foreach ($this->arrivals() as $arrival) {
+            if (! $arrival->isBleed || $arrival->hopsOf(HopKind::Air) !== []) {
+                return false;
+            }
+        }
+
+        return $this->arrivals() !== [];
+    }
+
     /** Whether it is as wished only because spill of one voice into another's microphone may be so loud. */
     public function isSpill(): bool
     {

@@ -442,20 +442,8 @@ final class Hearing
             return false;
         }
 
-        return $wish->upToDb !== null || (count($source->origins) > 1 && $this->isSpill($source, $listener));
-    }
-
-    /** Whether a sound comes by weaker origins only, and by no loudspeaker. */
-    private function isSpill(Source $source, Listener $listener): bool
-    {
-        $arrivals = $this->ways($source, $listener, Sum::HEARD_DB)->arrivals;
-        foreach ($arrivals as $arrival) {
-            if (! $arrival->isBleed || $arrival->hopsOf(HopKind::Air) !== []) {
-                return false;
-            }
-        }
-
-        return $arrivals !== [];
+        return $wish->upToDb !== null || (count($source->origins) > 1
+            && (new HeardPair($source, $listener, $wish, Verdict::Leak, $sum, $this->find))->isSpilled());
     }
 
     private function mayOverload(Source $source): bool

@@ -69,6 +69,15 @@ it('says what it has looked at, and who would pay for what it found', function (
         ->and($why)->toMatch('/^Not found among \d+ single changes and \d+ sets of several\. Switch on mix → ear of U would do it, and makes it worse for L: Bob\.$/');
 });
 
+it('mutes nobody for what spills into the microphone of another', function () {
+    // Ann is 12 dB down in the microphone of Bob, which has a mute and a switch.
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'ann', 'kind' => 'origin', 'channels' => 1], ['id' => 'bob', 'kind' => 'origin', 'channels' => 1], ['id' => 'strip', 'kind' => 'strip', 'channels' => 1, 'mute' => false], EAR],
+        'routes' => [['from' => 'bob', 'to' => 'strip'], ['from' => 'strip', 'to' => 'ear', 'can' => ['on']]]])
+        ->source('ann', 'u/ann', ['u/bob', -12])->listener('l', 'u/ear')->wish('ann', 'l', 'must-not');
+    [$cause, $why] = onlyCause($draft);
+    expect($cause)->toBe('Ann at L spills into U · bob: −12.0 dB')->and($why)->toContain('three times the distance')->not->toContain('mute');
+});
+
 it('takes only what moves leads for work on cables', function () {
     $ofCables = array_map(fn (Remedies\Switches|Remedies\NamedSettings|Remedies\Presence|Remedies\Faders|Remedies\Levels|Remedies\Picks|Remedies\Devices|Remedies\Systems|Remedies\Locks|Remedies\Effects|Remedies\Scenes|Remedies\Leads|Remedies\Plugs|Remedies\Moves $one) => $one->isOfCables(), [
         new Remedies\Switches, new Remedies\NamedSettings, new Remedies\Presence, new Remedies\Faders, new Remedies\Levels, new Remedies\Picks, new Remedies\Devices, new Remedies\Systems,
