@@ -455,6 +455,16 @@ describe('levels', function () {
     });
 });
 
+it('hears a voice far from its game at the audience, though no picture is entered', function (float $late, array $found) {
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'mic', 'kind' => 'origin', 'channels' => 1], ['id' => 'play', 'kind' => 'origin', 'channels' => 1], ['id' => 'air', 'kind' => 'ear', 'channels' => 1]],
+        'routes' => [['from' => 'mic', 'to' => 'air', 'delay_ms' => 20], ['from' => 'play', 'to' => 'air', 'delay_ms' => $late]]])
+        ->add('sources', ['id' => 'ann', 'name' => 'Ann', 'kind' => 'voice', 'origins' => [['at' => 'u/mic']]])->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'u/play']]])
+        ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['u/air']])->wish('ann', 'viewers', 'must')->wish('game', 'viewers', 'must');
+    expect(found($draft, 'time.sync'))->toBe($found);
+})->with([
+    'together' => [20, []], '100 ms' => [120, []], 'later' => [150, ['risk: Ann comes 130 ms before Game at Viewers']],
+]);
+
 describe('holds back', function () {
     it('from a microphone of which nothing is known', function (int $gain) {
         // As the documents of models have it: the capsule is 40 dB quieter, the gain makes up for it.

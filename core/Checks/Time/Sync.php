@@ -12,13 +12,21 @@ use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Milliseconds;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointSettings;
+use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Timing\Offset;
 use HiddenWire\Core\Timing\Offsets;
 
 /** Sound that does not come with its picture: the offset to set. */
 final readonly class Sync implements Check
 {
+    /** A voice this far from what it speaks of is heard as early or late: twice what lips may be off. */
+    private const APART_MS = 100.0;
+
     public function code(): string
     {
         return 'time.sync';
@@ -32,6 +40,39 @@ final readonly class Sync implements Check
                     yield $this->finding($in, $offset);
                 }
             }
+        }
+        $hasPictures = array_filter($in->rig->units, fn (Unit $unit) => $unit->pictures !== []) !== [];
+        foreach ($hasPictures ? [] : $in->rig->listeners as $listener) {
+            yield from $listener->kind === ListenerKind::Stream ? $this->apart($in, $listener) : [];
+        }
+    }
+
+    /** @return iterable<Finding> a voice and a game that the audience hears far apart, though nobody has entered a picture */
+    private function apart(Inspection $in, Listener $listener): iterable
+    {
+        $voice = $game = null;
+        foreach ($in->rig->sources as $source) {
+            $pair = $in->base()->pair($source->id, $listener->id);
+            // What comes twice has no one time.
+            $isPlain = $pair->wish?->want === Want::Must && ! $pair->verdict->isAtOdds();
+            $delay = $isPlain ? $pair->delay()?->value() : null;
+            if ($delay !== null && $source->kind === SourceKind::Voice) {
+                $voice ??= $pair;
+            } elseif ($delay !== null && in_array($source->kind, [SourceKind::Game, SourceKind::Console], true)) {
+                $game ??= $pair;
+            }
+        }
+        $apart = ($game?->delay()?->value() ?? 0.0) - ($voice?->delay()?->value() ?? 0.0);
+        if ($voice !== null && $game !== null && abs($apart) > self::APART_MS) {
+            yield new Finding(
+                $this->code(),
+                Severity::Risk,
+                "{$voice->source->name} comes ".number_format(abs($apart), 0).' ms '.($apart > 0 ? 'before' : 'after')
+                    ." {$game->source->name} at {$listener->name}",
+                'Who comments on a game seems to know it before, or to be late. Hold the earlier one back, and enter the picture to see how '
+                    .'both stand to it.',
+                $listener->at,
+            );
         }
     }
 
