@@ -4,12 +4,28 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Rig\Pick;
 
 /** What a program uses, by the name that its computer's list shows. */
 final class PickWords
 {
+    /** "Desk return, channels 3 and 4, in the system's list of programs" */
     public static function of(Pick $pick, BookInput $of): string
+    {
+        $place = $of->rig->pickedIn($pick->at);
+        $channels = $pick->channels ?? [];
+
+        return self::device($pick, $of)
+            .($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels))
+            .match ($place) {
+                PickedIn::Program => '',
+                PickedIn::System => ", {$place->words()}",
+                null => ', which neither it nor the system can choose: it follows the system default',
+            };
+    }
+
+    private static function device(Pick $pick, BookInput $of): string
     {
         $mode = $pick->mode === null ? '' : ", {$pick->mode->value}";
         if ($pick->default !== null) {

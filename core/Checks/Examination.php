@@ -40,10 +40,12 @@ final readonly class Examination
     /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
     public static function of(Hearings $hearings, array $earlier = [], ?Catalogue $catalogue = null): self
     {
-        $diagnosis = new Diagnosis($hearings, $earlier);
+        $diagnosis = new Diagnosis($hearings, $earlier, $catalogue);
         $in = new Inspection($hearings, $catalogue);
         $curing = new Curing($in);
-        [$causes, $findings] = self::joined($diagnosis->causes(), $curing->of(Checks::findings($in)));
+        $found = Checks::findings($in);
+        [$causes, $findings] = self::joined($diagnosis->causes(), $curing->of($found));
+        $causes = (new LeadsBring($in))->of($causes);
 
         return new self($causes, $findings, count($diagnosis->cells()), $diagnosis->untried + $curing->untried);
     }

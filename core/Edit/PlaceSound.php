@@ -24,7 +24,9 @@ final readonly class PlaceSound implements RigEdit
             $origins = $source->origins;
             $here = array_search((string) $this->at, array_map(fn (Origin $origin) => (string) $origin->at, $origins), true);
             if ($this->db !== null) {
-                $origins[$here === false ? count($origins) : $here] = new Origin($this->at, $this->db);
+                $origins[$here === false ? count($origins) : $here] = $here === false
+                    ? new Origin($this->at, $this->db)
+                    : $origins[$here]->with(db: $this->db);
             } elseif ($here !== false) {
                 unset($origins[$here]);
             }

@@ -596,7 +596,7 @@ final class Swap
     {
         $at = $this->point($origin->at, "a sound beginning at {$this->before->point($origin->at)->label}");
 
-        return $at === null ? null : new Origin($at, $origin->db, $origin->delay);
+        return $at === null ? null : $origin->with(at: $at);
     }
 
     private function point(PointRef $at, string $loss): ?PointRef

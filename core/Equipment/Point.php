@@ -18,6 +18,7 @@ final readonly class Point
 
     /**
      * @param  list<PickFrom>  $pickFrom  what the program offers there; empty for everything
+     * @param  PickedIn  $pickedIn  where its device is chosen
      * @param  int  $several  devices that it takes at once, summed
      * @param  string|null  $deviceOf  the point whose device it takes, with channels of its own; null where it has a device of its own
      * @param  MadeAt|null  $made  where its controls and its pick are set, where that is not as with the rest of the unit
@@ -55,6 +56,7 @@ final readonly class Point
         public bool $inScenes = false,
         public ?Capsule $capsule = null,
         public ?bool $inverted = null,
+        public PickedIn $pickedIn = PickedIn::Program,
     ) {
     }
 

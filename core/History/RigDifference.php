@@ -497,7 +497,8 @@ final readonly class RigDifference
         $origins = fn (Rig $rig, Source $source): string => $this->joined(array_map(
             fn (Origin $origin) => (new Names($rig))->of($origin->at)
                 .($origin->db->number() === 0 ? '' : " at {$origin->db->text()} dB")
-                .($origin->delay === null ? '' : ", {$origin->delay->text()} ms late"),
+                .($origin->delay === null ? '' : ", {$origin->delay->text()} ms late")
+                .($origin->distanceM === null ? '' : ", {$origin->distanceM} m away"),
             $source->origins,
         ));
         $ears = fn (Rig $rig, Listener $one): string => $this->joined(array_map((new Names($rig))->of(...), $one->at));

@@ -17,7 +17,8 @@ final class CausesReport
      * @return list<array{cause: string, why: string|null, notes: list<string>, about: list<string>,
      *                    cells: list<array{string, string, string}>,
      *                    cures: list<array{sentence: string, edits: list<array<string, mixed>>,
-     *                                      cells: list<array{string, string, string}>, costs: list<string>}>}>
+     *                                      cells: list<array{string, string, string}>, costs: list<string>, keeps: string|null,
+     *                                      brings: list<string>}>}>
      */
     public function of(Rig $rig, array $causes): array
     {
@@ -33,6 +34,8 @@ final class CausesReport
                     'edits' => array_map($this->edit(...), $cure->edits),
                     'cells' => array_map($this->cell(...), $cure->cells),
                     'costs' => $cure->costs,
+                    'keeps' => $cure->keeps,
+                    'brings' => $cure->brings,
                 ],
                 $cause->cures,
             ),

@@ -4,8 +4,15 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Document\Catalogue;
+use HiddenWire\Core\Edit\EnableDevice;
+use HiddenWire\Core\Edit\PlugLast;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetAbsent;
+use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetSituationDefault;
+use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Planning\Remedies\AutoMutes;
 use HiddenWire\Core\Planning\Remedies\Channels;
@@ -25,6 +32,7 @@ use HiddenWire\Core\Planning\Remedies\Scenes;
 use HiddenWire\Core\Planning\Remedies\Supplies;
 use HiddenWire\Core\Planning\Remedies\Switches;
 use HiddenWire\Core\Planning\Remedies\Systems;
+use HiddenWire\Core\Planning\Remedies\VirtualCables;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\Verdict;
@@ -70,6 +78,14 @@ final class Diagnosis
     /** Cures that are shown for one cause. */
     private const CURES = 3;
 
+    /** Changes of a whole computer or unit that are tried although what is known mends as many as ask. */
+    private const WIDE = 3;
+
+    /** Ways of a doubled sound of which each can be kept by a cure, and trials for such as have none yet. */
+    private const WAYS = 3;
+
+    private const OF_OTHER_WAYS = 3;
+
     /** A further cure is shown where it is about as easy as the first: then it is a matter of taste. */
     private const OF_TASTE = 150;
 
@@ -81,19 +97,27 @@ final class Diagnosis
     /** Changes that were come upon and not tried. */
     public int $untried = 0;
 
+    private int $wide = 0;
+
     /** @var list<Cause>|null */
     private ?array $causes = null;
 
-    /** @param  list<Rig>  $earlier  states of the rig that were before, the latest first */
-    public function __construct(private readonly Hearings $hearings, private readonly array $earlier = [])
-    {
+    /**
+     * @param  list<Rig>  $earlier  states of the rig that were before, the latest first
+     * @param  Catalogue|null  $catalogue  what a program could be taken from that a cure needs
+     */
+    public function __construct(
+        private readonly Hearings $hearings,
+        private readonly array $earlier = [],
+        private readonly ?Catalogue $catalogue = null,
+    ) {
         $base = $hearings->in($hearings->rig->base()->id);
         $most = min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($base->graph->links)), self::WORK / max(1, $base->work()));
         $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, $most));
     }
 
     /** @return list<Remedy> every kind of remedy; a new one is a line here */
-    private static function remedies(): array
+    private function remedies(): array
     {
         return [
             new Switches,
@@ -106,6 +130,7 @@ final class Diagnosis
             new Levels,
             new Picks,
             new Repeaters,
+            new VirtualCables($this->catalogue),
             new Devices,
             new Systems,
             new Locks,
@@ -157,11 +182,15 @@ final class Diagnosis
                     fn (string $key) => ! $one->mends($key),
                 ) === [],
             ));
+            $shown = array_slice($cures, 0, self::CURES);
+            $doubled = array_filter($cells, fn (string $key) => $this->trials->pair($key)->verdict === Verdict::Doubled);
             $causes[] = new Cause(
                 $best->candidate->cause(),
                 $best->candidate->about,
                 array_map($this->cell(...), $cells),
-                array_map($this->cure(...), array_slice($cures, 0, self::CURES)),
+                $doubled === []
+                    ? array_map($this->cure(...), $shown)
+                    : $this->oneOfEachWay($this->cell(reset($doubled)), $cells, $shown, $ranked),
             );
             foreach ($cells as $key) {
                 unset($left[$key]);
@@ -174,6 +203,65 @@ final class Diagnosis
             fn (string|int $key) => [$this->cell((string) $key), $this->trials->pair((string) $key)],
             array_keys($left),
         ))];
+    }
+
+    /**
+     * Cures of a sound that comes by several ways: whichever of them somebody wants to keep, where there is one that keeps it.
+     *
+     * @param  list<string>  $cells  that a cure has to mend
+     * @param  list<Outcome>  $shown  the best first
+     * @param  list<Outcome>  $ranked  all that mend anything
+     * @return list<Cure> with what each of them keeps
+     */
+    private function oneOfEachWay(Cell $cell, array $cells, array $shown, array $ranked): array
+    {
+        $ways = new KeptWays($this->trials->pair($cell->key()));
+        $cures = $kept = [];
+        $add = function (Outcome $outcome, bool $isMore) use ($ways, $cell, &$cures, &$kept): void {
+            $pair = $this->trials->mended($outcome->candidate, $cell);
+            $way = $pair === null ? null : $ways->after($pair);
+            if (! $isMore || ($way !== null && ! isset($kept[$way]))) {
+                $kept += $way === null ? [] : [$way => true];
+                $cures[] = $this->cure($outcome)->with(keeps: $way === null ? null : $ways->words($way));
+            }
+        };
+        foreach ($shown as $outcome) {
+            $add($outcome, false);
+        }
+        $isWhole = fn (Outcome $one): bool => array_filter($cells, fn (string $key) => ! $one->mends($key)) === [];
+        $isKept = fn (): bool => count($kept) >= min(self::WAYS, $ways->count());
+        foreach ($ranked as $outcome) {
+            if (! $isKept() && $isWhole($outcome) && ! in_array($outcome, $shown, true)) {
+                $add($outcome, true);
+            }
+        }
+        $hearing = $this->hearings->in($cell->situation);
+        $trouble = $isKept() ? null : new Trouble($cell, $this->trials->pair($cell->key()), $hearing, $this->earlier);
+        $tried = 0;
+        foreach ($trouble === null ? [] : $this->stopping($trouble, $ways->ownSteps(array_keys($kept))) as $candidate) {
+            $outcome = $isKept() || $tried++ >= self::OF_OTHER_WAYS ? null : $this->trials->outcome($candidate, $cell);
+            if ($outcome !== null && $isWhole($outcome)) {
+                $add($outcome, true);
+            }
+        }
+
+        return $cures;
+    }
+
+    /**
+     * @param  array<string, true>  $steps  references of what ways pass that are to stop
+     * @return list<Candidate> not tried yet, the easiest first
+     */
+    private function stopping(Trouble $trouble, array $steps): array
+    {
+        $stopping = array_filter(
+            [...$this->single($trouble, ofCables: false), ...$this->single($trouble, ofCables: true)],
+            fn (Candidate $one) => ! $this->trials->isTried($one)
+                && array_filter($one->about, fn (object $at) => isset($steps[(string) $at])) !== [],
+        );
+        usort($stopping, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+
+        return $stopping;
     }
 
     /**
@@ -406,7 +494,13 @@ final class Diagnosis
                 $group = $cells[0];
                 $least = $this->easiest($group, $outcomes);
                 if ($candidate->cost > $least || ($asEasy[$group] ?? 0) >= self::AS_EASY) {
-                    continue;
+                    // More cells may profit than ask for it.
+                    $isWide = $this->wide < self::WIDE && $this->best($group, $outcomes) < count($this->trials->odd)
+                        && array_filter($candidate->edits, self::isWide(...)) !== [];
+                    if (! $isWide) {
+                        continue;
+                    }
+                    $this->wide++;
                 }
                 $asEasy[$group] = ($asEasy[$group] ?? 0) + 1;
                 $open = [$group];
@@ -429,6 +523,13 @@ final class Diagnosis
         }
 
         return $outcomes;
+    }
+
+    /** Whether a change is one of a whole computer or unit, so that it may touch sounds that nobody has asked about. */
+    private static function isWide(RigEdit $edit): bool
+    {
+        return $edit instanceof SetDevice || $edit instanceof SetSituationDefault || $edit instanceof EnableDevice
+            || $edit instanceof PlugLast || $edit instanceof SetAbsent || $edit instanceof SetValue || $edit instanceof SetSystemLevel;
     }
 
     /**
@@ -479,7 +580,7 @@ final class Diagnosis
     private function single(Trouble $trouble, bool $ofCables): array
     {
         $candidates = [];
-        foreach ($this->remedies ??= self::remedies() as $remedy) {
+        foreach ($this->remedies ??= $this->remedies() as $remedy) {
             foreach ($remedy->isOfCables() === $ofCables ? $this->asks($trouble) : [] as $asks) {
                 foreach ($remedy->candidates($asks) as $candidate) {
                     if (! isset($candidates[$candidate->key]) || $candidate->cost < $candidates[$candidate->key]->cost) {

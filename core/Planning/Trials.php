@@ -48,6 +48,9 @@ final class Trials
     /** @var array<string, array<string, array{Candidate, non-empty-list<string>}>> by cell, by candidate: with what it makes worse */
     private array $harmful = [];
 
+    /** @var array<string, array<string, HeardPair>> by candidate, by cell: what is heard of a sound that came twice */
+    private array $undoubled = [];
+
     public int $count = 0;
 
     /** How many of them were single changes, and how many were sets of several. */
@@ -65,6 +68,17 @@ final class Trials
     public function isSpent(): bool
     {
         return $this->count >= $this->most;
+    }
+
+    /** A cell that was doubled as it is once a change is made; null where the change does not mend it. */
+    public function mended(Candidate $candidate, Cell $doubled): ?HeardPair
+    {
+        return $this->undoubled[$candidate->key][$doubled->key()] ?? null;
+    }
+
+    public function isTried(Candidate $candidate): bool
+    {
+        return array_key_exists($candidate->key, $this->rigs);
     }
 
     public function pair(string $cell): HeardPair
@@ -213,6 +227,9 @@ final class Trials
             }
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
                 $mended[] = $key;
+                if ($was->verdict === Verdict::Doubled) {
+                    $this->undoubled[$candidate->key][$key] = $is;
+                }
                 $oddness += $this->oddness($is);
             } else {
                 $costs[] = SideEffect::words($was, $is);

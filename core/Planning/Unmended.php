@@ -185,8 +185,8 @@ final readonly class Unmended
 
             return [
                 "{$what} spills into {$names->of($hop)}: {$pair->level()?->text()} dB",
-                'Move the two apart (at three times the distance it is about 10 dB less), turn the back of the microphone to it, put a gate '
-                    .'in, keep only the one open that speaks, or say in the wish how loud it may be.',
+                'Move the two apart (at three times the distance it is about 10 dB less), turn the back of the microphone to it, put a '
+                    .'gate in, keep only the one open that speaks, or say in the wish how loud it may be.',
             ];
         }
         if ($pair->verdict === Verdict::NotAlone) {

@@ -114,6 +114,9 @@ final class Bounds
     /** Watts that a unit takes from the wall. */
     public const POWER_W = [0, 10_000];
 
+    /** Metres from a source to what takes it. */
+    public const DISTANCE_M = [0.01, 100];
+
     /** Decibels go from minus to plus this. */
     public const DB = 200;
 

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\Socket;
@@ -147,6 +148,18 @@ final readonly class Rig
     public function systemKindOf(string $place): ?SystemKind
     {
         return $this->hostOf($place)?->system?->kind;
+    }
+
+    /**
+     * Where the device of a program's in or out is chosen; null where it can't be: the program has no choice of its own, and the system
+     * does not list programs.
+     */
+    public function pickedIn(PointRef $at): ?PickedIn
+    {
+        $place = $this->point($at)->pickedIn;
+        $kind = $place === PickedIn::System ? $this->systemKindOf($this->units[$at->unit]->place) : null;
+
+        return $kind !== null && ! $kind->listsPrograms() ? null : $place;
     }
 
     /** The unit whose system lists a place's devices, if the place has one. */

@@ -70,6 +70,12 @@ final readonly class State
                 $this->select($selected, $change->at->unit, $change->at->key, $change->set);
             }
         }
+        foreach ($picks as $key => $pick) {
+            // What can be chosen nowhere follows the system.
+            if ($pick->device !== null && $rig->pickedIn($pick->at) === null) {
+                $picks[$key] = $pick->with(device: null, default: SystemDefault::System, channels: null, tap: null, also: []);
+            }
+        }
         $muted = [];
         foreach ($values as $unit => $set) {
             $model = $rig->modelOf((string) $unit);

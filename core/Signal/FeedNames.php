@@ -59,7 +59,12 @@ final class FeedNames
     private function row(Unit $unit, Point $point, Direction $direction, Device $device): array
     {
         $listed = ['where' => $this->graph->rig->units[$device->computer]->name, 'name' => $device->name()];
-        $own = ['where' => $unit->name, 'name' => $point->label];
+        $channels = $this->graph->state->pick($unit->id, $point->id)->channels ?? [];
+        $own = [
+            'where' => $unit->name,
+            'name' => $point->label.($channels === [] ? '' : ($direction === Direction::Playback ? ' to ' : ' from ')
+                .(count($channels) === 1 ? 'channel ' : 'channels ').implode(' and ', $channels)),
+        ];
         // What a loopback takes has come from programs: there is nothing to follow outside.
         [$stages, $beyond] = $device->direction === $direction ? $this->followed($device, $direction) : [[], 'what is played to it'];
         $isPlayback = $direction === Direction::Playback;

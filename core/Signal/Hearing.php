@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Spill;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
@@ -136,7 +137,8 @@ final class Hearing
         $wishes = $this->wishes[$source->id] ?? [];
         // What is wished of it may be otherwise in this situation.
         $was = $before !== null && $changed !== null && isset($before->pairs[$source->id])
-            && $before->graph->rig->sources[$source->id] === $source && ($before->wishes[$source->id] ?? []) === $wishes ? $before : null;
+            && $before->graph->rig->sources[$source->id] === $source && ($before->wishes[$source->id] ?? []) === $wishes
+            && Spill::origins($before->graph->rig, $source) == Spill::origins($this->graph->rig, $source) ? $before : null;
         if ($was !== null && ! $this->begins($source, $changed[0])) {
             $this->pairs[$source->id] = $was->pairs[$source->id];
             $this->silent[$source->id] = $was->silent[$source->id] ?? [];
@@ -536,6 +538,6 @@ final class Hearing
 
     private function ways(Source $source, Listener $listener, float $down): Ways
     {
-        return $this->wayFinder->ways($source->origins, $listener->at, $down);
+        return $this->wayFinder->ways(Spill::origins($this->graph->rig, $source), $listener->at, $down);
     }
 }

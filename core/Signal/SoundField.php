@@ -9,6 +9,7 @@ use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Spill;
 
 /**
  * What every sound comes to everywhere in one graph: how loud, how late, with which polarity, in which parts and by which clocks. All who
@@ -91,7 +92,7 @@ final class SoundField
             $this->spreads[$source->id] = array_map(fn (Origin $origin) => [
                 $origin,
                 array_map($propagation->from(...), $this->graph->channelsOf($this->graph->entry($origin->at))),
-            ], array_values($source->origins));
+            ], Spill::origins($this->graph->rig, $source));
             $this->work[$source->id] = $effort->spent();
         }
 

@@ -270,7 +270,8 @@ describe('computers', function () {
     it('devices of one program in different driver modes', function () {
         $in = fn (string $mode): Draft => judgedStudio()->pick('cast/source-1', ['device' => 'head/usb/rec', 'mode' => $mode])->pick('cast/source-2', ['device' => 'face/usb/rec']);
         expect(found($in('shared'), 'computer.driver-mode'))->toBe([])
-            ->and(found($in('direct'), 'computer.driver-mode'))->toBe(['risk: Cast opens Headset mic in direct mode and Interface mics in shared mode']);
+            ->and(found($in('direct'), 'computer.driver-mode'))->toBe(['risk: Cast opens Headset mic in direct mode and Interface mics in shared mode'])
+            ->and(curedBy($in('direct'), 'computer.driver-mode'))->toBe(['Open all devices of Cast in direct mode', 'Open all devices of Cast in shared mode']);
     });
 
     it('a sound that depends on a program that nobody starts, and a unit that is only there to unlock another', function () {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
@@ -124,4 +125,43 @@ it('offers cures that exclude each other as alternatives of one cause', function
     $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
     expect($causes)->toHaveCount(1)->and($causes[0]->cells)->toHaveCount(2)
         ->and(array_map(fn ($cure) => $cure->sentence, $causes[0]->cures))->toBe(['Set in of Cast to the loopback of Left', 'Set in of Cast to the loopback of Right']);
+});
+
+it('offers for a sound that comes twice to keep the one way, and to keep the other', function () {
+    // By a switch each: as it is, and 3 dB down, 30 ms later.
+    $draft = knobs(
+        [['id' => 'b', 'kind' => 'bus', 'channels' => 1]],
+        [['ann', 'l', ['can' => ['on']]], ['ann', 'b', ['delay_ms' => 30, 'db' => -3]], ['b', 'l', ['can' => ['on']]]],
+        ['ann'],
+        ['l'],
+        [['ann', 'l', 'must']],
+    );
+    $cures = (new Diagnosis(new Hearings($draft->make())))->causes()[0]->cures;
+    expect(array_map(fn ($cure) => [$cure->sentence, $cure->keeps], $cures))->toContain(['Switch off b → l of U', 'keeps the way by ann → l'])
+        ->toContain(['Switch off ann → l of U', 'keeps the way by b → l']);
+});
+
+it('tells what the lead of a cure brings', function () {
+    // The only way to the boxes is from the headphone socket, by a lead.
+    $draft = Draft::rig()->unit('a', ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 2]], 'sockets' => [['id' => 'phones', 'label' => 'Phones', 'connector' => 'trs-3.5', 'signal' => 'headphone', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'tone']]]]])
+        ->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 2]], 'sockets' => [['id' => 'in', 'label' => 'In', 'connector' => 'trs-3.5', 'signal' => 'consumer-line', 'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'ear']]]]])
+        ->source('s', 'a/tone')->listener('l', 'b/ear')->wish('s', 'l', 'must');
+    $cure = Examination::of(new Hearings($draft->make()))->causes[0]->cures[0];
+    expect($cure->sentence)->toBe('Plug Phones of A into In of B')->and(implode(' ', $cure->brings))->toContain('but: ')->toContain('headphone');
+});
+
+it('goes round by a virtual cable where the system has no loopback, and keeps what is heard at the device', function () {
+    $plain = judgedStudio()->with(fn (array $d) => ['units' => array_map(
+        fn (array $one) => $one['id'] === 'pc' ? ['system' => ['name' => 'Quay', 'version' => '8', 'kind' => 'plain']] + $one : $one,
+        $d['units'],
+    )] + $d);
+    $hearings = new Hearings($plain->make());
+    $cause = (new Diagnosis($hearings, [], wholeCatalogue()))->causes()[0];
+    expect($cause->sentence)->toBe('Pc has no loopback of Headset, which Cast · Source 1 is to take')
+        ->and($cause->cures[0]->sentence)->toBe('Let Music play to a new Virtual cable, and let Source 1 of Cast take a new Virtual cable; '
+            .'let a new Repeater take a new Virtual cable and play it to Headset');
+    $then = new Hearings($cause->cures[0]->applyTo($hearings->rig));
+    expect($then->areAsWished())->toBeTrue()->and($then->rig->picks['music/sound']->device?->unit)->toBe('virtual-cable')
+        // With no catalogue there is nothing to be taken.
+        ->and((new Diagnosis($hearings))->causes()[0]->cures)->toBe([]);
 });

@@ -25,7 +25,7 @@ final class MendRig extends Command
         {--cause= : Number of the cause, from 1}
         {--finding= : Number of the finding, from 1}
         {--cure= : Number of its cure, from 1; the first where it is left out}
-        {--all : The first cure of every cause, as far as they go together}
+        {--all : The first cure of every cause; then what is left is diagnosed anew, until nothing changes}
         {--o|output= : Where to write the mended document}';
 
     protected $description = 'Say what is the matter with a rig; make a cure, or all of them, and write the mended document';

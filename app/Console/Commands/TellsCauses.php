@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Rig;
 
@@ -35,7 +36,7 @@ trait TellsCauses
             ).(count($cause->cells) > 6 ? ' and '.(count($cause->cells) - 6).' more' : ''));
             foreach ($cause->cures as $which => $cure) {
                 $this->line('     '.($number + 1).'.'.($which + 1)." {$cure->sentence}"
-                    .($cure->costs === [] ? '' : ' (but '.implode('; ', array_slice($cure->costs, 0, 3)).')'));
+                    .self::remarks($cure));
             }
             if ($cause->why !== null) {
                 $this->line("     {$cause->why}");
@@ -60,8 +61,14 @@ trait TellsCauses
             $this->line("     {$finding->why}");
             foreach ($finding->cures as $which => $cure) {
                 $this->line('     '.($number + 1).'.'.($which + 1)." {$cure->sentence}"
-                    .($cure->costs === [] ? '' : ' (but '.implode('; ', array_slice($cure->costs, 0, 3)).')'));
+                    .self::remarks($cure));
             }
         }
+    }
+
+    /** " (keeps the way by W-07; Chair 15 dB quieter for Viewers)" */
+    private static function remarks(Cure $cure): string
+    {
+        return $cure->remarks() === [] ? '' : ' ('.implode('; ', array_slice($cure->remarks(), 0, 4)).')';
     }
 }

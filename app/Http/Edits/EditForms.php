@@ -23,6 +23,7 @@ final class EditForms
         'add-source' => [WishForms::class, 'addSource'],
         'add-listener' => [WishForms::class, 'addListener'],
         'place-sound' => [WishForms::class, 'placeSound'],
+        'distance' => [WishForms::class, 'distance'],
         'place-listener' => [WishForms::class, 'placeListener'],
         'remove-source' => [WishForms::class, 'removeSource'],
         'remove-listener' => [WishForms::class, 'removeListener'],

@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\RemoveListener;
 use HiddenWire\Core\Edit\RemoveSound;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetBalance;
+use HiddenWire\Core\Edit\SetDistance;
 use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
@@ -131,6 +132,16 @@ final class WishForms
             $in->known('source', $in->rig->sources),
             $in->point('at'),
             $in->flag('away') === true ? null : $in->decibels('db') ?? Decibels::zero(),
+        )];
+    }
+
+    /** @return list<RigEdit> */
+    public static function distance(EditFields $in): array
+    {
+        return [new SetDistance(
+            $in->known('source', $in->rig->sources),
+            $in->point('at'),
+            $in->number('metres', ...Bounds::DISTANCE_M),
         )];
     }
 

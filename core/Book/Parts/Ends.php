@@ -9,6 +9,8 @@ use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Rig\AirPath;
+use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\Source;
 
 /** Where each sound begins and each listener listens, and what goes through the air. */
 final class Ends implements Part
@@ -26,11 +28,16 @@ final class Ends implements Part
     public function blocks(BookInput $of): array
     {
         $sounds = $listeners = [];
+        $isFar = array_filter($of->rig->sources, fn (Source $one) => array_filter(
+            $one->origins,
+            fn (Origin $origin) => $origin->distanceM !== null,
+        ) !== []) !== [];
         foreach ($of->rig->sources as $sound) {
             foreach ($sound->origins === [] ? [null] : $sound->origins as $origin) {
                 $sounds[] = [
                     $sound->name, $sound->kind->value, $origin === null ? '' : $of->names->of($origin->at),
                     $origin === null ? '' : "{$origin->db->text()} dB",
+                    ...($isFar ? [$origin?->distanceM === null ? '' : "{$origin->distanceM} m"] : []),
                 ];
             }
         }
@@ -43,7 +50,10 @@ final class Ends implements Part
         ], $of->rig->air);
 
         return [
-            ...($sounds === [] ? [] : [new Table(['Sound', 'Kind', 'Begins at', 'Level'], $sounds, [1.5, 1, 2.5, 0.8])]),
+            ...($sounds === [] ? [] : [
+                new Table(['Sound', 'Kind', 'Begins at', 'Level', ...($isFar ? ['Away'] : [])], $sounds, $isFar
+                    ? [1.5, 1, 2.5, 0.8, 0.6] : [1.5, 1, 2.5, 0.8]),
+            ]),
             ...($listeners === [] ? [] : [new Table(['Listener', 'Kind', 'Listens at'], $listeners, [1.5, 1, 3.3])]),
             ...($air === [] ? [] : [new Heading('Through the air'), new Table(['From', 'To', 'Level'], $air, [2, 2, 1])]),
         ];

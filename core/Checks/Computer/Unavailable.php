@@ -29,6 +29,7 @@ final readonly class Unavailable implements Check
                     if ($point->picks === null || $point->deviceOf !== null) {
                         continue;
                     }
+                    yield from $this->nowhere($in, new PointRef($unit->id, $point->id));
                     foreach ($graph->allPicked($unit, $point) as $device) {
                         $at = new PointRef($unit->id, $point->id);
                         $isExplicit = $graph->state->pick($unit->id, $point->id)?->device !== null;
@@ -45,6 +46,21 @@ final readonly class Unavailable implements Check
                     }
                 }
             }
+        }
+    }
+
+    /** @return iterable<Finding> a device chosen for a program that has no choice, on a system that has none for it either */
+    private function nowhere(Inspection $in, PointRef $at): iterable
+    {
+        $device = $in->rig->picks[(string) $at]->device ?? null;
+        if ($device !== null && $in->rig->pickedIn($at) === null) {
+            yield new Finding(
+                $this->code(),
+                Severity::Fault,
+                "{$in->names->of($at)} is to use {$in->names->of($device)}, but has no choice of its own",
+                'The system does not list programs, so that it follows the default. Make the device the default, or take another program.',
+                [$at, $device],
+            );
         }
     }
 

@@ -69,8 +69,8 @@ final readonly class Sync implements Check
                 Severity::Risk,
                 "{$voice->source->name} comes ".number_format(abs($apart), 0).' ms '.($apart > 0 ? 'before' : 'after')
                     ." {$game->source->name} at {$listener->name}",
-                'Who comments on a game seems to know it before, or to be late. Hold the earlier one back, and enter the picture to see how '
-                    .'both stand to it.',
+                'Who comments on a game seems to know it before, or to be late. Hold the earlier one back, and enter the picture to see '
+                    .'how both stand to it.',
                 $listener->at,
             );
         }

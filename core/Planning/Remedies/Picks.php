@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Planning\Remedies;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Planning\Candidate;
@@ -73,6 +74,9 @@ final class Picks implements Remedy
     {
         $host = $trouble->rig->hostOf($trouble->rig->units[$at->unit]->place);
         if ($host === null) {
+            return;
+        }
+        if ($trouble->rig->pickedIn($at) === null) {
             return;
         }
         $now = $trouble->graph->state->pick($at->unit, $at->point);
@@ -212,7 +216,8 @@ final class Picks implements Remedy
             yield new Candidate(
                 "pick {$at} {$pick->choice()} {$situation}",
                 fn () => self::refused($trouble, $at) ?? $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
-                fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}",
+                fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}"
+                    .($trouble->rig->pickedIn($at) === PickedIn::System ? ', in the system\'s list of programs' : ''),
                 [new SetPick($at, $pick, $situation)],
                 $cost + $more,
                 [$at, ...($pick->device === null ? [] : [$pick->device])],

@@ -15,7 +15,8 @@
     @php $id = $number.'.'.($which + 1); @endphp
     <div class="cure @if ($page->preview?->number === $id) chosen @endif">
         <span class="cure-says">@if ($which > 0) <span class="quiet">or:</span> @endif{{ $cure->sentence }}</span>
-        @foreach ($cure->costs as $cost) <span class="cure-cost">{{ $cost }}</span> @endforeach
+        @if ($cure->keeps !== null) <span class="cure-keeps">{{ $cure->keeps }}</span> @endif
+        @foreach ([...$cure->costs, ...$cure->brings] as $cost) <span class="cure-cost">{{ $cost }}</span> @endforeach
         <span class="cure-tools">
             @if ($page->canEdit)
                 <x-edit :page="$page" :fields="['edit' => 'cure', 'cure' => $id, 'sentence' => $cure->sentence]"><button type="submit"

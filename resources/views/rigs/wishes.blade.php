@@ -136,6 +136,12 @@
                                     'at' => (string) $origin->at, 'situation' => '']" name="db"
                                     label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()"
                                     />
+                                @if ($source->kind === SourceKind::Voice && count($source->origins) > 1)
+                                    <x-number :page="$page" :fields="['edit' => 'distance', 'source' => $source->id,
+                                        'at' => (string) $origin->at, 'situation' => '']" name="metres" unit="m" step="0.01"
+                                        :from="Bounds::DISTANCE_M[0]" :to="Bounds::DISTANCE_M[1]" :value="$origin->distanceM"
+                                        label="From {{ $source->name }} to {{ $table->nameOf($origin->at) }}" />
+                                @endif
                                 <x-edit :page="$page"
                                     :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1',
                                     'situation' => '']"><button class="plain" type="submit"

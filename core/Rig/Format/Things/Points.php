@@ -12,6 +12,8 @@ use HiddenWire\Core\Equipment\Holds;
 use HiddenWire\Core\Equipment\Lamp;
 use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
+use HiddenWire\Core\Equipment\Pattern;
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
@@ -64,6 +66,7 @@ final class Points
             Field::of('picks', Choice::of(Direction::class)),
             Field::of('device', new ObjectOf(Models::offer())),
             Field::of('pick_from', Lists::some(PickFrom::class))->since(2),
+            Field::of('picked_in', Choice::of(PickedIn::class))->usual(PickedIn::Program)->since(3),
             Field::of('several', new Whole(1, self::DEVICES))->usual(1)->since(2),
             Field::of('device_of', new Id)->since(2),
             Field::of('made_at', new ObjectOf(Models::madeAt()), 'made')->since(2),
@@ -144,6 +147,7 @@ final class Points
             Field::of('mv_per_pa', new Number(0.001, 1000))->needed(),
             Field::of('noise_db_spl', new Number(-20, 80), 'noiseDb'),
             Field::of('max_db_spl', new Number(80, 200), 'maxDb'),
+            Field::of('pattern', Choice::of(Pattern::class))->since(3),
         ]));
     }
 

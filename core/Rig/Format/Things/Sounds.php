@@ -96,6 +96,7 @@ final class Sounds
             Field::of('at', Path::toPoint())->needed(),
             Field::of('db', new DecibelLevel)->usual(Decibels::zero()),
             Field::of('delay_ms', new Time, 'delay'),
+            Field::of('distance_m', new Number(...Bounds::DISTANCE_M))->since(3),
         ]));
     }
 }
