@@ -237,8 +237,16 @@ final class GraphBuilder
         foreach ($model->points as $point) {
             $this->point($unit, $point, $realm);
         }
+        $isOver = array_flip(array_slice(Refused::tracksAsked($model, $this->state, $unit->id), $model->limits->tracks ?? 0));
         foreach ($model->routes as $key => $route) {
-            $this->route($unit, $model, (string) $key, $this->state->route($unit->id, $route), $realm);
+            $this->route(
+                $unit,
+                $model,
+                (string) $key,
+                $this->state->route($unit->id, $route),
+                $realm,
+                isset($isOver[$route->to]) ? BlockKind::Refused : null,
+            );
         }
         foreach ($model->meters as $meter) {
             if ($meter->tap === Tap::BeforeMute) {
@@ -500,7 +508,8 @@ final class GraphBuilder
             ??= $this->chain($unit, $model->points[$route->from], $this->behindGain[$at], $taken, $realm);
     }
 
-    private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm): void
+    /** @param  BlockKind|null  $block  why nothing passes although it is on */
+    private function route(Unit $unit, EquipmentModel $model, string $key, Route $route, Realm $realm, ?BlockKind $block): void
     {
         $at = "{$unit->id}/{$route->from}";
         $called = $unit->names === [] ? $unit->model : "{$unit->model} {$unit->id}";
@@ -525,8 +534,7 @@ final class GraphBuilder
             new RouteRef($unit->id, $key),
             $label,
             $realm,
-            $route->on ? null
-                : BlockKind::Off,
+            $route->on ? $block : BlockKind::Off,
         ));
     }
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\State;
 
 /** What programs do not open: devices and sources beyond their limits, in the order of their ins and outs. */
 final class Refused
@@ -28,6 +31,28 @@ final class Refused
     public function devices(string $program): array
     {
         return $this->of($program)['devices'];
+    }
+
+    /**
+     * Tracks of a unit that are asked to take something: its buses, or its ears where it has none, into which a route is on.
+     *
+     * @return list<string> ids of points, in the order of the model
+     */
+    public static function tracksAsked(EquipmentModel $model, State $state, string $unit): array
+    {
+        if ($model->limits->tracks === null) {
+            return [];
+        }
+        $of = fn (PointKind $kind): array => array_filter($model->points, fn (Point $point) => $point->kind === $kind);
+        $tracks = $of(PointKind::Bus) ?: $of(PointKind::Ear);
+        $asked = [];
+        foreach (count($tracks) > $model->limits->tracks ? $model->routes : [] as $route) {
+            if (isset($tracks[$route->to]) && $state->route($unit, $route)->on) {
+                $asked[$route->to] = true;
+            }
+        }
+
+        return array_values(array_filter(array_map(strval(...), array_keys($tracks)), fn (string $id) => isset($asked[$id])));
     }
 
     /** How many of a program's ins are asked to take something. */

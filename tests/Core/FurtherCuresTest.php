@@ -165,3 +165,23 @@ it('goes round by a virtual cable where the system has no loopback, and keeps wh
         // With no catalogue there is nothing to be taken.
         ->and((new Diagnosis($hearings))->causes()[0]->cures)->toBe([]);
 });
+
+it('silences a track beyond those that a unit records, and has another let go of its place', function () {
+    $on = ['can' => ['on']];
+    $tracks = fn (array $wishes): Draft => knobs(
+        [['id' => 't1', 'kind' => 'bus', 'channels' => 1], ['id' => 't2', 'kind' => 'bus', 'channels' => 1]],
+        [['ann', 't1', $on], ['bob', 't2', $on], ['t1', 'one'], ['t2', 'two']],
+        ['ann', 'bob'],
+        ['one', 'two'],
+        $wishes,
+        [],
+        ['limits' => ['tracks' => 1]],
+    );
+    $wanted = $tracks([['bob', 'two', 'must']]);
+    expect($wanted->pair('bob', 'two')->verdict->value)->toBe('missing')->and($wanted->pair('ann', 'one')->verdict->value)->toBe('unwished')
+        ->and(found($wanted, 'computer.one-device'))->toBe(['fault: 2 tracks are asked of U, which has room for 1'])
+        ->and(firstCure($wanted))->toBe('Send nothing to t1 of U');
+    // Whoever wants both is told what stands against it.
+    $both = Examination::of(new Hearings($tracks([['bob', 'two', 'must'], ['ann', 'one', 'must']])->make()))->causes[0];
+    expect($both->cures)->toBe([])->and($both->sentence)->toContain('one more than the program opens');
+});

@@ -9,11 +9,10 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Devices\Device;
-use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Quantity\Count;
-use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Signal\Refused;
 
 /** A program of which more devices, sources or tracks are asked than it opens. */
 final readonly class OneDevice implements Check
@@ -31,28 +30,12 @@ final readonly class OneDevice implements Check
             if ($limits->devicesAtOnce === null && $limits->sources === null && $limits->tracks === null) {
                 continue;
             }
-            $tracks = [];
-            foreach ($in->rig->modelOf($unit)->points as $point) {
-                $at = new PointRef($unit->id, $point->id);
-                $isTrack = in_array($point->kind, [PointKind::Bus, PointKind::Ear], true);
-                $tracks += $isTrack && $in->field($in->rig->base()->id)->sourcesAt($at) !== [] ? [$point->id => true] : [];
-            }
+            $tracks = Refused::tracksAsked($in->rig->modelOf($unit), $graph->state, $unit->id);
             $devices = array_map(fn (Device $one) => $one->name(), $graph->refused->devices($unit->id));
             yield from $this->over($unit, count($devices), $limits->devicesAtOnce, 'device', ': '.implode(', ', $devices));
             yield from $this->over($unit, $graph->refused->sources($unit->id), $limits->sources, 'source', '');
-            yield from $this->over($unit, min(count($tracks), $this->buses($in, $unit)), $limits->tracks, 'track', '');
+            yield from $this->over($unit, count($tracks), $limits->tracks, 'track', '');
         }
-    }
-
-    /** Tracks are the program's buses, or its ears where it has none. */
-    private function buses(Inspection $in, Unit $unit): int
-    {
-        $of = fn (PointKind $kind): int => count(array_filter(
-            $in->rig->modelOf($unit)->points,
-            fn ($point) => $point->kind === $kind,
-        ));
-
-        return $of(PointKind::Bus) ?: $of(PointKind::Ear);
     }
 
     /** @return iterable<Finding> */

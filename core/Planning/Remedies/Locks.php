@@ -6,15 +6,21 @@ namespace HiddenWire\Core\Planning\Remedies;
 
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Edit\SetPick;
+use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Planning\Candidate;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Planning\Trouble;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Signal\BlockKind;
+use HiddenWire\Core\Signal\Refused;
 
 /** Devices that one program has for itself, so that another gets nothing of them, and devices beyond what a program opens. */
 final class Locks implements Remedy
@@ -33,6 +39,39 @@ final class Locks implements Remedy
             }
             if ($link->block === BlockKind::Refused && $link->pick !== null && $trouble->region->isJoinedBy($link)) {
                 yield from $this->room($trouble, $link->pick);
+            }
+            if ($link->block === BlockKind::Refused && $link->at instanceof RouteRef && $trouble->region->isJoinedBy($link)) {
+                yield from $this->trackFor($trouble, $link->at);
+            }
+        }
+    }
+
+    /** @return iterable<Candidate> another track of the unit takes nothing, so that this one has room */
+    private function trackFor(Trouble $trouble, RouteRef $refused): iterable
+    {
+        $model = $trouble->rig->modelOf($refused->unit);
+        $state = $trouble->graph->state;
+        foreach (Refused::tracksAsked($model, $state, $refused->unit) as $track) {
+            $on = array_filter(
+                $model->routes,
+                fn (Route $one, string|int $key) => $one->to === $track && $state->route($refused->unit, $one)->on
+                    && $model->canSwitch((string) $key),
+                ARRAY_FILTER_USE_BOTH,
+            );
+            if ($on !== [] && $model->routes[$refused->key]->to !== $track) {
+                $name = $trouble->partOf(new PointRef($refused->unit, $track));
+                yield new Candidate(
+                    "track {$refused->unit} {$track}",
+                    "{$trouble->rig->units[$refused->unit]->name} records only ".Count::of($model->limits->tracks ?? 0, 'track')
+                        .", and {$model->points[$model->routes[$refused->key]->to]->label} is one too many",
+                    "Send nothing to {$name}",
+                    array_map(
+                        fn (string|int $key) => new SetRoute(new RouteRef($refused->unit, (string) $key), new RouteSettings(on: false)),
+                        array_keys($on),
+                    ),
+                    Cost::SWITCH * count($on),
+                    [new UnitRef($refused->unit), $refused],
+                );
             }
         }
     }
