@@ -10,13 +10,13 @@ use HiddenWire\Core\Rig\Pick;
 /** What a program uses, by the name that its computer's list shows. */
 final class PickWords
 {
-    /** "Desk return, channels 3 and 4, in the system's list of programs" */
-    public static function of(Pick $pick, BookInput $of): string
+    /** For a hand that sets it: "Desk return, channels 3 and 4, in the system's list of programs". */
+    public static function toSet(Pick $pick, BookInput $of): string
     {
         $place = $of->rig->pickedIn($pick->at);
         $channels = $pick->channels ?? [];
 
-        return self::device($pick, $of)
+        return self::of($pick, $of)
             .($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels))
             .match ($place) {
                 PickedIn::Program => '',
@@ -25,7 +25,7 @@ final class PickWords
             };
     }
 
-    private static function device(Pick $pick, BookInput $of): string
+    public static function of(Pick $pick, BookInput $of): string
     {
         $mode = $pick->mode === null ? '' : ", {$pick->mode->value}";
         if ($pick->default !== null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Checks;
 
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Grounds\Grounds;
 use HiddenWire\Core\Rig\SourceKind;
 
@@ -56,7 +57,32 @@ final readonly class Noises
             }
         }
 
+        // An isolator opens the loop; what a computer's own converter gives out with the sound goes through it.
+        foreach ($in->joints->analog() as $joint) {
+            $isOut = $in->rig->modelOf($joint->from->unit)->family->isHost()
+                && $in->rig->modelOf($joint->to->unit)->family === Family::Isolator;
+            $at = "{$joint->from->unit}/{$joint->outLane->point}";
+            if ($isOut && $field->sourcesAt($at) !== [] && $field->listenersBehind($at) !== []) {
+                $noises[$at] = [
+                    'kind' => 'whine',
+                    'where' => "{$in->names->of($joint->from)}, from inside the case: "
+                        ."{$in->rig->units[$joint->to->unit]->name} behind it does not stop that",
+                    'stops' => 'an interface outside it for this output',
+                ];
+            }
+        }
+
         return array_values($noises);
+    }
+
+    private static function stops(string $noisiest): string
+    {
+        return match (true) {
+            $noisiest === 'the room' => 'coming closer, or a quieter room',
+            $noisiest === 'the microphone itself' => 'coming closer, or a microphone with less noise of its own',
+            str_starts_with($noisiest, 'the preamp') => 'coming closer, a booster before it, or a quieter preamp',
+            default => 'more level before it',
+        };
     }
 
     /** @return list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> */
@@ -67,8 +93,9 @@ final readonly class Noises
             if ($pair->source->kind === SourceKind::Voice && $chain->isFromCapsule && $chain->overNoise() < self::HISS_DB) {
                 $noises[$pair->source->id] ??= [
                     'kind' => 'hiss',
-                    'where' => "{$pair->source->name}, ".number_format($chain->overNoise(), 0).' dB above its noise',
-                    'stops' => 'coming closer, a quieter room, or a booster',
+                    'where' => "{$pair->source->name}, ".number_format($chain->overNoise(), 0).' dB above its noise, '
+                        ."most of it from {$chain->noisiest}",
+                    'stops' => self::stops($chain->noisiest),
                 ];
             }
         }

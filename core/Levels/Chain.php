@@ -77,6 +77,9 @@ final class Chain
     /** The noise there, dBFS. */
     public readonly float $endFloor;
 
+    /** What most of that noise comes from: "the room", "the preamp of Desk mixer · Mic 1". */
+    public readonly string $noisiest;
+
     /** The preamp: the first gain behind the microphone; null where there is none. */
     public readonly ?Preamp $preamp;
 
@@ -100,21 +103,23 @@ final class Chain
         $names = new Names($this->rig);
         $origin = $arrival->hops[0];
         $at = $origin->at instanceof PointRef ? $origin->at : $arrival->ear;
-        $capsule = $this->rig->point($at)->capsule;
+        $capsule = $this->capsule($at, $arrival);
+        $isAnalog = $capsule !== null && self::leavesByLead($arrival);
         $this->isFromCapsule = $capsule !== null;
         $this->isGuessed = $capsule === null && ! $pair->source->isMeasured && $this->rig->modelOf($at->unit)->family->hasMicrophone();
         $level = $capsule === null
             ? self::TARGET_DBFS + ($pair->source->loudness?->value() ?? 0.0) + $origin->level->value()
-            : $this->pressure($pair, $at) + $origin->level->value() + self::ofPascal($capsule);
-        $floor = $capsule === null ? self::CONVERTER_DBFS : self::together(
-            self::RESISTOR_DBU,
-            $this->roomNoise($at) + self::ofPascal($capsule),
-            ...($capsule->noiseDb === null ? [] : [$capsule->noiseDb + self::ofPascal($capsule)]),
-        );
-        $isAnalog = $capsule !== null;
-        $max = $capsule?->maxDb === null ? null : $capsule->maxDb + self::ofPascal($capsule);
-        $stages = [new Stage($origin, $names->of($at), $isAnalog, $level, $isAnalog ? $max : 0.0, $floor)];
-        [$end, $endFloor, $preamp, $unit] = [$level, $floor, null, $at->unit];
+            : $this->pressure($pair, $at) + $origin->level->value() + self::of94($capsule, $isAnalog);
+        $noise = $capsule === null ? new Noise(['a converter' => self::CONVERTER_DBFS]) : new Noise([
+            'the room' => $this->roomNoise($at) + self::of94($capsule, $isAnalog),
+            'the microphone itself' => (new Noise([
+                'its resistance' => self::RESISTOR_DBU + self::of94($capsule, $isAnalog) - self::ofPascal($capsule),
+                ...($capsule->noiseDb === null ? [] : ['its electronics' => $capsule->noiseDb + self::of94($capsule, $isAnalog)]),
+            ]))->db(),
+        ]);
+        $max = $capsule?->maxDb === null ? null : $capsule->maxDb + self::of94($capsule, $isAnalog);
+        $stages = [new Stage($origin, $names->of($at), $isAnalog, $level, $isAnalog ? $max : 0.0, $noise->db())];
+        [$end, $endNoise, $preamp, $unit] = [$level, $noise, null, $at->unit];
         foreach (array_slice($arrival->hops, 1) as $hop) {
             // What a microphone's model has as a loss is in its sensitivity.
             if ($capsule !== null && isset($hop->at->unit) && $hop->at->unit === $at->unit && $hop->kind === HopKind::Route) {
@@ -122,12 +127,12 @@ final class Chain
             }
             $isLead = $hop->kind === HopKind::Cable && $hop->realm === Realm::Analog && $hop->at instanceof CableRef;
             if ($isLead) {
-                [$level, $floor, $isAnalog, $stage] = $this->alongLead(
+                [$level, $noise, $isAnalog, $stage] = $this->alongLead(
                     $hop,
                     $unit,
                     $names,
                     $level,
-                    $floor,
+                    $noise,
                     $isAnalog,
                     count($stages) === 1,
                 );
@@ -136,23 +141,24 @@ final class Chain
             } else {
                 $unit = $hop->pick->unit ?? $hop->at->unit ?? $unit;
                 $level += $hop->gain->value();
-                $floor += $hop->gain->value();
+                $noise = $noise->louder($hop->gain->value());
                 if ($hop->kind === HopKind::Gain && $preamp === null && ! $isAnalog && $capsule !== null && $hop->at instanceof PointRef) {
                     $preamp = $this->preampAt($hop->at, $hop->gain, $level);
                 }
                 if ($hop->gain->value() !== 0.0 || $hop->kind === HopKind::Device) {
                     $isFloating = $hop->realm === Realm::Computer && $hop->kind !== HopKind::Device;
                     $max = $isAnalog || $isFloating ? null : 0.0;
-                    $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $max, $floor);
+                    $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $max, $noise->db());
                 }
             }
             if (! $isAnalog) {
-                [$end, $endFloor] = [$level, $floor];
+                [$end, $endNoise] = [$level, $noise];
             }
         }
         $this->stages = $stages;
         $this->end = $end;
-        $this->endFloor = $endFloor;
+        $this->endFloor = $endNoise->db();
+        $this->noisiest = $endNoise->most();
         $this->preamp = $preamp;
     }
 
@@ -184,10 +190,33 @@ final class Chain
         return 20 * log10($parallel / ($sourceOhm + $parallel));
     }
 
-    /** Noises add by their power. */
-    private static function together(float ...$noises): float
+    /**
+     * What a capsule makes of sound pressure: dBu of its output, or where it has its converter in it, dBFS. There what it takes at most is
+     * full scale, with its gain at 0 dB.
+     */
+    private static function of94(Capsule $capsule, bool $isAnalog): float
     {
-        return 10 * log10(array_sum(array_map(fn (float $db) => 10 ** ($db / 10), $noises)));
+        return $isAnalog ? self::ofPascal($capsule) : -(float) $capsule->maxDb;
+    }
+
+    /** Null where nothing is known of it, or where it has its converter in it and nobody has said what that takes. */
+    private function capsule(PointRef $at, Arrival $arrival): ?Capsule
+    {
+        $capsule = $this->rig->point($at)->capsule;
+
+        return $capsule?->maxDb === null && ! self::leavesByLead($arrival) ? null : $capsule;
+    }
+
+    /** Whether the first lead that a sound takes is an analog one. */
+    private static function leavesByLead(Arrival $arrival): bool
+    {
+        foreach ($arrival->hops as $hop) {
+            if ($hop->kind === HopKind::Cable || $hop->kind === HopKind::Device) {
+                return $hop->kind === HopKind::Cable && $hop->realm === Realm::Analog;
+            }
+        }
+
+        return true;
     }
 
     /** dB SPL at the capsule: what somebody talks with at one metre, closer by. */
@@ -209,30 +238,32 @@ final class Chain
     }
 
     /**
-     * @return array{float, float, bool, Stage} level, noise, whether it is still on leads, and the stage at the input
+     * @return array{float, Noise, bool, Stage} level, noise, whether it is still on leads, and the stage at the input
      */
-    private function alongLead(Hop $hop, string $unit, Names $names, float $level, float $floor, bool $isAnalog, bool $isFirst): array
+    private function alongLead(Hop $hop, string $unit, Names $names, float $level, Noise $noise, bool $isAnalog, bool $isFirst): array
     {
         [$from, $outLane, $to, $inLane] = $this->lane($hop, $unit);
         [$out, $in] = [$this->rig->socket($from), $this->rig->socket($to)];
         if (! $isAnalog) {
             $full = $out->maxDbu ?? Headroom::nominal($out, $outLane->signal) + Headroom::USUAL_DB;
-            [$level, $floor] = [$level + $full, $floor + $full];
+            [$level, $noise] = [$level + $full, $noise->louder($full)];
         }
         $boost = $isFirst ? $this->boost : 0.0;
         $loss = $this->splitLoss($from, $to, $outLane, $inLane) + $hop->gain->value() + $boost;
-        [$level, $floor] = [$level + $loss, $floor + $loss];
+        [$level, $noise] = [$level + $loss, $noise->louder($loss)];
         $isPassive = $this->isPassive($to->unit);
         $takes = $this->wiring->takes($this->rig->cables[$hop->ref], $to, $inLane);
         $max = self::maximum($in, $takes);
-        $stage = new Stage($hop, $names->of($to), true, $level, $isPassive ? null : $max, $floor);
+        $stage = new Stage($hop, $names->of($to), true, $level, $isPassive ? null : $max, $noise->db());
         if ($isPassive) {
-            return [$level, $floor, true, $stage];
+            return [$level, $noise, true, $stage];
         }
         // Full scale inside is what comes in at the maximum with the gain all the way down.
-        $noise = $takes === SignalKind::Microphone ? $in->einDbu ?? self::EIN_DBU : $max + self::CONVERTER_DBFS;
+        $own = $takes === SignalKind::Microphone
+            ? ["the preamp of {$names->of($to)}", $in->einDbu ?? self::EIN_DBU]
+            : ["the input {$names->of($to)}", $max + self::CONVERTER_DBFS];
 
-        return [$level - $max, self::together($floor, $noise) - $max, false, $stage];
+        return [$level - $max, $noise->and(...$own)->louder(-$max), false, $stage];
     }
 
     /** @return array{SocketRef, Lane, SocketRef, Lane} what gives and what takes, from a unit on */

@@ -265,7 +265,8 @@ final class Diagnosis
     }
 
     /**
-     * Causes whose cures exclude each other, since they set one pick or one setting: alternatives of one cause, the one that mends most first.
+     * Causes whose cures exclude each other, since they set one pick or one setting: alternatives of one cause, the one that mends most
+     * first.
      *
      * @param  list<Cause>  $causes
      * @return list<Cause>

@@ -547,7 +547,7 @@ it('tells noise by its kind, where it comes in and what stops it', function () {
     $kinds = fn (Draft $draft): array => array_map(fn (array $one) => "{$one['kind']}: {$one['where']}", (new Noises(new Inspection(new Hearings($draft->make()))))->all);
     // The room's 35 dB SPL stand 57 dB below the voice; at 50 dB SPL and half a metre no more than 28.
     expect($kinds(throughDesk(50)))->toBe([])->and($kinds(throughDesk(50, [['about' => 'places/desk', 'kind' => 'noise', 'value' => 50], ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.3]])))
-        ->toBe(['hiss: Voice, 26 dB above its noise']);
+        ->toBe(['hiss: Voice, 26 dB above its noise, most of it from the room']);
     $socket = Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->tone('desk')->unit('rec', 'clip-recorder', 'pc')->cable('trs', 'desk/out', 'pc/line-in')->pick('rec/in-1', ['device' => 'pc/line-in/in'])
         ->track('tape', 'rec/track-1')->wish('desk', 'tape', 'must');
     expect($kinds($socket))->toBe(['whine: Pc · Line in · blue, from inside the case'])->and($kinds($socket->pick('rec/in-1', ['device' => 'pc/mic-in/in'])))->toBe([]);
@@ -619,3 +619,27 @@ describe('cures', function () {
             ->toBe(['Set Interface mics to 48 kHz']);
     });
 });
+
+it('tells the whine of a computer\'s output that an isolator does not stop', function () {
+    $noises = fn (Draft $draft): array => array_map(fn (array $one) => "{$one['where']}; {$one['stops']}", (new Noises(new Inspection(new Hearings($draft->make()))))->all);
+    $draft = Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->unit('music', 'music-player', 'pc')->unit('iso', 'isolator-stereo')
+        ->ear('boxes')->cable('trs', 'pc/line-out', 'iso/in')->cable('trs', 'iso/out', 'boxes/in')->source('music', 'music/sound')->listener('me', 'boxes/ear');
+    expect($noises($draft))->toBe([])->and($noises($draft->pick('music/sound', ['device' => 'pc/line-out/out'])))
+        ->toBe(['Pc · Line out · green, from inside the case: Iso behind it does not stop that; an interface outside it for this output']);
+});
+
+it('judges the level of a microphone with its converter in it by what that takes', function (float $gain, ?array $measure, float $end, string $from) {
+    // It takes 100 dB SPL at 0 dB. 66 dB at a metre are 82.48 at 15 cm: 17.5 below; the room's 35 stand 65 below.
+    $draft = Draft::rig()->place('pc')->unit('pc', 'laptop', 'pc')->unit('mic', 'usb-microphone-plain', 'desk', ['points' => ['mic' => ['gain' => $gain]]])->unit('rec', 'clip-recorder', 'pc')->cable('usb', 'mic/usb', 'pc/usb-1')
+        ->pick('rec/in-1', ['device' => 'mic/usb/rec'])->source('voice', 'mic/capsule')->track('tape', 'rec/track-1')->wish('voice', 'tape', 'must')
+        ->with(fn (array $d) => ['measures' => array_values(array_filter([$measure]))] + $d);
+    $in = new Inspection(new Hearings($draft->make()));
+    [, $chain] = $in->chains()[0];
+    expect([round($chain->end, 1), $chain->noisiest, $chain->preamp?->wanted->value()])->toBe([$end, $from, -0.5])
+        ->and(round($chain->overNoise(), 1))->toBe($from === 'the room' ? 47.3 : 62.3);
+})->with([
+    [0.0, null, -17.5, 'the room'],
+    [12.0, null, -5.5, 'the room'],
+    // The room at 5 dB SPL, its own 20, and its resistance, which is as much as 2.19: 20.20 together, 62.28 below.
+    [0.0, ['about' => 'places/desk', 'kind' => 'noise', 'value' => 5], -17.5, 'the microphone itself'],
+]);

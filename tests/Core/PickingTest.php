@@ -429,8 +429,8 @@ describe('a card', function () {
             ->toBe(['Pink socket, built-in sound: switch on tone correction', 'Let the system play Guest to Desk headphones']);
         expect($steps($rig, 'computer/pc', 'In the programs'))->toContain(
             'Recording program, Audio device: Microphones, shared',
-            'Recording program, Ann (Track 1): the device of the program',
-            'Caption recorder, Ann and the guest (Input 1): Microphones and Guest',
+            'Recording program, Ann (Track 1): the device of the program, channel 1',
+            'Caption recorder, Ann and the guest (Input 1): Microphones and Guest, channel 1',
         );
     });
 

@@ -106,7 +106,7 @@ it('lets others\' validators take every document that is read: shipped, of earli
             if ($version < 3) {
                 // Up to version 2 every device had a name, and some keys were not there.
                 $written = (string) preg_replace(
-                    ['/("device": \{"direction": "\w+")(?!, "system_name")/', '/,\s*"(lowers_others": true|widens": \[[^]]*\])/',
+                    ['/("device": \{"direction": "\w+")(?!, "system_name")/', '/,\s*"(lowers_others": true|widens": \[[^]]*\]|picked_in": "system"|pattern": "[\w-]+")/',
                         '/"tone-correction"/', '/"room-sound"/'],
                     ['$1, "system_name": "Device"', '', '"enhancement"', '"spatial"'],
                     $written,

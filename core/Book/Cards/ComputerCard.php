@@ -188,7 +188,7 @@ final class ComputerCard implements CardKind
             foreach ($of->rig->modelOf($program)->points as $point) {
                 $pick = $of->rig->picks["{$program->id}/{$point->id}"] ?? null;
                 if ($pick !== null) {
-                    $steps[] = new CardStep("{$program->name}, {$point->label}: ".PickWords::of($pick, $of));
+                    $steps[] = new CardStep("{$program->name}, {$point->label}: ".PickWords::toSet($pick, $of));
                 }
             }
         }

@@ -71,7 +71,7 @@ final class UnitCard implements CardKind
             $pick = $of->rig->picks["{$unit->id}/{$point->id}"] ?? null;
             if ($point->picks !== null) {
                 $steps[] = new CardStep(
-                    "{$point->label}: ".($pick === null ? 'no device' : PickWords::of($pick, $of)),
+                    "{$point->label}: ".($pick === null ? 'no device' : PickWords::toSet($pick, $of)),
                     $of->rig->papers->reasonFor("picks/{$unit->id}/{$point->id}")->why ?? '',
                 );
             }
