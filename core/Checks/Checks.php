@@ -38,6 +38,7 @@ final class Checks
             new Computer\SameName,
             new Computer\Format,
             new Computer\DriverModes,
+            new Computer\Clocks,
             new Computer\Needs,
             new Computer\Channels,
             new Computer\OneDevice,

@@ -643,3 +643,21 @@ it('judges the level of a microphone with its converter in it by what that takes
     // The room at 5 dB SPL, its own 20, and its resistance, which is as much as 2.19: 20.20 together, 62.28 below.
     [0.0, ['about' => 'places/desk', 'kind' => 'noise', 'value' => 5], -17.5, 'the microphone itself'],
 ]);
+
+it('follows a format along a whole way, beyond what one program picks', function () {
+    // The headset records with 24 bits into a mixer program; a virtual cable of that hands it on with 16 to the broadcast program.
+    $draft = fn (int $bits): Draft => judgedStudio()->unit('cable', 'virtual-cable', 'pc')->unit('rep', 'repeater', 'pc')->unit('more', 'virtual-cable', 'pc')->unit('rep2', 'repeater', 'pc')
+        ->source('voice', 'head/capsule')->pick('rep/in', ['device' => 'head/usb/rec'])->pick('rep/out', ['device' => 'cable/in'])->pick('rep2/in', ['device' => 'cable/out'])->pick('rep2/out', ['device' => 'more/in'])
+        ->pick('cast/source-2', ['device' => 'more/out'])->wish('voice', 'viewers', 'must')
+        ->settings('head/usb/rec', ['bits' => 24])->device('pc', 'more/in', ['bits' => $bits]);
+    expect(found($draft(16), 'computer.format'))->toBe(['note: Voice comes with 24 bits from Headset mic, and goes on with 16 by Virtual cable'])
+        ->and(found($draft(24), 'computer.format'))->toBe([])
+        ->and(curedBy($draft(16), 'computer.format'))->toBe(['Set Virtual cable to 24 bits']);
+});
+
+it('tells converters without a common clock in one recording program', function () {
+    $two = judgedStudio()->unit('rec', ['family' => 'recorder', 'points' => [['id' => 'a', 'kind' => 'in', 'channels' => 1, 'picks' => 'recording'], ['id' => 'b', 'kind' => 'in', 'channels' => 1, 'picks' => 'recording'],
+        ['id' => 't', 'kind' => 'ear', 'channels' => 2]], 'routes' => [['from' => 'a', 'to' => 't'], ['from' => 'b', 'to' => 't']]], 'pc')->pick('rec/a', ['device' => 'face/usb/rec', 'channels' => [1]]);
+    expect(found($two->pick('rec/b', ['device' => 'head/usb/rec']), 'computer.clocks'))->toBe(['note: Rec records from Interface mics and Headset mic, which have a clock each'])
+        ->and(found($two->pick('rec/b', ['device' => 'face/usb/rec', 'channels' => [2]]), 'computer.clocks'))->toBe([]);
+});

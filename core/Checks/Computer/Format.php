@@ -13,8 +13,11 @@ use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Edit\SetDevice;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\UnitRef;
+use HiddenWire\Core\Rig\Want;
+use HiddenWire\Core\Signal\HopKind;
 
 /** Devices of one program that run at different sample rates, or one with fewer bits than those beside it. */
 final readonly class Format implements Check
@@ -27,6 +30,7 @@ final readonly class Format implements Check
     public function findings(Inspection $in): iterable
     {
         $graph = $in->base()->graph;
+        $told = [];
         foreach ($in->rig->units as $unit) {
             $devices = [];
             foreach ($in->rig->modelOf($unit)->points as $point) {
@@ -37,8 +41,64 @@ final readonly class Format implements Check
                 }
             }
             yield from $this->differing($in, $unit->id, array_values($devices), 'rateHz');
-            yield from $this->differing($in, $unit->id, array_values($devices), 'bits');
+            foreach ($this->differing($in, $unit->id, array_values($devices), 'bits') as $finding) {
+                $told += array_fill_keys(array_keys($devices), true);
+                yield $finding;
+            }
         }
+        yield from $this->along($in, $told);
+    }
+
+    /**
+     * A device on the way of a wanted sound that has fewer bits than what comes before it: not where one program shows that already.
+     *
+     * @param  array<string, true>  $told  references of devices that are told of
+     * @return iterable<Finding>
+     */
+    private function along(Inspection $in, array $told): iterable
+    {
+        $hearing = $in->base();
+        foreach ($hearing->all() as $pair) {
+            $arrival = $pair->wish?->want === Want::Must && $pair->isHeard() ? $pair->arrivals()[0] ?? null : null;
+            $best = $first = null;
+            foreach ($arrival?->hopsOf(HopKind::Device) ?? [] as $hop) {
+                $device = $hop->at instanceof DeviceRef ? $this->listed($in, $hop->at) : null;
+                $bits = $device?->settings?->bits;
+                if ($device === null || $bits === null) {
+                    continue;
+                }
+                if ($best !== null && $first !== null && $bits < $best && ! isset($told[(string) $device->ref])) {
+                    $told[(string) $device->ref] = true;
+                    yield new Finding(
+                        $this->code(),
+                        Severity::Note,
+                        "{$pair->source->name} comes with {$best} bits from {$first->name()}, and goes on with {$bits} by {$device->name()}",
+                        'What is behind it has the noise of the fewer bits, however many it has itself.',
+                        [$first->ref, $device->ref],
+                        [],
+                        [new Proposal(
+                            "Set {$device->name()} to ".self::words('bits', $best),
+                            [new SetDevice(SetDevice::of($in->rig, new DeviceSettings($device->computer, $device->ref))->with(bits: $best))],
+                            Cost::SYSTEM,
+                        )],
+                    );
+                }
+                if ($best === null || $bits > $best) {
+                    [$best, $first] = [$bits, $device];
+                }
+            }
+        }
+    }
+
+    private function listed(Inspection $in, DeviceRef $ref): ?Device
+    {
+        foreach ($in->base()->graph->devices->all() as $list) {
+            if (isset($list[(string) $ref])) {
+                return $list[(string) $ref];
+            }
+        }
+
+        return null;
     }
 
     /**
