@@ -10,6 +10,7 @@ use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Devices\OtherWays;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Equipment\PickFrom;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Socket;
@@ -30,7 +31,7 @@ use HiddenWire\Core\Signal\Stray;
  *
  * @phpstan-type PickChoice array{point: Point, now: string, choices: array<string, string>, channels: string, width: int,
  *     isOfProgram: bool, mode: string, also: list<string>, alsoChoices: array<string, string>, several: int, isPicked: bool,
- *     heldBy: string, notOffered: array<string, string>, level: array{db: string, mute: bool, says: string}|null}
+ *     heldBy: string, chosen: string, notOffered: array<string, string>, level: array{db: string, mute: bool, says: string}|null}
  */
 final readonly class Computer
 {
@@ -271,6 +272,11 @@ final readonly class Computer
             'several' => $point->several,
             'isPicked' => $pick !== null && ! $isOfProgram,
             'heldBy' => $holder === null ? '' : $graph->rig->units[$holder->unit]->name,
+            'chosen' => match ($graph->rig->pickedIn(new PointRef($program->id, $point->id))) {
+                PickedIn::Program => '',
+                PickedIn::System => PickedIn::System->words(),
+                null => 'nowhere: it follows the system default',
+            },
             'notOffered' => (new OtherWays($graph->rig, $graph->devices))->at($program, $point),
             // Systems have a level of their own for what programs play; for what they take, only where somebody has set one.
             'level' => $pick === null || ($point->picks === Direction::Recording && $pick->db === null && ! $pick->mute) ? null : [

@@ -313,13 +313,13 @@ final readonly class RigDifference
             $was = $this->before->units[$id];
             $model = $this->after->modelOf($unit);
             foreach (array_keys($unit->points + $was->points) as $point) {
-                if (isset($model->points[$point]) && ($unit->points[$point] ?? null) != ($was->points[$point] ?? null)) {
+                if (isset($model->points[$point]) && ! self::isSame($unit->points[$point] ?? null, $was->points[$point] ?? null)) {
                     $lines[] = "{$unit->name}: {$model->points[$point]->label} "
                         .(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'as it comes');
                 }
             }
             foreach (array_keys($unit->routes + $was->routes) as $key) {
-                if (isset($model->routes[$key]) && ($unit->routes[$key] ?? null) != ($was->routes[$key] ?? null)) {
+                if (isset($model->routes[$key]) && ! self::isSame($unit->routes[$key] ?? null, $was->routes[$key] ?? null)) {
                     $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → "
                         ."{$model->points[$model->routes[$key]->to]->label} "
                         .(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
@@ -373,7 +373,7 @@ final readonly class RigDifference
         [$was, $is] = [$of($this->before), $of($this->after)];
         $lines = [];
         foreach ($was + $is as $key => $device) {
-            if (($was[$key] ?? null) != ($is[$key] ?? null)) {
+            if (! self::isSame($was[$key] ?? null, $is[$key] ?? null)) {
                 $rig = isset($was[$key]) ? $this->before : $this->after;
                 // After a swap the unit is there, and the socket may not be.
                 $isThere = isset($this->before->units[$device->computer], $this->before->units[$device->device->unit])
@@ -593,5 +593,11 @@ final readonly class RigDifference
     private function joined(array $things): string
     {
         return $things === [] ? 'nothing' : implode(' and ', $things);
+    }
+
+    /** Whether two settings say the same: off is something else than not said. */
+    private static function isSame(mixed $was, mixed $is): bool
+    {
+        return serialize($was) === serialize($is);
     }
 }

@@ -49,7 +49,12 @@ final readonly class PointSettings
     /** What of these differs from others. */
     public function beside(?self $others): self
     {
-        return self::each(fn (DialKind $kind) => $this->of($kind) == $others?->of($kind) ? null : $this->of($kind));
+        return self::each(function (DialKind $kind) use ($others): Decibels|Milliseconds|bool|null {
+            [$own, $other] = [$this->of($kind), $others?->of($kind)];
+
+            // Off is something else than not said; two amounts are alike by their value.
+            return $own === $other || (is_object($own) && is_object($other) && $own == $other) ? null : $own;
+        });
     }
 
     /** @param  callable(DialKind, Decibels|Milliseconds|bool): bool  $isKept */

@@ -29,9 +29,11 @@ final readonly class RouteSettings
     /** What of these differs from others. */
     public function beside(?self $others): self
     {
-        $new = fn (mixed $value, mixed $other): mixed => $value == $other ? null : $value;
-
-        return new self($new($this->on, $others?->on), $new($this->db, $others?->db), $new($this->tap, $others?->tap));
+        return new self(
+            $this->on === $others?->on ? null : $this->on,
+            $this->db?->value() === $others?->db?->value() ? null : $this->db,
+            $this->tap === $others?->tap ? null : $this->tap,
+        );
     }
 
     /** In words: "on, at −6.0 dB"; empty where nothing differs from the model. */

@@ -39,7 +39,7 @@ final readonly class HearingNote
     }
 
     /**
-     * For whom what is heard changes up to another hearing, in words: "lost for Viewers: Music".
+     * For whom what is heard changes up to another hearing, in words: "no longer heard at Viewers: Music".
      *
      * @return list<string>
      */
@@ -53,13 +53,14 @@ final readonly class HearingNote
             [$verdict, $level] = $this->pairs[$is->source->id][$is->listener->id];
             $now = $is->level()?->value();
             $listener = $is->listener->name;
-            if (($level === null) !== ($now === null)) {
-                $groups[($now === null ? 'lost for ' : 'new for ').$listener][] = $is->source->name;
+            $isMended = Verdict::from($verdict)->isAtOdds() && ! $is->verdict->isAtOdds();
+            if (($level === null) !== ($now === null) && ! $isMended) {
+                $groups[($now === null ? 'no longer heard at ' : 'now heard at ').$listener][] = $is->source->name;
             } elseif ($verdict !== $is->verdict->value) {
-                $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now for {$listener}"
-                    : "now as wished for {$listener}"][] = $is->source->name;
+                $groups[$is->verdict->isAtOdds() ? "{$is->verdict->value} now at {$listener}"
+                    : "now as wished at {$listener}"][] = $is->source->name;
             } elseif ($now !== null && abs($now - $level) >= self::NOTICED_DB) {
-                $groups[($now > $level ? 'louder' : 'softer')." for {$listener}"][] = sprintf(
+                $groups[($now > $level ? 'louder' : 'quieter')." at {$listener}"][] = sprintf(
                     '%s by %.1f dB',
                     $is->source->name,
                     abs($now - $level),

@@ -136,6 +136,14 @@ final class DrawnForms
         return ['source' => $this->id($this->rig->sources), 'loudness' => $this->number(-40, -6), 'measured' => $this->oneOf(['0', '1'])];
     }
 
+    private function drawDistance(): ?array
+    {
+        $source = $this->oneOf(array_filter($this->rig->sources, fn ($one) => $one->origins !== []));
+
+        return $source === false ? null : ['source' => $source->id, 'at' => (string) $this->oneOf($source->origins)->at,
+            'metres' => $this->oneOf(['', '0.1', '0.45', '2'])];
+    }
+
     private function drawRightMix(): array
     {
         return ['listener' => $this->id($this->rig->listeners)];

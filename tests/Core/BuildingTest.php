@@ -380,12 +380,12 @@ describe('the difference of two revisions', function () {
 it('says for whom a change changes what is heard', function () {
     $rig = Draft::rig()->tone('music')->ear('viewers')->cable('trs', 'music/out', 'viewers/in')->wish('music', 'viewers', 'must')->make();
     $without = (new Unplug('w-1'))->applyTo($rig);
-    expect((new HearingDifference(hearingOf($rig), hearingOf($without)))->words())->toBe(['lost for Viewers: Music'])
-        ->and((new HearingDifference(hearingOf($without), hearingOf($rig)))->words())->toBe(['new for Viewers: Music'])
+    expect((new HearingDifference(hearingOf($rig), hearingOf($without)))->words())->toBe(['no longer heard at Viewers: Music'])
+        ->and((new HearingDifference(hearingOf($without), hearingOf($rig)))->words())->toBe(['now heard at Viewers: Music'])
         ->and((new HearingDifference(hearingOf($rig), hearingOf($rig)))->words())->toBe([]);
     // The rally comes twice, at -6 and -3 dB: together -1.24 dB, and with the first at -12 dB -2.49 dB.
     $softer = (new SetPoint(new PointRef('broadcast', 'source-1'), new PointSettings(fader: Decibels::of(-6))))->applyTo(night());
     expect((new HearingDifference(hearingOf(night()), hearingOf($softer)))->words())
-        ->toContain('softer for Viewers: Presenter voice by 6.0 dB, Visitor voice by 6.0 dB, Driver voice by 6.0 dB, Rally engine by '
+        ->toContain('quieter at Viewers: Presenter voice by 6.0 dB, Visitor voice by 6.0 dB, Driver voice by 6.0 dB, Rally engine by '
         .'1.3 dB, Old console by 6.0 dB');
 });

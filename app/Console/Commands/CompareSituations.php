@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\HearingDifference;
 use HiddenWire\Core\Signal\SituationDifference;
 use Illuminate\Console\Command;
 
@@ -48,9 +49,10 @@ final class CompareSituations extends Command
             $this->line("  {$change}");
         }
         foreach ($difference->pairs as $pair) {
-            $heard = fn ($one): string => $one->arrivals() === [] ? 'not heard' : 'heard';
-            $this->line("  {$pair['before']->source->name} at {$pair['before']->listener->name}: {$heard($pair['before'])}, "
-                ."{$pair['before']->verdict->value} → {$heard($pair['after'])}, {$pair['after']->verdict->value}");
+            $verdicts = $pair['before']->verdict === $pair['after']->verdict ? ''
+                : ", {$pair['before']->verdict->value} → {$pair['after']->verdict->value}";
+            $this->line("  {$pair['before']->source->name} at {$pair['before']->listener->name}: "
+                .HearingDifference::says($pair['before'], $pair['after']).$verdicts);
         }
 
         return self::SUCCESS;

@@ -34,6 +34,7 @@
         @endif
     </details>
 @endif
+@if ($pick['chosen'] !== '' && $pick['now'] !== '') <p class="quiet">chosen {{ $pick['chosen'] }}</p> @endif
 @if ($pick['notOffered'] !== [])
     <details class="stock-more" data-keep>
         <summary>Not offered here: {{ count($pick['notOffered']) }}<span class="visually-hidden"> for {{ $name }}</span></summary>

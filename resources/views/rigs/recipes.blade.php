@@ -57,7 +57,7 @@
             @endif
             @if ($recipes->isMatrix)
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Matrix of {{ $shown->unit->name }}">
-                    <table class="matrix" x-data="grid" x-on:keydown="move">
+                    <table class="matrix" x-data="grid" x-on:keydown="key">
                         <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe)
                             <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
                         <tbody>

@@ -31,7 +31,7 @@
                 <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }}
                     <small>{{ $page->rig->places[$program->unit->place]->name }}</small></h2>
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Tracks of {{ $program->unit->name }}">
-                    <table class="matrix track-table" x-data="grid" x-on:keydown="move">
+                    <table class="matrix track-table" x-data="grid" x-on:keydown="key">
                         <thead>
                             <tr>
                                 <th scope="col">What comes in</th>
