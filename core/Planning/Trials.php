@@ -24,6 +24,9 @@ final class Trials
     /** Cells that a change may make worse for another to mend. */
     private const WORSE = 8;
 
+    /** Of changes that make others worse, the easiest of which are looked at more closely. */
+    private const LOOKED_AT = 12;
+
     /** So much softer than its strongest way alone a wanted sound may not become: half of it is 6.02 dB, and rounding. */
     private const LOST_DB = 6.03;
 
@@ -45,7 +48,7 @@ final class Trials
     /** @var array<string, array<string, array{Candidate, int}>> by cell, by candidate: with the rank that it leads to */
     private array $nearer = [];
 
-    /** @var array<string, array<string, array{Candidate, non-empty-list<string>}>> by cell, by candidate: with what it makes worse */
+    /** @var array<string, array<string, Candidate>> by cell, by candidate: those that make another cell worse */
     private array $harmful = [];
 
     /** @var array<string, array<string, HeardPair>> by candidate, by cell: what is heard of a sound that came twice */
@@ -138,10 +141,39 @@ final class Trials
      */
     public function harmful(Cell $cell): array
     {
-        $harmful = array_values($this->harmful[$cell->key()] ?? []);
+        $easiest = array_values($this->harmful[$cell->key()] ?? []);
+        usort($easiest, fn (Candidate $a, Candidate $b) => $a->cost <=> $b->cost);
+        $harmful = [];
+        foreach (array_slice($easiest, 0, self::LOOKED_AT) as $candidate) {
+            $worse = $this->worseBy($candidate);
+            if ($worse !== [] && count($worse) <= self::WORSE) {
+                $harmful[] = [$candidate, $worse];
+            }
+        }
         usort($harmful, fn (array $a, array $b) => [count($a[1]), $a[0]->cost] <=> [count($b[1]), $b[0]->cost]);
 
         return $harmful;
+    }
+
+    /** @return list<string> keys of the cells that a change makes worse, one more than may be at the most */
+    private function worseBy(Candidate $candidate): array
+    {
+        $worse = [];
+        foreach ($this->after($candidate)?->differing() ?? [] as $key => [$was, $is]) {
+            if (self::isWorse($was, $is)) {
+                $worse[] = (string) $key;
+                if (count($worse) > self::WORSE) {
+                    break;
+                }
+            }
+        }
+
+        return $worse;
+    }
+
+    private static function isWorse(HeardPair $was, HeardPair $is): bool
+    {
+        return $is->verdict->rank() > $was->verdict->rank() || self::isLost($was, $is);
     }
 
     /** What is heard after a change; null where it can't be made. */
@@ -214,16 +246,16 @@ final class Trials
 
     private function compared(Candidate $candidate, Hearings $after, Cell $cell): ?Outcome
     {
-        $mended = $costs = $worse = [];
+        $mended = $costs = [];
         $oddness = 0.0;
         foreach ($after->differing() as $key => [$was, $is]) {
-            if ($is->verdict->rank() > $was->verdict->rank() || self::isLost($was, $is)) {
-                $worse[] = (string) $key;
-                if (count($candidate->edits) >= self::CHANGES || count($worse) > self::WORSE) {
-                    return null;
+            // How much more gets worse is looked at where a set of changes is asked for: in most trials nobody does.
+            if (self::isWorse($was, $is)) {
+                if (count($candidate->edits) < self::CHANGES) {
+                    $this->harmful[$cell->key()][$candidate->key] = $candidate;
                 }
 
-                continue;
+                return null;
             }
             if ($was->verdict->isAtOdds() && ! $is->verdict->isAtOdds()) {
                 $mended[] = $key;
@@ -234,12 +266,6 @@ final class Trials
             } else {
                 $costs[] = SideEffect::words($was, $is);
             }
-        }
-
-        if ($worse !== []) {
-            $this->harmful[$cell->key()][$candidate->key] = [$candidate, $worse];
-
-            return null;
         }
 
         return new Outcome($candidate, $mended, array_values(array_unique(array_filter($costs))), $oddness);

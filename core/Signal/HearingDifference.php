@@ -34,7 +34,8 @@ final readonly class HearingDifference
             $before === null && $after === null => 'silent, and not as wished in one of the two',
             $after === null => 'no longer heard',
             $before === null => 'now heard',
-            abs($after - $before) >= self::NOTICED_DB => number_format(abs($after - $before), 1).' dB '.($after > $before ? 'louder' : 'quieter'),
+            abs($after - $before) >= self::NOTICED_DB => number_format(abs($after - $before), 1).' dB '
+                .($after > $before ? 'louder' : 'quieter'),
             default => 'heard as loud',
         };
     }

@@ -41,8 +41,8 @@ final readonly class Clocks implements Check
                     $this->code(),
                     Severity::Note,
                     "{$unit->name} records from ".Listing::of(array_values($clocks)).', which have a clock each',
-                    'Two converters run apart, by up to 0.2 s an hour (50 parts in a million), unless the program holds them together. Take '
-                        .'all by one interface, or clap at the beginning and at the end of a recording.',
+                    'Two converters run apart, by up to 0.2 s an hour (50 parts in a million), unless the program holds them together. '
+                        .'Take all by one interface, or clap at the beginning and at the end of a recording.',
                     array_values($about),
                 );
             }

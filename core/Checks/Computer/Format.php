@@ -72,13 +72,16 @@ final readonly class Format implements Check
                     yield new Finding(
                         $this->code(),
                         Severity::Note,
-                        "{$pair->source->name} comes with {$best} bits from {$first->name()}, and goes on with {$bits} by {$device->name()}",
+                        "{$pair->source->name} comes with {$best} bits from {$first->name()}, and goes on with {$bits} by "
+                            .$device->name(),
                         'What is behind it has the noise of the fewer bits, however many it has itself.',
                         [$first->ref, $device->ref],
                         [],
                         [new Proposal(
                             "Set {$device->name()} to ".self::words('bits', $best),
-                            [new SetDevice(SetDevice::of($in->rig, new DeviceSettings($device->computer, $device->ref))->with(bits: $best))],
+                            [new SetDevice(
+                                SetDevice::of($in->rig, new DeviceSettings($device->computer, $device->ref))->with(bits: $best),
+                            )],
                             Cost::SYSTEM,
                         )],
                     );

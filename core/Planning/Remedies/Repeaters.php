@@ -32,6 +32,20 @@ final class Repeaters implements Remedy
         }
     }
 
+    /** Whether the sound comes by the unit, or would if it took and played to other devices: it is at one, and goes on from the other. */
+    private function isAsked(Trouble $trouble, Unit $unit, ?Device $taken, ?Device $played): bool
+    {
+        foreach ($trouble->hasTooMuch() ? $trouble->hops() : [] as $hop) {
+            if ($hop->pick?->unit === $unit->id) {
+                return true;
+            }
+        }
+
+        return $trouble->lacks() && $taken !== null && $played !== null
+            && $trouble->region->reachedOf($trouble->graph->deviceNode($taken)) !== []
+            && $trouble->region->leadingOf($trouble->graph->deviceNode($played)) !== [];
+    }
+
     /** @return iterable<Candidate> both picks exchanged: each takes the other side of what the other has */
     private function exchanged(Trouble $trouble, Unit $unit): iterable
     {
@@ -45,7 +59,7 @@ final class Repeaters implements Remedy
         if (count($picks) !== 2 || $host === null) {
             return;
         }
-        $edits = $names = [];
+        $edits = $names = $devices = [];
         foreach ([[$picks[0], $picks[1]], [$picks[1], $picks[0]]] as [[$at, $pick], [, $other]]) {
             $device = $this->sideOf($trouble, $host->id, $at, $other);
             if ($device === null) {
@@ -54,6 +68,10 @@ final class Repeaters implements Remedy
             $situation = $trouble->placesOf($at, 'pick')[0];
             $edits[] = new SetPick($at, $pick->with(device: $device->ref, channels: null, tap: null), $situation);
             $names[] = $device->name();
+            $devices[$trouble->rig->point($at)->picks->value ?? ''] = $device;
+        }
+        if (! $this->isAsked($trouble, $unit, $devices['recording'] ?? null, $devices['playback'] ?? null)) {
+            return;
         }
         yield new Candidate(
             "exchange {$unit->id}",
