@@ -91,7 +91,7 @@ final readonly class Finder
             $add($step->label(), 'view', $this->page->url([], $step->value));
         }
         foreach ([
-            'New unit' => 'stock',
+            'Add equipment' => 'stock',
             'New place' => 'stock',
             'New sound' => 'wishes',
             'New listener' => 'wishes',

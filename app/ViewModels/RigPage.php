@@ -160,6 +160,12 @@ final readonly class RigPage
         return $this->scope === WishScope::Here ? $this->situation->id : '';
     }
 
+    /** The stops, the tabs of the one that is shown, and what comes next. */
+    public function rail(): Rail
+    {
+        return new Rail($this);
+    }
+
     /** Of the browser's tab: the view, then the rig. */
     public function title(): string
     {

@@ -53,6 +53,15 @@ final readonly class Stock
             : new SwapUnit($this->chosen->id, $other);
     }
 
+    /** Where something was put last: what comes next likely goes there too. */
+    public function lastPlace(): string
+    {
+        $units = $this->page->rig->units;
+        $places = $this->page->rig->places;
+
+        return $units === [] ? (string) array_key_last($places) : $units[array_key_last($units)]->place;
+    }
+
     /** @return list<Noted> what is noted of the chosen unit as the document has it */
     public function noted(): array
     {

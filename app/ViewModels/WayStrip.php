@@ -77,6 +77,13 @@ final readonly class WayStrip
         return implode(', ', array_filter([$want, ...($wish?->marks() ?? [])]));
     }
 
+    /** Whether mark and level say the wish already: heard where it must be, silent where it must not, with nothing more wished of it. */
+    public static function isPlain(HeardPair $pair): bool
+    {
+        return $pair->verdict === Verdict::Ok && $pair->wish !== null && $pair->wish->marks() === []
+            && $pair->wish->want !== Want::May && $pair->isHeard() === ($pair->wish->want === Want::Must);
+    }
+
     /** What is the matter with a level, as short as a cell takes: "far too quiet"; empty where nothing is. */
     public static function levelTrouble(HeardPair $pair): string
     {

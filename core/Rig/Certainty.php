@@ -15,7 +15,7 @@ enum Certainty: string
     public function words(): string
     {
         return match ($this) {
-            self::Stated => 'stated, not tried', self::Assumed => 'assumed', self::Proven => 'proven', self::Fails => 'known not to work',
+            self::Stated => 'from the data sheet, untested', self::Assumed => 'assumed', self::Proven => 'proven', self::Fails => 'known not to work',
         };
     }
 

@@ -23,6 +23,7 @@ import { madeBook } from './components/made-book.js';
 import { map } from './components/map.js';
 import { message } from './components/message.js';
 import { modelField } from './components/model-field.js';
+import { nextStep } from './components/next-step.js';
 import { order } from './components/order.js';
 import { pulse } from './components/pulse.js';
 import { several } from './components/several.js';
@@ -37,9 +38,10 @@ Alpine.plugin(focus);
 Alpine.plugin(morph);
 Alpine.plugin(persist);
 Alpine.store('theme', theme(Alpine));
+Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    card, causes, fetched, finder, found, frame, grid, keyList, layOut, madeBook, map, message, modelField, order, pulse, several, sketch, standings, strength, table,
+    card, causes, fetched, finder, found, frame, grid, keyList, layOut, madeBook, map, message, modelField, nextStep, order, pulse, several, sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

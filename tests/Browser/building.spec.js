@@ -25,7 +25,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
         await expect(said(page)).toContainText(`New place: ${name}`);
     }
     for (const [model, place, name] of [['trrs-headset', 'Desk', 'Headset'], ['laptop', 'Laptop', 'Laptop'], ['game', 'Laptop', 'Game'], ['broadcast-program-small', 'Laptop', 'Broadcast program']]) {
-        const form = page.locator('form', { hasText: 'Add the unit' });
+        const form = page.locator('form', { has: page.getByLabel('How many') });
         await form.getByLabel('Model').fill(model);
         await form.getByLabel('Place').selectOption({ label: place });
         await form.getByLabel('Name').fill(name);

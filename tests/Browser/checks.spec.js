@@ -43,7 +43,7 @@ test('a finding: shown on the map, filtered, cured by one click, undone, accepte
     await expect(page.locator('.evidence-says')).toContainText('Line booster needs phantom power');
     await page.getByRole('link', { name: 'Back to the finding' }).click();
 
-    await phantom.getByRole('button', { name: /^Do it/ }).click();
+    await phantom.getByRole('button', { name: /^Apply/ }).click();
     await expect.poll(async () => (await unit(page, 'mixer')).settings?.values?.['phantom-mic-1']).toBe(true);
     await expect(page.locator('.found-count')).toContainText('2 faults', { timeout: 60000 });
     await expect(phantom).toHaveCount(0);

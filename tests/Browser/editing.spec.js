@@ -24,7 +24,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     const strip = page.getByRole('region', { name: 'Way strip' });
     // The causes are looked for once the page is shown.
     await expect(strip).toContainText('Unmute Source 2 of Broadcast program', { timeout: 60000 });
-    await strip.getByRole('button', { name: 'Do it' }).click();
+    await strip.getByRole('button', { name: /^Apply/ }).click();
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
     await page.keyboard.press('u');
     await expect(said(page)).toContainText('Undone: Broadcast program: Source 2 unmuted');
@@ -33,7 +33,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
     await page.getByRole('link', { name: 'History' }).click();
     await expect(page.locator('.revisions li')).toHaveCount(3);
-    await page.getByRole('button', { name: 'Bring back revision 1' }).click();
+    await page.getByRole('button', { name: 'Restore revision 1' }).click();
     await expect(page.locator('.revisions li').first()).toContainText('Restored revision 1');
 });
 

@@ -77,7 +77,7 @@ test('forms work without scripts', async ({ browser }) => {
     await expect(said(page)).toContainText('Voice must be heard by Me');
     await page.goto(`/rigs/${rig}/stock`);
     await page.getByLabel('Model').fill('lapel');
-    await page.getByRole('button', { name: 'Add the unit' }).click();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(said(page)).toContainText('New unit: Lapel microphone');
     await context.close();
 });

@@ -87,7 +87,7 @@ test('cables are pasted from a spreadsheet, changed in one step or not at all', 
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock`);
     for (const name of ['Webcam', 'Second webcam']) {
-        const form = page.locator('form', { hasText: 'Add the unit' });
+        const form = page.locator('form', { has: page.getByLabel('How many') });
         await form.getByLabel('Model').fill('webcam');
         await form.getByLabel('Name').fill(name);
         await form.getByRole('button').click();

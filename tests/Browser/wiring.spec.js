@@ -14,7 +14,7 @@ const bench = async (page) => {
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock`);
     for (const [model, count, said_] of [['eight-input-desk', 1, 'Eight-input desk'], ['dynamic-microphone', 2, 'Dynamic microphone 2'], ['closed-headphones', 1, 'Closed headphones']]) {
-        const form = page.locator('form', { hasText: 'Add the unit' });
+        const form = page.locator('form', { has: page.getByLabel('How many') });
         await form.getByLabel('Model').fill(model);
         await form.getByLabel('How many').fill(String(count));
         await form.getByRole('button').click();

@@ -90,11 +90,11 @@ it('says on every page of a rig that it can\'t be read, in the list too, and bri
     (new ReflectionProperty(StoredRig::class, 'last'))->setValue(null, null);
     foreach (['wishes', 'wiring', 'history', 'people', 'stock'] as $view) {
         $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/{$view}")->assertStatus(422)->assertSee('control characters')
-            ->assertSee('Bring back revision 1');
+            ->assertSee('Restore revision 1');
     }
     $this->postJson("/rigs/{$this->rig->id}/edits", ['edit' => 'describe-rig', 'name' => 'x', 'revision' => 1])->assertStatus(422)
         ->assertJsonPath('message', fn (string $says) => str_contains($says, 'can\'t be read'));
-    $this->get('/')->assertOk()->assertSee('This rig can\'t be read', false)->assertSee('Bring back revision 1');
+    $this->get('/')->assertOk()->assertSee('This rig can\'t be read', false)->assertSee('Restore revision 1');
     $this->get("/rigs/{$this->rig->id}/document")->assertOk();
     $this->get('/account/export')->assertOk();
     $this->post("/rigs/{$this->rig->id}/recover")->assertRedirect('/');

@@ -107,7 +107,7 @@ it('lets one rig that can\'t be read stop nothing else, says what is wrong, and 
     Cache::flush();
     $this->actingAs($user)->get("/rigs/{$broken->id}/wishes")->assertStatus(422);
     $this->get('/')->assertOk()->assertSee($whole->name)->assertSee('This rig can\'t be read', false)
-        ->assertSee('Bring back revision 1');
+        ->assertSee('Restore revision 1');
     expect(Artisan::call('rig:layout'))->toBe(0);
     $this->get("/rigs/{$broken->id}/document")->assertOk();
     $this->post("/rigs/{$broken->id}/recover")->assertRedirect('/')

@@ -12,11 +12,13 @@ use App\ViewModels\ChecksPage;
 use App\ViewModels\Computers;
 use App\ViewModels\DependencePage;
 use App\ViewModels\Doubts;
+use App\ViewModels\DownloadsPage;
 use App\ViewModels\LevelsPage;
 use App\ViewModels\NamesPage;
 use App\ViewModels\RecipesPage;
 use App\ViewModels\ReturnsPage;
 use App\ViewModels\RigPage;
+use App\ViewModels\ShoppingPage;
 use App\ViewModels\SituationCard;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
@@ -32,7 +34,7 @@ final class RigViewController
     /** Those that have an address here. */
     public const STEPS = [
         Step::Wishes, Step::Stock, Step::Computers, Step::Recipes, Step::Names, Step::Tracks, Step::Levels, Step::Checks, Step::Returns,
-        Step::Dependence, Step::Situations, Step::Doubts, Step::Cables,
+        Step::Dependence, Step::Situations, Step::Doubts, Step::Cables, Step::Shopping, Step::Downloads,
     ];
 
     public function __invoke(Request $request, Rig $rig, string $step): View
@@ -61,6 +63,8 @@ final class RigViewController
             Step::Dependence => ['depends' => new DependencePage($page)],
             Step::Situations => ['cards' => SituationCard::all($page)],
             Step::Doubts => ['doubts' => new Doubts($page)],
+            Step::Shopping => ['shopping' => new ShoppingPage($page)],
+            Step::Downloads => ['downloads' => new DownloadsPage($page)],
             Step::Cables => ['table' => new CableTable($page->rig)],
             default => abort(404),
         };

@@ -20,7 +20,7 @@ final class OwnReturns implements Part
 
     public function title(): string
     {
-        return 'Own returns (mix-minus)';
+        return 'Return feeds (mix-minus)';
     }
 
     public function blocks(BookInput $of): array

@@ -3,13 +3,21 @@ import { forgetPages, forgetTicks, unsentTicks } from '../page/forget.js';
 import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
-import { addressOf, comeBack, isWithin, visit } from '../page/visit.js';
+import { addressOf, comeBack, isWithin, toView, visit } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
     const links = [...document.querySelectorAll(`${list} a`)];
     const at = links.findIndex((link) => link.hasAttribute('aria-current'));
     links[(at + step + links.length) % links.length]?.click();
+};
+// Only within a rig: elsewhere there are no such views.
+const go = (view) => document.body.dataset.rig && visit(toView(view));
+// The number of a stop leads there; where one is already, it leads on to its next tab.
+const stop = (number) => {
+    const link = document.querySelector(`[data-key-stop="${number}"]`);
+    if (!link) return null;
+    return () => (link.hasAttribute('aria-current') ? neighbour('.tabs', 1) : link.click());
 };
 const openMenu = () => document.querySelector('[data-menu][open]');
 const letGo = () => {
@@ -23,11 +31,12 @@ const say = (name) => window.dispatchEvent(new CustomEvent(name));
 
 const KEYS = {
     '/': () => say('find'),
-    a: () => document.querySelector('main form:not(.visually-hidden) :is(input:not([type=hidden]), select, textarea)')?.focus(),
-    s: () => follow('.rail-end a[href*="/situations"]'),
-    c: () => follow('.rail-end a[href*="/cables"]'),
-    p: () => follow('.rail-end a[href*="/people"]'),
-    h: () => follow('.rail-end a[href*="/history"]'),
+    a: () => [...document.querySelectorAll('main form:not(.visually-hidden) :is(input:not([type=hidden]), select, textarea)')]
+        .find((one) => !one.disabled && one.checkVisibility())?.focus(),
+    s: () => go('situations'),
+    c: () => go('cables'),
+    p: () => go('people'),
+    h: () => go('history'),
     '[': () => neighbour('.situations', -1),
     ']': () => neighbour('.situations', 1),
     d: () => neighbour('.depths', 1),
@@ -147,9 +156,9 @@ export function frame() {
             const isUndo = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
             if (hasModifier(event) && !isUndo) return;
             if (!isUndo && event.key !== 'Escape' && !window.Alpine.store('keys').isOn) return;
-            const button = /^[a-z1-9]$/.test(event.key)
-                ? document.querySelector(`[data-key-wish="${event.key}"], [data-key-step="${event.key}"]`) : null;
-            const action = isUndo ? KEYS[event.shiftKey ? 'r' : 'u'] : button ? () => button.click() : KEYS[event.key];
+            const button = /^[a-z]$/.test(event.key) ? document.querySelector(`[data-key-wish="${event.key}"]`) : null;
+            const number = /^[1-9]$/.test(event.key) ? stop(event.key) : null;
+            const action = isUndo ? KEYS[event.shiftKey ? 'r' : 'u'] : number ?? (button ? () => button.click() : KEYS[event.key]);
             if (!action) return;
             event.preventDefault();
             action();

@@ -61,6 +61,12 @@ const standAgain = (was, neighbours) => {
     (place ?? document.querySelector('main#view'))?.focus({ preventScroll: true });
 };
 
+const replaceView = (next) => {
+    const was = document.querySelector('main#view');
+    window.Alpine.destroyTree(was);
+    was.replaceWith(document.importNode(next.querySelector('main#view'), true));
+};
+
 /** @param seen the drawing that the state was asked for from; @param sent the form whose change is in it */
 export const redraw = (html, sent = null, seen = state.drawings) => {
     if (sent === null && (seen !== state.drawings || state.sending > 0)) return;
@@ -70,6 +76,8 @@ export const redraw = (html, sent = null, seen = state.drawings) => {
     keepToken(next);
     // What was sent is no longer half typed: the server says now what stands there.
     if (sent?.isConnected) sent.reset();
+    // Another view shares nothing with the one that was: it comes whole. What stands around both is morphed.
+    if (next.body.dataset.view !== document.body.dataset.view) replaceView(next);
     const was = document.activeElement ?? document.body;
     const stops = window.Alpine === undefined ? [] : [...document.querySelectorAll('main#view :is(a[href], button, input:not([type=hidden]), select, textarea)')];
     const at = stops.indexOf(was);

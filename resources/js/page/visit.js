@@ -1,8 +1,16 @@
-// Another state of the same view: fetched and put in place of this one, so that focus, scroll and what is half typed stay. Back and
-// forward do the same. Where anything is in the way, the browser goes there as usual.
+// Going from view to view of a rig without a new page: the address changes, what is shown is drawn in place of what was. Back and forward do
+// the same. A view that was there is shown at once, and made fresh behind it. Where anything is in the way, the browser goes there as usual.
 import { redraw, settled, shown } from './redraw.js';
+import { putBack, snapshot } from './scrolled.js';
+import { anyUnsaved } from './unsaved.js';
 
-const latest = { number: 0 };
+const LOST = 'What you entered here is not saved. Leave it?';
+
+const latest = { number: 0, address: window.location.href };
+
+// Pages that were shown, by address, and how far each was scrolled.
+const pages = new Map();
+const MOST = 24;
 
 const page = async (address) => {
     const answer = await fetch(address, { headers: { Accept: 'text/html' } });
@@ -10,20 +18,57 @@ const page = async (address) => {
     return answer.text();
 };
 
+const viewOf = (address) => new URL(address, window.location.href).pathname;
+const bare = (address) => address.split('#')[0];
+
+const keep = (address, kept) => {
+    pages.delete(bare(address));
+    pages.set(bare(address), { ...pages.get(bare(address)), ...kept });
+    if (pages.size > MOST) pages.delete(pages.keys().next().value);
+};
+
+// How far what is left is scrolled is known again when somebody comes back to it.
+const leave = () => {
+    const known = pages.get(bare(latest.address));
+    keep(latest.address, { html: known?.html, revision: known?.revision, seen: snapshot() });
+};
+
+const arrive = (address, seen) => {
+    latest.address = address;
+    const target = new URL(address).hash.slice(1);
+    if (seen) putBack(seen);
+    else if (target) document.getElementById(decodeURIComponent(target))?.scrollIntoView({ block: 'start' });
+};
+
 /** @param isNew false where the address is in the history already */
 export const visit = async (address, isNew = true) => {
+    const isOther = viewOf(address) !== viewOf(latest.address);
+    if (isOther && anyUnsaved() && !window.confirm(LOST)) return;
     const number = ++latest.number;
     document.body.setAttribute('aria-busy', 'true');
+    leave();
+    const known = pages.get(bare(address));
+    const place = isNew ? null : known?.seen;
     try {
         let html, seen;
+        await settled();
+        const isFresh = known?.html && known.revision === document.body.dataset.revision;
+        if (isOther && isFresh && number === latest.number) {
+            if (isNew) window.history.pushState(null, '', address);
+            redraw(known.html);
+            arrive(address, place);
+        }
         do {
             await settled();
             seen = shown();
-            html = await page(address);
+            html = await page(bare(address));
             if (number !== latest.number) return;
         } while (seen !== shown());
-        if (isNew) window.history.pushState(null, '', address);
+        const isShown = latest.address === address && isOther && isFresh;
+        if (isNew && !isShown) window.history.pushState(null, '', address);
         redraw(html, null, seen);
+        if (!isShown) arrive(address, place);
+        keep(address, { html, revision: document.body.dataset.revision });
     } catch {
         if (number === latest.number) window.location.assign(address);
     } finally {
@@ -40,11 +85,26 @@ export const stay = () => {
 /** The address of a link, in HTML or in a drawing. */
 export const addressOf = (link) => new URL(link.getAttribute('href'), window.location.href);
 
-/** Whether a link leads to another state of the view that is shown. */
+/** The address of a view of the rig that is shown, in the situation that is shown. */
+export const toView = (name) => {
+    const address = new URL(window.location.href);
+    const situation = address.searchParams.get('situation');
+    return new URL(`/rigs/${document.body.dataset.rig}/${name}${situation ? `?situation=${encodeURIComponent(situation)}` : ''}`, address).href;
+};
+
+// The views that are drawn in one frame; what else lies below a rig is a file, or a page of its own.
+const isView = (pathname) => {
+    const [, rigs, rig, view, ...more] = pathname.split('/');
+    return rigs === 'rigs' && rig === document.body.dataset.rig && more.length === 0
+        && (document.body.dataset.views ?? '').split(' ').includes(view);
+};
+
+/** Whether a link leads to a view of the rig that is shown, and not only to a place on this one. */
 export const isWithin = (link) => {
-    const { origin, pathname, hash } = addressOf(link);
+    const { origin, pathname, search, hash } = addressOf(link);
+    const isHere = pathname === window.location.pathname && search === window.location.search;
     return document.body.dataset.rig !== undefined && !link.hasAttribute('download') && !link.hasAttribute('target')
-        && origin === window.location.origin && pathname === window.location.pathname && hash === '';
+        && origin === window.location.origin && (isView(pathname) || pathname === window.location.pathname) && !(isHere && hash !== '');
 };
 
 export const comeBack = () => visit(window.location.href, false);

@@ -5,10 +5,10 @@
     <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
 @elseif ($page->causes->causes !== [])
     <h2>{{ $page->causesTitle() }}</h2>
-    <p class="lead-line">All situations together.
+    <p class="lead-line">In all situations.
         @if ($page->canEdit && $page->causes->hasSeveralCures())
             <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit"
-                class="do">All of them</button></x-edit>
+                class="do">Apply all {{ count(array_filter($page->openCauses(), fn ($one) => $one->cures !== [])) }}</button></x-edit>
         @endif
     </p>
     <ol class="causes">

@@ -1,7 +1,7 @@
 @props(['page', 'about'])
 {{-- How sure something is: of what is selected, and of what is inside it. --}}
 @php $written = array_filter($page->rig->papers->facts, fn ($fact) => isset($about[(string) $fact->about])); @endphp
-<h3>How sure it is</h3>
+<h3>Confidence</h3>
 @foreach ($written as $fact)
     <div class="fact">
         <p>{{ $about[(string) $fact->about] }}@if ($fact->with !== null) with {{ $fact->with->words($page->rig) }}@endif.

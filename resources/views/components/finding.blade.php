@@ -15,7 +15,7 @@
                 <span class="cure-tools">
                     @if ($page->canEdit) <x-edit :page="$page"
                         :fields="['edit' => 'cure', 'cure' => $id, 'sentence' => $cure->sentence]"><button type="submit"
-                        class="do">Do it<span class="visually-hidden">: {{ $cure->sentence }}</span></button></x-edit> @endif
+                        class="do">Apply<span class="visually-hidden">: {{ $cure->sentence }}</span></button></x-edit> @endif
                     <span>Preview: <a href="{{ $page->url(['try' => $id, 'finding' => null],
                         'wishes') }}">table<span class="visually-hidden"> as it would be: {{ $cure->sentence }}</span></a>,
                         <a href="{{ $page->url(['try' => $id, 'finding' => $finding->evidence()],

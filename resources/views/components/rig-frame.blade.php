@@ -1,10 +1,10 @@
-@props(['page'])
+@props(['page', 'tools' => null])
 @php
-    use App\ViewModels\Step;
     $odds = count($page->atOdds());
+    $rail = $page->rail();
 @endphp
 <x-page :title="$page->title()" class="rig" data-rig="{{ $page->record->id }}" data-revision="{{ $page->record->revision }}"
-    data-view="{{ $page->view }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
+    data-view="{{ $page->view }}" data-views="{{ implode(' ', array_map(fn ($step) => $step->value, App\ViewModels\Step::cases())) }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
     <a class="visually-hidden-focusable skip" href="#view">Skip to content</a>
     <header class="top">
         <x-brand />
@@ -21,48 +21,31 @@
             <a class="odds" href="{{ $page->url([], 'wishes') }}">
                 @if ($odds > 0) <strong>{{ $odds }}</strong> not as wished @else {{ ucfirst($page->standing()) }} @endif
             </a>
-            @php $found = $page->found(); @endphp
-            <a class="found-count" href="{{ $page->url([], 'checks') }}"
-                @if ($found === null && ! in_array($page->view, ['wishes', 'wiring', 'checks'], true) && count($page->rig->units) <= 150)
-                x-data="found" data-key="found-{{ $page->record->revision }}" data-causes="{{ route('rigs.causes', $page->record) }}"
-                x-text="says" @endif>{{ $found === null ? 'Checks' : ($found === '' ? 'Nothing found' : $found) }}</a>
-            <a class="plain find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)"
-                aria-label="Find"><i class="bi bi-search" aria-hidden="true"></i></a>
+            <a class="find-open" data-key-find href="{{ $page->url([], 'find') }}" title="Find (/)"><i class="bi bi-search"
+                aria-hidden="true"></i><span>Find</span><kbd aria-hidden="true">/</kbd></a>
             @if ($page->canEdit) <div class="undo"><x-undo :page="$page" /></div> @endif
-            <button type="button" class="plain keys-open" data-key-list title="Keys (?)" aria-label="Keys"><i class="bi bi-keyboard"
-                aria-hidden="true"></i></button>
-            <x-account />
+            <x-rig-menu :page="$page" />
         </div>
     </header>
-    <nav class="rail" aria-label="Steps of the work">
-        @foreach (Step::RAIL as $i => $step)
-            <a href="{{ $page->url([], $step->value) }}" data-key-step="{{ $i + 1 }}" @if ($page->view === $step->value)
-                aria-current="page" @endif><span class="step" aria-hidden="true">{{ $i + 1 }}</span><span>{{ $step->label() }}</span></a>
+    <nav class="rail" aria-label="Stops">
+        @foreach ($rail->stops as $i => $stop)
+            <a href="{{ $stop['url'] }}" data-key-stop="{{ $i + 1 }}" @if ($stop['isHere']) aria-current="page" @endif><span
+                class="key" aria-hidden="true">{{ $i + 1 }}</span><span class="stop-name">{{ $stop['label'] }}</span><x-stop-mark
+                :at="$stop['at']" /></a>
         @endforeach
-        <div class="rail-end">
-            <a href="{{ $page->url([], 'returns') }}" @if ($page->view === 'returns')
-                aria-current="page" @endif><i class="bi bi-arrow-return-left" aria-hidden="true"></i><span>Own returns</span></a>
-            <a href="{{ $page->url([], 'dependence') }}" @if ($page->view === 'dependence')
-                aria-current="page" @endif><i class="bi bi-diagram-2" aria-hidden="true"></i><span>Dependence</span></a>
-            <a href="{{ $page->url([], 'situations') }}" @if ($page->view === 'situations')
-                aria-current="page" @endif><i class="bi bi-layers" aria-hidden="true"></i><span>Situations</span></a>
-            <a href="{{ $page->url([], 'cables') }}" @if ($page->view === 'cables') aria-current="page" @endif><i class="bi bi-table"
-                aria-hidden="true"></i><span>Cable table</span></a>
-            <a href="{{ $page->url([], 'doubts') }}" @if ($page->view === 'doubts')
-                aria-current="page" @endif><i class="bi bi-question-circle" aria-hidden="true"></i><span>Doubts</span></a>
-            <a href="{{ $page->url([], 'people') }}" @if ($page->view === 'people') aria-current="page" @endif><i class="bi bi-people"
-                aria-hidden="true"></i><span>People</span></a>
-            <a href="{{ $page->url([], 'history') }}" @if ($page->view === 'history')
-                aria-current="page" @endif><i class="bi bi-clock-history" aria-hidden="true"></i><span>History</span></a>
-            <a href="{{ $page->url([], 'cards') }}" @if ($page->view === 'cards') aria-current="page" @endif><i class="bi bi-card-checklist"
-                aria-hidden="true"></i><span>Cards</span></a>
-            <a href="{{ $page->url([], 'book') }}" @if ($page->view === 'book') aria-current="page" @endif><i class="bi bi-book"
-                aria-hidden="true"></i><span>Book</span></a>
-            <a href="{{ route('rigs.document', $page->record->id) }}" download><i class="bi bi-download"
-                aria-hidden="true"></i><span>Document</span></a>
-            <a href="{{ route('rigs.index') }}"><i class="bi bi-collection" aria-hidden="true"></i><span>All rigs</span></a>
-        </div>
     </nav>
+    <x-next-step :page="$page" :rail="$rail" />
+    @if (count($rail->tabs) > 1 || $tools !== null)
+    <div class="tab-line">
+        <nav class="tabs" aria-label="Views">
+            @foreach ($rail->tabs as $tab)
+                <a href="{{ $tab->url }}" @if ($tab->isHere) aria-current="page" @endif
+                    @class(['quiet' => $tab->isQuiet && ! $tab->isHere])>{{ $tab->label }}</a>
+            @endforeach
+        </nav>
+        {{ $tools }}
+    </div>
+    @endif
     <main id="view" class="view" tabindex="-1">@if ($page->uncounted() > 0) <x-uncounted :page="$page" /> @endif{{ $slot }}</main>
     {{ $strip ?? '' }}
     <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message"

@@ -130,7 +130,7 @@
                         <x-edit :page="$page" class="set plug" :fields="['edit' => 'replug', 'cable' => $cable->id, 'end' => $end]">
                             <select name="to" required
                                 aria-label="Where the {{ $end }} end goes instead"><option
-                                value="">plug it elsewhere …</option>@foreach ($elsewhere as $ref => $name)
+                                value="">move to …</option>@foreach ($elsewhere as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select>
                             <button type="submit" class="do">Move<span class="visually-hidden"> the {{ $end }} end</span></button>
                         </x-edit>

@@ -50,7 +50,7 @@
                     @endforeach</select></label>
                 <label class="tick"><input type="checkbox" name="alone" value="1" data-auto @checked($pair->wish->alone)> alone here</label>
                 <label>side <select name="side" data-auto><option
-                    value="">as it comes</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
+                    value="">default</option>@foreach (\HiddenWire\Core\Rig\Side::cases() as $case)
                     <option value="{{ $case->value }}" @selected($pair->wish->side === $case)>{{ $case->value }} only</option>
                     @endforeach</select></label>
                 <label>sound <select name="treatment"

@@ -1,6 +1,6 @@
 <x-rig-frame :page="$page">
     <div class="page dependence">
-        <h2>What hangs on what <small>{{ $page->situation->name }}</small></h2>
+        <h2>What depends on what <small>{{ $page->situation->name }}</small></h2>
         @if ($depends->elements === []) <p class="quiet">Nothing that must be heard is heard in {{ $page->situation->name }} yet.</p> @else
         <table class="facts"><thead><tr><th scope="col">When this fails</th><th scope="col">Lost</th><th
             scope="col">Who loses what</th></tr></thead><tbody>

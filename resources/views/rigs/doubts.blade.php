@@ -1,6 +1,6 @@
 <x-rig-frame :page="$page">
     <div class="page doubts">
-        <h2>Doubts <small>what the plan relies on in {{ $page->situation->name }}</small></h2>
+        <h2>Assumptions <small>what the plan relies on in {{ $page->situation->name }}</small></h2>
         @if ($doubts->open === [] && $doubts->proven === [])
             <p class="quiet">Nothing is written down yet. Say in the sheet of a unit or a cable how sure something is:
                 stated by somebody, assumed, proven, or known not to work.</p>
@@ -12,7 +12,7 @@
                 <p>{{ $row['fact']->what }} @if ($row['fact']->by !== '' || $row['fact']->on !== '')
                     <small class="quiet">({{ implode(', ', array_filter([$row['fact']->by, $row['fact']->on])) }})</small> @endif</p>
                 @if ($row['proof'] !== '') <p><strong>Proof:</strong> {{ $row['proof'] }}</p> @endif
-                <p class="quiet">What hangs on it: {{ $row['hangs'] }}.</p>
+                <p class="quiet">What depends on it: {{ $row['hangs'] }}.</p>
                 @if ($page->canEdit)
                     <x-edit :page="$page" class="row-form"
                         :fields="['edit' => 'prove', 'about' => (string) $row['fact']->about, 'with' => (string) $row['fact']->with,
@@ -23,9 +23,9 @@
                         <input name="firmware" maxlength="{{ Bounds::SHORT_NAME }}" placeholder="Firmware"
                             aria-label="Firmware with which {{ $row['subject'] }} was tried">
                         <button class="do" type="submit" name="certainty"
-                            value="proven">It works<span class="visually-hidden">: {{ $row['subject'] }}</span></button>
+                            value="proven">Confirmed<span class="visually-hidden">: {{ $row['subject'] }}</span></button>
                         @if ($row['isOpen']) <button class="do" type="submit" name="certainty"
-                            value="fails">It doesn't<span class="visually-hidden">: {{ $row['subject'] }}</span></button> @endif
+                            value="fails">Failed<span class="visually-hidden">: {{ $row['subject'] }}</span></button> @endif
                     </x-edit>
                 @endif
             </article>

@@ -1,8 +1,7 @@
 <x-rig-frame :page="$page">
     <div class="history">
         <h2>History</h2>
-        <p class="quiet">Every state of the rig is kept. Undo leads to the state that the present one was made from;
-            nothing is lost by it.</p>
+        <p class="quiet">Every revision of the rig is kept. Undo goes back one revision, nothing is lost.</p>
         <ol class="revisions" reversed>
             @foreach ($list->revisions as $revision)
                 <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>
@@ -13,8 +12,7 @@
                     <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
                         'revision' => $revision->number]) }}">Book<span class="visually-hidden">
                         of revision {{ $revision->number }}</span></a>
-                        @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name<span class="visually-hidden">
-                            revision {{ $revision->number }}</span></summary>
+                        @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name this revision<span class="visually-hidden">: {{ $revision->number }}</span></summary>
                             <form class="row-form" method="post"
                                 action="{{ route('rigs.revision.name', [$page->record->id, $revision->number]) }}">@csrf
                                 @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}"
@@ -27,7 +25,7 @@
                         <form method="post" data-send action="{{ route('rigs.restore', [$page->record->id, $revision->number]) }}">
                             @csrf
                             <input type="hidden" name="revision" value="{{ $page->record->revision }}">
-                            <button type="submit" class="do">Bring back<span class="visually-hidden">
+                            <button type="submit" class="do">Restore<span class="visually-hidden">
                                 revision {{ $revision->number }}</span></button>
                         </form>
                     @endif

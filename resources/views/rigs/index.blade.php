@@ -65,7 +65,7 @@
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
                         @if ($card->rig->readable !== null)
                         <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf
-                            <button class="do" type="submit">Bring back revision {{ $card->rig->readable }}</button></form>
+                            <button class="do" type="submit">Restore revision {{ $card->rig->readable }}</button></form>
                         @endif
                         @if ($card->rig->user_id !== auth()->id())
                         <form method="post" action="{{ route('rigs.leave', $card->rig->id) }}"

@@ -112,14 +112,14 @@
                                             @if ($feed->canSwitch)
                                                 <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
                                                 'route' => $feed->key, 'on' => '0']"><button class="do"
-                                                type="submit">Leave out<span class="visually-hidden">
+                                                type="submit">Remove<span class="visually-hidden">
                                                 {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
                                         </span>
                                     </li>
                                 @endforeach
                             </ul>
                             @if ($recipe->out() !== [])
-                                <div class="left-out"><span class="quiet">left out:</span>
+                                <div class="left-out"><span class="quiet">Not in this mix:</span>
                                     @foreach ($recipe->out() as $feed)
                                         @if ($feed->canSwitch)
                                             <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,

@@ -1,11 +1,11 @@
 <x-rig-frame :page="$page">
     <div class="page returns">
-        <h2>Own returns <small>what callers, teams and parties get in {{ $page->situation->name }}:
+        <h2>Return feeds (mix-minus) <small>what callers, teams and parties get in {{ $page->situation->name }}:
             everything they are to hear, and not themselves</small></h2>
         @if ($returns->rows === [])
             <p class="quiet">No caller, team or party listens yet. Add one to the <a href="{{ $page->url([], 'wishes') }}">wishes</a>.</p>
         @else
-            <div class="matrix-scroll" tabindex="0" role="region" aria-label="Own returns">
+            <div class="matrix-scroll" tabindex="0" role="region" aria-label="Return feeds">
                 <table class="matrix returns-table">
                     <thead><tr><th scope="col">Gets</th>@foreach ($returns->sources as $source)
                         <th scope="col">{{ $source->name }}</th> @endforeach @if ($page->canEdit)
@@ -22,8 +22,8 @@
                                                 <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" /> @endif
                                             <span class="figures">{{ $pair->level()?->text() }}</span>
                                             <small>@if ($isBack) own voice, {{ $pair->delay()?->text()
-                                                }} ms late @elseif ($isOwn) own voice, left out @elseif (!
-                                                $pair->isHeard()) left out @endif</small>
+                                                }} ms late @elseif ($isOwn) own voice, not in this mix @elseif (!
+                                                $pair->isHeard()) not in this mix @endif</small>
                                             <span class="visually-hidden">{{ $source->name }} at {{ $row['listener']->name }}:
                                                 {{ App\ViewModels\WayStrip::say($pair) }}.</span>
                                         </a>
@@ -32,7 +32,7 @@
                                 @if ($page->canEdit)
                                     <td>@if (! $row['isRight'])
                                         <x-edit :page="$page" :fields="['edit' => 'right-mix', 'listener' => $row['listener']->id]"><button
-                                        class="do" type="submit">Make the right mix<span class="visually-hidden">
+                                        class="do" type="submit">Set this return<span class="visually-hidden">
                                         for {{ $row['listener']->name }}</span></button></x-edit> @else
                                         <span class="quiet">right</span> @endif</td>
                                 @endif

@@ -91,7 +91,7 @@
                             @endforeach</select></label>
                     @endif
                     <x-noted :noted="$stock->noted()" />
-                    <label>Seconds until it works, once started <input class="form-control" name="ready_s" inputmode="numeric"
+                    <label>Start-up time, s <input class="form-control" name="ready_s" inputmode="numeric"
                         value="{{ $unit->readyS }}"></label>
                     <label>Manuals and drivers, one a line: name, then address
                         <textarea class="form-control" name="links" rows="2"
@@ -129,14 +129,14 @@
                     @endforeach
                     <p class="quiet">The last goes first, and only when nothing uses it.</p>
                 @endif
-                <h3>Another place</h3>
+                <h3>Move to another place</h3>
                 <x-edit :page="$page" class="row-form" :fields="['edit' => 'move-unit', 'unit' => $unit->id]">
                     <select name="place" aria-label="Place of {{ $unit->name }}">@foreach ($places as $place)
                         <option value="{{ $place->id }}" @selected($place->id === $unit->place)>{{ $place->name }}</option>
                         @endforeach</select>
                     <button class="do" type="submit">Move</button>
                 </x-edit>
-                <h3>Swap the model</h3>
+                <h3>Replace with</h3>
                 <form class="row-form" method="get" action="{{ route('rigs.stock', $page->record->id) }}">
                     <input type="hidden" name="select" value="unit:{{ $unit->id }}">
                     <select name="swap" aria-label="New model for {{ $model->name }}">@foreach ($stock->successors() as $id => $name)
@@ -186,8 +186,8 @@
                     @php $goes = $stock->goesWith($unit); @endphp
                     <h3>Remove</h3>
                     <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do"
-                        type="submit">{{ $goes === '' ? 'Remove it; nothing hangs on it'
-                        : "Remove it, and with it {$goes}" }}</button></x-edit>
+                        type="submit">{{ $goes === '' ? 'Remove (nothing is connected)'
+                        : "Remove, and with it {$goes}" }}</button></x-edit>
                 @endif
             @else
                 <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>
@@ -201,16 +201,16 @@
                     </x-edit>
                 </details>
                 @if ($places !== [])
-                    <h2>New unit</h2>
+                    <h2 id="new-unit">Add equipment</h2>
                     <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
                         <x-model-field />
                         <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place)
-                            <option value="{{ $place->id }}" @selected(old('place') === $place->id)>{{ $place->name }}</option>
+                            <option value="{{ $place->id }}" @selected($place->id === $stock->lastPlace())>{{ $place->name }}</option>
                             @endforeach</select></label>
                         <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
                         <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
-                            placeholder="as the model"></label>
-                        <button class="btn btn-sm btn-ink" type="submit">Add the unit</button>
+                            placeholder="same as the model"></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Add</button>
                     </x-edit>
                     <h2>Search for what is needed</h2>
                     <form class="stock-search" method="get" action="{{ route('rigs.stock', $page->record->id) }}" role="search">

@@ -6,7 +6,7 @@
         <p>Nothing is lost: its document and every revision are kept.</p>
         @if ($rig->readable !== null && $canEdit)
             <form method="post" action="{{ route('rigs.recover', $rig->id) }}">@csrf
-                <button class="btn btn-ink" type="submit">Bring back revision {{ $rig->readable }}</button></form>
+                <button class="btn btn-ink" type="submit">Restore revision {{ $rig->readable }}</button></form>
         @endif
         <p class="door-other"><a href="{{ route('rigs.document', $rig->id) }}" download>Its document, as it was kept</a> ·
             <a href="{{ route('rigs.index') }}">All rigs</a></p>

@@ -5,15 +5,13 @@
     $hasSheet = $page->hasSheet();
 @endphp
 <x-rig-frame :page="$page">
-    <div class="wiring @if ($hasSheet) with-sheet @endif">
+    <x-slot:tools>
         <div class="map-tools">
             <nav class="depths" aria-label="Depth">
                 @foreach (MapDepth::cases() as $depth)
                     <a href="{{ $page->url(['depth' => $depth->value]) }}" @if ($depth === $page->depth)
                         aria-current="true" @endif>{{ $depth->label() }}</a>
                 @endforeach
-                <a class="layer" href="{{ $page->url(['layer' => $page->grounds === null ? 'ground' : null]) }}"
-                    @if ($page->grounds !== null) aria-current="true" @endif>Grounds</a>
             </nav>
             <div class="pens" aria-label="Highlighter pens">
                 @foreach ($page->pens as $pen => $source)
@@ -38,6 +36,8 @@
                 @endif
             </div>
         </div>
+    </x-slot:tools>
+    <div class="wiring @if ($hasSheet) with-sheet @endif">
         @if ($page->finding !== null)
             <p class="evidence-says"><strong>{{ $page->finding->sentence }}</strong>
                 @if ($page->preview !== null) <span>{{ $page->preview->cure->sentence }}</span> @endif

@@ -7,42 +7,44 @@
     use App\ViewModels\WishScope;
 @endphp
 <x-rig-frame :page="$page">
+    <x-slot:tools>
+        @if ($page->canEdit && $page->rig->sources !== [] && $page->rig->listeners !== [])
+        <div class="painter" role="toolbar" aria-label="Wishes">
+            <span class="brushes">
+                <span class="quiet">Click a cell to:</span>
+                <a href="{{ $page->url(['brush' => null]) }}" data-brush="" @if ($page->brush === null)
+                    aria-current="true" @endif>select</a>
+                @foreach (Brush::cases() as $brush)
+                    <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}"
+                        @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }}
+                        <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
+                @endforeach
+            </span>
+            <span class="scopes">
+                <span class="quiet">Applies to:</span>
+                <a href="{{ $page->url(['scope' => 'all']) }}" @if ($page->scope === WishScope::All)
+                    aria-current="true" @endif>all situations</a>
+                <a href="{{ $page->url(['scope' => 'here']) }}" @if ($page->scope === WishScope::Here)
+                    aria-current="true" @endif>{{ $page->situation->name }} only</a>
+            </span>
+            <x-edit :page="$page" class="visually-hidden" data-paint
+                :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells"
+                value=""><input type="hidden" name="want" value=""></x-edit>
+        </div>
+        @endif
+    </x-slot:tools>
     <div class="wishes">
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === [])
                 <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell.
                 No equipment is needed for that yet.</p> @endif
-            @if ($page->canEdit && $page->rig->sources !== [] && $page->rig->listeners !== [])
-            <div class="painter" role="toolbar" aria-label="Wishes">
-                <span class="brushes">
-                    <span class="quiet">A click on a cell</span>
-                    <a href="{{ $page->url(['brush' => null]) }}" data-brush="" @if ($page->brush === null)
-                        aria-current="true" @endif>chooses it</a>
-                    @foreach (Brush::cases() as $brush)
-                        <a href="{{ $page->url(['brush' => $brush->value]) }}" data-brush="{{ $brush->value }}"
-                            @if ($page->brush === $brush) aria-current="true" @endif>{{ $brush->label() }}
-                            <kbd aria-hidden="true">{{ $brush->key() }}</kbd></a>
-                    @endforeach
-                </span>
-                <span class="scopes">
-                    <span class="quiet">Wishes hold in</span>
-                    <a href="{{ $page->url(['scope' => 'all']) }}" @if ($page->scope === WishScope::All)
-                        aria-current="true" @endif>all situations</a>
-                    <a href="{{ $page->url(['scope' => 'here']) }}" @if ($page->scope === WishScope::Here)
-                        aria-current="true" @endif>{{ $page->situation->name }} only</a>
-                </span>
-                <x-edit :page="$page" class="visually-hidden" data-paint
-                    :fields="['edit' => 'wishes', 'situation' => $page->scopeSituation()]"><input type="hidden" name="cells"
-                    value=""><input type="hidden" name="want" value=""></x-edit>
-            </div>
-            @endif
             <table class="hearing @if ($page->brush !== null) painting @endif" x-data="grid" data-brush="{{ $page->brush?->value }}"
                 x-on:keydown="key" x-on:click="click" x-on:pointerdown="press" x-on:pointerover="over" x-on:dragstart="hold"
                 x-on:pointerup.window="lift" x-on:redrawn.document="remark" x-on:click.document="take">
                 <caption class="visually-hidden">Who hears what: {{ $page->situation->name }}</caption>
                 <thead>
                     <tr>
-                        <th scope="col">Sounds</th>
+                        <th scope="col">Sounds <small>levels in dB</small></th>
                         @foreach ($page->rig->listeners as $listener)
                             <th scope="col" data-column="{{ $listener->id }}"><button type="button" class="column"
                                 title="The whole column of {{ $listener->name }}: m, y, n or x sets the wish">{{ $listener->name
@@ -81,7 +83,7 @@
                                         @if ($changes) <span class="want was">was
                                             <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()"
                                             /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else
-                                            <span class="want">{{ $want }}</span> @endif
+                                            <span @class(['want', 'is-plain' => $trouble === '' && WayStrip::isPlain($shown)])>{{ $want }}</span> @endif
                                     </a>
                                 </td>
                             @endforeach
@@ -101,8 +103,8 @@
                 @endforeach
             </div>
             <div class="add-row">
-                @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'begins at'],
-                    'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'listens at']] as $edit => [$word, $kinds, $points,
+                @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'starts at'],
+                    'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'is heard at']] as $edit => [$word, $kinds, $points,
                     $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
                         <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}"
@@ -123,7 +125,7 @@
                 <p class="stock-more"><a href="{{ $page->url(['ends' => '1']) }}">Rename, place or remove sounds and listeners</a></p>
             @else
                 <p class="stock-more"><a href="{{ $page->url() }}">Only the table</a></p>
-                <ul class="ends">
+                <ul class="ends" id="ends">
                     @foreach ($page->rig->sources as $source)
                         <li>
                             <x-edit :page="$page" class="row-form"
@@ -131,7 +133,7 @@
                                 name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}"
                                 aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($source->origins as $origin)
-                                <span class="end">begins at {{ $table->nameOf($origin->at) }}
+                                <span class="end">starts at {{ $table->nameOf($origin->at) }}
                                     <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id,
                                     'at' => (string) $origin->at, 'situation' => '']" name="db"
                                     label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()"
@@ -145,13 +147,13 @@
                                 <x-edit :page="$page"
                                     :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1',
                                     'situation' => '']"><button class="plain" type="submit"
-                                    aria-label="{{ $source->name }} does not begin at {{ $table->nameOf($origin->at) }}"><i
+                                    aria-label="{{ $source->name }} does not start at {{ $table->nameOf($origin->at) }}"><i
                                     class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
                             @endforeach
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required
-                                aria-label="Where {{ $source->name }} begins too"><option
-                                value="">begins at …</option>@foreach ($table->origins as $ref => $name)
+                                aria-label="Where {{ $source->name }} starts too"><option
+                                value="">starts at …</option>@foreach ($table->origins as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
                                 type="submit">Add</button></x-edit>
                             <x-edit :page="$page" class="row-form"
@@ -175,7 +177,7 @@
                                 aria-label="Name of the listener {{ $listener->name }}"><button class="do"
                                 type="submit">Rename</button></x-edit>
                             @foreach ($listener->at as $ear)
-                                <span class="end">listens at {{ $table->nameOf($ear) }}
+                                <span class="end">is heard at {{ $table->nameOf($ear) }}
                                     <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id,
                                     'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit"
                                     aria-label="{{ $listener->name }} does not listen at {{ $table->nameOf($ear) }}"><i class="bi bi-x-lg"
@@ -184,7 +186,7 @@
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at"
                                 required aria-label="Where {{ $listener->name }} listens too"><option
-                                value="">listens at …</option>@foreach ($table->ears as $ref => $name)
+                                value="">is heard at …</option>@foreach ($table->ears as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
                                 type="submit">Add</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id,
