@@ -45,6 +45,9 @@ final readonly class RigPage
 
     public MapDepth $depth;
 
+    /** What an address that says none comes to: the depth that was looked at last. */
+    private MapDepth $usualDepth;
+
     /** @var array<value-of<Pen>, string> source by pen */
     public array $pens;
 
@@ -125,7 +128,8 @@ final readonly class RigPage
         $this->difference = $against === null || $against === $situation
             ? null
             : new SituationDifference(Heard::in($this->rig, $against, $record), $this->hearing);
-        $this->depth = MapDepth::tryFrom($asked('depth')) ?? MapDepth::Cables;
+        $this->usualDepth = self::keptDepth($request, $record->id);
+        $this->depth = MapDepth::tryFrom($asked('depth')) ?? $this->usualDepth;
 
         $pens = [];
         $free = array_map(fn (Pen $pen) => $pen->value, Pen::cases());
@@ -152,6 +156,21 @@ final readonly class RigPage
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
         $this->grounds = $view === 'wiring' && $asked('layer') === 'ground' ? new GroundLayer($this) : null;
+    }
+
+    /** The depth at which this person has looked at this rig's map last; what is asked for now is kept. */
+    private static function keptDepth(Request $request, int $rig): MapDepth
+    {
+        $asked = MapDepth::tryFrom(is_string($request->query('depth')) ? $request->query('depth') : '');
+        if (! $request->hasSession()) {
+            return MapDepth::Cables;
+        }
+        $key = "depth.{$rig}";
+        if ($asked !== null && $request->isMethod('get')) {
+            $request->session()->put($key, $asked->value);
+        }
+
+        return MapDepth::tryFrom((string) $request->session()->get($key, '')) ?? MapDepth::Cables;
     }
 
     /** The situation that a wish made on this page holds in; empty for all. */
@@ -213,7 +232,7 @@ final readonly class RigPage
         ];
 
         // What an address does not say is the usual: one state, one address.
-        $usual = ['situation' => $this->rig->base()->id, 'depth' => MapDepth::Cables->value];
+        $usual = ['situation' => $this->rig->base()->id, 'depth' => $this->usualDepth->value];
         $said = array_filter(
             [...$choices, ...$changes],
             fn (?string $value, string $key) => $value !== null && $value !== '' && $value !== ($usual[$key] ?? null),

@@ -77,6 +77,21 @@ final readonly class WayStrip
         return implode(', ', array_filter([$want, ...($wish?->marks() ?? [])]));
     }
 
+    /** What is the matter, as short as a line of a telephone takes: "left side only". */
+    public static function short(HeardPair $pair): string
+    {
+        return match ($pair->verdict) {
+            Verdict::Missing => $pair->cancelling() === null ? 'missing' : 'cancelled',
+            Verdict::Leak => 'must not be heard',
+            Verdict::Doubled => 'arrives twice',
+            Verdict::NotAlone => 'not alone',
+            Verdict::Loop => 'in a loop',
+            Verdict::OneSided => str_replace(['is heard on the ', 'is heard '], '', $pair->lossWords() ?? 'on the wrong side'),
+            Verdict::TooQuiet => ($pair->isFarTooQuiet() ? 'far ' : '').'too quiet',
+            default => str_replace('-', ' ', $pair->verdict->value),
+        };
+    }
+
     /** Whether mark and level say the wish already: heard where it must be, silent where it must not, with nothing more wished of it. */
     public static function isPlain(HeardPair $pair): bool
     {

@@ -19,6 +19,9 @@ final readonly class WishesPage
     /** Units up to which a slot of its own is looked for. */
     private const UNITS = 150;
 
+    /** Cells that are told one listener after the other, too. */
+    private const SHORT = 400;
+
     /** @var list<HeardPair> what the audience would notice first in front */
     public array $odds;
 
@@ -91,6 +94,14 @@ final readonly class WishesPage
     public function nameOf(PointRef $at): string
     {
         return "{$this->page->rig->units[$at->unit]->name}: {$this->page->rig->point($at)->label}";
+    }
+
+    /** Whether the table has so few cells that they can be told one listener after the other. */
+    public function isShort(): bool
+    {
+        $cells = count($this->page->rig->sources) * count($this->page->rig->listeners);
+
+        return $cells > 0 && $cells <= self::SHORT;
     }
 
     /** @return array<string, string> what the points of a kind are called, by reference */

@@ -4,6 +4,34 @@ import { addRow } from '../page/rows.js';
 
 const SPLIT = /\t|;/;
 
+// Two names are near when they share many pairs of letters.
+const pairsOf = (name) => [...name.toLowerCase()].slice(1).map((letter, i) => name.toLowerCase()[i] + letter);
+const likeness = (one, other) => {
+    const [a, b] = [pairsOf(one), pairsOf(other)];
+    return a.length + b.length === 0 ? 0 : (2 * a.filter((pair) => b.includes(pair)).length) / (a.length + b.length);
+};
+const NEAR = 0.45;
+const nearest = (field, value) => [...field.options].filter((one) => one.value !== '')
+    .map(({ text }) => [likeness(text, value), text]).filter(([how]) => how > NEAR).sort((a, b) => b[0] - a[0]).slice(0, 2).map(([, text]) => text);
+
+// What is pasted and not known stands at its field, with what is near, until something is chosen there.
+const askAbout = (field, value) => {
+    const near = nearest(field, value);
+    const note = document.createElement('small');
+    note.className = 'field-trouble';
+    note.dataset.own = '';
+    note.textContent = `Nothing here is called “${value}”.${near.length > 0 ? ` Near: ${near.join('; ')}` : ''}`;
+    field.parentElement.querySelector('.field-trouble')?.remove();
+    field.after(note);
+    field.setCustomValidity(note.textContent);
+    field.setAttribute('aria-invalid', 'true');
+    field.addEventListener('change', () => {
+        field.setCustomValidity('');
+        field.removeAttribute('aria-invalid');
+        note.remove();
+    }, { once: true });
+};
+
 const fill = (field, text) => {
     const value = text.trim();
     if (field.type === 'checkbox') field.checked = !['0', '', 'no', 'false', 'n'].includes(value.toLowerCase());
@@ -11,6 +39,7 @@ const fill = (field, text) => {
         const isCalled = ({ value: one, text: words }) => [one, words].some((name) => name.toLowerCase() === value.toLowerCase());
         const option = [...field.options].find(isCalled);
         if (option) field.value = option.value;
+        else if (value) askAbout(field, value);
     } else field.value = value;
 };
 const visible = (row) => [...row.querySelectorAll('input:not([type=hidden]), select')];

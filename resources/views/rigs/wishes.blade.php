@@ -33,7 +33,8 @@
         </div>
         @endif
     </x-slot:tools>
-    <div class="wishes">
+    <div @class(['wishes', 'as-table' => $page->asked('as') === 'table' || ! $table->isShort()])>
+        @if ($table->isShort()) <x-by-listener :page="$page" /> @endif
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === [])
                 <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell.
