@@ -18,49 +18,56 @@ final readonly class Finder
     }
 
     /**
-     * Every word has to be in it, typing mistakes and all; fewest mistakes first, then what begins with the text,
-     * then what has the words in its own name.
+     * Every word has to be in it, or in what it is also called; the best first.
      *
      * @return list<array{what: string, kind: string, url: string}>
      */
     private function find(string $text): array
     {
-        $words = Likeness::words($text);
-        $ranked = [];
+        $search = new WordSearch($text);
+        $ranked = $near = [];
         foreach ($this->everything() as $i => $one) {
-            $in = mb_strtolower("{$one['what']} {$one['kind']} {$one['also']}");
-            $name = mb_strtolower($one['what']);
-            [$mistakes, $elsewhere] = [0, 0];
-            foreach ($words as $word) {
-                $of = Likeness::mistakes($word, $in);
-                if ($of === null) {
-                    continue 2;
-                }
-                $mistakes += $of;
-                $elsewhere += Likeness::mistakes($word, $name) === $of ? 0 : 1;
+            $shown = ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']];
+            $rank = $search->isEmpty() ? 0 : $search->rank($one['what'], $one['also'], $one['about']);
+            if ($rank !== null) {
+                $ranked[] = [$rank, $i, $shown];
+            } elseif ($search->count($one['what'], $one['also']) > 0) {
+                $near[] = [-$search->count($one['what'], $one['also']), $i, $shown];
             }
-            $begins = $words !== [] && str_starts_with($name, implode(' ', $words)) ? 0 : 1;
-            $ranked[] = [$mistakes, $begins, $elsewhere, $i, ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']]];
         }
-        sort($ranked);
+        $found = $ranked === [] ? $near : $ranked;
+        sort($found);
 
-        return array_slice(array_map(fn (array $one) => $one[4], $ranked), 0, self::MOST);
+        return array_slice(array_map(fn (array $one) => $one[2], $found), 0, self::MOST);
     }
 
-    /** @return list<array{what: string, kind: string, also: string, url: string}> */
+    /** @return list<array{what: string, kind: string, also: list<string>, about: string, url: string}> */
     private function everything(): array
     {
         $rig = $this->page->rig;
+        /** @var list<array{what: string, kind: string, also: list<string>, about: string, url: string}> $all */
         $all = [];
-        $add = function (string $what, string $kind, string $url, string $also = '') use (&$all): void {
-            $all[] = ['what' => $what, 'kind' => $kind, 'also' => $also, 'url' => $url];
+        $add = function (string $what, string $kind, string $url, array $also = [], string $about = '') use (&$all): void {
+            $all[] = ['what' => $what, 'kind' => $kind, 'also' => array_values(array_map(strval(...), $also)), 'about' => $about, 'url' => $url];
         };
+        foreach (Step::cases() as $step) {
+            $add($step->label(), 'view', $this->page->url([], $step->value), AlsoCalled::view($step->value));
+        }
+        $add('Grounds', 'view', $this->page->url(['layer' => 'ground'], 'wiring'), AlsoCalled::view('grounds'));
+        foreach ($this->actions() as $action => $url) {
+            $add($action, 'action', $url, AlsoCalled::action($action));
+        }
+        foreach ($rig->situations as $situation) {
+            $add($situation->name, 'situation', $this->page->url(['situation' => $situation->id], $this->page->view === 'find' ? 'wishes' : null));
+        }
         foreach ($rig->units as $unit) {
+            $model = $rig->modelOf($unit);
             $add(
                 $unit->name,
-                $rig->modelOf($unit)->isProgram() ? 'program' : 'unit',
+                $model->isProgram() ? 'program' : 'unit',
                 $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'),
-                "{$rig->modelOf($unit)->name} {$unit->serial} {$rig->places[$unit->place]->name}",
+                [$model->name, ...AlsoCalled::model($model)],
+                "{$unit->serial} {$rig->places[$unit->place]->name}",
             );
         }
         foreach ($rig->cables as $cable) {
@@ -68,6 +75,7 @@ final readonly class Finder
                 $cable->label,
                 'cable',
                 $this->page->url(['select' => "cable:{$cable->id}"], 'wiring'),
+                [str_replace('-', '', $cable->label), ltrim((string) preg_replace('/\D+/', '', $cable->label), '0')],
                 "{$cable->type->value} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}",
             );
         }
@@ -77,34 +85,19 @@ final readonly class Finder
                     $device->name(),
                     "{$device->direction->value} device",
                     $this->page->url(['select' => "unit:{$computer}"], 'computers').'#device-'.$device->ref,
-                    "{$device->systemName} {$rig->units[$computer]->name}",
+                    [$device->systemName],
+                    $rig->units[$computer]->name,
                 );
             }
         }
         foreach ($rig->sources as $source) {
-            $add($source->name, 'sound', $this->page->url(['pens' => $source->id], 'wiring'), $source->kind->value);
+            $add($source->name, 'sound', $this->page->url(['pens' => $source->id], 'wiring'), [$source->kind->value]);
         }
         foreach ($rig->listeners as $listener) {
-            $add($listener->name, 'listener', $this->page->url([], 'wishes'), $listener->kind->value);
+            $add($listener->name, 'listener', $this->page->url([], 'wishes'), [$listener->kind->value]);
         }
-        foreach (Step::cases() as $step) {
-            $add($step->label(), 'view', $this->page->url([], $step->value));
-        }
-        foreach ([
-            'Add equipment' => 'stock',
-            'New place' => 'stock',
-            'New sound' => 'wishes',
-            'New listener' => 'wishes',
-            'Renumber the cables' => 'cables',
-            'New situation' => 'situations',
-            'Invite someone' => 'people',
-            'Compare revisions' => 'history',
-        ] as $action => $view) {
-            $add($action, 'action', $this->page->url([], $view));
-        }
-        // These press a button of the page.
-        foreach (['Undo' => '#undo', 'Redo' => '#redo', 'Keys' => '#keys', 'Light or dark theme' => '#theme'] as $action => $anchor) {
-            $add($action, 'action', $anchor);
+        foreach ($rig->places as $place) {
+            $add($place->name, 'place', $this->page->url([], 'stock')."#place-{$place->id}", [$place->kind->value]);
         }
         foreach ($rig->units as $unit) {
             foreach ($rig->modelOf($unit)->sockets as $socket) {
@@ -112,11 +105,27 @@ final readonly class Finder
                     "{$socket->label} of {$unit->name}",
                     'socket',
                     $this->page->url(['select' => "unit:{$unit->id}"], 'wiring'),
+                    [],
                     $socket->connector->words(),
                 );
             }
         }
 
         return $all;
+    }
+
+    /** @return array<string, string> where what can be done is done, by its name; one with # presses a button of the page */
+    private function actions(): array
+    {
+        $views = [
+            'Add equipment' => 'stock', 'New place' => 'stock', 'New cable' => 'wiring', 'New sound' => 'wishes', 'New listener' => 'wishes',
+            'New situation' => 'situations', 'Renumber the cables' => 'cables', 'Import cables' => 'import-cables',
+            'Invite someone' => 'people', 'Share a link' => 'people', 'Compare revisions' => 'history', 'Print the book' => 'book',
+        ];
+
+        return [
+            ...array_map(fn (string $view) => $this->page->url([], $view), $views),
+            'Undo' => '#undo', 'Redo' => '#redo', 'Keys' => '#keys', 'Light or dark theme' => '#theme',
+        ];
     }
 }

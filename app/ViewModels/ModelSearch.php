@@ -9,7 +9,7 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Socket;
 
-/** Finds equipment models by name, family, use and sockets; typing mistakes are forgiven. */
+/** Finds equipment models by name, by what they are also called, by family, use and sockets; typing mistakes are forgiven. */
 final readonly class ModelSearch
 {
     /** @param  array<string, EquipmentModel>  $models  by id */
@@ -18,25 +18,32 @@ final readonly class ModelSearch
     }
 
     /**
-     * Every word has to be in it. Fewest mistakes first, then what begins with the text, then what has the words in its name.
+     * Every word has to be in it, or in what it is also called; the best first. Where nothing has all of them, what comes nearest.
      *
      * @return array<string, EquipmentModel> by id
      */
     public function find(string $text, ?Family $family = null, ?Connector $connector = null): array
     {
-        $words = Likeness::words($text);
-        $ranked = [];
+        $search = new WordSearch($text);
+        $ranked = $near = [];
         foreach ($this->models as $id => $model) {
             $connectors = array_map(fn (Socket $socket) => $socket->connector, array_values($model->sockets));
             $isAsked = ($family === null || $model->family === $family) && ($connector === null || in_array($connector, $connectors, true));
-            $rank = $isAsked ? $this->rank($model, $words) : null;
+            if (! $isAsked) {
+                continue;
+            }
+            $also = AlsoCalled::model($model);
+            $rank = $search->isEmpty() ? 0 : $search->rank($model->name, $also, $this->about($model));
             if ($rank !== null) {
                 $ranked[$id] = $rank;
+            } elseif ($search->count($model->name, $also) > 0) {
+                $near[$id] = -$search->count($model->name, $also);
             }
         }
-        asort($ranked);
+        $found = $ranked === [] ? $near : $ranked;
+        asort($found);
 
-        return array_map(fn (string|int $id) => $this->models[$id], array_combine(array_keys($ranked), array_keys($ranked)));
+        return array_map(fn (string|int $id) => $this->models[$id], array_combine(array_keys($found), array_keys($found)));
     }
 
     /** The one of a name, or the only one that answers to it; null where there is none or several. */
@@ -50,25 +57,10 @@ final readonly class ModelSearch
         return $wanted !== '' && count($found) === 1 ? reset($found) : null;
     }
 
-    /**
-     * @param  list<string>  $words
-     * @return array{int, int, int}|null null where a word is not in it
-     */
-    private function rank(EquipmentModel $model, array $words): ?array
+    private function about(EquipmentModel $model): string
     {
-        $name = mb_strtolower($model->name);
         $sockets = implode(' ', array_map(fn (Socket $socket) => "{$socket->label} {$socket->connector->words()}", $model->sockets));
-        $all = mb_strtolower("{$model->id} {$model->name} {$model->summary} {$model->family->value} {$sockets}");
-        [$mistakes, $elsewhere] = [0, 0];
-        foreach ($words as $word) {
-            $of = Likeness::mistakes($word, $all);
-            if ($of === null) {
-                return null;
-            }
-            $mistakes += $of;
-            $elsewhere += Likeness::mistakes($word, $name) === $of ? 0 : 1;
-        }
 
-        return [$mistakes, $words !== [] && str_starts_with($name, implode(' ', $words)) ? 0 : 1, $elsewhere];
+        return "{$model->id} {$model->summary} {$sockets}";
     }
 }
