@@ -48,7 +48,8 @@ final readonly class Finder
         /** @var list<array{what: string, kind: string, also: list<string>, about: string, url: string}> $all */
         $all = [];
         $add = function (string $what, string $kind, string $url, array $also = [], string $about = '') use (&$all): void {
-            $all[] = ['what' => $what, 'kind' => $kind, 'also' => array_values(array_map(strval(...), $also)), 'about' => $about, 'url' => $url];
+            $also = array_values(array_map(strval(...), $also));
+            $all[] = ['what' => $what, 'kind' => $kind, 'also' => $also, 'about' => $about, 'url' => $url];
         };
         foreach (Step::cases() as $step) {
             $add($step->label(), 'view', $this->page->url([], $step->value), AlsoCalled::view($step->value));
@@ -58,7 +59,8 @@ final readonly class Finder
             $add($action, 'action', $url, AlsoCalled::action($action));
         }
         foreach ($rig->situations as $situation) {
-            $add($situation->name, 'situation', $this->page->url(['situation' => $situation->id], $this->page->view === 'find' ? 'wishes' : null));
+            $view = $this->page->view === 'find' ? 'wishes' : null;
+            $add($situation->name, 'situation', $this->page->url(['situation' => $situation->id], $view));
         }
         foreach ($rig->units as $unit) {
             $model = $rig->modelOf($unit);
@@ -118,8 +120,9 @@ final readonly class Finder
     private function actions(): array
     {
         $views = [
-            'Add equipment' => 'stock', 'New place' => 'stock', 'New cable' => 'wiring', 'New sound' => 'wishes', 'New listener' => 'wishes',
-            'New situation' => 'situations', 'Renumber the cables' => 'cables', 'Import cables' => 'import-cables',
+            'Add equipment' => 'stock', 'New place' => 'stock', 'New cable' => 'wiring',
+            'New sound' => 'wishes', 'New listener' => 'wishes', 'New situation' => 'situations',
+            'Renumber the cables' => 'cables', 'Import cables' => 'import-cables',
             'Invite someone' => 'people', 'Share a link' => 'people', 'Compare revisions' => 'history', 'Print the book' => 'book',
         ];
 

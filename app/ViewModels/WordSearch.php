@@ -11,7 +11,10 @@ namespace App\ViewModels;
 final class WordSearch
 {
     /** Words that say nothing. */
-    private const STOP = ['a', 'an', 'the', 'my', 'for', 'with', 'of', 'to', 'and', 'or', 'is', 'it', 'i', 'me', 'into', 'from', 'some', 'what'];
+    private const STOP = [
+        'a', 'an', 'the', 'my', 'for', 'with', 'of', 'to', 'and', 'or', 'is', 'it', 'i', 'me', 'into', 'from', 'some', 'what',
+        'no', 'not', 'like', 'at', 'that', 'this', 'have', 'has',
+    ];
 
     /** What a word costs by where it is found. */
     private const NAME = 0;
@@ -60,7 +63,7 @@ final class WordSearch
         $cost = 0;
         $parts = [[self::NAME, self::tokens($name)], [self::ALSO, self::tokens(implode(' ', $also))], [self::ABOUT, self::tokens($about)]];
         foreach ($this->words as $word) {
-            $of = $this->word($word, $parts, "{$name} ".implode(' ', $also)." {$about}");
+            $of = $this->word($word, $parts);
             if ($of === null) {
                 return null;
             }
@@ -71,7 +74,7 @@ final class WordSearch
     }
 
     /**
-     * How many of the words are in it: for what comes nearest where nothing has all.
+     * How many of the words are in it, for what comes nearest where nothing has all; none where it lacks more than it has.
      *
      * @param  list<string>  $also
      */
@@ -79,11 +82,13 @@ final class WordSearch
     {
         $tokens = array_map(self::stem(...), self::tokens("{$name} ".implode(' ', $also)));
 
-        return count(array_filter($this->words, fn (string $word) => in_array(self::stem($word), $tokens, true)));
+        $has = count(array_filter($this->words, fn (string $word) => in_array(self::stem($word), $tokens, true)));
+
+        return 2 * $has < count($this->words) ? 0 : $has;
     }
 
     /** @param  list<array{int, list<string>}>  $parts */
-    private function word(string $word, array $parts, string $all): ?int
+    private function word(string $word, array $parts): ?int
     {
         $least = null;
         foreach ($parts as [$cost, $tokens]) {
@@ -97,12 +102,21 @@ final class WordSearch
                 $least = $more === null ? $least : min($least ?? PHP_INT_MAX, $cost + $more);
             }
         }
-        if ($least === null) {
-            $mistakes = Likeness::mistakes($word, mb_strtolower($all));
-            $least = $mistakes === null ? null : self::ABOUT + self::MISTAKE * max(1, $mistakes);
+
+        return $least ?? $this->mistaken($word, $parts);
+    }
+
+    /** @param  list<array{int, list<string>}>  $parts */
+    private function mistaken(string $word, array $parts): ?int
+    {
+        $least = null;
+        foreach ($parts as [$cost, $tokens]) {
+            $mistakes = Likeness::mistakes($word, implode(' ', $tokens));
+            $more = $mistakes === null ? PHP_INT_MAX : $cost + self::MISTAKE * max(1, $mistakes);
+            $least = min($least ?? PHP_INT_MAX, $more);
         }
 
-        return $least;
+        return $least === PHP_INT_MAX ? null : $least;
     }
 
     /** @param  list<string>  $names */

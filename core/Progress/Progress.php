@@ -151,17 +151,19 @@ final readonly class Progress
         }
         if ($this->placeless !== []) {
             $names = array_map(fn (Source $one) => $one->name, $this->placeless);
-
-            return new NextStep(NextKind::Starts, Stop::Wishes, count($names) === 1
+            $says = count($names) === 1
                 ? "{$names[0]} has no starting point yet."
-                : Count::of(count($names), 'sound').' have no starting point yet: '.Listing::of($names, self::NAMED).'.', $this->placeless[0]->id);
+                : Count::of(count($names), 'sound').' have no starting point yet: '.Listing::of($names, self::NAMED).'.';
+
+            return new NextStep(NextKind::Starts, Stop::Wishes, $says, $this->placeless[0]->id);
         }
         if ($this->deaf !== []) {
             $names = array_map(fn (Listener $one) => $one->name, $this->deaf);
-
-            return new NextStep(NextKind::Listens, Stop::Wishes, count($names) === 1
+            $says = count($names) === 1
                 ? "{$names[0]} has no place to listen yet."
-                : Count::of(count($names), 'listener').' have no place to listen yet: '.Listing::of($names, self::NAMED).'.', $this->deaf[0]->id);
+                : Count::of(count($names), 'listener').' have no place to listen yet: '.Listing::of($names, self::NAMED).'.';
+
+            return new NextStep(NextKind::Listens, Stop::Wishes, $says, $this->deaf[0]->id);
         }
 
         return $this->nextFault();
@@ -172,7 +174,8 @@ final readonly class Progress
         if ($this->causes === null || $this->findings === null) {
             return new NextStep(NextKind::Looking, Stop::Checks, $this->odd === 0
                 ? 'All as wished here. The checks are looking at the rest.'
-                : Count::of($this->odd, 'cell').' '.($this->odd === 1 ? 'is' : 'are').' not as wished. What cures them is being looked for.');
+                : Count::of($this->odd, 'cell').' '.($this->odd === 1 ? 'is' : 'are')
+                    .' not as wished. What cures them is being looked for.');
         }
         $cured = array_filter($this->causes, fn (Cause $one) => $one->cures !== []);
         if ($cured !== []) {

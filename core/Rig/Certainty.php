@@ -15,7 +15,10 @@ enum Certainty: string
     public function words(): string
     {
         return match ($this) {
-            self::Stated => 'from the data sheet, untested', self::Assumed => 'assumed', self::Proven => 'proven', self::Fails => 'known not to work',
+            self::Stated => 'from the data sheet, untested',
+            self::Assumed => 'assumed',
+            self::Proven => 'proven',
+            self::Fails => 'known not to work',
         };
     }
 

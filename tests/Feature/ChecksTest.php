@@ -30,10 +30,10 @@ beforeEach(function () {
 
 it('looks once the page is shown, and counts in the frame of every view', function () {
     ($this->see)('checks')->assertSee('Looking at the rig')->assertSee('Run the checks');
-    ($this->see)('recipes')->assertSee('x-data="found"', false);
+    ($this->see)('recipes')->assertSee('x-data="causes"', false)->assertSee('What cures them is being looked for.');
     $this->getJson("/rigs/{$this->rig->id}/causes")->assertOk()->assertJson(['found' => '1 fault, 9 risks, 1 note']);
-    ($this->see)('recipes')->assertSee('1 fault, 9 risks, 1 note')->assertDontSee('x-data="found"', false);
-    ($this->see)('checks')->assertSee('Line booster needs phantom power, and it is off at Desk mixer · Mic 1')->assertSee('5 causes for 32 cells');
+    ($this->see)('recipes')->assertSeeInOrder(['>Checks</span>', '1 thing open'], false)->assertDontSee('x-data="causes"', false);
+    ($this->see)('checks')->assertSee('Line booster needs phantom power, and it is off at Desk mixer · Mic 1');
 });
 
 it('shows findings of one severity, kind and place, and nothing for what is none', function () {
@@ -102,7 +102,7 @@ it('draws a level diagram: each stage in order, peaks above it, the maximum at o
 });
 
 it('shows what callers get, and makes the right mix by one change', function () {
-    ($this->see)('returns')->assertSee('own voice, left out')->assertSee('Make the right mix');
+    ($this->see)('returns')->assertSee('own voice, not in this mix')->assertSee('Set this return');
     $hears = fn (): bool => (new Hearing((new GraphBuilder($now = ($this->now)()))->build($now->base())))->pair('navigator', 'ferry')->isHeard();
     expect($hears())->toBeFalse();
     // What comes from the computer into the mix that goes to the navigator: the navigator is in it.

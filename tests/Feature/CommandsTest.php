@@ -142,7 +142,7 @@ it('says which command installs what is missing', function () {
 it('compares two situations', function () {
     [$code, $output] = command('rig:compare '.demo().' --from=on-air --to=break');
     expect($code)->toBe(0)->and($output)->toContain('Broadcast program: Caller (Source 3) muted')
-        ->toContain('Presenter voice at Viewers: heard, ok → not heard, ok');
+        ->toContain('Presenter voice at Viewers: no longer heard')->toContain('Music at Viewers: 10.0 dB louder');
     expect(json_decode(command('rig:compare '.demo().' --to=talk --json')[1], true)['changes'])->toHaveCount(7);
     expect(command('rig:compare '.demo().' --to=lunch')[0])->toBe(1);
 });

@@ -281,7 +281,7 @@ it('refuses a change of what another has taken away', function () {
 
 it('says for whom the hearing changes', function () {
     ($this->edit)(['edit' => 'point', 'unit' => 'broadcast', 'point' => 'source-2', 'mute' => '1', 'situation' => 'on-air']);
-    expect(session('said'))->toContain('Broadcast program: Music (Source 2) muted · Lost for Viewers: Music');
+    expect(session('said'))->toContain('Broadcast program: Music (Source 2) muted · No longer heard at Viewers: Music; now as wished at Archive: Music.');
 });
 
 it('compares two revisions: cables moved, routes changed, verdicts changed', function () {
@@ -461,7 +461,7 @@ it('says what a change breaks in situations that the page does not show', functi
         )->assertOk()->json('said');
     // The weather's source is muted in the base; listening is shown, and has no mute of its own there.
     expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']))
-        ->toContain('Lost for Weather track: Sea weather.')->toContain('Not as wished now in Reading the log: Sea weather at Weather track.');
+        ->toContain('No longer heard at Weather track: Sea weather.')->toContain('Not as wished now in Reading the log: Sea weather at Weather track.');
     // Already broken, so not told again; and nothing is told of what is as it was.
     expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'fader' => '-3']))
         ->not->toContain('Not as wished now');
@@ -480,7 +480,7 @@ it('answers a page that reads lines at once, and says in a second line what is o
         )->assertOk()->assertHeader('X-Accel-Buffering', 'no')->streamedContent())),
     );
     [$now, $then] = $lines(['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']);
-    expect($now['said'])->toContain('Lost for Weather track: Sea weather.')->not->toContain('Reading the log')
+    expect($now['said'])->toContain('No longer heard at Weather track: Sea weather.')->not->toContain('Reading the log')
         ->and($now['page'])->toContain('</html>')
         ->and($then)->toBe(['more' => 'Not as wished now in Reading the log: Sea weather at Weather track.']);
     expect($lines(['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'fader' => '-3'])[1])->toBe(['more' => '']);

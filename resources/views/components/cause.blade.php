@@ -1,5 +1,6 @@
 @props(['page', 'cause', 'number', 'cells' => true])
 @php
+    use HiddenWire\Core\Quantity\Count;
     $here = array_values(array_filter($cause->cells, fn ($cell) => $cell->situation === $page->situation->id));
     $shown = isset($here[0]) ? $page->hearing->pair($here[0]->source, $here[0]->listener) : null;
     $more = array_slice($cause->cures, 1, null, true);
@@ -21,17 +22,19 @@
 @if ($cause->why !== null) <p class="cause-why">{{ $cause->why }}</p> @endif
 <div class="cause-more">
     @if ($more !== [])
-        <details class="other-cures" data-keep @if ($isChosen) open @endif><summary>{{ \HiddenWire\Core\Quantity\Count::of(count($more), 'other cure')
-            }}</summary>
+        <details class="other-cures" data-keep @if ($isChosen) open @endif>
+            <summary>{{ Count::of(count($more), 'other cure') }}</summary>
             @foreach ($more as $which => $cure) <x-cure :page="$page" :cure="$cure" :number="$number.'.'.($which + 1)" /> @endforeach
         </details>
     @endif
     @if ($cause->notes !== [])
-        <details data-keep><summary>Why</summary>@foreach ($cause->notes as $note) <p class="cause-why">{{ $note }}</p> @endforeach</details>
+        <details data-keep><summary>Why</summary>
+            @foreach ($cause->notes as $note) <p class="cause-why">{{ $note }}</p> @endforeach</details>
     @endif
     @if ($cells && $page->canEdit)
         <details class="accept" data-keep><summary>Accept as it is</summary>
-            <x-edit :page="$page" class="row-form" :fields="['edit' => 'accept', 'evidence' => $cause->evidence(), 'situation' => '']"><input
+            <x-edit :page="$page" class="row-form"
+                :fields="['edit' => 'accept', 'evidence' => $cause->evidence(), 'situation' => '']"><input
                 name="why" required maxlength="{{ Bounds::WHY }}" placeholder="why it may stay"
                 aria-label="Why this may stay: {{ $cause->sentence }}"><button type="submit"
                 class="do">Accept<span class="visually-hidden">: {{ $cause->sentence }}</span></button></x-edit>

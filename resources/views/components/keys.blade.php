@@ -1,7 +1,8 @@
 <dialog class="keys" data-keys aria-labelledby="keys-title" x-data="keyList" x-on:key-list.window="open">
     <h2 id="keys-title">Keys</h2>
     <dl>
-        <dt><kbd>1</kbd> … <kbd>8</kbd></dt><dd>Wishes, Equipment, Wiring, Computers, Mixes, Checks, Show, Book; once more: the next tab</dd>
+        <dt><kbd>1</kbd> … <kbd>8</kbd></dt>
+        <dd>Wishes, Equipment, Wiring, Computers, Mixes, Checks, Show, Book; once more: the next tab</dd>
         <dt><kbd>s</kbd> <kbd>c</kbd> <kbd>p</kbd> <kbd>h</kbd></dt><dd>Situations, Cables, People, History</dd>
         <dt><kbd>/</kbd></dt><dd>find</dd>
         <dt><kbd>a</kbd></dt><dd>to the first field of the view</dd>

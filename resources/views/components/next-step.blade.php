@@ -5,7 +5,9 @@
     $next = $rail->next;
     $cure = $page->openCauses()[(int) $next->about]->cures[0] ?? null;
     $finding = $next->kind === NextKind::Fault ? $page->openFindings()[(int) $next->about] ?? null : null;
-    $isLooking = $next->kind === NextKind::Looking && ! in_array($page->view, ['wishes', 'checks'], true) && count($page->rig->units) <= 150;
+    $isLooking = $next->kind === NextKind::Looking
+        && ! in_array($page->view, ['wishes', 'checks'], true)
+        && count($page->rig->units) <= 150;
 @endphp
 <div class="next-step" x-data="nextStep" data-key="next" data-step="{{ md5("{$next->kind->value} {$next->about} {$next->sentence}") }}"
     x-bind:hidden="isAway" x-on:redrawn.document="look">
@@ -21,9 +23,10 @@
             @if ($page->view !== 'wishes') <a href="{{ $rail->nextUrl }}">See them</a> @endif
             @break
         @case (NextKind::Cure)
-            @if ($page->canEdit && $cure !== null) <x-edit :page="$page" :fields="['edit' => 'cure', 'cure' => ((int) $next->about + 1).'.1',
-                'sentence' => $cure->sentence]"><button type="submit" class="btn btn-sm btn-ink">Apply<span class="visually-hidden">:
-                </span><span class="next-cure"> {{ $cure->sentence }}</span></button></x-edit> @endif
+            @if ($page->canEdit && $cure !== null) <x-edit :page="$page"
+                :fields="['edit' => 'cure', 'cure' => ((int) $next->about + 1).'.1', 'sentence' => $cure->sentence]"><button type="submit"
+                class="btn btn-sm btn-ink">Apply<span class="visually-hidden">: </span><span class="next-cure"> {{ $cure->sentence
+                }}</span></button></x-edit> @endif
             <a href="{{ $page->url(['try' => ((int) $next->about + 1).'.1'], 'wishes') }}">Preview in table</a>
             @break
         @case (NextKind::Starts)
@@ -59,6 +62,6 @@
             @if ($page->view !== 'book') <a href="{{ $rail->nextUrl }}">Go to the book</a> @endif
             @break
     @endswitch
-    <button type="button" class="plain next-away" x-on:click="put" title="Put away" aria-label="Put the next step away"><i class="bi bi-x-lg"
-        aria-hidden="true"></i></button>
+    <button type="button" class="plain next-away" x-on:click="put" title="Put away" aria-label="Put the next step away"><i
+        class="bi bi-x-lg" aria-hidden="true"></i></button>
 </div>

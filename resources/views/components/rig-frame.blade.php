@@ -2,9 +2,11 @@
 @php
     $odds = count($page->atOdds());
     $rail = $page->rail();
+    $views = implode(' ', array_map(fn ($step) => $step->value, App\ViewModels\Step::cases()));
 @endphp
 <x-page :title="$page->title()" class="rig" data-rig="{{ $page->record->id }}" data-revision="{{ $page->record->revision }}"
-    data-view="{{ $page->view }}" data-views="{{ implode(' ', array_map(fn ($step) => $step->value, App\ViewModels\Step::cases())) }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}" data-find="{{ $page->url([], 'find') }}">
+    data-view="{{ $page->view }}" data-views="{{ $views }}" data-pulse="{{ route('rigs.pulse', $page->record->id) }}"
+    data-find="{{ $page->url([], 'find') }}">
     <a class="visually-hidden-focusable skip" href="#view">Skip to content</a>
     <header class="top">
         <x-brand />

@@ -7,6 +7,7 @@
         <ul class="plain-list exports">
             @foreach ($downloads->files as $file) <li><a href="{{ $file['url'] }}" download>{{ $file['label'] }}</a></li> @endforeach
         </ul>
-        <p class="quiet">The PDF, with its parts and its paper to choose, is made in the <a href="{{ $page->url([], 'book') }}">book</a>.</p>
+        <p class="quiet">The PDF, with its parts and its paper to choose, is made in the
+            <a href="{{ $page->url([], 'book') }}">book</a>.</p>
     </div>
 </x-rig-frame>

@@ -12,7 +12,8 @@
                     <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
                         'revision' => $revision->number]) }}">Book<span class="visually-hidden">
                         of revision {{ $revision->number }}</span></a>
-                        @if ($page->canEdit) <details class="stock-more" data-menu><summary>Name this revision<span class="visually-hidden">: {{ $revision->number }}</span></summary>
+                        @if ($page->canEdit) <details class="stock-more" data-menu>
+                            <summary>Name this revision<span class="visually-hidden">: {{ $revision->number }}</span></summary>
                             <form class="row-form" method="post"
                                 action="{{ route('rigs.revision.name', [$page->record->id, $revision->number]) }}">@csrf
                                 @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}"

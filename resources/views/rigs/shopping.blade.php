@@ -11,7 +11,8 @@
                 </table>
             </div>
         @empty
-            <p class="quiet">Nothing is to be bought, and nothing has a price yet. Say at a cable that it is to buy, or what a unit costs.</p>
+            <p class="quiet">Nothing is to be bought, and nothing has a price yet. Say at a cable that it is to buy,
+                or what a unit costs.</p>
         @endforelse
     </div>
 </x-rig-frame>

@@ -84,7 +84,8 @@
                                         @if ($changes) <span class="want was">was
                                             <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()"
                                             /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else
-                                            <span @class(['want', 'is-plain' => $trouble === '' && WayStrip::isPlain($shown)])>{{ $want }}</span> @endif
+                                            <span @class(['want', 'is-plain' => $trouble === '' && WayStrip::isPlain($shown)])>{{ $want
+                                            }}</span> @endif
                                     </a>
                                 </td>
                             @endforeach
