@@ -10,10 +10,12 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await page.getByLabel('Name of the new rig').fill(NAME);
     await page.getByRole('button', { name: 'Create' }).click();
     const rig = rigOf(page);
-    const rail = (view) => page.getByRole('navigation', { name: 'Steps of the work' }).getByRole('link', { name: view }).click();
+    const rail = (stop) => page.getByRole('navigation', { name: 'Stops' }).getByRole('link', { name: new RegExp(`^${stop}`) }).click();
+    const tab = (view) => page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click();
 
     // What it is, where things are, what there is.
-    await page.getByText('The rig itself').click();
+    await rail('Equipment');
+    await page.getByText('Rig details').click();
     await page.getByLabel('What it is for').fill(SUMMARY);
     await page.locator('form', { has: page.getByLabel('What it is for') }).getByRole('button', { name: 'Save' }).click();
     await expect(said(page)).toContainText("The rig's summary changed");
@@ -80,7 +82,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
         await page.getByRole('button', { name: `Add the ${word}` }).click();
         await expect(said(page)).toContainText(`New ${word}: ${name}`);
     }
-    await page.getByRole('link', { name: 'Situations', exact: true }).click();
+    await rail('Show');
     await page.getByLabel('Name of the new situation').fill('Pause');
     await page.getByRole('button', { name: 'Add the situation' }).click();
     await expect(said(page)).toContainText('New situation: Pause');
@@ -101,9 +103,10 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await wish('Voice', 'Viewers', 'Must not');
     await expect(said(page)).toContainText('Voice must not be heard by Viewers in Pause');
     await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
-    await rail('Tracks');
+    await rail('Mixes');
+    await tab('Tracks');
     await page.getByRole('button', { name: 'Mute Source 1' }).click();
-    await expect(said(page)).toContainText('Broadcast program: Source 1 muted in Pause · Lost for Viewers: Voice');
+    await expect(said(page)).toContainText('Broadcast program: Source 1 muted in Pause · No longer heard at Viewers: Voice');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
 
     expect(await documentOf(page, rig)).toBe(STARTER);
@@ -116,10 +119,13 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     const done = (words) => expect(said(page)).toContainText(words);
     await write('Name of the new rig', NAME);
     await press('Enter');
-    await page.waitForURL(/stock/);
+    await page.waitForURL(/wishes/);
     const rig = rigOf(page);
 
-    await push('The rig itself');
+    await letGo();
+    await press('2');
+    await page.waitForURL(/stock/);
+    await push('Rig details');
     await write('What it is for', SUMMARY);
     await push('Save');
     await done("The rig's summary changed");
@@ -237,10 +243,12 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await press('n');
     await done('Voice must not be heard by Viewers in Pause');
     await letGo();
-    await press('6');
+    await press('5');
+    await page.waitForURL(/recipes/);
+    await press('5');
     await page.waitForURL(/tracks/);
     await push('Mute Source 1');
-    await done('Source 1 muted in Pause · Lost for Viewers: Voice');
+    await done('Source 1 muted in Pause · No longer heard at Viewers: Voice');
 
     expect(await documentOf(page, rig)).toBe(STARTER);
 });

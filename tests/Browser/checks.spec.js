@@ -31,7 +31,8 @@ test('a finding: shown on the map, filtered, cured by one click, undone, accepte
     // The page looks for itself, and says what it has found once it is there.
     const phantom = page.locator('.finding', { hasText: 'Line booster needs phantom power' });
     await expect(phantom).toBeVisible({ timeout: 60000 });
-    await expect(page.locator('.found-count')).toContainText('3 faults, 9 risks, 5 notes');
+    const checks = page.getByRole('navigation', { name: 'Stops' }).getByRole('link', { name: /^Checks/ });
+    await expect(checks).toContainText('1 thing open');
 
     const which = page.getByRole('navigation', { name: 'Which findings' });
     await which.getByRole('link', { name: 'grounds' }).click();
@@ -45,7 +46,7 @@ test('a finding: shown on the map, filtered, cured by one click, undone, accepte
 
     await phantom.getByRole('button', { name: /^Apply/ }).click();
     await expect.poll(async () => (await unit(page, 'mixer')).settings?.values?.['phantom-mic-1']).toBe(true);
-    await expect(page.locator('.found-count')).toContainText('2 faults', { timeout: 60000 });
+    await expect(checks).toContainText('nothing open', { timeout: 60000 });
     await expect(phantom).toHaveCount(0);
     await page.keyboard.press('Control+z');
     await expect.poll(async () => (await unit(page, 'mixer')).settings?.values?.['phantom-mic-1']).toBe(undefined);
@@ -78,7 +79,7 @@ test('a gain is dialled in, a voice measured, a caller given the right mix', asy
     await expect(presenter).toContainText('18.7 dB');
 
     await page.goto(`/rigs/${id}/returns`);
-    await page.getByRole('button', { name: 'Make the right mix for Navigator' }).click();
+    await page.getByRole('button', { name: /^Set this return for Navigator/ }).click();
     await expect(said(page)).toBeVisible({ timeout: 60000 });
     await expect(page.locator('table.returns-table tr', { hasText: 'Navigator' }).last()).toContainText('right');
 });

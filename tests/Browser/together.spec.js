@@ -127,9 +127,9 @@ test('a picture is attached to a unit, and a unit is swapped after what would no
     await expect(page.getByRole('img', { name: 'Volume wheel at six' })).toBeVisible();
     await expect.poll(() => page.getByRole('img', { name: 'Volume wheel at six' }).evaluate((image) => image.complete && image.naturalWidth)).toBe(1280);
     await page.getByLabel(/^New model for/).selectOption({ label: 'Closed headphones' });
-    await page.getByRole('button', { name: 'See what would fit' }).click();
-    await expect(page.getByText('This would not fit, and go:')).toBeVisible();
-    await page.getByRole('button', { name: 'Swap to Closed headphones' }).click();
+    await page.getByRole('button', { name: 'Check the swap' }).click();
+    await expect(page.getByText('These will be lost:')).toBeVisible();
+    await page.getByRole('button', { name: 'Replace with Closed headphones' }).click();
     await expect(said(page)).toContainText('Headset is a Closed headphones now; what did not fit:');
     await page.locator('main').press('u');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();

@@ -18,7 +18,10 @@ it('has a picture of every main view', function () {
     $this->actingAs($demo);
     $html = implode('', array_map(
         fn (string $name) => (string) $this->get(route($name, $rig))->assertOk()->getContent(),
-        ['rigs.wishes', 'rigs.stock', 'rigs.index'],
+        [
+            'rigs.wishes', 'rigs.stock', 'rigs.wiring', 'rigs.computers', 'rigs.recipes', 'rigs.checks', 'rigs.situations', 'rigs.book',
+            'rigs.index',
+        ],
     ));
     // Where the frame leads to: the pages of the rig, the rigs, the catalogue, own models.
     preg_match_all("~<a[^>]+href=\"https?://[^/\"]+(/rigs/{$rig->id}/[a-z]+|/catalogue|/models|)\"~", $html, $links);

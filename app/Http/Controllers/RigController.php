@@ -90,7 +90,7 @@ final class RigController
     {
         $name = $request->validate(['name' => ['required', 'string', 'max:'.Bounds::NAME]])['name'];
 
-        return redirect()->route('rigs.stock', $create($this->user($request), $name));
+        return redirect()->route('rigs.wishes', $create($this->user($request), $name));
     }
 
     public function document(Rig $rig): StreamedResponse

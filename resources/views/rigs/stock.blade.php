@@ -113,11 +113,11 @@
                         the delay of {{ $name }}</span></button></x-edit> @endforeach
                 @endif
                 @if ($model->grows !== [])
-                    <h3>How many it has</h3>
+                    <h3>Size</h3>
                     @foreach ($model->grows as $growth)
                         <x-edit :page="$page" class="row-form growth"
                             :fields="['edit' => 'grow-unit', 'unit' => $unit->id, 'growth' => $growth->id, 'situation' => '']">
-                            <label>{{ ucfirst($growth->label) }}s <input type="number" name="count" required
+                            <label>Number of {{ $growth->label }}s <input type="number" name="count" required
                                 min="{{ max(1, $growth->least) }}" max="{{ $growth->most }}" step="1" value="{{ $growth->count($model) }}"
                                 aria-label="Number of {{ $growth->label }}s of {{ $unit->name }}"></label>
                             <button class="do" type="submit">Set<span class="visually-hidden">
@@ -141,19 +141,19 @@
                     <input type="hidden" name="select" value="unit:{{ $unit->id }}">
                     <select name="swap" aria-label="New model for {{ $model->name }}">@foreach ($stock->successors() as $id => $name)
                         <option value="{{ $id }}" @selected($stock->swap?->model->id === $id)>{{ $name }}</option> @endforeach</select>
-                    <button class="do" type="submit">See what would fit</button>
+                    <button class="do" type="submit">Check the swap</button>
                 </form>
                 @if ($stock->swap !== null)
                     <div class="swap" role="status">
                         @if ($stock->losses() === [])
                             <p>Everything fits: cables, settings and picks stay.</p>
                         @else
-                            <p>This would not fit, and go:</p>
+                            <p>These will be lost:</p>
                             <ul>@foreach ($stock->losses() as $loss) <li>{{ $loss }}</li> @endforeach</ul>
                         @endif
                         <x-edit :page="$page" :fields="['edit' => 'swap-unit', 'unit' => $unit->id,
                             'model' => $stock->swap->model->id]"><button class="btn btn-sm btn-ink"
-                            type="submit">Swap to {{ $stock->swap->model->name }}</button></x-edit>
+                            type="submit">Replace with {{ $stock->swap->model->name }}</button></x-edit>
                     </div>
                 @endif
                 <h3>How it is set, in pictures</h3>
@@ -246,7 +246,7 @@
                         <a href="{{ route('models') }}">Own models</a></p>
                 @endif
                 <details class="stock-part">
-                    <summary><h2>The rig itself</h2></summary>
+                    <summary><h2>Rig details</h2></summary>
                     <x-edit :page="$page"  data-save :fields="['edit' => 'describe-rig', 'situation' => '']">
                         <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required
                             value="{{ $page->rig->name }}"></label>
