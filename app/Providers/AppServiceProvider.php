@@ -41,8 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         // The name that a request was sent to is not a proxy's to say: APP_HOSTS knows it.
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
-        Blade::directive('csrf', fn () => '<input type="hidden" name="_token" value="<?php echo \App\Http\FormToken::masked(); ?>" '
-            .'autocomplete="off">');
+        Blade::directive('csrf', fn () => '<input type="hidden" name="_token" value="<?php echo \App\Http\FormToken::masked(); ?>">');
         // Forms go by the same lengths and ranges as the format.
         AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }

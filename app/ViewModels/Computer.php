@@ -314,4 +314,10 @@ final readonly class Computer
 
         return $choices;
     }
+
+    /** The id of a device's row on the page. */
+    public static function anchor(Device $device): string
+    {
+        return 'device-'.str_replace('/', '_', (string) $device->ref);
+    }
 }

@@ -28,7 +28,7 @@ final readonly class Finder
         $ranked = $near = [];
         foreach ($this->everything() as $i => $one) {
             $shown = ['what' => $one['what'], 'kind' => $one['kind'], 'url' => $one['url']];
-            $rank = $search->isEmpty() ? 0 : $search->rank($one['what'], $one['also'], $one['about']);
+            $rank = $search->isEmpty() ? 0 : $search->rank($one['what'], $one['also'], "{$one['about']} {$one['kind']}");
             if ($rank !== null) {
                 $ranked[] = [$rank, $i, $shown];
             } elseif ($search->count($one['what'], $one['also']) > 0) {
@@ -86,7 +86,7 @@ final readonly class Finder
                 $add(
                     $device->name(),
                     "{$device->direction->value} device",
-                    $this->page->url(['select' => "unit:{$computer}"], 'computers').'#device-'.$device->ref,
+                    $this->page->url(['select' => "unit:{$computer}"], 'computers').'#'.Computer::anchor($device),
                     [$device->systemName],
                     $rig->units[$computer]->name,
                 );

@@ -63,8 +63,8 @@ final readonly class NamedSettings
             'setting' => $setting,
             'set' => $set === null ? '' : (is_bool($set) ? ($set ? '1' : '0') : (string) $set),
             'otherwise' => $this->isBase()
-                ? "{$setting->words($setting->factory)}, as it comes"
-                : "{$setting->words($base)}, as in the base",
+                ? "{$setting->words($setting->factory)}, default"
+                : "{$setting->words($base)}, as in the default",
             'choices' => match ($setting->kind) {
                 SettingKind::Choice => array_combine($setting->choices, $setting->choices),
                 SettingKind::Toggle => ['1' => 'on', '0' => 'off'],

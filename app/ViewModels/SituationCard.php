@@ -17,7 +17,7 @@ use HiddenWire\Core\Rig\Turns;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wish;
 
-/** A situation as a list of what is not as in the base, each with the edit that takes it back. */
+/** A situation as a list of what is not as in the default, each with the edit that takes it back. */
 final readonly class SituationCard
 {
     public bool $isBase;

@@ -10,7 +10,7 @@ use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 
-/** Takes one change of a situation back, or all of them: there it stands as in the base again. */
+/** Takes one change of a situation back, or all of them: there it stands as in the default again. */
 final readonly class ClearChange implements RigEdit
 {
     /** @param  string|null  $at  the point or route, `unit/point`; null for all that the situation changes */
@@ -33,10 +33,10 @@ final readonly class ClearChange implements RigEdit
         $situation = $rig->situations[$this->situation];
         foreach ($situation->changes as $change) {
             if ((string) $change->at === $this->at) {
-                return "{$situation->name}: ".(new Names($rig))->of($change->at).' reset to base';
+                return "{$situation->name}: ".(new Names($rig))->of($change->at).' reset to the default';
             }
         }
 
-        return "{$situation->name}: all reset to base";
+        return "{$situation->name}: all reset to the default";
     }
 }

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 
-/** Takes back the order in which a situation plugs its leads: as in the base, and in the base as the leads were made. */
+/** Takes back the order in which a situation plugs its leads: as in the default, and in the base as the leads were made. */
 final readonly class ClearPlugs implements RigEdit
 {
     public function __construct(public string $situation)

@@ -25,7 +25,7 @@ final readonly class PlaceListener implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return $rig->listeners[$this->listener]->name.($this->isThere ? ' listens at ' : ' does not listen any more at ')
+        return $rig->listeners[$this->listener]->name.($this->isThere ? ' listens at ' : ' no longer listens at ')
             ."{$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
     }
 }

@@ -40,7 +40,7 @@ final readonly class PlaceSound implements RigEdit
         $where = "{$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
 
         return $rig->sources[$this->source]->name
-            .($this->db === null ? " does not begin at {$where} any more" : " begins at {$where}"
+            .($this->db === null ? " no longer starts at {$where}" : " starts at {$where}"
             .($this->db->number() === 0 ? '' : ", {$this->db->text()} dB"));
     }
 }

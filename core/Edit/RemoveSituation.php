@@ -22,7 +22,7 @@ final readonly class RemoveSituation implements RigEdit
         if ($rig->isBase($this->situation)) {
             throw new InvalidRig([new Problem(
                 '/situations/0',
-                "{$rig->situations[$this->situation]->name} is the base that the others are described against; it stays.",
+                "{$rig->situations[$this->situation]->name} is the default that the others are described against; it stays.",
             )]);
         }
 

@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
 
-/** Which device is a computer's default in a situation; null as in the base. */
+/** Which device is a computer's default in a situation; null as in the default. */
 final readonly class SetSituationDefault implements RigEdit
 {
     public function __construct(
@@ -42,7 +42,7 @@ final readonly class SetSituationDefault implements RigEdit
         }
         $what = "the default {$this->direction->value} device".($this->role === Role::Call ? ' for calls' : '');
 
-        return "{$rig->units[$this->computer]->name}: {$what} reset to base{$where}";
+        return "{$rig->units[$this->computer]->name}: {$what} reset to the default{$where}";
     }
 
     private function set(DeviceRef $device): SituationDefault

@@ -16,8 +16,8 @@ use HiddenWire\Core\Rig\SystemLevel;
 final readonly class SetSystemLevel implements RigEdit
 {
     /**
-     * @param  Decibels|null  $db  null for as it comes; in a situation for as in the base
-     * @param  bool|null  $mute  null leaves it; in a situation it is as in the base then
+     * @param  Decibels|null  $db  null for as it comes; in a situation for as in the default
+     * @param  bool|null  $mute  null leaves it; in a situation it is as in the default then
      */
     public function __construct(
         public string $computer,
@@ -47,7 +47,7 @@ final readonly class SetSystemLevel implements RigEdit
     public function words(Rig $rig): string
     {
         $said = SystemLevel::said($this->db, $this->mute);
-        $usual = $this->situation === null ? 'as it comes' : 'as in the base';
+        $usual = $this->situation === null ? 'as usual' : 'as in the default';
 
         return "{$rig->units[$this->computer]->name}: ".(new Names($rig))->of($this->device).' in the system '
             .($said !== '' ? $said : $usual).Settings::where($rig, $this->situation);

@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
 
-/** A named setting of a unit: for good, or in a situation. Nothing is as it comes, or as in the base. */
+/** A named setting of a unit: for good, or in a situation. Nothing is as it comes, or as in the default. */
 final readonly class SetValue implements RigEdit
 {
     public function __construct(
@@ -50,8 +50,8 @@ final readonly class SetValue implements RigEdit
 
         return "{$rig->units[$this->unit]->name}: {$setting->label} ".match (true) {
             $this->value !== null => $setting->words($this->value),
-            $this->situation === null => 'as it comes',
-            default => 'as in the base',
+            $this->situation === null => 'default',
+            default => 'as in the default',
         }.Settings::where($rig, $this->situation);
     }
 }

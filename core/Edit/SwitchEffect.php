@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Situation;
 /** Bypasses an effect, or has it on, in one situation. */
 final readonly class SwitchEffect implements RigEdit
 {
-    /** @param  bool|null  $on  null for as in the base */
+    /** @param  bool|null  $on  null for as in the default */
     public function __construct(public string $situation, public string $unit, public string $effect, public ?bool $on)
     {
     }
@@ -35,6 +35,6 @@ final readonly class SwitchEffect implements RigEdit
         $where = Settings::where($rig, $this->situation);
         $said = (new EffectSwitch($this->unit, $this->effect, $this->on ?? true))->words($rig);
 
-        return $this->on === null ? (string) preg_replace('/ on$/', '', $said)." as in the base{$where}" : $said.$where;
+        return $this->on === null ? (string) preg_replace('/ on$/', '', $said)." as in the default{$where}" : $said.$where;
     }
 }

@@ -315,14 +315,14 @@ final readonly class RigDifference
             foreach (array_keys($unit->points + $was->points) as $point) {
                 if (isset($model->points[$point]) && ! self::isSame($unit->points[$point] ?? null, $was->points[$point] ?? null)) {
                     $lines[] = "{$unit->name}: {$model->points[$point]->label} "
-                        .(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'as it comes');
+                        .(($unit->points[$point] ?? null)?->beside($was->points[$point] ?? null)->words() ?: 'default');
                 }
             }
             foreach (array_keys($unit->routes + $was->routes) as $key) {
                 if (isset($model->routes[$key]) && ! self::isSame($unit->routes[$key] ?? null, $was->routes[$key] ?? null)) {
                     $lines[] = "{$unit->name}: {$model->points[$model->routes[$key]->from]->label} → "
                         ."{$model->points[$model->routes[$key]->to]->label} "
-                        .(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'as it comes');
+                        .(($unit->routes[$key] ?? null)?->beside($was->routes[$key] ?? null)->words() ?: 'default');
                 }
             }
         }
@@ -333,7 +333,7 @@ final readonly class RigDifference
                 $about = $this->after->modelOf($unit)->settings[$setting] ?? null;
                 if ($about !== null && ($unit->values[$setting] ?? null) !== ($was->values[$setting] ?? null)) {
                     $value = $unit->values[$setting] ?? null;
-                    $lines[] = "{$unit->name}: {$about->label} ".($value === null ? 'as it comes' : $about->words($value));
+                    $lines[] = "{$unit->name}: {$about->label} ".($value === null ? 'default' : $about->words($value));
                 }
             }
         }
@@ -429,7 +429,7 @@ final readonly class RigDifference
         ];
     }
 
-    /** @return list<string> what a situation sets otherwise that it did not before, and what it leaves as in the base again */
+    /** @return list<string> what a situation sets otherwise that it did not before, and what it leaves as in the default again */
     private function situations(): array
     {
         $lines = [];
@@ -506,7 +506,7 @@ final readonly class RigDifference
         foreach (array_intersect_key($this->after->sources, $this->before->sources) as $id => $source) {
             $is = $origins($this->after, $source);
             $was = $this->before->sources[$id];
-            $lines[] = $is === $origins($this->before, $was) ? null : "{$source->name} begins at {$is}";
+            $lines[] = $is === $origins($this->before, $was) ? null : "{$source->name} starts at {$is}";
             $lines[] = $source->loudnessWords() === $was->loudnessWords() ? null
                 : "{$source->name}: ".($source->loudnessWords() ?: 'how loud it begins is not known any more');
             array_push($lines, ...$this->more(Sounds::source(), $was, $source, self::TOLD_OF_SOUNDS));

@@ -154,7 +154,7 @@ final class CutSets
             $hop->pick !== null => new Candidate(
                 "pick {$hop->pick} none",
                 "{$trouble->names->of($hop->pick)} takes it",
-                "Set {$trouble->partOf($hop->pick)} to no device",
+                $trouble->pickingNone($hop->pick),
                 [new SetPick($hop->pick, null)],
                 Cost::NO_PICK,
                 [$hop->pick],

@@ -275,7 +275,7 @@ final class Gap
             "pick {$at} {$device->ref}",
             $now === null ? "{$trouble->names->of($at)} has no device picked"
             : "{$trouble->names->of($at)} is not set to {$device->name()}",
-            "Set {$trouble->partOf($at)} to ".($isTap ? 'the loopback of ' : '').$device->name(),
+            $trouble->picking($at, ($isTap ? 'the loopback of ' : '')."\"{$device->name()}\""),
             [new SetPick(
                 $at,
                 new Pick($at, $device->ref, tap: $isTap ? $device->direction : null, mode: $now?->mode),

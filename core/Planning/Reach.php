@@ -22,7 +22,7 @@ final readonly class Reach
         $graph = $hearing->graph;
         $names = new Names($graph->rig);
         $origin = $pair->source->origins === [] ? null : $pair->source->origins[array_key_first($pair->source->origins)];
-        $last = $origin === null ? 'nowhere: it begins at no unit yet' : $names->of($origin->at);
+        $last = $origin === null ? 'nowhere: it has no starting point yet' : $names->of($origin->at);
         if ($origin !== null) {
             // Step by step, breadth first: the last step that is reached is the farthest.
             $seen = [$graph->entry($origin->at) => true];

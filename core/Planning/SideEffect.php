@@ -25,7 +25,7 @@ final class SideEffect
             $after === null => $before === null ? '' : "{$what} is no longer heard",
             $before === null => $was->wish?->want === Want::May ? '' : "{$what} is heard too",
             abs($after - $before) >= self::NOTICED_DB => "{$what} gets ".number_format(abs($after - $before), 1).' dB '
-                .($after > $before ? 'louder' : 'softer'),
+                .($after > $before ? 'louder' : 'quieter'),
             default => '',
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Planning;
 
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Pick;
@@ -163,6 +164,29 @@ final class Trouble
         $unit = $this->rig->units[$at->unit]->name;
 
         return $label === $unit ? $unit : "{$label} of {$unit}";
+    }
+
+    /**
+     * What to pick for a point: 'Game: play Sound to "Headset"', 'Recorder: take Track 1 from "Interface in", channel 4'.
+     *
+     * @param  string  $choice  the device or devices, in words
+     */
+    public function picking(PointRef $at, string $choice): string
+    {
+        $unit = $this->rig->units[$at->unit]->name;
+        $point = $this->rig->point($at);
+        $what = $point->label === $unit ? '' : " {$point->label}";
+
+        return $point->picks === Direction::Playback ? "{$unit}: play{$what} to {$choice}" : "{$unit}: take{$what} from {$choice}";
+    }
+
+    /** 'Recorder: no device for Track 1' */
+    public function pickingNone(PointRef $at): string
+    {
+        $unit = $this->rig->units[$at->unit]->name;
+        $label = $this->rig->point($at)->label;
+
+        return $label === $unit ? "{$unit}: no device" : "{$unit}: no device for {$label}";
     }
 
     public function cable(string $id): string

@@ -176,9 +176,11 @@ final readonly class Unmended
             ];
         }
         if ($pair->verdict === Verdict::Missing) {
-            return ["{$what} has no way there", $pair->source->origins === [] ? "Say first where {$pair->source->name} begins."
-                : ($pair->listener->at === [] ? "Say first where {$pair->listener->name} listens."
-                : $this->searched($cell))];
+            return ["{$pair->source->name} cannot reach {$pair->listener->name}", match (true) {
+                $pair->source->origins === [] => "{$pair->source->name} has no starting point yet.",
+                $pair->listener->at === [] => "{$pair->listener->name} has no place to listen yet.",
+                default => $this->searched($cell),
+            }];
         }
         if ($pair->verdict === Verdict::Leak && count($pair->source->origins) > 1 && $pair->isSpilled()) {
             $hop = $pair->arrivals()[0]->hops[0]->at;
@@ -195,18 +197,18 @@ final readonly class Unmended
 
             return [
                 "{$what} is not alone: ".Listing::of(array_map(fn (Source $one) => $one->name, $pair->beside), self::NAMED)
-                    .($hop === null ? '' : ", one signal with it from {$names->of($hop->at)} on"),
+                    .($hop === null ? '' : ", which can't be separated after {$names->of($hop->at)}"),
                 $hop === null ? $this->searched($cell)
-                    : "To part them, give one of the two a way of its own before {$names->of($hop->at)}. ".$this->searched($cell),
+                    : "Send one of the two by another route before {$names->of($hop->at)}. ".$this->searched($cell),
             ];
         }
         $isOfLevel = in_array($pair->verdict, [Verdict::TooQuiet, Verdict::Overloads], true);
         $merged = $isOfLevel ? null : (new Merging($hearing))->of($pair);
         if ($merged !== null) {
             return [
-                "{$what}: from {$names->of($merged->at)} on it is one signal with what is wanted there",
-                "To part them, give one of the two a way of its own before {$names->of($merged->at)}: another device, another strip, or "
-                    ."one more mix. {$this->searched($cell)}",
+                "{$what}: after {$names->of($merged->at)} it can't be separated from what is wanted there",
+                "Send one of the two by another route before {$names->of($merged->at)}: another device, another strip, or one more mix. "
+                    .$this->searched($cell),
             ];
         }
 

@@ -38,7 +38,7 @@ final readonly class Situation
     ) {
     }
 
-    /** The device that is a computer's default then; null where it is as in the base. */
+    /** The device that is a computer's default then; null where it is as in the default. */
     public function defaultFor(string $computer, Direction $direction, Role $role): ?DeviceRef
     {
         $slot = "{$computer} {$direction->value} {$role->value}";

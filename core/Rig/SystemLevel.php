@@ -13,8 +13,8 @@ final readonly class SystemLevel
     use With;
 
     /**
-     * @param  Decibels|null  $db  null as in the base
-     * @param  bool|null  $mute  null as in the base
+     * @param  Decibels|null  $db  null as in the default
+     * @param  bool|null  $mute  null as in the default
      */
     public function __construct(public string $computer, public DeviceRef $device, public ?Decibels $db = null, public ?bool $mute = null)
     {

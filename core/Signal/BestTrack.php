@@ -24,7 +24,7 @@ final readonly class BestTrack
         return match (true) {
             $this->above === null => 'alone',
             $this->above === 0.0 => 'as loud as the loudest other',
-            default => number_format(abs($this->above), 1).' dB '.($this->above > 0 ? 'louder' : 'softer').' than the loudest other',
+            default => number_format(abs($this->above), 1).' dB '.($this->above > 0 ? 'louder' : 'quieter').' than the loudest other',
         };
     }
 }

@@ -54,7 +54,7 @@ final class SituationDifference
         }
         if ($was->plugged !== $is->plugged) {
             $words[] = $is->plugged === []
-                ? 'leads plugged in the order of the base'
+                ? 'leads plugged in the order of the default'
                 : 'plugged in last: '.implode(', ', array_map(fn (string $id) => $rig->cables[$id]->label, $is->plugged));
         }
         foreach ($rig->units as $unit) {
@@ -80,7 +80,7 @@ final class SituationDifference
         }
         foreach ($was->defaults as $default) {
             if (array_filter($is->defaults, fn (SituationDefault $one) => $one->slot() === $default->slot()) === []) {
-                $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} reset to base";
+                $words[] = "{$rig->units[$default->computer]->name}: {$default->what()} reset to the default";
             }
         }
         $state = $this->after->graph->state;
@@ -99,7 +99,7 @@ final class SituationDifference
         }
         foreach ($was->levels as $level) {
             if (array_filter($is->levels, fn (SystemLevel $one) => $one->slot() === $level->slot()) === []) {
-                $words[] = "{$rig->units[$level->computer]->name}: level of ".(new Names($rig))->of($level->device).' reset to base';
+                $words[] = "{$rig->units[$level->computer]->name}: level of ".(new Names($rig))->of($level->device).' reset to the default';
             }
         }
         foreach ([

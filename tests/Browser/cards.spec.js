@@ -123,7 +123,7 @@ test('a reason is written where a unit is, and read on the map', async ({ page }
     await openSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
-    await page.getByText('Write a reason').click();
+    await page.getByText('Add a reason').click();
     await page.getByLabel('Why', { exact: true }).fill('The only one that fits under the cap.');
     await page.getByRole('button', { name: 'Save the new reason' }).click();
     await expect(said(page)).toContainText('The only one that fits under the cap.');

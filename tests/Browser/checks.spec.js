@@ -29,37 +29,39 @@ test('a finding: shown on the map, filtered, cured by one click, undone, accepte
     const id = await copyOfDemo(page, info, 'Relay to check');
     await page.goto(`/rigs/${id}/checks`);
     // The page looks for itself, and says what it has found once it is there.
-    const phantom = page.locator('.finding', { hasText: 'Line booster needs phantom power' });
-    await expect(phantom).toBeVisible({ timeout: 60000 });
+    const clip = page.locator('.finding', { hasText: 'Peaks of Presenter voice exceed the limit' });
+    await expect(clip).toBeVisible({ timeout: 60000 });
     const checks = page.getByRole('navigation', { name: 'Stops' }).getByRole('link', { name: /^Checks/ });
     await expect(checks).toContainText('1 thing open');
 
     const which = page.getByRole('navigation', { name: 'Which findings' });
     await which.getByRole('link', { name: 'grounds' }).click();
-    await expect(phantom).toHaveCount(0);
+    await expect(clip).toHaveCount(0);
     await expect(page.locator('.finding', { hasText: 'W-32 closes a ground loop' })).toBeVisible();
     await which.getByRole('link', { name: 'every kind' }).click();
 
-    await phantom.getByRole('link', { name: /^Show on the map/ }).click();
-    await expect(page.locator('.evidence-says')).toContainText('Line booster needs phantom power');
+    await clip.getByRole('link', { name: /^Show on the map/ }).click();
+    await expect(page.locator('.evidence-says')).toContainText('Peaks of Presenter voice exceed the limit');
     await page.getByRole('link', { name: 'Back to the finding' }).click();
 
-    await phantom.getByRole('button', { name: /^Apply/ }).click();
-    await expect.poll(async () => (await unit(page, 'mixer')).settings?.values?.['phantom-mic-1']).toBe(true);
+    const fader = async () => (await unit(page, 'mixer')).settings?.points?.['aux-2']?.fader;
+    const was = await fader();
+    await clip.getByRole('button', { name: /^Apply/ }).click();
+    await expect.poll(fader).toBe(-7.8);
     await expect(checks).toContainText('nothing open', { timeout: 60000 });
-    await expect(phantom).toHaveCount(0);
+    await expect(clip).toHaveCount(0);
     await page.keyboard.press('Control+z');
-    await expect.poll(async () => (await unit(page, 'mixer')).settings?.values?.['phantom-mic-1']).toBe(undefined);
+    await expect.poll(fader).toBe(was);
 
-    await expect(phantom).toBeVisible({ timeout: 60000 });
-    await phantom.getByText('Accept', { exact: true }).first().click();
-    await phantom.getByLabel(/^Why this may stay/).fill('The booster has a battery.');
-    await phantom.getByRole('button', { name: /^Accept/ }).click();
-    await expect.poll(async () => (await rig(page)).accepted?.[0]?.why).toBe('The booster has a battery.');
+    await expect(clip).toBeVisible({ timeout: 60000 });
+    await clip.getByText('Accept', { exact: true }).first().click();
+    await clip.getByLabel(/^Why this may stay/).fill('The input has a pad.');
+    await clip.getByRole('button', { name: /^Accept/ }).click();
+    await expect.poll(async () => (await rig(page)).accepted?.[0]?.why).toBe('The input has a pad.');
     await page.goto(`/rigs/${id}/checks?causes=1`);
-    await expect(phantom).toHaveCount(0);
+    await expect(clip).toHaveCount(0);
     await page.getByText('1 accepted').click();
-    await page.getByRole('button', { name: /^Open again.*Line booster needs phantom power/ }).click();
+    await page.getByRole('button', { name: /^Open again.*Peaks of Presenter voice/ }).click();
     await expect.poll(async () => (await rig(page)).accepted ?? []).toEqual([]);
 });
 

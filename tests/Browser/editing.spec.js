@@ -31,6 +31,7 @@ test('one click makes a cure, a key undoes it', async ({ page }) => {
     await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
     await page.keyboard.press('r');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
+    await page.getByRole('link', { name: /^Book/ }).click();
     await page.getByRole('link', { name: 'History' }).click();
     await expect(page.locator('.revisions li')).toHaveCount(3);
     await page.getByRole('button', { name: 'Restore revision 1' }).click();
@@ -140,7 +141,7 @@ test('a switch keeps the keyboard, whichever it is', async ({ page }) => {
 test('a wish made in another situation holds there, keys without Ctrl can be turned off, and Ctrl+Z undoes', async ({ page }) => {
     const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes?situation=pause&pair=voice:me`);
-    await expect(page).toHaveTitle(/^Wishes · A small rig/);
+    await expect(page).toHaveTitle(/^Who hears what · A small rig/);
     await page.locator('main').press('m');
     await expect(said(page)).toContainText('Voice must be heard by Me in Pause');
     await page.getByRole('button', { name: 'Keys', exact: true }).click();

@@ -49,7 +49,7 @@ test('a missing sound shows how far it gets, its cause, and the table as the cur
     await page.getByRole('link', { name: /Donation chime at Viewers: is not heard/ }).click();
     const strip = page.getByRole('region', { name: 'Way strip' });
     await expect(strip).toContainText('It gets as far as');
-    await expect(strip).toContainText('Set Chimes of Donation chimes to Chimes in', { timeout: 60000 });
+    await expect(strip).toContainText('Donation chimes: play Chimes to "Chimes in"', { timeout: 60000 });
     await expect(page.getByRole('heading', { name: '5 causes for 32 cells' })).toBeVisible();
     await strip.getByRole('link', { name: /Preview/ }).click();
     await expect(page.getByText('4 cells of On air would change. Nothing is changed yet.')).toBeVisible();
@@ -128,10 +128,11 @@ test('a document goes in and comes out the same; a spoiled one says what is wron
     await page.getByRole('button', { name: 'Import' }).click();
     await expect(page.getByRole('heading', { name: 'My own booth' })).toBeVisible();
     await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Document' }).click()]);
+    await page.locator('summary[aria-label=Menu]').click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download rig file' }).click()]);
     expect(readFileSync(await download.path(), 'utf8')).toBe(text.replace('"Ticket booth talk"', '"My own booth"'));
     page.on('dialog', (dialog) => dialog.accept());
-    await page.getByRole('link', { name: 'All rigs' }).click();
+    await page.goto('/');
     await page.getByRole('button', { name: 'Delete My own booth' }).click();
     await expect(page.getByRole('status')).toContainText('My own booth is deleted');
 });

@@ -119,9 +119,9 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => $rig->situations['interval']->changes == $rig->situations['break']->changes],
     'a situation away' => [new RemoveSituation('talk'), 'Removed the situation Off-air talk',
         fn (Rig $rig) => ! isset($rig->situations['talk'])],
-    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Caller (Source 3) reset to base',
+    'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Caller (Source 3) reset to the default',
         fn (Rig $rig) => count($rig->situations['break']->changes) === 5],
-    'all changes back' => [new ClearChange('break'), 'Break: all reset to base',
+    'all changes back' => [new ClearChange('break'), 'Break: all reset to the default',
         fn (Rig $rig) => $rig->situations['break']->changes === []],
     'a device' => [new SetDevice(new DeviceSettings(
         'cast-pc',
@@ -142,10 +142,10 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
         fn (Rig $rig) => array_values(array_filter($rig->wishes, fn ($wish) => $wish->source === 'voice'
         && $wish->listener === 'viewers'))[0]->ownLevel === Apart::Listeners],
     'a second origin' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)),
-        'Presenter voice begins at Capsule of Webcam, −20.0 dB',
+        'Presenter voice starts at Capsule of Webcam, −20.0 dB',
         fn (Rig $rig) => count($rig->sources['voice']->origins) === count(night()->sources['voice']->origins) + 1],
     'a listener elsewhere' => [new PlaceListener('viewers', new PointRef('broadcast', 'stream'), false),
-        'Viewers does not listen any more at Stream of Broadcast program', fn (Rig $rig) => $rig->listeners['viewers']->at === []],
+        'Viewers no longer listens at Stream of Broadcast program', fn (Rig $rig) => $rig->listeners['viewers']->at === []],
     'a sound away' => [new RemoveSound('music'), 'Removed the sound '.night()->sources['music']->name,
         fn (Rig $rig) => array_filter($rig->wishes, fn ($wish) => $wish->source === 'music') === []],
     'a listener away' => [new RemoveListener('team'), 'Removed the listener Driver\'s team',
@@ -381,7 +381,7 @@ it('says for whom a change changes what is heard', function () {
     $rig = Draft::rig()->tone('music')->ear('viewers')->cable('trs', 'music/out', 'viewers/in')->wish('music', 'viewers', 'must')->make();
     $without = (new Unplug('w-1'))->applyTo($rig);
     expect((new HearingDifference(hearingOf($rig), hearingOf($without)))->words())->toBe(['no longer heard at Viewers: Music'])
-        ->and((new HearingDifference(hearingOf($without), hearingOf($rig)))->words())->toBe(['now heard at Viewers: Music'])
+        ->and((new HearingDifference(hearingOf($without), hearingOf($rig)))->words())->toBe(['now as wished at Viewers: Music'])
         ->and((new HearingDifference(hearingOf($rig), hearingOf($rig)))->words())->toBe([]);
     // The rally comes twice, at -6 and -3 dB: together -1.24 dB, and with the first at -12 dB -2.49 dB.
     $softer = (new SetPoint(new PointRef('broadcast', 'source-1'), new PointSettings(fader: Decibels::of(-6))))->applyTo(night());

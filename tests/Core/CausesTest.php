@@ -59,7 +59,7 @@ it('says every fault of the demo once, in the trade\'s words', function () {
     // 32 cells are not as wished in four situations; by hand they come down to five mistakes.
     expect(told(relayDraft()->make()))->toBe([
         ['W-28 is the wrong lead: RCA where stereo RCA is needed', ['Replace W-28 with a stereo RCA lead']],
-        ['Donation chimes · Chimes follows the system default', ['Set Chimes of Donation chimes to Chimes in']],
+        ['Donation chimes · Chimes follows the system default', ['Donation chimes: play Chimes to "Chimes in"']],
         ['Broadcast program · Music (Source 2) → Track 2 is on', ['Switch off Music (Source 2) → Track 2 of Broadcast program']],
         ['Broadcast program · Old console (Source 5) → Track 1 is on',
             ['Switch off Old console (Source 5) → Track 1 of Broadcast program', 'Mute Old console (Source 5) of Broadcast program',
@@ -77,11 +77,11 @@ it('names the cause of a silent room', function (callable $spoil, string $cause,
     'a fader' => [fn (Draft $d) => $d->set('boxes', 'points', 'cone', ['fader' => -60]),
         'Boxes · Loudspeakers: the fader is all the way down', 'Raise the fader Loudspeakers of Boxes to −10.0 dB'],
     'another device picked' => [fn (Draft $d) => $d->pick('music/sound', ['device' => 'cable/in']), 'Music has Virtual cable picked',
-        'Set Music to Green socket, built-in sound'],
+        'Music: play to "Green socket, built-in sound"'],
     'nothing picked' => [fn (Draft $d) => $d->with(fn (array $data) => ['picks' => []] + $data), 'Music has no device picked',
-        'Set Music to Green socket, built-in sound'],
+        'Music: play to "Green socket, built-in sound"'],
     'a default that nobody has' => [fn (Draft $d) => $d->pick('music/sound', ['default' => 'system']),
-        'Music follows the system default', 'Set Music to Green socket, built-in sound'],
+        'Music follows the system default', 'Music: play to "Green socket, built-in sound"'],
     'a disabled device' => [fn (Draft $d) => $d->device('pc', 'pc/line-out/out', ['enabled' => false]),
         'Green socket, built-in sound is disabled on Pc', 'Enable Green socket, built-in sound on Pc'],
     'a cable' => [fn (Draft $d) => $d->with(fn (array $data) => ['cables' => []] + $data),
@@ -182,7 +182,7 @@ it('says from where on two sounds are one, where no change parts them', function
     });
     $causes = causesOf($draft->make());
     expect($causes)->toHaveCount(1)->and($causes[0]->cures)->toBe([])->and($causes[0]->sentence)
-        ->toContain('it is one signal with what is wanted there')->and($causes[0]->why)->toContain('a way of its own');
+        ->toContain('it can\'t be separated from what is wanted there')->and($causes[0]->why)->toContain('by another route');
 });
 
 it('stops two ways with two changes where it takes two', function () {
@@ -200,7 +200,7 @@ it('never cures through the air', function () {
     $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 1]]])
         ->source('v', 'mic/capsule')->listener('l', 'b/ear')->wish('v', 'l', 'must');
     $causes = causesOf($draft->make());
-    expect($causes[0]->cures)->toBe([])->and($causes[0]->sentence)->toBe('V at L has no way there');
+    expect($causes[0]->cures)->toBe([])->and($causes[0]->sentence)->toBe('V cannot reach L');
 });
 
 it('names the copies that cancel', function () {

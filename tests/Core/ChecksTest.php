@@ -412,8 +412,8 @@ describe('levels', function () {
     it('peaks over what a stage takes, and close to it', function () use ($desk) {
         // -55.68 dBu; at 50 dB -17.7 dBFS, peaks at -5.7: room enough. At 54: -1.7. At 60: 4.3 over.
         expect(found($desk(50), 'level.clip'))->toBe([])->and(found($desk(50), 'level.headroom'))->toBe([])
-            ->and(found($desk(54), 'level.headroom'))->toBe(['risk: Peaks of Voice stand 1.7 dB under the most at Desk · In 1 (-1.7 dBFS of 0.0)'])
-            ->and(found($desk(60), 'level.clip'))->toBe(['fault: Peaks of Voice stand 4.3 dB over what it takes at Desk · In 1 (4.3 dBFS of 0.0)'])->and(found($desk(60), 'level.headroom'))->toBe([]);
+            ->and(found($desk(54), 'level.headroom'))->toBe(['risk: Peaks of Voice come within 1.7 dB of the limit at Desk · In 1 (-1.7 dBFS of 0.0)'])
+            ->and(found($desk(60), 'level.clip'))->toBe(['fault: Peaks of Voice exceed the limit at Desk · In 1 by 4.3 dB (4.3 dBFS of 0.0)'])->and(found($desk(60), 'level.headroom'))->toBe([]);
     });
 
     it('a line into a combined socket: its microphone preamp clips, its line input does not, nor what is set to line', function () {
@@ -423,7 +423,7 @@ describe('levels', function () {
                 'kind' => 'choice', 'choices' => ['Mic', 'Line'], 'factory' => 'Mic', 'effects' => [['value' => 'Mic', 'socket' => 'in', 'signal' => 'microphone'],
                     ['value' => 'Line', 'socket' => 'in', 'signal' => 'professional-line']]]]]]), 'desk', $set === null ? [] : ['values' => ['type' => $set]])
             ->cable($type, 'a/out', 'b/in')->source('tone', 'a/out')->track('tape', 'b/in')->wish('tone', 'tape', 'must');
-        expect(found($line('xlr-m+', 'xlr', null), 'level.clip'))->toBe(['fault: Peaks of Tone stand 6.0 dB over what it takes at B · In (16.0 dBu of 10.0)'])
+        expect(found($line('xlr-m+', 'xlr', null), 'level.clip'))->toBe(['fault: Peaks of Tone exceed the limit at B · In by 6.0 dB (16.0 dBu of 10.0)'])
             ->and(found($line('xlr-m+', 'xlr', 'Mic'), 'level.clip'))->toHaveCount(1)->and(found($line('xlr-m+', 'xlr', 'Line'), 'level.clip'))->toBe([])
             ->and(found($line('trs-6.35+', 'trs', null), 'level.clip'))->toBe([]);
     });

@@ -73,13 +73,13 @@ it('does what it says, there and nowhere else', function (RigEdit $edit, string 
         ['measures.0.value' => 4, 'measures.1' => null]],
     'none any more' => [new SetMeasure(ElementRef::cable('w-1'), MeasureKind::Delay, null), 'W-1: measured delay removed', ['measures' => null]],
     'a second ear' => [new PlaceListener('me', new PointRef('clip', 'track-1'), true), 'Me listens at Track 1 of Clip', ['listeners.0.at' => ['head/ear', 'clip/track-1']]],
-    'an ear less' => [new PlaceListener('me', new PointRef('head', 'ear'), false), 'Me does not listen any more at Ears of Head', ['listeners.0.at' => []]],
+    'an ear less' => [new PlaceListener('me', new PointRef('head', 'ear'), false), 'Me no longer listens at Ears of Head', ['listeners.0.at' => []]],
     'an ear that is there, once' => [new PlaceListener('me', new PointRef('head', 'ear'), true), 'Me listens at Ears of Head', ['listeners.0.at' => ['head/ear']]],
-    'where a sound begins' => [new PlaceSound('song', new PointRef('mic', 'capsule'), Decibels::of(-6)), 'Song begins at Capsule of Mic, −6.0 dB',
+    'where a sound begins' => [new PlaceSound('song', new PointRef('mic', 'capsule'), Decibels::of(-6)), 'Song starts at Capsule of Mic, −6.0 dB',
         ['sources.1.origins' => [['at' => 'music/sound'], ['at' => 'mic/capsule', 'db' => -6]]]],
-    'at its own level' => [new PlaceSound('voice', new PointRef('head', 'capsule'), Decibels::of(0)), 'Voice begins at Capsule of Head',
+    'at its own level' => [new PlaceSound('voice', new PointRef('head', 'capsule'), Decibels::of(0)), 'Voice starts at Capsule of Head',
         ['sources.0.origins' => [['at' => 'mic/capsule'], ['at' => 'head/capsule']]]],
-    'where it does not any more' => [new PlaceSound('voice', new PointRef('mic', 'capsule'), null), 'Voice does not begin at Capsule of Mic any more',
+    'where it does not any more' => [new PlaceSound('voice', new PointRef('mic', 'capsule'), null), 'Voice no longer starts at Capsule of Mic',
         ['sources.0.origins' => [['at' => 'head/capsule', 'db' => -20]]]],
     'a program that does not run' => [new SetAbsent('late', 'music', true), 'Music does not run in Late', ['situations.1.absent' => ['music']]],
     'a unit that is away' => [new SetAbsent('late', 'mic', true), 'Mic is not there in Late', ['situations.1.absent' => ['mic'], 'situations.0.absent' => null]],
@@ -95,9 +95,9 @@ it('does what it says, there and nowhere else', function (RigEdit $edit, string 
     'a pick in a situation' => [new SetPick(new PointRef('music', 'sound'), new Pick(new PointRef('music', 'sound'), DeviceRef::lane('head', 'usb', 'play')), 'late'),
         'Music: Music uses USB headset in Late', ['picks.0.device' => 'head/usb/play', 'situations.1.changes.0.set' => ['device' => 'head/usb/play']]],
     'no pick' => [new SetPick(new PointRef('clip', 'in-1'), null), 'Clip: Input 1 uses no device', ['picks' => [['at' => 'music/sound', 'device' => 'head/usb/play']]]],
-    'one change taken back' => [new ClearChange('late', 'music/sound', true), 'Late: Music reset to base', ['situations.1.changes' => [['at' => 'clip/in-1', 'set' => ['device' => 'head/usb/rec']]]]],
-    'what is set there is no pick' => [new ClearChange('late', 'music/sound'), 'Late: Music reset to base', ['situations.1.changes.0.at' => 'music/sound']],
-    'all taken back' => [new ClearChange('late'), 'Late: all reset to base', ['situations.1.changes' => []]],
+    'one change taken back' => [new ClearChange('late', 'music/sound', true), 'Late: Music reset to the default', ['situations.1.changes' => [['at' => 'clip/in-1', 'set' => ['device' => 'head/usb/rec']]]]],
+    'what is set there is no pick' => [new ClearChange('late', 'music/sound'), 'Late: Music reset to the default', ['situations.1.changes.0.at' => 'music/sound']],
+    'all taken back' => [new ClearChange('late'), 'Late: all reset to the default', ['situations.1.changes' => []]],
     'a device' => [new SetDevice(new DeviceSettings('pc', DeviceRef::lane('mic', 'usb', 'rec'), 'Desk', false, [Role::Recording], 48000, 24, DriverMode::Exclusive)),
         'Pc: Table renamed to Desk, disabled, default for recording, 48000 Hz 24 bits, exclusive driver mode',
         ['devices.1' => ['computer' => 'pc', 'device' => 'mic/usb/rec', 'name' => 'Desk', 'enabled' => false, 'roles' => ['recording'], 'rate_hz' => 48000, 'bits' => 24, 'driver_mode' => 'exclusive'],
@@ -125,9 +125,9 @@ it('says what the system does to a device, for good or in a situation', function
     }
 })->with([
     'for good' => [-6.0, true, null, 'Pc: Table in the system −6.0 dB, muted', ['devices.1.db' => -6, 'devices.1.mute' => true, 'devices.1.name' => 'Table']],
-    'as it comes' => [null, null, null, 'Pc: Table in the system as it comes', ['devices.1.db' => null, 'devices.1.mute' => null]],
+    'as it comes' => [null, null, null, 'Pc: Table in the system as usual', ['devices.1.db' => null, 'devices.1.mute' => null]],
     'in a situation' => [-6.0, null, 'late', 'Pc: Table in the system −6.0 dB in Late', ['situations.1.levels' => [['computer' => 'pc', 'device' => 'mic/usb/rec', 'db' => -6]], 'devices.1.db' => null]],
-    'as in the base' => [null, null, 'late', 'Pc: Table in the system as in the base in Late', ['situations.1.levels' => null]],
+    'as in the default' => [null, null, 'late', 'Pc: Table in the system as in the default in Late', ['situations.1.levels' => null]],
 ]);
 
 it('counts a label that was given by hand, too', function () {

@@ -102,7 +102,7 @@ it('has gain before the chain, the fader behind it, for each mix', function () {
     expect(comesAs($rig, 'viewers')[0])->toBe(12.0)->and(comesAs($rig, 'me')[0])->toBe(6.0);
 });
 
-it('switches an effect in one situation, and as in the base again', function () {
+it('switches an effect in one situation, and as in the default again', function () {
     $rig = chained([GATE])->make();
     $late = (new SwitchEffect('late', 'mix', 'gate', false))->applyTo($rig);
     expect(comesAs($late, 'me', 'late')[2])->toBe([])->and(comesAs($late, 'me')[2])->toBe(['Strip: Gate'])

@@ -57,8 +57,8 @@ it('stops everything else where a sound has to be alone', function () {
 it('says where sounds that have to be apart became one', function () {
     $draft = knobs([['id' => 'mix', 'kind' => 'bus', 'channels' => 1]], [['ann', 'mix'], ['bob', 'mix'], ['mix', 'l']], ['ann', 'bob'], ['l'], [['ann', 'l', 'must', ['alone' => true]]]);
     $cause = (new Diagnosis(new Hearings($draft->make())))->causes()[0];
-    expect($cause->sentence)->toBe('Ann at L is not alone: Bob, one signal with it from U · mix → l on')
-        ->and($cause->why)->toStartWith('To part them, give one of the two a way of its own before U · mix → l.');
+    expect($cause->sentence)->toBe('Ann at L is not alone: Bob, which can\'t be separated after U · mix → l')
+        ->and($cause->why)->toStartWith('Send one of the two by another route before U · mix → l.');
 });
 
 it('puts a rule of the unit back in force rather than muting by hand', function () {
@@ -124,7 +124,7 @@ it('offers cures that exclude each other as alternatives of one cause', function
         ->wish('music', 'l', 'must')->wish('game', 'm', 'must')->wish('music', 'm', 'must-not')->wish('game', 'l', 'must-not')->wish('music', 'viewers', 'must')->wish('game', 'viewers', 'must');
     $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
     expect($causes)->toHaveCount(1)->and($causes[0]->cells)->toHaveCount(2)
-        ->and(array_map(fn ($cure) => $cure->sentence, $causes[0]->cures))->toBe(['Set in of Cast to the loopback of Left', 'Set in of Cast to the loopback of Right']);
+        ->and(array_map(fn ($cure) => $cure->sentence, $causes[0]->cures))->toBe(['Cast: take in from the loopback of "Left"', 'Cast: take in from the loopback of "Right"']);
 });
 
 it('offers for a sound that comes twice to keep the one way, and to keep the other', function () {

@@ -275,7 +275,7 @@ it('hears nothing of a device that a program does not open, says so, and has it 
     expect(heardEach($draft)['base'])->toBe('missing');
     $causes = (new Diagnosis(new Hearings($draft->make())))->causes();
     expect($causes[0]->sentence)->toBe('Rec opens only 1 device at once, and Two-channel interface at Input 2 is one too many')
-        ->and($causes[0]->cures[0]->sentence)->toBe('Set Input 1 of Rec to no device');
+        ->and($causes[0]->cures[0]->sentence)->toBe('Rec: no device for Input 1');
 });
 
 it('lists every tap down to -80 dB, and says what it left out', function () {

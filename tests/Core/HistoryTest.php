@@ -108,7 +108,7 @@ dataset('changes', [
         new SetSituationDefault('off', 'cast-pc', Direction::Recording, Role::Recording, DeviceRef::lane('card', 'usb', 'rec')),
         ['situations/off'], 'Situations', 'Off: Broadcast computer: the default recording device is Capture card with line in'],
     'where a sound begins' => [new PlaceSound('voice', new PointRef('webcam', 'capsule'), Decibels::of(-20)), ['sources/voice'],
-        'Sounds, listeners and wishes', 'Presenter voice begins at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
+        'Sounds, listeners and wishes', 'Presenter voice starts at Presenter mic · Capsule and Webcam · Capsule at −20.0 dB'],
     'a situation' => [new AddSituation('Interval'), ['situations/interval'], 'Situations', 'Interval is new'],
     'a situation cleared' => [new ClearChange('break', 'broadcast/source-3'), ['situations/break/broadcast/source-3'], 'Situations',
         'Break: no longer Broadcast program · Caller (Source 3) muted'],

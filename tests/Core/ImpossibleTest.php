@@ -49,7 +49,7 @@ it('refuses what no hand could do, says why, and what would do it', function (Dr
         $data['sources'][0]['origins'][] = ['at' => 'a/tone', 'db' => -6];
 
         return $data;
-    }), '/sources/0/origins/1/at', '"A" begins at "a/tone" already: say it once.'],
+    }), '/sources/0/origins/1/at', '"A" starts at "a/tone" already: say it once.'],
 ]);
 
 it('keeps what a person can really do wrong, and carries nothing where nothing flows', function () {

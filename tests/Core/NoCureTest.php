@@ -34,11 +34,11 @@ it('says why there is no cure', function (Draft $draft, string $cause, string $w
     expect(onlyCause($draft))->toBe([$cause, $why]);
 })->with([
     'no way' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L has no way there', 'There is nothing on its way that could be changed.'],
+        'S cannot reach L', 'There is nothing on its way that could be changed.'],
     'nobody said where it begins' => [fixedBox([TONE, EAR], [])->add('sources', ['id' => 's', 'name' => 'S', 'kind' => 'voice', 'origins' => []])->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S at L has no way there', 'Say first where S begins.'],
+        'S cannot reach L', 'S has no starting point yet.'],
     'nobody said who listens where' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l')->wish('s', 'l', 'must'),
-        'S at L has no way there', 'Say first where L listens.'],
+        'S cannot reach L', 'L has no place to listen yet.'],
     'a leak' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not'),
         'S at L is heard and must not be', 'There is nothing on its way that could be changed.'],
     'twice' => [fixedBox([TONE, EAR, ['id' => 'b', 'kind' => 'bus', 'channels' => 1]], [['from' => 'tone', 'to' => 'ear'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => 30], ['from' => 'b', 'to' => 'ear']])
@@ -65,7 +65,7 @@ it('says what it has looked at, and who would pay for what it found', function (
         'routes' => [['from' => 'a', 'to' => 'mix'], ['from' => 'b', 'to' => 'mix'], ['from' => 'mix', 'to' => 'ear', 'on' => false, 'can' => ['on']]]])
         ->source('ann', 'u/a')->source('bob', 'u/b')->listener('l', 'u/ear')->wish('ann', 'l', 'must')->wish('bob', 'l', 'must-not');
     [$cause, $why] = onlyCause($draft);
-    expect($cause)->toBe('Ann at L has no way there')
+    expect($cause)->toBe('Ann cannot reach L')
         ->and($why)->toMatch('/^Not found among \d+ single changes and \d+ sets of several\. Switch on mix → ear of U would do it, and makes it worse for L: Bob\.$/');
 });
 

@@ -90,14 +90,14 @@ it('takes a second device where one is missing, and does not where the slot take
     $wished = fn (array $slot): Rig => studio($slot)->pick('rec/in', LEFT_MIC)->wish('ann', 'file', 'must')->wish('bob', 'file', 'must')->make();
     $causes = pickingCauses($wished(['several' => 2]));
     expect($causes)->toHaveKey('Rec · Slot has only Left mic picked')
-        ->and($causes['Rec · Slot has only Left mic picked'][0])->toBe('Set Slot of Rec to Left mic and Right mic at once');
+        ->and($causes['Rec · Slot has only Left mic picked'][0])->toBe('Rec: take Slot from Left mic and Right mic at once');
     // Two of three are taken already: all are named.
     $three = studio(['several' => 3])->unit('mic-c', 'usb-microphone-plain')->unit('hub', 'powered-hub')->unplug('mic-b/usb')
         ->cable('usb', 'pc/usb-2', 'hub/up')->cable('usb', 'hub/port-1', 'mic-b/usb')->cable('usb', 'hub/port-2', 'mic-c/usb')
         ->device('pc', 'mic-c/usb/rec', ['name' => 'Middle mic'])->source('cat', 'mic-c/capsule')
         ->pick('rec/in', LEFT_MIC + ['also' => ['mic-b/usb/rec']])->wish('ann', 'file', 'must')->wish('bob', 'file', 'must')->wish('cat', 'file', 'must')->make();
     expect(pickingCauses($three)['Rec · Slot has only Left mic and Right mic picked'][0])
-        ->toBe('Set Slot of Rec to Left mic, Right mic and Middle mic at once');
+        ->toBe('Rec: take Slot from Left mic, Right mic and Middle mic at once');
     $mended = (new Diagnosis(new Hearings($wished(['several' => 2]))))->causes()[0]->cures[0]->applyTo($wished(['several' => 2]));
     expect(pickingCauses($mended))->toBe([])->and(pickingCauses($wished([])))->not->toHaveKey('Rec · Slot has only Left mic picked');
 });
@@ -166,8 +166,8 @@ describe('one device for the whole program', function () {
         expect(array_keys($causes))->toBe([$cause])->and($causes[$cause][0])->toBe($cure);
         expect(pickingCauses((new Diagnosis(new Hearings($rig)))->causes()[0]->cures[0]->applyTo($rig)))->toBe([]);
     })->with([
-        [['track-1' => [1], 'track-2' => [1]], 'Work · Track 2 takes the wrong channels', 'Set Track 2 of Work to Box in, channel 4'],
-        [['track-1' => [1]], 'Work · Track 2 has no device picked', 'Set Track 2 of Work to Box in, channel 4'],
+        [['track-1' => [1], 'track-2' => [1]], 'Work · Track 2 takes the wrong channels', 'Work: take Track 2 from "Box in", channel 4'],
+        [['track-1' => [1]], 'Work · Track 2 has no device picked', 'Work: take Track 2 from "Box in", channel 4'],
     ]);
 });
 

@@ -31,7 +31,7 @@ describe('how far a sound comes', function () {
     it('says where nobody has said where it begins', function () {
         $hearing = stranded()->add('sources', ['id' => 'lost', 'name' => 'Lost', 'kind' => 'voice', 'origins' => []])->hear();
         $reach = Reach::of($hearing->pair('lost', 'far'), $hearing);
-        expect($reach->last)->toBe('nowhere: it begins at no unit yet')->and($reach->listeners)->toBe([]);
+        expect($reach->last)->toBe('nowhere: it has no starting point yet')->and($reach->listeners)->toBe([]);
     });
 });
 

@@ -70,7 +70,7 @@ it('finds the best track of each sound: alone before standing out, standing out 
         // -6 - -16 = 10 dB over the music there; in the mix 6 dB under the voice.
         ->and(bestOf(SHOW, 'game'))->toBe(['play', '10.0 dB louder than the loudest other', ['music']])
         // Both tracks have it 10 dB under the loudest: the one with less on it.
-        ->and(bestOf(SHOW, 'music'))->toBe(['play', '10.0 dB softer than the loudest other', ['game']]);
+        ->and(bestOf(SHOW, 'music'))->toBe(['play', '10.0 dB quieter than the loudest other', ['game']]);
 });
 
 it('tells what can be parted, and keeps the fewest tracks that hold everything', function (array $tracks, array $partable, array $keep) {

@@ -51,7 +51,7 @@ it('moves a default in one situation only', function () {
         ->and((new RemoveUnit('far'))->applyTo($moved)->situations['talk']->defaults)->toBe([]);
     $back = new SetSituationDefault('talk', 'pc', Direction::Recording, Role::Recording, null);
     expect((new DocumentWriter)->write($back->applyTo($moved)))->toBe((new DocumentWriter)->write($rig))
-        ->and($back->words($moved))->toBe('Pc: the default recording device reset to base in Talk');
+        ->and($back->words($moved))->toBe('Pc: the default recording device reset to the default in Talk');
 });
 
 it('refuses a default that cannot be', function (array $default, string $pointer, string $says) {

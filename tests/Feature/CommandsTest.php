@@ -86,7 +86,7 @@ it('traces every way, or says what is the matter', function () {
 
 it('mends a document, by number or all of it, and refuses a number that there is not', function () {
     $to = (string) tempnam(sys_get_temp_dir(), 'mended');
-    expect(command('rig:mend '.demo())[1])->toContain('5 causes for 32 cells')->toContain('2.1 Set Chimes of Donation chimes to Chimes in');
+    expect(command('rig:mend '.demo())[1])->toContain('5 causes for 32 cells')->toContain('2.1 Donation chimes: play Chimes to "Chimes in"');
     expect(command('rig:mend '.demo()." --cause=2 -o {$to}")[1])->toContain('26 cells are not as wished still.');
     expect(command('rig:mend '.demo()." --all -o {$to}"))->toMatchArray([0 => 0])->and(command("rig:mend {$to}")[1])
         ->toContain('All as wished, in every situation.');

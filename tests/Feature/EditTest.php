@@ -88,7 +88,7 @@ it(
     'a level of its own' => [['edit' => 'mark-wish', 'source' => 'voice', 'listener' => 'viewers', 'own_level' => 'listeners'],
         'Presenter voice at Viewers: own level, apart from other listeners'],
     'a sound\'s second beginning' => [['edit' => 'place-sound', 'source' => 'voice', 'at' => 'webcam/capsule', 'db' => '-20'],
-        'Presenter voice begins at Capsule of Webcam, −20.0 dB'],
+        'Presenter voice starts at Capsule of Webcam, −20.0 dB'],
     'a listener gone from a point' => [['edit' => 'place-listener', 'listener' => 'hall', 'at' => 'speakers/cone', 'away' => '1'],
         'Arcade hall does not listen any more at Loudspeakers of Hall loudspeakers'],
     'a sound away' => [['edit' => 'remove-source', 'source' => 'ring'], 'Removed the sound Call ring'],
@@ -153,8 +153,8 @@ it(
     'a cable that is out in a situation' => [['edit' => 'pulled', 'which' => 'off', 'cable' => 'w-07'], 'W-07 is out in Off'],
     'a situation away' => [['edit' => 'remove-situation', 'which' => 'talk'], 'Removed the situation Off-air talk'],
     'a change of a situation back' => [['edit' => 'clear-change', 'which' => 'break', 'at' => 'broadcast/source-3'],
-        'Break: Broadcast program · Caller (Source 3) reset to base'],
-    'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Set Chimes of Donation chimes to Chimes in'],
+        'Break: Broadcast program · Caller (Source 3) reset to the default'],
+    'a cure of a missing sound' => [['edit' => 'cure', 'cure' => '2.1', 'sentence' => 'Donation chimes: play Chimes to "Chimes in"'],
         'Donation chimes: Chimes uses Chimes in'],
     'a cure of a leak' => [['edit' => 'cure', 'cure' => '3.1', 'sentence' => 'Switch off Music (Source 2) → Track 2 of Broadcast program'],
         'Broadcast program: Music (Source 2) → Track 2 off'],
@@ -162,7 +162,7 @@ it(
 
 it('mends the demo by its cures, click by click', function () {
     // The first cause is cured each time; what is left moves up.
-    foreach (['Replace W-28 with a stereo RCA lead', 'Set Chimes of Donation chimes to Chimes in',
+    foreach (['Replace W-28 with a stereo RCA lead', 'Donation chimes: play Chimes to "Chimes in"',
         'Switch off Music (Source 2) → Track 2 of Broadcast program', 'Switch off Old console (Source 5) → Track 1 of Broadcast program'] as $sentence) {
         ($this->edit)(['edit' => 'cure', 'cure' => '1.1', 'sentence' => $sentence])->assertSessionHasNoErrors();
     }
@@ -289,7 +289,7 @@ it('compares two revisions: cables moved, routes changed, verdicts changed', fun
     ($this->edit)(['edit' => 'route', 'unit' => 'mixer', 'route' => 'ch-usb>main', 'on' => '1']);
     $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/history/1/3")->assertOk()
         ->assertSee('W-07 is out: it joined Out 2 of Optical splitter and Optical in of Desk mixer')
-        ->assertSee('Desk mixer: Computer → Main on')->assertSee('For whom the hearing changes');
+        ->assertSee('Desk mixer: Computer → Main on')->assertSee('Who hears a difference');
     $this->actingAs($this->user)->get("/rigs/{$this->rig->id}/history/1/9")->assertNotFound();
 });
 

@@ -98,7 +98,7 @@ it('says who may come in; links only to the owner', function () {
     expect($members->isOwner)->toBeFalse()->and($members->shares)->toBe([])->and($members->members)->toHaveCount(1);
 });
 
-it('tells a situation by what is not as in the base, each line with the edit that takes it back', function () {
+it('tells a situation by what is not as in the default, each line with the edit that takes it back', function () {
     $cards = SituationCard::all(($this->page)('situations', ['situation' => 'break']));
     $rig = ($this->page)('situations')->rig;
     expect(array_map(fn ($card) => $card->situation->id, $cards))->toBe(array_keys($rig->situations))

@@ -147,10 +147,10 @@ it('looks for the causes after the page, and shows them with their cures from th
     $user = owner();
     $rig = rigOf($user);
     $this->actingAs($user)->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('Looking for the causes')
-        ->assertSee('Find the causes')->assertDontSee('Set Chimes of Donation chimes to Chimes in');
+        ->assertSee('Find the causes')->assertDontSee('Donation chimes: play Chimes to "Chimes in"');
     $this->get("/rigs/{$rig->id}/causes")->assertOk()->assertJsonStructure(['found']);
     $this->get("/rigs/{$rig->id}/wishes?pair=chime:viewers")->assertSee('5 causes for 32 cells')
-        ->assertSee('Set Chimes of Donation chimes to Chimes in')->assertSee('It gets as far as');
+        ->assertSee('Donation chimes: play Chimes to "Chimes in"')->assertSee('It gets as far as');
     $this->get("/rigs/{$rig->id}/wishes?try=2.1")->assertSee('Nothing is changed yet')->assertSee('4 cells of On air would change');
     expect($rig->fresh()->revision)->toBe(1);
 });

@@ -16,7 +16,7 @@ final class CompareSituations extends Command
 
     protected $signature = 'rig:compare
         {file : A rig document}
-        {--from= : A situation\'s id; the base where it is left out}
+        {--from= : A situation\'s id; the default where it is left out}
         {--to= : A situation\'s id}
         {--json : JSON instead of text}';
 

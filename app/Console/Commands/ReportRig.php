@@ -20,7 +20,7 @@ final class ReportRig extends Command
 
     protected $signature = 'rig:report
         {file : A rig document}
-        {--situation= : A situation\'s id; the base situation where it is left out}
+        {--situation= : A situation\'s id; the default where it is left out}
         {--json : JSON instead of a table}
         {--response : With the taps of each pair: delay in ms and signed amplitude (JSON only)}';
 

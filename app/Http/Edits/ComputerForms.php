@@ -99,13 +99,13 @@ final class ComputerForms
     }
 
     /**
-     * The system's own level and mute of a device in a situation; empty fields: as in the base.
+     * The system's own level and mute of a device in a situation; empty fields: as in the default.
      *
      * @return list<RigEdit>
      */
     public static function systemLevel(EditFields $in): array
     {
-        $situation = $in->override() ?? $in->refuse('situation', 'In the base a level is set with its device.');
+        $situation = $in->override() ?? $in->refuse('situation', 'In the default situation a level is set with its device.');
         $computer = $in->unit('computer');
         $device = self::deviceAt($in, $computer, $in->text('device', 200));
 
@@ -135,13 +135,13 @@ final class ComputerForms
     }
 
     /**
-     * A default that is another in a situation; no device: as in the base.
+     * A default that is another in a situation; no device: as in the default.
      *
      * @return list<RigEdit>
      */
     public static function default(EditFields $in): array
     {
-        $situation = $in->override() ?? $in->refuse('situation', 'In the base a default is set with its device.');
+        $situation = $in->override() ?? $in->refuse('situation', 'In the default situation a default is set with its device.');
         $computer = $in->unit('computer');
         $direction = $in->choice('direction', Direction::class, 'Choose playback or recording.');
         $role = $in->choice('role', Role::class, 'There is no such default.');

@@ -49,7 +49,7 @@ final class EffectForms
         ))];
     }
 
-    /** @return list<RigEdit> on or bypassed, in the base or in the situation that is shown; empty for as in the base */
+    /** @return list<RigEdit> on or bypassed, in the base or in the situation that is shown; empty for as in the default */
     public static function toggle(EditFields $in): array
     {
         [$unit, $effect] = self::known($in);

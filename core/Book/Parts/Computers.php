@@ -60,7 +60,7 @@ final class Computers implements Part
                     [0.6, 2, 2.4],
                 );
             }
-            $blocks[] = new Table(['Situation', 'A sound that nobody listed would reach'], array_values(array_map(
+            $blocks[] = new Table(['Situation', 'Sounds of unlisted programs are heard by'], array_values(array_map(
                 fn (Situation $one) => [$one->name, (new Stray($of->hearing($one->id)->graph, $unit))->words()],
                 $of->rig->situations,
             )), [1, 4]);

@@ -19,7 +19,7 @@ final class Reasons implements Part
 
     public function title(): string
     {
-        return 'Why it is so';
+        return 'Why';
     }
 
     public function blocks(BookInput $of): array

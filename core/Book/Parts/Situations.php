@@ -34,7 +34,7 @@ final class Situations implements Part
             }
             $steps = (new SituationDifference($of->hearing($base->id), $of->hearing($situation->id)))->changes;
             $blocks[] = new Heading("From {$base->name} to {$situation->name}");
-            $blocks[] = $steps === [] ? new Text('Nothing to do: it stands like the base.') : new Steps($steps);
+            $blocks[] = $steps === [] ? new Text('Nothing to do: no differences from the default.') : new Steps($steps);
         }
 
         return $blocks;

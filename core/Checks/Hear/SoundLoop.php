@@ -73,7 +73,7 @@ final readonly class SoundLoop implements Check
 
         return $loop->howls()
             ? "Whatever enters grows louder each time it comes round. Take one step out of the circle: {$where} opens all of it."
-            : "Whatever enters comes back a little softer each time and colours all that is heard. {$loop->margin()?->text()} dB more at "
+            : "Whatever enters comes back a little quieter each time and colours all that is heard. {$loop->margin()?->text()} dB more at "
                 ."{$where}, and it howls.";
     }
 

@@ -32,8 +32,8 @@ final readonly class Clip implements Check
                     Severity::Fault,
                     $pair,
                     $stage,
-                    number_format(-$stage->headroom(), 1).' dB over what it takes',
-                    'What is over is cut off, and sounds torn.',
+                    "exceed the limit at {$stage->label} by ".number_format(-$stage->headroom(), 1).' dB',
+                    'What is over is cut off, and sounds distorted.',
                 );
             }
         }
@@ -67,7 +67,7 @@ final readonly class Clip implements Check
         return new Finding(
             $code,
             $severity,
-            "Peaks of {$pair->source->name} stand {$how} at {$stage->label} (".number_format($stage->level + Chain::CREST_DB, 1)
+            "Peaks of {$pair->source->name} {$how} (".number_format($stage->level + Chain::CREST_DB, 1)
                 ." {$stage->unit()} of ".number_format((float) $stage->max, 1).')',
             "{$why} Turn it down before, by ".number_format($room, 1).' dB.',
             $stage->hop->at instanceof AirRef ? [] : [$stage->hop->at],

@@ -38,7 +38,7 @@ final readonly class NoHeadroom implements Check
                     Severity::Risk,
                     $pair,
                     $stage,
-                    number_format((float) $stage->headroom(), 1).' dB under the most',
+                    'come within '.number_format((float) $stage->headroom(), 1)." dB of the limit at {$stage->label}",
                     'A laugh or a shout goes over it.',
                 );
             }

@@ -42,7 +42,7 @@ final class Dials
                 'inverted',
                 'polarity switch',
                 'polarity inverted',
-                'polarity as it comes',
+                'polarity normal',
                 fn (EquipmentModel $model, Point $point) => $point->inverted !== null,
                 fn (Point $point) => $point->inverted === true,
             ),

@@ -88,7 +88,7 @@ final class Locks implements Remedy
                 yield new Candidate(
                     "pick {$at} none",
                     fn () => Picks::refused($trouble, $refused) ?? "{$trouble->names->of($refused)} is not opened",
-                    "Set {$trouble->partOf($at)} to no device",
+                    $trouble->pickingNone($at),
                     [new SetPick($at, null)],
                     Cost::NO_PICK,
                     [$refused, $at, new UnitRef($program->id)],

@@ -216,7 +216,7 @@ final class Picks implements Remedy
             yield new Candidate(
                 "pick {$at} {$pick->choice()} {$situation}",
                 fn () => self::refused($trouble, $at) ?? $this->isNow($trouble, $trouble->names->of($at), $now, $pick),
-                fn () => "Set {$trouble->partOf($at)} to {$this->choice($trouble, $pick, $device)}{$trouble->where($situation)}"
+                fn () => $trouble->picking($at, $this->choice($trouble, $pick, $device)).$trouble->where($situation)
                     .($trouble->rig->pickedIn($at) === PickedIn::System ? ', in the system\'s list of programs' : ''),
                 [new SetPick($at, $pick, $situation)],
                 $cost + $more,
@@ -230,7 +230,7 @@ final class Picks implements Remedy
     {
         $choice = $device === null
             ? ($pick->default ?? SystemDefault::System)->words()
-            : ($pick->tap === null ? '' : 'the loopback of ').$device->name();
+            : ($pick->tap === null ? '' : 'the loopback of ')."\"{$device->name()}\"";
         $channels = $pick->channels === null
             ? ''
             : (count($pick->channels) === 1 ? ", channel {$pick->channels[0]}" : ', channels '.implode(' and ', $pick->channels));
@@ -314,7 +314,7 @@ final class Picks implements Remedy
         yield new Candidate(
             "pick {$at} none",
             "{$trouble->names->of($at)} takes it",
-            "Set {$trouble->partOf($at)} to no device",
+            $trouble->pickingNone($at),
             [new SetPick($at, null)],
             Cost::NO_PICK,
             [$at],

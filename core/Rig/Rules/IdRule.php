@@ -29,7 +29,7 @@ final class IdRule implements Rule
             }
         }
         if ($in->parts->situations === [] && ($in->unreadable['situations'] ?? []) === []) {
-            $in->problem('/situations', 'A rig has at least one situation; the first is its base state.');
+            $in->problem('/situations', 'A rig has at least one situation; the first is its default.');
         }
     }
 }

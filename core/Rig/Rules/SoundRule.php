@@ -23,7 +23,7 @@ final class SoundRule implements Rule
                 if (isset($begins[(string) $origin->at])) {
                     $in->problem(
                         "/sources/{$i}/origins/{$o}/at",
-                        "\"{$source->name}\" begins at \"{$origin->at}\" already: say it once.",
+                        "\"{$source->name}\" starts at \"{$origin->at}\" already: say it once.",
                     );
                 }
                 $begins[(string) $origin->at] = true;

@@ -56,7 +56,7 @@
                 <p class="quiet">Lines inside: what passes when it is new; dotted: what can be switched on.</p>
                 @if ($chosen->sockets !== [])
                     <h3>Sockets</h3>
-                    <table class="facts">
+                    <table class="facts"><tbody>
                         @foreach ($chosen->sockets as $socket)
                             <tr><th scope="row">{{ $socket->label }}</th><td>{{ $socket->connector->words() }} · {{ str_replace('-', ' ',
                                 $socket->signal->value) }}{{ $socket->balanced ? ' · balanced' : '' }}{{ $socket->phantom === null ? ''
@@ -66,10 +66,10 @@
                                     <small>{{ $lane->device->direction->value }} device “{{ $catalogue->deviceName($socket,
                                     $lane) }}”</small> @endif @endforeach</td></tr>
                         @endforeach
-                    </table>
+                    </tbody></table>
                 @endif
                 <h3>Inside</h3>
-                <table class="facts">
+                <table class="facts"><tbody>
                     @foreach ($chosen->points as $point)
                         <tr><th scope="row">{{ $point->label }}</th><td>{{ $point->kind->value }}, {{ $point->channels }} ch{{
                             $point->gain === null ? '' : " · gain {$point->gain->from->text()} to {$point->gain->to->text()} dB" }}{{
@@ -78,7 +78,7 @@
                             ? '' : " · picks a {$point->picks->value} device" }}{{ $point->device === null ? ''
                             : " · installs a {$point->device->direction->value} device" }}</td></tr>
                     @endforeach
-                </table>
+                </tbody></table>
             @endif
         </section>
     </main>

@@ -5,12 +5,12 @@
     <noscript><p><a href="{{ $page->url(['causes' => '1']) }}">Find the causes</a></p></noscript>
 @elseif ($page->causes->causes !== [])
     <h2>{{ $page->causesTitle() }}</h2>
-    <p class="lead-line">In all situations.
+    <div class="lead-line"><span>In all situations.</span>
         @if ($page->canEdit && $page->causes->hasSeveralCures())
             <x-edit :page="$page" class="all-cures" :fields="['edit' => 'cures']"><button type="submit"
                 class="do">Apply all {{ count(array_filter($page->openCauses(), fn ($one) => $one->cures !== [])) }}</button></x-edit>
         @endif
-    </p>
+    </div>
     <ol class="causes">
         @foreach ($page->openCauses() as $i => $cause)
             <li value="{{ $i + 1 }}"><x-cause :page="$page" :cause="$cause" :number="$i + 1" /></li>

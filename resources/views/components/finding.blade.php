@@ -12,7 +12,7 @@
             <div class="cure">
                 <span class="cure-says">@if ($which > 0) <span class="quiet">or:</span> @endif{{ $cure->sentence }}</span>
                 @foreach ($cure->costs as $cost) <span class="cure-cost">{{ $cost }}</span> @endforeach
-                <span class="cure-tools">
+                <div class="cure-tools">
                     @if ($page->canEdit) <x-edit :page="$page"
                         :fields="['edit' => 'cure', 'cure' => $id, 'sentence' => $cure->sentence]"><button type="submit"
                         class="do">Apply<span class="visually-hidden">: {{ $cure->sentence }}</span></button></x-edit> @endif
@@ -20,7 +20,7 @@
                         'wishes') }}">table<span class="visually-hidden"> as it would be: {{ $cure->sentence }}</span></a>,
                         <a href="{{ $page->url(['try' => $id, 'finding' => $finding->evidence()],
                         'wiring') }}">map<span class="visually-hidden">, where: {{ $cure->sentence }}</span></a></span>
-                </span>
+                </div>
             </div>
         @endforeach
         <div class="finding-tools">
@@ -35,7 +35,6 @@
                         class="do">Accept<span class="visually-hidden">: {{ $finding->sentence }}</span></button></x-edit>
                 </details>
             @endif
-            <code class="finding-code">{{ $finding->code }}</code>
         </div>
     </div>
 </article>

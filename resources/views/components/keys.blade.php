@@ -20,5 +20,5 @@
         <dt><kbd>?</kbd></dt><dd>this list</dd>
     </dl>
     <label class="tick"><input type="checkbox" x-bind:checked="isOn" x-on:change="turn"> Keys without Ctrl or Alt</label>
-    <form method="dialog"><button class="btn btn-sm btn-ink">Close</button></form>
+    <form method="dialog"><button type="submit" class="btn btn-sm btn-ink">Close</button></form>
 </dialog>

@@ -3,7 +3,7 @@
 @php $named = $page->namedSettings($unit); @endphp
 @if ($named->rows !== [])
     @if ($folded) <details class="stock-more" data-keep><summary>{{ $named->summary }}</summary> @else <h3>Named settings</h3> @endif
-    <table class="facts named-settings">
+    <table class="facts named-settings"><tbody>
         @foreach ($named->rows as $row)
             @php $setting = $row['setting']; @endphp
             <tr>
@@ -24,6 +24,6 @@
                     <small class="quiet">Would break at {{ $line }}</small>@endforeach</td>
             </tr>
         @endforeach
-    </table>
+    </tbody></table>
     @if ($folded) </details> @endif
 @endif

@@ -9,7 +9,8 @@
         && ! in_array($page->view, ['wishes', 'checks'], true)
         && count($page->rig->units) <= 150;
 @endphp
-<div class="next-step" x-data="nextStep" data-key="next" data-step="{{ md5("{$next->kind->value} {$next->about} {$next->sentence}") }}"
+<aside class="next-step" aria-label="Next step" x-data="nextStep" data-key="next"
+    data-step="{{ md5("{$next->kind->value} {$next->about} {$next->sentence}") }}"
     x-bind:hidden="isAway" x-on:redrawn.document="look">
     <span class="next-word" aria-hidden="true">Next</span>
     <p><span class="visually-hidden">Next: </span>{{ $next->sentence }}</p>
@@ -64,4 +65,4 @@
     @endswitch
     <button type="button" class="plain next-away" x-on:click="put" title="Put away" aria-label="Put the next step away"><i
         class="bi bi-x-lg" aria-hidden="true"></i></button>
-</div>
+</aside>

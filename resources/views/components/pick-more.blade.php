@@ -1,5 +1,6 @@
 @props(['page', 'program', 'pick'])
 @php
+    use HiddenWire\Core\Quantity\Count;
     use HiddenWire\Core\Rig\DriverMode;
     $name = "{$program->name}, {$pick['point']->label}";
     $more = $pick['also'] === [] ? '' : count($pick['also']).' more at once';
@@ -37,7 +38,8 @@
 @if ($pick['chosen'] !== '' && $pick['now'] !== '') <p class="quiet">chosen {{ $pick['chosen'] }}</p> @endif
 @if ($pick['notOffered'] !== [])
     <details class="stock-more" data-keep>
-        <summary>Not offered here: {{ count($pick['notOffered']) }}<span class="visually-hidden"> for {{ $name }}</span></summary>
+        <summary>{{ Count::of(count($pick['notOffered']), 'device') }} not available<span class="visually-hidden">
+            for {{ $name }}</span></summary>
         <dl class="other-ways">@foreach ($pick['notOffered'] as $device => $way) <dt>{{ $device }}</dt><dd>{{ $way }}</dd> @endforeach</dl>
     </details>
 @endif

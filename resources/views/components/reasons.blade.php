@@ -1,7 +1,7 @@
 @props(['page', 'about'])
 {{-- Why it is so, and what has to be left alone: of what is selected, and of what is inside it. --}}
 @php $written = array_filter($page->rig->papers->reasons, fn ($reason) => isset($about[(string) $reason->about])); @endphp
-<h3>Why it is so</h3>
+<h3>Why</h3>
 @foreach ($written as $reason)
     <x-edit :page="$page" class="reason" data-save :fields="['edit' => 'reason', 'about' => (string) $reason->about, 'situation' => '']">
         <label>{{ $about[(string) $reason->about] }} <textarea class="form-control" name="why" rows="2"
@@ -12,7 +12,7 @@
     </x-edit>
 @endforeach
 @if ($page->canEdit)
-    <details class="stock-more" data-keep><summary>Write a reason</summary>
+    <details class="stock-more" data-keep><summary>Add a reason</summary>
         <x-edit :page="$page" class="reason" data-save :fields="['edit' => 'reason', 'situation' => '']">
             <label>About <select class="form-select" name="about">@foreach ($about as $ref => $name)
                 @if ($page->rig->papers->reasonFor($ref) === null)

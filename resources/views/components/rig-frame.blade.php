@@ -38,7 +38,7 @@
     </nav>
     <x-next-step :page="$page" :rail="$rail" />
     @if (count($rail->tabs) > 1 || $tools !== null)
-    <div class="tab-line">
+    <section class="tab-line" aria-label="Views and tools">
         <nav class="tabs" aria-label="Views">
             @foreach ($rail->tabs as $tab)
                 <a href="{{ $tab->url }}" @if ($tab->isHere) aria-current="page" @endif
@@ -46,7 +46,7 @@
             @endforeach
         </nav>
         {{ $tools }}
-    </div>
+    </section>
     @endif
     <main id="view" class="view" tabindex="-1">@if ($page->uncounted() > 0) <x-uncounted :page="$page" /> @endif{{ $slot }}</main>
     {{ $strip ?? '' }}

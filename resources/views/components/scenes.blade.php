@@ -54,7 +54,7 @@
                 <select name="scene" data-auto aria-label="Scene of {{ $unit->name }} in {{ $page->situation->name }}"><option
                 value="">the first</option>@foreach ($table->scenes as $row)
                 <option value="{{ $row['scene']->id }}" @selected($table->chosen === $row['scene']->id)>{{ $row['scene']->name }}</option>
-                @endforeach</select></label></x-edit>
+                @endforeach</select></label><button type="submit" class="do without-scripts">Set</button></x-edit>
             <ul class="scene-tools">
                 @foreach ($table->scenes as $row)
                     <li>

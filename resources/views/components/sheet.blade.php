@@ -21,7 +21,7 @@
             @endif
         @if ($model->sockets !== [])
             <h3>Sockets</h3>
-            <table class="facts">
+            <table class="facts"><tbody>
                 @foreach ($sheet->sockets($unit) as $row)
                     <tr>
                         <th scope="row">{{ $row['socket'] }}<small>{{ $row['words'] }}</small></th>
@@ -47,7 +47,7 @@
                         @endforelse</td>
                     </tr>
                 @endforeach
-            </table>
+            </tbody></table>
             @if ($page->canEdit && array_filter(array_column($sheet->sockets($unit), 'turns')) !== [])
                 <details class="stock-more" data-keep><summary>Another lead in turn</summary>
                     <p class="quiet">It is in {{ $page->situation->name }} only, and takes the other out there.</p>
@@ -71,18 +71,18 @@
         <x-named-settings :page="$page" :unit="$unit" />
         @if ($sheet->controls($unit) !== [])
             <h3>Settings</h3>
-            <table class="facts">
+            <table class="facts"><tbody>
                 @foreach ($sheet->controls($unit) as $row) <tr>
                     <th scope="row">{{ $row['point']->label }}</th>
                     <td>@if ($row['pick'] !== null) <x-pick :page="$page" :program="$unit" :pick="$row['pick']" /> @endif
                         @if ($row['says'] !== '') <small>{{ $row['says'] }}</small> @endif
                         @if ($row['control'] !== null) <x-dial :page="$page" :control="$row['control']" /> @endif</td>
                 </tr> @endforeach
-            </table>
+            </tbody></table>
         @endif
         @if ($sheet->mixes($unit) !== [])
             <h3>What each mix gets</h3>
-            <table class="facts">
+            <table class="facts"><tbody>
                 @foreach ($sheet->mixes($unit) as $row) <tr><th scope="row">{{ $row['bus'] }}</th><td class="feeds">
                     @foreach ($row['feeds'] as $feed)
                         @if ($feed['canSwitch'])
@@ -95,11 +95,11 @@
                         @endif
                     @endforeach
                 </td></tr> @endforeach
-            </table>
+            </tbody></table>
         @endif
         @if ($model->family->isHost())
             <h3>Devices as the system lists them</h3>
-            <table class="facts">
+            <table class="facts"><tbody>
                 @foreach ($sheet->devices($unit) as $device)
                     <tr>
                         <th scope="row">{{ $device->name() }}@if ($device->name() !== $device->systemName)<small>{{ $device->systemName
@@ -110,7 +110,7 @@
                             @if ($device->trouble() !== '') <span class="quiet">{{ $device->trouble() }}</span> @endif</td>
                     </tr>
                 @endforeach
-            </table>
+            </tbody></table>
             <h3>Programs</h3>
             <ul class="plain-list">@foreach ($sheet->programs($unit) as $program)
                 <li><a href="{{ $page->url(['select' => "unit:{$program->id}", 'depth' => $page->depth->showsInsides() ? $page->depth->value
@@ -120,7 +120,7 @@
         <h2><span class="tag">{{ $cable->label }}</span></h2>
         <p class="sheet-sub">{{ $cable->type->value }} cable{{ $cable->lengthM === null ? ''
             : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
-        <table class="facts">
+        <table class="facts"><tbody>
             @foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at)
                 <tr><th scope="row">{{ ucfirst($end) }}</th><td><a
                     href="{{ $page->url(['select' => "unit:{$at->unit}"]) }}">{{ $sheet->socketName($at->unit,
@@ -137,7 +137,7 @@
                     @endif
                 </td></tr>
             @endforeach
-        </table>
+        </tbody></table>
         <x-edit :page="$page" class="cable-sheet" data-save :fields="['edit' => 'cable', 'cable' => $cable->id]">
             <label>Label <input name="label" maxlength="{{ Bounds::LABEL }}" required value="{{ $cable->label }}"></label>
             <label>Type <select name="type">@foreach (CableType::cases() as $type)
@@ -224,13 +224,13 @@
     @if ($carries === [])
         <p class="quiet">No sound that anybody hears.</p>
     @else
-        <table class="facts">
+        <table class="facts"><tbody>
             @foreach ($carries as $source => $listeners)
                 <tr><th scope="row"><a href="{{ $page->penUrl($source) }}" @if ($page->penOf($source) !== null)
                     class="pen-name pen-{{ $page->penOf($source)->value }}"
                     @endif>{{ $page->rig->sources[$source]->name }}</a></th><td>to {{ implode(', ', $listeners) }}</td></tr>
             @endforeach
-        </table>
+        </tbody></table>
     @endif
     @endif
 </aside>

@@ -70,7 +70,7 @@
     @foreach ($strip->ways as $number => $steps)
         @php $arrival = $pair->arrivals()[$number]; @endphp
         <div class="way">
-            <span class="way-number" aria-label="Way {{ $number + 1 }}">{{ $number + 1 }}</span>
+            <span class="way-number"><span class="visually-hidden">Path </span>{{ $number + 1 }}</span>
             <ol class="way-steps">
                 @foreach ($steps as $number => $step)
                     @php $figures = $step->figures($steps[$number - 1] ?? null); @endphp

@@ -23,7 +23,7 @@
                 @empty <p class="quiet">Nothing.</p> @endforelse
             </section>
             <section class="odds-list" aria-labelledby="heard-title">
-                <h3 id="heard-title">For whom the hearing changes</h3>
+                <h3 id="heard-title">Who hears a difference</h3>
                 @forelse ($comparison->heard() as $situation => $heard)
                     <h4>{{ $situation }}</h4>
                     <ul class="heard-changes">@foreach ($heard->pairs as $pair)

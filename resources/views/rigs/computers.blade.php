@@ -16,19 +16,19 @@
                     the operating system of {{ $unit->name }}</span></a></p>
                 @foreach ($computer->troubles as $name => $why) <p class="form-trouble"><strong>{{ $name }}</strong>
                     {{ $why }}.</p> @endforeach
-                <details class="stray" data-keep><summary>A sound that nobody listed would reach {{ $computer->stray[$page->situation->name]
-                    }}</summary>
+                <details class="stray" data-keep><summary>Sounds of unlisted programs are heard by {{
+                    $computer->stray[$page->situation->name] }}</summary>
                     <table class="facts"><tbody>@foreach ($computer->stray as $situation => $reaches)
                         <tr><th scope="row">{{ $situation }}</th><td>{{ $reaches }}</td></tr> @endforeach</tbody></table>
                 </details>
                 <div class="computer-parts">
                     <div class="devices">
                         <div class="device device-head"
-                            aria-hidden="true"><span>Device, as the system lists it</span><span>way</span><span>default for</span><span>used
+                            aria-hidden="true"><span>Device (system name)</span><span>direction</span><span>default for</span><span>used
                             by</span></div>
                         @forelse ($computer->devices as $row)
                             @php $device = $row['device']; $set = $device->settings; @endphp
-                            <details class="device-row" id="device-{{ $device->ref }}" data-keep>
+                            <details class="device-row" id="{{ $computer->anchor($device) }}" data-keep>
                                 <summary class="device @if (! $device->isUsable()) unusable @endif">
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name()
                                         !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
@@ -105,9 +105,9 @@
                                         :fields="['edit' => 'system-level', 'computer' => $unit->id, 'device' => (string) $device->ref]">
                                         <label>Level in {{ $page->situation->name }}, dB
                                             <input type="number" name="db" min="{{ Bounds::SYSTEM_DB[0] }}" max="{{ Bounds::SYSTEM_DB[1] }}"
-                                            step="0.5" value="{{ $row['here']?->db?->number() }}" placeholder="as in the base"></label>
+                                            step="0.5" value="{{ $row['here']?->db?->number() }}" placeholder="as in the default"></label>
                                         <label>Mute in {{ $page->situation->name }}
-                                            <select name="mute"><option value="">as in the base</option><option value="1"
+                                            <select name="mute"><option value="">as in the default</option><option value="1"
                                             @selected($row['here']?->mute === true)>muted</option><option value="0"
                                             @selected($row['here']?->mute === false)>not muted</option></select></label>
                                         <button class="do" type="submit">Save<span class="visually-hidden">
@@ -147,9 +147,10 @@
                                                 'direction' => $default['direction'], 'role' => $default['role']]">
                                                 <select name="device" data-auto
                                                     aria-label="{{ $default['label'] }}"><option value="">as in the
-                                                    base</option>@foreach ($default['choices'] as $ref => $name)
+                                                    default</option>@foreach ($default['choices'] as $ref => $name)
                                                     <option value="{{ $ref }}" @selected($default['now'] === (string) $ref)>{{ $name
                                                     }}</option> @endforeach</select>
+                                                <button type="submit" class="do without-scripts">Set</button>
                                             </x-edit></td></tr>
                                     @endforeach
                                 </tbody></table>
@@ -189,7 +190,7 @@
                                     </tbody></table>
                                     @if ($page->canEdit)
                                         <details class="stock-more"
-                                            data-keep><summary>What it needs<span class="visually-hidden">:
+                                            data-keep><summary>Requires<span class="visually-hidden">:
                                             {{ $program->name }}</span></summary>
                                             <x-edit :page="$page" class="needs-form" data-save
                                                 :fields="['edit' => 'describe-unit', 'unit' => $program->id, 'name' => $program->name,

@@ -9,7 +9,7 @@
                     <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong>
                         @endif{{ $revision->what }}@if ($list->isNow($revision)) <span class="tag">now</span>@endif</span>
                     <span class="quiet">{{ $list->by($revision) }}</span>
-                    <span class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
+                    <div class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
                         'revision' => $revision->number]) }}">Book<span class="visually-hidden">
                         of revision {{ $revision->number }}</span></a>
                         @if ($page->canEdit) <details class="stock-more" data-menu>
@@ -19,7 +19,7 @@
                                 @method('put')<input name="name" maxlength="{{ Bounds::SHORT_NAME }}" value="{{ $revision->name }}"
                                 placeholder="as shown on the night" aria-label="Name of revision {{ $revision->number }}"><button class="do"
                                 type="submit">Save</button></form>
-                        </details> @endif</span>
+                        </details> @endif</div>
                     @if (! $list->isNow($revision)) <a href="{{ $list->compareUrl($revision) }}">Compare<span class="visually-hidden">
                         revision {{ $revision->number }} with now</span></a> @else <span></span> @endif
                     @if (! $list->isNow($revision) && $page->canEdit)

@@ -3,11 +3,11 @@
     <div class="page levels">
         @if ($levels->gains !== [])
             <section aria-labelledby="gains">
-                <h2 id="gains">Gain to dial in <small>so that the usual level is at −18 dBFS, peaks at half of the scale</small></h2>
-                <div class="wide" tabindex="0" role="region" aria-label="Gain to dial in">
+                <h2 id="gains">Recommended gain <small>so that the usual level is at −18 dBFS, peaks at −6 dBFS</small></h2>
+                <div class="wide" tabindex="0" role="region" aria-label="Recommended gain">
                 <table class="facts gains"><thead><tr><th scope="col">Voice</th><th scope="col">Microphone</th><th
                     scope="col">Preamp</th><th scope="col">Now</th><th scope="col">Dial in</th><th
-                    scope="col">Voice over noise</th></tr></thead><tbody>
+                    scope="col">Signal-to-noise</th></tr></thead><tbody>
                     @foreach ($levels->gains as $row)
                         <tr><th scope="row">{{ $row['source']->name }}</th><td>{{ $row['microphone'] }}</td><td>{{ $row['name'] }}</td><td
                             class="figures">{{ $row['preamp']->now->text() }} dB</td>
@@ -79,7 +79,7 @@
                         </svg></div>
                     </figure>
                 @endforeach
-                <ul class="legend diagram-legend" aria-label="Lines"><li><span class="key-line level-key"></span>
+                <ul class="legend diagram-legend"><li><span class="key-line level-key"></span>
                     usual level</li><li><span class="key-line peak-key"></span>
                     peaks, 12 dB above</li><li><span class="key-box noise-key"></span> noise</li><li><span class="key-box band-key"></span>
                     where the level is to be</li></ul>

@@ -18,7 +18,7 @@
             <form class="row-form" method="post" action="{{ route('rigs.people.store', $page->record->id) }}">
                 @csrf
                 <label>Email of their account <input name="email" type="email" required maxlength="190" value="{{ old('email') }}"></label>
-                <label>They may <select name="role"><option value="view">view only</option><option value="edit"
+                <label>Role <select name="role"><option value="view">view only</option><option value="edit"
                     @selected(old('role') === 'edit')>edit</option></select></label>
                 <button class="do" type="submit">Invite</button>
             </form>
@@ -37,14 +37,14 @@
             </ul>
             <form class="row-form" method="post" action="{{ route('rigs.shares.store', $page->record->id) }}">
                 @csrf
-                <label>For whom <input name="name" required maxlength="{{ Bounds::SHORT_NAME }}"></label>
-                <label>It holds <select name="days">@foreach ($people->days as $number => $words)
+                <label>Label <input name="name" required maxlength="{{ Bounds::SHORT_NAME }}"></label>
+                <label>Expires after <select name="days">@foreach ($people->days as $number => $words)
                     <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
                 <button class="do" type="submit">Make a link</button>
             </form>
         @endif
         <p class="quiet">Two can work at the same time: each sees the other's changes within seconds.
-            Changes that touch different things are joined; where both touch the same thing, the later one is told and nothing is
+            Changes that touch different things are merged; where both touch the same thing, the later one is told and nothing is
             overwritten.</p>
     </div>
 </x-rig-frame>

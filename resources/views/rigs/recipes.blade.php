@@ -36,7 +36,7 @@
                     data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
                     <p class="quiet">One sound at a time, at its own level.
                         What a meter does not show, it can't see from where it is taken.</p>
-                    <table class="facts">
+                    <table class="facts"><tbody>
                         @foreach ($recipes->meters as $meter)
                             <tr><th scope="row">{{ $meter['label'] }}<small>a usual level: {{ $meter['target'] }}</small></th>
                                 <td>@forelse ($meter['shows'] as $sound => $reading)
@@ -45,7 +45,7 @@
                         @foreach ($recipes->lamps as $label => $isLit)
                             <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else
                             dark @endif</td></tr> @endforeach
-                    </table>
+                    </tbody></table>
                 </details>
             @endif
             @if ($shown->controls !== [])
@@ -92,7 +92,7 @@
                                             @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif
                                             @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name,
                                             $feed->sources)) }}</small> @endif</span>
-                                        <span class="control">
+                                        <div class="control">
                                             @if ($feed->canLevel)
                                                 <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
                                                 'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{
@@ -106,7 +106,8 @@
                                                     $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader',
                                                     'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}"
                                                     @selected($feed->now->tap->value === $tap)>{{ $words }}</option>
-                                                    @endforeach</select></x-edit>
+                                                    @endforeach</select><button type="submit"
+                                                    class="do without-scripts">Set</button></x-edit>
                                             @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small>
                                                 @endif
                                             @if ($feed->canSwitch)
@@ -114,7 +115,7 @@
                                                 'route' => $feed->key, 'on' => '0']"><button class="do"
                                                 type="submit">Remove<span class="visually-hidden">
                                                 {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
-                                        </span>
+                                        </div>
                                     </li>
                                 @endforeach
                             </ul>

@@ -2,20 +2,20 @@
     <div class="page situations-page">
         <section aria-labelledby="situations-title">
             <h2 id="situations-title">Situations</h2>
-            <p class="quiet">The first is the base. Every other lists what differs from it:
+            <p class="quiet">The first is the default. Each other lists what differs from it:
                 choose it at the top, work in any view, and what you change applies there only.</p>
             @foreach ($cards as $card)
                 @php $situation = $card->situation; @endphp
                 <article class="situation @if ($card->isShown) shown @endif">
-                    <h3>{{ $situation->name }} @if ($card->isBase) <span class="tag">base</span> @endif @if ($card->isShown)
+                    <h3>{{ $situation->name }} @if ($card->isBase) <span class="tag">default</span> @endif @if ($card->isShown)
                         <span class="tag">shown</span> @endif</h3>
                     <ul class="overrides">
                         @forelse ($card->lines as $line)
                             <li><span>{{ $line['what'] }} @if ($line['says'] !== '')<strong>{{ $line['says'] }}</strong>@endif</span>
                                 <x-edit :page="$page" :fields="$line['fields']"><button class="do"
-                                    type="submit">Reset to base<span class="visually-hidden">:
+                                    type="submit">Reset to the default<span class="visually-hidden">:
                                     {{ $line['what'] }}</span></button></x-edit></li>
-                        @empty <li class="quiet">{{ $card->isBase ? 'the base state' : 'changes nothing yet' }}</li> @endforelse
+                        @empty <li class="quiet">{{ $card->isBase ? 'no differences' : 'changes nothing yet' }}</li> @endforelse
                     </ul>
                     @if (! $card->isBase)
                         <div class="situation-tools leave-out">
@@ -24,7 +24,7 @@
                                 aria-label="What is not there in {{ $situation->name }}"><option
                                 value="">not there, or not running …</option>@foreach ($card->present() as $unit)
                                 <option value="{{ $unit->id }}">{{ $unit->name }}</option> @endforeach</select><button class="do"
-                                type="submit">Leave out</button></x-edit>
+                                type="submit">Remove</button></x-edit>
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'pulled', 'which' => $situation->id]"><select name="cable" required
                                 aria-label="Which cable is out in {{ $situation->name }}"><option
@@ -42,7 +42,7 @@
                         @if (! $card->isBase)
                             @if ($card->canReset())
                                 <x-edit :page="$page" :fields="['edit' => 'clear-change', 'which' => $situation->id]"><button class="do"
-                                type="submit">Reset all to base<span class="visually-hidden">
+                                type="submit">Reset all to the default<span class="visually-hidden">
                                 of {{ $situation->name }}</span></button></x-edit> @endif
                             <x-edit :page="$page" :fields="['edit' => 'remove-situation', 'which' => $situation->id]"><button class="do"
                                 type="submit">Remove<span class="visually-hidden"> {{ $situation->name }}</span></button></x-edit>

@@ -40,7 +40,7 @@
                                         <small>{{ implode(', ', array_map(fn ($source) => $source->name, $track['sources']))
                                             ?: 'empty' }}</small>
                                         @if (count($track['sources']) === 1) <span class="tag">alone</span> @endif
-                                        <span class="goals">@foreach ($track['goals'] as $goal)
+                                        <div class="goals">@foreach ($track['goals'] as $goal)
                                             @if ($goal->canSwitch)
                                                 <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id,
                                                 'route' => $goal->key, 'on' => $goal->now->on ? '0' : '1']"><button class="feed"
@@ -49,7 +49,7 @@
                                                 : mb_strtolower($goal->from) }}<span class="visually-hidden">
                                                 {{ $track['point']->label }}</span></button></x-edit>
                                             @else <span class="feed">{{ mb_strtolower($goal->from) }}</span> @endif
-                                        @endforeach</span>
+                                        @endforeach</div>
                                     </th>
                                 @endforeach
                             </tr>

@@ -13,7 +13,7 @@
                         aria-current="true" @endif>{{ $depth->label() }}</a>
                 @endforeach
             </nav>
-            <div class="pens" aria-label="Highlighter pens">
+            <div class="pens" role="group" aria-label="Highlighter pens">
                 @foreach ($page->pens as $pen => $source)
                     <a class="pen-name pen-{{ $pen }}" href="{{ $page->penUrl($source) }}" title="Stop highlighting">
                         <svg class="mark" viewBox="-9 -9 18 18" width="11" height="11"

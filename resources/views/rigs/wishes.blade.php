@@ -200,7 +200,7 @@
                 </ul>
             @endif
             @endif
-            <ul class="legend" aria-label="Marks">
+            <ul class="legend">
                 <li><x-verdict :verdict="Verdict::Ok" /> heard as wished</li>
                 <li><x-verdict :verdict="Verdict::Ok" silent /> not heard, as wished</li>
                 <li><x-verdict :verdict="Verdict::Missing" /> missing</li>
