@@ -318,6 +318,6 @@ final readonly class Computer
     /** The id of a device's row on the page. */
     public static function anchor(Device $device): string
     {
-        return 'device-'.str_replace('/', '_', (string) $device->ref);
+        return 'device-'.str_replace(['/', '.'], ['__', '_'], (string) $device->ref);
     }
 }

@@ -105,8 +105,9 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await expect(page.getByRole('link', { name: /1 not as wished/ })).toBeVisible();
     await rail('Mixes');
     await tab('Tracks');
+    await page.waitForURL(/tracks/);
     await page.getByRole('button', { name: 'Mute Source 1' }).click();
-    await expect(said(page)).toContainText('Broadcast program: Source 1 muted in Pause · No longer heard at Viewers: Voice');
+    await expect(said(page)).toContainText('Broadcast program: Source 1 muted in Pause · Now as wished at Viewers: Voice');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
 
     expect(await documentOf(page, rig)).toBe(STARTER);
@@ -248,7 +249,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await press('5');
     await page.waitForURL(/tracks/);
     await push('Mute Source 1');
-    await done('Source 1 muted in Pause · No longer heard at Viewers: Voice');
+    await done('Source 1 muted in Pause · Now as wished at Viewers: Voice');
 
     expect(await documentOf(page, rig)).toBe(STARTER);
 });

@@ -144,7 +144,8 @@ test('a wish made in another situation holds there, keys without Ctrl can be tur
     await expect(page).toHaveTitle(/^Who hears what · A small rig/);
     await page.locator('main').press('m');
     await expect(said(page)).toContainText('Voice must be heard by Me in Pause');
-    await page.getByRole('button', { name: 'Keys', exact: true }).click();
+    await page.locator('summary[aria-label=Menu]').click();
+    await page.getByRole('button', { name: /^Keys/ }).click();
     await page.getByLabel('Keys without Ctrl or Alt').uncheck();
     await page.getByRole('button', { name: 'Close' }).click();
     await page.locator('main').press('x');

@@ -25,7 +25,7 @@ test('the cable table marks every error at its field, takes rows out, puts rows 
         dialog.dismiss();
     });
     await page.getByRole('link', { name: /^Wishes/ }).click({ noWaitAfter: true });
-    await expect.poll(() => asked).toBe('beforeunload');
+    await expect.poll(() => asked).toBe('confirm');
     await expect(page).toHaveURL(/cables/);
 
     await page.getByLabel(`Length of ${first.label}, metres`).fill('2.5');

@@ -106,7 +106,7 @@
             </div>
             <div class="add-row">
                 @foreach (['add-source' => ['sound', SourceKind::cases(), $table->origins, 'starts at'],
-                    'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'is heard at']] as $edit => [$word, $kinds, $points,
+                    'add-listener' => ['listener', ListenerKind::cases(), $table->ears, 'listens at']] as $edit => [$word, $kinds, $points,
                     $where])
                     <x-edit :page="$page" :fields="['edit' => $edit, 'situation' => '']">
                         <input name="name" maxlength="{{ Bounds::SHORT_NAME }}" required placeholder="New {{ $word }}"
@@ -135,7 +135,7 @@
                                 name="name" maxlength="{{ Bounds::SHORT_NAME }}" required value="{{ $source->name }}"
                                 aria-label="Name of the sound {{ $source->name }}"><button class="do" type="submit">Rename</button></x-edit>
                             @foreach ($source->origins as $origin)
-                                <span class="end">starts at {{ $table->nameOf($origin->at) }}
+                                <div class="end">starts at {{ $table->nameOf($origin->at) }}
                                     <x-number :page="$page" :fields="['edit' => 'place-sound', 'source' => $source->id,
                                     'at' => (string) $origin->at, 'situation' => '']" name="db"
                                     label="Level of {{ $source->name }} at {{ $table->nameOf($origin->at) }}" :value="$origin->db->number()"
@@ -150,7 +150,7 @@
                                     :fields="['edit' => 'place-sound', 'source' => $source->id, 'at' => (string) $origin->at, 'away' => '1',
                                     'situation' => '']"><button class="plain" type="submit"
                                     aria-label="{{ $source->name }} does not start at {{ $table->nameOf($origin->at) }}"><i
-                                    class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></span>
+                                    class="bi bi-x-lg" aria-hidden="true"></i></button></x-edit></div>
                             @endforeach
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-sound', 'source' => $source->id, 'situation' => '']"><select name="at" required
@@ -162,10 +162,10 @@
                                 :fields="['edit' => 'loudness', 'source' => $source->id, 'situation' => '']"><label>loudness
                                 <input type="number" name="loudness" step="0.1" min="-{{ Bounds::DB }}" max="{{ Bounds::DB }}"
                                 value="{{ $source->loudness?->number() }}" aria-label="How loud {{ $source->name
-                                }} begins, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox"
+                                }} starts, dB over nominal"> dB over nominal</label><label class="tick"><input type="checkbox"
                                 name="measured" value="1" @checked($source->isMeasured)> measured</label><button class="do"
                                 type="submit">Save<span class="visually-hidden"> how loud {{ $source->name
-                                }} begins</span></button></x-edit>
+                                }} starts</span></button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-source', 'source' => $source->id, 'situation' => '']"><button
                                 class="plain" type="submit" aria-label="Remove the sound {{ $source->name }}"><i class="bi bi-trash3"
                                 aria-hidden="true"></i></button></x-edit>
@@ -179,16 +179,16 @@
                                 aria-label="Name of the listener {{ $listener->name }}"><button class="do"
                                 type="submit">Rename</button></x-edit>
                             @foreach ($listener->at as $ear)
-                                <span class="end">is heard at {{ $table->nameOf($ear) }}
+                                <div class="end">listens at {{ $table->nameOf($ear) }}
                                     <x-edit :page="$page" :fields="['edit' => 'place-listener', 'listener' => $listener->id,
                                     'at' => (string) $ear, 'away' => '1', 'situation' => '']"><button class="plain" type="submit"
                                     aria-label="{{ $listener->name }} does not listen at {{ $table->nameOf($ear) }}"><i class="bi bi-x-lg"
-                                    aria-hidden="true"></i></button></x-edit></span>
+                                    aria-hidden="true"></i></button></x-edit></div>
                             @endforeach
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'place-listener', 'listener' => $listener->id, 'situation' => '']"><select name="at"
                                 required aria-label="Where {{ $listener->name }} listens too"><option
-                                value="">is heard at …</option>@foreach ($table->ears as $ref => $name)
+                                value="">listens at …</option>@foreach ($table->ears as $ref => $name)
                                 <option value="{{ $ref }}">{{ $name }}</option> @endforeach</select><button class="do"
                                 type="submit">Add</button></x-edit>
                             <x-edit :page="$page" :fields="['edit' => 'remove-listener', 'listener' => $listener->id,
