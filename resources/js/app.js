@@ -13,7 +13,6 @@ import persist from '@alpinejs/persist';
 import { card } from './components/card.js';
 import { causes } from './components/causes.js';
 import { fetched } from './components/fetched.js';
-import { found } from './components/found.js';
 import { finder } from './components/finder.js';
 import { frame } from './components/frame.js';
 import { grid } from './components/grid.js';
@@ -41,7 +40,8 @@ Alpine.store('theme', theme(Alpine));
 Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    card, causes, fetched, finder, found, frame, grid, keyList, layOut, madeBook, map, message, modelField, nextStep, order, pulse, several, sketch, standings, strength, table,
+    card, causes, fetched, finder, frame, grid, keyList, layOut, madeBook, map, message, modelField, nextStep, order, pulse, several,
+    sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();
