@@ -78,7 +78,7 @@ final readonly class Finder
                 'cable',
                 $this->page->url(['select' => "cable:{$cable->id}"], 'wiring'),
                 [str_replace('-', '', $cable->label), ltrim((string) preg_replace('/\D+/', '', $cable->label), '0')],
-                "{$cable->type->value} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}",
+                "{$cable->type->words()} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}",
             );
         }
         foreach ($this->page->hearing->graph->devices->all() as $computer => $devices) {

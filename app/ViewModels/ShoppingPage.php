@@ -12,7 +12,7 @@ use HiddenWire\Core\Book\Table;
 /** What a rig lacks and what it costs, as the book has it. */
 final readonly class ShoppingPage
 {
-    /** @var list<array{title: string, table: Table}> */
+    /** @var list<array{title: string, columns: list<string>, rows: list<list<string>>, rest: list<list<string>>}> `rest` is at hand */
     public array $tables;
 
     public function __construct(RigPage $page)
@@ -23,9 +23,21 @@ final readonly class ShoppingPage
             if ($block instanceof Heading) {
                 $title = $block->text;
             } elseif ($block instanceof Table) {
-                $tables[] = ['title' => $title, 'table' => $block];
+                $tables[] = ['title' => $title, 'columns' => $block->columns, ...self::split($block)];
             }
         }
         $this->tables = $tables;
+    }
+
+    /** @return array{rows: list<list<string>>, rest: list<list<string>>} what is to buy, and what is there already */
+    private static function split(Table $table): array
+    {
+        $at = array_search('To buy', $table->columns, true);
+        $isLacking = fn (array $row): bool => $at === false || $row[$at] !== '0';
+
+        return [
+            'rows' => array_values(array_filter($table->rows, $isLacking)),
+            'rest' => array_values(array_filter($table->rows, fn (array $row): bool => ! $isLacking($row))),
+        ];
     }
 }

@@ -68,7 +68,7 @@ final readonly class SetCable implements RigEdit
         $cable = $rig->cables[$this->cable];
         $changed = array_filter([
             $this->label === $cable->label ? '' : "is labelled {$this->label} now",
-            $this->type === $cable->type ? '' : "{$this->type->value} cable",
+            $this->type === $cable->type ? '' : "{$this->type->words()} cable",
             $this->lengthM === $cable->lengthM ? '' : ($this->lengthM === null ? 'length not known' : "{$this->lengthM} m"),
             $this->colour === $cable->colour ? '' : ($this->colour === '' ? 'no colour' : $this->colour),
             $this->isOwned === $cable->owned ? '' : ($this->isOwned ? 'at hand' : 'to buy'),

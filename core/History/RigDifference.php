@@ -284,10 +284,10 @@ final readonly class RigDifference
                 : "{$cable->label}: ".implode(', ', array_diff_key($other, array_flip(self::IN_A_CABLE)));
             $lines[] = array_intersect_key($other, array_flip(self::IN_A_CABLE)) === []
                 ? null
-                : "{$cable->label} is a ".implode(
+                : "{$cable->label} is {$cable->type->article()} ".implode(
                     ', ',
                     array_filter([
-                        "{$cable->type->value} cable",
+                        "{$cable->type->words()} cable",
                         $cable->lengthM === null ? '' : "{$cable->lengthM} m",
                         $cable->colour,
                         $cable->owned ? 'at hand' : 'to buy',

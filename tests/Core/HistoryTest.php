@@ -75,7 +75,7 @@ dataset('changes', [
         'W-20 moved from HDMI 1 of Broadcast monitor to HDMI 2 of Broadcast monitor'],
     'a label' => [new SetCable('w-20', 'M-1', CableType::Hdmi, 1.5, '', true), ['cables/w-20'], 'Cables', 'W-20 is labelled M-1'],
     'a colour' => [new SetCable('w-20', 'W-20', CableType::Hdmi, 1.5, 'grey', false), ['cables/w-20'], 'Cables',
-        'W-20 is a hdmi cable, 1.5 m, grey, to buy'],
+        'W-20 is an HDMI cable, 1.5 m, grey, to buy'],
     'a route' => [new SetRoute(new RouteRef('mixer', 'ch-usb>main'), new RouteSettings(on: true)), ['units/mixer/routes/ch-usb>main'],
         'Routes and settings', 'Desk mixer: Computer → Main on'],
     'a mute' => [new SetPoint(new PointRef('mixer', 'ch-1'), new PointSettings(mute: true)), ['units/mixer/points/ch-1'],

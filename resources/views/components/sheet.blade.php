@@ -118,7 +118,7 @@
         @endif
     @elseif ($cable !== null)
         <h2><span class="tag">{{ $cable->label }}</span></h2>
-        <p class="sheet-sub">{{ $cable->type->value }} cable{{ $cable->lengthM === null ? ''
+        <p class="sheet-sub">{{ $cable->type->words() }} cable{{ $cable->lengthM === null ? ''
             : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
         <table class="facts"><tbody>
             @foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at)
@@ -141,7 +141,7 @@
         <x-edit :page="$page" class="cable-sheet" data-save :fields="['edit' => 'cable', 'cable' => $cable->id]">
             <label>Label <input name="label" maxlength="{{ Bounds::LABEL }}" required value="{{ $cable->label }}"></label>
             <label>Type <select name="type">@foreach (CableType::cases() as $type)
-                <option @selected($type === $cable->type)>{{ $type->value }}</option> @endforeach</select></label>
+                <option value="{{ $type->value }}" @selected($type === $cable->type)>{{ $type->words() }}</option> @endforeach</select></label>
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
             <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
             <label>Price <input name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $cable->price }}"></label>

@@ -35,7 +35,8 @@
                                     aria-label="To of {{ $name }}"></td>
                                 <td><select name="cables[{{ $i }}][type]" aria-label="Type of {{ $name }}">@if ($row['type'] === '')
                                     <option value="">what fits</option> @endif @foreach (CableType::cases() as $type)
-                                    <option @selected($type->value === $row['type'])>{{ $type->value }}</option> @endforeach</select></td>
+                                    <option value="{{ $type->value }}" @selected($type->value === $row['type'])>{{
+                                    $type->words() }}</option> @endforeach</select></td>
                                 <td><input class="figures" name="cables[{{ $i }}][length]" value="{{ $row['length'] }}" inputmode="decimal"
                                     aria-label="Length of {{ $name }}, metres" size="4"></td>
                                 <td><input name="cables[{{ $i }}][colour]" maxlength="{{ Bounds::COLOUR }}" value="{{ $row['colour'] }}"
