@@ -23,6 +23,7 @@ final readonly class Feed
      * @param  list<Source>  $sources
      * @param  string  $by  what has it stand so, where that is no hand: "as in Main", "soloed", "Hall off"; empty otherwise
      * @param  list<string>  $movesWith  routes whose levels move with it
+     * @param  bool  $isIdle  nothing is plugged into what it comes from
      * @param  list<string>  $instead  labels of the others of its exclusive group: of these one is on
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Feed
         public array $instead,
         public string $by = '',
         public array $movesWith = [],
+        public bool $isIdle = false,
     ) {
         $this->canSwitch = $now->allows(RouteSetting::On);
         $this->canLevel = $now->allows(RouteSetting::Db);

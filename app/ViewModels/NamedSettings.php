@@ -33,7 +33,7 @@ final readonly class NamedSettings
     {
         $settings = $graph->rig->modelOf($unit)->settings;
         $set = count($unit->values + $this->here());
-        $this->summary = 'Named settings: '.count($settings).($set === 0 ? ', all as they come' : ", {$set} set");
+        $this->summary = 'Named settings: '.count($settings).($set === 0 ? ', all default' : ", {$set} set");
         $this->rows = array_values(array_map($this->row(...), $settings));
     }
 

@@ -8,6 +8,7 @@ use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
@@ -18,44 +19,136 @@ final class Places
     /** @return array<string, string> what they are called, by reference; those where nothing else begins, and of its kind, in front */
     public static function starts(Rig $rig, ?Source $source = null): array
     {
-        $taken = [];
-        foreach ($rig->sources as $one) {
-            foreach ($one->origins as $origin) {
-                $taken[(string) $origin->at] = true;
-            }
-        }
-
-        return self::of($rig, PointKind::Origin, $taken, fn (Family $family): bool => match ($source?->kind) {
-            SourceKind::Voice => $family->hasMicrophone(),
-            SourceKind::Caller, SourceKind::Ring => in_array($family, [Family::CallService, Family::Remote, Family::Call], true),
-            SourceKind::Console => $family === Family::Console,
-            null => true,
-            default => $family === Family::Player,
-        });
+        return array_merge(...self::of($rig, PointKind::Origin, self::startsTaken($rig), self::starting($source)));
     }
 
     /** @return array<string, string> what they are called, by reference; those where nobody else listens, and of their kind, in front */
     public static function ears(Rig $rig, ?Listener $listener = null): array
+    {
+        return array_merge(...self::of($rig, PointKind::Ear, self::earsTaken($rig), self::listening($listener)));
+    }
+
+    /**
+     * Where each sound that has no starting point likely starts, one place each: of those that fit the one that is called like it, else the
+     * first.
+     *
+     * @return array<string, string> references, by the sound's id; none for a sound that nothing fits
+     */
+    public static function likelyStarts(Rig $rig): array
+    {
+        $taken = self::startsTaken($rig);
+        $likely = [];
+        foreach (array_filter($rig->sources, fn (Source $one) => $one->origins === []) as $source) {
+            $at = self::likeliest($source->name, self::of($rig, PointKind::Origin, $taken, self::starting($source))[0]);
+            if ($at !== null) {
+                $likely[$source->id] = $at;
+                $taken[$at] = true;
+            }
+        }
+
+        return $likely;
+    }
+
+    /**
+     * Where each listener that has no place likely listens, as for sounds.
+     *
+     * @return array<string, string> references, by the listener's id
+     */
+    public static function likelyEars(Rig $rig): array
+    {
+        $taken = self::earsTaken($rig);
+        $likely = [];
+        foreach (array_filter($rig->listeners, fn (Listener $one) => $one->at === []) as $listener) {
+            $at = self::likeliest($listener->name, self::of($rig, PointKind::Ear, $taken, self::listening($listener))[0]);
+            if ($at !== null) {
+                $likely[$listener->id] = $at;
+                $taken[$at] = true;
+            }
+        }
+
+        return $likely;
+    }
+
+    /** The only place that fits a sound of a kind; null where there is none, or several. */
+    public static function onlyStart(Rig $rig, SourceKind $kind): ?string
+    {
+        $fit = self::of($rig, PointKind::Origin, self::startsTaken($rig), self::starting(new Source('', '', $kind)))[0];
+
+        return count($fit) === 1 ? (string) array_key_first($fit) : null;
+    }
+
+    public static function onlyEar(Rig $rig, ListenerKind $kind): ?string
+    {
+        $fit = self::of($rig, PointKind::Ear, self::earsTaken($rig), self::listening(new Listener('', '', $kind)))[0];
+
+        return count($fit) === 1 ? (string) array_key_first($fit) : null;
+    }
+
+    /** @return array<string, true> */
+    private static function startsTaken(Rig $rig): array
+    {
+        $taken = [];
+        foreach ($rig->sources as $one) {
+            $taken += array_fill_keys(array_map(fn (Origin $origin) => (string) $origin->at, $one->origins), true);
+        }
+
+        return $taken;
+    }
+
+    /** @return array<string, true> */
+    private static function earsTaken(Rig $rig): array
     {
         $taken = [];
         foreach ($rig->listeners as $one) {
             $taken += array_fill_keys(array_map(strval(...), $one->at), true);
         }
 
-        return self::of($rig, PointKind::Ear, $taken, fn (Family $family): bool => match ($listener?->kind) {
+        return $taken;
+    }
+
+    /** @return \Closure(Family): bool */
+    private static function starting(?Source $source): \Closure
+    {
+        return fn (Family $family): bool => match ($source?->kind) {
+            SourceKind::Voice => $family->hasMicrophone(),
+            SourceKind::Caller => $family->isRemote(),
+            SourceKind::Ring => $family === Family::Call,
+            SourceKind::Console => $family === Family::Console,
+            null => true,
+            default => $family === Family::Player,
+        };
+    }
+
+    /** @return \Closure(Family): bool */
+    private static function listening(?Listener $listener): \Closure
+    {
+        return fn (Family $family): bool => match ($listener?->kind) {
             ListenerKind::Headphones => in_array($family, [Family::Headphones, Family::Headset], true),
             ListenerKind::Speakers => in_array($family, [Family::Loudspeaker, Family::Monitor], true),
             ListenerKind::Stream => $family === Family::Broadcast,
             ListenerKind::Track => in_array($family, [Family::Broadcast, Family::Recorder], true),
             ListenerKind::Caller => in_array($family, [Family::CallService, Family::Remote], true),
             default => true,
-        });
+        };
+    }
+
+    /** @param  array<string, string>  $fit  names of places, by reference */
+    private static function likeliest(string $name, array $fit): ?string
+    {
+        $words = fn (string $text): array => array_values(array_filter(
+            (array) preg_split('/[^\p{L}\d]+/u', mb_strtolower($text)),
+            fn ($word) => mb_strlen((string) $word) > 2,
+        ));
+        $like = array_map(fn (string $place): int => count(array_intersect($words($name), $words($place))), $fit);
+        arsort($like);
+
+        return $like === [] ? null : (string) array_key_first($like);
     }
 
     /**
      * @param  array<string, true>  $taken  references of what is used already
      * @param  \Closure(Family): bool  $fits
-     * @return array<string, string>
+     * @return array{array<string, string>, array<string, string>} those that are free and fit, and the others
      */
     private static function of(Rig $rig, PointKind $kind, array $taken, \Closure $fits): array
     {
@@ -76,6 +169,6 @@ final class Places
             }
         }
 
-        return $best + $other;
+        return [$best, $other];
     }
 }

@@ -26,6 +26,9 @@ final readonly class Rail
     /** Where the next step is done: the address of a view. */
     public string $nextUrl;
 
+    /** @var array{starts: array<string, string>, listens: array<string, string>} where what is nowhere likely is, where that comes next */
+    public array $likely;
+
     public function __construct(private RigPage $page)
     {
         $progress = new Progress($page->rig, $page->hearing, $page->causes === null ? null : $page->openCauses(), $page->causes === null
@@ -40,6 +43,11 @@ final readonly class Rail
         $this->tabs = $here === null ? [] : $this->tabs($here);
         $this->next = $progress->next;
         $this->nextUrl = $this->whereToGo($progress->next);
+        $isNowhere = in_array($this->next->kind, [NextKind::Starts, NextKind::Listens], true);
+        $this->likely = [
+            'starts' => $isNowhere ? Places::likelyStarts($page->rig) : [],
+            'listens' => $isNowhere ? Places::likelyEars($page->rig) : [],
+        ];
     }
 
     /** @return list<Tab> */
@@ -84,7 +92,7 @@ final readonly class Rail
         return match ($next->kind) {
             NextKind::Sounds, NextKind::Wishes => $this->page->url([], 'wishes'),
             NextKind::Starts, NextKind::Listens => $this->page->url(['ends' => '1'], 'wishes').'#ends',
-            NextKind::Equipment => $this->page->url([], 'stock').'#new-unit',
+            NextKind::Equipment => $this->page->url([], 'stock').'#add-list-title',
             NextKind::Joins => $this->page->url(['layer' => null], 'wiring'),
             NextKind::Looking, NextKind::Cure, NextKind::Cures, NextKind::Uncured => $this->page->url([], 'wishes'),
             NextKind::Fault => $this->page->url([], 'checks').'#finding-'.$this->page->openFindings()[(int) $next->about]->evidence(),

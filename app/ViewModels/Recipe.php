@@ -29,16 +29,25 @@ final readonly class Recipe
     ) {
     }
 
-    /** @return list<Feed> */
+    /** @return list<Feed> what is in it, of what has something plugged in */
     public function in(): array
     {
-        return array_values(array_filter($this->feeds, fn (Feed $feed) => $feed->now->on));
+        return array_values(array_filter($this->feeds, fn (Feed $feed) => $feed->now->on && ! $feed->isIdle));
     }
 
-    /** @return list<Feed> */
+    /** @return list<Feed> what is not in it, of what has something plugged in */
     public function out(): array
     {
-        return array_values(array_filter($this->feeds, fn (Feed $feed) => ! $feed->now->on));
+        return array_values(array_filter($this->feeds, fn (Feed $feed) => ! $feed->now->on && ! $feed->isIdle));
+    }
+
+    /** @return list<Feed> what has nothing plugged in, those that are in it first */
+    public function idle(): array
+    {
+        $idle = array_filter($this->feeds, fn (Feed $feed) => $feed->isIdle);
+        usort($idle, fn (Feed $one, Feed $other) => $other->now->on <=> $one->now->on);
+
+        return $idle;
     }
 
     /** "follows Main with its fader, except Bob"; empty where it has a recipe of its own. */
@@ -67,8 +76,8 @@ final readonly class Recipe
         $out = array_map(fn (Feed $feed) => $feed->from, $this->out());
         $who = array_map(fn (Listener $listener) => $listener->name, $this->listeners);
 
-        return "{$this->output->label} gets ".($in === [] ? 'nothing' : Listing::of($in)).'.'
-            .($out === [] ? '' : ' Left out: '.Listing::of($out).'.').' '
+        return "{$this->output->label}: ".($in === [] ? 'nothing' : Listing::of($in)).'.'
+            .($out === [] ? '' : ' Not in this mix: '.Listing::of($out).'.').' '
             .($this->control->isMuted ? 'It is muted.'
                 : ($who === [] ? 'Nobody listens behind it.' : Listing::of($who).' '.(count($who) === 1 ? 'listens' : 'listen').'.'));
     }

@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Edit\CopyRecipe;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Rule;
+use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\SignalGraph;
 use HiddenWire\Core\Signal\SoundField;
 
@@ -28,8 +35,11 @@ final readonly class Recipes
 
     private EquipmentModel $model;
 
+    private Wiring $wiring;
+
     public function __construct(public Unit $unit, private SignalGraph $graph, private SoundField $field)
     {
+        $this->wiring = new Wiring($graph->rig);
         $this->model = $graph->rig->modelOf($unit);
         $recipes = [];
         foreach ($this->model->points as $point) {
@@ -52,6 +62,23 @@ final readonly class Recipes
             fn (Point $point) => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
         ));
+    }
+
+    /** How many feeds carry what is plugged in. */
+    public function inUse(): int
+    {
+        return array_sum(array_map(fn (Recipe $recipe) => count($recipe->in()), $this->recipes));
+    }
+
+    /** @return array{list<Dial>, list<Dial>} the controls of what has something plugged in, and of what has not */
+    public function controlsByUse(): array
+    {
+        $isIdle = fn (Dial $control): bool => $this->isIdle($control->point->id);
+
+        return [
+            array_values(array_filter($this->controls, fn (Dial $control) => ! $isIdle($control))),
+            array_values(array_filter($this->controls, $isIdle)),
+        ];
     }
 
     /** @return list<Unit> every unit with an output that is mixed */
@@ -121,7 +148,37 @@ final readonly class Recipes
             $instead,
             $this->by($route),
             $this->movesWith($route),
+            $this->isIdle($from->id),
         );
+    }
+
+    /**
+     * Whether nothing is plugged into what leads to a point, and nothing is picked there.
+     *
+     * @param  array<string, true>  $seen  points that were asked on the way
+     */
+    public function isIdle(string $point, array $seen = []): bool
+    {
+        $sockets = array_filter($this->model->sockets, fn (Socket $socket) => array_filter(
+            $socket->lanes,
+            fn (Lane $lane) => $lane->way === Way::In && $lane->point === $point,
+        ) !== []);
+        if ($sockets !== []) {
+            return array_filter($sockets, fn (Socket $one) => $this->cablesAt($one) !== []) === [];
+        }
+        if ($this->model->points[$point]->picks === Direction::Recording) {
+            return $this->graph->state->pick($this->unit->id, $point) === null;
+        }
+        $from = array_filter($this->model->routes, fn (Route $route) => $route->to === $point && ! isset($seen[$route->from]));
+        $seen[$point] = true;
+
+        return $from !== [] && array_filter($from, fn (Route $route) => ! $this->isIdle($route->from, $seen)) === [];
+    }
+
+    /** @return list<Cable> */
+    private function cablesAt(Socket $socket): array
+    {
+        return $this->wiring->at(new SocketRef($this->unit->id, $socket->id));
     }
 
     /**

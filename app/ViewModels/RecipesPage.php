@@ -13,6 +13,9 @@ use HiddenWire\Core\Signal\Readings;
 /** The units with mixed outputs, and the one whose recipes are shown: the selected one, else the first. */
 final readonly class RecipesPage
 {
+    /** Units among which the busiest is looked for. */
+    private const LOOKED_AT = 12;
+
     /** @var list<Unit> */
     public array $units;
 
@@ -43,8 +46,7 @@ final readonly class RecipesPage
     public function __construct(RigPage $page)
     {
         $this->units = Recipes::units($page->rig);
-        $unit = array_values(array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit))[0] ?? $this->units[0] ?? null;
-        $this->shown = $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
+        $this->shown = $this->chosen($page) ?? $this->busiest($page);
         $this->isMatrix = $page->asked('as') === 'matrix';
         $this->knobs = new KnobsInSeries($page);
         [$this->meters, $this->lamps] = $this->readings($page);
@@ -60,6 +62,25 @@ final readonly class RecipesPage
                 : ' It changes what '.implode(', ', array_map(fn (Listener $other) => $other->name, $one->also)).' hear, too.'),
             $listening?->choices() ?? [],
         );
+    }
+
+    private function chosen(RigPage $page): ?Recipes
+    {
+        $unit = array_values(array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit))[0] ?? null;
+
+        return $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
+    }
+
+    /** The unit of which most feeds are in use; of the first ones where there are many. */
+    private function busiest(RigPage $page): ?Recipes
+    {
+        $busiest = null;
+        foreach (array_slice($this->units, 0, self::LOOKED_AT) as $unit) {
+            $one = new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
+            $busiest = $busiest === null || $one->inUse() > $busiest->inUse() ? $one : $busiest;
+        }
+
+        return $busiest;
     }
 
     /** @return array{list<array{label: string, shows: array<string, string>}>, array<string, bool>} */

@@ -37,6 +37,9 @@ final readonly class Stock
 
     public ?SwapUnit $swap;
 
+    /** What a list of equipment is taken for; null where none is read. */
+    public ?EquipmentList $list;
+
     /** @param  array<string, EquipmentModel>  $models  by id */
     public function __construct(private RigPage $page, public array $models)
     {
@@ -46,6 +49,7 @@ final readonly class Stock
         $this->connector = Connector::tryFrom($asked('has'));
         $this->isSearching = $this->text !== '' || $this->family !== null || $this->connector !== null;
         $this->found = (new ModelSearch($models))->find($this->text, $this->family, $this->connector);
+        $this->list = $page->canEdit && trim($asked('list')) !== '' ? new EquipmentList($asked('list'), $page->rig, $models) : null;
         $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
         $other = $models[$asked('swap')] ?? null;
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model

@@ -31,6 +31,8 @@ final readonly class AddListener implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "New listener: {$this->name}";
+        $where = $this->at === null ? '' : ", listens at {$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
+
+        return "New listener: {$this->name}{$where}";
     }
 }

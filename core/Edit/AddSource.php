@@ -33,6 +33,8 @@ final readonly class AddSource implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "New sound: {$this->name}";
+        $where = $this->at === null ? '' : ", starts at {$rig->point($this->at)->label} of {$rig->units[$this->at->unit]->name}";
+
+        return "New sound: {$this->name}{$where}";
     }
 }

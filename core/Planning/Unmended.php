@@ -176,11 +176,11 @@ final readonly class Unmended
             ];
         }
         if ($pair->verdict === Verdict::Missing) {
-            return ["{$pair->source->name} cannot reach {$pair->listener->name}", match (true) {
-                $pair->source->origins === [] => "{$pair->source->name} has no starting point yet.",
-                $pair->listener->at === [] => "{$pair->listener->name} has no place to listen yet.",
-                default => $this->searched($cell),
-            }];
+            return match (true) {
+                $pair->source->origins === [] => ["{$pair->source->name} has no starting point yet", 'Until it has one nobody hears it.'],
+                $pair->listener->at === [] => ["{$pair->listener->name} has no place to listen yet", 'Until there is one nothing arrives.'],
+                default => ["{$pair->source->name} cannot reach {$pair->listener->name}", $this->searched($cell)],
+            };
         }
         if ($pair->verdict === Verdict::Leak && count($pair->source->origins) > 1 && $pair->isSpilled()) {
             $hop = $pair->arrivals()[0]->hops[0]->at;

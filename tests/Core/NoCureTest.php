@@ -36,9 +36,9 @@ it('says why there is no cure', function (Draft $draft, string $cause, string $w
     'no way' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must'),
         'S cannot reach L', 'There is nothing on its way that could be changed.'],
     'nobody said where it begins' => [fixedBox([TONE, EAR], [])->add('sources', ['id' => 's', 'name' => 'S', 'kind' => 'voice', 'origins' => []])->listener('l', 'u/ear')->wish('s', 'l', 'must'),
-        'S cannot reach L', 'S has no starting point yet.'],
+        'S has no starting point yet', 'Until it has one nobody hears it.'],
     'nobody said who listens where' => [fixedBox([TONE, EAR], [])->source('s', 'u/tone')->listener('l')->wish('s', 'l', 'must'),
-        'S cannot reach L', 'L has no place to listen yet.'],
+        'L has no place to listen yet', 'Until there is one nothing arrives.'],
     'a leak' => [fixedBox([TONE, EAR], [['from' => 'tone', 'to' => 'ear']])->source('s', 'u/tone')->listener('l', 'u/ear')->wish('s', 'l', 'must-not'),
         'S at L is heard and must not be', 'There is nothing on its way that could be changed.'],
     'twice' => [fixedBox([TONE, EAR, ['id' => 'b', 'kind' => 'bus', 'channels' => 1]], [['from' => 'tone', 'to' => 'ear'], ['from' => 'tone', 'to' => 'b', 'delay_ms' => 30], ['from' => 'b', 'to' => 'ear']])

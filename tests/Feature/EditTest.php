@@ -90,7 +90,7 @@ it(
     'a sound\'s second beginning' => [['edit' => 'place-sound', 'source' => 'voice', 'at' => 'webcam/capsule', 'db' => '-20'],
         'Presenter voice starts at Capsule of Webcam, −20.0 dB'],
     'a listener gone from a point' => [['edit' => 'place-listener', 'listener' => 'hall', 'at' => 'speakers/cone', 'away' => '1'],
-        'Arcade hall does not listen any more at Loudspeakers of Hall loudspeakers'],
+        'Arcade hall no longer listens at Loudspeakers of Hall loudspeakers'],
     'a sound away' => [['edit' => 'remove-source', 'source' => 'ring'], 'Removed the sound Call ring'],
     'a listener away' => [['edit' => 'remove-listener', 'listener' => 'team'], 'Removed the listener Driver\'s team'],
     'the rig\'s name' => [['edit' => 'describe-rig', 'name' => 'Day relay', 'summary' => 'By day.'], 'Rig renamed to Day relay'],

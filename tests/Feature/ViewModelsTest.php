@@ -199,9 +199,9 @@ describe('the views in which a rig is built', function () {
         $of = fn (RigPage $page) => new Recipes($page->rig->units['mixer'], $page->hearing->graph, $page->hearing->graph->field());
         $mixer = $of(($this->page)());
         $aloud = collect($mixer->recipes)->mapWithKeys(fn (Recipe $recipe) => [$recipe->output->id => $recipe->aloud()]);
-        expect($aloud['main'])->toBe('Main gets Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Left out: Computer. Viewers, Archive and '
+        expect($aloud['main'])->toBe('Main: Mic 1, Mic 2, Line 3/4, Line 5/6 and Optical. Not in this mix: Computer. Viewers, Archive and '
             .'Arcade hall listen.')
-            ->and($aloud['aux-1'])->toBe('Aux 1 gets Mic 1, Mic 2 and Computer at −4.0 dB. Left out: Line 3/4, Line 5/6 and Optical. '
+            ->and($aloud['aux-1'])->toBe('Aux 1: Mic 1, Mic 2 and Computer at −4.0 dB. Not in this mix: Line 3/4, Line 5/6 and Optical. '
                 .'Driver listens.');
         $off = $of(($this->page)(['situation' => 'off']));
         expect(collect($off->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'main')->aloud())->toEndWith('It is muted.');
@@ -219,13 +219,14 @@ describe('the views in which a rig is built', function () {
         $rig = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('fx', ['family' => 'software-mixer', 'points' => $points, 'routes' => [
             ['from' => 'microphone', 'to' => 'gate'], ['from' => 'gate', 'to' => 'compressor'],
             ['from' => 'microphone', 'to' => 'programme', 'on' => false, 'group' => 'programme-mic', 'can' => ['on', 'db']],
-            ['from' => 'compressor', 'to' => 'programme', 'group' => 'programme-mic', 'can' => ['on', 'db']]]], 'room')->make();
+            ['from' => 'compressor', 'to' => 'programme', 'group' => 'programme-mic', 'can' => ['on', 'db']]]], 'room')
+            ->pick('fx/microphone', ['default' => 'system'])->make();
         $graph = (new GraphBuilder($rig))->build($rig->situation());
         $recipes = new Recipes($rig->units['fx'], $graph, $graph->field());
         $programme = collect($recipes->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'programme');
         expect($programme->in()[0]->from)->toBe('Microphone through gate, compressor')->and($programme->in()[0]->instead)
             ->toBe(['Microphone'])
-            ->and($programme->aloud())->toContain('Left out: Microphone.');
+            ->and($programme->aloud())->toContain('Not in this mix: Microphone.');
     });
 
     it('lists a computer\'s devices with socket colour and users, and its programs in their order', function () {

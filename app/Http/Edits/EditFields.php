@@ -102,7 +102,13 @@ final readonly class EditFields extends FormFields
     /** A point in one field, `unit/point`. */
     public function point(string $key): PointRef
     {
-        [$unit, $point] = [...explode('/', $this->raw($key), 2), ''];
+        return $this->pointCalled($key, $this->raw($key));
+    }
+
+    /** A point by its reference. @param  string  $key  the field that is refused where there is none */
+    public function pointCalled(string $key, string $ref): PointRef
+    {
+        [$unit, $point] = [...explode('/', $ref, 2), ''];
 
         return isset($this->rig->units[$unit], $this->rig->modelOf($unit)->points[$point])
             ? new PointRef($unit, $point)

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Edits;
 
+use App\ViewModels\EquipmentList;
+use HiddenWire\Core\Edit\AddEquipment;
 use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddUnit;
 use HiddenWire\Core\Edit\CopyUnit;
@@ -21,10 +23,12 @@ use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Format\Things\Units;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\OperatingSystem;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\SystemKind;
 use HiddenWire\Core\Rig\WebLink;
+use Illuminate\Validation\ValidationException;
 
 /** Changes of what there is: places and units. */
 final class StockForms
@@ -82,6 +86,54 @@ final class StockForms
             $in->text('name', Bounds::NAME, $model->name),
             $in->whole('count', 1, self::SEVERAL) ?? 1,
         )];
+    }
+
+    /**
+     * What was read of a list: each line a model, how many, a name and a place, which may be new.
+     *
+     * @return list<RigEdit>
+     */
+    public static function addList(EditFields $in): array
+    {
+        $places = $units = $ids = $errors = [];
+        foreach (array_slice($in->rows('lines'), 0, EquipmentList::MOST, true) as $i => $row) {
+            try {
+                if (! $row->has('model')) {
+                    continue;
+                }
+                $place = $row->text('place', Bounds::NAME + 20);
+                if (! isset($in->rig->places[$place]) && ! isset($ids[$place])) {
+                    $places[$place] = self::newPlace($row, $place);
+                    $ids[$place] = Naming::id($places[$place]->name, [...array_keys($in->rig->places), ...array_values($ids)]);
+                }
+                $model = $row->model();
+                $units[] = new AddUnit(
+                    $model,
+                    $ids[$place] ?? $place,
+                    $row->text('name', Bounds::NAME, $model->name),
+                    $row->whole('count', 1, self::SEVERAL) ?? 1,
+                );
+            } catch (ValidationException $e) {
+                foreach ($e->errors() as $field => $messages) {
+                    $errors["lines.{$i}.{$field}"] = $messages[0];
+                }
+            }
+        }
+        $errors === [] || $in->refuseAll($errors);
+        $units === [] && $in->refuse('lines', 'Choose a model for one line at least.');
+
+        return [new AddEquipment([...array_values($places), ...$units])];
+    }
+
+    /** @throws ValidationException where none is described */
+    private static function newPlace(EditFields $row, string $said): AddPlace
+    {
+        [$new, $kind, $name] = [...explode(':', $said, 3), '', ''];
+        $kind = PlaceKind::tryFrom($kind);
+
+        return "{$new}:" === EquipmentList::NEW && $kind !== null && trim($name) !== '' && mb_strlen($name) <= Bounds::NAME
+            ? new AddPlace(trim($name), $kind)
+            : $row->refuse('place', 'Choose a place first.');
     }
 
     /** @return list<RigEdit> */

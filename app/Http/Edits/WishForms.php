@@ -6,6 +6,7 @@ namespace App\Http\Edits;
 
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
+use App\ViewModels\Places;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddSource;
 use HiddenWire\Core\Edit\MarkWish;
@@ -108,20 +109,26 @@ final class WishForms
     /** @return list<RigEdit> */
     public static function addSource(EditFields $in): array
     {
+        $kind = $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other;
+        $only = Places::onlyStart($in->rig, $kind);
+
         return [new AddSource(
             $in->newName($in->rig->sources),
-            $in->choiceOrNone('kind', SourceKind::class) ?? SourceKind::Other,
-            $in->pointOrNone('at'),
+            $kind,
+            $in->pointOrNone('at') ?? ($only === null ? null : $in->pointCalled('at', $only)),
         )];
     }
 
     /** @return list<RigEdit> */
     public static function addListener(EditFields $in): array
     {
+        $kind = $in->choiceOrNone('kind', ListenerKind::class) ?? ListenerKind::Headphones;
+        $only = Places::onlyEar($in->rig, $kind);
+
         return [new AddListener(
             $in->newName($in->rig->listeners),
-            $in->choiceOrNone('kind', ListenerKind::class) ?? ListenerKind::Headphones,
-            $in->pointOrNone('at'),
+            $kind,
+            $in->pointOrNone('at') ?? ($only === null ? null : $in->pointCalled('at', $only)),
         )];
     }
 
@@ -133,6 +140,26 @@ final class WishForms
             $in->point('at'),
             $in->flag('away') === true ? null : $in->decibels('db') ?? Decibels::zero(),
         )];
+    }
+
+    /**
+     * Several sounds and listeners at once, each with the place that the page suggests.
+     *
+     * @return list<RigEdit>
+     */
+    public static function placeAll(EditFields $in): array
+    {
+        $edits = [];
+        foreach ($in->named('starts') as $source => $at) {
+            isset($in->rig->sources[$source]) || $in->refuse('starts', 'One of these sounds is not in the rig any more.');
+            $edits[] = new PlaceSound($source, $in->pointCalled('starts', $at), Decibels::zero());
+        }
+        foreach ($in->named('listens') as $listener => $at) {
+            isset($in->rig->listeners[$listener]) || $in->refuse('listens', 'One of these listeners is not in the rig any more.');
+            $edits[] = new PlaceListener($listener, $in->pointCalled('listens', $at), true);
+        }
+
+        return $edits === [] ? $in->refuse('starts', 'Nothing is to be placed.') : $edits;
     }
 
     /** @return list<RigEdit> */

@@ -16,8 +16,10 @@ use Symfony\Component\HttpFoundation\Response;
 final class PlainInput
 {
     /** Fields that are lists or tables. */
-    private const SHAPED = ['also', 'cables', 'columns', 'except', 'geometry', 'lanes', 'needs', 'off_for', 'parts', 'points', 'processing',
-        'roles', 'routes', 'situations', 'ticks', 'units'];
+    private const SHAPED = [
+        'also', 'cables', 'columns', 'except', 'geometry', 'lanes', 'lines', 'listens', 'needs', 'off_for', 'parts', 'points', 'processing',
+        'roles', 'routes', 'situations', 'starts', 'ticks', 'units',
+    ];
 
     /** No table of a form is deeper, no layout of a map either. */
     private const DEEPEST = 8;

@@ -27,6 +27,9 @@ final class Levels implements Remedy
         return false;
     }
 
+    /** A send amplifies no further: what a voice lacks is the preamp's to give. A limit of ours, where the model has none. */
+    private const SEND_MOST_DB = 10;
+
     public function candidates(Trouble $trouble): iterable
     {
         $verdict = $trouble->pair->verdict;
@@ -83,7 +86,8 @@ final class Levels implements Remedy
         }
         $now = $trouble->graph->state->route($at->unit, $route)->db;
         $to = round($now->value() + $by, 2);
-        foreach (abs($to) > Bounds::DB ? [] : $trouble->placesOf($at, 'db') as $more => $situation) {
+        $isTooFar = $to < -Bounds::DB || ($to > self::SEND_MOST_DB && $to > $now->value());
+        foreach ($isTooFar ? [] : $trouble->placesOf($at, 'db') as $more => $situation) {
             yield new Candidate(
                 "db {$at} {$to} {$situation}",
                 "{$trouble->names->of($at)} is at {$now->text()} dB",

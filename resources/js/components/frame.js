@@ -3,7 +3,7 @@ import { forgetPages, forgetTicks, unsentTicks } from '../page/forget.js';
 import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
-import { addressOf, comeBack, isWithin, toView, visit } from '../page/visit.js';
+import { addressOf, comeBack, isWithin, searchOf, toView, visit } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
@@ -54,9 +54,11 @@ export function frame() {
             const form = event.target;
             if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) return event.preventDefault();
             if (form.matches('[data-forgets]') && !this.forget()) return event.preventDefault();
-            if (!form.matches('form[data-send]')) return;
+            const search = searchOf(form);
+            if (!search && !form.matches('form[data-send]')) return;
             event.preventDefault();
-            send(form, event.submitter);
+            if (search) visit(search);
+            else send(form, event.submitter);
         },
 
         // Nobody is signed in on this device: what it kept of whoever was is not for the next one.

@@ -105,7 +105,7 @@ export function grid() {
                 event.preventDefault();
                 // What was drawn over is painted when the pointer is lifted.
                 if (event.detail === 0 || event.pointerType === 'touch' || cells.length > 1) this.paint(cells, brush);
-            } else if (event.target.closest('[data-column]')) this.mark(cells);
+            } else this.mark(event.target.closest('[data-column]') ? cells : []);
         },
 
         // A brush is in the hand as soon as it is taken, not only when the page has come back.

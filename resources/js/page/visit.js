@@ -107,4 +107,12 @@ export const isWithin = (link) => {
         && origin === window.location.origin && (isView(pathname) || pathname === window.location.pathname) && !(isHere && hash !== '');
 };
 
+/** What a search in a view of the rig asks for; null where a form leads elsewhere. */
+export const searchOf = (form) => {
+    const address = new URL(form.action, window.location.href);
+    if (form.method !== 'get' || document.body.dataset.rig === undefined || !isView(address.pathname)) return null;
+    address.search = new URLSearchParams(new FormData(form)).toString();
+    return address.href;
+};
+
 export const comeBack = () => visit(window.location.href, false);

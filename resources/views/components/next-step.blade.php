@@ -32,7 +32,11 @@
             @break
         @case (NextKind::Starts)
         @case (NextKind::Listens)
-            <x-place-end :page="$page" :kind="$next->kind" :id="$next->about" />
+            @if (count($rail->likely['starts']) + count($rail->likely['listens']) > 1)
+                <x-place-all :page="$page" :likely="$rail->likely" />
+            @else
+                <x-place-end :page="$page" :kind="$next->kind" :id="$next->about" />
+            @endif
             @if ($page->asked('ends') !== '1') <a href="{{ $rail->nextUrl }}">See all</a> @endif
             @break
         @case (NextKind::Fault)

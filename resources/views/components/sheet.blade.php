@@ -141,7 +141,8 @@
         <x-edit :page="$page" class="cable-sheet" data-save :fields="['edit' => 'cable', 'cable' => $cable->id]">
             <label>Label <input name="label" maxlength="{{ Bounds::LABEL }}" required value="{{ $cable->label }}"></label>
             <label>Type <select name="type">@foreach (CableType::cases() as $type)
-                <option value="{{ $type->value }}" @selected($type === $cable->type)>{{ $type->words() }}</option> @endforeach</select></label>
+                <option value="{{ $type->value }}" @selected($type === $cable->type)>{{ $type->words() }}</option>
+                @endforeach</select></label>
             <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
             <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
             <label>Price <input name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $cable->price }}"></label>

@@ -1,4 +1,5 @@
 @php
+    use HiddenWire\Core\Quantity\Count;
     $shown = $recipes->shown;
 @endphp
 <x-rig-frame :page="$page">
@@ -51,8 +52,16 @@
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
                     <h3>What comes in</h3>
-                    <ul>@foreach ($shown->controls as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
+                    @php [$used, $idle] = $shown->controlsByUse(); @endphp
+                    <ul>@foreach ($used as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
                         <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
+                    @if ($idle !== [])
+                        <details class="stock-more" data-keep>
+                            <summary>{{ Count::of(count($idle), 'input') }} with nothing plugged in</summary>
+                            <ul>@foreach ($idle as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
+                                <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
+                        </details>
+                    @endif
                 </section>
             @endif
             @if ($recipes->isMatrix)
@@ -85,54 +94,31 @@
                                 /></div> @endif
                             <ul class="recipe-in">
                                 @foreach ($recipe->in() as $feed)
-                                    <li>
-                                        <span class="ingredient">{{ $feed->from }}@if ($feed->by !== '')
-                                            <small>{{ $feed->by }}</small>@endif @if ($feed->movesWith !== [])
-                                            <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif
-                                            @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif
-                                            @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name,
-                                            $feed->sources)) }}</small> @endif</span>
-                                        <div class="control">
-                                            @if ($feed->canLevel)
-                                                <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
-                                                'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{
-                                                $recipe->output->label }}" :value="$feed->now->db->number()"
-                                                /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords()
-                                                }}</span> @endif
-                                            @if ($feed->canTap)
-                                                <x-edit :page="$page" class="set"
-                                                    :fields="['edit' => 'route', 'unit' => $shown->unit->id, 'route' => $feed->key]"><select
-                                                    name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{
-                                                    $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader',
-                                                    'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}"
-                                                    @selected($feed->now->tap->value === $tap)>{{ $words }}</option>
-                                                    @endforeach</select><button type="submit"
-                                                    class="do without-scripts">Set</button></x-edit>
-                                            @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small>
-                                                @endif
-                                            @if ($feed->canSwitch)
-                                                <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
-                                                'route' => $feed->key, 'on' => '0']"><button class="do"
-                                                type="submit">Remove<span class="visually-hidden">
-                                                {{ $feed->from }} of {{ $recipe->output->label }}</span></button></x-edit> @endif
-                                        </div>
-                                    </li>
+                                    <x-recipe-feed :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
                                 @endforeach
                             </ul>
                             @if ($recipe->out() !== [])
                                 <div class="left-out"><span class="quiet">Not in this mix:</span>
                                     @foreach ($recipe->out() as $feed)
-                                        @if ($feed->canSwitch)
-                                            <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $shown->unit->id,
-                                            'route' => $feed->key, 'on' => '1']"><button class="feed" type="submit"
-                                            @if ($feed->instead !== []) title="instead of {{ implode(', ', $feed->instead) }}"
-                                            @endif>{{ $feed->from }}<span class="visually-hidden">
-                                            into {{ $recipe->output->label }}{{ $feed->instead === [] ? '' : ', instead of '.implode(', ',
-                                            $feed->instead) }}</span>@if ($feed->instead !== [])
-                                            <i class="bi bi-arrow-left-right" aria-hidden="true"></i> @endif</button></x-edit>
-                                        @else <span class="feed">{{ $feed->from }}</span> @endif
+                                        <x-feed-left-out :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
                                     @endforeach
                                 </div>
+                            @endif
+                            @if ($recipe->idle() !== [])
+                                <details class="stock-more idle-feeds" data-keep>
+                                    <summary>{{ Count::of(count($recipe->idle()), 'input') }} with nothing plugged in<span
+                                        class="visually-hidden"> of {{ $recipe->output->label }}</span></summary>
+                                    <ul class="recipe-in">
+                                        @foreach ($recipe->idle() as $feed)
+                                            @if ($feed->now->on)
+                                                <x-recipe-feed :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
+                                            @else
+                                                <li><x-feed-left-out :page="$page" :unit="$shown->unit->id" :recipe="$recipe"
+                                                    :feed="$feed" /></li>
+                                            @endif
+                                        @endforeach
+                                    </ul>
+                                </details>
                             @endif
                             @if ($recipes->listenedTo === $recipe->output->id)
                                 <div class="listening-in" role="status">

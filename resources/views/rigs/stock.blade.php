@@ -8,7 +8,9 @@
 @endphp
 <x-rig-frame :page="$page">
     <div class="stock">
-        <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally">
+        @if ($stock->list !== null) <div class="stock-read"><x-equipment-list :page="$page" :list="$stock->list" /></div> @endif
+        <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally"
+            @if ($stock->list !== null) hidden @endif>
             @forelse ($places as $place)
                 <article class="stock-place" id="place-{{ $place->id }}">
                     <h2>@if ($page->canEdit && $stock->unitsIn($place) !== [])
@@ -47,7 +49,7 @@
                     @endif
                 </article>
             @empty
-                <p class="quiet">There is no place yet. Begin with where things are: a desk, a computer, a console.</p>
+                <p class="quiet">Nothing is here yet. Write what there is into the list, one thing a line.</p>
             @endforelse
             @if ($page->canEdit && $page->rig->units !== [])
                 <x-edit :page="$page" id="several" class="several" x-bind:data-none="isNone"
@@ -190,7 +192,17 @@
                         : "Remove, and with it {$goes}" }}</button></x-edit>
                 @endif
             @else
-                <details class="stock-part" @if ($places === [] || ! $stock->isSearching) open @endif>
+                <h2 id="add-list-title">Add equipment</h2>
+                <form class="add-list" method="get" action="{{ route('rigs.stock', $page->record->id) }}" aria-labelledby="add-list-title">
+                    <label>One thing a line <textarea class="form-control" name="list" rows="{{ $places === [] ? 9 : 4 }}"
+                        maxlength="2000" placeholder="Desk:
+2 dynamic microphones
+Ann's mic = condenser microphone
+USB mixer">{{ $stock->list?->text }}</textarea></label>
+                    <button class="btn btn-sm btn-ink" type="submit">Read the list</button>
+                    <p class="quiet">A line with a colon at its end names a place. What each line is taken for is shown first.</p>
+                </form>
+                <details class="stock-part">
                     <summary><h2>New place</h2></summary>
                     <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
                         <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
@@ -201,7 +213,7 @@
                     </x-edit>
                 </details>
                 @if ($places !== [])
-                    <h2 id="new-unit">Add equipment</h2>
+                    <h2 id="new-unit">One by one</h2>
                     <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
                         <x-model-field />
                         <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place)
