@@ -10,7 +10,7 @@ test('two people work in one rig, see each other and each other\'s changes, and 
 
     await page.goto(`/rigs/${rig}/people`);
     await page.getByLabel('Email of their account').fill(email);
-    await page.getByLabel('They may').selectOption('view');
+    await page.getByLabel('Role').selectOption('view');
     await page.getByRole('button', { name: 'Invite' }).click();
     await expect(said(page)).toContainText('the invitation waits in their list of rigs');
     await hers.goto('/');
@@ -21,7 +21,7 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await expect(hers.getByText('view only')).toBeVisible();
     await expect(hers.getByLabel('Fader of Source 1, dB')).toBeDisabled();
     await page.getByLabel('Email of their account').fill(email);
-    await page.getByLabel('They may').selectOption('edit');
+    await page.getByLabel('Role').selectOption('edit');
     await page.getByRole('button', { name: 'Invite' }).click();
 
     // Each is told that the other is there, and sees what they do without loading anything.
@@ -32,6 +32,7 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await hers.getByLabel('Fader of Source 1, dB').press('Enter');
     await expect(said(hers)).toContainText('Source 1 fader −6.0 dB');
     // What she is typing meanwhile stays, though the page around it is drawn anew.
+    await hers.getByText('inputs with nothing plugged in').first().click();
     await hers.getByLabel('Fader of Source 3, dB').focus();
     await hers.keyboard.press('Control+a');
     await hers.keyboard.type('-12');
