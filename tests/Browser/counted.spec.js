@@ -147,7 +147,7 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     await click(button(/^Apply all/));
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
 
-    // The break: the voice is off the air, and nothing else changes.
+    // The break: on the air is the music; the caller, who waits, may be.
     await key('7');
     await page.waitForURL(/situations/);
     await fill(page.getByLabel('Name of the new situation'), 'Break');
@@ -157,7 +157,11 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     await page.waitForURL(/situation=break/);
     await key('1');
     await page.waitForURL(/wishes/);
-    await wish('Voice', 'Viewers', 'n', 'must not be heard by');
+    await click(page.locator('.hearing thead button.column', { hasText: 'Viewers' }));
+    await key('n');
+    await expect(said(page)).toContainText('by Viewers in Break');
+    await wish('Music', 'Viewers', 'm', 'must be heard by');
+    await wish('Caller', 'Viewers', 'y', 'may be heard by');
     await click(page.locator('.next-step').getByRole('button', { name: /^Apply/ }));
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();
 
