@@ -17,6 +17,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -35,6 +36,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport(UnreadableRevision::class);
         $exceptions->render(fn (UnreadableRevision $e, Request $request): Response => redirect()
             ->route('rigs.history', $request->route('rig'))->withErrors(['edit' => $e->getMessage()]));
+        // What only takes changes is no page to look at.
+        $exceptions->render(fn (MethodNotAllowedHttpException $e, Request $request): ?Response => $request->isMethod('GET')
+            && ! $request->expectsJson() ? response()->view('errors.404', [], 404) : null);
         // A database that is away comes back: the supervisor sees to it. Nothing was changed, or what was is not yet known to be.
         $exceptions->render(function (QueryException|PDOException $e, Request $request): ?Response {
             if (! app(LostConnectionDetector::class)->causedByLostConnection($e)) {

@@ -24,6 +24,9 @@ final readonly class EquipmentList
 
     public const COUNT = 24;
 
+    /** Characters of a list. */
+    public const LENGTH = 2000;
+
     /** Models that a line is offered. */
     private const OFFERED = 6;
 

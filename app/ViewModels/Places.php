@@ -69,19 +69,32 @@ final class Places
         return $likely;
     }
 
-    /** The only place that fits a sound of a kind; null where there is none, or several. */
+    /** The only place that fits a sound of a kind, where nothing else starts there; null where there is none, or several. */
     public static function onlyStart(Rig $rig, SourceKind $kind): ?string
     {
-        $fit = self::of($rig, PointKind::Origin, self::startsTaken($rig), self::starting(new Source('', '', $kind)))[0];
-
-        return count($fit) === 1 ? (string) array_key_first($fit) : null;
+        return self::only(
+            self::of($rig, PointKind::Origin, [], self::starting(new Source('', '', $kind)))[0],
+            self::startsTaken($rig),
+        );
     }
 
     public static function onlyEar(Rig $rig, ListenerKind $kind): ?string
     {
-        $fit = self::of($rig, PointKind::Ear, self::earsTaken($rig), self::listening(new Listener('', '', $kind)))[0];
+        return self::only(
+            self::of($rig, PointKind::Ear, [], self::listening(new Listener('', '', $kind)))[0],
+            self::earsTaken($rig),
+        );
+    }
 
-        return count($fit) === 1 ? (string) array_key_first($fit) : null;
+    /**
+     * @param  array<string, string>  $fit  by reference
+     * @param  array<string, true>  $taken
+     */
+    private static function only(array $fit, array $taken): ?string
+    {
+        $at = (string) array_key_first($fit);
+
+        return count($fit) === 1 && ! isset($taken[$at]) ? $at : null;
     }
 
     /** @return array<string, true> */

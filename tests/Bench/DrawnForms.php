@@ -203,6 +203,12 @@ final class DrawnForms
         return ['listener' => $this->id($this->rig->listeners), 'at' => $this->oneOf($this->points(PointKind::Ear)), 'away' => $this->oneOf(['', '', '1'])];
     }
 
+    private function drawPlaceAll(): array
+    {
+        return ['starts' => [(string) $this->id($this->rig->sources) => $this->oneOf($this->points(PointKind::Origin))],
+            'listens' => [(string) $this->id($this->rig->listeners) => $this->oneOf($this->points(PointKind::Ear))]];
+    }
+
     private function drawRemoveSource(): array
     {
         return ['source' => $this->id($this->rig->sources)];
@@ -263,6 +269,15 @@ final class DrawnForms
     {
         return ['model' => $this->id(CatalogueFiles::catalogue()->models), 'place' => $this->id($this->rig->places),
             'name' => $this->oneOf(['', $this->newName()]), 'count' => $this->oneOf(['', '1', '2'])];
+    }
+
+    private function drawAddList(): array
+    {
+        $places = [...array_keys($this->rig->places), 'new:desk:'.$this->newName(), 'new:computer:'.$this->newName(), 'new:moon:'];
+        $line = fn (): array => ['model' => $this->oneOf(['', $this->id(CatalogueFiles::catalogue()->models)]),
+            'place' => (string) $this->oneOf($places), 'name' => $this->oneOf(['', $this->newName()]), 'count' => $this->oneOf(['', '1', '2'])];
+
+        return ['lines' => array_map($line, range(1, mt_rand(1, 4)))];
     }
 
     private function drawCopyUnit(): array

@@ -139,7 +139,7 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     await key('4');
     await page.waitForURL(/computers/);
     for (const [point, device] of PICKS) {
-        await select(page.getByLabel(`Device for ${point}`, { exact: true }), device);
+        await select(page.getByLabel(new RegExp(`^Device for ${point} of`)), device);
         await expect(said(page)).toContainText(`${point} uses ${device}`);
     }
 

@@ -119,6 +119,8 @@ it('takes nothing for a name that is no character, and reads what was let in onc
 it('shows error pages of its own with a way on', function () {
     $this->get('/nothing')->assertNotFound()->assertSee('There is nothing here')->assertSee('All rigs');
     $this->put('/sign-in')->assertStatus(405)->assertSee('takes no such request');
+    // What only takes changes is no page.
+    $this->get('/rigs/1/edits')->assertNotFound()->assertSee('There is nothing here');
     $rig = app(ImportRig::class)(User::factory()->create(), shipped('rigs/penny-slot.json'));
     $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/wishes")->assertNotFound()
         ->assertSee('somebody who has not invited you');

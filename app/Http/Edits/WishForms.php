@@ -152,11 +152,11 @@ final class WishForms
         $edits = [];
         foreach ($in->named('starts') as $source => $at) {
             isset($in->rig->sources[$source]) || $in->refuse('starts', 'One of these sounds is not in the rig any more.');
-            $edits[] = new PlaceSound($source, $in->pointCalled('starts', $at), Decibels::zero());
+            $edits[] = new PlaceSound((string) $source, $in->pointCalled('starts', $at), Decibels::zero());
         }
         foreach ($in->named('listens') as $listener => $at) {
             isset($in->rig->listeners[$listener]) || $in->refuse('listens', 'One of these listeners is not in the rig any more.');
-            $edits[] = new PlaceListener($listener, $in->pointCalled('listens', $at), true);
+            $edits[] = new PlaceListener((string) $listener, $in->pointCalled('listens', $at), true);
         }
 
         return $edits === [] ? $in->refuse('starts', 'Nothing is to be placed.') : $edits;

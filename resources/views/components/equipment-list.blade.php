@@ -9,18 +9,19 @@
             <thead><tr><th scope="col">Line</th><th scope="col">Model</th><th scope="col">Count</th><th scope="col">Name</th><th
                 scope="col">Place</th></tr></thead>
             <tbody>@foreach ($list->lines as $i => $line)
+                @php $name = 'line '.($i + 1).": {$line['text']}"; @endphp
                 <tr @class(['is-unknown' => $line['model'] === ''])><th scope="row">{{ $line['text'] }}</th>
-                    <td><select name="lines[{{ $i }}][model]" aria-label="Model for {{ $line['text'] }}">
+                    <td><select name="lines[{{ $i }}][model]" aria-label="Model for {{ $name }}">
                         @if ($line['model'] === '') <option value="">nothing answers to that</option> @endif
-                        @foreach ($line['near'] as $id => $name) <option value="{{ $id }}" @selected($id === $line['model'])>{{ $name
+                        @foreach ($line['near'] as $id => $model) <option value="{{ $id }}" @selected($id === $line['model'])>{{ $model
                             }}</option> @endforeach
                         @if ($line['model'] !== '') <option value="">leave it out</option> @endif</select></td>
                     <td><input class="figures" type="number" name="lines[{{ $i }}][count]" min="1" max="{{ $list::COUNT }}"
-                        value="{{ $line['count'] }}" aria-label="How many of {{ $line['text'] }}"></td>
+                        value="{{ $line['count'] }}" aria-label="How many of {{ $name }}"></td>
                     <td><input name="lines[{{ $i }}][name]" maxlength="{{ Bounds::NAME }}" value="{{ $line['name'] }}"
-                        placeholder="same as the model" aria-label="Name for {{ $line['text'] }}"></td>
-                    <td><select name="lines[{{ $i }}][place]" aria-label="Place for {{ $line['text'] }}">@foreach ($list->places as $id =>
-                        $name) <option value="{{ $id }}" @selected((string) $id === $line['place'])>{{ $name }}</option>
+                        placeholder="same as the model" aria-label="Name for {{ $name }}"></td>
+                    <td><select name="lines[{{ $i }}][place]" aria-label="Place for {{ $name }}">@foreach ($list->places as $id =>
+                        $place) <option value="{{ $id }}" @selected((string) $id === $line['place'])>{{ $place }}</option>
                         @endforeach</select></td></tr>
             @endforeach</tbody>
         </table>

@@ -195,7 +195,7 @@
                 <h2 id="add-list-title">Add equipment</h2>
                 <form class="add-list" method="get" action="{{ route('rigs.stock', $page->record->id) }}" aria-labelledby="add-list-title">
                     <label>One thing a line <textarea class="form-control" name="list" rows="{{ $places === [] ? 9 : 4 }}"
-                        maxlength="2000" placeholder="Desk:
+                        maxlength="{{ App\ViewModels\EquipmentList::LENGTH }}" placeholder="Desk:
 2 dynamic microphones
 Ann's mic = condenser microphone
 USB mixer">{{ $stock->list?->text }}</textarea></label>
