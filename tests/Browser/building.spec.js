@@ -19,6 +19,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
     await page.getByLabel('What it is for').fill(SUMMARY);
     await page.locator('form', { has: page.getByLabel('What it is for') }).getByRole('button', { name: 'Save' }).click();
     await expect(said(page)).toContainText("The rig's summary changed");
+    await page.getByText('New place').click();
     for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
         const form = page.locator('form', { hasText: 'Add the place' });
         await form.getByLabel('Name').fill(name);
@@ -130,6 +131,7 @@ test('the same rig is built by keyboard alone', async ({ page }) => {
     await write('What it is for', SUMMARY);
     await push('Save');
     await done("The rig's summary changed");
+    await push('New place');
     for (const [name, kind] of [['Desk', 'desk'], ['Laptop', 'computer']]) {
         await to('Skip to content');
         await to('Name');

@@ -202,7 +202,7 @@ USB mixer">{{ $stock->list?->text }}</textarea></label>
                     <button class="btn btn-sm btn-ink" type="submit">Read the list</button>
                     <p class="quiet">A line with a colon at its end names a place. What each line is taken for is shown first.</p>
                 </form>
-                <details class="stock-part">
+                <details class="stock-part" data-keep>
                     <summary><h2>New place</h2></summary>
                     <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
                         <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
