@@ -42,6 +42,8 @@ final class AppServiceProvider extends ServiceProvider
         TrustProxies::at((array) config('app.proxies', []));
         TrustProxies::withHeaders(Request::HEADER_X_FORWARDED_FOR | Request::HEADER_X_FORWARDED_PROTO);
         Blade::directive('csrf', fn () => '<input type="hidden" name="_token" value="<?php echo \App\Http\FormToken::masked(); ?>">');
+        // How a view is indented is of no use to a browser: it is half of a large page.
+        Blade::precompiler(fn (string $view): string => (string) preg_replace('/^[ \t]+/m', ' ', $view));
         // Forms go by the same lengths and ranges as the format.
         AliasLoader::getInstance()->alias('Bounds', Bounds::class);
     }

@@ -117,7 +117,21 @@ final readonly class Computer
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        $hosts = array_values(array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()));
+        return self::of($page, self::hosts($page));
+    }
+
+    /** @return list<Unit> what has an operating system */
+    public static function hosts(RigPage $page): array
+    {
+        return array_values(array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()));
+    }
+
+    /**
+     * @param  list<Unit>  $hosts
+     * @return list<self>
+     */
+    public static function of(RigPage $page, array $hosts): array
+    {
         $stray = $hosts === [] ? [] : self::strayIn($page, $hosts);
 
         return array_map(

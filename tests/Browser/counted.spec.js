@@ -57,11 +57,14 @@ const CABLES = [
     ['converter/phones', 'mixer/return-2'], ['call-program/session', 'call-service/member-1'],
 ];
 
-const PICKS = [
-    ['Game sound', 'Green socket, built-in sound'], ['Music', 'USB mixer, eight channels'], ['Speaker', 'USB mixer, eight channels'],
-    ['Microphone', 'USB mixer, eight channels'], ['Source 1', 'USB mixer, eight channels'],
-    ['Source 2', 'loopback of USB mixer, eight channels'], ['Pads', 'USB sound'],
-];
+const PICKS = {
+    'Streaming computer': [
+        ['Music', 'USB mixer, eight channels'], ['Speaker', 'USB mixer, eight channels'], ['Microphone', 'USB mixer, eight channels'],
+        ['Source 1', 'USB mixer, eight channels'], ['Source 2', 'loopback of USB mixer, eight channels'],
+    ],
+    'Game computer': [['Game sound', 'Green socket, built-in sound']],
+    Tablet: [['Pads', 'USB sound']],
+};
 
 /** What the command says of a document: cells that are not as wished, over all situations. */
 const notAsWished = (text, file) => {
@@ -138,9 +141,13 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     // Which device each program uses.
     await key('4');
     await page.waitForURL(/computers/);
-    for (const [point, device] of PICKS) {
-        await select(page.getByLabel(new RegExp(`^Device for ${point} of`)), device);
-        await expect(said(page)).toContainText(`${point} uses ${device}`);
+    for (const [computer, picks] of Object.entries(PICKS)) {
+        await click(page.getByRole('navigation', { name: 'Computers' }).getByRole('link', { name: computer }));
+        await expect(page.getByRole('heading', { name: new RegExp(`^${computer}`) })).toBeVisible();
+        for (const [point, device] of picks) {
+            await select(page.getByLabel(new RegExp(`^Device for ${point} of`)), device);
+            await expect(said(page)).toContainText(`${point} uses ${device}`);
+        }
     }
 
     // What is left is found, and cured by one click.

@@ -161,7 +161,14 @@ it('shows recipes of the selected unit, else of the first, and programs beside t
     $mixer = new RecipesPage(($this->page)('recipes', ['select' => 'unit:mixer', 'as' => 'matrix']));
     expect($mixer->shown?->unit->id)->toBe('mixer')->and($mixer->isMatrix)->toBeTrue();
     $list = new Computers(($this->page)('computers'), CatalogueFiles::catalogue()->models);
-    expect(array_map(fn ($one) => $one->unit->id, $list->computers))->toContain('cast-pc', 'sim-pc')
+    // One at a time: that with most programs, else the selected one, or that on which what is selected runs.
+    $shown = fn (string $select): array => array_map(
+        fn ($one) => $one->unit->id,
+        (new Computers(($this->page)('computers', ['select' => $select]), CatalogueFiles::catalogue()->models))->computers,
+    );
+    expect(array_map(fn ($one) => $one->id, $list->hosts))->toContain('cast-pc', 'sim-pc')
+        ->and(array_map(fn ($one) => $one->unit->id, $list->computers))->toBe(['cast-pc'])
+        ->and([$shown('unit:sim-pc'), $shown('unit:rally'), $shown('unit:mixer')])->toBe([['sim-pc'], ['sim-pc'], ['cast-pc']])
         ->and(array_filter($list->programs, fn ($model) => ! $model->isProgram()))->toBe([])->and($list->programs)->not->toBe([]);
 });
 

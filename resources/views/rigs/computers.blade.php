@@ -6,6 +6,12 @@
 @endphp
 <x-rig-frame :page="$page">
     <div class="page computers">
+        @if (count($list->hosts) > 1)
+            <nav class="units-nav" aria-label="Computers">
+                @foreach ($list->hosts as $one) <a href="{{ $page->url(['select' => "unit:{$one->id}"]) }}"
+                    @if ($one->id === $list->computers[0]->unit->id) aria-current="true" @endif>{{ $one->name }}</a> @endforeach
+            </nav>
+        @endif
         @forelse ($list->computers as $computer)
             @php $unit = $computer->unit; @endphp
             <section class="computer" id="computer-{{ $unit->id }}" aria-labelledby="computer-{{ $unit->id }}-title">
