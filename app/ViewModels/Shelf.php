@@ -27,11 +27,14 @@ final readonly class Shelf
     /** @var Collection<int, Member> */
     public Collection $invitations;
 
-    /** @var list<StarterCard> */
-    public array $starters;
+    /** The starters by what somebody has; on the first page. */
+    public ?LikeMine $like;
 
-    /** @param  list<Problem>  $problems  why a document was not imported; none where none was refused */
-    public function __construct(User $user, Starters $starters, public array $problems = [])
+    /**
+     * @param  list<Problem>  $problems  why a document was not imported; none where none was refused
+     * @param  array<string, string>  $asked  what somebody has: see {@see LikeMine}
+     */
+    public function __construct(User $user, Starters $starters, public array $problems = [], array $asked = [])
     {
         $this->rigs = $user->visibleRigs()
             ->with(['user:id,name', 'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)])
@@ -39,7 +42,7 @@ final readonly class Shelf
         $standings = self::standings($this->rigs->getCollection()->all());
         $this->cards = array_map(fn (Rig $rig) => new RigCard($rig, $standings[$rig->id] ?? null), array_values($this->rigs->items()));
         $this->invitations = $user->invitations()->with('rig:id,name,user_id', 'rig.user:id,name')->latest('id')->limit(20)->get();
-        $this->starters = $this->rigs->onFirstPage() ? StarterCard::all($starters) : [];
+        $this->like = $this->rigs->onFirstPage() ? new LikeMine(StarterCard::all($starters), $asked, $asked['like'] ?? '') : null;
     }
 
     /** Whether the page has to ask for the counts of some. */

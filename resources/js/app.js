@@ -18,6 +18,7 @@ import { frame } from './components/frame.js';
 import { grid } from './components/grid.js';
 import { keyList } from './components/key-list.js';
 import { layOut } from './components/lay-out.js';
+import { likeMine } from './components/like-mine.js';
 import { madeBook } from './components/made-book.js';
 import { map } from './components/map.js';
 import { message } from './components/message.js';
@@ -40,7 +41,7 @@ Alpine.store('theme', theme(Alpine));
 Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    card, causes, fetched, finder, frame, grid, keyList, layOut, madeBook, map, message, modelField, nextStep, order, pulse, several,
+    card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pulse, several,
     sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);

@@ -130,7 +130,9 @@ final class RigController
     /** @param  list<Problem>  $problems */
     private function shelf(Request $request, array $problems = []): Shelf
     {
-        return new Shelf($this->user($request), app(Starters::class), $problems);
+        $asked = array_filter($request->query(), is_string(...));
+
+        return new Shelf($this->user($request), app(Starters::class), $problems, $asked);
     }
 
     private function user(Request $request): User

@@ -30,6 +30,7 @@
                     <button class="do" type="submit">Decline</button></form>
             </div>
         @endforeach
+        @if ($shelf->cards !== []) <h2 class="shelf-title">Your rigs</h2> @endif
         <div class="cards" x-data="standings" @if ($shelf->isIncomplete())
             data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
             @foreach ($shelf->cards as $card)
@@ -84,23 +85,6 @@
                     </div>
                 </article>
             @endforeach
-            <article class="card-rig card-new">
-                <h2>New rig</h2>
-                <form class="begin" method="post" action="{{ route('rigs.create') }}">
-                    @csrf
-                    <label class="visually-hidden" for="begin-name">Name of the new rig</label>
-                    <input class="form-control" id="begin-name" name="name" maxlength="{{ Bounds::NAME }}" required placeholder="Its name">
-                    <button class="btn btn-ink" type="submit">Create</button>
-                </form>
-                <h2>Import a rig</h2>
-                <p>A rig document is one JSON file with everything in it. It is checked as a whole: it comes in complete, or not at all.</p>
-                <form method="post" action="{{ route('rigs.store') }}" enctype="multipart/form-data">
-                    @csrf
-                    <label class="form-label" for="document">Rig document</label>
-                    <input class="form-control" id="document" name="document" type="file" accept=".json,application/json" required>
-                    <button class="btn btn-ink" type="submit">Import</button>
-                </form>
-            </article>
         </div>
         @if ($shelf->rigs->hasPages())
             <nav class="pages" aria-label="Pages of rigs">
@@ -109,30 +93,32 @@
                 @if ($shelf->rigs->hasMorePages()) <a href="{{ $shelf->rigs->nextPageUrl() }}" rel="next">Older</a> @endif
             </nav>
         @endif
-        @if ($shelf->starters !== [])
-        <section class="starters" aria-labelledby="starters-title">
-            <h2 id="starters-title">Start from a ready rig</h2>
-            <p class="quiet">Each is complete, with sounds, listeners, wishes and situations, and opens as a copy of your own.</p>
-            <div class="cards">
-                @foreach ($shelf->starters as $starter)
-                    <article class="card-rig card-starter">
-                        <x-small-map :map="$starter->drawing" />
-                        <h3>{{ $starter->name }}</h3>
-                        <p>{{ $starter->summary }}</p>
-                        <form class="card-foot" method="post" action="{{ route('rigs.start') }}">
-                            @csrf
-                            <input type="hidden" name="starter" value="{{ $starter->id }}">
-                            <span>{{ trans_choice('{1} :count unit|[2,*] :count units',
-                                $starter->units) }} · {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables',
-                                $starter->cables) }}</span>
-                            <button class="btn btn-sm btn-ink" type="submit"
-                                aria-label="Open a copy of {{ $starter->name }}">Open a copy</button>
-                        </form>
-                    </article>
-                @endforeach
+        <section class="begin-rig" aria-labelledby="new-rig">
+            <h2 id="new-rig">New rig</h2>
+            <div class="doors">
+                <div class="begin-door">
+                    <h3>A rig like mine</h3>
+                    <p>@if ($shelf->like !== null) Say what you have, start from the nearest of {{ count($shelf->like->fits) }}.
+                        <a href="#like-mine">Go there</a> @else <a href="{{ route('rigs.index') }}#like-mine">On the first page</a> @endif</p>
+                </div>
+                <form class="begin-door" method="post" action="{{ route('rigs.create') }}">
+                    @csrf
+                    <h3>Empty</h3>
+                    <div class="begin"><label class="visually-hidden" for="begin-name">Name of the new rig</label>
+                        <input class="form-control" id="begin-name" name="name" maxlength="{{ Bounds::NAME }}" required
+                        placeholder="Its name"><button class="btn btn-ink" type="submit">Create</button></div>
+                </form>
+                <form class="begin-door" method="post" action="{{ route('rigs.store') }}" enctype="multipart/form-data">
+                    @csrf
+                    <h3>A file</h3>
+                    <div class="begin"><label class="visually-hidden" for="document">Rig document</label>
+                        <input class="form-control" id="document" name="document" type="file" accept=".json,application/json"
+                        required><button class="btn btn-ink" type="submit">Import</button></div>
+                    <p>It is checked as a whole: it comes in complete, or not at all.</p>
+                </form>
             </div>
+            @if ($shelf->like !== null) <x-like-mine :like="$shelf->like" /> @endif
         </section>
-        @endif
     </main>
     <x-keys />
 </x-page>
