@@ -132,7 +132,7 @@ final readonly class Computer
      */
     public static function of(RigPage $page, array $hosts): array
     {
-        $stray = $hosts === [] ? [] : self::strayIn($page, $hosts);
+        $stray = $hosts === [] ? [] : self::strayIn($page, self::hosts($page));
 
         return array_map(
             fn (Unit $unit) => new self($unit, $page, array_map(fn (array $words) => $words[$unit->id], $stray)),
