@@ -168,7 +168,7 @@ it('shows recipes of the selected unit, else of the first, and programs beside t
     );
     expect(array_map(fn ($one) => $one->id, $list->hosts))->toContain('cast-pc', 'sim-pc')
         ->and(array_map(fn ($one) => $one->unit->id, $list->computers))->toBe(['cast-pc'])
-        ->and([$shown('unit:sim-pc'), $shown('unit:rally'), $shown('unit:mixer')])->toBe([['sim-pc'], ['sim-pc'], ['cast-pc']])
+        ->and([$shown('unit:sim-pc'), $shown('unit:game'), $shown('unit:mixer')])->toBe([['sim-pc'], ['sim-pc'], ['cast-pc']])
         ->and(array_filter($list->programs, fn ($model) => ! $model->isProgram()))->toBe([])->and($list->programs)->not->toBe([]);
 });
 
