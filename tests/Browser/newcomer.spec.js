@@ -1,6 +1,6 @@
 import { test, expect } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { noViolations, openRig, rigOf, signIn } from './hands.js';
+import { importSmall, noViolations, openRig, rigOf, signIn } from './hands.js';
 
 const openDemo = async (page) => {
     await signIn(page);
@@ -135,6 +135,41 @@ test('a document goes in and comes out the same; a spoiled one says what is wron
     await page.goto('/');
     await page.getByRole('button', { name: 'Delete My own booth' }).click();
     await expect(page.getByRole('status')).toContainText('My own booth is deleted');
+});
+
+test('a map that is laid out while the causes come in is drawn, whichever answer is first', async ({ page }) => {
+    await signIn(page);
+    // The page as it was without the layout arrives while that with it is on its way.
+    const gate = () => {
+        let open;
+        const opened = new Promise((done) => (open = done));
+        return { open, opened };
+    };
+    const [asked, again, drawn] = [gate(), gate(), gate()];
+    let number = 0;
+    await page.route(/\/rigs\/\d+\/wiring$/, async (route) => {
+        if (route.request().resourceType() !== 'fetch') return route.continue();
+        number++;
+        if (number === 1) {
+            const answer = await route.fetch();
+            asked.open();
+            await again.opened;
+            await route.fulfill({ response: answer });
+            drawn.open();
+        } else if (number === 2) {
+            again.open();
+            await drawn.opened;
+            await page.waitForTimeout(400);
+            await route.continue();
+        } else await route.continue();
+    });
+    await page.route('**/layout', async (route) => {
+        await asked.opened;
+        await route.continue();
+    });
+    await importSmall(page);
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
+    expect(number).toBeGreaterThan(1);
 });
 
 test('laying a map out never holds the page for 50 ms', async ({ page }) => {

@@ -87,11 +87,18 @@ export const redraw = (html, sent = null, seen = state.drawings) => {
     document.dispatchEvent(new CustomEvent('redrawn'));
 };
 
+const TRIES = 5;
+
+// What was drawn while the page was asked for may not have in it what this is about: then it is asked for once more.
 export const refresh = async (sent = null) => {
-    const seen = state.drawings;
-    const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } });
-    if (!answer.ok) throw new Error(String(answer.status));
-    redraw(await answer.text(), sent, seen);
+    for (let tries = 0; tries < TRIES; tries++) {
+        if (sent === null) await settled();
+        const seen = state.drawings;
+        const answer = await fetch(window.location.href, { headers: { Accept: 'text/html' } });
+        if (!answer.ok) throw new Error(String(answer.status));
+        const html = await answer.text();
+        if (sent !== null || (seen === state.drawings && state.sending === 0)) return redraw(html, sent, seen);
+    }
 };
 
 export const whileSending = async (work) => {
