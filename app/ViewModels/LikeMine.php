@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 /**
- * The starters, the nearest to what somebody has first: by how many kinds of things there are as many of, then by how little is missing, then
- * by how little is too much, then the simplest.
+ * The starters, the nearest to what somebody has first: by how many kinds of things there are as many of, then by how little is missing,
+ * then by how little is too much, then the simplest.
  *
  * @phpstan-type Fit array{card: StarterCard, fits: array<string, 'same'|'more'|'less'>, same: int, more: string, less: string}
  */

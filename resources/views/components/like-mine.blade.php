@@ -2,8 +2,8 @@
 {{-- Starters, by how near they are to what somebody has. --}}
 @php use App\ViewModels\Having; @endphp
 <div class="like-mine" id="like-mine" x-data="likeMine">
-    <form class="like-have" method="get" action="{{ route('rigs.index') }}#like-mine" aria-labelledby="have-title" x-on:submit.prevent="look"
-        x-on:change="look">
+    <form class="like-have" method="get" action="{{ route('rigs.index') }}#like-mine" aria-labelledby="have-title"
+        x-on:submit.prevent="look" x-on:change="look">
         <h3 id="have-title">What do you have?</h3>
         @foreach (Having::cases() as $having)
             <p class="have"><label for="have-{{ $having->value }}">{{ $having->label() }}</label>
@@ -29,7 +29,8 @@
                 <x-small-map :map="$card->drawing" />
                 <div class="starter-says"><h4>{{ $card->name }}</h4><p>{{ $card->summary }}</p></div>
                 <div class="starter-fit">@if ($like->isAsked())
-                    <span class="fits" aria-hidden="true">@foreach ($fit['fits'] as $how) <i class="fit fit-{{ $how }}"></i> @endforeach</span>
+                    <span class="fits" aria-hidden="true">@foreach ($fit['fits'] as $how) <i class="fit fit-{{ $how }}"></i>
+                    @endforeach</span>
                     <strong>{{ $fit['same'] }} of {{ count($fit['fits']) }} fit</strong>
                     @if ($fit['more'] !== '') <small>more: {{ $fit['more'] }}</small> @endif
                     @if ($fit['less'] !== '') <small>less: {{ $fit['less'] }}</small> @endif @endif</div>

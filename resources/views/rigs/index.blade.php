@@ -99,7 +99,8 @@
                 <div class="begin-door">
                     <h3>A rig like mine</h3>
                     <p>@if ($shelf->like !== null) Say what you have, start from the nearest of {{ count($shelf->like->fits) }}.
-                        <a href="#like-mine">Go there</a> @else <a href="{{ route('rigs.index') }}#like-mine">On the first page</a> @endif</p>
+                        <a href="#like-mine">Go there</a> @else <a href="{{ route('rigs.index') }}#like-mine">On the first page</a>
+                        @endif</p>
                 </div>
                 <form class="begin-door" method="post" action="{{ route('rigs.create') }}">
                     @csrf
