@@ -11,7 +11,8 @@
                 label="{{ ucfirst($part->name) }} of {{ $label }}" :value="$part->value" :from="$part->scale->from" :to="$part->scale->to"
                 :unit="$part->scale->unit" :step="$part->scale->step" />@if ($part->own !== null)
                 <small class="dial-word">dial</small> <x-number :page="$page"
-                :fields="['edit' => 'printed', 'unit' => $control->unit, 'point' => $control->point->id, 'control' => $part->field]" name="mark" label="{{ ucfirst($part->name) }} of {{ $label }} as printed" :value="$part->mark()"
+                :fields="['edit' => 'printed', 'unit' => $control->unit, 'point' => $control->point->id, 'control' => $part->field]"
+                name="mark" label="{{ ucfirst($part->name) }} of {{ $label }} as printed" :value="$part->mark()"
                 :from="$part->marks()[0]" :to="$part->marks()[1]" :unit="$part->own->unit" step="0.1" class="printed" />@endif</div>
         @else
             <x-edit :page="$page" :fields="[...$at, $part->field => $part->isOn ? '0' : '1']"><button type="submit"
