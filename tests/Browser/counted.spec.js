@@ -143,6 +143,8 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     await page.waitForURL(/computers/);
     for (const [computer, picks] of Object.entries(PICKS)) {
         await click(page.getByRole('navigation', { name: 'Computers' }).getByRole('link', { name: computer }));
+        // The computer is chosen when the address says so: one of them is shown before.
+        await expect.poll(() => new URL(page.url()).searchParams.get('select')).toBe(`unit:${computer.toLowerCase().replace(' ', '-')}`);
         await expect(page.getByRole('heading', { name: new RegExp(`^${computer}`) })).toBeVisible();
         for (const [point, device] of picks) {
             await select(page.getByLabel(new RegExp(`^Device for ${point} of`)), device);
