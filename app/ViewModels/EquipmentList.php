@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\Rig;
@@ -105,16 +106,18 @@ final readonly class EquipmentList
         $headings = $this->headings($lines);
         $computer = $this->placeWith(fn (Family $family): bool => $family->isHost());
         $made = [];
+        $taken = array_map(fn (Place $place): string => $place->name, array_values($this->rig->places));
         foreach ($lines as $line) {
             $family = isset($this->models[$line['model']]) ? $this->models[$line['model']]->family : null;
             $place = match (true) {
                 $line['heading'] !== '' => $headings[$line['heading']],
                 $family === null => $this->desk(),
-                $this->kindOf($family) !== PlaceKind::Desk => $this->own($line, $family),
+                $this->kindOf($family) !== PlaceKind::Desk => $this->own($line, $family, $taken),
                 $family->isProgram() => $computer ?? $this->desk(),
                 default => $this->desk(),
             };
             $computer = $family?->isHost() === true ? $place : $computer;
+            $taken[] = explode(':', $place, 3)[2] ?? '';
             unset($line['heading']);
             $made[] = [...$line, 'place' => $place];
         }
@@ -156,14 +159,17 @@ final readonly class EquipmentList
         };
     }
 
-    /** @param  array{name: string, model: string}  $line */
-    private function own(array $line, Family $family): string
+    /**
+     * @param  array{name: string, model: string}  $line
+     * @param  list<string>  $taken  names of places
+     */
+    private function own(array $line, Family $family, array $taken): string
     {
         $kind = $this->kindOf($family);
         $known = $kind === PlaceKind::Remote ? $this->placeOf($kind) : null;
         $name = $line['name'] !== '' ? $line['name'] : $this->models[$line['model']]->name;
 
-        return $known ?? self::new($kind, $this->placeCalled($name) === null ? $name : "{$name} 2");
+        return $known ?? self::new($kind, in_array($name, $taken, true) ? Naming::next($name, $taken) : $name);
     }
 
     private function desk(): string

@@ -33,9 +33,6 @@ use Illuminate\Validation\ValidationException;
 /** Changes of what there is: places and units. */
 final class StockForms
 {
-    /** How many units of a model can be added in one step. */
-    private const SEVERAL = 24;
-
     /** How many units can be moved, copied or removed in one step. */
     private const CHOSEN = 100;
 
@@ -84,7 +81,7 @@ final class StockForms
             $model,
             $in->known('place', $in->rig->places),
             $in->text('name', Bounds::NAME, $model->name),
-            $in->whole('count', 1, self::SEVERAL) ?? 1,
+            $in->whole('count', 1, EquipmentList::COUNT) ?? 1,
         )];
     }
 
@@ -111,7 +108,7 @@ final class StockForms
                     $model,
                     $ids[$place] ?? $place,
                     $row->text('name', Bounds::NAME, $model->name),
-                    $row->whole('count', 1, self::SEVERAL) ?? 1,
+                    $row->whole('count', 1, EquipmentList::COUNT) ?? 1,
                 );
             } catch (ValidationException $e) {
                 foreach ($e->errors() as $field => $messages) {
