@@ -36,17 +36,11 @@ final class Places
      */
     public static function likelyStarts(Rig $rig): array
     {
-        $taken = self::startsTaken($rig);
-        $likely = [];
-        foreach (array_filter($rig->sources, fn (Source $one) => $one->origins === []) as $source) {
-            $at = self::likeliest($source->name, self::of($rig, PointKind::Origin, $taken, self::starting($source))[0]);
-            if ($at !== null) {
-                $likely[$source->id] = $at;
-                $taken[$at] = true;
-            }
-        }
-
-        return $likely;
+        return self::likely(
+            array_filter($rig->sources, fn (Source $one) => $one->origins === []),
+            self::startsTaken($rig),
+            fn (Source $source, array $taken): array => self::of($rig, PointKind::Origin, $taken, self::starting($source))[0],
+        );
     }
 
     /**
@@ -56,17 +50,11 @@ final class Places
      */
     public static function likelyEars(Rig $rig): array
     {
-        $taken = self::earsTaken($rig);
-        $likely = [];
-        foreach (array_filter($rig->listeners, fn (Listener $one) => $one->at === []) as $listener) {
-            $at = self::likeliest($listener->name, self::of($rig, PointKind::Ear, $taken, self::listening($listener))[0]);
-            if ($at !== null) {
-                $likely[$listener->id] = $at;
-                $taken[$at] = true;
-            }
-        }
-
-        return $likely;
+        return self::likely(
+            array_filter($rig->listeners, fn (Listener $one) => $one->at === []),
+            self::earsTaken($rig),
+            fn (Listener $listener, array $taken): array => self::of($rig, PointKind::Ear, $taken, self::listening($listener))[0],
+        );
     }
 
     /** The only place that fits a sound of a kind, where nothing else starts there; null where there is none, or several. */
@@ -143,6 +131,28 @@ final class Places
             ListenerKind::Caller => in_array($family, [Family::CallService, Family::Remote], true),
             default => true,
         };
+    }
+
+    /**
+     * @template T of Source|Listener
+     *
+     * @param  array<string, T>  $things
+     * @param  array<string, true>  $taken
+     * @param  \Closure(T, array<string, true>): array<string, string>  $fit  free places that fit, by reference
+     * @return array<string, string> references, by the thing's id
+     */
+    private static function likely(array $things, array $taken, \Closure $fit): array
+    {
+        $likely = [];
+        foreach ($things as $thing) {
+            $at = self::likeliest($thing->name, $fit($thing, $taken));
+            if ($at !== null) {
+                $likely[$thing->id] = $at;
+                $taken[$at] = true;
+            }
+        }
+
+        return $likely;
     }
 
     /** @param  array<string, string>  $fit  names of places, by reference */
