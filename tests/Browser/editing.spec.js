@@ -47,6 +47,20 @@ test('what a change does in other situations is told behind it, when it is known
     await expect(said(page)).toHaveCount(1);
 });
 
+test('a change that is made while another state of the view is on its way is told all the same', async ({ page }) => {
+    const rig = await openSmall(page);
+    await page.goto(`/rigs/${rig}/tracks`);
+    // The change is answered only when the address has gone on to the other situation.
+    await page.route('**/edits', async (route) => {
+        const answer = await route.fetch();
+        await page.waitForURL(/situation=pause/);
+        await route.fulfill({ response: answer });
+    });
+    await page.getByRole('button', { name: /^Mute Source 1/ }).click({ noWaitAfter: true });
+    await page.evaluate((address) => window.history.pushState(null, '', address), `/rigs/${rig}/tracks?situation=pause`);
+    await expect(said(page)).toContainText('Broadcast program: Source 1 muted');
+});
+
 test('wishes are set by key, for a cell, a row, and one situation only', async ({ page }) => {
     const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/wishes`);

@@ -1,5 +1,6 @@
 // Says that the page is open, hears who else is here, and shows their changes without being asked.
 import { refresh } from '../page/redraw.js';
+import { say } from '../page/said.js';
 import { token } from '../page/send.js';
 
 const EVERY_MS = 4000;
@@ -35,15 +36,7 @@ export function pulse() {
             // Between the question and the answer this page may have changed by itself.
             if (now === Number(document.body.dataset.revision) || document.body.dataset.revision !== revision) return;
             await refresh().catch(() => null);
-            if (since.length > 0) this.say(since.map(({ who, what }) => `${who}: ${what}`).join('; '));
-        },
-
-        say(text) {
-            const place = document.querySelector('[data-messages]');
-            const message = document.createElement('p');
-            message.className = 'message';
-            message.textContent = text;
-            place.replaceChildren(message);
+            if (since.length > 0) say(since.map(({ who, what }) => `${who}: ${what}`).join('; '));
         },
     };
 }

@@ -1,5 +1,6 @@
 // Changes are sent without leaving the page. A change that could not be made is said next to the form, which keeps what was entered.
 import { redraw, refresh, whileSending } from './redraw.js';
+import { say } from './said.js';
 
 const NOT_SAVED = 'Not saved: the server did not answer. What you entered is still here; send it again when the server is back.';
 const FIELDS = 'input:not([type=hidden]), textarea, select';
@@ -119,7 +120,10 @@ export const send = async (form, submitter) => {
             if (next(form) !== window.location.href) window.history.replaceState(null, '', next(form));
             // Where the page has gone on to another address meanwhile, what was drawn is of the one before.
             if (first.page && next(form) === shows) redraw(first.page, form);
-            else await refresh(form);
+            else {
+                await refresh(form);
+                if (first.said) say(first.said);
+            }
             rest.then(({ value }) => tellMore(value?.more, first.said), () => {});
         } catch {
             complain(form, 'Saved, but the page could not be drawn again. Reload it.');
