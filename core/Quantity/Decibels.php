@@ -79,4 +79,12 @@ final readonly class Decibels
 
         return ($this->hundredths < 0 && $text !== '0.0' ? '−' : '').$text;
     }
+
+    /** The same with its hundredths, where it has any: what is set by hand reads as it was set. */
+    public function exactText(): string
+    {
+        $sign = $this->hundredths < 0 ? '−' : '';
+
+        return $this->hundredths % 10 === 0 ? $this->text() : $sign.number_format(abs($this->value()), 2, '.', '');
+    }
 }

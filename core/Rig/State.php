@@ -316,8 +316,8 @@ final readonly class State
         return $tap;
     }
 
-    /** The route as it is set by hand and by named settings. */
-    private function asSet(string $unit, Route $route): Route
+    /** The route as it is set by hand and by named settings, without what it follows, its unit's rules and solo. */
+    public function asSet(string $unit, Route $route): Route
     {
         if ($this->routes[$unit] === []) {
             return $route;

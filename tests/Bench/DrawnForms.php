@@ -35,6 +35,7 @@ use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Unit;
@@ -739,7 +740,11 @@ final class DrawnForms
         }
         $change = $this->oneOf($situation->changes);
 
-        return ['which' => $situation->id, ...$this->oneOf([[], ['at' => (string) $change->at, 'is_pick' => $change->set instanceof Pick ? '1' : '0']])];
+        $only = $change->at instanceof RouteRef ? ['on', 'db', 'tap'] : ['mute', 'fader', 'gain'];
+
+        return ['which' => $situation->id, ...$this->oneOf([[], [
+            'at' => (string) $change->at, 'is_pick' => $change->set instanceof Pick ? '1' : '0', 'only' => $this->oneOf(['', ...$only]),
+        ]])];
     }
 
     // What is written down.

@@ -14,8 +14,8 @@ function difference(string $file, ?string $from, ?string $to): SituationDifferen
 
 it('says what a hand has to do from one situation to another', function () {
     expect(difference('rigs/night-relay', 'on-air', 'break')->changes)->toBe([
-        'Desk mixer: Mic 1 → Main off', 'Desk mixer: Mic 2 → Main off', 'Desk mixer: Line 3/4 → Main off', 'Broadcast program: Caller (Source 3) '
-            .'muted', 'Clip recorder: Input 1 muted', 'Broadcast program: Music (Source 2) fader −6.0 dB',
+        'Desk mixer: Mic 1 → Main off', 'Desk mixer: Mic 2 → Main off', 'Desk mixer: Line 3/4 → Main off',
+        'Broadcast program: Music (Source 2) fader −6.0 dB', 'Broadcast program: Caller (Source 3) muted', 'Clip recorder: Input 1 muted',
     ]);
 });
 
@@ -31,13 +31,13 @@ it('goes back the way it came', function () {
 it('compares two situations that both differ from the base', function () {
     // The same five in both: only the music's level and what the talk adds are left.
     expect(difference('rigs/night-relay', 'break', 'talk')->changes)
-        ->toBe(['Broadcast program: Music (Source 2) fader −16.0 dB', 'Desk mixer: Mic 1 → Phones off', 'Desk mixer: Optical fader −20.0 dB']);
+        ->toBe(['Desk mixer: Mic 1 → Phones off', 'Desk mixer: Optical fader −20.0 dB', 'Broadcast program: Music (Source 2) fader −16.0 dB']);
 });
 
-it('tells both sides of an exclusive selector', function () {
+it('tells of an exclusive selector what it plays then', function () {
     $draft = Draft::from(dirname(__DIR__, 2).'/resources/starters/bell-tower.json')->situation('picture', ['card/picture-1>usb-out' => ['on' => true]]);
     expect((new SituationDifference($draft->hear('ringing'), $draft->hear('picture')))->changes)
-        ->toBe(['Capture card: Picture sound 1 → To the computer on', 'Capture card: Line → To the computer off']);
+        ->toBe(['Capture card: To the computer plays Picture sound 1']);
 });
 
 it('says for whom what is heard changes', function () {

@@ -15,7 +15,6 @@ use App\ViewModels\People;
 use App\ViewModels\RecipesPage;
 use App\ViewModels\RevisionList;
 use App\ViewModels\RigPage;
-use App\ViewModels\SituationCard;
 use App\ViewModels\WishesPage;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\Json;
@@ -96,32 +95,6 @@ it('says who may come in; links only to the owner', function () {
         ->and(array_map($owners->termOf(...), $owners->shares))->toBe(["made {$today}", "made {$today}, expired"]);
     $members = new People($this->rig->fresh(), $member, []);
     expect($members->isOwner)->toBeFalse()->and($members->shares)->toBe([])->and($members->members)->toHaveCount(1);
-});
-
-it('tells a situation by what is not as in the default, each line with the edit that takes it back', function () {
-    $cards = SituationCard::all(($this->page)('situations', ['situation' => 'break']));
-    $rig = ($this->page)('situations')->rig;
-    expect(array_map(fn ($card) => $card->situation->id, $cards))->toBe(array_keys($rig->situations))
-        ->and(array_map(fn ($card) => $card->isBase, $cards))->toBe([true, false, false, false])
-        ->and($cards[0]->lines)->toBe([])->and($cards[0]->canReset())->toBeFalse();
-    $shown = array_values(array_filter($cards, fn ($card) => $card->isShown));
-    expect($shown)->toHaveCount(1)->and($shown[0]->situation->id)->toBe('break');
-    $situation = $shown[0]->situation;
-    $own = array_filter($rig->wishes, fn ($wish) => in_array('break', $wish->situations, true));
-    expect($shown[0]->lines)->toHaveCount(count($situation->changes) + count($situation->absent) + count($situation->pulled)
-        + count($situation->defaults) + count($own));
-    // Every edit of a line is taken, and takes away that line and no other.
-    foreach ($shown[0]->lines as $line) {
-        $left = fn () => count(array_values(array_filter(
-            SituationCard::all(($this->page)('situations')),
-            fn ($card) => $card->situation->id === 'break',
-        ))[0]->lines);
-        $before = $left();
-        $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits", [...$line['fields'], 'revision' => $this->rig->fresh()->revision])
-            ->assertSessionHasNoErrors();
-        $this->rig = $this->rig->fresh();
-        expect([$line['what'], $before - $left()])->toBe([$line['what'], 1]);
-    }
 });
 
 it('offers what most rigs have and this one has not, and where it can begin and be heard', function () {

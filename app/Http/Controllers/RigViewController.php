@@ -19,7 +19,7 @@ use App\ViewModels\RecipesPage;
 use App\ViewModels\ReturnsPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\ShoppingPage;
-use App\ViewModels\SituationCard;
+use App\ViewModels\SituationsPage;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
 use App\ViewModels\TracksPage;
@@ -61,7 +61,7 @@ final class RigViewController
             Step::Checks => ['checks' => new ChecksPage($page)],
             Step::Returns => ['returns' => new ReturnsPage($page)],
             Step::Dependence => ['depends' => new DependencePage($page)],
-            Step::Situations => ['cards' => SituationCard::all($page)],
+            Step::Situations => ['table' => new SituationsPage($page)],
             Step::Doubts => ['doubts' => new Doubts($page)],
             Step::Shopping => ['shopping' => new ShoppingPage($page)],
             Step::Downloads => ['downloads' => new DownloadsPage($page)],

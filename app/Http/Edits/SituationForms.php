@@ -73,6 +73,6 @@ final class SituationForms
 
         return $at !== null && ! $isSet
             ? $in->refuse('at', 'This situation changes nothing there.')
-            : [new ClearChange($which, $at, $isPick)];
+            : [new ClearChange($which, $at, $isPick, $in->has('only') ? $in->text('only', 20) : null)];
     }
 }

@@ -1,7 +1,7 @@
-@props(['page', 'fields'])
+@props(['page', 'fields', 'key' => null])
 {{-- A change as a form: where it holds, and what the page was made from, go with it. Whoever may only look sees it, but can't use it. --}}
 @if ($page->canEdit)
-<form method="post" action="{{ $page->editUrl() }}" data-send data-key="{{ $page->formKey($fields) }}" {{ $attributes }}>
+<form method="post" action="{{ $page->editUrl() }}" data-send data-key="{{ $key ?? $page->formKey($fields) }}" {{ $attributes }}>
     @csrf
     <input type="hidden" name="revision" value="{{ $page->record->revision }}">
     <input type="hidden" name="at_revision" value="{{ $page->record->at }}">
