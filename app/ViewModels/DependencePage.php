@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Dependence\Dependence;
-use HiddenWire\Core\Dependence\Element;
 use HiddenWire\Core\Dependence\Rehearsal;
 use HiddenWire\Core\Dependence\StartOrder;
 use HiddenWire\Core\Dependence\Touch;
@@ -24,8 +23,11 @@ use HiddenWire\Core\Signal\HopKind;
 /** What hangs on what: what is lost when something fails, what has to run first, what can come loose, what nothing needs. */
 final readonly class DependencePage
 {
-    /** Elements and ways that are listed. */
-    private const LISTED = 24;
+    /** Rows that are drawn at most, however much hangs on other things. */
+    private const DRAWN = 200;
+
+    /** What takes at least one in so many of the wanted sounds is drawn first. */
+    private const ONE_IN = 6;
 
     /** Of the sounds that somebody loses these are named. */
     private const NAMED = 4;
@@ -33,10 +35,27 @@ final readonly class DependencePage
     /** Units up to which the ways of all situations are looked at while somebody waits. */
     private const UNITS = 200;
 
-    /** @var list<array{name: string, url: string, count: int, lost: string}> */
-    public array $elements;
+    /** @var array<string, int> what each listener is to hear and hears now, by listener: those who hear anything */
+    public array $hears;
 
-    /** @var list<array{computer: string, order: list<string>, late: list<string>, circle: list<string>}> */
+    /** Wanted sounds that are heard, over all listeners. */
+    public int $wanted;
+
+    /** @var list<DependenceRow> that on which most depends first */
+    public array $rows;
+
+    /** How many rows there are in all. */
+    public int $all;
+
+    /** What takes fewer sounds along is not drawn. */
+    public int $from;
+
+    public ?DependenceRow $selected;
+
+    /**
+     * @var list<array{computer: string, order: list<string>, bars: list<array{name: string, from: int, ready: int}>, seconds: int,
+     *     late: list<string>, circle: list<string>}> seconds from the first start until each is started, and until it is ready
+     */
     public array $starts;
 
     /** @var list<array{what: string, plugs: int, leads: string}> wished sounds by the plugs that their strongest way passes */
@@ -54,19 +73,45 @@ final readonly class DependencePage
     public function __construct(private RigPage $page)
     {
         $hearing = $page->hearing;
-        $this->elements = array_map(fn (Element $one) => [
-            ...$this->named($one->at),
-            'count' => count($one->lost),
-            'lost' => $this->cells($one->lost),
-        ], array_slice((new Dependence($hearing))->elements, 0, self::LISTED));
+        $hears = [];
+        foreach ($hearing->all() as $pair) {
+            if ($pair->wish?->want === Want::Must && $pair->isHeard()) {
+                $hears[$pair->listener->id] = ($hears[$pair->listener->id] ?? 0) + 1;
+            }
+        }
+        // In the order in which the table of wishes has them.
+        $this->hears = array_intersect_key(array_replace(array_fill_keys(array_keys($page->rig->listeners), 0), $hears), $hears);
+        $this->wanted = array_sum($hears);
+        $chains = (new Dependence($hearing))->chains();
+        $this->all = count($chains);
+        $this->from = $page->asked('all') === '1' ? 1 : max(1, (int) ceil($this->wanted / self::ONE_IN));
+        $key = $page->selectedUnit !== null ? "unit:{$page->selectedUnit}" : "cable:{$page->selectedCable}";
+        $rows = [];
+        $selected = null;
+        foreach ($chains as $chain) {
+            $row = new DependenceRow($page, $chain);
+            $isSelected = $row->has($key);
+            $selected = $isSelected ? $row : $selected;
+            if ($isSelected || ($row->count >= $this->from && count($rows) < self::DRAWN)) {
+                $rows[] = $row;
+            }
+        }
+        $this->rows = $rows;
+        $this->selected = $selected;
         $starts = $rehearsals = [];
         foreach ($page->rig->units as $unit) {
             if (! $page->rig->modelOf($unit)->family->isHost()) {
                 continue;
             }
             $order = new StartOrder($hearing->graph, $unit->place);
+            $times = $order->times();
             $starts[] = [
                 'computer' => $unit->name,
+                'bars' => array_map(
+                    fn ($one) => ['name' => $one->name, 'from' => $times[$one->id][0], 'ready' => $times[$one->id][1]],
+                    $order->order,
+                ),
+                'seconds' => max([0, ...array_column($times, 1)]),
                 'order' => array_map(fn ($one) => $one->name, $order->order),
                 'late' => array_map(fn (array $pair) => "{$pair[0]->name} starts before {$pair[1]->name}", $order->late),
                 'circle' => array_map(fn ($one) => $one->name, $order->circle),
@@ -84,6 +129,16 @@ final readonly class DependencePage
         $this->plugs = $this->plugs();
         $this->touches = $this->touches();
         $this->unused = count($page->rig->units) > self::UNITS ? null : array_map($this->named(...), $this->unused());
+    }
+
+    /** "takes 27 of 34 wanted sounds along. Driver's team is not touched." */
+    public function says(DependenceRow $row): string
+    {
+        $spared = array_diff_key($this->page->rig->listeners, $row->lost, array_diff_key($this->page->rig->listeners, $this->hears));
+        $names = Listing::of(array_column($spared, 'name'), self::NAMED);
+
+        return "takes {$row->count} of ".Count::of($this->wanted, 'wanted sound').' along.'
+            .($spared === [] ? '' : " {$names} ".(count($spared) === 1 ? 'is' : 'are').' not touched.');
     }
 
     /** @return array{name: string, url: string} */

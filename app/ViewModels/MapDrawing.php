@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Rigs\Geometry;
+use HiddenWire\Core\Dependence\Outage;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Signal\Arrival;
@@ -73,6 +74,20 @@ final class MapDrawing
                 $this->highlight(Pen::from($pen), $arrival);
             }
         }
+    }
+
+    /** How a line or a plate stands in an outage: " failed", " dark" or nothing. */
+    public function inOutage(?Outage $outage, string $key): string
+    {
+        // What a program picks goes with the program.
+        $key = str_starts_with($key, 'pick:') ? 'unit:'.strstr(substr($key, 5), '/', true) : $key;
+
+        return match (true) {
+            $outage === null => '',
+            isset($outage->failed[$key]) => ' failed',
+            isset($outage->dark[$key]) => ' dark',
+            default => '',
+        };
     }
 
     public function isHighlighted(): bool

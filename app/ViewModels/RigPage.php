@@ -12,14 +12,17 @@ use App\Rigs\FoundCauses;
 use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Dependence\Outage;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\HeardPair;
@@ -77,6 +80,9 @@ final readonly class RigPage
 
     /** The grounds, where the map is asked to show them. */
     public ?GroundLayer $grounds;
+
+    /** What is dark on the map when that fails which is selected, where it is asked to show that. */
+    public ?Outage $outage;
 
     /** A finding whose evidence is lit on the map. */
     public ?Finding $finding;
@@ -155,6 +161,14 @@ final readonly class RigPage
         $this->selectedSocket = $this->socketNamed($this->isDrawing ? $asked('lit') : $socket);
         $this->withSocket = $this->selectedSocket === null ? null : $this->socketNamed($asked('with'));
         $this->joins = $this->selectedSocket === null ? null : new Joins($this->rig, new Wiring($this->rig), $this->selectedSocket);
+        $selected = match (true) {
+            $this->selectedUnit !== null => new UnitRef($this->selectedUnit),
+            $this->selectedCable !== null => new CableRef($this->selectedCable),
+            default => null,
+        };
+        $this->outage = $view === 'wiring' && $asked('layer') === 'dark' && $selected !== null
+            ? new Outage($this->hearing, $selected)
+            : null;
         $this->grounds = $view === 'wiring' && $asked('layer') === 'ground' ? new GroundLayer($this) : null;
     }
 
@@ -220,7 +234,8 @@ final readonly class RigPage
             'focus' => $this->focus ? '1' : null,
             'scope' => WishScope::tryFrom($this->asked('scope'))?->value,
             'brush' => in_array($view, [null, 'wishes'], true) ? $this->brush?->value : null,
-            'layer' => ($view ?? $this->view) === 'wiring' && $this->asked('layer') === 'ground' ? 'ground' : null,
+            'layer' => ($view ?? $this->view) === 'wiring' && in_array($this->asked('layer'), ['ground', 'dark'], true)
+                ? $this->asked('layer') : null,
             'finding' => in_array($view ?? $this->view, ['wiring', 'checks'], true) ? $this->finding?->evidence() : null,
             'against' => $this->difference?->before->graph->state->situation->id,
             'select' => match (true) {
@@ -283,6 +298,15 @@ final readonly class RigPage
     public function hearingOn(): ?string
     {
         return HearOn::standing($this->record, $this->situation->id);
+    }
+
+    /** "Without Desk mixer, 27 of 34 wanted sounds are lost." */
+    public function outageSays(Outage $outage): string
+    {
+        $lost = count($outage->lost);
+
+        return "Without {$this->names->of($outage->at)}, {$lost} of ".Count::of($outage->wanted, 'wanted sound')
+            .($lost === 1 ? ' is' : ' are').' lost.';
     }
 
     /** How many cells could not be counted. */

@@ -41,6 +41,19 @@ final readonly class Dependence
         $this->elements = $elements;
     }
 
+    /** @return list<Chain> what takes the same sounds along together, that on which most depends first */
+    public function chains(): array
+    {
+        $chains = [];
+        foreach ($this->elements as $one) {
+            $key = implode(' ', array_map(fn (HeardPair $pair) => "{$pair->source->id}:{$pair->listener->id}", $one->lost));
+            $chains[$key] ??= [[], $one->lost];
+            $chains[$key][0][] = $one->at;
+        }
+
+        return array_map(fn (array $one) => new Chain($one[0], $one[1]), array_values($chains));
+    }
+
     /** @return array<string, UnitRef|CableRef> what every way of a pair passes, by reference */
     private function passedByAll(HeardPair $pair): array
     {

@@ -73,6 +73,25 @@ final readonly class StartOrder
         $this->late = $late;
     }
 
+    /**
+     * When each is started at the earliest, and when it is ready: at once where it needs nothing, else when all that it needs is ready.
+     *
+     * @return array<string, array{int, int}> seconds from the first start, by program; those in a circle as if nothing were needed
+     */
+    public function times(): array
+    {
+        $times = [];
+        foreach ($this->order as $program) {
+            $from = 0;
+            foreach ($this->before[$program->id] as $other => $_) {
+                $from = max($from, $times[$other][1] ?? 0);
+            }
+            $times[$program->id] = [$from, $from + ($program->readyS ?? 0)];
+        }
+
+        return $times;
+    }
+
     /** A virtual cable is a driver: it is there without being started. */
     private function isStarted(SignalGraph $graph, Unit $program): bool
     {

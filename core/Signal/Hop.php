@@ -41,6 +41,19 @@ final readonly class Hop
         $this->ref = (string) $at;
     }
 
+    /** @return list<UnitRef|CableRef> the cable or the units that it passes */
+    public function passes(): array
+    {
+        $at = $this->at;
+        $units = match (true) {
+            $at instanceof CableRef => [$at],
+            $at instanceof AirRef => [new UnitRef($at->from->unit), new UnitRef($at->to->unit)],
+            default => [new UnitRef($at->unit)],
+        };
+
+        return $this->pick === null ? $units : [...$units, new UnitRef($this->pick->unit)];
+    }
+
     /** Whether it is the same step of the rig as another, at whatever level. */
     public function isSameStepAs(self $other): bool
     {

@@ -2,14 +2,18 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Dependence\Chain;
 use HiddenWire\Core\Dependence\Dependence;
 use HiddenWire\Core\Dependence\Element;
+use HiddenWire\Core\Dependence\Outage;
 use HiddenWire\Core\Dependence\Rehearsal;
 use HiddenWire\Core\Dependence\StartOrder;
 use HiddenWire\Core\Dependence\Touch;
 use HiddenWire\Core\Dependence\Unused;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\UnitRef;
 use Tests\Support\Draft;
 
 /** Two tones on leads of their own into a desk with one output to an ear, and a lead that carries nothing. */
@@ -37,6 +41,50 @@ it('says what is lost when something fails: what both pass first', function () {
     $lost = array_map(fn (Element $one) => ["{$one->at}", count($one->lost)], (new Dependence(twoInto()->hear()))->elements);
     expect(array_slice($lost, 0, 3))->toEqualCanonicalizing([['desk', 2], ['w-3', 2], ['e', 2]])->and($lost)->toContain(['a', 1])->toContain(['w-1', 1])
         ->and(array_column($lost, 0))->not->toContain('w-4')->not->toContain('spare');
+});
+
+it('joins what takes the same sounds along to a chain, in the order in which the sound passes', function () {
+    // Of either sound: its own source and lead; of both: desk, lead, ear. What carries nothing is in no chain.
+    $chains = array_map(fn (Chain $one) => [implode(' ', array_map(strval(...), $one->links)), count($one->lost)], (new Dependence(twoInto()->hear()))->chains());
+    expect($chains)->toBe([['desk w-3 e', 2], ['a w-1', 1], ['b w-2', 1]]);
+    $chain = (new Dependence(twoInto()->hear()))->chains()[0];
+    expect(array_map(count(...), $chain->byListener()))->toBe(['e' => 2])->and($chain->has(new CableRef('w-3')))->toBeTrue()->and($chain->has(new UnitRef('a')))->toBeFalse();
+});
+
+it('says what goes dark when something fails', function () {
+    $dark = function (UnitRef|CableRef $at, ?Draft $draft = null): array {
+        $outage = new Outage(($draft ?? twoInto())->hear(), $at);
+
+        return [array_keys($outage->failed), array_keys($outage->dark), array_map(fn ($pair) => "{$pair->source->id} {$pair->listener->id}", $outage->lost), $outage->wanted];
+    };
+    expect($dark(new CableRef('w-1')))->toBe([['cable:w-1'], ['unit:a'], ['a e'], 2])
+        ->and($dark(new UnitRef('desk')))->toBe([['unit:desk'], ['unit:a', 'cable:w-1', 'cable:w-3', 'unit:e', 'unit:b', 'cable:w-2'], ['a e', 'b e'], 2])
+        ->and($dark(new CableRef('w-4')))->toBe([['cable:w-4'], [], [], 2]);
+    // A computer takes its programs along.
+    $draft = programs([])->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->source('song', 'music/sound')->wish('song', 'viewers', 'must');
+    expect($dark(new UnitRef('pc'), $draft))->toBe([['unit:pc', 'unit:soft', 'unit:cast', 'unit:music'], [], ['song viewers'], 1])
+        ->and($dark(new UnitRef('soft'), $draft)[1])->toEqualCanonicalizing(['unit:music', 'unit:cast']);
+});
+
+it('loses in an outage nothing that does not depend on it', function (string $file) {
+    $hearing = Draft::from($file)->hear();
+    $key = fn ($pair) => "{$pair->source->id} {$pair->listener->id}";
+    $elements = (new Dependence($hearing))->elements;
+    $same = 0;
+    foreach (array_slice($elements, 0, 12) as $element) {
+        $lost = array_map($key, (new Outage($hearing, $element->at))->lost);
+        $depends = array_map($key, $element->lost);
+        expect(["{$element->at}", array_values(array_diff($lost, $depends))])->toBe(["{$element->at}", []]);
+        $same += count($lost) === count($depends) ? 1 : 0;
+    }
+    // What only feeds power is known to dependence alone; most elements carry the sound themselves.
+    expect($same)->toBeGreaterThanOrEqual(intdiv(min(12, count($elements)), 2));
+})->with(fn () => shippedRigs());
+
+it('times the start: each when all that it needs is ready', function () {
+    $start = new StartOrder(programs(['soft' => ['ready_s' => 8], 'cast' => ['ready_s' => 5, 'needs' => ['music']], 'music' => ['ready_s' => 2]])->hear()->graph, 'pc');
+    // The mixer is there after 8 s; the player, which picks its device, at 10; the broadcast program, which needs both, at 15.
+    expect($start->times())->toBe(['soft' => [0, 8], 'music' => [8, 10], 'cast' => [10, 15]]);
 });
 
 it('does not depend on one of two ways', function () {

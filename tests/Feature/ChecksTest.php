@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use App\ViewModels\DependencePage;
 use App\ViewModels\LevelDiagram;
+use App\ViewModels\RigPage;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -13,6 +15,7 @@ use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
+use Illuminate\Http\Request;
 
 /** Findings, levels, returns and dependence on the screen and by the command line. */
 beforeEach(function () {
@@ -116,6 +119,23 @@ it('shows what callers get, and makes the right mix by one change', function () 
 });
 
 it('says what hangs on what', function () {
+    $page = fn (array $query = []): DependencePage => new DependencePage(new RigPage(
+        $this->rig->fresh(),
+        'dependence',
+        tap(Request::create('/', 'GET', $query), fn (Request $request) => $request->setUserResolver(fn () => $this->owner)),
+    ));
+    $all = $page();
+    // 34 cells must be heard and are; what takes a sixth of them, 6 or more, is drawn, and the rest when it is asked for.
+    expect([$all->wanted, $all->from, $all->rows[0]->name(), $all->rows[0]->count, $all->selected])->toBe([34, 6, 'Desk mixer', 27, null])
+        ->and($all->hears)->toBe(['presenter' => 7, 'driver-ears' => 4, 'viewers' => 7, 'archive' => 6, 'clip' => 5, 'ferry' => 2, 'team' => 1, 'hall' => 2])
+        ->and($page(['all' => '1'])->rows)->toHaveCount($all->all)->and(count($all->rows))->toBeLessThan($all->all)
+        ->and(array_map(fn ($row) => $row->count, $page(['all' => '1'])->rows))->each->toBeGreaterThan(0);
+    $one = $page(['select' => 'cable:w-19'])->selected;
+    expect([$one->name(), $one->count, array_map(count(...), $one->lost)])->toBe(['W-18 – Isolator B – W-19', 7, ['clip' => 5, 'ferry' => 2]]);
+    $this->get("/rigs/{$this->rig->id}/dependence?select=unit:mixer")->assertOk()->assertSee('takes 27 of 34 wanted sounds along.')
+        ->assertSee('is not touched.');
+    $this->get("/rigs/{$this->rig->id}/wiring?select=unit:mixer&layer=dark")->assertOk()
+        ->assertSee('Without Desk mixer, 27 of 34 wanted sounds are lost.');
     ($this->see)('dependence')->assertSee('When this fails')->assertSee('Desk mixer')->assertSee('What has to run first')->assertSee('When something takes the defaults');
 });
 

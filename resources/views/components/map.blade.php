@@ -50,8 +50,8 @@
                 : $page->url(['select' => 'unit:'.strstr($id, '/', true)]);
         @endphp
         <a class="line @if ($isLit) lit @endif @if ($isSelected) selected @endif @if (! $edge->carries) dead @endif {{
-            $page->grounds?->classOf($edge->id) }}" href="{{ $href }}" aria-label="{{ $edge->words }}" @if ($kind !== 'cable')
-            tabindex="-1" @endif>
+            $page->grounds?->classOf($edge->id) }}{{ $drawing->inOutage($page->outage, $edge->id) }}" href="{{ $href }}"
+            aria-label="{{ $edge->words }}" @if ($kind !== 'cable') tabindex="-1" @endif>
             <title>{{ $edge->words }}</title>
             <path class="reach" d="{{ $path }}"/>
             <path class="wire realm-{{ $edge->realm->value }}" d="{{ $path }}"/>
@@ -72,7 +72,8 @@
                 $isSelected = $page->selectedUnit === $plate->unit;
             @endphp
             <g @class(['plate', 'program' => $plate->isProgram, 'selected' => $isSelected, 'lit' => isset($drawing->touched[$plate->unit]),
-                'evident' => isset($drawing->evidenceUnits[$plate->unit])])>
+                'evident' => isset($drawing->evidenceUnits[$plate->unit]),
+                trim($drawing->inOutage($page->outage, "unit:{$plate->unit}"))])>
                 <a class="plate-open" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}"
                     data-unit="{{ $plate->unit }}" @if ($isSelected) aria-current="true" @endif>
                     <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>

@@ -17,6 +17,8 @@
         @foreach ($unit->links as $link) <p class="sheet-sub"><a href="{{ $link->url }}" rel="noopener noreferrer"
             target="_blank">{{ $link->label }}</a></p> @endforeach
         <p class="sheet-sub"><a href="{{ $page->url([], 'stock') }}">name, notes, price, reasons, pictures, swap</a></p>
+        @if ($page->view === 'wiring') <p class="sheet-sub"><a href="{{ $page->url(['layer' => 'dark']) }}">what goes dark without
+            it</a></p> @endif
         @if ($unit->start !== null) <p class="sheet-sub">Starts as number {{ $unit->start }}{{ $unit->atLogin ? ', at login' : '' }}.</p>
             @endif
         @if ($model->sockets !== [])
@@ -120,6 +122,8 @@
         <h2><span class="tag">{{ $cable->label }}</span></h2>
         <p class="sheet-sub">{{ $cable->type->words() }} cable{{ $cable->lengthM === null ? ''
             : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
+        @if ($page->view === 'wiring') <p class="sheet-sub"><a href="{{ $page->url(['layer' => 'dark']) }}">what goes dark without
+            it</a></p> @endif
         <table class="facts"><tbody>
             @foreach (['from' => $cable->from, 'to' => $cable->to] as $end => $at)
                 <tr><th scope="row">{{ ucfirst($end) }}</th><td><a

@@ -50,6 +50,12 @@
                     at {{ $one['at'] }}</span> @endforeach
                 <a href="{{ $page->url(['kind' => 'ground'], 'checks') }}">The findings</a></div>
         @endif
+        @if ($page->outage !== null)
+            <p class="evidence-says"><strong>{{ $page->outageSays($page->outage) }}</strong>
+                <span>Faint: what carries nothing any more.</span>
+                <a href="{{ $page->url([], 'dependence') }}">Who loses what</a>
+                <a href="{{ $page->url(['layer' => null]) }}">Stop showing it</a></p>
+        @endif
         <nav class="places" aria-label="Places on the map">
             <button type="button" data-zoom="fit">Whole map</button>
             @foreach ($wiring->map->plates as $place => $plates) @if ($plates !== [])
