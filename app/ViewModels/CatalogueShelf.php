@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Models\Rig;
 use HiddenWire\Core\Equipment\DeviceNames;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
@@ -20,6 +21,9 @@ final readonly class CatalogueShelf
     /** @var array<string, EquipmentModel> by id */
     public array $found;
 
+    /** @var array<string, non-empty-list<EquipmentModel>> the same by family, in the order of the families */
+    public array $families;
+
     public ?EquipmentModel $chosen;
 
     public ?ModelDrawing $drawing;
@@ -28,8 +32,9 @@ final readonly class CatalogueShelf
      * @param  array<string, EquipmentModel>  $models  all, by id
      * @param  array<array-key, mixed>  $query  of the address: `q`, `family`, `model`
      * @param  list<Shelves>  $shelves  where a model can be added
+     * @param  Rig|null  $rig  the one from which somebody came, and to which the way leads back
      */
-    public function __construct(private array $models, array $query, public array $shelves)
+    public function __construct(private array $models, array $query, public array $shelves, public ?Rig $rig = null)
     {
         $asked = fn (string $key): string => is_string($query[$key] ?? null) ? $query[$key] : '';
         $this->text = mb_strtolower(trim($asked('q')));
@@ -37,6 +42,13 @@ final readonly class CatalogueShelf
         $this->chosen = $models[$asked('model')] ?? null;
         $this->drawing = $this->chosen === null ? null : new ModelDrawing($this->chosen);
         $this->found = (new ModelSearch($models))->find($this->text, $this->family);
+        $families = [];
+        foreach ($this->found as $model) {
+            $families[$model->family->value][] = $model;
+        }
+        $order = array_column(Family::cases(), 'value');
+        uksort($families, fn (string $a, string $b) => array_search($a, $order, true) <=> array_search($b, $order, true));
+        $this->families = $families;
     }
 
     public function total(): int
@@ -57,6 +69,18 @@ final readonly class CatalogueShelf
     /** The address with another model chosen. */
     public function url(EquipmentModel $model): string
     {
-        return route('catalogue', array_filter(['q' => $this->text, 'family' => $this->family?->value, 'model' => $model->id]));
+        return route('catalogue', array_filter([...$this->asked(), 'model' => $model->id]));
+    }
+
+    /** The address with one family, or with all. */
+    public function familyUrl(?string $family): string
+    {
+        return route('catalogue', array_filter([...$this->asked(), 'family' => $family]));
+    }
+
+    /** @return array<string, string|int|null> */
+    private function asked(): array
+    {
+        return ['q' => $this->text, 'family' => $this->family?->value, 'rig' => $this->rig?->id];
     }
 }

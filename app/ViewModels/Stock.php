@@ -5,18 +5,23 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Picture;
+use App\Rigs\Heard;
+use HiddenWire\Core\Dependence\Unused;
 use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\WebLink;
+use HiddenWire\Core\Rig\Wiring;
 use Illuminate\Database\Eloquent\Collection;
 
 /** What there is, and what the catalogue could give: found by text, family and the sockets that are needed. */
@@ -37,6 +42,22 @@ final readonly class Stock
 
     public ?SwapUnit $swap;
 
+    /** What of the units is shown: all, those with free sockets, or those without a wanted sound. */
+    private const FREE = 'free';
+
+    private const IDLE = 'idle';
+
+    /** Units up to which it is looked whether each carries a wanted sound. */
+    private const LOOKED_AT = 200;
+
+    public string $shown;
+
+    /** @var list<string> ids of units without a wanted sound */
+    private array $idle;
+
+    /** @var list<UnitPlate> */
+    private array $plates;
+
     /** What a list of equipment is taken for; null where none is read. */
     public ?EquipmentList $list;
 
@@ -50,6 +71,10 @@ final readonly class Stock
         $this->isSearching = $this->text !== '' || $this->family !== null || $this->connector !== null;
         $this->found = (new ModelSearch($models))->find($this->text, $this->family, $this->connector);
         $this->list = $page->canEdit && trim($asked('list')) !== '' ? new EquipmentList($asked('list'), $page->rig, $models) : null;
+        $wiring = new Wiring($page->rig);
+        $this->plates = array_map(fn (Unit $unit) => new UnitPlate($page->rig, $wiring, $unit), array_values($page->rig->units));
+        $this->shown = in_array($asked('show'), [self::FREE, self::IDLE], true) ? $asked('show') : '';
+        $this->idle = $this->shown === self::IDLE ? $this->idleUnits() : [];
         $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
         $other = $models[$asked('swap')] ?? null;
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model
@@ -116,6 +141,84 @@ final readonly class Stock
     public function unitsIn(Place $place): array
     {
         return array_values(array_filter($this->page->rig->units, fn (Unit $unit) => $unit->place === $place->id));
+    }
+
+    /** @return list<UnitPlate> of a place, those that are shown; programs stand at their computer where it is there */
+    public function platesIn(Place $place): array
+    {
+        $hasHost = $this->page->rig->hostOf($place->id) !== null && $this->shown !== self::IDLE;
+
+        return array_values(array_filter(
+            $this->plates,
+            fn (UnitPlate $plate) => $plate->unit->place === $place->id && $this->isShown($plate)
+                && ! ($hasHost && $this->page->rig->modelOf($plate->unit)->isProgram()),
+        ));
+    }
+
+    private function isShown(UnitPlate $plate): bool
+    {
+        return match ($this->shown) {
+            self::FREE => $plate->free() > 0,
+            self::IDLE => in_array($plate->unit->id, $this->idle, true),
+            default => true,
+        };
+    }
+
+    /** "9 units, 2 free" */
+    public function sizeOf(Place $place): string
+    {
+        $plates = array_filter($this->plates, fn (UnitPlate $plate) => $plate->unit->place === $place->id);
+        $free = array_sum(array_map(fn (UnitPlate $plate) => $plate->free(), $plates));
+
+        return Count::of(count($plates), 'unit').($free === 0 ? '' : ", {$free} free");
+    }
+
+    /** Whether what runs on a computer is listed below it. */
+    public function hasSlip(UnitPlate $plate): bool
+    {
+        return $plate->programs !== [] && $this->shown === '';
+    }
+
+    public function programsOf(UnitPlate $plate): string
+    {
+        return Count::of(count($plate->programs), 'program');
+    }
+
+    /** @return array<string, string> what of the units can be shown, by the address's word */
+    public function shows(): array
+    {
+        return [
+            '' => 'all '.count($this->plates),
+            self::FREE => 'with free sockets',
+            ...(count($this->plates) > self::LOOKED_AT || $this->page->rig->wishes === []
+                ? []
+                : [self::IDLE => 'without a wanted sound']),
+        ];
+    }
+
+    /** @return list<SocketMark> one of each shape that is drawn, in the order of the shapes */
+    public function shapes(): array
+    {
+        $found = [];
+        foreach ($this->plates as $plate) {
+            foreach ([...$plate->ins, ...$plate->outs] as $mark) {
+                $found[$mark->shape] ??= $mark;
+            }
+        }
+
+        return array_values(array_intersect_key(array_replace(SocketMark::SHAPES, $found), $found));
+    }
+
+    /** @return list<string> ids of units that carry no wanted sound in any situation; none where the rig is too large to look */
+    private function idleUnits(): array
+    {
+        $rig = $this->page->rig;
+        if (count($rig->units) > self::LOOKED_AT) {
+            return [];
+        }
+        $unused = new Unused($rig, array_map(fn ($one) => Heard::in($rig, $one, $this->page->record), $rig->situations));
+
+        return array_values(array_filter(array_map(fn ($at) => $at instanceof UnitRef ? $at->unit : '', $unused->elements)));
     }
 
     /** What goes with a unit that is removed, in words; empty where nothing does. */

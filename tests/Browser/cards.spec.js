@@ -136,8 +136,8 @@ test('two revisions stand beside each other, with what became of each part', asy
     await openSmall(page);
     const rig = rigOf(page);
     await page.goto(`/rigs/${rig}/stock?select=unit:headset`);
-    await page.getByLabel('Name', { exact: true }).first().fill('Old headset');
-    await page.getByLabel('Name', { exact: true }).first().press('Enter');
+    await page.locator('.unit-sheet').getByLabel('Name', { exact: true }).fill('Old headset');
+    await page.locator('.unit-sheet').getByLabel('Name', { exact: true }).press('Enter');
     await expect(said(page)).toContainText('renamed to Old headset');
     await page.goto(`/rigs/${rig}/history`);
     await page.getByRole('link', { name: 'Compare revision 1 with now' }).click();

@@ -107,7 +107,8 @@ test('two changes of one thing: the later is told, keeps what it entered, and no
 test('a unit goes with all that hangs on it, says so before, and comes back by a key', async ({ page }) => {
     const rig = await openSmall(page);
     await page.goto(`/rigs/${rig}/stock`);
-    await page.getByRole('button', { name: 'Remove Headset, and with it W-01' }).click();
+    await page.getByRole('link', { name: 'Headset', exact: true }).click();
+    await page.getByRole('button', { name: 'Remove, and with it W-01' }).click();
     await expect(page.getByRole('link', { name: /2 not as wished/ })).toBeVisible();
     await page.locator('main').press('u');
     await expect(page.getByRole('link', { name: 'All as wished' })).toBeVisible();

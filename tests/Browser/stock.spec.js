@@ -22,7 +22,7 @@ test('a model is found in spite of typing mistakes, by keys, drawn beside, and a
 
     // What was only typed is looked for when it is sent: one that answers is taken, several are named.
     await field.fill('lapel');
-    await page.getByLabel('Name', { exact: true }).last().fill('Tie mic');
+    await page.locator('form', { has: field }).getByLabel('Name', { exact: true }).fill('Tie mic');
     await page.locator('form', { has: field }).getByRole('button', { name: /^Add( |$)/ }).click();
     await expect(said(page)).toContainText('New unit: Tie mic (Lapel microphone)');
     await field.fill('dynamic');

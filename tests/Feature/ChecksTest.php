@@ -132,9 +132,9 @@ it('says what hangs on what', function () {
         ->and(array_map(fn ($row) => $row->count, $page(['all' => '1'])->rows))->each->toBeGreaterThan(0);
     $one = $page(['select' => 'cable:w-19'])->selected;
     expect([$one->name(), $one->count, array_map(count(...), $one->lost)])->toBe(['W-18 – Isolator B – W-19', 7, ['clip' => 5, 'ferry' => 2]]);
-    ($this->see)("dependence?select=unit:mixer")->assertSee('takes 27 of 34 wanted sounds along.')
+    ($this->see)('dependence?select=unit:mixer')->assertSee('takes 27 of 34 wanted sounds along.')
         ->assertSee('is not touched.');
-    ($this->see)("wiring?select=unit:mixer&layer=dark")
+    ($this->see)('wiring?select=unit:mixer&layer=dark')
         ->assertSee('Without Desk mixer, 27 of 34 wanted sounds are lost.');
     ($this->see)('dependence')->assertSee('When this fails')->assertSee('Desk mixer')->assertSee('What has to run first')->assertSee('When something takes the defaults');
 });

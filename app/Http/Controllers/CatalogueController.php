@@ -30,11 +30,14 @@ final class CatalogueController
 
     public function index(Request $request): View
     {
+        $rig = Rig::query()->find($request->integer('rig'));
+
         return view('catalogue.index', [
             'catalogue' => new CatalogueShelf(
                 CatalogueFiles::catalogue()->models,
                 $request->query(),
                 Shelves::of($this->user($request)),
+                $rig !== null && Gate::allows('view', $rig) ? $rig : null,
             ),
         ]);
     }

@@ -6,12 +6,15 @@
     <header class="top">
         <x-brand />
         <h1>Catalogue</h1>
-        <nav aria-label="Elsewhere"><a href="{{ route('rigs.index') }}">Rigs</a> · <a href="{{ route('models') }}">Own models</a></nav>
+        <nav aria-label="Elsewhere">@if ($catalogue->rig !== null) <a href="{{ route('rigs.stock', $catalogue->rig->id) }}"><i
+            class="bi bi-arrow-left" aria-hidden="true"></i> {{ $catalogue->rig->name }}</a> · @endif
+            <a href="{{ route('rigs.index') }}">Rigs</a> · <a href="{{ route('models') }}">Own models</a></nav>
         <div class="top-end"><x-account /></div>
     </header>
     <main class="catalogue">
         <section class="catalogue-list" aria-label="Models">
             <form class="catalogue-search" method="get" action="{{ route('catalogue') }}" role="search">
+                @if ($catalogue->rig !== null) <input type="hidden" name="rig" value="{{ $catalogue->rig->id }}"> @endif
                 <label class="visually-hidden" for="q">Search by name, use or socket</label>
                 <input class="form-control" id="q" name="q" type="search" value="{{ $catalogue->text }}" placeholder="Name, use or socket">
                 <label class="visually-hidden" for="family">Family</label>
@@ -24,19 +27,33 @@
                     aria-hidden="true"></i><span class="visually-hidden">Search</span></button>
             </form>
             <p class="quiet">{{ count($catalogue->found) }} of {{ $catalogue->total() }} models</p>
-            <ul>
-                @forelse ($catalogue->found as $model)
+            @if ($catalogue->found === []) <p>Nothing has all of that. Search for less, or for another family.</p> @endif
+            @if ($chosen === null)
+                <ul>@foreach ($catalogue->families as $family => $models)
+                    <li><a href="{{ $catalogue->familyUrl($family === $catalogue->family?->value ? null : $family) }}"
+                        @if ($family === $catalogue->family?->value) aria-current="true" @endif>{{ ucfirst($models[0]->family->words()) }}
+                        <small>{{ count($models) }}</small></a></li> @endforeach</ul>
+            @else
+                <ul>@foreach ($catalogue->found as $model)
                     <li><a href="{{ $catalogue->url($model) }}" @if ($chosen === $model)
                         aria-current="true" @endif><strong>{{ $model->name }}</strong> <small>{{ $model->family->words() }}</small></a></li>
-                @empty
-                    <li>Nothing has all of that. Search for less, or for another family.</li>
-                @endforelse
-            </ul>
+                @endforeach</ul>
+            @endif
         </section>
         <section class="catalogue-model" aria-label="Chosen model">
             @if ($chosen === null)
-                <p class="quiet">Choose a model: its sockets and its insides are drawn here.</p>
+                <x-socket-shapes />
+                @foreach ($catalogue->families as $family => $models)
+                    <h2 id="family-{{ $family }}">{{ ucfirst($models[0]->family->words()) }}</h2>
+                    <ul class="family-models">@foreach ($models as $model)
+                        @php $marks = App\ViewModels\SocketMark::of($model); @endphp
+                        <li><a href="{{ $catalogue->url($model) }}"><strong>{{ $model->name }}</strong><small>{{ $model->summary
+                            }}</small></a>@if ($marks !== [])<span class="socks"><x-sockets :marks="$marks" /></span>@endif</li>
+                        @endforeach</ul>
+                @endforeach
             @else
+                <p class="quiet"><a href="{{ $catalogue->familyUrl($catalogue->family?->value) }}"><i class="bi bi-arrow-left"
+                    aria-hidden="true"></i> all families</a></p>
                 <h2>{{ $chosen->name }}</h2>
                 <p>{{ $chosen->summary }}</p>
                 @if ($chosen->grows !== []) <p>Has {{ $chosen->sizes() }}; drawn with {{ $chosen->size() }}.</p> @endif

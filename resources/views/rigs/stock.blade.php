@@ -7,37 +7,118 @@
     $unit = $stock->chosen;
 @endphp
 <x-rig-frame :page="$page">
-    <div class="stock">
-        @if ($stock->list !== null) <div class="stock-read"><x-equipment-list :page="$page" :list="$stock->list" /></div> @endif
+    @if ($places !== [])
+    <x-slot:tools>
+        <nav class="stock-shows" aria-label="Show"><span class="quiet">Show:</span>
+            @foreach ($stock->shows() as $key => $words_)
+                <a href="{{ $page->url(['show' => $key ?: null]) }}" @if ($stock->shown === $key) aria-current="true" @endif>{{ $words_
+                    }}</a> @endforeach
+        </nav>
+    </x-slot:tools>
+    @endif
+    <x-socket-shapes />
+    <div @class(['stock', 'with-sheet' => $unit !== null])>
+        <div class="stock-read">
+        @if ($page->canEdit)
+        <section class="stock-add adding" aria-label="Add">
+            <div class="add-parts">
+                <form class="add-list" method="get" action="{{ route('rigs.stock', $page->record->id) }}" aria-labelledby="add-list-title">
+                    <h2><span id="add-list-title">Add equipment</span> <small>one thing a line, or a pasted list</small></h2>
+                    <label><span class="visually-hidden">One thing a line</span> <textarea class="form-control" name="list"
+                        rows="{{ $places === [] ? 6 : 3 }}" maxlength="{{ App\ViewModels\EquipmentList::LENGTH }}" placeholder="Desk:
+2 dynamic microphones
+Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
+                    <button class="btn btn-sm btn-ink" type="submit">Read the list</button>
+                    <span class="quiet">A line with a colon at its end names a place.</span>
+                </form>
+                @if ($stock->list !== null) <x-equipment-list :page="$page" :list="$stock->list" />
+                @elseif ($places !== [])
+                <div class="add-one">
+                        <h2 id="new-unit">or one by one</h2>
+                        <x-edit :page="$page" class="add-fields" :fields="['edit' => 'add-unit', 'situation' => '']">
+                            <x-model-field />
+                            <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place)
+                                <option value="{{ $place->id }}" @selected($place->id === $stock->lastPlace())>{{ $place->name }}</option>
+                                @endforeach</select></label>
+                            <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
+                            <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
+                                placeholder="same as the model"></label>
+                            <button class="btn btn-sm btn-ink" type="submit">Add</button>
+                        </x-edit>
+                </div>
+                @endif
+            </div>
+            <div class="add-more">
+                <details class="stock-part" data-keep>
+                    <summary><h2>New place</h2></summary>
+                    <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
+                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
+                            required></label>
+                        <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind)
+                            <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
+                        <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
+                    </x-edit>
+                </details>
+                @if ($places !== [])
+                <details class="stock-part" data-keep @if ($stock->isSearching) open @endif>
+                    <summary><h2>Search for what is needed</h2></summary>
+                    <form class="stock-search" method="get" action="{{ route('rigs.stock', $page->record->id) }}" role="search">
+                        <input class="form-control" type="search" name="q" value="{{ $stock->text }}" placeholder="name, use or socket"
+                            aria-label="Name, use or socket">
+                        <select class="form-select" name="family"
+                            aria-label="Family"><option value="">any family</option>@foreach (Family::cases() as $case)
+                            <option value="{{ $case->value }}" @selected($case === $stock->family)>{{ $words($case->value) }}</option>
+                            @endforeach</select>
+                        <select class="form-select" name="has"
+                            aria-label="Socket that it needs"><option value="">any socket</option>@foreach (Connector::cases() as $case)
+                            <option value="{{ $case->value }}" @selected($case === $stock->connector)>{{ $case->words() }}</option>
+                            @endforeach</select>
+                        <button class="do" type="submit">Search</button>
+                    </form>
+                    @if ($stock->isSearching)
+                        <p class="quiet">{{ count($stock->found) }} of {{ count($stock->models) }} models</p>
+                        <ul class="stock-found">
+                            @forelse ($stock->found as $one)
+                                <li><strong>{{ $one->name }}</strong> <small>{{ $one->summary }}</small>
+                                    <x-edit :page="$page" class="row-form"
+                                        :fields="['edit' => 'add-unit', 'model' => $one->id, 'situation' => '']">
+                                        <select name="place" aria-label="Place for {{ $one->name }}">@foreach ($places as $place)
+                                            <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
+                                        <button class="do" type="submit">Add<span class="visually-hidden">
+                                            a {{ $one->name }}</span></button>
+                                    </x-edit></li>
+                            @empty <li class="quiet">Nothing has all of that.
+                                <a href="{{ route('models.create') }}">Make a model of your own.</a></li> @endforelse
+                        </ul>
+                    @endif
+                </details>
+                @endif
+                <details class="stock-part">
+                    <summary><h2>Rig details</h2></summary>
+                    <x-edit :page="$page"  data-save :fields="['edit' => 'describe-rig', 'situation' => '']">
+                        <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required
+                            value="{{ $page->rig->name }}"></label>
+                        <label>What it is for <textarea class="form-control" name="summary" rows="3"
+                            maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Save</button>
+                    </x-edit>
+                </details>
+                <p class="quiet"><a href="{{ route('catalogue') }}">Catalogue</a> <a href="{{ route('models') }}">Own models</a></p>
+            </div>
+        </section>
+        @endif
         <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally"
-            @if ($stock->list !== null) hidden @endif>
-            @forelse ($places as $place)
+            x-bind:data-none="isNone">
+            @if ($places === []) <p class="quiet">Nothing is here yet. Write what there is into the list, one thing a line.</p> @endif
+            @foreach ($places as $place)
                 <article class="stock-place" id="place-{{ $place->id }}">
                     <h2>@if ($page->canEdit && $stock->unitsIn($place) !== [])
                         <input type="checkbox" class="with-scripts" data-all data-own aria-label="All units of {{ $place->name }}"> @endif
-                        <span>{{ $place->name }}</span> <small>{{ $place->kind->value }}</small></h2>
-                    <ul>
-                        @foreach ($stock->unitsIn($place) as $one)
-                            @php $goes = $stock->goesWith($one); @endphp
-                            <li @if ($one === $unit) class="chosen" @endif>
-                                @if ($page->canEdit) <input type="checkbox" name="units[]" value="{{ $one->id }}" form="several"
-                                    aria-label="Choose {{ $one->name }}"> @endif
-                                <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" @if ($one === $unit)
-                                    aria-current="true" @endif><strong>{{ $one->name }}</strong>
-                                    <small>{{ $page->rig->modelOf($one)->name }}</small></a>
-                                <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $one->id]"><button class="plain"
-                                    type="submit" title="Another of these, set the same"
-                                    aria-label="Copy {{ $one->name }}"><i class="bi bi-copy" aria-hidden="true"></i></button></x-edit>
-                                <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $one->id]"><button class="plain"
-                                    type="submit" @if ($goes !== '') title="With it go {{ $goes }}; undo brings all back" @endif
-                                    aria-label="Remove {{ $one->name }}{{ $goes === '' ? ''
-                                    : ", and with it {$goes}" }}"><i class="bi bi-trash3" aria-hidden="true"></i></button></x-edit>
-                            </li>
-                        @endforeach
-                    </ul>
+                        <span>{{ $place->name }}</span> <small>{{ $stock->sizeOf($place) }}</small></h2>
                     @if ($page->canEdit)
-                        <details class="stock-more">
-                            <summary>Rename or remove<span class="visually-hidden"> {{ $place->name }}</span></summary>
+                        <details class="stock-more place-more">
+                            <summary title="Rename or remove"><i class="bi bi-three-dots" aria-hidden="true"></i><span
+                                class="visually-hidden">Rename or remove {{ $place->name }}</span></summary>
                             <x-edit :page="$page" class="row-form"
                                 :fields="['edit' => 'rename', 'thing' => 'places', 'id' => $place->id]"><input name="name"
                                 maxlength="{{ Bounds::NAME }}" required value="{{ $place->name }}"
@@ -47,10 +128,31 @@
                                 $stock->goesWithPlace($place) }} units @endif</button></x-edit>
                         </details>
                     @endif
+                    <ul>
+                        @foreach ($stock->platesIn($place) as $plate)
+                            @php $one = $plate->unit; @endphp
+                            <li @class(['unit-plate', 'chosen' => $one === $unit])>
+                                @if ($page->canEdit) <input type="checkbox" name="units[]" value="{{ $one->id }}" form="several"
+                                    aria-label="Choose {{ $one->name }}"> @endif
+                                <span class="socks">@if ($plate->ins !== [])<x-sockets :marks="$plate->ins" />@endif</span>
+                                <a href="{{ $page->url(['select' => $one === $unit ? null : "unit:{$one->id}"]) }}" title="{{
+                                    $plate->model }}" @if ($one === $unit) aria-current="true" @endif>{{ $one->name }}</a>
+                                <span class="socks outs">@if ($plate->outs !== [])<x-sockets :marks="$plate->outs" />@endif</span>
+                            </li>
+                            @if ($stock->hasSlip($plate))
+                                <li class="program-slip"><small>runs {{ $stock->programsOf($plate) }}</small>
+                                    <ul>@foreach ($plate->programs as $program)
+                                        <li @if ($program === $unit) class="chosen" @endif>@if ($page->canEdit) <input type="checkbox"
+                                            name="units[]" value="{{ $program->id }}" form="several" aria-label="Choose {{ $program->name
+                                            }}"> @endif<a href="{{ $page->url(['select' => $program === $unit ? null
+                                            : "unit:{$program->id}"]) }}" title="{{ $page->rig->modelOf($program)->name }}"
+                                            @if ($program === $unit) aria-current="true" @endif>{{ $program->name }}</a></li>
+                                    @endforeach</ul></li>
+                            @endif
+                        @endforeach
+                    </ul>
                 </article>
-            @empty
-                <p class="quiet">Nothing is here yet. Write what there is into the list, one thing a line.</p>
-            @endforelse
+            @endforeach
             @if ($page->canEdit && $page->rig->units !== [])
                 <x-edit :page="$page" id="several" class="several" x-bind:data-none="isNone"
                     :fields="['edit' => 'units', 'situation' => '']">
@@ -64,8 +166,16 @@
                 </x-edit>
             @endif
         </section>
-        <aside class="stock-add @if ($unit === null) adding @endif" aria-label="{{ $unit === null ? 'Add' : $unit->name }}">
-            @if ($unit !== null)
+        @if ($places !== [])
+        <p class="socket-legend">Ins left, outs right.@foreach ($stock->shapes() as $mark) <span><svg class="sock realm-{{
+            $mark->realm->value }}" aria-hidden="true"><use href="#sock-{{ $mark->shape }}"/></svg>{{ $mark::SHAPES[$mark->shape]
+            }}</span>@endforeach <span class="legend-end"><svg class="sock realm-analog" aria-hidden="true"><use
+            href="#sock-jack"/></svg>plugged <svg class="sock realm-analog free" aria-hidden="true"><use
+            href="#sock-jack"/></svg>free</span></p>
+        @endif
+        </div>
+        @if ($unit !== null)
+        <aside class="stock-add unit-sheet" aria-label="{{ $unit->name }}">
                 @php $model = $page->rig->modelOf($unit); @endphp
                 <a class="sheet-close" data-key-close href="{{ $page->url(['select' => null]) }}"
                     aria-label="Close the sheet"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
@@ -186,88 +296,14 @@
                         <button class="btn btn-sm btn-ink" type="submit">Attach</button>
                     </form>
                     @php $goes = $stock->goesWith($unit); @endphp
-                    <h3>Remove</h3>
+                    <h3>Copy or remove</h3>
+                    <x-edit :page="$page" :fields="['edit' => 'copy-unit', 'unit' => $unit->id]"><button class="do" type="submit"
+                        title="Another of these, set the same">Copy<span class="visually-hidden"> {{ $unit->name }}</span></button></x-edit>
                     <x-edit :page="$page" :fields="['edit' => 'remove-unit', 'unit' => $unit->id]"><button class="do"
                         type="submit">{{ $goes === '' ? 'Remove (nothing is connected)'
                         : "Remove, and with it {$goes}" }}</button></x-edit>
                 @endif
-            @else
-                <h2 id="add-list-title">Add equipment</h2>
-                <form class="add-list" method="get" action="{{ route('rigs.stock', $page->record->id) }}" aria-labelledby="add-list-title">
-                    <label>One thing a line <textarea class="form-control" name="list" rows="{{ $places === [] ? 9 : 4 }}"
-                        maxlength="{{ App\ViewModels\EquipmentList::LENGTH }}" placeholder="Desk:
-2 dynamic microphones
-Ann's mic = condenser microphone
-USB mixer">{{ $stock->list?->text }}</textarea></label>
-                    <button class="btn btn-sm btn-ink" type="submit">Read the list</button>
-                    <p class="quiet">A line with a colon at its end names a place. What each line is taken for is shown first.</p>
-                </form>
-                <details class="stock-part" data-keep>
-                    <summary><h2>New place</h2></summary>
-                    <x-edit :page="$page" :fields="['edit' => 'place', 'situation' => '']">
-                        <div class="two"><label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
-                            required></label>
-                        <label>Kind <select class="form-select" name="kind">@foreach (PlaceKind::cases() as $kind)
-                            <option value="{{ $kind->value }}">{{ $kind->value }}</option> @endforeach</select></label></div>
-                        <button class="btn btn-sm btn-ink" type="submit">Add the place</button>
-                    </x-edit>
-                </details>
-                @if ($places !== [])
-                    <h2 id="new-unit">One by one</h2>
-                    <x-edit :page="$page" :fields="['edit' => 'add-unit', 'situation' => '']">
-                        <x-model-field />
-                        <div class="two"><label>Place <select class="form-select" name="place">@foreach ($places as $place)
-                            <option value="{{ $place->id }}" @selected($place->id === $stock->lastPlace())>{{ $place->name }}</option>
-                            @endforeach</select></label>
-                        <label>How many <input class="form-control" type="number" name="count" min="1" max="24" value="1"></label></div>
-                        <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}"
-                            placeholder="same as the model"></label>
-                        <button class="btn btn-sm btn-ink" type="submit">Add</button>
-                    </x-edit>
-                    <h2>Search for what is needed</h2>
-                    <form class="stock-search" method="get" action="{{ route('rigs.stock', $page->record->id) }}" role="search">
-                        <input class="form-control" type="search" name="q" value="{{ $stock->text }}" placeholder="name, use or socket"
-                            aria-label="Name, use or socket">
-                        <select class="form-select" name="family"
-                            aria-label="Family"><option value="">any family</option>@foreach (Family::cases() as $case)
-                            <option value="{{ $case->value }}" @selected($case === $stock->family)>{{ $words($case->value) }}</option>
-                            @endforeach</select>
-                        <select class="form-select" name="has"
-                            aria-label="Socket that it needs"><option value="">any socket</option>@foreach (Connector::cases() as $case)
-                            <option value="{{ $case->value }}" @selected($case === $stock->connector)>{{ $case->words() }}</option>
-                            @endforeach</select>
-                        <button class="do" type="submit">Search</button>
-                    </form>
-                    @if ($stock->isSearching)
-                        <p class="quiet">{{ count($stock->found) }} of {{ count($stock->models) }} models</p>
-                        <ul class="stock-found">
-                            @forelse ($stock->found as $one)
-                                <li><strong>{{ $one->name }}</strong> <small>{{ $one->summary }}</small>
-                                    <x-edit :page="$page" class="row-form"
-                                        :fields="['edit' => 'add-unit', 'model' => $one->id, 'situation' => '']">
-                                        <select name="place" aria-label="Place for {{ $one->name }}">@foreach ($places as $place)
-                                            <option value="{{ $place->id }}">{{ $place->name }}</option> @endforeach</select>
-                                        <button class="do" type="submit">Add<span class="visually-hidden">
-                                            a {{ $one->name }}</span></button>
-                                    </x-edit></li>
-                            @empty <li class="quiet">Nothing has all of that.
-                                <a href="{{ route('models.create') }}">Make a model of your own.</a></li> @endforelse
-                        </ul>
-                    @endif
-                    <p class="quiet"><a href="{{ route('catalogue') }}">The catalogue, drawn</a> ·
-                        <a href="{{ route('models') }}">Own models</a></p>
-                @endif
-                <details class="stock-part">
-                    <summary><h2>Rig details</h2></summary>
-                    <x-edit :page="$page"  data-save :fields="['edit' => 'describe-rig', 'situation' => '']">
-                        <label>Name of the rig <input class="form-control" name="name" maxlength="{{ Bounds::NAME }}" required
-                            value="{{ $page->rig->name }}"></label>
-                        <label>What it is for <textarea class="form-control" name="summary" rows="3"
-                            maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
-                        <button class="btn btn-sm btn-ink" type="submit">Save</button>
-                    </x-edit>
-                </details>
-            @endif
         </aside>
+        @endif
     </div>
 </x-rig-frame>
