@@ -18,6 +18,7 @@ use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
@@ -112,6 +113,23 @@ final readonly class Computer
             'spoils' => RunsHere::spoils($page->rig, $unit, $program, $graph->devices),
             'picks' => $this->picks($program),
         ], $programs);
+    }
+
+    /** @return list<string> references of the devices that a program's in or out uses */
+    public function usedAt(Unit $program, Point $point): array
+    {
+        return array_map(fn (Device $device) => (string) $device->ref, $this->page->hearing->graph->allPicked($program, $point));
+    }
+
+    /** @return list<string> the pens whose sounds pass a program's in or out */
+    public function pensAt(Unit $program, Point $point): array
+    {
+        if ($this->page->pens === []) {
+            return [];
+        }
+        $sounds = $this->page->hearing->graph->field()->sourcesAt("{$program->id}/{$point->id}");
+
+        return array_keys(array_intersect($this->page->pens, array_map(fn (Source $source) => $source->id, $sounds)));
     }
 
     /** @return list<self> */

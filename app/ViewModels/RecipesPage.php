@@ -26,7 +26,7 @@ final readonly class RecipesPage
     /** The chains of effects of the shown unit; null where it has room for none. */
     public ?Chains $chains;
 
-    /** @var list<array{label: string, shows: array<string, string>}> what each meter of the shown unit shows, by sound, loudest first */
+    /** @var list<MeterDrawing> what each meter of the shown unit shows */
     public array $meters;
 
     /** @var array<string, bool> whether each lamp is lit, by its label */
@@ -83,7 +83,7 @@ final readonly class RecipesPage
         return $busiest;
     }
 
-    /** @return array{list<array{label: string, shows: array<string, string>}>, array<string, bool>} */
+    /** @return array{list<MeterDrawing>, array<string, bool>} */
     private function readings(RigPage $page): array
     {
         if ($this->shown === null) {
@@ -96,11 +96,11 @@ final readonly class RecipesPage
         foreach ($model->meters as $meter) {
             $levels = $readings->of($unit, $meter);
             arsort($levels);
-            $shows = [];
+            $named = [];
             foreach ($levels as $source => $db) {
-                $shows[$page->rig->sources[$source]->name] = $meter->reading($db);
+                $named[$page->rig->sources[$source]->name] = $db;
             }
-            $meters[] = ['label' => $meter->label, 'target' => $meter->target(), 'shows' => $shows];
+            $meters[] = new MeterDrawing($meter, $named);
         }
         foreach ($model->lamps as $lamp) {
             $lamps[$lamp->label] = $readings->isLit($unit, $lamp);

@@ -206,7 +206,10 @@ final readonly class Stock
             }
         }
 
-        return array_values(array_intersect_key(array_replace(SocketMark::SHAPES, $found), $found));
+        $order = array_flip(array_keys(SocketMark::SHAPES));
+        uksort($found, fn (string $a, string $b) => $order[$a] <=> $order[$b]);
+
+        return array_values($found);
     }
 
     /** @return list<string> ids of units that carry no wanted sound in any situation; none where the rig is too large to look */

@@ -55,6 +55,70 @@ final readonly class Tracks
         ));
     }
 
+    /**
+     * The crossings of an input's lane with the tracks: whether it is on the track, and which wires pass there. A lane runs on to the last
+     * track that it is on; a track begins at the first input on it and runs down to where it goes.
+     *
+     * @return list<array{route: Route|null, isOn: bool, across: string, down: string}> by track; `across` and `down` are classes, empty
+     *     where no wire passes
+     */
+    public function lane(int $input): array
+    {
+        $isOn = fn (int $row, int $track): bool => $this->between($this->inputs[$row]['point'], $this->tracks[$track]['point'])?->on === true;
+        $tracks = array_keys($this->tracks);
+        $last = max([-1, ...array_filter($tracks, fn (int $track) => $isOn($input, $track))]);
+        $crossings = [];
+        foreach ($tracks as $track) {
+            $above = array_filter(range(0, $input), fn (int $row) => $isOn($row, $track));
+            $crossings[] = [
+                'route' => $this->between($this->inputs[$input]['point'], $this->tracks[$track]['point']),
+                'isOn' => $isOn($input, $track),
+                'across' => match (true) {
+                    $track < $last => 'across',
+                    $track === $last => 'across-end',
+                    default => '',
+                },
+                'down' => match (true) {
+                    $above === [] => '',
+                    min($above) === $input => 'down-begin',
+                    default => 'down',
+                },
+            ];
+        }
+
+        return $crossings;
+    }
+
+    /**
+     * What is on a track, in words.
+     *
+     * @param  list<Source>  $sources
+     */
+    public function holds(array $sources): string
+    {
+        return implode(', ', array_map(fn (Source $source) => $source->name, $sources)) ?: 'empty';
+    }
+
+    /**
+     * Where the tracks go: a row for each end, "stream" and "file", with the way there of each track. What a track of a recorder holds is
+     * its file.
+     *
+     * @return array<string, list<Feed|null>> by end; null where no way leads there
+     */
+    public function ends(): array
+    {
+        $ends = [];
+        foreach ($this->tracks as $i => $track) {
+            foreach ($track['goals'] as $goal) {
+                $end = str_starts_with($goal->from, 'Recorded') ? 'file' : mb_strtolower($goal->from);
+                $ends[$end] ??= array_fill(0, count($this->tracks), null);
+                $ends[$end][$i] = $goal;
+            }
+        }
+
+        return array_map(array_values(...), $ends);
+    }
+
     /** @return list<self> */
     public static function all(RigPage $page): array
     {

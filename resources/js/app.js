@@ -25,6 +25,7 @@ import { message } from './components/message.js';
 import { modelField } from './components/model-field.js';
 import { nextStep } from './components/next-step.js';
 import { order } from './components/order.js';
+import { pickLines } from './components/pick-lines.js';
 import { pulse } from './components/pulse.js';
 import { several } from './components/several.js';
 import { sketch } from './components/sketch.js';
@@ -41,8 +42,8 @@ Alpine.store('theme', theme(Alpine));
 Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pulse, several,
-    sketch, standings, strength, table,
+    card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pickLines, pulse,
+    several, sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

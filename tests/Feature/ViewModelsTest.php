@@ -13,6 +13,7 @@ use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
 use App\ViewModels\MapPort;
+use App\ViewModels\MeterDrawing;
 use App\ViewModels\Pen;
 use App\ViewModels\PlateInsides;
 use App\ViewModels\Recipe;
@@ -24,6 +25,9 @@ use App\ViewModels\TextWidth;
 use App\ViewModels\Tracks;
 use App\ViewModels\WayStrip;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Equipment\Meter;
+use HiddenWire\Core\Equipment\OwnScale;
+use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Http\Request;
@@ -247,6 +251,34 @@ describe('the views in which a rig is built', function () {
             ->and($cast->inputs[0]['device'])->toBe('Desk programme');
         $clips = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'clips');
         expect($clips->tracks[0]['point']->label)->not->toBe('');
+    });
+
+    it('draws lanes to the last track that an input is on, and tracks from the first input down to their ends', function () {
+        $cast = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'broadcast');
+        $drawn = fn (int $input): string => implode(' ', array_map(
+            fn (array $one) => ($one['isOn'] ? '*' : '.').($one['across'] ?: '-').'/'.($one['down'] ?: '-'),
+            array_slice($cast->lane($input), 0, 3),
+        ));
+        // Off the document: sources 1 to 4 are on tracks 1 and 2, source 5 on track 1 alone; nothing is on track 3.
+        expect($drawn(0))->toBe('*across/down-begin *across-end/down-begin .-/-')->and($drawn(1))->toBe('*across/down *across-end/down .-/-')
+            ->and($drawn(4))->toBe('*across-end/down .-/down .-/-')->and(array_keys($cast->ends()))->toBe(['stream', 'file'])
+            ->and($cast->ends()['stream'][0]?->now->on)->toBeTrue()->and($cast->ends()['stream'][1]?->now->on)->toBeFalse()
+            ->and($cast->ends()['file'][1]?->now->on)->toBeTrue();
+    });
+
+    it('draws a meter with its zones, the usual level, and each sound where it stands', function () {
+        $zones = [['Signal', -50.0], ['Nominal', -9.0], ['Peak', 3.0]];
+        $drawing = new MeterDrawing(new Meter('m', 'Main', 'main', Tap::PostFader, null, $zones), ['Voice' => 0.0, 'Far' => -80.0, 'Shout' => 40.0]);
+        // From -60 to +20 dB over 320: 4 to a dB.
+        expect(array_map(fn (array $zone) => [$zone['x'], $zone['width'], $zone['isLast']], $drawing->zones))
+            ->toBe([[40.0, 164.0, false], [204.0, 48.0, false], [252.0, 68.0, true]])
+            ->and($drawing->usual)->toBe(240.0)->and($drawing->target)->toBe('Nominal')
+            ->and(array_map(fn (array $sound) => [$sound['name'], $sound['x'], $sound['reading']], $drawing->sounds))
+            ->toBe([['Voice', 240.0, 'Nominal'], ['Far', 0.0, 'stays dark'], ['Shout', 320.0, 'Peak']]);
+        $scale = new OwnScale('', [[-20.0, -40.0], [0.0, 0.0], [5.0, 10.0]]);
+        $printed = new MeterDrawing(new Meter('m', 'Main', 'main', Tap::PostFader, $scale, []), []);
+        expect(array_map(fn (array $tick) => [$tick['x'], $tick['text']], $printed->ticks))->toBe([[80.0, '-20'], [240.0, '0'], [280.0, '5']])
+            ->and($printed->zones)->toBe([])->and($printed->sounds)->toBe([]);
     });
 
     it('lights the sockets that take the other end, and says why the others don\'t', function () {

@@ -27,14 +27,17 @@
                     <table class="facts"><tbody>@foreach ($computer->stray as $situation => $reaches)
                         <tr><th scope="row">{{ $situation }}</th><td>{{ $reaches }}</td></tr> @endforeach</tbody></table>
                 </details>
-                <div class="computer-parts">
+                <div class="computer-parts" x-data="pickLines" x-on:mouseover="draw" x-on:mouseleave="draw" x-on:focusin="draw"
+                    x-on:toggle.capture="draw" x-on:redrawn.document="draw">
+                    <svg class="pick-lines" x-ref="lines" data-own aria-hidden="true"></svg>
                     <div class="devices">
                         <div class="device device-head"
                             aria-hidden="true"><span>Device (system name)</span><span>direction</span><span>default for</span><span>used
                             by</span></div>
                         @forelse ($computer->devices as $row)
                             @php $device = $row['device']; $set = $device->settings; @endphp
-                            <details class="device-row" id="{{ $computer->anchor($device) }}" data-keep>
+                            <details class="device-row" id="{{ $computer->anchor($device) }}" data-device="{{ $device->ref }}"
+                                data-keep>
                                 <summary class="device @if (! $device->isUsable()) unusable @endif">
                                     <span class="device-name"><strong>{{ $device->name() }}</strong>@if ($device->name()
                                         !== $device->systemName) <small>{{ $device->systemName }}</small>@endif
@@ -189,7 +192,9 @@
                                         $program->needs)) }}</p> @endif
                                     <table class="facts"><tbody>
                                         @foreach ($entry['picks'] as $pick)
-                                            <tr><th scope="row">{{ $pick['point']->label }}<small>{{
+                                            <tr data-picks="{{ implode(' ', $computer->usedAt($program, $pick['point'])) }}"
+                                                data-pens="{{ implode(' ', $computer->pensAt($program, $pick['point'])) }}"><th
+                                                scope="row">{{ $pick['point']->label }}<small>{{
                                             $pick['point']->picks?->value === 'recording' ? 'takes'
                                             : 'plays to' }}</small></th><td><x-pick :page="$page" :program="$program" :pick="$pick"
                                             /><x-pick-more :page="$page" :program="$program" :pick="$pick" /></td></tr> @endforeach

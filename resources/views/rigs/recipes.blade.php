@@ -39,9 +39,9 @@
                         What a meter does not show, it can't see from where it is taken.</p>
                     <table class="facts"><tbody>
                         @foreach ($recipes->meters as $meter)
-                            <tr><th scope="row">{{ $meter['label'] }}<small>a usual level: {{ $meter['target'] }}</small></th>
-                                <td>@forelse ($meter['shows'] as $sound => $reading)
-                            <span class="reading">{{ $sound }} <strong>{{ $reading }}</strong></span> @empty
+                            <tr><th scope="row">{{ $meter->label }}<small>a usual level: {{ $meter->target }}</small></th>
+                                <td><x-meter :meter="$meter" />@forelse ($meter->sounds as $sound)
+                            <span class="reading">{{ $sound['name'] }} <strong>{{ $sound['reading'] }}</strong></span> @empty
                             <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
                         @foreach ($recipes->lamps as $label => $isLit)
                             <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else

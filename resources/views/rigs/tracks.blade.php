@@ -1,3 +1,4 @@
+@php use HiddenWire\Core\Equipment\RouteSetting; @endphp
 <x-rig-frame :page="$page">
     <div class="page tracks">
         @if ($tracks->afterwards !== null) <x-afterwards :page="$page" :afterwards="$tracks->afterwards" /> @endif
@@ -34,41 +35,45 @@
                     <table class="matrix track-table" x-data="grid" x-on:keydown="key">
                         <thead>
                             <tr>
-                                <th scope="col">What comes in</th>
+                                <th scope="col" colspan="2">What comes in</th>
                                 @foreach ($program->tracks as $track)
-                                    <th scope="col">{{ $track['point']->label }}
-                                        <small>{{ implode(', ', array_map(fn ($source) => $source->name, $track['sources']))
-                                            ?: 'empty' }}</small>
-                                        @if (count($track['sources']) === 1) <span class="tag">alone</span> @endif
-                                        <div class="goals">@foreach ($track['goals'] as $goal)
-                                            @if ($goal->canSwitch)
-                                                <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $program->unit->id,
-                                                'route' => $goal->key, 'on' => $goal->now->on ? '0' : '1']"><button class="feed"
-                                                type="submit" aria-pressed="{{ $goal->now->on ? 'true'
-                                                : 'false' }}">{{ str_starts_with($goal->from, 'Recorded') ? 'recorded'
-                                                : mb_strtolower($goal->from) }}<span class="visually-hidden">
-                                                {{ $track['point']->label }}</span></button></x-edit>
-                                            @else <span class="feed">{{ mb_strtolower($goal->from) }}</span> @endif
-                                        @endforeach</div>
-                                    </th>
+                                    <th scope="col" @class(['empty' => $track['sources'] === []])
+                                        title="{{ $program->holds($track['sources']) }}">{{ $track['point']->label
+                                        }}<small class="visually-hidden">{{ $program->holds($track['sources']) }}</small>
+                                        @if (count($track['sources']) === 1) <span class="tag">alone</span> @endif</th>
                                 @endforeach
                             </tr>
                         </thead>
                         <tbody>
-                            @foreach ($program->inputs as $row)
+                            @foreach ($program->inputs as $i => $row)
                                 <tr>
                                     <th scope="row">{{ $row['point']->label }}
                                         <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ',
-                                        array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small>
-                                        <x-dial :page="$page" :control="$row['control']" /></th>
-                                    @foreach ($program->tracks as $track)
-                                        @php $route = $program->between($row['point'], $track['point']); @endphp
-                                        <td>@if ($route !== null) <x-matrix-cell :page="$page" :unit="$program->unit->id" :route="$route"
-                                            :name="$row['point']->label.' on '.$track['point']->label" /> @endif</td>
+                                        array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small></th>
+                                    <td class="strip-line"><x-dial :page="$page" :control="$row['control']" /></td>
+                                    @foreach ($program->lane($i) as $t => $crossing)
+                                        <td @class(['crossing', $crossing['across'], $crossing['down']])>@if ($crossing['route'] !== null)
+                                            <x-crossing :page="$page" :unit="$program->unit->id" :key="$crossing['route']->key()"
+                                            :on="$crossing['isOn']" :fixed="! $crossing['route']->allows(RouteSetting::On)"
+                                            name="{{ $row['point']->label }} on {{ $program->tracks[$t]['point']->label }}" /> @endif</td>
                                     @endforeach
                                 </tr>
                             @endforeach
                         </tbody>
+                        @if ($program->ends() !== [])
+                        <tfoot>
+                            @foreach ($program->ends() as $end => $goals)
+                                <tr><th scope="row" colspan="2">{{ $end === 'file' ? 'into a file' : "into the {$end}" }}</th>
+                                    @foreach ($goals as $t => $goal)
+                                        <td @class(['crossing', 'down' => $program->tracks[$t]['sources'] !== [],
+                                            'down-end' => $loop->parent->last && $program->tracks[$t]['sources'] !== []])>
+                                            @if ($goal !== null) <x-crossing :page="$page" :unit="$program->unit->id"
+                                            :key="$goal->key" :on="$goal->now->on" :fixed="! $goal->canSwitch" end name="{{ $program->tracks[$t]['point']->label }} into the {{
+                                            $end }}" /> @endif</td>
+                                    @endforeach</tr>
+                            @endforeach
+                        </tfoot>
+                        @endif
                     </table>
                 </div>
                 @if ($program->scenes !== null) <x-scenes :page="$page" :table="$program->scenes" /> @endif

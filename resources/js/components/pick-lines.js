@@ -1,0 +1,55 @@
+// The picks of a computer's programs as lines between device and program, dashed as everything inside a computer, pens below them. What the
+// pointer or the keyboard is at stands out. Choosing stays the list.
+const SVG = 'http://www.w3.org/2000/svg';
+
+const line = (path, classes) => {
+    const made = document.createElementNS(SVG, 'path');
+    made.setAttribute('d', path);
+    made.setAttribute('class', classes);
+    return made;
+};
+
+export function pickLines() {
+    return {
+        watch: null,
+
+        init() {
+            this.watch = new ResizeObserver(() => this.draw());
+            this.watch.observe(this.$root);
+            this.draw();
+        },
+
+        destroy() {
+            this.watch?.disconnect();
+        },
+
+        draw() {
+            const picture = this.$refs.lines;
+            const frame = this.$root.getBoundingClientRect();
+            const devices = new Map([...this.$root.querySelectorAll('[data-device]')].map((row) => [row.dataset.device, row]));
+            picture.setAttribute('width', frame.width);
+            picture.setAttribute('height', frame.height);
+            const drawn = [];
+            for (const pick of this.$root.querySelectorAll('[data-picks]')) {
+                const to = pick.getBoundingClientRect();
+                for (const ref of pick.dataset.picks.split(' ').filter(Boolean)) {
+                    const row = devices.get(ref)?.querySelector('summary')?.getBoundingClientRect();
+                    // In one column there is no room between them.
+                    if (!row || row.right > to.left) continue;
+                    const [x1, y1] = [row.right - frame.left, row.top + row.height / 2 - frame.top];
+                    const [x2, y2] = [to.left - frame.left, to.top + Math.min(16, to.height / 2) - frame.top];
+                    const middle = (x1 + x2) / 2;
+                    const path = `M${x1},${y1} C${middle},${y1} ${middle},${y2} ${x2},${y2}`;
+                    const isLit = this.isAt(pick) || this.isAt(devices.get(ref));
+                    for (const pen of (pick.dataset.pens ?? '').split(' ').filter(Boolean)) drawn.unshift(line(path, `pen-stroke pen-${pen}`));
+                    drawn.push(line(path, isLit ? 'pick-line lit' : 'pick-line'));
+                }
+            }
+            picture.replaceChildren(...drawn);
+        },
+
+        isAt(row) {
+            return row.matches(':hover') || row.contains(document.activeElement);
+        },
+    };
+}

@@ -1,0 +1,70 @@
+import { test, expect } from '@playwright/test';
+import { openSmall, openStarter, said } from './hands.js';
+
+test('situations side by side: a click sets and takes back, a number is typed, and the keyboard stays where it was', async ({ page }) => {
+    const rig = await openStarter(page, 'Quiz night');
+    await page.goto(`/rigs/${rig}/tracks?situation=talk`);
+    await page.getByRole('button', { name: /^Mute / }).first().click();
+    await expect(said(page)).toContainText('muted in Talk');
+    await page.goto(`/rigs/${rig}/situations`);
+    const row = page.locator('.settings-table tr', { hasText: 'mute' }).first();
+    await expect(row.locator('td.own')).toHaveText(/^\s*muted/);
+    const elsewhere = row.locator('td:not(.own) button').first();
+    await elsewhere.focus();
+    await page.keyboard.press('Enter');
+    await expect(row.locator('td.own')).toHaveCount(2);
+    await expect(page.locator('td.own button:focus')).toContainText('muted');
+    await page.keyboard.press('Enter');
+    await expect(row.locator('td.own')).toHaveCount(1);
+    await expect(page.locator('td:not(.own) button:focus')).toHaveCount(1);
+    await row.locator('td.own button').click();
+    await expect(page.locator('.settings-table tr', { hasText: 'mute' })).toHaveCount(0);
+});
+
+test('a computer\'s picks are lines from device to program, and follow a new choice and a pen', async ({ page }) => {
+    const rig = await openSmall(page);
+    await page.goto(`/rigs/${rig}/computers`);
+    const picks = await page.locator('[data-picks]').evaluateAll((rows) => rows.flatMap((row) => row.dataset.picks.split(' ').filter(Boolean)));
+    expect(picks.length).toBeGreaterThan(1);
+    await expect(page.locator('.pick-lines path')).toHaveCount(picks.length);
+    // A line ends at the right edge of its device's row and at the left edge of the program's.
+    const ends = await page.evaluate(() => {
+        const frame = document.querySelector('.computer-parts').getBoundingClientRect();
+        const row = document.querySelector('[data-picks]:not([data-picks=""])');
+        const to = row.getBoundingClientRect().left - frame.left;
+        return [...document.querySelectorAll('.pick-line')].filter((path) => Math.abs(path.getPointAtLength(path.getTotalLength()).x - to) < 1).length;
+    });
+    expect(ends).toBe(picks.length);
+    const field = page.locator('.start-order select').first();
+    await field.selectOption('');
+    await expect(page.locator('.pick-lines path')).toHaveCount(picks.length - 1);
+    const sound = await page.evaluate((address) => fetch(address).then((answer) => answer.json()), `/rigs/${rig}/document`);
+    await page.goto(`/rigs/${rig}/computers?pens=${sound.sources.map((source) => source.id).join(',')}`);
+    await expect(page.locator('.pick-lines .pen-stroke').first()).toBeAttached();
+});
+
+test('on tracks a knot is joined and parted by a click, and the wire follows', async ({ page }) => {
+    const rig = await openSmall(page);
+    await page.goto(`/rigs/${rig}/tracks`);
+    const knot = page.locator('tbody .knot[aria-pressed="true"]').first();
+    const name = (await knot.textContent()).trim();
+    await knot.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'false');
+    await expect(page.getByRole('button', { name, exact: true })).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('what goes dark when something fails is shown on the map, and goes with another selection', async ({ page }) => {
+    const rig = await openSmall(page);
+    await page.goto(`/rigs/${rig}/dependence`);
+    await page.locator('.fails tbody a').first().click();
+    await expect(page.locator('.fails-sheet')).toContainText('wanted sound');
+    await page.getByRole('link', { name: 'Show in wiring' }).click();
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
+    await expect(page.locator('.evidence-says')).toContainText('lost.');
+    await expect(page.locator('.plate.failed, .line.failed')).not.toHaveCount(0);
+    await page.getByRole('link', { name: 'Stop showing it' }).click();
+    await expect(page.locator('.plate.failed, .line.failed')).toHaveCount(0);
+});
