@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Starters;
-use App\ViewModels\MapDepth;
 
 /** Opens a starter as a copy of a user's own, by the ordinary import; its map comes laid out. */
 final readonly class OpenStarter
@@ -25,9 +24,8 @@ final readonly class OpenStarter
     public function open(User $owner, string $id, Starters $shipped, string $what): Rig
     {
         $rig = ($this->import)($owner, $shipped->text($id), $what);
-        $layout = $shipped->layout($id);
-        if ($layout !== null) {
-            $rig->layouts()->create(['depth' => MapDepth::Cables->value, ...$layout]);
+        foreach ($shipped->layouts($id) as $depth => $layout) {
+            $rig->layouts()->create(['depth' => $depth, ...$layout]);
         }
 
         return $rig;

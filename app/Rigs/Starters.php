@@ -42,19 +42,23 @@ final readonly class Starters
         return (new DocumentReader)->read($this->text($id));
     }
 
-    /** @return array{structure: string, geometry: array<string, mixed>}|null */
-    public function layout(string $id): ?array
+    /** @return array<string, array{structure: string, geometry: array<string, mixed>}> by depth; empty where none ships */
+    public function layouts(string $id): array
     {
         $file = resource_path("{$this->folder}/layouts/{$id}.json");
 
-        return is_file($file) ? json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR) : null;
+        return is_file($file) ? json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR) : [];
     }
 
-    public function keepLayout(string $id, string $structure, Geometry $geometry): void
+    /** @param  array<string, array{structure: string, geometry: array<string, mixed>}>  $layouts  by depth */
+    public function keepLayouts(string $id, array $layouts): void
     {
-        file_put_contents(
-            resource_path("{$this->folder}/layouts/{$id}.json"),
-            json_encode(['structure' => $structure, 'geometry' => $geometry->data()], JSON_THROW_ON_ERROR)."\n",
+        // A depth a line: what changes of one is seen as a line.
+        $lines = array_map(
+            fn (string $depth, array $layout) => json_encode($depth).': '.json_encode($layout, JSON_THROW_ON_ERROR),
+            array_keys($layouts),
+            $layouts,
         );
+        file_put_contents(resource_path("{$this->folder}/layouts/{$id}.json"), "{\n".implode(",\n", $lines)."\n}\n");
     }
 }

@@ -42,6 +42,14 @@ final readonly class CardList
         return $this->page->rig->papers->stepsOf($phase);
     }
 
+    /** The steps with a time of their own on a line; null where fewer than two have one. */
+    public function line(): ?TimeLine
+    {
+        $line = new TimeLine(array_merge(...array_map($this->stepsOf(...), Phase::cases())));
+
+        return count($line->rows) < 2 ? null : $line;
+    }
+
     /** @return list<string> what follows from the rig in a phase, in words */
     public function derivedOf(Phase $phase): array
     {

@@ -49,7 +49,7 @@ final readonly class StarterCard
                 $document['summary'],
                 count($document['units']),
                 count($document['cables']),
-                $starters->layout($id)['geometry'] ?? null,
+                $starters->layouts($id)[MapDepth::Cables->value]['geometry'] ?? null,
                 self::has($document),
                 implode(' ', array_map(
                     fn (array $unit): string => "{$unit['name']} ".($document['models'][$unit['model']]['name'] ?? ''),

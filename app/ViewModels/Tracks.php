@@ -59,19 +59,23 @@ final readonly class Tracks
      * The crossings of an input's lane with the tracks: whether it is on the track, and which wires pass there. A lane runs on to the last
      * track that it is on; a track begins at the first input on it and runs down to where it goes.
      *
-     * @return list<array{route: Route|null, isOn: bool, across: string, down: string}> by track; `across` and `down` are classes, empty
-     *     where no wire passes
+     * @return list<array{route: Route|null, isOn: bool, across: string, down: string}> by track; `across` and `down` are classes,
+     *     empty where no wire passes
      */
     public function lane(int $input): array
     {
-        $isOn = fn (int $row, int $track): bool => $this->between($this->inputs[$row]['point'], $this->tracks[$track]['point'])?->on === true;
+        $between = fn (int $row, int $track): ?Route => $this->between(
+            $this->inputs[$row]['point'],
+            $this->tracks[$track]['point'],
+        );
+        $isOn = fn (int $row, int $track): bool => $between($row, $track)?->on === true;
         $tracks = array_keys($this->tracks);
         $last = max([-1, ...array_filter($tracks, fn (int $track) => $isOn($input, $track))]);
         $crossings = [];
         foreach ($tracks as $track) {
             $above = array_filter(range(0, $input), fn (int $row) => $isOn($row, $track));
             $crossings[] = [
-                'route' => $this->between($this->inputs[$input]['point'], $this->tracks[$track]['point']),
+                'route' => $between($input, $track),
                 'isOn' => $isOn($input, $track),
                 'across' => match (true) {
                     $track < $last => 'across',

@@ -68,3 +68,21 @@ test('what goes dark when something fails is shown on the map, and goes with ano
     await page.getByRole('link', { name: 'Stop showing it' }).click();
     await expect(page.locator('.plate.failed, .line.failed')).toHaveCount(0);
 });
+
+test('a map too small for its smaller texts says the name of what the pointer or the keyboard is at', async ({ page }) => {
+    await page.setViewportSize({ width: 700, height: 500 });
+    const rig = await openStarter(page, 'Machine of the week');
+    await page.goto(`/rigs/${rig}/wiring?depth=everything`);
+    await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
+    await page.getByRole('button', { name: 'Whole map' }).click();
+    await expect(page.locator('svg.map.far')).toBeVisible();
+    const socket = page.locator('svg.map .socket').first();
+    const name = await socket.evaluate((at) => at.nextElementSibling.textContent);
+    await socket.hover();
+    await expect(page.locator('.map-tag')).toHaveText(name);
+    await page.locator('.plate-open').first().focus();
+    await expect(page.locator('.map-tag')).toContainText(await page.locator('.plate-name').first().textContent());
+    await page.mouse.move(5, 5);
+    await page.locator('.zoom button').first().focus();
+    await expect(page.locator('.map-tag')).toBeHidden();
+});

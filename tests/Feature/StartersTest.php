@@ -34,18 +34,26 @@ it('shows every starter with its picture, and opens one as a copy that is the do
     $rig = $user->rigs()->sole();
     expect($rig->revisions()->sole()->document)->toBe(shipped('starters/bell-tower.json'));
     // Its map is laid out already.
-    $this->actingAs($user)->get("/rigs/{$rig->id}/wiring")->assertOk()->assertSee('W-04')->assertDontSee('Laying the map out');
+    foreach (MapDepth::cases() as $depth) {
+        $this->actingAs($user)->get("/rigs/{$rig->id}/wiring?depth={$depth->value}")->assertOk()->assertSee('W-04')->assertDontSee('Laying the map out');
+    }
     $this->actingAs($user)->post('/rigs/starter', ['starter' => '../rigs/night-relay'])->assertNotFound();
     $this->actingAs($user)->post('/rigs/starter')->assertNotFound();
 });
 
-it('has the layouts of the starters up to date', function (string $id) {
-    $starters = new Starters;
+it('has the layouts of every depth of what ships up to date, and opens all of them with it', function (string $folder, string $id) {
+    $starters = new Starters($folder);
     $rig = $starters->rig($id);
-    $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables);
-    expect($starters->layout($id)['structure'] ?? null)->toBe($map->structure(), 'run php artisan rig:layout --shipped')
-        ->and(Geometry::of($starters->layout($id)['geometry'] ?? null, $map))->not->toBeNull();
-})->with(fn () => starterIds());
+    $layouts = $starters->layouts($id);
+    expect(array_keys($layouts))->toBe(array_column(MapDepth::cases(), 'value'));
+    foreach (MapDepth::cases() as $depth) {
+        $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), $depth);
+        expect($layouts[$depth->value]['structure'])->toBe($map->structure(), 'run php artisan rig:layout --shipped')
+            ->and(Geometry::of($layouts[$depth->value]['geometry'], $map))->not->toBeNull();
+    }
+})->with(fn () => [
+    ...array_map(fn (string $id) => ['starters', $id], starterIds()), ...array_map(fn (string $id) => ['rigs', $id], (new Starters('rigs'))->ids()),
+]);
 
 /** @param  array{float, float, float, float}  $a */
 function overlaps(array $a, array $b): bool
@@ -104,7 +112,7 @@ it('tells return paths from forward ones', function () {
     $starters = new Starters;
     $rig = $starters->rig('tram-cab');
     $map = new MapGraph((new GraphBuilder($rig))->build($rig->situation()), MapDepth::Cables);
-    $drawing = new MapDrawing($map, Geometry::of($starters->layout('tram-cab')['geometry'], $map), []);
+    $drawing = new MapDrawing($map, Geometry::of($starters->layouts('tram-cab')['cables']['geometry'], $map), []);
     $marked = array_filter($map->edges, fn ($edge) => $drawing->returnMarks($edge) !== []);
     foreach ($marked as $edge) {
         $points = $drawing->geometry->lines[$edge->id]['points'];

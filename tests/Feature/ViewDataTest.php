@@ -15,10 +15,13 @@ use App\ViewModels\People;
 use App\ViewModels\RecipesPage;
 use App\ViewModels\RevisionList;
 use App\ViewModels\RigPage;
+use App\ViewModels\TimeLine;
 use App\ViewModels\WishesPage;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\History\RigDifference;
+use HiddenWire\Core\Rig\Phase;
+use HiddenWire\Core\Rig\ShowStep;
 use Illuminate\Http\Request;
 
 beforeEach(function () {
@@ -167,4 +170,18 @@ it('compares two revisions: only situations in which anybody hears something els
         }
     }
     expect($marked)->toEqualCanonicalizing(array_map(fn ($pair) => "{$pair['after']->source->name} at {$pair['after']->listener->name}", $heard->pairs));
+});
+
+it('sets the steps that have a time on a line, in their order, the beginning of the show marked', function () {
+    $step = fn (string $text, ?int $at): ShowStep => new ShowStep($text, Phase::Prepare, $text, $at);
+    $line = new TimeLine([$step('Begin', 0), $step('Unlock', -90), $step('Whenever', null), $step('End', 30)]);
+    // From -90 to +30 over 672 units from 24: 5.6 to a minute.
+    expect(array_map(fn (array $row) => [$row['text'], $row['clock'], $row['x'], $row['isLeft']], $line->rows))
+        ->toBe([['Unlock', '−1:30', 24.0, false], ['Begin', '+0:00', 528.0, true], ['End', '+0:30', 696.0, true]])
+        ->and($line->start)->toBe(528.0)
+        ->and(array_map(fn (array $mark) => [$mark['text'], $mark['x']], $line->marks))
+        ->toBe([['−1:30', 24.0], ['−1:15', 108.0], ['−1:00', 192.0], ['−0:45', 276.0], ['−0:30', 360.0], ['−0:15', 444.0], ['0:00', 528.0], ['+0:15', 612.0], ['+0:30', 696.0]]);
+    expect((new TimeLine([]))->rows)->toBe([]);
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/cards")->assertOk()->assertSee('class="time-line"', false)
+        ->assertSee('Call the Navigator and go through the card for guests together');
 });

@@ -105,7 +105,7 @@ it('marks with a pen the lines that a sound passes, and where it ends', function
     $map = new MapGraph($hearing->graph, MapDepth::Cables);
     $drawing = new MapDrawing(
         $map,
-        Geometry::of($starters->layout('bell-tower')['geometry'], $map),
+        Geometry::of($starters->layouts('bell-tower')['cables']['geometry'], $map),
         ['coral' => $hearing->pair('ringer', 'archive')->arrivals(), 'sky' => $hearing->pair('caller', 'ears')->arrivals()],
     );
     // The ringer: microphone, mixer, isolator, card, computer. The caller: network, computer, mixer, headphones.

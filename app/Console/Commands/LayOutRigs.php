@@ -80,11 +80,13 @@ final class LayOutRigs extends Command
         $laidOut = 0;
         foreach ([new Starters, new Starters('rigs')] as $shipped) {
             foreach ($shipped->ids() as $id) {
-                $maps = $this->mapsOf($shipped->rig($id), [MapDepth::Cables]);
+                $maps = $this->mapsOf($shipped->rig($id), MapDepth::cases());
+                $layouts = [];
                 foreach (NodeLayouts::of($id, $maps) as $depth => $geometry) {
-                    $shipped->keepLayout($id, $maps[$depth]->structure(), $geometry);
-                    $laidOut++;
+                    $layouts[$depth] = ['structure' => $maps[$depth]->structure(), 'geometry' => $geometry->data()];
                 }
+                $shipped->keepLayouts($id, $layouts);
+                $laidOut += count($layouts);
             }
         }
 

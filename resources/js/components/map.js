@@ -1,5 +1,6 @@
 // Pan, zoom and fit of the map. The view is kept for each map while the tab is open, so that following a link does not lose the place.
 import panzoom from 'panzoom';
+import { nameTag } from '../page/map-tag.js';
 import { drawPlugs } from '../page/plugging.js';
 
 const FARTHEST = 0.12;
@@ -9,7 +10,7 @@ const MOVE = 70;
 // Below this size on screen the smaller texts can't be read: they are left out, and names are drawn larger. Below the second, names too
 // would be unreadable or too large for their plates: the map then starts at one place.
 const READABLE = 1;
-const OVERVIEW = 0.6;
+const OVERVIEW = 0.55;
 
 /** Pixels of a plate beside its name, left and right together. */
 const BESIDE = 13;
@@ -56,8 +57,8 @@ const start = (frame, signal) => {
     let isFitted = false;
     const fit = () => {
         const { width, height } = frame.getBoundingClientRect();
-        const scale = Math.min(1.25, Math.max(FARTHEST, Math.min((width - 24) / size.width, (height - 24) / size.height)));
-        place({ x: (width - size.width * scale) / 2, y: Math.max(8, (height - size.height * scale) / 2), scale });
+        const scale = Math.min(1.25, Math.max(FARTHEST, Math.min((width - 16) / size.width, (height - 12) / size.height)));
+        place({ x: (width - size.width * scale) / 2, y: Math.max(6, (height - size.height * scale) / 2), scale });
         sessionStorage.removeItem(key);
         isFitted = true;
     };
@@ -171,6 +172,7 @@ const start = (frame, signal) => {
         const y = box.top < window_.top ? window_.top - box.top + 30 : Math.min(0, window_.bottom - box.bottom - 30);
         if (x !== 0 || y !== 0) move(x, y);
     });
+    nameTag(frame, () => svg.classList.contains('far'));
     frame.dataset.ready = 'yes';
 };
 

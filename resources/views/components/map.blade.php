@@ -121,4 +121,5 @@
         @endforeach
     </g>
 </svg>
+<div class="map-tag" data-own aria-hidden="true" hidden></div>
 </div>

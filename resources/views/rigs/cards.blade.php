@@ -8,6 +8,7 @@
             </div>
             <p class="quiet">Opening and closing the show. Most of it follows from the rig:
                 what is switched on and started, and in which order. Write your own steps beside it.</p>
+            @if ($cards->line() !== null) <x-time-line :line="$cards->line()" /> @endif
             @foreach (Phase::cases() as $phase)
                 <section class="phase" aria-label="{{ $phase->label() }}">
                     <h3>{{ $phase->label() }}</h3>
@@ -56,7 +57,7 @@
                 </section>
             @endforeach
             <p class="quiet">Minutes count from the beginning of the show: −30 is half an hour before.
-                How long a unit takes to start is set in Stock.</p>
+                How long a unit takes to start is set in Equipment.</p>
         </section>
         <section class="card-list" aria-labelledby="cards-title">
             <h2 id="cards-title">Cards</h2>

@@ -68,8 +68,8 @@
                                         <td @class(['crossing', 'down' => $program->tracks[$t]['sources'] !== [],
                                             'down-end' => $loop->parent->last && $program->tracks[$t]['sources'] !== []])>
                                             @if ($goal !== null) <x-crossing :page="$page" :unit="$program->unit->id"
-                                            :key="$goal->key" :on="$goal->now->on" :fixed="! $goal->canSwitch" end name="{{ $program->tracks[$t]['point']->label }} into the {{
-                                            $end }}" /> @endif</td>
+                                            :key="$goal->key" :on="$goal->now->on" :fixed="! $goal->canSwitch" end
+                                            name="{{ $program->tracks[$t]['point']->label }} into the {{ $end }}" /> @endif</td>
                                     @endforeach</tr>
                             @endforeach
                         </tfoot>
