@@ -51,9 +51,10 @@ it('has the layouts of every depth of what ships up to date, and opens all of th
         expect($layouts[$depth->value]['structure'])->toBe($map->structure(), 'run php artisan rig:layout --shipped')
             ->and(Geometry::of($layouts[$depth->value]['geometry'], $map))->not->toBeNull();
     }
-})->with(fn () => [
-    ...array_map(fn (string $id) => ['starters', $id], starterIds()), ...array_map(fn (string $id) => ['rigs', $id], (new Starters('rigs'))->ids()),
-]);
+})->with(fn () => array_map(
+    fn (string $file) => [basename(dirname($file)), basename($file, '.json')],
+    array_values(shippedRigs()),
+));
 
 /** @param  array{float, float, float, float}  $a */
 function overlaps(array $a, array $b): bool
