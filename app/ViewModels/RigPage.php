@@ -258,24 +258,24 @@ final readonly class RigPage
     }
 
     /**
-     * What a form of a change is about, to know it again when the page is drawn anew: its fields, but not how a switch among them stands.
+     * A change in one field of a form: what it is, the situation in which it holds, and what the page was made from.
      *
-     * @param  array<string, mixed>  $fields
+     * @param  array<string, mixed>  $fields  an empty situation stands for none
      */
-    public function formKey(array $fields): string
+    public function change(array $fields): string
     {
-        $about = [];
-        foreach ($fields as $name => $value) {
-            $about[] = in_array((string) $value, ['', '0', '1'], true) ? $name : "{$name}={$value}";
+        $all = ['situation' => $this->situation->id, ...$fields];
+        if ($all['situation'] === '') {
+            unset($all['situation']);
         }
 
-        return implode('&', $about);
+        return http_build_query([...$all, 'revision' => $this->record->revision, 'at_revision' => $this->record->at]);
     }
 
     /** Where changes are sent. */
     public function editUrl(): string
     {
-        return $this->addresses->of('edit');
+        return (string) parse_url($this->addresses->of('edit'), PHP_URL_PATH);
     }
 
     /** The address with a pen taken up or put down. */

@@ -8,6 +8,7 @@ use App\Http\Edits\EditFields;
 use App\Http\Edits\EditForms;
 use App\Models\Rig as Record;
 use App\Models\User;
+use App\ViewModels\RigPage;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Foundation\Http\FormRequest;
@@ -19,6 +20,16 @@ use Illuminate\Validation\Rule;
  */
 final class EditRequest extends FormRequest
 {
+    /** What a form of a page sends in one field ({@see RigPage::change()}), beside what is typed and chosen in it. */
+    protected function prepareForValidation(): void
+    {
+        $change = $this->input('_change');
+        if (is_string($change)) {
+            parse_str($change, $fields);
+            $this->replace([...$fields, ...$this->except('_change')]);
+        }
+    }
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {

@@ -18,12 +18,21 @@ const keepToken = (next) => {
 
 const ROWS = 'li, tr, article, [data-row]';
 
+// What a form of a change is about, to know it again: its fixed fields, but not how a switch among them stands, nor what it was made from.
+const aboutOf = (form) => {
+    const change = form.querySelector(':scope > input[name=_change]')?.getAttribute('value');
+    if (!change) return null;
+    const made = ['revision', 'at_revision'];
+    const fields = [...new URLSearchParams(change)].filter(([name]) => !made.includes(name));
+    return fields.map(([name, value]) => (['', '0', '1'].includes(value) ? name : `${name}=${value}`)).join('&');
+};
+
 // What tells an element apart from its neighbours: an id; a key, which the server says; for a row of a list the key of its first form. A row
 // that moves takes along what is typed in it.
 const keyOf = (element) => {
     if (element.id) return `#${element.id}`;
     if (element.dataset?.key) return element.dataset.key;
-    if (element.matches?.('form[data-send]')) return element.getAttribute('action');
+    if (element.matches?.('form[data-send]')) return aboutOf(element) ?? element.getAttribute('action');
     if (!element.matches?.(ROWS) || element.querySelector(ROWS)) return null;
     const form = element.querySelector('form[data-send]');
     return form && `row ${keyOf(form)}`;
