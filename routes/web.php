@@ -104,6 +104,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/book', [BookController::class, 'show'])->name('book');
+            Route::get('/book/map/{depth}', [BookController::class, 'map'])->middleware('throttle:layout')->name('book.map');
             Route::get('/book/written', [BookController::class, 'written'])->middleware('throttle:export')->name('book.written');
             Route::controller(MadeBookController::class)->prefix('/books')->name('books')->scopeBindings()->group(function () {
                 Route::post('/', 'store')->middleware('throttle:export')->name('.store');

@@ -11,8 +11,11 @@ use HiddenWire\Core\Export\Exporter;
 /** The book as one HTML file, with the maps drawn into it. */
 final readonly class BookHtml implements Exporter
 {
-    /** @param  list<string>|null  $parts  null for all */
-    public function __construct(private Drawings $drawings, private ?array $parts)
+    /**
+     * @param  list<string>|null  $parts  null for all
+     * @param  (\Closure(MapDepth): string)|null  $mapAt  where a page asks for a map once it is shown; null draws it into the book
+     */
+    public function __construct(private Drawings $drawings, private ?array $parts, private ?\Closure $mapAt = null)
     {
     }
 
@@ -49,13 +52,27 @@ final readonly class BookHtml implements Exporter
             if ($of->rig->units === []) {
                 continue;
             }
-            try {
-                $maps[$depth->value] = Svg::of($this->drawings->at($depth), $depth->label());
-            } catch (TooLarge $e) {
-                $maps[$depth->value] = '<p>'.htmlspecialchars($e->getMessage()).'</p>';
-            }
+            $maps[$depth->value] = $this->mapAt === null ? $this->map($depth) : $this->later(($this->mapAt)($depth));
         }
 
         return new HtmlBook($this->parts, $maps);
+    }
+
+    /** A map as SVG, or the sentence that says why it can't be drawn. */
+    public function map(MapDepth $depth): string
+    {
+        try {
+            return Svg::of($this->drawings->at($depth), $depth->label());
+        } catch (TooLarge $e) {
+            return '<p>'.htmlspecialchars($e->getMessage()).'</p>';
+        }
+    }
+
+    private function later(string $address): string
+    {
+        $address = htmlspecialchars($address);
+
+        return "<figure tabindex=\"0\" x-data=\"fetched\" data-own data-key=\"{$address}\" data-from=\"{$address}\">"
+            ."<p role=\"status\"><a href=\"{$address}\">Drawing the map …</a></p></figure>\n";
     }
 }

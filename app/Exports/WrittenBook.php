@@ -7,6 +7,7 @@ namespace App\Exports;
 use App\Models\Rig as Record;
 use App\Rigs\CoreBuild;
 use App\Rigs\StoredRig;
+use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\ScheduleOrder;
 use Illuminate\Support\Facades\Cache;
@@ -22,12 +23,16 @@ final readonly class WrittenBook
     /** How long one writing keeps another of the same rig waiting, in seconds. */
     private const WAIT = 60;
 
-    /** @param  list<string>|null  $parts  null for all */
+    /**
+     * @param  list<string>|null  $parts  null for all
+     * @param  (\Closure(MapDepth): string)|null  $mapAt  where its page asks for a map once it is shown; null draws the maps into it
+     */
     public function __construct(
         private Record $record,
         private ?array $parts,
         private ?int $revision = null,
         private ScheduleOrder $order = ScheduleOrder::Label,
+        private ?\Closure $mapAt = null,
     ) {
     }
 
@@ -48,7 +53,7 @@ final readonly class WrittenBook
     private function write(): string
     {
         $edition = Edition::of($this->record, $this->revision, order: $this->order);
-        $writer = (new BookHtml($edition->drawings, $this->parts))->writer($edition->source);
+        $writer = (new BookHtml($edition->drawings, $this->parts, $this->mapAt))->writer($edition->source);
         $html = $writer->body(new Book($edition->source, $this->parts));
         // Where nobody has looked for the causes yet, it says so: that is true only now.
         if ($edition->source->causes() !== null) {
@@ -70,7 +75,7 @@ final readonly class WrittenBook
     private function key(): string
     {
         $besides = [
-            $this->parts, $this->revision, $this->order->value, $this->record->name,
+            $this->parts, $this->revision, $this->order->value, $this->record->name, $this->mapAt === null,
             $this->record->revisions()->latest('number')->limit(60)->pluck('name')->all(),
             $this->record->pictures()->pluck('id')->all(), $this->record->books()->max('revision'),
         ];

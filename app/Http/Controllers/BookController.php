@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Exports\BookHtml;
 use App\Exports\Edition;
 use App\Exports\Exports;
 use App\Exports\NotInstalled;
@@ -12,7 +13,9 @@ use App\Exports\WrittenBook;
 use App\Http\Requests\BookRequest;
 use App\Models\Rig;
 use App\ViewModels\BookPage;
+use App\ViewModels\MapDepth;
 use App\ViewModels\RigPage;
+use HiddenWire\Core\Book\Parts\Maps;
 use HiddenWire\Core\Rig\Naming;
 use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Contracts\View\View;
@@ -56,7 +59,23 @@ final class BookController
 
     private function book(BookRequest $request, Rig $rig): WrittenBook
     {
-        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order());
+        $mapAt = fn (MapDepth $depth): string => route('rigs.book.map', array_filter(
+            ['rig' => $rig->id, 'depth' => $depth->value, 'revision' => $request->revision()],
+        ));
+
+        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order(), $mapAt);
+    }
+
+    /** A map of the book alone, for a page that is shown already. */
+    public function map(BookRequest $request, Rig $rig, MapDepth $depth): Response
+    {
+        Gate::authorize('view', $rig);
+        $edition = Edition::of($rig, $request->revision());
+
+        return response(
+            '<figcaption>'.e((new Maps)->captionOf($depth->value)).'</figcaption>'
+                .(new BookHtml($edition->drawings, ['maps']))->map($depth),
+        );
     }
 
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse

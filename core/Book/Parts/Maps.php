@@ -24,8 +24,13 @@ final class Maps implements Part
     public function blocks(BookInput $of): array
     {
         return $of->rig->units === [] ? [] : [
-            new Figure('cables', 'Cables between units'),
-            new Figure('inside', 'Programs, devices and what passes inside'),
+            new Figure('cables', $this->captionOf('cables')),
+            new Figure('inside', $this->captionOf('inside')),
         ];
+    }
+
+    public function captionOf(string $depth): string
+    {
+        return $depth === 'cables' ? 'Cables between units' : 'Programs, devices and what passes inside';
     }
 }
