@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-/** The addresses of a rig's views, each made once: a page has hundreds of links, to two dozen views. */
+/** The addresses of a rig's views, without the host, each made once: a page has hundreds of links, to two dozen views. */
 final class Addresses
 {
     /** @var array<string, string> by view */
@@ -16,6 +16,6 @@ final class Addresses
 
     public function of(string $view): string
     {
-        return $this->known[$view] ??= route("rigs.{$view}", $this->rig);
+        return $this->known[$view] ??= route("rigs.{$view}", $this->rig, false);
     }
 }

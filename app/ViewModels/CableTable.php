@@ -13,8 +13,32 @@ final readonly class CableTable
     /** Empty rows at the end. */
     private const NEW_ROWS = 3;
 
-    public function __construct(private Rig $rig)
+    /** Cables that are drawn at once. */
+    public const DRAWN = 100;
+
+    /** The number of the first cable that is drawn, from 0. */
+    private int $from;
+
+    /** @param  int  $page  which of the pages, from 1; the nearest that there is */
+    public function __construct(private Rig $rig, int $page = 1)
     {
+        $pages = max(1, (int) ceil(count($rig->cables) / self::DRAWN));
+        $this->from = (max(1, min($pages, $page)) - 1) * self::DRAWN;
+    }
+
+    /** @return list<array{page: int, words: string, isHere: bool}> "1 to 100"; none where all is on one */
+    public function pages(): array
+    {
+        $all = count($this->rig->cables);
+        $pages = [];
+        for ($from = 0; $all > self::DRAWN && $from < $all; $from += self::DRAWN) {
+            $pages[] = [
+                'page' => intdiv($from, self::DRAWN) + 1, 'words' => ($from + 1).' to '.min($all, $from + self::DRAWN),
+                'isHere' => $from === $this->from,
+            ];
+        }
+
+        return $pages;
     }
 
     /**
@@ -24,7 +48,7 @@ final readonly class CableTable
     public function rows(): array
     {
         $rows = [];
-        foreach (array_values($this->rig->cables) as $number => $cable) {
+        foreach (array_slice(array_values($this->rig->cables), $this->from, self::DRAWN, true) as $number => $cable) {
             $rows[$number] = [
                 'cable' => $cable->id,
                 'label' => $cable->label,

@@ -275,7 +275,7 @@ final readonly class RigPage
     /** Where changes are sent. */
     public function editUrl(): string
     {
-        return (string) parse_url($this->addresses->of('edit'), PHP_URL_PATH);
+        return $this->addresses->of('edit');
     }
 
     /** The address with a pen taken up or put down. */

@@ -123,15 +123,28 @@ final readonly class Tracks
         return array_map(array_values(...), $ends);
     }
 
+    /** @return list<Unit> what has tracks */
+    public static function units(RigPage $page): array
+    {
+        return array_values(array_filter(
+            $page->rig->units,
+            fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),
+        ));
+    }
+
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        $field = $page->hearing->graph->field();
-        $units = array_filter(
-            $page->rig->units,
-            fn (Unit $unit) => in_array($page->rig->modelOf($unit)->family, [Family::Broadcast, Family::Recorder], true),
-        );
+        return self::of($page, self::units($page));
+    }
 
+    /**
+     * @param  list<Unit>  $units
+     * @return list<self>
+     */
+    public static function of(RigPage $page, array $units): array
+    {
+        $field = $page->hearing->graph->field();
         $scenes = SceneTable::all($page);
 
         return array_values(array_map(

@@ -14,7 +14,13 @@ use HiddenWire\Core\Rig\Unit;
 /** Broadcast programs and recorders with their tracks, and what the recordings are good for afterwards. */
 final readonly class TracksPage
 {
-    /** @var list<Tracks> */
+    /** Programs and recorders that are shown one below the other; where there are more, one at a time. */
+    private const AT_ONCE = 3;
+
+    /** @var list<Unit> what has tracks */
+    public array $units;
+
+    /** @var list<Tracks> those that are shown */
     public array $programs;
 
     /** Null where the rig has no track. */
@@ -32,7 +38,13 @@ final readonly class TracksPage
 
     public function __construct(RigPage $page)
     {
-        $this->programs = Tracks::all($page);
+        $this->units = Tracks::units($page);
+        $selected = array_values(array_filter($this->units, fn (Unit $unit) => $unit->id === $page->selectedUnit));
+        $this->programs = Tracks::of($page, match (true) {
+            count($this->units) <= self::AT_ONCE => $this->units,
+            $selected !== [] => $selected,
+            default => array_slice($this->units, 0, 1),
+        });
         $this->afterwards = Afterwards::of($page);
         $field = $page->hearing->graph->field();
         $said = fn (MeasureKind $kind, string $unit): ?float => $page->rig->papers->measured($kind)["units/{$unit}"] ?? null;

@@ -21,6 +21,7 @@ final class LayOutRigs extends Command
 {
     protected $signature = 'rig:layout
         {rig? : A rig\'s number; all where it is left out}
+        {--depth= : Only this one: cables, sockets, inside or everything}
         {--missing : Only maps without a layout for their present structure}
         {--shipped : The starters and the demo\'s rigs as they ship, into their own files}';
 
@@ -59,7 +60,8 @@ final class LayOutRigs extends Command
     private function ofRig(Rig $rig): int
     {
         $maps = [];
-        foreach ($this->mapsOf(RigFromRows::rig($rig), MapDepth::cases()) as $depth => $map) {
+        $only = MapDepth::tryFrom((string) $this->option('depth'));
+        foreach ($this->mapsOf(RigFromRows::rig($rig), $only === null ? MapDepth::cases() : [$only]) as $depth => $map) {
             if (! $this->option('missing') || $rig->layouts->firstWhere('depth', $depth)?->structure !== $map->structure()) {
                 $maps[$depth] = $map;
             }

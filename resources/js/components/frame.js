@@ -116,7 +116,7 @@ export function frame() {
             const link = event.target.closest('a[href]');
             if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
             event.preventDefault();
-            visit(addressOf(link).href);
+            visit(addressOf(link).href, true, link.dataset.leaves !== undefined);
         },
 
         back() {

@@ -40,10 +40,13 @@ const arrive = (address, seen) => {
     else if (target) document.getElementById(decodeURIComponent(target))?.scrollIntoView({ block: 'start' });
 };
 
-/** @param isNew false where the address is in the history already */
-export const visit = async (address, isNew = true) => {
+/**
+ * @param isNew false where the address is in the history already
+ * @param leaves whether what is typed here goes, though the view is the same
+ */
+export const visit = async (address, isNew = true, leaves = false) => {
     const isOther = viewOf(address) !== viewOf(latest.address);
-    if (isOther && anyUnsaved() && !window.confirm(LOST)) return;
+    if ((isOther || leaves) && anyUnsaved() && !window.confirm(LOST)) return;
     const number = ++latest.number;
     document.body.setAttribute('aria-busy', 'true');
     leave();

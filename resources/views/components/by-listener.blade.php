@@ -1,4 +1,4 @@
-@props(['page'])
+@props(['page', 'hasMarks' => true])
 {{-- Who hears what on a narrow screen: one listener after the other, and in words only what is wrong. --}}
 @php
     use App\ViewModels\WayStrip;
@@ -18,7 +18,7 @@
         @php $wrong = array_filter($pairs[$listener->id] ?? [], fn ($pair) => $pair->verdict->isAtOdds()); @endphp
         <article>
             <h3>{{ $listener->name }} <small>{{ $listener->kind->value }}</small></h3>
-            <span class="marks">@foreach ($pairs[$listener->id] ?? [] as $pair) <a href="{{ $page->url(['pair' =>
+            <span class="marks">@foreach ($hasMarks ? $pairs[$listener->id] ?? [] : [] as $pair) <a href="{{ $page->url(['pair' =>
                 "{$pair->source->id}:{$listener->id}"]) }}" title="{{ $pair->source->name }}"
                 aria-label="{{ $pair->source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}"><x-verdict
                 :verdict="$pair->verdict" :silent="! $pair->isHeard()" /></a> @endforeach</span>

@@ -49,13 +49,13 @@
             $href = $kind === 'cable' ? $page->url(['select' => $isSelected ? null : $edge->id])
                 : $page->url(['select' => 'unit:'.strstr($id, '/', true)]);
         @endphp
-        <a class="line @if ($isLit) lit @endif @if ($isSelected) selected @endif @if (! $edge->carries) dead @endif {{
-            $page->grounds?->classOf($edge->id) }}{{ $drawing->inOutage($page->outage, $edge->id) }}" href="{{ $href }}"
-            aria-label="{{ $edge->words }}" @if ($kind !== 'cable') tabindex="-1" @endif>
+        <a @class(['line', 'lit' => $isLit, 'selected' => $isSelected, 'dead' => ! $edge->carries, $page->grounds?->classOf($edge->id)
+            ?? '', trim($drawing->inOutage($page->outage, $edge->id))]) href="{{ $href }}"
+            @if ($kind !== 'cable') tabindex="-1" @endif>
             <title>{{ $edge->words }}</title>
-            <path class="reach" d="{{ $path }}"/>
-            <path class="wire realm-{{ $edge->realm->value }}" d="{{ $path }}"/>
-            @if ($edge->realm === Realm::Digital) <path class="wire-core" d="{{ $path }}"/> @endif
+            <defs><path id="e{{ $loop->index }}" d="{{ $path }}"/></defs><use class="reach" href="#e{{ $loop->index }}"/><use
+                class="wire realm-{{ $edge->realm->value }}" href="#e{{ $loop->index }}"/>@if ($edge->realm === Realm::Digital)<use
+                class="wire-core" href="#e{{ $loop->index }}"/>@endif
             @foreach ($drawing->returnMarks($edge) as [$mx, $my]) <path class="return-mark"
                 d="M{{ $mx + 4 }},{{ $my - 5 }} L{{ $mx - 5 }},{{ $my }} L{{ $mx + 4 }},{{ $my + 5 }} Z"/> @endforeach
             @if ($line['label'] !== null)
@@ -96,12 +96,13 @@
                     @else
                         {{-- A socket is picked up by a click; while one is, the others say whether they take the other end. --}}
                         @php $stands = $page->joins?->stands($port->id); @endphp
-                        <a class="port @if ($stands !== null) port-{{ $stands }} @endif" tabindex="-1" data-port="{{ $port->id }}"
-                            href="{{ $stands === null ? $page->connectUrl($port->id) : $page->url($stands === 'here' ? ['select' => null]
-                            : ['with' => $port->id]) }}" @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
-                            <title>{{ $port->label }}{{ $stands === null ? ': connect it' : ': '.$page->joins->says($port->id) }}</title>
+                        <a @class(['port', "port-{$stands}" => $stands !== null]) tabindex="-1" data-port="{{ $port->id }}"
+                            href="{{ $stands === null ? strstr($page->connectUrl($port->id), '?')
+                            : $page->url($stands === 'here' ? ['select' => null] : ['with' => $port->id]) }}"
+                            @if ($stands === 'fits' && $page->canEdit) data-plug="{{ $port->id }}" @endif>
+                            @if ($stands !== null) <title>{{ $port->label }}: {{ $page->joins->says($port->id) }}</title> @endif
                             <rect class="port-reach" x="{{ $port->isOut ? $px - 12 - $port->labelWidth() : $px - 7 }}" y="{{ $py - 8 }}"
-                                width="{{ $port->labelWidth() + 19 }}" height="16" rx="3"/>
+                                width="{{ round($port->labelWidth() + 19, 1) }}"/>
                             <x-port :port="$port" :x="$px" :y="$py" />
                         </a>
                     @endif

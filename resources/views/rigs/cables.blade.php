@@ -14,6 +14,11 @@
         </div>
         <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length in metres, colour, owned (1 or 0).
             Empty rows take new cables. All rows are saved in one step, or none.</p>
+        @if ($table->pages() !== [])
+            <nav class="units-nav" aria-label="Cables">@foreach ($table->pages() as $one)
+                <a href="{{ $page->url(['page' => (string) $one['page']]) }}" data-leaves @if ($one['isHere']) aria-current="true"
+                @endif>{{ $one['words'] }}</a> @endforeach</nav>
+        @endif
         <x-edit :page="$page" class="cable-form" data-save x-data="table" x-on:redrawn.document="again"
             :fields="['edit' => 'cables', 'situation' => '']">
             <div class="matrix-scroll" tabindex="0" role="region" aria-label="Cables">

@@ -27,6 +27,12 @@
                     how long {{ $page->rig->base()->name }} lasts</span></button></x-edit>
             </details>
         @endif
+        @if (count($tracks->units) > count($tracks->programs))
+            <nav class="units-nav" aria-label="Programs and recorders">
+                @foreach ($tracks->units as $one) <a href="{{ $page->url(['select' => "unit:{$one->id}"]) }}"
+                    @if ($one === $tracks->programs[0]->unit) aria-current="true" @endif>{{ $one->name }}</a> @endforeach
+            </nav>
+        @endif
         @forelse ($tracks->programs as $program)
             <section class="track-sheet" aria-labelledby="tracks-{{ $program->unit->id }}">
                 <h2 id="tracks-{{ $program->unit->id }}">{{ $program->unit->name }}

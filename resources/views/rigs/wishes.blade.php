@@ -34,7 +34,7 @@
         @endif
     </x-slot:tools>
     <div @class(['wishes', 'as-table' => $page->asked('as') === 'table' || ! $table->isShort()])>
-        @if ($table->isShort()) <x-by-listener :page="$page" /> @endif
+        @if ($table->isShort()) <x-by-listener :page="$page" :has-marks="$table->hasMarks()" /> @endif
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === [])
                 <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell.
@@ -72,22 +72,23 @@
                                     $level = $shown->level() === null ? '' : $shown->level()->text().($trouble === '' ? '' : ' dB');
                                     $want = $trouble ?: WayStrip::wished($pair->wish);
                                     $says = "{$source->name} at {$listener->name}: ".WayStrip::say($shown).'.';
+                                    $classes = Illuminate\Support\Arr::toCssClasses(['at-odds' => $shown->verdict->isAtOdds(),
+                                        'chosen' => $isChosen, 'changed' => $changes]);
+                                    $isEmpty = $shown->verdict === Verdict::Silent && $want === '' && $classes === '';
                                 @endphp
-                                <td data-cell="{{ $source->id }}:{{ $listener->id }}"
-                                    @class(['at-odds' => $shown->verdict->isAtOdds(), 'chosen' => $isChosen, 'changed' => $changes])>
-                                    <a href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens,
+                                {{-- A large rig has thousands of cells: nothing that is empty is written. --}}
+                                <td data-cell="{{ $source->id }}:{{ $listener->id }}" @if ($classes !== '')
+                                    class="{{ $classes }}" @endif>@if ($isEmpty)<a aria-label="{{ $says }}" href="{{
+                                    $page->url(['pair' => "{$source->id}:{$listener->id}"]) }}"></a>@else<a
+                                    href="{{ $page->url($isChosen ? ['pair' => null, 'pens' => implode(',', array_diff($page->pens,
                                         [$source->id]))] : ['pair' => "{$source->id}:{$listener->id}"]) }}"
-                                       @if ($isChosen) aria-current="true" @endif>
-                                        <x-verdict :verdict="$shown->verdict" :silent="! $shown->isHeard()" />
-                                        <span class="visually-hidden">{{ $says }}</span>
-                                        <span class="figures">{{ $level }}</span>
-                                        @if ($changes) <span class="want was">was
+                                    @if ($isChosen) aria-current="true" @endif><x-verdict :verdict="$shown->verdict"
+                                        :silent="! $shown->isHeard()" /><span class="visually-hidden">{{ $says }}</span>@if ($level
+                                        !== '')<span class="figures">{{ $level }}</span>@endif @if ($changes) <span class="want was">was
                                             <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()"
-                                            /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @else
+                                            /><span class="visually-hidden">{{ WayStrip::say($pair) }}</span></span> @elseif ($want !== '')
                                             <span @class(['want', 'is-plain' => $trouble === '' && WayStrip::isPlain($shown)])>{{ $want
-                                            }}</span> @endif
-                                    </a>
-                                </td>
+                                            }}</span> @endif</a>@endif</td>
                             @endforeach
                         </tr>
                     @endforeach
