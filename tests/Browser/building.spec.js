@@ -44,7 +44,7 @@ test('a starter\'s rig is built from an empty page by the interface alone, and i
 
     // Plug: pick a socket up on the map, the one that takes the other end lights up.
     await rail('Wiring');
-    await page.getByRole('link', { name: 'Sockets' }).click();
+    await page.getByRole('link', { name: 'Sockets', exact: true }).click();
     await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     await page.locator('.plate', { hasText: 'Laptop' }).locator('.port', { hasText: 'Headset' }).click();
     await expect(page.locator('.port-fits')).toHaveCount(1);

@@ -129,7 +129,7 @@ test('a rig of fifteen units with a call, a tablet and a break is planned and se
     // Cables, drawn on the map.
     await key('3');
     await page.waitForURL(/wiring/);
-    await click(page.locator('.depths').getByRole('link', { name: 'Sockets' }));
+    await click(page.locator('.depths').getByRole('link', { name: 'Sockets', exact: true }));
     await page.waitForURL(/depth=sockets/);
     for (const [from, to] of CABLES) {
         await expect(page.locator('[data-map][data-ready]')).toBeVisible();
