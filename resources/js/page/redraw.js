@@ -2,7 +2,7 @@
 // what is half typed, and lists that nobody has touched stay as they are.
 
 // How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
-const state = { drawings: 0, sending: 0 };
+const state = { drawings: 0, sending: 0, whole: null };
 
 // The session's token stands behind a mask that is new in each answer. One that is the same under its mask stays as it is: forms that
 // differ in nothing else are alike.
@@ -50,6 +50,8 @@ const isOfReader = (from, to) => {
 
 const updating = (from, to, childrenOnly, skip) => {
     if (from.nodeType !== Node.ELEMENT_NODE) return;
+    // A view that has just come whole is what it should be.
+    if (from === state.whole) return skip();
     // A message stays until it is put away or another comes.
     const isStillSaid = from.matches('[data-messages]') && to.children.length === 0;
     if (from.isEqualNode(to) || isStillSaid || from.matches('dialog, [data-own]')) skip();
@@ -73,7 +75,8 @@ const standAgain = (was, neighbours) => {
 const replaceView = (next) => {
     const was = document.querySelector('main#view');
     window.Alpine.destroyTree(was);
-    was.replaceWith(document.importNode(next.querySelector('main#view'), true));
+    state.whole = document.importNode(next.querySelector('main#view'), true);
+    was.replaceWith(state.whole);
 };
 
 /** @param seen the drawing that the state was asked for from; @param sent the form whose change is in it */
@@ -92,6 +95,7 @@ export const redraw = (html, sent = null, seen = state.drawings) => {
     const at = stops.indexOf(was);
     document.title = next.title;
     window.Alpine.morph(document.body, next.body, { key: keyOf, updating, removing, lookahead: false });
+    state.whole = null;
     standAgain(was, at < 0 ? [] : [...stops.slice(at + 1, at + 12), ...stops.slice(Math.max(0, at - 12), at).reverse()]);
     document.dispatchEvent(new CustomEvent('redrawn'));
 };

@@ -18,6 +18,9 @@ const page = async (address) => {
     return answer.text();
 };
 
+// The session's token stands behind another mask in each answer.
+const unmasked = (html) => html.replace(/(name="(?:_token|csrf-token)" (?:value|content)=")[^"]*/g, '$1');
+
 const viewOf = (address) => new URL(address, window.location.href).pathname;
 const bare = (address) => address.split('#')[0];
 
@@ -69,7 +72,8 @@ export const visit = async (address, isNew = true, leaves = false) => {
         } while (seen !== shown());
         const isShown = latest.address === address && isOther && isFresh;
         if (isNew && !isShown) window.history.pushState(null, '', address);
-        redraw(html, null, seen);
+        // What is shown already, and has come again as it was, needs no second drawing.
+        if (!isShown || unmasked(html) !== unmasked(known.html)) redraw(html, null, seen);
         if (!isShown) arrive(address, place);
         keep(address, { html, revision: document.body.dataset.revision });
     } catch {

@@ -1,0 +1,62 @@
+// How long it takes from a click on a stop to its picture: to the second frame after the view has changed.
+//
+//   node tests/Bench/clicks.mjs ADDRESS [RIG]
+//
+// The demo's stops by turns, 20 clicks each in the headless browser: the first time in a fresh page, and again where one was before. Prints
+// medians and the 95th percentile; ends with 1 where one is over its limit.
+import { chromium } from '@playwright/test';
+
+const base = process.argv[2];
+const ROUNDS = 20;
+const STOPS = ['Wishes', 'Equipment', 'Wiring', 'Computers', 'Mixes', 'Checks', 'Show', 'Book'];
+const LIMITS = { again: 100, first: 150, tail: 250 };
+const DEMO = 'Night relay at the pier arcade';
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const page = await context.newPage();
+await page.goto(`${base}/sign-in`);
+await page.getByLabel('Email').fill('demo@hidden-wire.test');
+await page.getByLabel('Password').fill('night-relay');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByRole('heading', { name: 'Rigs', exact: true }).waitFor();
+const demo = async () => (await page.getByRole('link', { name: DEMO, exact: true }).first().getAttribute('href')).match(/rigs\/(\d+)/)[1];
+const rig = process.argv[3] ?? await demo();
+
+// In the page: a click on the stop, then two frames once its view is there.
+const timed = (stop) => page.evaluate((name) => new Promise((done) => {
+    const link = [...document.querySelectorAll('.rail a')].find((one) => one.querySelector('.stop-name').textContent === name);
+    const was = document.body.dataset.view;
+    const begun = performance.now();
+    const watch = () => (document.body.dataset.view === was
+        ? requestAnimationFrame(watch)
+        : requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - begun))));
+    link.click();
+    watch();
+}), stop);
+
+const times = { first: [], again: [] };
+for (let round = 0; round < ROUNDS; round++) {
+    // A fresh page knows no view but its own.
+    await page.goto(`${base}/rigs/${rig}/history`);
+    await page.waitForTimeout(300);
+    for (const kind of ['first', 'again']) {
+        for (const stop of STOPS) {
+            times[kind].push(await timed(stop));
+            await page.waitForTimeout(250);
+        }
+    }
+}
+await browser.close();
+const at = (all, share) => [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))];
+let missed = 0;
+const line = (what, value, limit) => {
+    missed ||= value <= limit ? 0 : 1;
+    console.log(`  ${what.padEnd(44)} ${value.toFixed(0).padStart(5)} ms (limit ${limit})   ${value <= limit ? 'ok' : 'MISSED'}`);
+};
+// The first round warms the server up.
+const warm = (kind) => times[kind].slice(STOPS.length);
+line('To a stop where one was, median', at(warm('again'), 0.5), LIMITS.again);
+line('To a stop for the first time, median', at(warm('first'), 0.5), LIMITS.first);
+line('Either, 95th percentile', at([...warm('again'), ...warm('first')], 0.95), LIMITS.tail);
+process.exit(missed);
