@@ -9,6 +9,7 @@ use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Origin;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
@@ -72,6 +73,32 @@ final class Places
             self::of($rig, PointKind::Ear, [], self::listening(new Listener('', '', $kind)))[0],
             self::earsTaken($rig),
         );
+    }
+
+    /** Whether a guest of a service, or somebody else elsewhere, is nobody yet. */
+    public static function hasFreeService(Rig $rig): bool
+    {
+        return self::freeAtService($rig, PointKind::Ear) !== null;
+    }
+
+    /** The first point of somebody elsewhere at which nobody listens, or nothing starts; null where all are taken. */
+    public static function freeAtService(Rig $rig, PointKind $kind): ?PointRef
+    {
+        $taken = $kind === PointKind::Ear ? self::earsTaken($rig) : self::startsTaken($rig);
+        $free = self::of($rig, $kind, $taken, fn (Family $family): bool => $family->isRemote())[0];
+        [$unit, $point] = [...explode('/', (string) array_key_first($free), 2), ''];
+
+        return $free === [] ? null : new PointRef($unit, $point);
+    }
+
+    /** Whether a sound or listener needs a service that is not there: somebody who calls, with no guest free. */
+    public static function lacksService(Rig $rig, Source|Listener $one): bool
+    {
+        $calls = $one instanceof Source
+            ? $one->kind === SourceKind::Caller
+            : in_array($one->kind, [ListenerKind::Caller, ListenerKind::Team], true);
+
+        return $calls && ! self::hasFreeService($rig);
     }
 
     /**

@@ -147,10 +147,10 @@ final readonly class Tracks
         $field = $page->hearing->graph->field();
         $scenes = SceneTable::all($page);
 
-        return array_values(array_map(
+        return array_map(
             fn (Unit $unit) => new self($unit, $page->hearing->graph, $field, $scenes[$unit->id] ?? null),
             $units,
-        ));
+        );
     }
 
     /** The way from an input to a track; null where the program has none. */

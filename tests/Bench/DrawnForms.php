@@ -210,6 +210,11 @@ final class DrawnForms
             'listens' => [(string) $this->id($this->rig->listeners) => $this->oneOf($this->points(PointKind::Ear))]];
     }
 
+    private function drawBringService(): array
+    {
+        return $this->oneOf([['listener' => $this->id($this->rig->listeners)], ['source' => $this->id($this->rig->sources)]]);
+    }
+
     private function drawRemoveSource(): array
     {
         return ['source' => $this->id($this->rig->sources)];

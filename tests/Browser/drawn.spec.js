@@ -86,3 +86,32 @@ test('a map too small for its smaller texts says the name of what the pointer or
     await page.locator('.zoom button').first().focus();
     await expect(page.locator('.map-tag')).toBeHidden();
 });
+
+test('what was done is said below the view and covers nothing; it leads to the history', async ({ page }) => {
+    for (const [width, height] of [[1280, 800], [390, 844]]) {
+        await page.setViewportSize({ width, height });
+        const rig = await openSmall(page);
+        await page.goto(`/rigs/${rig}/tracks`);
+        await page.getByRole('button', { name: /^Mute / }).first().click();
+        await expect(said(page)).toContainText('muted');
+        const box = await said(page).boundingBox();
+        for (const other of ['main#view', '.rail', '.top', '.tab-line']) {
+            const around = await page.locator(other).boundingBox();
+            const apart = box.y >= around.y + around.height - 1 || box.y + box.height <= around.y + 1 || box.x >= around.x + around.width - 1 || box.x + box.width <= around.x + 1;
+            expect([width, other, apart]).toEqual([width, other, true]);
+        }
+        await page.locator('.message').getByRole('link', { name: 'History' }).click();
+        await page.waitForURL(/history/);
+        await page.context().clearCookies();
+    }
+});
+
+test('on a phone the header takes little of the height, also with large text', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    const rig = await openStarter(page, 'Quiz night');
+    await page.goto(`/rigs/${rig}/wishes`);
+    const share = async () => (await page.locator('header.top').boundingBox()).height / 844;
+    expect(await share()).toBeLessThanOrEqual(0.15);
+    await page.evaluate(() => { document.documentElement.style.fontSize = '200%'; });
+    expect(await share()).toBeLessThanOrEqual(0.25);
+});

@@ -25,13 +25,13 @@ use HiddenWire\Core\Situations\SituationRow;
 use HiddenWire\Core\Situations\SituationTable;
 use Tests\Support\Draft;
 
-function relay(): Rig
+function tabledRelay(): Rig
 {
     return Draft::from(dirname(__DIR__, 2).'/resources/rigs/night-relay.json')->make();
 }
 
 /** @return list<string> "mixer | Optical | fader | −6.0 dB | −6.0 dB | −20.0 dB | −6.0 dB | talk" */
-function lines(Rig $rig): array
+function tableLines(Rig $rig): array
 {
     return array_map(fn (SituationRow $row) => implode(' | ', [
         $row->of->unit() ?? '-', $row->of->what(), $row->of->aspect(), ...array_values($row->stands), implode(' ', $row->saidBy),
@@ -40,7 +40,7 @@ function lines(Rig $rig): array
 
 it('sets what the situations say side by side, by unit, in the order of the signal', function () {
     // Read off the document by hand: seven things at the desk, six in the broadcast program, one in the recorder.
-    expect(lines(relay()))->toBe([
+    expect(tableLines(tabledRelay()))->toBe([
         'mixer | Phantom power, Mic 1 |  | on | on | on | off | off',
         'mixer | Mic 1 → Main | route | on | off | off | on | break talk',
         'mixer | Mic 1 → Phones | route | on | on | off | on | talk',
@@ -59,7 +59,7 @@ it('sets what the situations say side by side, by unit, in the order of the sign
 });
 
 it('counts the changes between any two, as many there as back', function () {
-    $table = new SituationTable(relay());
+    $table = new SituationTable(tabledRelay());
     // From the table above: break and talk share five, and so on.
     $truths = ['on-air break' => 6, 'on-air talk' => 7, 'on-air off' => 8, 'break talk' => 3, 'break off' => 10, 'talk off' => 11];
     foreach ($truths as $pair => $count) {
@@ -70,7 +70,7 @@ it('counts the changes between any two, as many there as back', function () {
 });
 
 it('knows everything that a situation can say', function () {
-    $rig = relay();
+    $rig = tabledRelay();
     $device = DeviceRef::lane('headset-amp', 'usb', 'play');
     $pick = $rig->picks['music/sound']->with(device: DeviceRef::lane('mixer', 'usb', 'play'));
     foreach ([
@@ -82,7 +82,7 @@ it('knows everything that a situation can say', function () {
     ] as $edit) {
         $rig = $edit->applyTo($rig);
     }
-    expect(array_values(array_diff(lines($rig), lines(relay()))))->toBe([
+    expect(array_values(array_diff(tableLines($rig), tableLines(tabledRelay()))))->toBe([
         'mixer | Mic 1 | gain | 25.0 dB | 25.0 dB | 30.0 dB | 25.0 dB | talk',
         'mixer | Mic 1 | mute | unmuted | unmuted | muted | unmuted | talk',
         'mixer | Mic 1 → Main | send | 0.0 dB | 0.0 dB | 0.0 dB | −3.25 dB | off',
@@ -102,7 +102,7 @@ it('knows everything that a situation can say', function () {
 it('has one row for an exclusive selector, and takes it back as a whole', function () {
     $rig = Draft::from(dirname(__DIR__, 2).'/resources/starters/bell-tower.json')
         ->situation('picture', ['card/picture-1>usb-out' => ['on' => true]])->make();
-    $of = fn (Rig $rig): array => array_values(array_filter(lines($rig), fn (string $line) => str_starts_with($line, 'card |')));
+    $of = fn (Rig $rig): array => array_values(array_filter(tableLines($rig), fn (string $line) => str_starts_with($line, 'card |')));
     expect($of($rig))->toHaveCount(1)->and($of($rig)[0])->toStartWith('card | To the computer | plays | Line')
         ->and($of($rig)[0])->toEndWith('Picture sound 1 | picture');
     // Another choice on top, and the first is no longer said; back again by any route of the group.
@@ -112,7 +112,7 @@ it('has one row for an exclusive selector, and takes it back as a whole', functi
 });
 
 it('takes back one of several settings of one point or route', function () {
-    $rig = (new SetPoint(new PointRef('broadcast', 'source-2'), new PointSettings(mute: true), 'break'))->applyTo(relay());
+    $rig = (new SetPoint(new PointRef('broadcast', 'source-2'), new PointSettings(mute: true), 'break'))->applyTo(tabledRelay());
     $rig = (new SetRoute(new RouteRef('mixer', 'ch-1>main'), new RouteSettings(db: Decibels::of(-6)), 'break'))->applyTo($rig);
     $set = function (ClearChange $edit) use ($rig): array {
         foreach ($edit->applyTo($rig)->situations['break']->changes as $change) {

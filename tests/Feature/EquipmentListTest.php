@@ -147,3 +147,26 @@ it('places all that is suggested by one click, and takes the only place that fit
     expect(session('said'))->toStartWith('New sound: Console, starts at ')
         ->and(array_values(($this->now)()->sources)[count($before->sources)]->origins)->toHaveCount(1);
 });
+
+it('brings the service by which a caller is heard and hears, and one guest more for the next', function () {
+    ($this->edit)(['edit' => 'add-listener', 'name' => 'Ferry', 'kind' => 'caller'])->assertSessionHasNoErrors();
+    ($this->edit)(['edit' => 'add-source', 'name' => 'Ferry', 'kind' => 'caller'])->assertSessionHasNoErrors();
+    $rig = ($this->now)();
+    expect(Places::lacksService($rig, array_values($rig->listeners)[count($rig->listeners) - 1]))->toBeTrue();
+    $id = array_key_last($rig->listeners);
+    $units = count($rig->units);
+    ($this->edit)(['edit' => 'bring-service', 'listener' => $id])->assertSessionHasNoErrors();
+    $rig = ($this->now)();
+    $service = array_values($rig->units)[$units];
+    expect([count($rig->units), $service->model, $rig->places[$service->place]->kind->value])->toBe([$units + 1, 'call-service', 'remote'])
+        ->and(array_map(strval(...), $rig->listeners[$id]->at))->toBe(["{$service->id}/ear-1"])
+        ->and((string) $rig->sources['ferry']->origins[0]->at)->toBe("{$service->id}/voice-1");
+    ($this->edit)(['edit' => 'bring-service', 'listener' => $id])->assertSessionHasErrors('listener');
+    // The next one is a guest more of the same service.
+    ($this->edit)(['edit' => 'add-listener', 'name' => 'Lighthouse', 'kind' => 'caller'])->assertSessionHasNoErrors();
+    $next = array_key_last(($this->now)()->listeners);
+    ($this->edit)(['edit' => 'bring-service', 'listener' => $next])->assertSessionHasNoErrors();
+    expect(count(($this->now)()->units))->toBe($units + 1)
+        ->and(array_map(strval(...), ($this->now)()->listeners[$next]->at))->toBe(["{$service->id}/ear-2"]);
+    ($this->edit)(['edit' => 'bring-service', 'source' => 'nobody'])->assertSessionHasErrors('source');
+});

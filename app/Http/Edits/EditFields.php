@@ -130,6 +130,12 @@ final readonly class EditFields extends FormFields
             : $this->refuse($key, 'Choose the socket for the other end.');
     }
 
+    /** A model of the catalogue that an edit brings by itself. */
+    public function modelNamed(string $id): EquipmentModel
+    {
+        return CatalogueFiles::catalogue()->models[$id];
+    }
+
     /** A model of the catalogue, or one of the user's own: by its id, or as somebody has typed it. */
     public function model(): EquipmentModel
     {

@@ -24,6 +24,7 @@ final class EditForms
         'add-listener' => [WishForms::class, 'addListener'],
         'place-sound' => [WishForms::class, 'placeSound'],
         'place-all' => [WishForms::class, 'placeAll'],
+        'bring-service' => [WishForms::class, 'bringService'],
         'distance' => [WishForms::class, 'distance'],
         'place-listener' => [WishForms::class, 'placeListener'],
         'remove-source' => [WishForms::class, 'removeSource'],

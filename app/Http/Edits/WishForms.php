@@ -8,7 +8,10 @@ use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\ViewModels\Places;
 use HiddenWire\Core\Edit\AddListener;
+use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSource;
+use HiddenWire\Core\Edit\AddUnit;
+use HiddenWire\Core\Edit\Grow;
 use HiddenWire\Core\Edit\MarkWish;
 use HiddenWire\Core\Edit\PlaceListener;
 use HiddenWire\Core\Edit\PlaceSound;
@@ -20,6 +23,9 @@ use HiddenWire\Core\Edit\SetDistance;
 use HiddenWire\Core\Edit\SetLoudness;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
+use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Growth;
+use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cure;
@@ -31,12 +37,17 @@ use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Apart;
+use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\Place;
+use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Side;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Treatment;
+use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
@@ -160,6 +171,56 @@ final class WishForms
         }
 
         return $edits === [] ? $in->refuse('starts', 'Nothing is to be placed.') : $edits;
+    }
+
+    /**
+     * The service by which somebody elsewhere hears and is heard: one guest more where there is one and all are taken, else a new one; with
+     * the listener and the sound of the same name at it.
+     *
+     * @return list<RigEdit>
+     */
+    public static function bringService(EditFields $in): array
+    {
+        $name = $in->has('source')
+            ? $in->rig->sources[$in->known('source', $in->rig->sources)]->name
+            : $in->rig->listeners[$in->known('listener', $in->rig->listeners)]->name;
+        $rig = $in->rig;
+        $isNowhere = fn (Listener|Source $one): bool => $one->name === $name && ($one instanceof Source ? $one->origins : $one->at) === [];
+        if (array_filter([...array_values($rig->listeners), ...array_values($rig->sources)], $isNowhere) === []) {
+            $in->refuse($in->has('source') ? 'source' : 'listener', "{$name} has a place already.");
+        }
+        $edits = [];
+        $do = function (RigEdit $edit) use (&$rig, &$edits): void {
+            $rig = $edit->applyTo($rig);
+            $edits[] = $edit;
+        };
+        $services = array_filter($rig->units, fn (Unit $unit) => $rig->modelOf($unit)->family === Family::CallService);
+        $service = array_values($services)[0] ?? null;
+        if ($service === null) {
+            $places = array_filter($rig->places, fn (Place $place) => $place->kind === PlaceKind::Remote);
+            $places === [] && $do(new AddPlace('Elsewhere', PlaceKind::Remote));
+            $do(new AddUnit(
+                $in->modelNamed('call-service'),
+                (string) (array_key_first($places) ?? array_key_last($rig->places)),
+                'Call service',
+            ));
+        } elseif (! Places::hasFreeService($rig)) {
+            $model = $rig->modelOf($service);
+            $guests = array_values(array_filter($model->grows, fn (Growth $growth) => $growth->id === 'guests'))[0] ?? null;
+            $guests !== null && $guests->count($model) < $guests->most
+                ? $do(new Grow($service->id, $guests->id, $guests->count($model) + 1))
+                : $in->refuse('listener', "{$service->name} takes no more guests: add another service in Equipment.");
+        }
+        foreach ($rig->listeners as $id => $listener) {
+            $at = $isNowhere($listener) ? Places::freeAtService($rig, PointKind::Ear) : null;
+            $at === null || $do(new PlaceListener((string) $id, $at, true));
+        }
+        foreach ($rig->sources as $id => $source) {
+            $at = $isNowhere($source) ? Places::freeAtService($rig, PointKind::Origin) : null;
+            $at === null || $do(new PlaceSound((string) $id, $at, Decibels::zero()));
+        }
+
+        return $edits;
     }
 
     /** @return list<RigEdit> */

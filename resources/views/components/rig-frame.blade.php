@@ -52,6 +52,7 @@
     {{ $strip ?? '' }}
     <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message"
         x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }}
+        <a class="said-more" href="{{ $page->url([], 'history') }}">History</a>
         <button type="button" class="plain" x-on:click="put" aria-label="Dismiss"><i class="bi bi-x-lg"
         aria-hidden="true"></i></button></p>@endif</div>
     @if ($errors->any()) <p class="message trouble" role="alert" x-data="message">{{ implode(' ', $errors->all()) }}
