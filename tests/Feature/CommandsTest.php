@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Layout;
 use App\Models\Rig;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Facades\Artisan;
@@ -114,12 +115,16 @@ it('needs no database for a document', function () {
     expect($run->exitCode())->toBe(0)->and(json_decode($run->output(), true)['rig'])->toBe('Night relay at the pier arcade');
 });
 
-it('seeds the demo once, through the ordinary import, with a first map laid out, and the rest by command', function () {
+it('seeds the demo once, through the ordinary import, with every map laid out, and what is missing by command', function () {
     $this->seed(DatabaseSeeder::class);
     $this->seed(DatabaseSeeder::class);
     expect(Rig::query()->count())->toBe(3);
-    expect(command('rig:layout --missing'))->toBe([0, "9 maps laid out.\n"])->and(command('rig:layout --missing'))
-        ->toBe([0, "0 maps laid out.\n"]);
+    expect(command('rig:layout --missing'))->toBe([0, "0 maps laid out.\n"]);
+    // Of each rig two depths are forgotten; one is laid out by its name, and then the others.
+    Layout::query()->whereIn('depth', ['inside', 'everything'])->delete();
+    expect(command('rig:layout --missing --depth=inside'))->toBe([0, "3 maps laid out.\n"])
+        ->and(command('rig:layout --missing'))->toBe([0, "3 maps laid out.\n"])
+        ->and(command('rig:layout --missing'))->toBe([0, "0 maps laid out.\n"]);
     $this->post('/sign-in', ['email' => DatabaseSeeder::EMAIL, 'password' => DatabaseSeeder::PASSWORD])->assertRedirect('/');
 });
 

@@ -24,7 +24,7 @@ it('has a picture of every main view', function () {
         ],
     ));
     // Where the frame leads to: the pages of the rig, the rigs, the catalogue, own models.
-    preg_match_all("~<a[^>]+href=\"https?://[^/\"]+(/rigs/{$rig->id}/[a-z]+|/catalogue|/models|)\"~", $html, $links);
+    preg_match_all("~<a[^>]+href=\"(?:https?://[^/\"]+)?(/rigs/{$rig->id}/[a-z]+|/catalogue|/models|)\"~", $html, $links);
     $page = fn (string $path) => str_starts_with($path, '/rigs/') ? basename($path) : ($path ?: '/');
     // A download, and what the search field finds without scripts, are no views.
     $views = array_values(array_diff(array_unique(array_map($page, $links[1])), ['document', 'find']));
