@@ -100,4 +100,18 @@ final readonly class Rail
             NextKind::Ready => $this->page->url([], 'book'),
         };
     }
+
+    /** All places that are likely, to be taken at once; null where there are not several. */
+    public function suggested(): ?Suggested
+    {
+        $count = count($this->likely['starts']) + count($this->likely['listens']);
+
+        return $count > 1 ? new Suggested($this->page->rig, $this->likely) : null;
+    }
+
+    /** The places of what the next step is about, where that is a sound or a listener that is nowhere. */
+    public function picker(): PlacePicker
+    {
+        return new PlacePicker($this->page->rig, $this->next->kind, $this->next->about);
+    }
 }

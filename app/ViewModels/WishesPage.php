@@ -22,9 +22,6 @@ final readonly class WishesPage
     /** Cells that are told one listener after the other, too. */
     private const SHORT = 400;
 
-    /** Cells up to which each has a mark there. */
-    private const MARKED = 160;
-
     /** @var list<HeardPair> what the audience would notice first in front */
     public array $odds;
 
@@ -107,10 +104,9 @@ final readonly class WishesPage
         return $cells > 0 && $cells <= self::SHORT;
     }
 
-    /** Whether there is room for a mark for every sound at every listener on a narrow screen; else only what is wrong is told there. */
-    public function hasMarks(): bool
+    public function byListener(): ByListener
     {
-        return count($this->page->rig->sources) * count($this->page->rig->listeners) <= self::MARKED;
+        return new ByListener($this->page);
     }
 
     /** @return array<string, string> what the points of a kind are called, by reference */

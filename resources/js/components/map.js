@@ -7,6 +7,8 @@ const FARTHEST = 0.12;
 const NEAREST = 4;
 const STEP = 1.25;
 const MOVE = 70;
+// Pixels by which its window changes without the map: a line of text or two.
+const LINE = 60;
 // Below this size on screen the smaller texts can't be read: they are left out, and names are drawn larger. Below the second, names too
 // would be unreadable or too large for their plates: the map then starts at one place.
 const READABLE = 1;
@@ -122,7 +124,15 @@ const start = (frame, signal) => {
     drawPlugs(frame, signal);
     view.on('panend', keep);
     frame.addEventListener('wheel', keep);
-    new ResizeObserver(() => isFitted && fit()).observe(frame);
+    // A line that is said below the map leaves it where it is.
+    let fitted = frame.getBoundingClientRect();
+    const isOtherSize = () => {
+        const now = frame.getBoundingClientRect();
+        const isOther = Math.abs(now.width - fitted.width) > LINE || Math.abs(now.height - fitted.height) > LINE;
+        if (isOther) fitted = now;
+        return isOther;
+    };
+    new ResizeObserver(() => isFitted && isOtherSize() && fit()).observe(frame);
 
     // A drag that ends on a plate is no click on it.
     let from = null;

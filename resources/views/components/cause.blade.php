@@ -1,17 +1,10 @@
 @props(['page', 'cause', 'number', 'cells' => true])
 @php
-    use HiddenWire\Core\Progress\NextKind;
     use HiddenWire\Core\Quantity\Count;
     $here = array_values(array_filter($cause->cells, fn ($cell) => $cell->situation === $page->situation->id));
     $shown = isset($here[0]) ? $page->hearing->pair($here[0]->source, $here[0]->listener) : null;
     $more = array_slice($cause->cures, 1, null, true);
-    $cell = $cause->cures === [] ? $cause->cells[0] ?? null : null;
-    $nowhere = match (true) {
-        $cell === null => null,
-        $page->rig->sources[$cell->source]->origins === [] => [NextKind::Starts, $cell->source],
-        $page->rig->listeners[$cell->listener]->at === [] => [NextKind::Listens, $cell->listener],
-        default => null,
-    };
+    $nowhere = $page->canEdit ? App\ViewModels\PlacePicker::ofCause($page->rig, $cause) : null;
     $isChosen = str_starts_with((string) $page->preview?->number, "{$number}.");
 @endphp
 <p class="cause-says">@if ($shown !== null) <x-verdict :verdict="$shown->verdict" /> @endif{{ $cause->sentence }}</p>
@@ -27,7 +20,7 @@
     </details>
 @endif
 @if (isset($cause->cures[0])) <x-cure :page="$page" :cure="$cause->cures[0]" :number="$number.'.1'" /> @endif
-@if ($nowhere !== null) <x-place-end :page="$page" :kind="$nowhere[0]" :id="$nowhere[1]" /> @endif
+@if ($nowhere !== null) <x-place-end :page="$page" :picker="$nowhere" /> @endif
 @if ($cause->why !== null) <p class="cause-why">{{ $cause->why }}</p> @endif
 <div class="cause-more">
     @if ($more !== [])

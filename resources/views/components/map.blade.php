@@ -10,7 +10,7 @@
 <div class="map-window" x-data="map" data-key="map-{{ $map->depth->value }}" @if ($page->canEdit && $map->depth->showsFreeSockets())
     data-plugs @endif data-map="{{ $page->record->id }}-{{ $map->depth->value }}" tabindex="0" role="region"
     aria-label="Map of {{ $page->rig->name }}, {{ $map->depth->label() }}">
-<svg class="map @if ($fades) fades @endif @if ($page->grounds !== null) with-grounds @endif" width="{{ $geometry->width }}"
+<svg x-ignore class="map @if ($fades) fades @endif @if ($page->grounds !== null) with-grounds @endif" width="{{ $geometry->width }}"
     height="{{ $geometry->height }}" viewBox="0 0 {{ $geometry->width }} {{ $geometry->height }}" role="group">
     @foreach ($map->plates as $place => $plates)
         @if ($plates !== [])

@@ -32,11 +32,8 @@
             @break
         @case (NextKind::Starts)
         @case (NextKind::Listens)
-            @if (count($rail->likely['starts']) + count($rail->likely['listens']) > 1)
-                <x-place-all :page="$page" :likely="$rail->likely" />
-            @else
-                <x-place-end :page="$page" :kind="$next->kind" :id="$next->about" />
-            @endif
+            @if ($page->canEdit && $rail->suggested() !== null) <x-place-all :page="$page" :suggested="$rail->suggested()" />
+            @elseif ($page->canEdit) <x-place-end :page="$page" :picker="$rail->picker()" /> @endif
             @if ($page->asked('ends') !== '1') <a href="{{ $rail->nextUrl }}">See all</a> @endif
             @break
         @case (NextKind::Fault)

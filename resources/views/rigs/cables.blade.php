@@ -26,7 +26,7 @@
                     <thead><tr>@foreach (['Label', 'From', 'To', 'Type', 'm', 'Colour', 'Owned'] as $column)
                         <th scope="col"><button type="button" class="column" x-on:click="sort">{{ $column }}</button></th> @endforeach
                         <th scope="col">Remove</th></tr></thead>
-                    <tbody>
+                    <tbody x-ignore>
                         @foreach ($rows as $i => $row)
                             @php $name = $row['cable'] === '' ? 'new row '.($i % CableForms::NEW_ROWS) : $row['label']; @endphp
                             <tr @if ($row['cable'] === '') class="new" @endif

@@ -69,7 +69,7 @@
                     <table class="matrix" x-data="grid" x-on:keydown="key">
                         <thead><tr><th scope="col">from</th>@foreach ($shown->recipes as $recipe)
                             <th scope="col">{{ $recipe->output->label }}</th> @endforeach</tr></thead>
-                        <tbody>
+                        <tbody x-ignore>
                             @foreach ($shown->inputs() as $input)
                                 <tr><th scope="row">{{ $input->label }}</th>
                                     @foreach ($shown->recipes as $recipe)
@@ -84,7 +84,7 @@
                     </table>
                 </div>
             @else
-                <div class="recipe-cards">
+                <div class="recipe-cards" x-ignore>
                     @foreach ($shown->recipes as $recipe)
                         <article class="recipe" id="recipe-{{ $recipe->output->id }}">
                             <h3>{{ $recipe->output->label }}</h3>

@@ -50,7 +50,7 @@
                                 @endforeach
                             </tr>
                         </thead>
-                        <tbody>
+                        <tbody x-ignore>
                             @foreach ($program->inputs as $i => $row)
                                 <tr>
                                     <th scope="row">{{ $row['point']->label }}

@@ -34,7 +34,7 @@
         @endif
     </x-slot:tools>
     <div @class(['wishes', 'as-table' => $page->asked('as') === 'table' || ! $table->isShort()])>
-        @if ($table->isShort()) <x-by-listener :page="$page" :has-marks="$table->hasMarks()" /> @endif
+        @if ($table->isShort()) <x-by-listener :page="$page" :list="$table->byListener()" /> @endif
         <div class="hearing-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $page->situation->name }}">
             @if ($page->rig->sources === [] || $page->rig->listeners === [])
                 <p class="quiet">Begin with what sounds and who listens; what each must, may or must not hear is said cell by cell.
@@ -53,7 +53,7 @@
                         @endforeach
                     </tr>
                 </thead>
-                <tbody>
+                <tbody x-ignore>
                     @foreach ($page->rig->sources as $source)
                         @php $pen = $page->penOf($source->id); @endphp
                         <tr>
