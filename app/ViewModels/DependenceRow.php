@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Dependence\Chain;
+use HiddenWire\Core\Dependence\Outage;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Signal\HeardPair;
 
@@ -24,7 +25,7 @@ final readonly class DependenceRow
         $this->links = array_map(fn ($at) => [
             'name' => $page->names->of($at),
             'isCable' => $at instanceof CableRef,
-            'key' => $at instanceof CableRef ? "cable:{$at->cable}" : "unit:{$at->unit}",
+            'key' => Outage::key($at),
         ], $chain->links);
         $by = $chain->byListener();
         $lost = [];

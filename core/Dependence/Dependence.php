@@ -6,11 +6,8 @@ namespace HiddenWire\Core\Dependence;
 
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\Supply;
-use HiddenWire\Core\Rig\AirRef;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\DeviceRef;
-use HiddenWire\Core\Rig\PointRef;
-use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Want;
@@ -81,13 +78,7 @@ final readonly class Dependence
         if ($at instanceof CableRef) {
             return [$at];
         }
-        $units = match (true) {
-            $at instanceof AirRef => [$at->from->unit, $at->to->unit],
-            $at instanceof PointRef, $at instanceof RouteRef, $at instanceof DeviceRef, $at instanceof UnitRef => [$at->unit],
-        };
-        if ($hop->pick !== null) {
-            $units[] = $hop->pick->unit;
-        }
+        $units = $hop->units();
         $host = $at instanceof DeviceRef ? $this->hostOf($hop, $at) : null;
         // What the system itself plays needs no program, but the computer.
         if ($host !== null && $hop->kind === HopKind::System) {

@@ -58,7 +58,8 @@ final readonly class Outage
         $this->dark = array_diff_key($this->carrying($hearing), $this->carrying($after), $this->failed);
     }
 
-    private static function key(UnitRef|CableRef $at): string
+    /** `unit:desk`, `cable:w-01` */
+    public static function key(UnitRef|CableRef $at): string
     {
         return ($at instanceof CableRef ? 'cable:' : 'unit:').$at;
     }
@@ -84,9 +85,8 @@ final readonly class Outage
         foreach ($hearing->all() as $pair) {
             foreach ($pair->arrivals() as $arrival) {
                 foreach ($arrival->hops as $hop) {
-                    foreach ($hop->passes() as $ref) {
-                        $carrying[self::key($ref)] = true;
-                    }
+                    $passed = $hop->at instanceof CableRef ? [$hop->at] : array_map(fn (string $id) => new UnitRef($id), $hop->units());
+                    $carrying += array_fill_keys(array_map(self::key(...), $passed), true);
                 }
                 $carrying[self::key(new UnitRef($arrival->ear->unit))] = true;
             }

@@ -41,17 +41,17 @@ final readonly class Hop
         $this->ref = (string) $at;
     }
 
-    /** @return list<UnitRef|CableRef> the cable or the units that it passes */
-    public function passes(): array
+    /** @return list<string> ids of the units that it passes; none of a cable */
+    public function units(): array
     {
         $at = $this->at;
         $units = match (true) {
-            $at instanceof CableRef => [$at],
-            $at instanceof AirRef => [new UnitRef($at->from->unit), new UnitRef($at->to->unit)],
-            default => [new UnitRef($at->unit)],
+            $at instanceof CableRef => [],
+            $at instanceof AirRef => [$at->from->unit, $at->to->unit],
+            default => [$at->unit],
         };
 
-        return $this->pick === null ? $units : [...$units, new UnitRef($this->pick->unit)];
+        return $this->pick === null ? $units : [...$units, $this->pick->unit];
     }
 
     /** Whether it is the same step of the rig as another, at whatever level. */
