@@ -56,41 +56,43 @@ final readonly class Tracks
     }
 
     /**
-     * The crossings of an input's lane with the tracks: whether it is on the track, and which wires pass there. A lane runs on to the last
-     * track that it is on; a track begins at the first input on it and runs down to where it goes.
+     * The crossings of every input's lane with the tracks: whether it is on the track, and which wires pass there. A lane runs on to the
+     * last track that it is on; a track begins at the first input on it and runs down to where it goes.
      *
-     * @return list<array{route: Route|null, isOn: bool, across: string, down: string}> by track; `across` and `down` are classes,
-     *     empty where no wire passes
+     * @return list<list<array{route: Route|null, isOn: bool, across: string, down: string}>> by input and track; `across` and `down` are
+     *     classes, empty where no wire passes
      */
-    public function lane(int $input): array
+    public function lanes(): array
     {
-        $between = fn (int $row, int $track): ?Route => $this->between(
-            $this->inputs[$row]['point'],
-            $this->tracks[$track]['point'],
-        );
-        $isOn = fn (int $row, int $track): bool => $between($row, $track)?->on === true;
-        $tracks = array_keys($this->tracks);
-        $last = max([-1, ...array_filter($tracks, fn (int $track) => $isOn($input, $track))]);
-        $crossings = [];
-        foreach ($tracks as $track) {
-            $above = array_filter(range(0, $input), fn (int $row) => $isOn($row, $track));
-            $crossings[] = [
-                'route' => $between($input, $track),
-                'isOn' => $isOn($input, $track),
-                'across' => match (true) {
-                    $track < $last => 'across',
-                    $track === $last => 'across-end',
-                    default => '',
-                },
-                'down' => match (true) {
-                    $above === [] => '',
-                    min($above) === $input => 'down-begin',
-                    default => 'down',
-                },
-            ];
+        $lanes = [];
+        $begun = [];
+        foreach ($this->inputs as $input) {
+            $routes = array_map(fn (array $track) => $this->between($input['point'], $track['point']), $this->tracks);
+            $on = array_keys(array_filter($routes, fn (?Route $route) => $route?->on === true));
+            $last = max([-1, ...$on]);
+            $lane = [];
+            foreach ($routes as $track => $route) {
+                $isOn = in_array($track, $on, true);
+                $lane[] = [
+                    'route' => $route,
+                    'isOn' => $isOn,
+                    'across' => match (true) {
+                        $track < $last => 'across',
+                        $track === $last => 'across-end',
+                        default => '',
+                    },
+                    'down' => match (true) {
+                        isset($begun[$track]) => 'down',
+                        $isOn => 'down-begin',
+                        default => '',
+                    },
+                ];
+                $begun += $isOn ? [$track => true] : [];
+            }
+            $lanes[] = $lane;
         }
 
-        return $crossings;
+        return $lanes;
     }
 
     /**

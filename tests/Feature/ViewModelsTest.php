@@ -257,7 +257,7 @@ describe('the views in which a rig is built', function () {
         $cast = collect(Tracks::all(($this->page)([], 'tracks')))->first(fn (Tracks $one) => $one->unit->id === 'broadcast');
         $drawn = fn (int $input): string => implode(' ', array_map(
             fn (array $one) => ($one['isOn'] ? '*' : '.').($one['across'] ?: '-').'/'.($one['down'] ?: '-'),
-            array_slice($cast->lane($input), 0, 3),
+            array_slice($cast->lanes()[$input], 0, 3),
         ));
         // Off the document: sources 1 to 4 are on tracks 1 and 2, source 5 on track 1 alone; nothing is on track 3.
         expect($drawn(0))->toBe('*across/down-begin *across-end/down-begin .-/-')->and($drawn(1))->toBe('*across/down *across-end/down .-/-')

@@ -51,13 +51,14 @@
                             </tr>
                         </thead>
                         <tbody x-ignore>
+                            @php $lanes = $program->lanes(); @endphp
                             @foreach ($program->inputs as $i => $row)
                                 <tr>
                                     <th scope="row">{{ $row['point']->label }}
                                         <small>{{ $row['device'] ?: 'no device' }}@if ($row['sources'] !== []): {{ implode(', ',
                                         array_map(fn ($source) => $source->name, $row['sources'])) }}@endif</small></th>
                                     <td class="strip-line"><x-dial :page="$page" :control="$row['control']" /></td>
-                                    @foreach ($program->lane($i) as $t => $crossing)
+                                    @foreach ($lanes[$i] as $t => $crossing)
                                         <td @class(['crossing', $crossing['across'], $crossing['down']])>@if ($crossing['route'] !== null)
                                             <x-crossing :page="$page" :unit="$program->unit->id" :key="$crossing['route']->key()"
                                             :on="$crossing['isOn']" :fixed="! $crossing['route']->allows(RouteSetting::On)"
@@ -66,9 +67,10 @@
                                 </tr>
                             @endforeach
                         </tbody>
-                        @if ($program->ends() !== [])
+                        @php $ends = $program->ends(); @endphp
+                        @if ($ends !== [])
                         <tfoot>
-                            @foreach ($program->ends() as $end => $goals)
+                            @foreach ($ends as $end => $goals)
                                 <tr><th scope="row" colspan="2">{{ $end === 'file' ? 'into a file' : "into the {$end}" }}</th>
                                     @foreach ($goals as $t => $goal)
                                         <td @class(['crossing', 'down' => $program->tracks[$t]['sources'] !== [],
