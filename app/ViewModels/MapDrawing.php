@@ -76,7 +76,7 @@ final class MapDrawing
         }
     }
 
-    /** How a line or a plate stands in an outage: " failed", " dark" or nothing. */
+    /** How a line or a plate stands in an outage: "failed", "dark" or nothing. */
     public function inOutage(?Outage $outage, string $key): string
     {
         // What a program picks goes with the program.
@@ -84,8 +84,8 @@ final class MapDrawing
 
         return match (true) {
             $outage === null => '',
-            isset($outage->failed[$key]) => ' failed',
-            isset($outage->dark[$key]) => ' dark',
+            isset($outage->failed[$key]) => 'failed',
+            isset($outage->dark[$key]) => 'dark',
             default => '',
         };
     }

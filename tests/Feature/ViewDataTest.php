@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use App\ViewModels\CableTable;
 use App\ViewModels\CatalogueShelf;
 use App\ViewModels\Comparison;
 use App\ViewModels\Computers;
@@ -23,6 +24,7 @@ use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
 use Illuminate\Http\Request;
+use Tests\Support\Draft;
 
 beforeEach(function () {
     $this->owner = User::factory()->create(['name' => 'Ivo Tamm']);
@@ -184,4 +186,31 @@ it('sets the steps that have a time on a line, in their order, the beginning of 
     expect((new TimeLine([]))->rows)->toBe([]);
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/cards")->assertOk()->assertSee('class="time-line"', false)
         ->assertSee('Call the Navigator and go through the card for guests together');
+});
+
+it('shows the book without its maps, and gives each of them when the page asks', function () {
+    $id = $this->rig->id;
+    $page = $this->actingAs($this->owner)->get("/rigs/{$id}/book")->assertOk()->assertSee("/rigs/{$id}/book/map/cables", false)
+        ->assertSee('Drawing the map');
+    expect($page->getContent())->not->toContain('class="map"');
+    foreach (['cables' => 'Cables between units', 'inside' => 'Programs, devices and what passes inside'] as $depth => $caption) {
+        $this->get("/rigs/{$id}/book/map/{$depth}")->assertOk()->assertSee($caption)->assertSee('<svg', false)->assertSee('Desk mixer');
+    }
+    foreach (['everything', 'nowhere'] as $depth) {
+        $this->get("/rigs/{$id}/book/map/{$depth}")->assertNotFound();
+    }
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$id}/book/map/cables")->assertNotFound();
+});
+
+it('draws a hundred cables at a time, each under its number in the rig', function () {
+    $rig = Draft::rig();
+    foreach (range(1, 120) as $i) {
+        $rig->unit("mic-{$i}", 'dynamic-microphone')->unit("box-{$i}", 'line-booster')->cable('xlr', "mic-{$i}/out", "box-{$i}/in");
+    }
+    $rows = fn (int $page): array => array_filter((new CableTable($rig->make(), $page))->rows(), fn (array $row) => $row['cable'] !== '');
+    expect([array_key_first($rows(1)), array_key_last($rows(1)), array_key_first($rows(2)), array_key_last($rows(2))])->toBe([0, 99, 100, 119])
+        ->and($rows(9))->toBe($rows(2))->and($rows(-1))->toBe($rows(1))
+        ->and(array_map(fn (array $one) => [$one['words'], $one['isHere']], (new CableTable($rig->make(), 2))->pages()))
+        ->toBe([['1 to 100', false], ['101 to 120', true]]);
 });

@@ -70,6 +70,7 @@ final class BookController
     public function map(BookRequest $request, Rig $rig, MapDepth $depth): Response
     {
         Gate::authorize('view', $rig);
+        abort_unless(in_array($depth, [MapDepth::Cables, MapDepth::Inside], true), 404);
         $edition = Edition::of($rig, $request->revision());
 
         return response(

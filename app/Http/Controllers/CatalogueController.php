@@ -30,7 +30,7 @@ final class CatalogueController
 
     public function index(Request $request): View
     {
-        $rig = Rig::query()->find($request->integer('rig'));
+        $rig = $request->filled('rig') ? Rig::query()->find($request->integer('rig')) : null;
 
         return view('catalogue.index', [
             'catalogue' => new CatalogueShelf(

@@ -50,7 +50,7 @@
                 : $page->url(['select' => 'unit:'.strstr($id, '/', true)]);
         @endphp
         <a @class(['line', 'lit' => $isLit, 'selected' => $isSelected, 'dead' => ! $edge->carries, $page->grounds?->classOf($edge->id)
-            ?? '', trim($drawing->inOutage($page->outage, $edge->id))]) href="{{ $href }}"
+            ?? '', $drawing->inOutage($page->outage, $edge->id)]) href="{{ $href }}"
             @if ($kind !== 'cable') tabindex="-1" @endif>
             <title>{{ $edge->words }}</title>
             <defs><path id="e{{ $loop->index }}" d="{{ $path }}"/></defs><use class="reach" href="#e{{ $loop->index }}"/><use
@@ -73,7 +73,7 @@
             @endphp
             <g @class(['plate', 'program' => $plate->isProgram, 'selected' => $isSelected, 'lit' => isset($drawing->touched[$plate->unit]),
                 'evident' => isset($drawing->evidenceUnits[$plate->unit]),
-                trim($drawing->inOutage($page->outage, "unit:{$plate->unit}"))])>
+                $drawing->inOutage($page->outage, "unit:{$plate->unit}")])>
                 <a class="plate-open" href="{{ $page->url(['select' => $isSelected ? null : "unit:{$plate->unit}"]) }}"
                     data-unit="{{ $plate->unit }}" @if ($isSelected) aria-current="true" @endif>
                     <rect class="plate-body" x="{{ $x }}" y="{{ $y }}" width="{{ $w }}" height="{{ $h }}" rx="2"/>

@@ -32,7 +32,8 @@
             @break
         @case (NextKind::Starts)
         @case (NextKind::Listens)
-            @if ($page->canEdit && $rail->suggested() !== null) <x-place-all :page="$page" :suggested="$rail->suggested()" />
+            @php $suggested = $page->canEdit ? $rail->suggested() : null; @endphp
+            @if ($suggested !== null) <x-place-all :page="$page" :suggested="$suggested" />
             @elseif ($page->canEdit) <x-place-end :page="$page" :picker="$rail->picker()" /> @endif
             @if ($page->asked('ends') !== '1') <a href="{{ $rail->nextUrl }}">See all</a> @endif
             @break

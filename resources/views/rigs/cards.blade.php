@@ -8,7 +8,8 @@
             </div>
             <p class="quiet">Opening and closing the show. Most of it follows from the rig:
                 what is switched on and started, and in which order. Write your own steps beside it.</p>
-            @if ($cards->line() !== null) <x-time-line :line="$cards->line()" /> @endif
+            @php $line = $cards->line(); @endphp
+            @if ($line !== null) <x-time-line :line="$line" /> @endif
             @foreach (Phase::cases() as $phase)
                 <section class="phase" aria-label="{{ $phase->label() }}">
                     <h3>{{ $phase->label() }}</h3>
