@@ -12,6 +12,7 @@ const line = (path, classes) => {
 export function pickLines() {
     return {
         watch: null,
+        lines: [],
 
         init() {
             this.watch = new ResizeObserver(() => this.draw());
@@ -30,6 +31,7 @@ export function pickLines() {
             picture.setAttribute('width', frame.width);
             picture.setAttribute('height', frame.height);
             const drawn = [];
+            this.lines = [];
             for (const pick of this.$root.querySelectorAll('[data-picks]')) {
                 const to = pick.getBoundingClientRect();
                 for (const ref of pick.dataset.picks.split(' ').filter(Boolean)) {
@@ -40,12 +42,19 @@ export function pickLines() {
                     const [x2, y2] = [to.left - frame.left, to.top + Math.min(16, to.height / 2) - frame.top];
                     const middle = (x1 + x2) / 2;
                     const path = `M${x1},${y1} C${middle},${y1} ${middle},${y2} ${x2},${y2}`;
-                    const isLit = this.isAt(pick) || this.isAt(devices.get(ref));
                     for (const pen of (pick.dataset.pens ?? '').split(' ').filter(Boolean)) drawn.unshift(line(path, `pen-stroke pen-${pen}`));
-                    drawn.push(line(path, isLit ? 'pick-line lit' : 'pick-line'));
+                    const made = line(path, 'pick-line');
+                    this.lines.push([made, pick, devices.get(ref)]);
+                    drawn.push(made);
                 }
             }
             picture.replaceChildren(...drawn);
+            this.light();
+        },
+
+        // Nothing is measured for that.
+        light() {
+            for (const [made, ...ends] of this.lines) made.classList.toggle('lit', ends.some((end) => this.isAt(end)));
         },
 
         isAt(row) {

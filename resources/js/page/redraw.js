@@ -10,6 +10,12 @@ const bare = (masked) => {
     const bytes = [...atob(masked)].map((one) => one.charCodeAt(0));
     return bytes.slice(bytes.length / 2).map((byte, i) => byte ^ bytes[i]).join();
 };
+const TOKEN = /(name="(?:_token|csrf-token)" (?:value|content)=")([^"]*)/g;
+const tokenIn = (html) => html.match(/name="csrf-token" content="([^"]*)/)?.[1] ?? '';
+
+/** Whether two answers differ in nothing but the mask of the session's token. */
+export const isAlike = (one, other) => one.replace(TOKEN, '$1') === other.replace(TOKEN, '$1') && bare(tokenIn(one)) === bare(tokenIn(other));
+
 const keepToken = (next) => {
     const [was, is] = [document, next].map((one) => one.querySelector('meta[name=csrf-token]').content);
     if (bare(was) !== bare(is)) return;

@@ -1,6 +1,6 @@
 // Going from view to view of a rig without a new page: the address changes, what is shown is drawn in place of what was. Back and forward do
 // the same. A view that was there is shown at once, and made fresh behind it. Where anything is in the way, the browser goes there as usual.
-import { redraw, settled, shown } from './redraw.js';
+import { isAlike, redraw, settled, shown } from './redraw.js';
 import { putBack, snapshot } from './scrolled.js';
 import { anyUnsaved } from './unsaved.js';
 
@@ -17,9 +17,6 @@ const page = async (address) => {
     if (!answer.ok || answer.redirected) throw new Error(String(answer.status));
     return answer.text();
 };
-
-// The session's token stands behind another mask in each answer.
-const unmasked = (html) => html.replace(/(name="(?:_token|csrf-token)" (?:value|content)=")[^"]*/g, '$1');
 
 const viewOf = (address) => new URL(address, window.location.href).pathname;
 const bare = (address) => address.split('#')[0];
@@ -73,7 +70,7 @@ export const visit = async (address, isNew = true, leaves = false) => {
         const isShown = latest.address === address && isOther && isFresh;
         if (isNew && !isShown) window.history.pushState(null, '', address);
         // What is shown already, and has come again as it was, needs no second drawing.
-        if (!isShown || unmasked(html) !== unmasked(known.html)) redraw(html, null, seen);
+        if (!isShown || !isAlike(html, known.html)) redraw(html, null, seen);
         if (!isShown) arrive(address, place);
         keep(address, { html, revision: document.body.dataset.revision });
     } catch {

@@ -27,7 +27,7 @@
                     <table class="facts"><tbody>@foreach ($computer->stray as $situation => $reaches)
                         <tr><th scope="row">{{ $situation }}</th><td>{{ $reaches }}</td></tr> @endforeach</tbody></table>
                 </details>
-                <div class="computer-parts" x-data="pickLines" x-on:mouseover="draw" x-on:mouseleave="draw" x-on:focusin="draw"
+                <div class="computer-parts" x-data="pickLines" x-on:mouseover="light" x-on:mouseleave="light" x-on:focusin="light"
                     x-on:toggle.capture="draw" x-on:redrawn.document="draw">
                     <svg class="pick-lines" x-ref="lines" data-own aria-hidden="true"></svg>
                     <div class="devices">
