@@ -3,7 +3,7 @@ import { forgetPages, forgetTicks, unsentTicks } from '../page/forget.js';
 import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
-import { addressOf, comeBack, isWithin, searchOf, toView, visit } from '../page/visit.js';
+import { addressOf, comeBack, isWithin, searchOf, toView, visit, warm } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
@@ -27,6 +27,7 @@ const letGo = () => {
     menu.querySelector('summary').focus();
 };
 const hasModifier = ({ ctrlKey, metaKey, altKey }) => ctrlKey || metaKey || altKey;
+const REST_MS = 60;
 const say = (name) => window.dispatchEvent(new CustomEvent(name));
 
 const KEYS = {
@@ -117,6 +118,13 @@ export function frame() {
             if (!link || event.defaultPrevented || event.button !== 0 || hasModifier(event) || event.shiftKey || !isWithin(link)) return;
             event.preventDefault();
             visit(addressOf(link).href, true, link.dataset.leaves !== undefined);
+        },
+
+        // Who points at a stop or a tab for a moment will likely go there.
+        point({ target }) {
+            clearTimeout(this.pointing);
+            const link = target.closest?.('.rail a, .tabs a');
+            if (link && isWithin(link)) this.pointing = setTimeout(() => warm(addressOf(link).href), REST_MS);
         },
 
         back() {

@@ -81,14 +81,23 @@ const standAgain = (was, neighbours) => {
 const replaceView = (next) => {
     const was = document.querySelector('main#view');
     window.Alpine.destroyTree(was);
-    state.whole = document.importNode(next.querySelector('main#view'), true);
+    const made = next.querySelector('main#view');
+    // What is morphed after it finds its place taken.
+    made.replaceWith(made.cloneNode(false));
+    state.whole = document.adoptNode(made);
     was.replaceWith(state.whole);
 };
 
-/** @param seen the drawing that the state was asked for from; @param sent the form whose change is in it */
-export const redraw = (html, sent = null, seen = state.drawings) => {
+export const parsed = (html) => new DOMParser().parseFromString(html, 'text/html');
+
+/**
+ * @param page an answer's HTML, or its document, which is used up
+ * @param sent the form whose change is in it
+ * @param seen the drawing that the state was asked for from
+ */
+export const redraw = (page, sent = null, seen = state.drawings) => {
     if (sent === null && (seen !== state.drawings || state.sending > 0)) return;
-    const next = new DOMParser().parseFromString(html, 'text/html');
+    const next = typeof page === 'string' ? parsed(page) : page;
     if (!next.querySelector('main#view')) return window.location.reload();
     state.drawings++;
     keepToken(next);

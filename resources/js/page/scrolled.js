@@ -8,13 +8,20 @@ const pathOf = (element, top) => {
 };
 const at = (path, top) => path.reduce((one, index) => one?.children[index], top);
 
+// What was scrolled, as it happens: to ask each element for it would lay out what nobody sees.
+const moved = new Set();
+document.addEventListener('scroll', ({ target }) => moved.add(target), { capture: true, passive: true });
+
 /** @returns {{scrolled: [number[], number, number][], open: number[][]}} */
 export const snapshot = () => {
     const top = root();
-    const all = top === null ? [] : [top, ...top.querySelectorAll('*')];
+    if (top === null) return { scrolled: [], open: [] };
+    const here = [...moved].filter((one) => one === top || top.contains(one));
+    moved.clear();
+    for (const one of here) moved.add(one);
     return {
-        scrolled: all.filter((one) => one.scrollTop > 0 || one.scrollLeft > 0).map((one) => [pathOf(one, top), one.scrollTop, one.scrollLeft]),
-        open: all.filter((one) => one.matches('details[open]')).map((one) => pathOf(one, top)),
+        scrolled: here.map((one) => [pathOf(one, top), one.scrollTop, one.scrollLeft]).filter(([, y, x]) => y > 0 || x > 0),
+        open: [...top.querySelectorAll('details[open]')].map((one) => pathOf(one, top)),
     };
 };
 

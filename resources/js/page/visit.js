@@ -1,6 +1,6 @@
 // Going from view to view of a rig without a new page: the address changes, what is shown is drawn in place of what was. Back and forward do
 // the same. A view that was there is shown at once, and made fresh behind it. Where anything is in the way, the browser goes there as usual.
-import { isAlike, redraw, settled, shown } from './redraw.js';
+import { isAlike, parsed, redraw, settled, shown } from './redraw.js';
 import { putBack, snapshot } from './scrolled.js';
 import { anyUnsaved } from './unsaved.js';
 
@@ -8,7 +8,7 @@ const LOST = 'What you entered here is not saved. Leave it?';
 
 const latest = { number: 0, address: window.location.href };
 
-// Pages that were shown, by address, and how far each was scrolled.
+// Pages that were shown, by address: their HTML, a document made of it while nothing else was done, and how far each was scrolled.
 const pages = new Map();
 const MOST = 24;
 
@@ -22,16 +22,55 @@ const viewOf = (address) => new URL(address, window.location.href).pathname;
 const bare = (address) => address.split('#')[0];
 
 const keep = (address, kept) => {
+    const known = pages.get(bare(address));
     pages.delete(bare(address));
-    pages.set(bare(address), { ...pages.get(bare(address)), ...kept });
+    pages.set(bare(address), { ...known, ...kept });
     if (pages.size > MOST) pages.delete(pages.keys().next().value);
 };
 
-// How far what is left is scrolled is known again when somebody comes back to it.
-const leave = () => {
-    const known = pages.get(bare(latest.address));
-    keep(latest.address, { html: known?.html, revision: known?.revision, seen: snapshot() });
+const whenIdle = window.requestIdleCallback ?? ((work) => setTimeout(work, 200));
+
+const prepare = (address) => whenIdle(() => {
+    const known = pages.get(bare(address));
+    if (known?.html) known.ready ??= parsed(known.html);
+});
+
+const taken = (known) => {
+    const document = known.ready ?? known.html;
+    known.ready = null;
+    return document;
 };
+
+// A stop or tab that the pointer rests on, or that has the focus, is fetched before it is chosen.
+const JUST_MS = 3000;
+const isJust = (known) => performance.now() - (known?.at ?? -Infinity) < JUST_MS;
+const isFresh = (known) => known?.html !== undefined && known.revision === document.body.dataset.revision;
+const coming = new Map();
+
+/** Fetches a view that somebody is about to go to. */
+export const warm = (href) => {
+    const address = bare(href);
+    const known = pages.get(address);
+    if (coming.has(address) || isFresh(known) || viewOf(address) === viewOf(latest.address)) return;
+    const { revision } = document.body.dataset;
+    const work = page(address).then((html) => {
+        keep(address, { html, revision, at: performance.now(), ready: null });
+        prepare(address);
+    }).catch(() => {}).finally(() => coming.delete(address));
+    coming.set(address, work);
+};
+
+// Two frames: until then what was drawn is not seen.
+const seenByReader = () => new Promise((done) => {
+    const timer = setTimeout(done, 300);
+    requestAnimationFrame(() => requestAnimationFrame(() => {
+        clearTimeout(timer);
+        done();
+    }));
+});
+
+// How far what is left is scrolled is known again when somebody comes back to it.
+const leave = () => keep(latest.address, { seen: snapshot() });
 
 const arrive = (address, seen) => {
     latest.address = address;
@@ -50,16 +89,19 @@ export const visit = async (address, isNew = true, leaves = false) => {
     const number = ++latest.number;
     document.body.setAttribute('aria-busy', 'true');
     leave();
-    const known = pages.get(bare(address));
-    const place = isNew ? null : known?.seen;
     try {
         let html, seen;
         await settled();
-        const isFresh = known?.html && known.revision === document.body.dataset.revision;
-        if (isOther && isFresh && number === latest.number) {
+        await coming.get(bare(address));
+        const known = pages.get(bare(address));
+        const place = isNew ? null : known?.seen;
+        const isShown = isOther && isFresh(known) && number === latest.number;
+        if (isShown) {
             if (isNew) window.history.pushState(null, '', address);
-            redraw(known.html);
+            redraw(taken(known));
             arrive(address, place);
+            await seenByReader();
+            if (isJust(known)) return prepare(address);
         }
         do {
             await settled();
@@ -67,12 +109,12 @@ export const visit = async (address, isNew = true, leaves = false) => {
             html = await page(bare(address));
             if (number !== latest.number) return;
         } while (seen !== shown());
-        const isShown = latest.address === address && isOther && isFresh;
         if (isNew && !isShown) window.history.pushState(null, '', address);
         // What is shown already, and has come again as it was, needs no second drawing.
         if (!isShown || !isAlike(html, known.html)) redraw(html, null, seen);
         if (!isShown) arrive(address, place);
-        keep(address, { html, revision: document.body.dataset.revision });
+        keep(address, { html, revision: document.body.dataset.revision, ready: null });
+        prepare(address);
     } catch {
         if (number === latest.number) window.location.assign(address);
     } finally {
