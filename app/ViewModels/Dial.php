@@ -42,6 +42,27 @@ final readonly class Dial
         $this->keptMuteBy = $point->mute === null ? null : $state->autoMutedBy($unit, $point)?->label;
     }
 
+    /** The knob of that field, where the point has one. */
+    public function knob(string $field): ?Knob
+    {
+        foreach ($this->parts as $part) {
+            if ($part instanceof Knob && $part->field === $field) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<string>  $fields
+     * @return list<Knob|Key> all others
+     */
+    public function partsBut(array $fields): array
+    {
+        return array_values(array_filter($this->parts, fn (Knob|Key $part) => ! in_array($part->field, $fields, true)));
+    }
+
     private static function ownScale(Point $point, string $control): ?OwnScale
     {
         return match ($control) {

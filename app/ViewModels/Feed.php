@@ -7,6 +7,7 @@ namespace App\ViewModels;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Source;
 
 /** One way into an output, as it stands: from which point, how strongly, from where on it, and which sounds that brings. */
@@ -19,6 +20,8 @@ final readonly class Feed
     public bool $canTap;
 
     /**
+     * @param  Decibels  $sent  what its level and a fader before it add
+     * @param  bool  $isMuted  what it comes from is muted before it is taken
      * @param  string  $from  what it comes from, with the effects that it passes: "Microphone through gate, compressor"
      * @param  list<Source>  $sources
      * @param  string  $by  what has it stand so, where that is no hand: "as in Main", "soloed", "Hall off"; empty otherwise
@@ -32,6 +35,8 @@ final readonly class Feed
         public Route $now,
         public array $sources,
         public array $instead,
+        public Decibels $sent,
+        public bool $isMuted = false,
         public string $by = '',
         public array $movesWith = [],
         public bool $isIdle = false,
@@ -49,10 +54,12 @@ final readonly class Feed
 
     public function tapWords(): string
     {
-        return match ($this->now->tap) {
-            Tap::Input => 'from the input', Tap::BeforeMute => 'before the mute',
-            Tap::PreFader => 'pre-fader', Tap::PostFader => 'post-fader',
-        };
+        return $this->now->tap->words();
+    }
+
+    public function sounds(): SoundsIn
+    {
+        return new SoundsIn($this->from, $this->sources);
     }
 
     public function levelWords(): string

@@ -26,6 +26,26 @@ final readonly class Knob
         return $this->own === null || is_bool($this->value) ? 0.0 : $this->own->markOf(Decibels::of($this->value));
     }
 
+    /** How far it is turned up, from 0 to 1: on the printed scale where there is one. */
+    public function share(): float
+    {
+        [$from, $to] = $this->own === null ? [$this->scale->from, $this->scale->to] : $this->marks();
+        $at = $this->own === null ? (float) $this->value : $this->mark();
+
+        return $to <= $from ? 0.0 : round(max(0.0, min(1.0, ($at - $from) / ($to - $from))), 3);
+    }
+
+    /** @return list<float> where marks are printed, from 0 to 1; quarters where the scale is not known */
+    public function ticks(): array
+    {
+        if ($this->own === null) {
+            return [0.0, 0.25, 0.5, 0.75, 1.0];
+        }
+        [$from, $to] = $this->marks();
+
+        return array_map(fn (array $mark) => round(($mark[0] - $from) / max(1e-9, $to - $from), 3), $this->own->marks);
+    }
+
     /** @return array{float, float} the first and the last mark */
     public function marks(): array
     {

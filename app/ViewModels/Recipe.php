@@ -50,6 +50,33 @@ final readonly class Recipe
         return $idle;
     }
 
+    /** Whether it gets one of several things, and no more: its feeds shut each other out. */
+    public function isSelector(): bool
+    {
+        $groups = array_unique(array_map(fn (Feed $feed) => $feed->now->group, $this->feeds));
+        $plain = array_filter($this->feeds, fn (Feed $feed) => $feed->canSwitch && ! $feed->canLevel);
+
+        return count($this->feeds) > 1 && count($groups) === 1 && $groups[0] !== null && count($plain) === count($this->feeds);
+    }
+
+    /** Whether any of what is in it has a level of its own to set. */
+    public function hasLevels(): bool
+    {
+        return array_filter($this->in(), fn (Feed $feed) => $feed->canLevel) !== [];
+    }
+
+    /** @return list<Feed> those of which it can be chosen where they are taken */
+    public function tapped(): array
+    {
+        return array_values(array_filter($this->feeds, fn (Feed $feed) => $feed->canTap));
+    }
+
+    /** Who listens behind it, in one line; empty where nobody does. */
+    public function heardBy(): string
+    {
+        return implode(', ', array_map(fn (Listener $listener) => $listener->name, $this->listeners));
+    }
+
     /** "follows Main with its fader, except Bob"; empty where it has a recipe of its own. */
     public function following(): string
     {

@@ -14,6 +14,7 @@ use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Rule;
 use HiddenWire\Core\Equipment\Socket;
+use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\PointRef;
@@ -32,6 +33,12 @@ final readonly class Recipes
 
     /** @var list<Dial> what can be set on points that are no outputs */
     public array $controls;
+
+    /** On which all mixes are drawn. */
+    public MixScale $scale;
+
+    /** Where most of what can be tapped is taken. */
+    public Tap $tap;
 
     private EquipmentModel $model;
 
@@ -62,6 +69,39 @@ final readonly class Recipes
             fn (Point $point) => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
             array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
         ));
+        $used = array_merge(...array_map(fn (Recipe $recipe) => $recipe->in(), $recipes));
+        $this->scale = new MixScale(array_map(fn (Feed $feed) => $feed->sent, $used));
+        $taps = array_count_values(array_map(fn (Feed $feed) => $feed->now->tap->value, $used));
+        arsort($taps);
+        $this->tap = Tap::tryFrom((string) array_key_first($taps)) ?? Tap::PostFader;
+    }
+
+    /** Where what is in the mixes is taken, said once. */
+    public function tapWords(): string
+    {
+        $feeds = array_merge(...array_map(fn (Recipe $recipe) => $recipe->in(), $this->recipes));
+        $differ = array_filter($feeds, fn (Feed $feed) => $feed->now->tap !== $this->tap);
+
+        $most = $differ === [] ? 'Everything' : 'Where nothing else is said, everything';
+
+        return $feeds === [] ? '' : "{$most} is taken {$this->tap->words()}.";
+    }
+
+    /** What comes in at a point. */
+    public function soundsAt(Point $point): SoundsIn
+    {
+        return new SoundsIn($point->label, $this->field->sourcesAt("{$this->unit->id}/{$point->id}"));
+    }
+
+    /**
+     * @param  list<Dial>  $controls
+     * @return array{list<Dial>, list<Dial>} in two columns of one height
+     */
+    public static function columns(array $controls): array
+    {
+        $half = intdiv(count($controls) + 1, 2);
+
+        return [array_slice($controls, 0, $half), array_slice($controls, $half)];
     }
 
     /** How many feeds carry what is plugged in. */
@@ -140,12 +180,17 @@ final readonly class Recipes
                     && $other->choice() !== $route->choice()),
             ));
 
+        $state = $this->graph->state;
+        $now = $state->route($this->unit->id, $route);
+
         return new Feed(
             $route->key(),
             $this->named($from),
-            $this->graph->state->route($this->unit->id, $route),
+            $now,
             $this->field->sourcesAt("{$this->unit->id}/{$from->id}"),
             $instead,
+            $state->sendTotal($this->unit->id, $now),
+            in_array($now->tap, [Tap::PreFader, Tap::PostFader], true) && $state->isMuted($this->unit->id, $from),
             $this->by($route),
             $this->movesWith($route),
             $this->isIdle($from->id),

@@ -48,6 +48,7 @@ final readonly class Tracks
                         $graph->state->route($unit->id, $route),
                         [],
                         [],
+                        $graph->state->sendTotal($unit->id, $graph->state->route($unit->id, $route)),
                     ),
                     array_filter($model->routes, fn (Route $route) => $route->from === $point->id),
                 ))],

@@ -11,4 +11,12 @@ enum Tap: string
     case BeforeMute = 'before-mute';
     case PreFader = 'pre-fader';
     case PostFader = 'post-fader';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Input => 'from the input', self::BeforeMute => 'before the mute',
+            self::PreFader => 'pre-fader', self::PostFader => 'post-fader',
+        };
+    }
 }

@@ -183,6 +183,14 @@ final readonly class State
         return $this->set($unit, $point)->fader ?? $point->fader->db ?? Decibels::zero();
     }
 
+    /** What a route as it stands adds behind the gain of its start: its own level, and the start's fader where it is tapped behind it. */
+    public function sendTotal(string $unit, Route $now): Decibels
+    {
+        return $now->tap === Tap::PostFader
+            ? $this->fader($unit, $this->rig->modelOf($unit)->points[$now->from])->plus($now->db)
+            : $now->db;
+    }
+
     public function isMuted(string $unit, Point $point): bool
     {
         return ($this->mutedBySetting[$unit][$point->id] ?? false) || ($this->set($unit, $point)->mute ?? $point->mute ?? false)

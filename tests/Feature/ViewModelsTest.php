@@ -9,6 +9,7 @@ use App\Rigs\Geometry;
 use App\Rigs\Starters;
 use App\ViewModels\Computer;
 use App\ViewModels\Finder;
+use App\ViewModels\Knob;
 use App\ViewModels\MapDepth;
 use App\ViewModels\MapDrawing;
 use App\ViewModels\MapGraph;
@@ -20,14 +21,19 @@ use App\ViewModels\Recipe;
 use App\ViewModels\Recipes;
 use App\ViewModels\RigPage;
 use App\ViewModels\Sheet;
+use App\ViewModels\SoundsIn;
 use App\ViewModels\Stock;
 use App\ViewModels\TextWidth;
 use App\ViewModels\Tracks;
 use App\ViewModels\WayStrip;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Equipment\Dials\Scale;
 use HiddenWire\Core\Equipment\Meter;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Http\Request;
@@ -211,6 +217,37 @@ describe('the views in which a rig is built', function () {
         expect(collect($off->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'main')->aloud())->toEndWith('It is muted.');
         $inputs = array_map(fn ($point) => $point->label, $mixer->inputs());
         expect($inputs)->toContain('Mic 1', 'Computer')->and($mixer->feedOf($mixer->recipes[0], $mixer->inputs()[0])?->now->on)->toBeTrue();
+    });
+
+    it('draws a mix on one scale: what fader and send add, sounds first, a choice as a choice', function () {
+        $of = fn (RigPage $page) => new Recipes($page->rig->units['mixer'], $page->hearing->graph, $page->hearing->graph->field());
+        $mixer = $of(($this->page)());
+        $phones = collect($mixer->recipes)->first(fn (Recipe $recipe) => $recipe->output->id === 'phones');
+        // By hand: Mic 1 at 0 dB with a send of -18; Optical at -6 with -3; Line 5/6 at -8 with 0.
+        $sent = collect($phones->in())->mapWithKeys(fn ($feed) => [$feed->from => $feed->sent->number()]);
+        expect($sent['Mic 1'])->toBe(-18)->and($sent['Optical'])->toBe(-9)->and($sent['Line 5/6'])->toBe(-8);
+        // 150 wide from -24 to 6: 5 a dB.
+        expect([$mixer->scale->zero, $mixer->scale->at(Decibels::of(-18)), $mixer->scale->at(Decibels::of(-40))])->toBe([120.0, 30.0, 0.0])
+            ->and(array_filter(array_column($mixer->scale->lines, 'text')))->toContain('−24', '−12')
+            ->and($mixer->tapWords())->toBe('Everything is taken post-fader.');
+        $computer = collect($mixer->recipes)->first(fn (Recipe $recipe) => $recipe->isSelector());
+        expect($computer->output->label)->toBe('To computer')->and($phones->isSelector())->toBeFalse()
+            ->and($computer->heardBy())->toBe('Viewers, Archive');
+    });
+
+    it('names an input by its sounds where they are few', function () {
+        $sources = array_map(fn (string $id) => new Source($id, ucfirst($id), SourceKind::Voice), ['ann', 'bea', 'cal', 'dot']);
+        $said = fn (int $count): array => [(new SoundsIn('Mic 1', array_slice($sources, 0, $count)))->name,
+            (new SoundsIn('Mic 1', array_slice($sources, 0, $count)))->also];
+        expect([$said(0), $said(1), $said(3), $said(4)])
+            ->toBe([['Mic 1', ''], ['Ann', 'Mic 1'], ['Ann, Bea, Cal', 'Mic 1'], ['Mic 1', 'Ann, Bea and 2 more']]);
+    });
+
+    it('stands a knob where its printed scale says, else where its range does', function () {
+        $scale = new Scale(-60, 10, 'dB', 0.5);
+        $printed = new Knob('fader', 'fader', -10, $scale, new OwnScale('', [[0.0, -60.0], [5.0, -10.0], [10.0, 10.0]]));
+        expect([$printed->share(), $printed->ticks()])->toBe([0.5, [0.0, 0.5, 1.0]])
+            ->and((new Knob('gain', 'gain', -25, $scale))->share())->toBe(0.5);
     });
 
     it('names an effects chain after what enters it, and says what a choice excludes', function () {

@@ -1,19 +1,13 @@
-@props(['page', 'control'])
+@props(['page', 'control', 'but' => []])
 {{-- What can be set on a point, by the register of controls. --}}
 @php
     $at = ['edit' => 'point', 'unit' => $control->unit, 'point' => $control->point->id];
     $label = $control->point->label;
 @endphp
 <div class="control">
-    @foreach ($control->parts as $part)
+    @foreach ($control->partsBut($but) as $part)
         @if ($part instanceof \App\ViewModels\Knob)
-            <div class="knob">{{ $part->name }} <x-number :page="$page" :fields="$at" :name="$part->field"
-                label="{{ ucfirst($part->name) }} of {{ $label }}" :value="$part->value" :from="$part->scale->from" :to="$part->scale->to"
-                :unit="$part->scale->unit" :step="$part->scale->step" />@if ($part->own !== null)
-                <small class="dial-word">dial</small> <x-number :page="$page"
-                :fields="['edit' => 'printed', 'unit' => $control->unit, 'point' => $control->point->id, 'control' => $part->field]"
-                name="mark" label="{{ ucfirst($part->name) }} of {{ $label }} as printed" :value="$part->mark()"
-                :from="$part->marks()[0]" :to="$part->marks()[1]" :unit="$part->own->unit" step="0.1" class="printed" />@endif</div>
+            <div class="knob">{{ $part->name }} <x-knob :page="$page" :control="$control" :knob="$part" /></div>
         @else
             <x-edit :page="$page" :fields="[...$at, $part->field => $part->isOn ? '0' : '1']"><button type="submit"
                 class="do @if ($part->isMarked) is-set @endif">{{ $part->does }}<span class="visually-hidden">

@@ -11,8 +11,8 @@
     @vite(['resources/scss/app.scss', 'resources/js/app.js'])
 </head>
 <body {{ $attributes }} x-data="frame" x-on:submit="submit" x-on:change="change" x-on:click="click" x-on:keydown.window="key"
-    x-on:pointerover="point" x-on:popstate.window="back" x-on:input="input" x-on:focusout="left" x-on:pointerdown="pressed" x-on:redrawn.document="input"
-    x-on:beforeunload.window="leave">
+    x-on:pointerover="point" x-on:popstate.window="back" x-on:input="input" x-on:focusout="left" x-on:pointerdown="pressed"
+    x-on:redrawn.document="input" x-on:beforeunload.window="leave">
 {{ $slot }}
 <x-verdict-shapes />
 </body>

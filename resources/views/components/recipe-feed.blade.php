@@ -1,34 +1,31 @@
-@props(['page', 'unit', 'recipe', 'feed'])
-{{-- What is in a mix, with what can be set on its way there. --}}
-<li>
-    <span class="ingredient">{{ $feed->from }}@if ($feed->by !== '')
-        <small>{{ $feed->by }}</small>@endif @if ($feed->movesWith !== [])
-        <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif
-        @if ($feed->now->holds !== null) <small>holds {{ $feed->now->holds->words() }}</small>@endif
-        @if ($feed->sources !== []) <small>{{ implode(', ', array_map(fn ($source) => $source->name,
-        $feed->sources)) }}</small> @endif</span>
-    <div class="control">
-        @if ($feed->canLevel)
-            <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit,
-            'route' => $feed->key]" name="db" label="Level of {{ $feed->from }} in {{
-            $recipe->output->label }}" :value="$feed->now->db->number()"
-            /> @elseif ($feed->levelWords() !== '') <span class="figures">{{ $feed->levelWords()
-            }}</span> @endif
-        @if ($feed->canTap)
-            <x-edit :page="$page" class="set"
-                :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]"><select
-                name="tap" data-auto aria-label="Where {{ $feed->from }} is taken for {{
-                $recipe->output->label }}">@foreach (['input' => 'input', 'pre-fader' => 'pre-fader',
-                'post-fader' => 'post-fader'] as $tap => $words) <option value="{{ $tap }}"
-                @selected($feed->now->tap->value === $tap)>{{ $words }}</option>
-                @endforeach</select><button type="submit"
-                class="do without-scripts">Set</button></x-edit>
-        @else <small class="quiet">{{ $feed->isLinked() ? 'post-fader' : $feed->tapWords() }}</small>
-            @endif
-        @if ($feed->canSwitch)
-            <x-edit :page="$page" :fields="['edit' => 'route', 'unit' => $unit,
-            'route' => $feed->key, 'on' => '0']"><button class="do"
-            type="submit">Remove<span class="visually-hidden">
+@props(['page', 'recipes', 'recipe', 'feed'])
+{{-- What is in a mix: its sounds, how strong it is on the scale of all mixes, its send, and how it is taken out. --}}
+@php
+    $unit = $recipes->unit->id;
+    $sounds = $feed->sounds();
+    $pen = array_values(array_filter(array_map(fn ($source) => $page->penOf($source->id), $feed->sources)))[0] ?? null;
+    $x = $recipes->scale->at($feed->sent);
+@endphp
+<li class="mix-row">
+    <span class="ingredient"><strong @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif>{{ $sounds->name
+        }}</strong>@if ($sounds->also !== '') <small>{{ $sounds->also }}</small>@endif
+        @if ($feed->isMuted) <small class="says-muted">muted</small>@endif @if ($feed->by !== '') <small>{{ $feed->by }}</small>@endif
+        @if ($feed->movesWith !== []) <small>moves with {{ implode(', ', $feed->movesWith) }}</small>@endif
+        @if ($feed->now->holds !== null) <small>holds
+        {{ $feed->now->holds->words() }}</small>@endif @if ($feed->now->tap !== $recipes->tap && ! $feed->canTap)
+        <small>{{ $feed->tapWords() }}</small>@endif</span>
+    @if ($feed->now->tap !== $recipes->tap && $feed->canTap) <x-recipe-tap :page="$page" :unit="$unit" :recipe="$recipe" :feed="$feed" />
+        @endif
+    <svg @class(['mix-bar', "pen-{$pen?->value}" => $pen !== null, 'is-muted' => $feed->isMuted]) viewBox="0 0 {{
+        $recipes->scale::WIDTH }} 28" width="{{ $recipes->scale::WIDTH }}" height="28" preserveAspectRatio="none" aria-hidden="true"><use
+        href="#mix-lines"/><path class="mix-level" d="M0,14H{{ $x }}"/><path class="mix-mark" d="M{{ $x }},7V21"/></svg>
+    <span class="figures">{{ $feed->sent->text() }}</span>
+    @if ($feed->canLevel)
+        <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]" name="db"
+            label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" />
+    @else <span class="figures fixed">{{ $feed->levelWords() }}</span> @endif
+    @if ($feed->canSwitch)
+        <x-edit :page="$page" class="mix-out" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key, 'on' => '0']"><button
+            class="plain" type="submit" title="Remove"><i class="bi bi-x-lg" aria-hidden="true"></i><span class="visually-hidden">Remove
             {{ $feed->from }} from {{ $recipe->output->label }}</span></button></x-edit> @endif
-    </div>
 </li>

@@ -24,42 +24,42 @@
                     <a href="{{ $page->url(['select' => "unit:{$shown->unit->id}"], 'names') }}">Names</a>
                 </nav>
             </div>
-            <x-volumes :page="$page" :knobs="$recipes->knobs" />
-            <x-named-settings :page="$page" :unit="$shown->unit" folded />
-            @if ($recipes->chains !== null) <x-chains :page="$page" :unit="$shown->unit" :chains="$recipes->chains" /> @endif
-            @if ($shown->rules() !== [])
-                <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule)
-                    <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce'])
-                    <span class="tag">in force</span> @endif</li> @endforeach</ul>
-            @endif
-            @if ($recipes->meters !== [] || $recipes->lamps !== [])
-                <details class="stock-more readings"
-                    data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
-                    <p class="quiet">One sound at a time, at its own level.
-                        What a meter does not show, it can't see from where it is taken.</p>
-                    <table class="facts"><tbody>
-                        @foreach ($recipes->meters as $meter)
-                            <tr><th scope="row">{{ $meter->label }}<small>a usual level: {{ $meter->target }}</small></th>
-                                <td><x-meter :meter="$meter" />@forelse ($meter->sounds as $sound)
-                            <span class="reading">{{ $sound['name'] }} <strong>{{ $sound['reading'] }}</strong></span> @empty
-                            <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
-                        @foreach ($recipes->lamps as $label => $isLit)
-                            <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else
-                            dark @endif</td></tr> @endforeach
-                    </tbody></table>
-                </details>
-            @endif
+            <div class="mix-folds">
+                <x-volumes :page="$page" :knobs="$recipes->knobs" />
+                <x-named-settings :page="$page" :unit="$shown->unit" folded />
+                @if ($recipes->chains !== null) <x-chains :page="$page" :unit="$shown->unit" :chains="$recipes->chains" /> @endif
+                @if ($shown->rules() !== [])
+                    <ul class="rules" aria-label="Rules of {{ $shown->unit->name }}">@foreach ($shown->rules() as $rule)
+                        <li><strong>{{ $rule['label'] }}</strong> {{ $rule['words'] }} @if ($rule['isInForce'])
+                        <span class="tag">in force</span> @endif</li> @endforeach</ul>
+                @endif
+                @if ($recipes->meters !== [] || $recipes->lamps !== [])
+                    <details class="stock-more readings"
+                        data-keep><summary>What its meters and lamps show in {{ $page->situation->name }}</summary>
+                        <p class="quiet">One sound at a time, at its own level.
+                            What a meter does not show, it can't see from where it is taken.</p>
+                        <table class="facts"><tbody>
+                            @foreach ($recipes->meters as $meter)
+                                <tr><th scope="row">{{ $meter->label }}<small>a usual level: {{ $meter->target }}</small></th>
+                                    <td><x-meter :meter="$meter" />@forelse ($meter->sounds as $sound)
+                                <span class="reading">{{ $sound['name'] }} <strong>{{ $sound['reading'] }}</strong></span> @empty
+                                <span class="quiet">nothing</span> @endforelse</td></tr> @endforeach
+                            @foreach ($recipes->lamps as $label => $isLit)
+                                <tr><th scope="row">{{ $label }}<small>lamp</small></th><td>@if ($isLit)<strong>lit</strong>@else
+                                dark @endif</td></tr> @endforeach
+                        </tbody></table>
+                    </details>
+                @endif
+            </div>
+            <x-mix-shapes :scale="$shown->scale" />
             @if ($shown->controls !== [])
                 <section class="ingredients" aria-label="What comes in">
-                    <h3>What comes in</h3>
                     @php [$used, $idle] = $shown->controlsByUse(); @endphp
-                    <ul>@foreach ($used as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
-                        <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
+                    @if ($used !== []) <x-strips-in :page="$page" :recipes="$shown" :controls="$used" /> @endif
                     @if ($idle !== [])
                         <details class="stock-more" data-keep>
                             <summary>{{ Count::of(count($idle), 'input') }} with nothing plugged in</summary>
-                            <ul>@foreach ($idle as $control) <li><span class="ingredient">{{ $control->point->label }}</span>
-                                <x-dial :page="$page" :control="$control" /></li> @endforeach</ul>
+                            <x-strips-in :page="$page" :recipes="$shown" :controls="$idle" />
                         </details>
                     @endif
                 </section>
@@ -87,31 +87,42 @@
                 <div class="recipe-cards" x-ignore>
                     @foreach ($shown->recipes as $recipe)
                         <article class="recipe" id="recipe-{{ $recipe->output->id }}">
-                            <h3>{{ $recipe->output->label }}</h3>
-                            <p class="aloud">{{ $recipe->aloud() }}@if ($recipe->following() !== '')
-                                <span class="tag">{{ $recipe->following() }}</span>@endif</p>
-                            @if ($recipe->output->isControlled()) <div class="recipe-own"><x-dial :page="$page" :control="$recipe->control"
-                                /></div> @endif
-                            <ul class="recipe-in">
-                                @foreach ($recipe->in() as $feed)
-                                    <x-recipe-feed :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
-                                @endforeach
-                            </ul>
-                            @if ($recipe->out() !== [])
-                                <div class="left-out"><span class="quiet">Not in this mix:</span>
+                            <header>
+                                <h3>{{ $recipe->output->label }}</h3>
+                                <p>@if ($recipe->heardBy() === '') <span class="quiet">nobody listens behind it</span> @else
+                                    <span class="quiet">heard by</span> <strong>{{ $recipe->heardBy() }}</strong> @endif
+                                    @if ($recipe->following() !== '') <span class="tag">{{ $recipe->following() }}</span> @endif</p>
+                                @if ($recipe->output->isControlled()) <x-dial :page="$page" :control="$recipe->control" /> @endif
+                            </header>
+                            @if ($recipe->isSelector()) <x-recipe-choice :page="$page" :unit="$shown->unit->id" :recipe="$recipe" />
+                            @else
+                                @if ($recipe->in() !== [])
+                                    <ul class="mix-in">
+                                        <li class="mix-row mix-head" aria-hidden="true"><span></span><svg class="mix-bar" viewBox="0 0 {{
+                                            $shown->scale::WIDTH }} 16" width="{{ $shown->scale::WIDTH }}" height="16"><use
+                                            href="#mix-figures"/></svg><span>fader + send</span>
+                                            @if ($recipe->hasLevels())<span>send</span>@endif</li>
+                                        @foreach ($recipe->in() as $feed)
+                                            <x-recipe-feed :page="$page" :recipes="$shown" :recipe="$recipe" :feed="$feed" />
+                                        @endforeach
+                                    </ul>
+                                @endif
+                                <div class="left-out">@if ($recipe->out() === []) <span class="quiet">{{ $recipe->in() === []
+                                    ? 'Nothing is in this mix.' : 'Every input is in this mix.' }}</span> @else
+                                    <span class="quiet">Not in this mix:</span>@endif
                                     @foreach ($recipe->out() as $feed)
                                         <x-feed-left-out :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
                                     @endforeach
                                 </div>
                             @endif
-                            @if ($recipe->idle() !== [])
+                            @if ($recipe->idle() !== [] && ! $recipe->isSelector())
                                 <details class="stock-more idle-feeds" data-keep>
                                     <summary>{{ Count::of(count($recipe->idle()), 'input') }} with nothing plugged in<span
                                         class="visually-hidden"> of {{ $recipe->output->label }}</span></summary>
-                                    <ul class="recipe-in">
+                                    <ul class="mix-in">
                                         @foreach ($recipe->idle() as $feed)
                                             @if ($feed->now->on)
-                                                <x-recipe-feed :page="$page" :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" />
+                                                <x-recipe-feed :page="$page" :recipes="$shown" :recipe="$recipe" :feed="$feed" />
                                             @else
                                                 <li><x-feed-left-out :page="$page" :unit="$shown->unit->id" :recipe="$recipe"
                                                     :feed="$feed" /></li>
@@ -120,77 +131,86 @@
                                     </ul>
                                 </details>
                             @endif
-                            @if ($recipes->listenedTo === $recipe->output->id)
-                                <div class="listening-in" role="status">
-                                    <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.'
-                                        : "Hear exactly this: {$recipes->hear}." }}</p>
-                                    @foreach ($recipes->choices as $choice) <p>{{ $choice }}</p> @endforeach
-                                    @if ($recipes->choices === [])
-                                        <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those
-                                        on the air.</p> @endif
-                                </div>
-                            @else
-                                <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}",
-                                    'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span
-                                    class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
-                            @endif
-                            @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== []))
-                                <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden">
-                                    {{ $recipe->output->label }}</span></summary>
-                                    @if ($recipe->leaders !== [])
-                                        <x-edit :page="$page" class="row-form" data-save
-                                            :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id,
-                                            'situation' => '']">
-                                            <label>Follows
-                                                <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option
-                                                value="">nothing</option>@foreach ($recipe->leaders as $id => $name)
-                                                <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option>
-                                                @endforeach</select></label>
-                                            <label class="tick"><input type="checkbox" name="with_fader" value="1"
-                                                @checked($recipe->follows?->withFader)> with its fader</label>
-                                            <input type="hidden" name="with_except" value="1"><label>except
-                                                <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label
-                                                }} does not take over">@foreach ($recipe->feeds as $feed)
-                                                <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from,
-                                                $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option>
-                                                @endforeach</select></label>
-                                            <button class="do" type="submit">Save<span class="visually-hidden">
-                                                what {{ $recipe->output->label }} follows</span></button>
-                                        </x-edit>
-                                    @endif
-                                    @if ($recipe->models !== [])
-                                        <x-edit :page="$page" class="row-form"
-                                            :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
-                                            <label>Get once what
-                                                <select name="from" aria-label="Output that {{ $recipe->output->label
-                                                }} is made like">@foreach ($recipe->models as $id => $name)
-                                                <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
-                                            <button class="do" type="submit">Copy<span class="visually-hidden">
-                                                to {{ $recipe->output->label }}</span></button>
-                                        </x-edit>
-                                    @endif
-                                    @foreach ($recipe->feeds as $feed)
-                                        @if ($feed->canLevel)
-                                            <x-edit :page="$page" class="row-form"
-                                                :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key,
+                            <div class="mix-more">
+                                @if ($recipes->listenedTo === $recipe->output->id)
+                                    <div class="listening-in" role="status">
+                                        <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.'
+                                            : "Hear exactly this: {$recipes->hear}." }}</p>
+                                        @foreach ($recipes->choices as $choice) <p>{{ $choice }}</p> @endforeach
+                                        @if ($recipes->choices === [])
+                                            <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those
+                                            on the air.</p> @endif
+                                    </div>
+                                @else
+                                    <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}",
+                                        'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span
+                                        class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
+                                @endif
+                                @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== [] || $recipe->tapped() !== []))
+                                    <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden">
+                                        {{ $recipe->output->label }}</span></summary>
+                                        <p class="quiet">{{ $recipe->aloud() }}</p>
+                                        @if ($recipe->tapped() !== [])
+                                            <ul class="taps">@foreach ($recipe->tapped() as $feed) @if ($feed->now->tap === $shown->tap)
+                                                <li><span>{{ $feed->from }} is taken</span> <x-recipe-tap :page="$page"
+                                                :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" /></li> @endif @endforeach</ul>
+                                        @endif
+                                        @if ($recipe->leaders !== [])
+                                            <x-edit :page="$page" class="row-form" data-save
+                                                :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id,
                                                 'situation' => '']">
-                                                <label>{{ $feed->from }} moves with
-                                                    <select name="with" aria-label="What the level of {{ $feed->from }} in {{
-                                                    $recipe->output->label }} moves with"><option
-                                                    value="">nothing</option>@foreach ($shown->linkable() as $key => $name)
-                                                    @if ($key !== $feed->key) <option value="{{ $key }}"
-                                                    @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option>
-                                                    @endif @endforeach</select></label>
-                                                <button class="do" type="submit">Link<span class="visually-hidden">
-                                                    {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
+                                                <label>Follows
+                                                    <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option
+                                                    value="">nothing</option>@foreach ($recipe->leaders as $id => $name)
+                                                    <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option>
+                                                    @endforeach</select></label>
+                                                <label class="tick"><input type="checkbox" name="with_fader" value="1"
+                                                    @checked($recipe->follows?->withFader)> with its fader</label>
+                                                <input type="hidden" name="with_except" value="1"><label>except
+                                                    <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label
+                                                    }} does not take over">@foreach ($recipe->feeds as $feed)
+                                                    <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from,
+                                                    $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option>
+                                                    @endforeach</select></label>
+                                                <button class="do" type="submit">Save<span class="visually-hidden">
+                                                    what {{ $recipe->output->label }} follows</span></button>
                                             </x-edit>
                                         @endif
-                                    @endforeach
-                                </details>
-                            @endif
+                                        @if ($recipe->models !== [])
+                                            <x-edit :page="$page" class="row-form"
+                                                :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
+                                                <label>Get once what
+                                                    <select name="from" aria-label="Output that {{ $recipe->output->label
+                                                    }} is made like">@foreach ($recipe->models as $id => $name)
+                                                    <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
+                                                <button class="do" type="submit">Copy<span class="visually-hidden">
+                                                    to {{ $recipe->output->label }}</span></button>
+                                            </x-edit>
+                                        @endif
+                                        @foreach ($recipe->feeds as $feed)
+                                            @if ($feed->canLevel)
+                                                <x-edit :page="$page" class="row-form"
+                                                    :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key,
+                                                    'situation' => '']">
+                                                    <label>{{ $feed->from }} moves with
+                                                        <select name="with" aria-label="What the level of {{ $feed->from }} in {{
+                                                        $recipe->output->label }} moves with"><option
+                                                        value="">nothing</option>@foreach ($shown->linkable() as $key => $name)
+                                                        @if ($key !== $feed->key) <option value="{{ $key }}"
+                                                        @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option>
+                                                        @endif @endforeach</select></label>
+                                                    <button class="do" type="submit">Link<span class="visually-hidden">
+                                                        {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
+                                                </x-edit>
+                                            @endif
+                                        @endforeach
+                                    </details>
+                                @endif
+                            </div>
                         </article>
                     @endforeach
                 </div>
+                <p class="quiet mix-foot">{{ $shown->tapWords() }} Levels in dB; what is fainter than −24 dB stands at the left end.</p>
             @endif
         @endif
     </div>
