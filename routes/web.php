@@ -13,6 +13,7 @@ use App\Http\Controllers\FindController;
 use App\Http\Controllers\HearingController;
 use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\ModelFileController;
 use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\OwnModelController;
 use App\Http\Controllers\PasswordController;
@@ -63,6 +64,10 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         Route::post('/', 'add')->name('.add');
         Route::get('/search', 'search')->name('.search');
         Route::get('/{model}/drawing', 'drawing')->name('.drawing');
+    });
+    Route::controller(ModelFileController::class)->prefix('/models')->name('models')->group(function () {
+        Route::post('/file', 'store')->middleware('throttle:own-models')->name('.file');
+        Route::get('/{own}/file', 'show')->whereNumber('own')->name('.download');
     });
     Route::controller(OwnModelController::class)->prefix('/models')->name('models')->group(function () {
         Route::get('/', 'index');

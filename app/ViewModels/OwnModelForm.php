@@ -5,50 +5,79 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\OwnModel;
-use HiddenWire\Core\Document\ModelSketch;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Sheets\Column;
+use HiddenWire\Core\Sheets\ModelSheets;
+use HiddenWire\Core\Sheets\Sheet;
 
-/** The form in which a person draws a model: with what it begins from, or with what was sent and is wrong. */
+/** The form in which a person makes a model: with what it begins from, or with what was sent and is wrong. */
 final readonly class OwnModelForm
 {
-    /** Empty rows that stand ready in each table; scripts add more. */
-    private const READY = 2;
+    /** The sheets in the order in which one looks at a box. */
+    private const STEPS = [
+        'Which sockets' => ['sockets'],
+        'What goes where inside' => ['points', 'routes'],
+        'What can be turned and chosen' => ['settings', 'rules', 'auto_mutes'],
+        'What it shows' => ['meters', 'lamps'],
+        'What else is known of it' => ['model', 'grows'],
+    ];
+
+    /** What a row of a sheet is about. */
+    private const THINGS = [
+        'sockets' => 'socket', 'points' => 'point', 'routes' => 'route', 'settings' => 'setting', 'rules' => 'rule',
+        'auto_mutes' => 'automatic mute', 'meters' => 'meter', 'lamps' => 'lamp', 'model' => 'the model', 'grows' => 'kind of part',
+    ];
+
+    /** A sentence at each sheet that needs one. */
+    private const HINTS = [
+        'sockets' => 'A row for each signal that a socket carries: the second row of a socket needs no label. A point is named by its '
+            .'label below.',
+        'points' => 'Where a signal enters, is set, is summed, or leaves. A gain or fader has a range; a mute that is “off” is there and '
+            .'open.',
+        'routes' => 'What leads where. What can be switched, set or tapped by hand stands under “can”: on, db, tap.',
+        'settings' => 'Switches, choices and numbers by name; a row for each of their effects.',
+        'rules' => 'What it does by itself: when points are open or shut, which routes are on or off.',
+        'auto_mutes' => 'What is muted while another point is open.',
+    ];
+
+    /** Columns that are there from the start; others come when they are used or asked for. */
+    private const BASIC = [
+        'sockets' => ['label', 'connector', 'lanes[].way', 'lanes[].point', 'lanes[].device.direction', 'link'],
+        'points' => ['label', 'kind', 'channels', 'gain.from', 'gain.to', 'fader.from', 'fader.to', 'mute'],
+        'routes' => ['from', 'to', 'on', 'db', 'can'],
+        'settings' => ['label', 'kind', 'choices', 'factory', 'effects[].value', 'effects[].route', 'effects[].on'],
+        'rules' => ['label', 'when[].point', 'when[].is', 'routes{}.key', 'routes{}.value'],
+        'auto_mutes' => ['mutes', 'while_open'],
+        'meters' => ['label', 'point', 'zones[].name', 'zones[].from_db'],
+        'lamps' => ['label', 'point', 'setting', 'value'],
+        'model' => ['supply', 'draws_ma', 'runs_on[].system', 'asks'],
+        'grows' => ['label', 'least', 'most', 'parts'],
+    ];
 
     /**
      * @param  OwnModel|null  $own  null for a new one
-     * @param  string  $base  id of the model that it began with; empty for none
      * @param  array{name: string, family: string, summary: string}  $head
-     * @param  array{points: list<array<string, string>>, lanes: list<array<string, string>>, routes: list<array<string, string>>}  $rows
-     * @param  list<Problem>  $problems
+     * @param  array<string, string>  $texts  its sheets
+     * @param  list<string>  $problems  what is wrong, each with its place
      */
     public function __construct(
         public ?OwnModel $own,
-        public string $base,
         public array $head,
-        private array $rows,
+        private array $texts,
         public array $problems = [],
-        public ?ModelDrawing $drawing = null,
+        public ?ModelLook $look = null,
     ) {
     }
 
     /** The form of a model that is kept, or of a new one that begins as another. */
     public static function of(?OwnModel $own, ?EquipmentModel $from): self
     {
-        return $from === null
-            ? new self($own, '', ['name' => '', 'family' => 'adapter', 'summary' => ''], ['points' => [], 'lanes' => [], 'routes' => []])
-            : new self(
-                $own,
-                $from->id,
-                [
-                    'name' => $from->name.($own === null ? ', own' : ''),
-                    'family' => $from->family->value,
-                    'summary' => $from->summary,
-                ],
-                ModelSketch::rows($from),
-                [],
-                new ModelDrawing($from),
-            );
+        return $from === null ? new self($own, ['name' => '', 'family' => 'adapter', 'summary' => ''], []) : new self(
+            $own,
+            ['name' => $from->name.($own === null ? ', own' : ''), 'family' => $from->family->value, 'summary' => $from->summary],
+            ModelSheets::of($from),
+            look: new ModelLook($from),
+        );
     }
 
     public function title(): string
@@ -62,18 +91,22 @@ final readonly class OwnModelForm
         return $this->own === null ? route('models.store') : route('models.update', $this->own->id);
     }
 
-    /**
-     * @param  'points'|'lanes'|'routes'  $table
-     * @return list<array<string, string>> its rows, with empty ones at the end
-     */
-    public function rows(string $table): array
+    /** @return array<string, list<array{key: string, sheet: Sheet, text: string, thing: string, hint: string, isFolded: bool}>> by step */
+    public function steps(): array
     {
-        return [...$this->rows[$table], ...array_fill(0, self::READY, [])];
+        return array_map(fn (array $keys) => array_map(fn (string $key) => [
+            'key' => $key, 'sheet' => ModelSheets::all()[$key], 'text' => $this->texts[$key] ?? '', 'thing' => self::THINGS[$key],
+            'hint' => self::HINTS[$key] ?? '',
+            'isFolded' => ! in_array($key, ['sockets', 'points', 'routes'], true) && ($this->texts[$key] ?? '') === '',
+        ], $keys), self::STEPS);
     }
 
-    /** @return list<string> labels of the points, to choose from */
-    public function pointLabels(): array
+    /** @return string the columns of a sheet for the script that draws it as a table, as JSON */
+    public static function columns(string $key): string
     {
-        return array_map(fn (array $row) => $row['label'] ?? '', $this->rows['points']);
+        return (string) json_encode(array_map(fn (Column $one) => [
+            'words' => $one->words, 'choices' => $one->choices, 'kind' => $one->cell->value, 'refers' => $one->refers,
+            'isBasic' => in_array($one->key, self::BASIC[$key] ?? [], true),
+        ], ModelSheets::all()[$key]->columns), JSON_UNESCAPED_UNICODE);
     }
 }

@@ -62,13 +62,19 @@ final readonly class Recipe
     /** Whether any of what is in it has a level of its own to set. */
     public function hasLevels(): bool
     {
-        return array_filter($this->in(), fn (Feed $feed) => $feed->canLevel) !== [];
+        return array_filter($this->levelled(), fn (Feed $feed) => $feed->now->on) !== [];
     }
 
     /** @return list<Feed> those of which it can be chosen where they are taken */
     public function tapped(): array
     {
         return array_values(array_filter($this->feeds, fn (Feed $feed) => $feed->canTap));
+    }
+
+    /** @return list<Feed> those with a level of their own */
+    public function levelled(): array
+    {
+        return array_values(array_filter($this->feeds, fn (Feed $feed) => $feed->canLevel));
     }
 
     /** Who listens behind it, in one line; empty where nobody does. */

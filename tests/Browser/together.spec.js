@@ -60,28 +60,6 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await expect(page.getByText('Broadcast program: Source 1 fader −6.0 dB')).toBeVisible();
 });
 
-test('an own model is drawn as it is written, and a rig takes it in', async ({ page }) => {
-    await signIn(page);
-    await page.goto('/models/new');
-    const live = page.getByRole('region', { name: 'The model as it is written' });
-    await page.getByLabel('Name').fill(`Tea urn ${Date.now()}`);
-    await page.getByLabel('Family').selectOption('adapter');
-    await page.getByLabel('Label of point 1').fill('Through');
-    await page.getByLabel('Socket of signal 1').fill('In');
-    await page.getByLabel('Point of signal 1').fill('Nowhere');
-    await expect(live.getByRole('alert')).toContainText('The model has no point');
-    await page.getByLabel('Point of signal 1').fill('Through');
-    await page.getByLabel('Socket of signal 2').fill('Out');
-    await page.getByLabel('Way of signal 2').selectOption('out');
-    await page.getByLabel('Point of signal 2').fill('Through');
-    await expect(live.locator('svg .socket')).toHaveCount(2);
-    await expect(live.getByRole('alert')).toHaveCount(0);
-    // The last row was filled: another stands ready.
-    await expect(page.getByLabel('Socket of signal 3')).toBeVisible();
-    await page.getByRole('button', { name: 'Save the model' }).click();
-    await expect(page.getByRole('status')).toContainText('is kept');
-});
-
 test('cables are pasted from a spreadsheet, changed in one step or not at all', async ({ page }) => {
     await signIn(page);
     await importSmall(page);

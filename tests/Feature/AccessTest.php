@@ -177,23 +177,33 @@ describe('pictures', function () {
 
 describe('own models', function () {
     beforeEach(function () {
+        $tabs = fn (string ...$lines): string => strtr(implode("\n", $lines), ['|' => "\t"]);
         $this->fields = [
-            'name' => 'Bench box', 'family' => 'mixer', 'summary' => 'Two lines into one.', 'base' => '',
-            'points' => [['label' => 'Line A', 'kind' => 'strip', 'channels' => '2', 'fader' => '1', 'mute' => '1'],
-                ['label' => 'Line B', 'kind' => 'strip', 'channels' => '2'], ['label' => 'Sum', 'kind' => 'bus', 'channels' => '2',
-                    'gain' => '1'], ['label' => '', 'kind' => 'strip', 'channels' => '2']],
-            'lanes' => [['label' => 'A in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line A'],
-                ['label' => 'B in', 'connector' => 'trs-3.5', 'way' => 'in', 'point' => 'Line B'], ['label' => 'Out',
-                    'connector' => 'trs-3.5', 'way' => 'out', 'point' => 'Sum'],
-                ['label' => 'USB', 'connector' => 'usb-c', 'way' => 'out', 'point' => 'Sum', 'device' => 'recording']],
-            'routes' => [['from' => 'Line A', 'to' => 'Sum', 'on' => '1', 'can_on' => '1', 'can_db' => '1'],
-                ['from' => 'Line B', 'to' => 'Sum', 'on' => '1']],
+            'name' => 'Bench box', 'family' => 'mixer', 'summary' => 'Two lines into one.',
+            'sheets' => [
+                'points' => $tabs(
+                    'label|kind|channels|fader from|fader to|mute|gain from|gain to',
+                    'Line A|strip|2|-90|10|off||',
+                    'Line B|strip|2|||||',
+                    'Sum|bus|2||||-12|60',
+                    '|||||||',
+                ),
+                'sockets' => $tabs(
+                    'label|connector|lane way|lane point|lane device direction|link',
+                    'A in|trs-3.5|in|Line A||',
+                    'B in|trs-3.5|in|Line B||',
+                    'Out|trs-3.5|out|Sum||',
+                    'USB|usb-c|out|Sum|recording|device',
+                ),
+                'routes' => $tabs('from|to|can', 'Line A|Sum|on, db', 'Line B|Sum|'),
+            ],
         ];
         $this->send = fn (array $fields, string $who = 'owner') => ($this->as)($who)->post('/models', $fields);
     });
 
-    it('are written in rows, drawn, kept, and stand in the stock', function () {
-        ($this->as)('owner')->post('/models/drawing', $this->fields)->assertOk()->assertSee('Bench box')->assertSee('<svg', false);
+    it('are written in rows, drawn, heard, kept, and stand in the stock', function () {
+        ($this->as)('owner')->post('/models/drawing', $this->fields)->assertOk()->assertSee('Bench box')->assertSee('<svg', false)
+            ->assertSeeInOrder(['What it would do', 'Line A', '0.0', 'Line B', '0.0']);
         ($this->send)($this->fields)->assertRedirect('/models');
         $model = OwnModel::query()->sole()->model();
         expect($model?->id)->toBe('bench-box')->and(array_keys($model->points))->toBe(['line-a', 'line-b', 'sum'])
@@ -211,37 +221,51 @@ describe('own models', function () {
 
     it('say what is wrong, and keep what was written', function () {
         $fields = $this->fields;
-        $fields['lanes'][0]['point'] = 'Line Z';
-        ($this->as)('owner')->post('/models/drawing', $fields)->assertStatus(422)->assertSee('/sockets/0/lanes/0/point');
+        $fields['sheets']['sockets'] = str_replace("in\tLine B", "in\tLine Z", $fields['sheets']['sockets']);
+        ($this->as)('owner')->post('/models/drawing', $fields)->assertStatus(422)
+            ->assertSee('Sockets, row 2, lane point: The model has no point "line-z"');
         ($this->send)($fields)->assertStatus(422)->assertSee('Line Z')->assertSee('Two lines into one.');
         expect(OwnModel::query()->count())->toBe(0);
         ($this->send)(['name' => '', 'family' => 'nonsense'])->assertStatus(422);
     });
 
-    it('begin with one of the catalogue, and keep what the rows don\'t show', function (string $id) {
+    it('begin with one of the catalogue, and say all of it', function (string $id) {
         $page = ($this->as)('owner')->get("/models/new?from={$id}")->assertOk();
         $document = new DOMDocument;
-        @$document->loadHTML($page->getContent());
-        $fields = [];
-        foreach ((new DOMXPath($document))->query('//form[@data-sketch]//*[@name]') as $field) {
-            $name = $field->getAttribute('name');
-            if ($field->getAttribute('type') === 'checkbox' && ! $field->hasAttribute('checked')) {
-                continue;
-            }
-            $value = $field->getAttribute('value');
-            if ($field->nodeName === 'select') {
-                $option = (new DOMXPath($document))->query('.//option[@selected]', $field)->item(0);
-                $value = $option === null ? ''
-                    : ($option->hasAttribute('value') ? $option->getAttribute('value') : trim($option->textContent));
-            }
-            parse_str(rawurlencode($name).'='.rawurlencode($value), $one);
-            $fields = array_replace_recursive($fields, $one);
+        @$document->loadHTML('<?xml encoding="utf-8">'.$page->getContent());
+        $found = new DOMXPath($document);
+        $fields = ['name' => 'Mine', 'summary' => $found->query('//input[@name="summary"]')->item(0)?->getAttribute('value'),
+            'family' => $found->query('//select[@name="family"]/option[@selected]')->item(0)?->getAttribute('value')];
+        foreach ($found->query('//textarea[@data-sheet]') as $sheet) {
+            $fields['sheets'][$sheet->getAttribute('data-sheet')] = $sheet->textContent;
         }
-        unset($fields['_token']);
         ($this->send)($fields)->assertRedirect('/models');
         $of = fn ($model): array => array_diff_key((new DocumentWriter)->model($model), ['name' => 0]);
         expect($of(OwnModel::query()->sole()->model()))->toEqual($of(CatalogueFiles::catalogue()->models[$id]));
-    })->with(['eight-input-desk', 'pair-interface', 'broadcast-program', 'headphone-desk', 'gaming-computer']);
+    })->with(['eight-input-desk', 'pair-interface', 'broadcast-program', 'headphone-desk', 'gaming-computer', 'console']);
+
+    it('go out as files and come in, once', function () {
+        ($this->send)($this->fields);
+        $own = OwnModel::query()->sole();
+        $file = ($this->as)('owner')->get("/models/{$own->id}/file")->assertOk()->assertDownload('bench-box.model.json')->getContent();
+        expect(json_decode($file, true))->toMatchArray(['format' => 'hidden-wire/model', 'version' => 3, 'id' => 'bench-box']);
+        ($this->as)('stranger')->get("/models/{$own->id}/file")->assertNotFound();
+        $upload = fn (string $text, string $who) => ($this->as)($who)->post('/models/file', [
+            'model' => UploadedFile::fake()->createWithContent('box.model.json', $text)]);
+        // Who has it gets it no second time; who has not, does.
+        $upload($file, 'owner')->assertRedirect('/models')->assertSessionHas('said', 'Bench box is there already, just as in the file.');
+        expect(OwnModel::query()->count())->toBe(1);
+        $upload($file, 'stranger')->assertRedirect('/models')->assertSessionHasNoErrors();
+        expect(OwnModel::query()->count())->toBe(2)
+            ->and(OwnModel::query()->latest('id')->first()->document)->toBe($own->document);
+        // One of the same name that says something else gets an id of its own.
+        $upload(str_replace('Two lines into one.', 'Three.', $file), 'owner')->assertSessionHasNoErrors();
+        expect(OwnModel::query()->latest('id')->first()->key)->toBe('bench-box-2');
+        foreach (['no json', '{}', str_replace('"version": 3', '"version": 9', $file), str_replace('"mixer"', '"kettle"', $file)] as $bad) {
+            $upload($bad, 'owner')->assertSessionHasErrors('model');
+        }
+        expect(OwnModel::query()->count())->toBe(3);
+    });
 
     it('are their maker\'s only', function () {
         ($this->send)($this->fields);
@@ -252,7 +276,7 @@ describe('own models', function () {
             ($this->as)($who)->put("/models/{$own->id}", $this->fields)->assertStatus($status);
             ($this->as)($who)->delete("/models/{$own->id}")->assertStatus($status);
         }
-        ($this->as)('owner')->put("/models/{$own->id}", ['name' => 'Bench box two', 'base' => 'bench-box'] + $this->fields)
+        ($this->as)('owner')->put("/models/{$own->id}", ['name' => 'Bench box two'] + $this->fields)
             ->assertRedirect('/models');
         expect($own->fresh()->model()?->name)->toBe('Bench box two')->and($own->fresh()->key)->toBe('bench-box');
         ($this->as)('owner')->delete("/models/{$own->id}")->assertRedirect('/models');

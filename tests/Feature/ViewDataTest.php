@@ -23,6 +23,7 @@ use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\History\RigDifference;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\ShowStep;
+use HiddenWire\Core\Sheets\ModelSheets;
 use Illuminate\Http\Request;
 use Tests\Support\Draft;
 
@@ -120,15 +121,26 @@ it('draws the map where its layout is known, has it laid out where not, and leav
         ->toHaveKeys(['structure', 'graph', 'to'])->and($first->task['graph'])->not->toHaveKey('kept');
 });
 
-it('keeps rows for new parts ready in the form of an own model, and what was sent where it is wrong', function () {
+it('lays the form of an own model out in steps, folds what is empty, and shows what the model would do', function () {
     $new = OwnModelForm::of(null, null);
-    expect($new->title())->toBe('New model')->and($new->action())->toEndWith('/models')->and($new->rows('points'))->toBe([[], []])
-        ->and($new->pointLabels())->toBe([]);
-    $model = CatalogueFiles::catalogue()->models['optical-splitter'];
+    expect($new->title())->toBe('New model')->and($new->action())->toEndWith('/models')->and($new->look)->toBeNull();
+    $open = fn (OwnModelForm $form): array => array_column(array_filter(
+        array_merge(...array_values($form->steps())),
+        fn (array $one) => ! $one['isFolded'],
+    ), 'key');
+    expect($open($new))->toBe(['sockets', 'points', 'routes'])
+        ->and(array_keys($new->steps()))->toBe(['Which sockets', 'What goes where inside', 'What can be turned and chosen',
+            'What it shows', 'What else is known of it']);
+    // Every sheet stands in one step.
+    expect(array_column(array_merge(...array_values($new->steps())), 'key'))->toEqualCanonicalizing(array_keys(ModelSheets::all()));
+    $model = CatalogueFiles::catalogue()->models['eight-input-desk'];
     $from = OwnModelForm::of(null, $model);
-    expect($from->head['name'])->toBe("{$model->name}, own")->and($from->base)->toBe('optical-splitter')
-        ->and(count($from->rows('points')))->toBe(count($model->points) + 2)
-        ->and($from->pointLabels())->toBe(array_map(fn ($point) => $point->label, array_values($model->points)));
+    expect($from->head['name'])->toBe("{$model->name}, own")->and($open($from))->toContain('settings', 'meters')
+        ->and($from->look?->level('main', 'ch-1'))->toBe('0.0')->and($from->look?->level('aux-1', 'ch-1'))->toBe('·');
+    foreach (array_keys(ModelSheets::all()) as $key) {
+        $columns = json_decode(OwnModelForm::columns($key), true);
+        expect(array_filter($columns, fn (array $one) => $one['isBasic']))->not->toBe([]);
+    }
     $own = $this->owner->ownModels()->create(['key' => 'broken', 'document' => '{}']);
     expect((new OwnModelList($this->owner))->models)->toBe([['id' => $own->id, 'name' => 'broken', 'summary' => '']]);
 });

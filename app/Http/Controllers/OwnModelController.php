@@ -7,14 +7,16 @@ namespace App\Http\Controllers;
 use App\Models\OwnModel;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
-use App\ViewModels\ModelDrawing;
+use App\ViewModels\ModelLook;
 use App\ViewModels\OwnModelForm;
 use App\ViewModels\OwnModelList;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Document\ModelSketch;
 use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Sheets\Column;
+use HiddenWire\Core\Sheets\ModelSheets;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,8 +25,8 @@ use Illuminate\Http\Response;
 /** Equipment models that a person makes: from nothing, or from one of the catalogue. */
 final class OwnModelController
 {
-    /** As many rows as any of the three tables may have. */
-    private const ROWS = 300;
+    /** Characters that a sheet may have. */
+    private const SHEET = 200_000;
 
     public function index(Request $request): View
     {
@@ -81,50 +83,35 @@ final class OwnModelController
     /** The drawing of what is being written, or what is still wrong with it. */
     public function drawing(Request $request): Response
     {
+        $sheets = $this->sheets($request);
         try {
-            $drawing = new ModelDrawing($this->sketch($request)->model('sketch'));
+            $look = new ModelLook($sheets->model('sketch'));
         } catch (InvalidDocument $e) {
-            return response()->view('models.problems', ['problems' => $e->problems], 422);
+            return response()->view('models.problems', ['problems' => self::told($sheets, $e)], 422);
         }
 
-        return response()->view('models.drawing', ['drawing' => $drawing]);
+        return response()->view('models.drawing', ['look' => $look]);
     }
 
     /** @param  callable(string): OwnModel  $store */
     private function keep(Request $request, string $id, callable $store, ?OwnModel $own): RedirectResponse|Response
     {
+        $sheets = $this->sheets($request);
         try {
-            $model = $this->sketch($request)->model($id);
+            $model = $sheets->model($id);
         } catch (InvalidDocument $e) {
-            return response()->view(
-                'models.form',
-                ['form' => new OwnModelForm(
-                    $own,
-                    $request->string('base')->toString(),
-                    $this->head($request),
-                    $this->rows($request),
-                    $e->problems,
-                )],
-                422,
-            );
+            $form = new OwnModelForm($own, $this->head($request), $this->texts($request), self::told($sheets, $e));
+
+            return response()->view('models.form', ['form' => $form], 422);
         }
         $store(Json::encode((new DocumentWriter)->model($model)));
 
         return redirect()->route('models')->with('said', "{$model->name} is kept. It stands in the stock's list of models now.");
     }
 
-    private function sketch(Request $request): ModelSketch
+    private function sheets(Request $request): ModelSheets
     {
-        $rows = $this->rows($request);
-        $base = CatalogueFiles::with($this->user($request))[$request->string('base')->toString()] ?? null;
-
-        return new ModelSketch(
-            $this->head($request),
-            $rows['points'],
-            $rows['lanes'],
-            $rows['routes'],
-            $base === null ? [] : (array) json_decode((string) json_encode((new DocumentWriter)->model($base)), true),
-        );
+        return new ModelSheets($this->texts($request), $this->head($request));
     }
 
     /** @return array{name: string, family: string, summary: string} */
@@ -135,27 +122,31 @@ final class OwnModelController
         return ['name' => $text('name'), 'family' => $text('family'), 'summary' => $text('summary')];
     }
 
-    /**
-     * @return array{points: list<array<string, string>>, lanes: list<array<string, string>>, routes: list<array<string, string>>} the
-     *     rows that say anything
-     */
-    private function rows(Request $request): array
+    /** @return array<string, string> the sheets that were sent, by key */
+    private function texts(Request $request): array
     {
-        $read = function (string $table) use ($request): array {
-            $rows = [];
-            foreach (array_slice((array) $request->input($table, []), 0, self::ROWS) as $row) {
-                $texts = is_array($row)
-                    ? array_map(fn (mixed $value) => is_scalar($value) ? trim(mb_scrub((string) $value)) : '', $row)
-                    : [];
-                if (($texts['label'] ?? '').($texts['from'] ?? '').($texts['to'] ?? '') !== '') {
-                    $rows[] = $texts;
-                }
+        $sent = (array) $request->input('sheets', []);
+        $text = fn (mixed $sheet): string => is_string($sheet) ? mb_substr(mb_scrub($sheet), 0, self::SHEET) : '';
+
+        return array_map(fn (string $key) => $text($sent[$key] ?? ''), array_combine($keys = array_keys(ModelSheets::all()), $keys));
+    }
+
+    /** @return list<string> "Sockets, row 3, lane point: The model has no point …" */
+    private static function told(ModelSheets $sheets, InvalidDocument $e): array
+    {
+        return array_map(function (Problem $problem) use ($sheets): string {
+            $place = $sheets->placeOf($problem->pointer);
+            if ($place === null) {
+                return $problem->message;
             }
+            [$key, $row, $cell] = $place;
+            $sheet = ModelSheets::all()[$key];
+            $column = array_values(array_filter($sheet->columns, fn (Column $one) => $one->key === $cell))[0] ?? null;
+            $where = $key === 'model' ? [ucfirst($column->words ?? strtr($cell, '_', ' '))]
+                : [$sheet->words, 'row '.($row + 1), $column->words ?? ''];
 
-            return $rows;
-        };
-
-        return ['points' => $read('points'), 'lanes' => $read('lanes'), 'routes' => $read('routes')];
+            return implode(', ', array_filter($where)).": {$problem->message}";
+        }, $e->problems);
     }
 
     private function user(Request $request): User

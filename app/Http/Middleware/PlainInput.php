@@ -17,8 +17,8 @@ final class PlainInput
 {
     /** Fields that are lists or tables. */
     private const SHAPED = [
-        'also', 'cables', 'columns', 'except', 'geometry', 'lanes', 'lines', 'listens', 'needs', 'off_for', 'parts', 'points', 'processing',
-        'roles', 'routes', 'situations', 'starts', 'ticks', 'units',
+        'also', 'cables', 'columns', 'except', 'geometry', 'lines', 'listens', 'needs', 'off_for', 'parts', 'processing',
+        'roles', 'sheets', 'situations', 'starts', 'ticks', 'units',
     ];
 
     /** No table of a form is deeper, no layout of a map either. */

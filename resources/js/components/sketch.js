@@ -1,6 +1,4 @@
-// An own model is drawn by the server while it is being written; rows grow as they are filled.
-import { addRow } from '../page/rows.js';
-
+// An own model is drawn by the server while it is being written.
 const WAIT_MS = 250;
 
 export function sketch() {
@@ -8,11 +6,7 @@ export function sketch() {
         timer: null,
         asked: 0,
 
-        typed(event) {
-            const row = event.target.closest('tr');
-            if (row && row === row.parentElement.lastElementChild && event.target.value) addRow(row.parentElement);
-            const named = [...this.$root.querySelectorAll('[data-rows=points] input[name$="[label]"]')].filter(({ value }) => value);
-            document.querySelector('#point-labels').replaceChildren(...named.map(({ value }) => new Option(value, value)));
+        typed() {
             clearTimeout(this.timer);
             this.timer = setTimeout(() => this.draw(), WAIT_MS);
         },

@@ -7,7 +7,7 @@
         <a href="{{ $page->url(['as' => 'table']) }}">As a table</a></p>
     @foreach ($list->rows as ['listener' => $listener, 'marked' => $marked, 'wrong' => $wrong])
         <article>
-            <h3>{{ $listener->name }} <small>{{ $listener->kind->value }}</small></h3>
+            <h2>{{ $listener->name }} <small>{{ $listener->kind->value }}</small></h2>
             <span class="marks">@foreach ($marked as $pair) <a href="{{ $page->url(['pair' =>
                 "{$pair->source->id}:{$listener->id}"]) }}" title="{{ $pair->source->name }}"
                 aria-label="{{ $pair->source->name }} at {{ $listener->name }}: {{ WayStrip::say($pair) }}"><x-verdict

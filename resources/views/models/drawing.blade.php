@@ -1,1 +1,1 @@
-<x-model-drawing :drawing="$drawing" />
+<x-model-look :look="$look" />

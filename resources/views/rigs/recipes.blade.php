@@ -132,80 +132,8 @@
                                 </details>
                             @endif
                             <div class="mix-more">
-                                @if ($recipes->listenedTo === $recipe->output->id)
-                                    <div class="listening-in" role="status">
-                                        <p>{{ $recipes->hear === '' ? 'Nobody hears exactly this.'
-                                            : "Hear exactly this: {$recipes->hear}." }}</p>
-                                        @foreach ($recipes->choices as $choice) <p>{{ $choice }}</p> @endforeach
-                                        @if ($recipes->choices === [])
-                                            <p class="quiet">Nobody else in the room can listen to it by one choice without a change for those
-                                            on the air.</p> @endif
-                                    </div>
-                                @else
-                                    <p class="listen-link"><a href="{{ $page->url(['select' => "unit:{$shown->unit->id}",
-                                        'listen' => $recipe->output->id]) }}#recipe-{{ $recipe->output->id }}">Who can hear exactly this?<span
-                                        class="visually-hidden"> {{ $recipe->output->label }}</span></a></p>
-                                @endif
-                                @if ($page->canEdit && ($recipe->leaders !== [] || $recipe->models !== [] || $recipe->tapped() !== []))
-                                    <details class="stock-more recipe-more" data-keep><summary>follow, copy, link<span class="visually-hidden">
-                                        {{ $recipe->output->label }}</span></summary>
-                                        <p class="quiet">{{ $recipe->aloud() }}</p>
-                                        @if ($recipe->tapped() !== [])
-                                            <ul class="taps">@foreach ($recipe->tapped() as $feed) @if ($feed->now->tap === $shown->tap)
-                                                <li><span>{{ $feed->from }} is taken</span> <x-recipe-tap :page="$page"
-                                                :unit="$shown->unit->id" :recipe="$recipe" :feed="$feed" /></li> @endif @endforeach</ul>
-                                        @endif
-                                        @if ($recipe->leaders !== [])
-                                            <x-edit :page="$page" class="row-form" data-save
-                                                :fields="['edit' => 'follow', 'unit' => $shown->unit->id, 'point' => $recipe->output->id,
-                                                'situation' => '']">
-                                                <label>Follows
-                                                    <select name="of" aria-label="What {{ $recipe->output->label }} follows"><option
-                                                    value="">nothing</option>@foreach ($recipe->leaders as $id => $name)
-                                                    <option value="{{ $id }}" @selected($recipe->follows?->of === $id)>{{ $name }}</option>
-                                                    @endforeach</select></label>
-                                                <label class="tick"><input type="checkbox" name="with_fader" value="1"
-                                                    @checked($recipe->follows?->withFader)> with its fader</label>
-                                                <input type="hidden" name="with_except" value="1"><label>except
-                                                    <select name="except[]" multiple size="3" aria-label="What {{ $recipe->output->label
-                                                    }} does not take over">@foreach ($recipe->feeds as $feed)
-                                                    <option value="{{ $feed->now->from }}" @selected(in_array($feed->now->from,
-                                                    $recipe->follows?->except ?? [], true))>{{ $feed->from }}</option>
-                                                    @endforeach</select></label>
-                                                <button class="do" type="submit">Save<span class="visually-hidden">
-                                                    what {{ $recipe->output->label }} follows</span></button>
-                                            </x-edit>
-                                        @endif
-                                        @if ($recipe->models !== [])
-                                            <x-edit :page="$page" class="row-form"
-                                                :fields="['edit' => 'copy-recipe', 'unit' => $shown->unit->id, 'point' => $recipe->output->id]">
-                                                <label>Get once what
-                                                    <select name="from" aria-label="Output that {{ $recipe->output->label
-                                                    }} is made like">@foreach ($recipe->models as $id => $name)
-                                                    <option value="{{ $id }}">{{ $name }}</option> @endforeach</select> gets</label>
-                                                <button class="do" type="submit">Copy<span class="visually-hidden">
-                                                    to {{ $recipe->output->label }}</span></button>
-                                            </x-edit>
-                                        @endif
-                                        @foreach ($recipe->feeds as $feed)
-                                            @if ($feed->canLevel)
-                                                <x-edit :page="$page" class="row-form"
-                                                    :fields="['edit' => 'link-level', 'unit' => $shown->unit->id, 'route' => $feed->key,
-                                                    'situation' => '']">
-                                                    <label>{{ $feed->from }} moves with
-                                                        <select name="with" aria-label="What the level of {{ $feed->from }} in {{
-                                                        $recipe->output->label }} moves with"><option
-                                                        value="">nothing</option>@foreach ($shown->linkable() as $key => $name)
-                                                        @if ($key !== $feed->key) <option value="{{ $key }}"
-                                                        @selected(($feed->movesWith[0] ?? '') === $name)>{{ $name }}</option>
-                                                        @endif @endforeach</select></label>
-                                                    <button class="do" type="submit">Link<span class="visually-hidden">
-                                                        {{ $feed->from }} in {{ $recipe->output->label }}</span></button>
-                                                </x-edit>
-                                            @endif
-                                        @endforeach
-                                    </details>
-                                @endif
+                                <x-recipe-listen :page="$page" :recipes="$recipes" :recipe="$recipe" />
+                                <x-recipe-more :page="$page" :recipes="$shown" :recipe="$recipe" />
                             </div>
                         </article>
                     @endforeach

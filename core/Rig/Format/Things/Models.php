@@ -230,7 +230,7 @@ final class Models
         ]));
     }
 
-    private static function autoMute(): Shape
+    public static function autoMute(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(AutoMute::class, '', [
             Field::of('mutes', new Id)->needed(),

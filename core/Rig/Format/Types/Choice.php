@@ -81,6 +81,15 @@ final readonly class Choice implements Type
         return ['enum' => [...$this->values(), ...($this->yes === null ? [] : [true, false])]];
     }
 
+    /** @return array<string, string> the values, with words */
+    public function options(): array
+    {
+        $words = fn (\BackedEnum $case): string => method_exists($case, 'words') ? $case->words()
+            : str_replace('-', ' ', (string) $case->value);
+
+        return array_combine($this->values(), array_map($words, $this->enum::cases()));
+    }
+
     /** How many there are. */
     public function count(): int
     {

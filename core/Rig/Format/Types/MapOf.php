@@ -15,7 +15,7 @@ final readonly class MapOf implements Type
      * @param  Type|null  $key  what the keys are; null where only their use tells
      * @param  int  $least  entries that it has, by a rule of the thing that has it
      */
-    public function __construct(private Type $item, private ?Type $key = null, private int $least = 0)
+    public function __construct(public Type $item, private ?Type $key = null, private int $least = 0)
     {
     }
 
