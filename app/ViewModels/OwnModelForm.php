@@ -58,7 +58,7 @@ final readonly class OwnModelForm
      * @param  OwnModel|null  $own  null for a new one
      * @param  array{name: string, family: string, summary: string}  $head
      * @param  array<string, string>  $texts  its sheets
-     * @param  list<string>  $problems  what is wrong, each with its place
+     * @param  list<ModelProblem>  $problems
      */
     public function __construct(
         public ?OwnModel $own,

@@ -128,6 +128,7 @@ test('a model is drawn as it is written, says where it is wrong, and a rig takes
     await field(page, 'Lane way of socket 1').selectOption('in');
     await field(page, 'Lane point of socket 1').fill('Nowhere');
     await expect(live.getByRole('alert')).toContainText('Sockets, row 1, lane point: The model has no point "nowhere"');
+    await expect(field(page, 'Lane point of socket 1')).toHaveAttribute('aria-invalid', 'true');
     await field(page, 'Lane point of socket 1').fill('Through');
     // The last row was filled: another stands ready. Enter goes to the field below.
     await field(page, 'Label of socket 1').press('Enter');
@@ -138,6 +139,7 @@ test('a model is drawn as it is written, says where it is wrong, and a rig takes
     await field(page, 'Lane point of socket 2').fill('Through');
     await expect(live.locator('svg .socket')).toHaveCount(2);
     await expect(live.getByRole('alert')).toHaveCount(0);
+    await expect(page.locator('[aria-invalid]')).toHaveCount(0);
     await noViolations(page);
     await page.getByRole('button', { name: 'Remove socket 2' }).click();
     await expect(live.locator('svg .socket')).toHaveCount(1);

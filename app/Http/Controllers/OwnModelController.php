@@ -8,14 +8,13 @@ use App\Models\OwnModel;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\ViewModels\ModelLook;
+use App\ViewModels\ModelProblem;
 use App\ViewModels\OwnModelForm;
 use App\ViewModels\OwnModelList;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Rig\Naming;
-use HiddenWire\Core\Rig\Problem;
-use HiddenWire\Core\Sheets\Column;
 use HiddenWire\Core\Sheets\ModelSheets;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -87,7 +86,7 @@ final class OwnModelController
         try {
             $look = new ModelLook($sheets->model('sketch'));
         } catch (InvalidDocument $e) {
-            return response()->view('models.problems', ['problems' => self::told($sheets, $e)], 422);
+            return response()->view('models.problems', ['problems' => ModelProblem::all($sheets, $e)], 422);
         }
 
         return response()->view('models.drawing', ['look' => $look]);
@@ -100,7 +99,7 @@ final class OwnModelController
         try {
             $model = $sheets->model($id);
         } catch (InvalidDocument $e) {
-            $form = new OwnModelForm($own, $this->head($request), $this->texts($request), self::told($sheets, $e));
+            $form = new OwnModelForm($own, $this->head($request), $this->texts($request), ModelProblem::all($sheets, $e));
 
             return response()->view('models.form', ['form' => $form], 422);
         }
@@ -129,24 +128,6 @@ final class OwnModelController
         $text = fn (mixed $sheet): string => is_string($sheet) ? mb_substr(mb_scrub($sheet), 0, self::SHEET) : '';
 
         return array_map(fn (string $key) => $text($sent[$key] ?? ''), array_combine($keys = array_keys(ModelSheets::all()), $keys));
-    }
-
-    /** @return list<string> "Sockets, row 3, lane point: The model has no point …" */
-    private static function told(ModelSheets $sheets, InvalidDocument $e): array
-    {
-        return array_map(function (Problem $problem) use ($sheets): string {
-            $place = $sheets->placeOf($problem->pointer);
-            if ($place === null) {
-                return $problem->message;
-            }
-            [$key, $row, $cell] = $place;
-            $sheet = ModelSheets::all()[$key];
-            $column = array_values(array_filter($sheet->columns, fn (Column $one) => $one->key === $cell))[0] ?? null;
-            $where = $key === 'model' ? [ucfirst($column->words ?? strtr($cell, '_', ' '))]
-                : [$sheet->words, 'row '.($row + 1), $column->words ?? ''];
-
-            return implode(', ', array_filter($where)).": {$problem->message}";
-        }, $e->problems);
     }
 
     private function user(Request $request): User

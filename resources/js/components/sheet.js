@@ -52,8 +52,10 @@ export function sheet() {
             this.table.addEventListener('keydown', (event) => this.key(event));
             if (this.$root.dataset.paint !== undefined) this.preparePaint();
             document.addEventListener('sheet-changed', () => this.named());
+            document.addEventListener('sheet-judged', () => this.judged());
             this.draw();
             this.named();
+            this.judged();
         },
 
         // One row stands ready behind the last.
@@ -166,6 +168,15 @@ export function sheet() {
             const list = document.getElementById(`called-${this.text.dataset.sheet}`);
             list?.replaceChildren(...labelsOf(this.text.dataset.sheet).map((label) => new Option(label, label)));
             if (this.painted) this.drawPaint();
+        },
+
+        // What is wrong is marked where it stands. Rows that say nothing are not counted.
+        judged() {
+            for (const cell of this.table.querySelectorAll('[aria-invalid]')) cell.removeAttribute('aria-invalid');
+            const rows = [...this.table.querySelectorAll('tbody tr')].filter((_, i) => Object.values(this.rows[i] ?? {}).some(Boolean));
+            for (const { dataset } of document.querySelectorAll(`[data-in="${this.text.dataset.sheet}"]`)) {
+                rows[dataset.row]?.querySelector(`[data-cell="${CSS.escape(dataset.column)}"]`)?.setAttribute('aria-invalid', 'true');
+            }
         },
 
         // Routes are painted: a click or a stroke over a matrix of all points joins or parts them.

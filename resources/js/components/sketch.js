@@ -23,6 +23,7 @@ export function sketch() {
             drawing.querySelector('.trouble')?.remove();
             if (answer.ok) drawing.replaceChildren(...html.childNodes);
             else if (answer.status === 422) drawing.prepend(...html.childNodes);
+            document.dispatchEvent(new CustomEvent('sheet-judged'));
         },
     };
 }

@@ -12,7 +12,8 @@
         <p><a class="btn btn-ink" href="{{ route('models.create') }}">New model</a>
             <a href="{{ route('catalogue') }}">or begin with one of the catalogue</a></p>
         <form class="row-form model-file" method="post" action="{{ route('models.file') }}" enctype="multipart/form-data">@csrf
-            <label>A model from a file <input class="form-control" type="file" name="model" accept=".json,application/json" required></label>
+            <label>A model from a file
+                <input class="form-control" type="file" name="model" accept=".json,application/json" required></label>
             <button class="do" type="submit">Take it in</button>
         </form>
         @error('model') <p class="trouble" role="alert">{{ $message }}</p> @enderror
