@@ -142,6 +142,8 @@ final class Places
             SourceKind::Caller => $family->isRemote(),
             SourceKind::Ring => $family === Family::Call,
             SourceKind::Console => $family === Family::Console,
+            SourceKind::Instrument => $family === Family::Instrument,
+            SourceKind::Music => $family === Family::Player || $family === Family::Instrument,
             null => true,
             default => $family === Family::Player,
         };

@@ -27,6 +27,9 @@ enum Family: string
     case Monitor = 'monitor';
     case Webcam = 'webcam';
     case Recorder = 'recorder';
+    case Instrument = 'instrument';
+    /** What takes a USB socket and sounds nothing */
+    case Accessory = 'accessory';
     case Remote = 'remote';
     case Player = 'player';
     case Call = 'call';

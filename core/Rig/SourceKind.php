@@ -10,6 +10,7 @@ enum SourceKind: string
     case Voice = 'voice';
     case Game = 'game';
     case Music = 'music';
+    case Instrument = 'instrument';
     case Alerts = 'alerts';
     case Caller = 'caller';
     case Console = 'console';
