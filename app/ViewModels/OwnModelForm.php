@@ -101,12 +101,17 @@ final readonly class OwnModelForm
         ], $keys), self::STEPS);
     }
 
-    /** @return string the columns of a sheet for the script that draws it as a table, as JSON */
+    /** @return string the columns of a sheet for the script that draws it as a table, as JSON, those that are there from the start first */
     public static function columns(string $key): string
     {
+        $basic = self::BASIC[$key] ?? [];
+        $order = fn (Column $one): int => in_array($one->key, $basic, true) ? (int) array_search($one->key, $basic, true) : count($basic);
+        $columns = ModelSheets::all()[$key]->columns;
+        usort($columns, fn (Column $one, Column $other) => $order($one) <=> $order($other));
+
         return (string) json_encode(array_map(fn (Column $one) => [
             'words' => $one->words, 'choices' => $one->choices, 'kind' => $one->cell->value, 'refers' => $one->refers,
-            'isBasic' => in_array($one->key, self::BASIC[$key] ?? [], true),
-        ], ModelSheets::all()[$key]->columns), JSON_UNESCAPED_UNICODE);
+            'isBasic' => in_array($one->key, $basic, true),
+        ], $columns), JSON_UNESCAPED_UNICODE);
     }
 }

@@ -39,8 +39,7 @@ export function sheet() {
 
         init() {
             this.text = this.$root.querySelector('textarea');
-            // What a thing is called comes first.
-            this.columns = JSON.parse(this.$root.dataset.columns).sort((one, other) => (other.words === 'label') - (one.words === 'label'));
+            this.columns = JSON.parse(this.$root.dataset.columns);
             const [heads, ...rows] = lines(this.text.value);
             this.shown = this.columns.filter(({ isBasic, words }) => isBasic || (!IDS.includes(words) && (heads ?? []).includes(words)));
             this.rows = rows.map((row) => Object.fromEntries(row.map((cell, i) => [heads[i], cell])));
