@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Quantity\Decibels;
@@ -82,8 +83,9 @@ final readonly class ModelReach
             $routes[$route->key()] = $route;
         }
 
-        // A program is heard as a box: here it needs no computer.
+        // A program is heard as a box: here it needs no computer. And nothing has to feed a box.
         return $model->with(
+            supply: Supply::None,
             family: $model->isProgram() ? Family::Mixer : $model->family,
             points: [...$model->points, ...$points],
             routes: [...$model->routes, ...$routes],

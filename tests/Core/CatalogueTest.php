@@ -6,8 +6,14 @@ use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Equipment\Route;
+use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Sheets\ModelReach;
 
 /** @return array<string, string> */
 function catalogueTexts(): array
@@ -54,6 +60,57 @@ it('leads every point of a model somewhere: nothing is drawn that can\'t carry s
                 ->toBeTrue("{$model->id}/{$point->id} hangs loose");
         }
     }
+});
+
+/** The model with all open that a hand can open; of what shuts each other out, the choice of that number. */
+function opened_model(EquipmentModel $model, int $choice): EquipmentModel
+{
+    $groups = [];
+    foreach ($model->routes as $route) {
+        if ($route->group !== null) {
+            $groups[$route->group][$route->choice()] = true;
+        }
+    }
+    $open = function (Route $route) use ($groups, $choice): bool {
+        $choices = array_map(strval(...), array_keys($groups[$route->group ?? ''] ?? []));
+
+        return $route->group === null ? $route->on || in_array(RouteSetting::On, $route->can, true)
+            : $choices[$choice % count($choices)] === $route->choice();
+    };
+
+    return $model->with(
+        points: array_map(fn (Point $point) => $point->mute === true ? $point->with(mute: false) : $point, $model->points),
+        routes: array_map(fn (Route $route) => $route->with(on: $open($route)), $model->routes),
+        autoMutes: [],
+        rules: [],
+        settings: [],
+        lamps: [],
+        grows: [],
+    );
+}
+
+it('carries every input to an output or an ear, and something to every output, by what a hand can open', function () {
+    $heard = 0;
+    foreach (Catalogue::of(catalogueTexts())->models as $model) {
+        $reaches = array_map(fn (int $choice) => new ModelReach(opened_model($model, $choice)), range(0, 5));
+        $came = $got = [];
+        foreach ($reaches as $reach) {
+            foreach ($reach->levels as $output => $levels) {
+                $came += $levels;
+                $got += $levels === [] ? [] : [$output => true];
+            }
+        }
+        // What begins or is heard inside needs no other end, and what comes into a computer ends in its programs.
+        $isInside = $model->family->isHost()
+            || array_filter($model->points, fn (Point $one) => in_array($one->kind, [PointKind::Ear, PointKind::Origin], true)) !== [];
+        if ($isInside || $reaches[0]->inputs === [] || $reaches[0]->outputs === []) {
+            continue;
+        }
+        expect([$model->id, array_keys($came)])->toEqualCanonicalizing([$model->id, array_keys($reaches[0]->inputs)])
+            ->and([$model->id, array_keys($got)])->toEqualCanonicalizing([$model->id, array_keys($reaches[0]->outputs)]);
+        $heard += count($came);
+    }
+    expect($heard)->toBeGreaterThan(100);
 });
 
 it('points at what is wrong with a model', function () {

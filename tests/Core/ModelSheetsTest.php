@@ -167,4 +167,7 @@ it('says what each input comes to at each output, as the box is when new', funct
     // By hand: one is 6 dB down at its fader, two is muted; phones take one before the fader, two before the mute.
     expect(array_values($reach->inputs))->toBe(['One', 'Two'])->and(array_values($reach->outputs))->toBe(['Main', 'Phones'])
         ->and($reach->levels)->toEqual(['main' => ['one' => -6.0], 'phones' => ['one' => -3.0, 'two' => 0.0]]);
+    // Whether anything feeds it is no question of what is inside.
+    $fed = new ModelReach(typed_sheets([...$sheets, 'model' => "supply\nbus"])->model('box'));
+    expect($fed->levels)->toEqual($reach->levels);
 });
