@@ -135,8 +135,8 @@ final readonly class SituationsPage
         }
 
         return $rig->isBase($this->page->situation->id)
-            ? new SituationDifference($this->page->hearing, Heard::in($rig, $other, $this->page->record))
-            : new SituationDifference(Heard::in($rig, $rig->base(), $this->page->record), $this->page->hearing);
+            ? new SituationDifference($this->page->hearing, Heard::in($rig, $other, $this->page->record), $this->table)
+            : new SituationDifference(Heard::in($rig, $rig->base(), $this->page->record), $this->page->hearing, $this->table);
     }
 
     /**

@@ -15,10 +15,11 @@ final readonly class SituationDifference
     /** @var list<array{before: HeardPair, after: HeardPair}> pairs whose verdict changes, or whether they are heard */
     public array $pairs;
 
-    public function __construct(public Hearing $before, public Hearing $after)
+    /** @param  SituationTable|null  $table  of the rig, where it is made already */
+    public function __construct(public Hearing $before, public Hearing $after, ?SituationTable $table = null)
     {
         [$was, $is] = [$before->graph->state, $after->graph->state];
-        $table = new SituationTable($after->graph->rig, [$was->situation->id => $was, $is->situation->id => $is]);
+        $table ??= new SituationTable($after->graph->rig, [$was->situation->id => $was, $is->situation->id => $is]);
         $this->changes = $table->told($was->situation->id, $is->situation->id);
         $this->pairs = (new HearingDifference($before, $after))->pairs;
     }
