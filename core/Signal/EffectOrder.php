@@ -16,6 +16,16 @@ final readonly class EffectOrder
     /** What is so much softer than the loudest is no part of a mix. */
     private const BESIDE_DB = 20.0;
 
+    /** Of two effects the earlier, the later, and what one of them does to the other; `%s` is the later. */
+    private const DEFEATS = [
+        [EffectKind::Compressor, EffectKind::Gate, 'the compressor lifts the room that %s behind it should hush. Exchange the two.'],
+        [EffectKind::Compressor, EffectKind::NoiseRemoval,
+            'the compressor lifts the room that %s behind it should hush. Exchange the two.'],
+        [EffectKind::Gate, EffectKind::NoiseRemoval,
+            'the gate silences the pauses from which %s behind it learns the noise. Exchange the two.'],
+        [EffectKind::NoiseRemoval, EffectKind::NoiseRemoval, '%s works on what another has left of the voice. Keep one of the two.'],
+    ];
+
     public function __construct(private SignalGraph $graph)
     {
     }
@@ -41,11 +51,7 @@ final readonly class EffectOrder
             if ($place(EffectKind::Gate) !== null && count($mixed) > 1) {
                 $troubles[] = "{$name}: a gate behind a mix is opened by any of its sounds. Put it before they meet.";
             }
-            [$first, $last] = [$place(EffectKind::Compressor), $place(EffectKind::Gate, EffectKind::NoiseRemoval)];
-            if ($first !== null && $last !== null && $first < $last) {
-                $troubles[] = "{$name}: the compressor lifts the room that {$chain[$last]->label()} behind it should hush. "
-                    .'Exchange the two.';
-            }
+            array_push($troubles, ...array_map(fn (string $says) => "{$name}: {$says}", self::defeated($chain)));
             $limiter = $place(EffectKind::Limiter);
             $lifts = array_filter(
                 $chain,
@@ -58,5 +64,26 @@ final readonly class EffectOrder
         }
 
         return $troubles;
+    }
+
+    /**
+     * @param  list<Effect>  $chain
+     * @return list<string> what of a chain another of it defeats, each kind of pair once
+     */
+    private static function defeated(array $chain): array
+    {
+        $told = [];
+        foreach (self::DEFEATS as [$earlier, $later, $says]) {
+            $first = array_key_first(array_filter($chain, fn (Effect $one) => $one->kind === $earlier));
+            $behind = array_filter(
+                $first === null ? [] : array_slice($chain, $first + 1),
+                fn (Effect $one) => $one->kind === $later,
+            );
+            if ($behind !== []) {
+                $told[] = sprintf($says, reset($behind)->label());
+            }
+        }
+
+        return $told;
     }
 }
