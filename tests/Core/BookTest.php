@@ -7,6 +7,7 @@ use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\Photo;
+use HiddenWire\Core\Book\Plugs;
 use HiddenWire\Core\Book\Schedule;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Document\DocumentReader;
@@ -47,6 +48,16 @@ it('leaves out what an empty rig has nothing to say about', function () {
     expect(array_map(fn (array $one) => $one['part']->key(), (new Book($empty))->chapters))->toBe(['cover', 'findings'])
         ->and((new Markdown)->write($empty))->toContain('No wishes yet, so nothing can be open.');
 });
+
+it('says of a lead which plugs it has', function (string $cable, string $says) {
+    $rig = nightRelay();
+    expect((new Plugs($rig))->of($rig->cables[$cable]))->toBe($says);
+})->with([
+    'both ends alike' => ['w-10', 'TRS, 3.5 mm'], 'two large ones' => ['w-04', 'TRS, 6.35 mm'],
+    'from large to small, however it lies' => ['w-31', 'TRS, 3.5 mm to 6.35 mm'], 'XLR is XLR' => ['w-02', 'XLR'],
+    'USB by its plugs' => ['w-17', 'USB, A to B'], 'USB-C' => ['w-08', 'USB, A to C'], 'RCA at a pair of sockets' => ['w-28', 'RCA'],
+    'no plug to tell' => ['w-34', 'network'], 'light' => ['w-05', 'optical'],
+]);
 
 it('says what each cable carries, on which channels, and what comes back', function () {
     $rows = array_column((new Schedule(new BookInput(nightRelay())))->rows(), null, 'label');

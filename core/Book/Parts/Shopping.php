@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Plugs;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\Family;
@@ -82,13 +83,14 @@ final class Shopping implements Part
         return array_values(array_filter($this->loose($of), fn (Cable $cable) => ! $cable->owned));
     }
 
-    /** @return list<list<string>> by type and length */
+    /** @return list<list<string>> by type, plugs and length */
     private function cables(BookInput $of): array
     {
         $by = [];
+        $plugs = new Plugs($of->rig);
         foreach ($this->loose($of) as $cable) {
             $length = $cable->lengthM === null ? 'length not known' : "{$cable->lengthM} m";
-            $by[$cable->type->words()][$length][] = $cable;
+            $by[$plugs->of($cable)][$length][] = $cable;
         }
         ksort($by);
         $rows = [];
