@@ -18,7 +18,8 @@ final readonly class ModelSearch
     }
 
     /**
-     * Every word has to be in it, or in what it is also called; the best first. Where nothing has all of them, what comes nearest.
+     * Every word has to be in it, or in what it is also called; the best first, without a word all as they stand. Where nothing has all of
+     * them, what comes nearest.
      *
      * @return array<string, EquipmentModel> by id
      */
@@ -41,9 +42,14 @@ final readonly class ModelSearch
             }
         }
         $found = $ranked === [] ? $near : $ranked;
-        asort($found);
+        // Of two that answer alike, that of the shorter name has less besides.
+        $weights = [];
+        foreach ($found as $id => $rank) {
+            $weights[$id] = $search->isEmpty() ? [0, 0] : [$rank, mb_strlen($this->models[$id]->name)];
+        }
+        asort($weights);
 
-        return array_map(fn (string|int $id) => $this->models[$id], array_combine(array_keys($found), array_keys($found)));
+        return array_map(fn (string|int $id) => $this->models[$id], array_combine(array_keys($weights), array_keys($weights)));
     }
 
     /** The one of a name, or the only one that answers to it; null where there is none or several. */

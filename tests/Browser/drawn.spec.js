@@ -102,6 +102,9 @@ test('what was done is said below the view and covers nothing; it leads to the h
         }
         await page.locator('.message').getByRole('link', { name: 'History' }).click();
         await page.waitForURL(/history/);
+        // An answer that is still on its way would bring the session back.
+        await page.waitForFunction(() => !document.body.hasAttribute('aria-busy'));
+        await page.goto('about:blank');
         await page.context().clearCookies();
     }
 });

@@ -30,6 +30,29 @@ test('a model is found in spite of typing mistakes, by keys, drawn beside, and a
     await expect(page.locator('#trouble-model_name')).toBeVisible();
 });
 
+test('a list is read while it is typed; the caret stays, and back leads to where one came from', async ({ page }) => {
+    await openSmall(page);
+    const rig = rigOf(page);
+    await page.goto(`/rigs/${rig}/cables`);
+    await page.getByRole('link', { name: /^2? ?Equipment/ }).first().click();
+    const list = page.getByLabel('One thing a line');
+    await list.click();
+    await page.keyboard.type('2 dynamic microphones');
+    await expect(page.getByRole('heading', { name: /^1 line read/ })).toBeVisible();
+    await expect(list).toBeFocused();
+    await page.keyboard.type('\nwebcam');
+    await expect(page.getByRole('heading', { name: /^2 lines read/ })).toBeVisible();
+    await expect(list).toHaveValue('2 dynamic microphones\nwebcam');
+    await expect(page.getByLabel(/^Model for line 2/)).toHaveValue('webcam');
+    // Nothing is added before it is said.
+    expect((await unitsOf(page)).filter(({ model }) => model === 'webcam')).toEqual([]);
+    await page.getByRole('button', { name: 'Add all' }).click();
+    await expect(said(page)).toContainText('Added 3 units: Dynamic microphone, Dynamic microphone 2 and Webcam with microphone');
+    expect((await unitsOf(page)).filter(({ model }) => model === 'webcam').length).toBe(1);
+    await page.goBack();
+    await expect(page).toHaveURL(/cables/);
+});
+
 test('several units are moved, copied and removed at once', async ({ page }) => {
     await openSmall(page);
     await page.goto(`/rigs/${rigOf(page)}/stock`);

@@ -56,7 +56,7 @@ final class CatalogueController
     {
         $chosen = CatalogueFiles::with($this->user($request))[$model] ?? abort(404);
 
-        return view('models.drawing', ['drawing' => new ModelDrawing($chosen)]);
+        return view('catalogue.drawing', ['drawing' => new ModelDrawing($chosen)]);
     }
 
     /** Takes a model into a rig: into a place of it, or into a new one where it has none. */

@@ -3,7 +3,7 @@ import { forgetPages, forgetTicks, unsentTicks } from '../page/forget.js';
 import { plug } from '../page/plugging.js';
 import { send } from '../page/send.js';
 import { anyUnsaved, mark } from '../page/unsaved.js';
-import { addressOf, comeBack, isWithin, searchOf, toView, visit, warm } from '../page/visit.js';
+import { addressOf, comeBack, isWithin, look, searchOf, toView, visit, warm } from '../page/visit.js';
 
 const follow = (selector) => document.querySelector(selector)?.click();
 const neighbour = (list, step) => {
@@ -28,6 +28,7 @@ const letGo = () => {
 };
 const hasModifier = ({ ctrlKey, metaKey, altKey }) => ctrlKey || metaKey || altKey;
 const REST_MS = 60;
+const LIVE_MS = 500;
 const say = (name) => window.dispatchEvent(new CustomEvent(name));
 
 const KEYS = {
@@ -51,6 +52,9 @@ const KEYS = {
 
 export function frame() {
     return {
+        pointing: null,
+        living: null,
+
         submit(event) {
             const form = event.target;
             if (form.dataset.confirm && !window.confirm(form.dataset.confirm)) return event.preventDefault();
@@ -131,8 +135,18 @@ export function frame() {
             comeBack();
         },
 
-        input() {
+        input({ target }) {
             mark();
+            if (target.matches?.('[data-live]')) this.live(target);
+        },
+
+        // What a field asks for is shown as soon as the hand rests.
+        live(field) {
+            clearTimeout(this.living);
+            this.living = setTimeout(() => {
+                const search = field.isConnected && searchOf(field.form);
+                if (search) look(search);
+            }, LIVE_MS);
         },
 
         // Leaving with something unsaved is asked about.

@@ -122,6 +122,12 @@ export const visit = async (address, isNew = true, leaves = false) => {
     }
 };
 
+/** Another state of the view that is shown, as somebody types it: it takes the place of the last one, also in the history. */
+export const look = (address) => {
+    window.history.replaceState(null, '', address);
+    return visit(address, false);
+};
+
 /** What is being fetched is not wanted any more. */
 export const stay = () => {
     latest.number++;

@@ -24,7 +24,7 @@
             <div class="add-parts">
                 <form class="add-list" method="get" action="{{ route('rigs.stock', $page->record->id) }}" aria-labelledby="add-list-title">
                     <h2><span id="add-list-title">Add equipment</span> <small>one thing a line, or a pasted list</small></h2>
-                    <label><span class="visually-hidden">One thing a line</span> <textarea class="form-control" name="list"
+                    <label><span class="visually-hidden">One thing a line</span> <textarea class="form-control" name="list" data-live
                         rows="{{ $places === [] ? 6 : 3 }}" maxlength="{{ App\ViewModels\EquipmentList::LENGTH }}" placeholder="Desk:
 2 dynamic microphones
 Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>

@@ -1,0 +1,1 @@
+<x-model-drawing :drawing="$drawing" />
