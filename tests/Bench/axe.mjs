@@ -1,16 +1,15 @@
 // What axe finds in every view: both themes, 1280, 390 and 320 px, and 200 % text; and what each kind of control looks like when the
 // pointer or the keyboard is on it: readable still, and with a ring that is seen.
 //
-//   node tests/Bench/axe.mjs ADDRESS
+//   node tests/Bench/axe.mjs ADDRESS [RIG]
 //
 // Of the demo, whose account is signed in. Prints what was found, and how much was looked at; ends with 1 where anything was found.
-import { chromium } from '@playwright/test';
 import axe from 'axe-core';
+import { demoPage } from './demo-page.mjs';
 
 const base = process.argv[2];
 const SIZES = [[1280, 800, 1], [390, 844, 1], [320, 640, 1], [1280, 800, 2], [390, 844, 2]];
 const THEMES = ['light', 'dark'];
-const DEMO = 'Night relay at the pier arcade';
 const BESIDE = ['/', '/account', '/models', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam'];
 const STATES = ['wishes?pair=rally:viewers', 'wiring?select=unit:mixer', 'wiring?select=cable:w-07', 'stock?select=unit:mixer',
     'stock?q=usb', 'recipes?as=matrix', 'recipes?select=unit:broadcast', 'situations?against=break', 'cards/run-down', 'find?q=head',
@@ -18,18 +17,7 @@ const STATES = ['wishes?pair=rally:viewers', 'wiring?select=unit:mixer', 'wiring
 // How little more than its ground a ring may differ: a control's outline needs 3 to 1.
 const RING = 3;
 
-const flags = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-    '--disable-component-update', '--disable-sync'];
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: flags });
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-const page = await context.newPage();
-await page.goto(`${base}/sign-in`);
-await page.getByLabel('Email').fill('demo@hidden-wire.test');
-await page.getByLabel('Password').fill('night-relay');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('heading', { name: 'Rigs', exact: true }).waitFor();
-const rig = process.argv[3]
-    ?? (await page.getByRole('link', { name: DEMO, exact: true }).first().getAttribute('href')).match(/rigs\/(\d+)/)[1];
+const { browser, page, rig } = await demoPage(base, process.argv[3]);
 await page.goto(`${base}/rigs/${rig}/wishes`);
 const views = (await page.evaluate(() => document.body.dataset.views)).split(' ');
 const addresses = [...BESIDE, ...[...views, ...STATES].map((view) => `/rigs/${rig}/${view}`)];

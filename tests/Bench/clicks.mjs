@@ -4,24 +4,14 @@
 //
 // The demo's stops by turns, 20 clicks each in the headless browser, the pointer 150 ms on the stop before: the first time in a fresh page,
 // and again where one was before. Prints medians and the 95th percentile; ends with 1 where one is over its limit.
-import { chromium } from '@playwright/test';
+import { demoPage } from './demo-page.mjs';
 
 const base = process.argv[2];
 const ROUNDS = 20;
 const STOPS = ['Wishes', 'Equipment', 'Wiring', 'Computers', 'Mixes', 'Checks', 'Show', 'Book'];
 const LIMITS = { again: 100, first: 150, tail: 250 };
-const DEMO = 'Night relay at the pier arcade';
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-const page = await context.newPage();
-await page.goto(`${base}/sign-in`);
-await page.getByLabel('Email').fill('demo@hidden-wire.test');
-await page.getByLabel('Password').fill('night-relay');
-await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByRole('heading', { name: 'Rigs', exact: true }).waitFor();
-const demo = async () => (await page.getByRole('link', { name: DEMO, exact: true }).first().getAttribute('href')).match(/rigs\/(\d+)/)[1];
-const rig = process.argv[3] ?? await demo();
+const { browser, page, rig } = await demoPage(base, process.argv[3]);
 
 // In the page: a click on the stop, then two frames once its view is there.
 const timed = (stop) => page.evaluate((name) => new Promise((done) => {
