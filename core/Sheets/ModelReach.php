@@ -32,7 +32,8 @@ final readonly class ModelReach
 {
     private const UNIT = 'it';
 
-    private const PROBE = 'before-';
+    /** No id of a document has a colon. */
+    private const PROBE = 'before:';
 
     /** @var array<string, string> labels of points at which something comes in, by id */
     public array $inputs;

@@ -161,7 +161,8 @@ final class ModelSheets
         $row = $first[(int) $steps[1]] ?? null;
         $rest = array_slice($steps, 2);
         $key = implode('.', $rest);
-        if (isset($rest[1], $parts[(int) $steps[1]][$rest[0]][(int) $rest[1]])) {
+        // Parts of a map are named, not counted: there the thing's own row is told.
+        if (ctype_digit($rest[1] ?? '') && isset($parts[(int) $steps[1]][$rest[0]][(int) $rest[1]])) {
             $row = $parts[(int) $steps[1]][$rest[0]][(int) $rest[1]];
             $key = "{$rest[0]}[].".implode('.', array_slice($rest, 2));
         }
