@@ -46,6 +46,12 @@ final readonly class Knob
         return array_map(fn (array $mark) => round(($mark[0] - $from) / max(1e-9, $to - $from), 3), $this->own->marks);
     }
 
+    /** The printed marks as a path along a lying line. */
+    public function marksPath(int $length): string
+    {
+        return implode('', array_map(fn (float $at) => 'M'.round($length * $at, 1).',-4V4', $this->ticks()));
+    }
+
     /** @return array{float, float} the first and the last mark */
     public function marks(): array
     {

@@ -95,6 +95,18 @@ final readonly class Recipes
 
     /**
      * @param  list<Dial>  $controls
+     * @return list<string> of gain and fader those that any of them has: each is a column
+     */
+    public static function knobsOf(array $controls): array
+    {
+        return array_values(array_filter(
+            ['gain', 'fader'],
+            fn (string $field) => array_filter($controls, fn (Dial $one) => $one->knob($field) !== null) !== [],
+        ));
+    }
+
+    /**
+     * @param  list<Dial>  $controls
      * @return array{list<Dial>, list<Dial>} in two columns of one height
      */
     public static function columns(array $controls): array

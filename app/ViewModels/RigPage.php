@@ -21,6 +21,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\Rig\Wiring;
@@ -285,6 +286,14 @@ final readonly class RigPage
         $isOfPair = $this->pair?->source->id === $source;
 
         return $this->url(['pens' => implode(',', $pens), ...($isOfPair ? ['pair' => null, 'focus' => null] : [])]);
+    }
+
+    /** @param  list<Source>  $sources */
+    public function penAmong(array $sources): ?Pen
+    {
+        $pens = array_filter(array_map(fn (Source $source) => $this->penOf($source->id), $sources));
+
+        return array_values($pens)[0] ?? null;
     }
 
     public function penOf(string $source): ?Pen

@@ -3,7 +3,7 @@
 @php
     $unit = $recipes->unit->id;
     $sounds = $feed->sounds();
-    $pen = array_values(array_filter(array_map(fn ($source) => $page->penOf($source->id), $feed->sources)))[0] ?? null;
+    $pen = $page->penAmong($feed->sources);
     $x = $recipes->scale->at($feed->sent);
 @endphp
 <li class="mix-row">

@@ -1,10 +1,6 @@
 @props(['page', 'recipes', 'controls'])
 {{-- What comes in, in two columns: its sounds, its gain as a dial, its fader as a lying rule, and what else is set there. --}}
-@php
-    $has = fn (string $field): bool => array_filter($controls, fn ($control) => $control->knob($field) !== null) !== [];
-    $marks = fn ($knob): string => implode('', array_map(fn (float $at) => 'M'.round(80 * $at, 1).',-4V4', $knob->ticks()));
-    $shown = array_values(array_filter(['gain', 'fader'], $has));
-@endphp
+@php $shown = $recipes::knobsOf($controls); @endphp
 <div class="strips-in">
     @foreach ($recipes::columns($controls) as $column)
         @if ($column !== [])
@@ -23,7 +19,7 @@
                                     aria-hidden="true"><use href="#dial-ring"/><path class="knob-needle" d="M0,0V-8"
                                     transform="rotate({{ round(-135 + 270 * $knob->share()) }})"/></svg>
                                 @else <svg class="knob-drawing" viewBox="-3 -12 86 24" width="86" height="24" aria-hidden="true"><path
-                                    d="M0,0H80{{ $marks($knob) }}"/><path class="knob-cap"
+                                    d="M0,0H80{{ $knob->marksPath(80) }}"/><path class="knob-cap"
                                     d="M{{ round(80 * $knob->share(), 1) }},-8V8"/></svg> @endif
                                 <x-knob :page="$page" :control="$control" :knob="$knob" /> @endif</div>
                         @endforeach
