@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Kinds;
+
+use HiddenWire\Core\Equipment\EffectKind;
+use HiddenWire\Core\Equipment\EquipmentModel;
+
+/** Mixers of the catalogue that are made of what they have, to begin from. */
+final class MixerPresets
+{
+    /** @return array<string, array{name: string, summary: string, has: MixerOptions}> by id of the model */
+    public static function all(): array
+    {
+        return [
+            'counter-mixer' => [
+                'name' => 'Mixer with pads, radio and a call',
+                'summary' => 'Two microphones, a line, Bluetooth, eight pads and a call of its own that never hears itself; sounds are in a mix or '
+                    .'not. Four faders, the rest in its program. A mute leaves the headphones as they are; a card records the mix.',
+                'has' => new MixerOptions(
+                    mics: 2, lines: 1, radio: 1, pads: 8, firstPlays: 2, firstRecords: 1, hasCall: true, phones: 2, hasLevels: false,
+                    faders: 4, tools: [EffectKind::Gate, EffectKind::Compressor], card: Card::Mix, mutesPhones: false,
+                ),
+            ],
+            'two-desk-mixer' => [
+                'name' => 'Mixer between two computers, optical',
+                'summary' => 'Three XLR microphones and two optical inputs between two computers, each with devices of its own; every output has '
+                    .'its own levels. The loudspeakers are silent while a microphone is open.',
+                'has' => new MixerOptions(
+                    mics: 3, isCombined: false, lines: 0, optical: 2, firstPlays: 3, firstRecords: 2, secondPlays: 1, secondRecords: 2,
+                    sends: 1, phones: 1, speakers: 1, tools: [EffectKind::Gate, EffectKind::Equaliser, EffectKind::Limiter],
+                    listening: Listening::Either,
+                ),
+            ],
+            'round-table-mixer' => [
+                'name' => 'Mixer for a round table',
+                'summary' => 'Six microphones, each on a card track and with headphones at its seat; a line on two large plugs. The computer records '
+                    .'two mixes and plays nothing. A sound alone is heard before its fader.',
+                'has' => new MixerOptions(
+                    mics: 6, lines: 1, isPaired: true, firstPlays: 0, firstRecords: 2, phones: 6, speakers: 1, card: Card::Each,
+                    mutesSpeakers: false, listening: Listening::Before,
+                ),
+            ],
+        ];
+    }
+
+    public static function model(string $id): EquipmentModel
+    {
+        ['name' => $name, 'summary' => $summary, 'has' => $has] = self::all()[$id];
+
+        return MixerKind::model($has, $id, $name, $summary);
+    }
+}
