@@ -13,6 +13,7 @@ use App\Http\Controllers\FindController;
 use App\Http\Controllers\HearingController;
 use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
+use App\Http\Controllers\MixerModelController;
 use App\Http\Controllers\ModelFileController;
 use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\OwnModelController;
@@ -68,6 +69,11 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::controller(ModelFileController::class)->prefix('/models')->name('models')->group(function () {
         Route::post('/file', 'store')->middleware('throttle:own-models')->name('.file');
         Route::get('/{own}/file', 'show')->whereNumber('own')->name('.download');
+    });
+    Route::controller(MixerModelController::class)->prefix('/models/mixer')->name('models.mixer')->group(function () {
+        Route::get('/', 'create');
+        Route::post('/', 'store')->middleware('throttle:own-models')->name('.store');
+        Route::post('/drawing', 'drawing')->middleware('throttle:model-drawing')->name('.drawing');
     });
     Route::controller(OwnModelController::class)->prefix('/models')->name('models')->group(function () {
         Route::get('/', 'index');

@@ -66,8 +66,9 @@ final class MixerKind
         }
         $kind = new self($has);
         $kind->inputs();
+        $kind->plays();
         $kind->outputs();
-        $kind->computers();
+        $kind->records();
         $kind->mixing();
         $kind->card();
         $kind->listening();
@@ -127,8 +128,11 @@ final class MixerKind
             $types = ['Microphone' => 'microphone', 'Line' => 'professional-line', 'Instrument' => 'instrument'];
             $this->lists['settings'][] = ['id' => "input-{$number}", 'label' => "Input type, Mic {$number}", 'kind' => 'choice',
                 'choices' => array_keys($types), 'factory' => 'Microphone', 'made_at' => ['by' => 'unit'],
-                'effects' => array_map(fn (string $type, string $signal) => ['value' => $type, 'socket' => $mic, 'signal' => $signal],
-                    array_keys($types), $types)];
+                'effects' => array_map(
+                    fn (string $type, string $signal) => ['value' => $type, 'socket' => $mic, 'signal' => $signal],
+                    array_keys($types),
+                    $types,
+                )];
         }
         $this->lists['meters'][] = ['id' => $mic, 'label' => "Mic {$number}", 'point' => $mic, 'tap' => 'pre-fader',
             'zones' => self::OF_MIC];
@@ -159,33 +163,53 @@ final class MixerKind
         }
     }
 
-    private function computers(): void
+    /** What the computers play: strips, and the lanes by which it comes. */
+    private function plays(): void
     {
-        $isTwo = $this->has->secondPlays + $this->has->secondRecords > 0;
-        $this->computer('first', $isTwo, $this->has->firstPlays, $this->has->firstRecords);
-        $this->computer('second', $isTwo, $this->has->secondPlays, $this->has->secondRecords);
+        foreach ($this->ofComputers($this->has->firstPlays, $this->has->secondPlays, 'play') as $id => [$which, $number]) {
+            $this->strip($id, "play-{$which}", ($this->isTwo() ? ucfirst($which).' computer' : 'Computer')." {$number}");
+            $this->lanes[$which][] = self::lane($id, 'in');
+        }
         if ($this->has->hasCall) {
             $this->strip('call', 'call', 'Call');
-            $this->mix('to-call', 'to-call', 'To the call');
             $this->lanes['first'][] = self::lane('call', 'in');
+        }
+    }
+
+    /** What they record, and their sockets. */
+    private function records(): void
+    {
+        foreach ($this->ofComputers($this->has->firstRecords, $this->has->secondRecords, 'record') as $id => [$which, $number]) {
+            $this->mix($id, "record-{$which}", $this->isTwo() ? "To the {$which} {$number}" : "Feed {$number}");
+            $this->lanes[$which][] = self::lane($id, 'out');
+        }
+        if ($this->has->hasCall) {
+            $this->mix('to-call', 'to-call', 'To the call');
             $this->lanes['first'][] = self::lane('to-call', 'out');
         }
+        ksort($this->lanes);
         foreach ($this->lanes as $which => $lanes) {
-            [$id, $label] = $isTwo ? ["usb-{$which}", ucfirst($which).' computer'] : ['usb', 'Computer'];
+            [$id, $label] = $this->isTwo() ? ["usb-{$which}", ucfirst($which).' computer'] : ['usb', 'Computer'];
             $this->lists['sockets'][] = ['id' => $id, 'label' => $label, 'connector' => 'usb-c', 'link' => 'device', 'lanes' => $lanes];
         }
     }
 
-    private function computer(string $which, bool $isOfTwo, int $plays, int $records): void
+    private function isTwo(): bool
     {
-        foreach ($this->numbered($isOfTwo ? "{$which}-play" : 'play', $plays) as $number => $id) {
-            $this->strip($id, "play-{$which}", ($isOfTwo ? ucfirst($which).' computer' : 'Computer')." {$number}");
-            $this->lanes[$which][] = self::lane($id, 'in');
+        return $this->has->secondPlays + $this->has->secondRecords > 0;
+    }
+
+    /** @return array<string, array{string, int}> ids of so many of each computer: "first" or "second", and the number */
+    private function ofComputers(int $first, int $second, string $stem): array
+    {
+        $ids = [];
+        foreach (['first' => $first, 'second' => $second] as $which => $count) {
+            foreach ($this->numbered($this->isTwo() ? "{$which}-{$stem}" : $stem, $count) as $number => $id) {
+                $ids[$id] = [$which, $number];
+            }
         }
-        foreach ($this->numbered($isOfTwo ? "{$which}-record" : 'record', $records) as $number => $id) {
-            $this->mix($id, "record-{$which}", $isOfTwo ? "To the {$which} {$number}" : "Feed {$number}");
-            $this->lanes[$which][] = self::lane($id, 'out');
-        }
+
+        return $ids;
     }
 
     /** @return array<string, mixed> of a computer's socket, with a device */
@@ -260,7 +284,7 @@ final class MixerKind
     private function growing(): void
     {
         $isEach = $this->has->card === Card::Each;
-        [$first, $play, $record] = isset($this->lanes['second']) ? ['first-computer ', 'first-play', 'first-record'] : ['', 'play', 'record'];
+        [$first, $play, $record] = $this->isTwo() ? ['first-computer ', 'first-play', 'first-record'] : ['', 'play', 'record'];
         $sorts = [
             ['mics', 'microphone', $this->has->mics, ['mic', 'phantom', ...$this->has->isCombined ? ['input'] : []], 'mic'],
             ['lines', 'stereo line', $this->has->lines, ['line', ...$this->has->isPaired ? ['line-left', 'line-right'] : []], 'line'],

@@ -69,7 +69,7 @@ final readonly class MixerOptions
     {
         $problems = [];
         foreach (self::COUNTS as $option => [$least, $most]) {
-            if ($this->$option < $least || $this->$option > $most) {
+            if ($least > $this->$option || $most < $this->$option) {
                 $problems[$option] = "This is a number from {$least} to {$most}.";
             }
         }
@@ -80,7 +80,7 @@ final readonly class MixerOptions
             $problems['phones'] ??= 'Nothing goes out yet: give it headphones, loudspeakers, a send or a recording device.';
         }
         if ($this->hasCall && $this->sounds() === 1) {
-            $problems['hasCall'] ??= 'A call alone has nobody to hear: give the mixer another input.';
+            $problems['hasCall'] = 'A call alone has nobody to hear: give the mixer another input.';
         }
         if ($this->faders !== null && ($this->faders < 0 || $this->faders > $this->sounds())) {
             $problems['faders'] = "It has {$this->sounds()} sounds: this is a number from 0 to {$this->sounds()}, or empty for all.";

@@ -16,30 +16,60 @@ final class MixerPresets
         return [
             'counter-mixer' => [
                 'name' => 'Mixer with pads, radio and a call',
-                'summary' => 'Two microphones, a line, Bluetooth, eight pads and a call of its own that never hears itself; sounds are in a mix or '
-                    .'not. Four faders, the rest in its program. A mute leaves the headphones as they are; a card records the mix.',
+                'summary' => 'Two microphones, a line, Bluetooth, eight pads and a call of its own that never hears itself. A sound is '
+                    .'in a mix or not. Four faders, the rest in its program. A mute leaves the headphones; a card records the mix.',
                 'has' => new MixerOptions(
-                    mics: 2, lines: 1, radio: 1, pads: 8, firstPlays: 2, firstRecords: 1, hasCall: true, phones: 2, hasLevels: false,
-                    faders: 4, tools: [EffectKind::Gate, EffectKind::Compressor], card: Card::Mix, mutesPhones: false,
+                    mics: 2,
+                    lines: 1,
+                    radio: 1,
+                    pads: 8,
+                    firstPlays: 2,
+                    firstRecords: 1,
+                    hasCall: true,
+                    phones: 2,
+                    hasLevels: false,
+                    faders: 4,
+                    tools: [EffectKind::Gate, EffectKind::Compressor],
+                    card: Card::Mix,
+                    mutesPhones: false,
                 ),
             ],
             'two-desk-mixer' => [
                 'name' => 'Mixer between two computers, optical',
-                'summary' => 'Three XLR microphones and two optical inputs between two computers, each with devices of its own; every output has '
-                    .'its own levels. The loudspeakers are silent while a microphone is open.',
+                'summary' => 'Three XLR microphones and two optical inputs between two computers, each with devices of its own; every '
+                    .'output has its own levels. The loudspeakers are silent while a microphone is open.',
                 'has' => new MixerOptions(
-                    mics: 3, isCombined: false, lines: 0, optical: 2, firstPlays: 3, firstRecords: 2, secondPlays: 1, secondRecords: 2,
-                    sends: 1, phones: 1, speakers: 1, tools: [EffectKind::Gate, EffectKind::Equaliser, EffectKind::Limiter],
+                    mics: 3,
+                    isCombined: false,
+                    lines: 0,
+                    optical: 2,
+                    firstPlays: 2,
+                    firstRecords: 2,
+                    secondPlays: 1,
+                    secondRecords: 1,
+                    sends: 1,
+                    phones: 1,
+                    speakers: 1,
+                    tools: [EffectKind::Gate, EffectKind::Equaliser, EffectKind::Limiter],
                     listening: Listening::Either,
                 ),
             ],
             'round-table-mixer' => [
                 'name' => 'Mixer for a round table',
-                'summary' => 'Six microphones, each on a card track and with headphones at its seat; a line on two large plugs. The computer records '
-                    .'two mixes and plays nothing. A sound alone is heard before its fader.',
+                'summary' => 'Four XLR microphones, each on a card track and with headphones at its seat; a line on two large plugs. The '
+                    .'computer records two mixes and plays nothing. A sound alone is heard before its fader.',
                 'has' => new MixerOptions(
-                    mics: 6, lines: 1, isPaired: true, firstPlays: 0, firstRecords: 2, phones: 6, speakers: 1, card: Card::Each,
-                    mutesSpeakers: false, listening: Listening::Before,
+                    mics: 4,
+                    isCombined: false,
+                    lines: 1,
+                    isPaired: true,
+                    firstPlays: 0,
+                    firstRecords: 2,
+                    phones: 4,
+                    speakers: 1,
+                    card: Card::Each,
+                    mutesSpeakers: false,
+                    listening: Listening::Before,
                 ),
             ],
         ];

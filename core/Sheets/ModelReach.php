@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Sheets;
 
+use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
@@ -97,8 +98,12 @@ final readonly class ModelReach
     private static function ends(EquipmentModel $model, Way $way): array
     {
         $ends = [];
+        // Of a card the tracks are ends, not the slot.
+        foreach ($model->points as $point) {
+            $ends += $way === Way::Out && $point->kind === PointKind::Ear ? [$point->id => true] : [];
+        }
         foreach ($model->sockets as $socket) {
-            foreach ($socket->lanes as $lane) {
+            foreach ($socket->connector === Connector::Card ? [] : $socket->lanes as $lane) {
                 if ($lane->way === $way) {
                     $ends[$lane->point] = true;
                 }

@@ -53,7 +53,7 @@ test('every view of a rig is valid HTML', async ({ page }) => {
 test('every page beside a rig is valid HTML', async ({ page, browser }) => {
     await signIn(page);
     const found = [];
-    for (const address of ['/', '/account', '/models', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam']) {
+    for (const address of ['/', '/account', '/models', '/models/mixer', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam']) {
         found.push(...await troubles(page, address));
     }
     const guest = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();

@@ -9,7 +9,7 @@ test('the largest views of a large rig, and the views beside a rig: nothing for 
     for (const view of ['wishes?pair=rally:viewers', 'wiring?pens=rally,voice&pair=chime:viewers&select=unit:mixer', 'wiring?select=cable:w-07', 'wiring?select=socket:cast-pc/usb-4&depth=sockets&with=mixer/phones', 'book', 'import-cables']) {
         await look(page, `/rigs/${rig}/${view}`, { inDark: true });
     }
-    for (const address of ['/', '/account', '/models', '/models/new?from=eight-input-desk', '/catalogue?model=webcam']) {
+    for (const address of ['/', '/account', '/models', '/models/mixer', '/models/new?from=eight-input-desk', '/catalogue?model=webcam']) {
         await look(page, address, { inDark: address === '/' });
     }
     const guest = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();

@@ -29,12 +29,28 @@ function drawn_mixer(int $seed): MixerOptions
         $flag = fn (): bool => $draw->getInt(0, 1) === 1;
         $hasSecond = $flag();
         $has = new MixerOptions(
-            mics: $upTo(4), isCombined: $flag(), lines: $upTo(2), isPaired: $flag(), optical: $upTo(2), radio: $upTo(1), pads: $upTo(3),
-            firstPlays: $upTo(4), firstRecords: $upTo(3), secondPlays: $hasSecond ? $upTo(2) : 0, secondRecords: $hasSecond ? $upTo(2) : 0,
-            hasCall: $flag(), sends: $upTo(2), phones: $upTo(3), speakers: $upTo(1), hasLevels: $flag(),
+            mics: $upTo(4),
+            isCombined: $flag(),
+            lines: $upTo(2),
+            isPaired: $flag(),
+            optical: $upTo(2),
+            radio: $upTo(1),
+            pads: $upTo(3),
+            firstPlays: $upTo(4),
+            firstRecords: $upTo(3),
+            secondPlays: $hasSecond ? $upTo(2) : 0,
+            secondRecords: $hasSecond ? $upTo(2) : 0,
+            hasCall: $flag(),
+            sends: $upTo(2),
+            phones: $upTo(3),
+            speakers: $upTo(1),
+            hasLevels: $flag(),
             faders: $flag() ? $upTo(3) : null,
-            tools: array_values(array_filter(EffectKind::cases(), $flag)), card: Card::cases()[$upTo(2)],
-            mutesPhones: $flag(), mutesSpeakers: $flag(), listening: Listening::cases()[$upTo(3)],
+            tools: array_values(array_filter(EffectKind::cases(), $flag)),
+            card: Card::cases()[$upTo(2)],
+            mutesPhones: $flag(),
+            mutesSpeakers: $flag(),
+            listening: Listening::cases()[$upTo(3)],
         );
     } while ($has->problems() !== []);
 
@@ -166,8 +182,11 @@ describe('a mixer of whatever it has, heard', function () {
         $has = drawn_mixer($seed);
         [$sounds, $mixes] = expected_ends($has);
         $mics = array_filter($sounds, fn (array $one) => $one[0] === 'mic');
-        $shut = fn (Draft $draft): Draft => array_reduce(array_keys($mics),
-            fn (Draft $one, string $mic) => $one->set('box', 'points', $mic, ['mute' => true]), $draft);
+        $shut = fn (Draft $draft): Draft => array_reduce(
+            array_keys($mics),
+            fn (Draft $one, string $mic) => $one->set('box', 'points', $mic, ['mute' => true]),
+            $draft,
+        );
         $heard = heard_mixer(MixerKind::model($has, 'it', 'It'), $sounds, $mixes, $shut);
         expect($heard)->toBe(expected_levels($sounds, $mixes, fn ($sound, $kind, $side, $mix, $to, $toSide) => match (true) {
             $kind === 'mic' => $to === 'phones' && ! $has->mutesPhones ? 0 : null,
@@ -234,7 +253,7 @@ it('comes to the same whether it is made larger or grows', function (int $seed) 
     $grown = Growing::to($smaller, $smaller->grows['mics'], 3);
     $sorted = function (EquipmentModel $model): array {
         $data = (array) json_decode((string) json_encode((new DocumentWriter)->model($model)), true);
-        array_walk($data, fn (mixed &$list) => is_array($list) && array_is_list($list) ? sort($list) : null);
+        array_walk($data, fn (mixed & $list) => is_array($list) && array_is_list($list) ? sort($list) : null);
 
         return $data;
     };

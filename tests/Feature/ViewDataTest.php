@@ -55,7 +55,7 @@ it('gives a view of a rig the page and one view model, and any other view one', 
         expect($all)->not->toBe([])->and([$view, array_unique(array_map(fn ($one) => (new ReflectionClass($one))->getNamespaceName(), $all))])
             ->toBe([$view, ['App\ViewModels']]);
     }
-    foreach (['/rigs', '/catalogue', '/models', '/models/new'] as $address) {
+    foreach (['/rigs', '/catalogue', '/models', '/models/new', '/models/mixer'] as $address) {
         $data = array_values($given($address));
         expect([$address, count($data)])->toBe([$address, 1])->and((new ReflectionClass($data[0]))->getNamespaceName())->toBe('App\ViewModels');
     }

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepModel;
 use App\Models\OwnModel;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
-use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Document\ModelFile;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Problem;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -53,10 +51,10 @@ final class ModelFileController
         if ($same !== null) {
             return redirect()->route('models')->with('said', "{$same->name} is there already, just as in the file.");
         }
-        $key = Naming::id($model->name, array_map(strval(...), array_keys($there)));
-        $user->ownModels()->create(['key' => $key, 'document' => Json::encode((new DocumentWriter)->model($model))]);
+        $kept = $model->with(id: KeepModel::idFor($user, $model->name));
+        KeepModel::keep($user, $kept);
 
-        return redirect()->route('models')->with('said', "{$model->name} is kept. It stands in the stock's list of models now.");
+        return redirect()->route('models')->with('said', KeepModel::said($kept));
     }
 
     private function user(Request $request): User

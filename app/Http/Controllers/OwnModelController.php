@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepModel;
 use App\Models\OwnModel;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
@@ -11,10 +12,7 @@ use App\ViewModels\ModelLook;
 use App\ViewModels\ModelProblem;
 use App\ViewModels\OwnModelForm;
 use App\ViewModels\OwnModelList;
-use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
-use HiddenWire\Core\Document\Json;
-use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Sheets\ModelSheets;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -41,16 +39,9 @@ final class OwnModelController
 
     public function store(Request $request): RedirectResponse|Response
     {
-        $user = $this->user($request);
-        $name = trim($request->string('name')->toString());
-        $id = Naming::id($name, array_keys(CatalogueFiles::with($user)));
+        $id = KeepModel::idFor($this->user($request), trim($request->string('name')->toString()));
 
-        return $this->keep(
-            $request,
-            $id,
-            fn (string $document): OwnModel => $user->ownModels()->create(['key' => $id, 'document' => $document]),
-            null,
-        );
+        return $this->keep($request, $id, null);
     }
 
     public function edit(Request $request, OwnModel $own): View
@@ -64,11 +55,7 @@ final class OwnModelController
     {
         abort_unless($own->user_id === $this->user($request)->id, 404);
 
-        return $this->keep($request, $own->key, function (string $document) use ($own): OwnModel {
-            $own->update(['document' => $document]);
-
-            return $own;
-        }, $own);
+        return $this->keep($request, $own->key, $own);
     }
 
     public function destroy(Request $request, OwnModel $own): RedirectResponse
@@ -92,8 +79,7 @@ final class OwnModelController
         return response()->view('models.drawing', ['look' => $look]);
     }
 
-    /** @param  callable(string): OwnModel  $store */
-    private function keep(Request $request, string $id, callable $store, ?OwnModel $own): RedirectResponse|Response
+    private function keep(Request $request, string $id, ?OwnModel $own): RedirectResponse|Response
     {
         $sheets = $this->sheets($request);
         try {
@@ -103,9 +89,9 @@ final class OwnModelController
 
             return response()->view('models.form', ['form' => $form], 422);
         }
-        $store(Json::encode((new DocumentWriter)->model($model)));
+        KeepModel::keep($this->user($request), $model, $own);
 
-        return redirect()->route('models')->with('said', "{$model->name} is kept. It stands in the stock's list of models now.");
+        return redirect()->route('models')->with('said', KeepModel::said($model));
     }
 
     private function sheets(Request $request): ModelSheets

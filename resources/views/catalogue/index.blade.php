@@ -45,6 +45,8 @@
                 <x-socket-shapes />
                 @foreach ($catalogue->families as $family => $models)
                     <h2 id="family-{{ $family }}">{{ ucfirst($models[0]->family->words()) }}</h2>
+                    @if ($family === Family::Mixer->value) <p class="quiet">Yours is another? <a href="{{ route('models.mixer') }}">Say
+                        what it has</a>.</p> @endif
                     <ul class="family-models">@foreach ($models as $model)
                         @php $marks = App\ViewModels\SocketMark::of($model); @endphp
                         <li><a href="{{ $catalogue->url($model) }}"><strong>{{ $model->name }}</strong><small>{{ $model->summary
