@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Equipment\Dials\Scale;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Tap;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Source;
 
@@ -55,6 +57,20 @@ final readonly class Feed
     public function tapWords(): string
     {
         return $this->now->tap->words();
+    }
+
+    /** Its own level as a knob, with what is printed at it; null where nobody can set it. */
+    public function knob(): ?Knob
+    {
+        $range = $this->now->level;
+
+        return ! $this->canLevel ? null : new Knob(
+            'db',
+            'level',
+            $this->now->db->number(),
+            new Scale($range?->from->number() ?? -Bounds::DB, $range?->to->number() ?? Bounds::DB, 'dB', 0.5),
+            $range?->scale,
+        );
     }
 
     public function sounds(): SoundsIn

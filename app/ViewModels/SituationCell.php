@@ -138,11 +138,13 @@ final readonly class SituationCell
             );
         }
         if ($of instanceof RouteAspect && $of->setting === RouteSetting::Db) {
+            $route = $this->rig->modelOf($of->at->unit)->routes[$of->at->key];
+
             return new SituationLevel(
                 ['edit' => 'route', ...$this->route($of->at), ...$here],
                 'db',
-                $this->state->route($of->at->unit, $this->rig->modelOf($of->at->unit)->routes[$of->at->key])->db->value(),
-                new Scale(-Bounds::DB, Bounds::DB, 'dB', 0.5),
+                $this->state->route($of->at->unit, $route)->db->value(),
+                new Scale($route->level?->from->number() ?? -Bounds::DB, $route->level?->to->number() ?? Bounds::DB, 'dB', 0.5),
             );
         }
         if ($of instanceof NamedSetting && $of->setting()->kind === SettingKind::Number) {

@@ -20,10 +20,12 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
 use HiddenWire\Core\Signal\Arrival;
+use HiddenWire\Core\Signal\Ducking;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
+use HiddenWire\Core\Signal\Lowering;
 use HiddenWire\Core\Signal\Reliance;
 use HiddenWire\Core\Signal\Verdict;
 
@@ -45,6 +47,9 @@ final readonly class WayStrip
     /** The level nearest to the listener that moves only what was wished to be apart, by name; null where there is none. */
     public ?string $ownLevel;
 
+    /** @var list<string> what lowers it, by whose sound: "12 dB lower while Voice speaks" */
+    public array $lowered;
+
     /** @var list<string> what it hangs on that nobody has proven, or that is known not to work, in words */
     public array $doubts;
 
@@ -56,6 +61,7 @@ final readonly class WayStrip
             fn (Fact $fact) => $fact->subject($hearing->graph->rig).': '.lcfirst($fact->words()),
             Reliance::of($hearing)->behind($pair),
         );
+        $this->lowered = array_map(fn (Lowering $one) => $one->words(), (new Ducking($hearing->graph))->of($pair));
         $own = NoOwnLevel::own($hearing->graph->rig, $hearing->field, $pair);
         $this->ownLevel = $own === null ? null : (new Names($hearing->graph->rig))->of($own);
         $this->causes = $found?->ofCell(Cell::of($pair, $hearing->graph->state->situation->id)) ?? [];

@@ -51,6 +51,8 @@ final class Checks
             new Level\GainShort,
             new Level\UnevenBalance,
             new Level\Unmatched,
+            new Level\Ducked,
+            new Level\GateThreshold,
             new Time\Sync,
             new Time\Monitor,
             new Time\Bluetooth,

@@ -239,7 +239,8 @@ final class Growing
             return isset($this->ids[$item]);
         }
         foreach (is_array($item) && ! array_is_list($item) ? $item : [] as $key => $value) {
-            if (is_string($value) && (isset($this->ids[$value]) || ($key === 'device' && $this->deviceOfNext($value) !== null))) {
+            // Where solo goes says nothing of whose a strip is.
+            if (is_string($value) && $key !== 'solo' && (isset($this->ids[$value]) || ($key === 'device' && $this->deviceOfNext($value) !== null))) {
                 return true;
             }
         }

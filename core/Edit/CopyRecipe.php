@@ -66,7 +66,7 @@ final readonly class CopyRecipe implements RigEdit
     {
         return new RouteSettings(
             $from->on !== $to->on && $to->allows(RouteSetting::On) ? $from->on : null,
-            ! $from->db->equals($to->db) && $to->allows(RouteSetting::Db) ? $from->db : null,
+            ! $from->db->equals($to->db) && $to->allows(RouteSetting::Db) ? $to->level?->nearest($from->db) ?? $from->db : null,
             $from->tap !== $to->tap && $to->allows(RouteSetting::Tap) ? $from->tap : null,
         );
     }

@@ -43,6 +43,9 @@ final readonly class SetEffect implements RigEdit
             $was->offFor === $this->effect->offFor
                 ? ''
                 : ($offFor === [] ? 'for every mix' : 'not for '.implode(' and ', $offFor)),
+            $was->values == $this->effect->values ? '' : ($this->effect->values?->words(
+                fn (string $point) => $model->points[$point]->label ?? $point,
+            ) ?: 'nothing set at it'),
             $was->label() === $this->effect->label() ? '' : "was {$was->label()}",
         ]);
 

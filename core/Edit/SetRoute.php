@@ -72,7 +72,8 @@ final readonly class SetRoute implements RigEdit
             $moved = $to->value() - $state->route($this->at->unit, $routes[$this->at->key])->db->value();
             foreach (array_diff($keys, [$this->at->key]) as $key) {
                 $db = $state->route($this->at->unit, $routes[$key])->db->value() + $moved;
-                $along[$key] = Decibels::of(round(max(-Bounds::DB, min(Bounds::DB, $db)), 2));
+                $to = Decibels::of(round(max(-Bounds::DB, min(Bounds::DB, $db)), 2));
+                $along[$key] = $routes[$key]->level?->nearest($to) ?? $to;
             }
         }
 

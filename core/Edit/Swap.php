@@ -276,7 +276,11 @@ final class Swap
                     $this->lose("that {$effect->label()} is not for {$this->old->points[$into]->label}");
                 }
             }
-            $kept[] = $effect->with(at: $point->id, offFor: $offFor);
+            $by = array_values(array_filter(array_map(fn (string $one) => $this->counterpoint($one)?->id, $effect->values->by ?? [])));
+            if (count($by) < count($effect->values->by ?? [])) {
+                $this->lose("what lowers {$this->old->points[$effect->at]->label}");
+            }
+            $kept[] = $effect->with(at: $point->id, offFor: $offFor, values: $effect->values?->with(by: $by));
         }
 
         return $kept;
@@ -454,6 +458,10 @@ final class Swap
             if ($value !== null && ! $route->allows(RouteSetting::from($what))) {
                 $asked[$what] = $this->lose("{$what} of {$this->routeName($key)}");
             }
+        }
+        if ($asked['db'] !== null && $route->whyNotAt($asked['db']) !== null) {
+            $asked['db'] = $route->level?->nearest($asked['db']);
+            $this->lose("level of {$this->routeName($key)}, which goes to {$asked['db']?->text()} dB");
         }
         $kept = new RouteSettings(...$asked);
 

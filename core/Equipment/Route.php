@@ -20,6 +20,7 @@ final readonly class Route
      * @param  list<RouteSetting>  $can
      * @param  MadeAt|null  $made  where it is set, where that is not as with the rest of the unit
      * @param  Holds|null  $holds  how long it stays, where that is not as with the rest of the unit
+     * @param  LevelRange|null  $level  how far its level goes; null where that is not known
      */
     public function __construct(
         public string $from,
@@ -34,6 +35,7 @@ final readonly class Route
         public ?string $choice = null,
         public ?MadeAt $made = null,
         public ?Holds $holds = null,
+        public ?LevelRange $level = null,
     ) {
     }
 
@@ -46,6 +48,15 @@ final readonly class Route
     public function choice(): string
     {
         return $this->choice ?? $this->key();
+    }
+
+    /** Why its level can't be set so, as a sentence; null where it can. */
+    public function whyNotAt(Decibels $db): ?string
+    {
+        return $this->level?->reaches($db) === false
+            ? "The level of \"{$this->key()}\" goes from {$this->level->from->text()} to {$this->level->to->text()} dB; "
+                ."{$db->text()} dB lies outside."
+            : null;
     }
 
     public function allows(RouteSetting $setting): bool

@@ -89,6 +89,9 @@ final class Chain
     /** Whether it begins with a microphone of which nothing is known: how loud it is then, is a guess. */
     public readonly bool $isGuessed;
 
+    /** @var list<array{hop: Hop, level: float, floor: float}> effects that it passes, with level and noise as they come in, dBFS */
+    public readonly array $effects;
+
     private readonly Rig $rig;
 
     private readonly Wiring $wiring;
@@ -119,7 +122,7 @@ final class Chain
         ]);
         $max = $capsule?->maxDb === null ? null : $capsule->maxDb + self::of94($capsule, $isAnalog);
         $stages = [new Stage($origin, $names->of($at), $isAnalog, $level, $isAnalog ? $max : 0.0, $noise->db())];
-        [$end, $endNoise, $preamp, $unit] = [$level, $noise, null, $at->unit];
+        [$end, $endNoise, $preamp, $unit, $effects] = [$level, $noise, null, $at->unit, []];
         foreach (array_slice($arrival->hops, 1) as $hop) {
             // What a microphone's model has as a loss is in its sensitivity.
             if ($capsule !== null && isset($hop->at->unit) && $hop->at->unit === $at->unit && $hop->kind === HopKind::Route) {
@@ -140,12 +143,18 @@ final class Chain
                 $unit = $this->otherEnd($hop, $unit);
             } else {
                 $unit = $hop->pick->unit ?? $hop->at->unit ?? $unit;
-                $level += $hop->gain->value();
-                $noise = $noise->louder($hop->gain->value());
+                // A compressor takes of what is loud; what is soft, the room among it, comes up by its make-up gain.
+                $effect = $hop->effect === null || $isAnalog ? null : $this->rig->units[$unit]->effect($hop->effect);
+                [$gain, $lift] = $effect === null ? [$hop->gain->value(), $hop->gain->value()]
+                    : [$effect->gainAt($level), $effect->liftOfQuiet()];
+                $effects = $effect === null ? $effects
+                    : [...$effects, ['hop' => $hop, 'level' => $level, 'floor' => $noise->db()]];
+                $level += $gain;
+                $noise = $noise->louder($lift);
                 if ($hop->kind === HopKind::Gain && $preamp === null && ! $isAnalog && $capsule !== null && $hop->at instanceof PointRef) {
                     $preamp = $this->preampAt($hop->at, $hop->gain, $level);
                 }
-                if ($hop->gain->value() !== 0.0 || $hop->kind === HopKind::Device) {
+                if ($gain !== 0.0 || $hop->kind === HopKind::Device) {
                     $isFloating = $hop->realm === Realm::Computer && $hop->kind !== HopKind::Device;
                     $max = $isAnalog || $isFloating ? null : 0.0;
                     $stages[] = new Stage($hop, $this->label($hop, $names), $isAnalog, $level, $max, $noise->db());
@@ -156,6 +165,7 @@ final class Chain
             }
         }
         $this->stages = $stages;
+        $this->effects = $effects;
         $this->end = $end;
         $this->endFloor = $endNoise->db();
         $this->noisiest = $endNoise->most();

@@ -18,6 +18,7 @@ use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Planning\Remedies\Devices;
 use HiddenWire\Core\Planning\Remedies\Systems;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -237,6 +238,14 @@ final class Gap
                     Cost::FADER,
                     [$at],
                 ),
+            $link->block === BlockKind::Shut && $at instanceof RouteRef => new Candidate(
+                "raise {$at}",
+                "{$trouble->names->of($at)} is all the way down",
+                "Turn up {$trouble->partOf($at)}",
+                [new SetRoute($at, new RouteSettings(db: $this->openLevel($at)), $this->place($at, 'db'))],
+                Cost::FADER,
+                [$at],
+            ),
             $link->block === BlockKind::Disabled && $at instanceof DeviceRef && $link->pick !== null => $this->enabling($at, $link->pick),
             $link->block === BlockKind::Muted && $at instanceof DeviceRef => Systems::unmute($trouble, $link, $at)[0] ?? null,
             default => null,
@@ -254,11 +263,20 @@ final class Gap
     /**
      * Where a setting is made: in the situation only where that has its own.
      *
-     * @param  'fader'|'mute'|'on'|'pick'  $property
+     * @param  'fader'|'mute'|'on'|'db'|'pick'  $property
      */
     private function place(PointRef|RouteRef $at, string $property): ?string
     {
         return $this->trouble->placesOf($at, $property)[0];
+    }
+
+    /** Where a route stands that is open: as it comes, or where it adds nothing, as near as it goes. */
+    private function openLevel(RouteRef $at): Decibels
+    {
+        $route = $this->trouble->rig->modelOf($at->unit)->routes[$at->key];
+        $isShut = $route->level?->isShutAt($route->db) === true;
+
+        return $isShut ? $route->level->nearest(Decibels::zero()) : $route->db;
     }
 
     private function pick(PointRef $at, Point $point, Direction $direction, Device $device): void

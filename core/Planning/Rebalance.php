@@ -107,7 +107,11 @@ final class Rebalance
         }
         $to = round($hearing->graph->state->route($at->unit, $route)->db->value() - $off, 2);
 
-        return abs($to) > Bounds::DB ? null : new SetRoute($at, new RouteSettings(db: Decibels::of($to)), $this->situation);
+        if (abs($to) > Bounds::DB || $route->whyNotAt(Decibels::of($to)) !== null) {
+            return null;
+        }
+
+        return new SetRoute($at, new RouteSettings(db: Decibels::of($to)), $this->situation);
     }
 
     private function fader(Hearing $hearing, PointRef $at, float $off): ?RigEdit

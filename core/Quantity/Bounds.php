@@ -37,6 +37,29 @@ final class Bounds
     /** What one effect does to the level, in dB. */
     public const EFFECT_DB = [-60, 60];
 
+    /** From where on a high-pass lets through, in Hz. */
+    public const CUTOFF_HZ = [10, 2000];
+
+    /** Bands of an equaliser. */
+    public const BANDS = 12;
+
+    /** The middle of a band, in Hz, and what it adds, in dB. */
+    public const BAND_HZ = [20, 20000];
+
+    public const BAND_DB = [-30, 30];
+
+    /** Where an effect begins to work, in dBFS. */
+    public const THRESHOLD_DB = [-100, 0];
+
+    /** Of a compressor: so many to one. */
+    public const RATIO = [1, 100];
+
+    /** What is added behind the compressing, in dB. */
+    public const MAKE_UP_DB = [0, 40];
+
+    /** By how much a ducker lowers its sound, in dB. */
+    public const LOWERS_DB = [0, 80];
+
     /** By what one effect holds the sound back, in ms. */
     public const EFFECT_MS = [0, 5000];
 

@@ -23,6 +23,9 @@ final readonly class EffectOrder
             'the compressor lifts the room that %s behind it should hush. Exchange the two.'],
         [EffectKind::Gate, EffectKind::NoiseRemoval,
             'the gate silences the pauses from which %s behind it learns the noise. Exchange the two.'],
+        [EffectKind::Compressor, EffectKind::HighPass,
+            'rumble drives the compressor before %s takes it away. Exchange the two.'],
+        [EffectKind::Gate, EffectKind::HighPass, 'rumble opens the gate before %s takes it away. Exchange the two.'],
         [EffectKind::NoiseRemoval, EffectKind::NoiseRemoval, '%s works on what another has left of the voice. Keep one of the two.'],
     ];
 
@@ -55,7 +58,7 @@ final readonly class EffectOrder
             $limiter = $place(EffectKind::Limiter);
             $lifts = array_filter(
                 $chain,
-                fn (Effect $one, int $i) => $limiter !== null && $i > $limiter && ($one->db?->value() ?? 0) > 0,
+                fn (Effect $one, int $i) => $limiter !== null && $i > $limiter && $one->liftOfQuiet() > 0,
                 ARRAY_FILTER_USE_BOTH,
             );
             if ($lifts !== []) {

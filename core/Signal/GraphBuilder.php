@@ -31,6 +31,7 @@ use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PlaceKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Rig;
@@ -38,6 +39,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SceneChoice;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
@@ -51,6 +53,9 @@ final class GraphBuilder
      * allows.
      */
     public const NETWORK_MS = 60.0;
+
+    /** Sound over a network in the house, with a buffer of some packets: between 2 and 20 ms. */
+    public const HOUSE_NETWORK_MS = 10.0;
 
     /** Bluetooth audio, the plain codec: between 150 and 250 ms in practice. */
     public const WIRELESS_MS = 180.0;
@@ -426,12 +431,13 @@ final class GraphBuilder
                 $node,
                 $next,
                 $straight,
-                $effect->db?->value() ?? 0,
+                round($effect->gainAt(-Headroom::USUAL_DB), 2),
                 $effect->delay?->value() ?? 0,
                 HopKind::Effect,
                 $at,
                 "{$point->label}: {$effect->label()}",
                 $realm,
+                effect: $effect->id,
             ));
             $node = $next;
         }
@@ -534,7 +540,7 @@ final class GraphBuilder
             new RouteRef($unit->id, $key),
             $label,
             $realm,
-            $route->on ? $block : BlockKind::Off,
+            $route->on ? $block ?? ($route->level?->isShutAt($route->db) === true ? BlockKind::Shut : null) : BlockKind::Off,
         ));
     }
 
@@ -586,10 +592,15 @@ final class GraphBuilder
     private function delayOf(Cable $cable): float
     {
         return $this->measured["cables/{$cable->id}"] ?? match ($cable->type) {
-            CableType::Network => self::NETWORK_MS,
+            CableType::Network => $this->isRemote($cable->from) || $this->isRemote($cable->to) ? self::NETWORK_MS : self::HOUSE_NETWORK_MS,
             CableType::Wireless => self::WIRELESS_MS,
             default => 0.0,
         };
+    }
+
+    private function isRemote(SocketRef $at): bool
+    {
+        return $this->rig->places[$this->rig->units[$at->unit]->place]->kind === PlaceKind::Remote;
     }
 
     /**

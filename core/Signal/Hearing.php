@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Spill;
 use HiddenWire\Core\Rig\Treatment;
@@ -462,7 +463,11 @@ final class Hearing
     {
         $strongest = $this->ways($source, $listener, Sum::HEARD_DB)->arrivals[0] ?? null;
 
-        return $strongest !== null && ($strongest->hopsOf(HopKind::Effect) === []) === ($wanted === Treatment::Processed);
+        $isTreating = fn (Hop $hop): bool => $hop->effect !== null && $hop->at instanceof PointRef
+            && $this->graph->rig->units[$hop->at->unit]->effect($hop->effect)?->kind->treats() === true;
+
+        return $strongest !== null
+            && (array_filter($strongest->hopsOf(HopKind::Effect), $isTreating) === []) === ($wanted === Treatment::Processed);
     }
 
     public static function verdictOfSilence(?Wish $wish): Verdict

@@ -23,6 +23,7 @@ final readonly class Hop
     /**
      * @param  PointRef|null  $pick  for a program's pick, the program's point
      * @param  int  $leaving  the channels of the point or device before it that the signal leaves by: bit c for channel c
+     * @param  string|null  $effect  the id of the effect that it is, of its unit
      * @param  float|null  $roomDb  dB above nominal that the input takes which it leads to; null for as much as usual
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Hop
         public ?PointRef $pick = null,
         public int $leaving = 0,
         public ?float $roomDb = null,
+        public ?string $effect = null,
     ) {
         $this->ref = (string) $at;
     }

@@ -26,6 +26,7 @@ final readonly class Link
      * @param  PointRef|RouteRef|CableRef|DeviceRef|UnitRef|AirRef  $at  the element of the rig that it comes from
      * @param  PointRef|null  $pick  where a link is a program's pick: the program's point
      * @param  float|null  $roomDb  dB above nominal that the input takes which it leads to; null for as much as usual
+     * @param  string|null  $effect  the id of the effect that it is, of its unit; null for anything else
      * @param  string|null  $clock  the unit whose converter clock the signal passes; null where no clock of its own is passed
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class Link
         public ?PointRef $pick = null,
         public ?string $clock = null,
         public ?float $roomDb = null,
+        public ?string $effect = null,
     ) {
     }
 
@@ -51,7 +53,7 @@ final readonly class Link
         return $this->from === $other->from && $this->to === $other->to && $this->block === $other->block && $this->kind === $other->kind
             && $this->gainDb === $other->gainDb
             && $this->delayMs === $other->delayMs && $this->label === $other->label && $this->clock === $other->clock
-            && $this->roomDb === $other->roomDb
+            && $this->roomDb === $other->roomDb && $this->effect === $other->effect
                 && $this->map === $other->map && (string) $this->at === (string) $other->at;
     }
 
@@ -72,6 +74,7 @@ final readonly class Link
             $this->pick,
             $this->clock,
             $this->roomDb,
+            $this->effect,
         );
     }
 

@@ -22,6 +22,7 @@ final class Report
         'lost_channels' => [],
         'beside' => [],
         'doubling' => null,
+        'lowered' => [],
         'cancelling' => [],
         'uncounted' => null,
         'arrivals' => [],
@@ -112,6 +113,7 @@ final class Report
             'lost_channels' => $pair->sum->isHeard() ? $pair->sum->namesOfLostParts() : [],
             'beside' => array_map(fn (Source $one) => $one->id, $pair->beside),
             'doubling' => $this->doubling($pair->doubling),
+            'lowered' => array_map($this->lowering(...), (new Ducking($hearing->graph))->of($pair)),
             'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
             'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
         ] + ($withResponse ? [
@@ -129,6 +131,15 @@ final class Report
             'delay_ms' => $arrival->delay->number(),
             'channels' => $arrival->channels(),
             'hops' => array_map($this->hop(...), $arrival->hops),
+        ];
+    }
+
+    /** @return array{at: string, effect: string, db: int|float, by: list<string>} */
+    private function lowering(Lowering $lowering): array
+    {
+        return [
+            'at' => (string) $lowering->at, 'effect' => $lowering->effect->id, 'db' => $lowering->lowers->number(),
+            'by' => array_map(fn (Source $one) => $one->id, $lowering->by),
         ];
     }
 

@@ -78,6 +78,7 @@ final readonly class Trail
                 $link->pick,
                 $step->leaving,
                 $link->roomDb,
+                $link->effect,
             );
         }
 

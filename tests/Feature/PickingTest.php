@@ -18,6 +18,7 @@ use HiddenWire\Core\Signal\Compared;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Http\Request;
+use Tests\Support\Draft;
 
 /** What the forms of the Computers, Names and Situations pages change, in the starters that have it. */
 beforeEach(function () {
@@ -173,6 +174,18 @@ it('adds, sets, moves, bypasses and removes effects, and marks a wish as dry', f
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'with_off_for' => '1', 'off_for' => ['nowhere']])->assertSessionHasErrors('off_for');
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'gate', 'delay_ms' => '5001'])->assertSessionHasErrors('delay_ms');
     ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'none'])->assertSessionHasErrors('effect');
+    $squeeze = ['edit' => 'effect', 'unit' => 'mix', 'effect' => 'compressor-2', 'with_values' => '1'];
+    ($this->edit)([...$squeeze, 'threshold_db' => '-20', 'ratio' => '4', 'make_up_db' => '6', 'high_pass_hz' => '80'])->assertSessionHasNoErrors();
+    $values = ($this->now)()->units['mix']->effect('compressor-2')->values;
+    // A high-pass is no part of a compressor: it is left out.
+    expect([$values->threshold->value(), $values->ratio, $values->makeUp->value(), $values->highPassHz])->toBe([-20.0, 4.0, 6.0, null]);
+    ($this->edit)([...$squeeze, 'ratio' => '0.5'])->assertSessionHasErrors('ratio');
+    ($this->edit)([...$squeeze, 'threshold_db' => '3'])->assertSessionHasErrors('threshold_db');
+    ($this->edit)(['edit' => 'effect', 'unit' => 'mix', 'effect' => 'compressor-2', 'name' => 'Compressor'])->assertSessionHasNoErrors();
+    expect(($this->now)()->units['mix']->effect('compressor-2')->values)->toEqual($values);
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:mix")->assertOk()->assertSee('threshold −20.0 dBFS, ratio 4 : 1, make-up 6.0 dB');
+    ($this->edit)($squeeze)->assertSessionHasNoErrors();
+    expect(($this->now)()->units['mix']->effect('compressor-2')->values)->toBeNull();
     ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '0'])->assertSessionHasNoErrors();
     ($this->edit)(['edit' => 'switch-effect', 'unit' => 'mix', 'effect' => 'gate', 'on' => '1', 'situation' => 'plain'])->assertSessionHasNoErrors();
     expect(($this->now)()->units['mix']->effect('gate')->on)->toBeFalse()->and(($this->now)()->situations['plain']->effects)->toHaveCount(3);
@@ -296,4 +309,31 @@ it('plugs a lead into a taken socket for one situation, and takes the other out 
     expect(($this->now)()->situations[$break]->pulled)->toContain($new)->not->toContain('w-03');
     ($this->edit)(['edit' => 'plug-in-turn', 'from' => 'mixer/mic-2', 'to' => 'cast-pc/hdmi', 'which' => $break])->assertSessionHasErrors();
     $this->get("/rigs/{$this->rig->id}/wiring?select=unit:mixer")->assertOk()->assertSee('Another lead in turn');
+});
+
+it('sets the level of a mix by what is printed at it, a ducker by whose sound it lowers, and bands of an equaliser', function () {
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('mix', 'percent-mixer', 'room');
+    $this->rig = app(ImportRig::class)($this->owner, $draft->text());
+    $now = fn () => ($this->now)()->units['mix'];
+    $printed = ['edit' => 'printed', 'unit' => 'mix', 'route' => 'played-1>mix-1'];
+    ($this->edit)([...$printed, 'mark' => '50'])->assertSessionHasNoErrors();
+    expect($now()->routes['played-1>mix-1']->db?->value())->toBe(-6.0);
+    ($this->edit)([...$printed, 'mark' => '101'])->assertSessionHasErrors('mark');
+    ($this->edit)(['edit' => 'route', 'unit' => 'mix', 'route' => 'played-1>mix-1', 'db' => '3'])->assertSessionHasErrors();
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:mix")->assertOk()->assertSee('Level of Played in 1 in Mix 1 as printed');
+
+    foreach (['ducker' => 'played-1', 'equaliser' => 'input-1'] as $kind => $point) {
+        ($this->edit)(['edit' => 'add-effect', 'unit' => 'mix', 'point' => $point, 'kind' => $kind])->assertSessionHasNoErrors();
+    }
+    $duck = ['edit' => 'effect', 'unit' => 'mix', 'effect' => 'ducker', 'with_values' => '1', 'lowers_db' => '12'];
+    ($this->edit)([...$duck, 'ducked_by' => ['input-1', 'input-2']])->assertSessionHasNoErrors();
+    expect($now()->effect('ducker')->values->by)->toBe(['input-1', 'input-2'])->and($now()->effect('ducker')->values->lowers?->value())->toBe(12.0);
+    ($this->edit)([...$duck, 'ducked_by' => ['played-1']])->assertSessionHasErrors('ducked_by');
+    $bands = ['edit' => 'effect', 'unit' => 'mix', 'effect' => 'equaliser', 'with_values' => '1'];
+    ($this->edit)([...$bands, 'bands' => '250 −3, 4000 Hz: 2.5 dB', 'high_pass_hz' => '90'])->assertSessionHasNoErrors();
+    expect($now()->effect('equaliser')->values->bands)->toEqual([['hz' => 250.0, 'db' => -3.0], ['hz' => 4000.0, 'db' => 2.5]])
+        ->and($now()->effect('equaliser')->values->highPassHz)->toBe(90.0);
+    foreach (['250', 'low 3', '5 3', '250 99'] as $wrong) {
+        ($this->edit)([...$bands, 'bands' => $wrong])->assertSessionHasErrors('bands');
+    }
 });

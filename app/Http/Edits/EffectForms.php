@@ -14,6 +14,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectValues;
 use HiddenWire\Core\Rig\Naming;
 
 /** Changes of chains of effects. */
@@ -46,7 +47,57 @@ final class EffectForms
             delay: $delay === null || $delay === 0.0 ? null : Milliseconds::of(round($delay, 3)),
             db: $db === null || $db === 0.0 ? null : Decibels::of(round($db, 2)),
             offFor: $offFor,
+            values: self::values($in, $unit, $effect),
         ))];
+    }
+
+    /** What was set at it, of what its kind has; null for nothing. */
+    private static function values(EditFields $in, string $unit, Effect $effect): ?EffectValues
+    {
+        if (! $in->isSent('with_values')) {
+            return $effect->values;
+        }
+        $number = fn (string $key, array $bounds): ?float => $in->number($key, ...$bounds);
+        $db = fn (string $key, array $bounds): ?Decibels => ($is = $number($key, $bounds)) === null ? null : Decibels::of(round($is, 2));
+        $hold = $number('hold_ms', Bounds::EFFECT_MS);
+        $by = array_values(array_unique($in->list('ducked_by')));
+        foreach ($by as $point) {
+            $point !== $effect->at && isset($in->rig->modelOf($unit)->points[$point])
+                || $in->refuse('ducked_by', 'Choose points of this unit, but not its own.');
+        }
+        $all = [
+            'highPassHz' => $number('high_pass_hz', Bounds::CUTOFF_HZ),
+            'bands' => self::bands($in),
+            'threshold' => $db('threshold_db', Bounds::THRESHOLD_DB),
+            'ratio' => $number('ratio', Bounds::RATIO),
+            'makeUp' => $db('make_up_db', Bounds::MAKE_UP_DB),
+            'hold' => $hold === null ? null : Milliseconds::of(round($hold, 3)),
+            'lowers' => $db('lowers_db', Bounds::LOWERS_DB),
+            'by' => $by,
+        ];
+        $values = new EffectValues(...array_intersect_key($all, array_flip($effect->kind->sets())));
+
+        return $values->isEmpty() ? null : $values;
+    }
+
+    /** @return list<array{hz: float, db: float}> of "250 −3, 4000 2.5": hertz and dB of each band */
+    private static function bands(EditFields $in): array
+    {
+        $bands = [];
+        foreach (preg_split('/[,;]/', strtr($in->text('bands', 200), ['−' => '-'])) ?: [] as $band) {
+            if (trim($band) === '') {
+                continue;
+            }
+            preg_match('/^\s*([\d.]+)\s*(?:Hz)?\s*:?\s+([+-]?[\d.]+)\s*(?:dB)?\s*$/i', $band, $found);
+            [$hz, $db] = [(float) ($found[1] ?? 0), (float) ($found[2] ?? 0)];
+            $lies = fn (float $one, array $within): bool => $one >= $within[0] && $one <= $within[1];
+            if ($found === [] || ! $lies($hz, Bounds::BAND_HZ) || ! $lies($db, Bounds::BAND_DB)) {
+                $in->refuse('bands', 'Write each band as hertz and dB, with commas between: "250 -3, 4000 2.5".');
+            }
+            $bands[] = ['hz' => $hz, 'db' => $db];
+        }
+
+        return count($bands) <= Bounds::BANDS ? $bands : $in->refuse('bands', 'This takes '.Bounds::BANDS.' bands at most.');
     }
 
     /** @return list<RigEdit> on or bypassed, in the base or in the situation that is shown; empty for as in the default */

@@ -12,9 +12,11 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetValue;
+use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\SettingKind;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
@@ -109,20 +111,32 @@ final class SettingForms
     }
 
     /**
-     * A knob or fader by what is printed at it: what it comes to is set.
+     * A knob, a fader or the level of a route by what is printed at it: what it comes to is set.
      *
      * @return list<RigEdit>
      */
     public static function printed(EditFields $in): array
     {
+        if ($in->has('route')) {
+            $unit = $in->unit();
+            $key = $in->known('route', $in->rig->modelOf($unit)->routes);
+            $db = self::marked($in, $in->rig->modelOf($unit)->routes[$key]->level?->scale);
+
+            return [new SetRoute(new RouteRef($unit, $key), new RouteSettings(db: $db), $in->override())];
+        }
         $at = $in->pointOfUnit();
-        $point = $in->rig->point($at);
         $control = $in->text('control', 10);
-        $scale = $point->span($control)->scale ?? $in->refuse('mark', 'This has no scale of its own.');
-        [$from, $to] = [$scale->marks[0][0], $scale->marks[count($scale->marks) - 1][0]];
-        $mark = $in->number('mark', $from, $to) ?? $in->refuse('mark', 'Write what is printed at it.');
-        $db = $scale->levelOf($mark);
+        $db = self::marked($in, $in->rig->point($at)->span($control)?->scale);
 
         return [new SetPoint($at, $control === 'gain' ? new PointSettings(gain: $db) : new PointSettings(fader: $db), $in->override())];
+    }
+
+    private static function marked(EditFields $in, ?OwnScale $scale): Decibels
+    {
+        $scale ??= $in->refuse('mark', 'This has no scale of its own.');
+        [$from, $to] = [$scale->marks[0][0], $scale->marks[count($scale->marks) - 1][0]];
+        $mark = $in->number('mark', $from, $to) ?? $in->refuse('mark', 'Write what is printed at it.');
+
+        return $scale->levelOf($mark);
     }
 }

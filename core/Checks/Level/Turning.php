@@ -45,7 +45,7 @@ final class Turning
         }
         $to = Decibels::of(round(max(-Bounds::DB, min(Bounds::DB, $state->route($at->unit, $route)->db->value() + $louder)), 1));
 
-        return new Proposal(
+        return $route->whyNotAt($to) !== null ? null : new Proposal(
             "Set {$in->names->of($at)} to {$to->text()} dB",
             [new SetRoute($at, new RouteSettings(db: $to), $in->override($situation))],
             Cost::FADER,

@@ -86,7 +86,8 @@ final class Levels implements Remedy
         }
         $now = $trouble->graph->state->route($at->unit, $route)->db;
         $to = round($now->value() + $by, 2);
-        $isTooFar = $to < -Bounds::DB || ($to > self::SEND_MOST_DB && $to > $now->value());
+        $to = $route->level?->nearest(Decibels::of($to))->value() ?? $to;
+        $isTooFar = $to === $now->value() || $to < -Bounds::DB || ($to > self::SEND_MOST_DB && $to > $now->value());
         foreach ($isTooFar ? [] : $trouble->placesOf($at, 'db') as $more => $situation) {
             yield new Candidate(
                 "db {$at} {$to} {$situation}",

@@ -53,6 +53,13 @@ final class EffectRule implements Rule
                     array_map(fn (EffectKind $one) => mb_strtolower($one->words()), $rack->kinds),
                 ).'.');
             }
+            foreach ($effect->values->by ?? [] as $b => $by) {
+                if (! isset($model->points[$by]) || $by === $effect->at) {
+                    $in->problem("{$pointer}/values/by/{$b}", $by === $effect->at
+                        ? 'A sound that lowers itself never comes up again: name other points.'
+                        : "The model \"{$model->id}\" has no point \"{$by}\".");
+                }
+            }
             foreach ($effect->offFor as $o => $into) {
                 if (! $rack->perMix || ! isset($model->routes["{$effect->at}>{$into}"])) {
                     $in->problem("{$pointer}/off_for/{$o}", $rack->perMix

@@ -43,6 +43,10 @@ final class Settled
                 $in->problem("{$pointer}/{$name}", "The model fixes \"{$name}\" of the route \"{$key}\".");
             }
         }
+        $trouble = $settings->db === null ? null : $route->whyNotAt($settings->db);
+        if ($trouble !== null) {
+            $in->problem("{$pointer}/db", $trouble);
+        }
     }
 
     public static function named(Fit $in, EquipmentModel $model, string $id, string|bool|float $value, string $pointer): void

@@ -19,6 +19,7 @@
                             <span class="says-muted">bypassed</span>@endif
                             @if ($effect->delay !== null) <span class="figures">{{ $effect->delay->text() }} ms</span>@endif
                                 @if ($effect->db !== null) <span class="figures">{{ $effect->db->text() }} dB</span>@endif
+                            @if ($row['says'] !== '') <span class="quiet">{{ $row['says'] }}</span>@endif
                             @if ($effect->offFor !== [])
                                 <small class="quiet">not for {{ implode(' and ', array_map(fn ($into) => $chain['mixes'][$into] ?? $into,
                                 $effect->offFor)) }}</small>@endif</span>
@@ -46,6 +47,7 @@
                                         max="{{ Bounds::EFFECT_MS[1] }}" step="0.1" value="{{ $effect->delay?->number() }}"></label>
                                     <label>Level, dB <input type="number" name="db" min="{{ Bounds::EFFECT_DB[0] }}"
                                         max="{{ Bounds::EFFECT_DB[1] }}" step="0.5" value="{{ $effect->db?->number() }}"></label>
+                                    <x-effect-values :effect="$effect" :name="$name" :others="$chain['others']" />
                                     @if ($chain['mixes'] !== []) <input type="hidden" name="with_off_for" value="1"><label>Not for
                                         <select name="off_for[]" multiple size="3" aria-label="Mixes that {{ $name
                                         }} is not for">@foreach ($chain['mixes'] as $into => $mix)

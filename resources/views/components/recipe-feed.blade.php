@@ -5,6 +5,7 @@
     $sounds = $feed->sounds();
     $pen = $page->penAmong($feed->sources);
     $x = $recipes->scale->at($feed->sent);
+    $knob = $feed->knob();
 @endphp
 <li class="mix-row">
     <span class="ingredient"><strong @if ($pen !== null) class="pen-name pen-{{ $pen->value }}" @endif>{{ $sounds->name
@@ -20,9 +21,13 @@
         $recipes->scale::WIDTH }} 28" width="{{ $recipes->scale::WIDTH }}" height="28" preserveAspectRatio="none" aria-hidden="true"><use
         href="#mix-lines"/><path class="mix-level" d="M0,14H{{ $x }}"/><path class="mix-mark" d="M{{ $x }},7V21"/></svg>
     <span class="figures">{{ $feed->sent->text() }}</span>
-    @if ($feed->canLevel)
-        <x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]" name="db"
-            label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$feed->now->db->number()" />
+    @if ($knob !== null)
+        <span class="mix-set"><x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]" name="db"
+            label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$knob->value" :from="$knob->scale->from"
+            :to="$knob->scale->to" />@if ($knob->own !== null) <x-number :page="$page" name="mark" class="printed" step="0.1"
+            :fields="['edit' => 'printed', 'unit' => $unit, 'route' => $feed->key]" :value="$knob->mark()" :from="$knob->marks()[0]"
+            :to="$knob->marks()[1]" :unit="$knob->own->unit" label="Level of {{ $feed->from }} in {{ $recipe->output->label
+            }} as printed" />@endif</span>
     @else <span class="figures fixed">{{ $feed->levelWords() }}</span> @endif
     @if ($feed->canSwitch)
         <x-edit :page="$page" class="mix-out" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key, 'on' => '0']"><button

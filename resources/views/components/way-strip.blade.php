@@ -5,8 +5,8 @@
         <span class="pen-name pen-{{ $page->penOf($pair->source->id)?->value }}">{{ $pair->source->name }}</span>
         <span class="strip-to">to <strong>{{ $pair->listener->name }}</strong></span>
         <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" />
-        <span class="strip-says">{{ $strip->sentence() }}@if ($strip->ownLevel !== null); its own level: {{ $strip->ownLevel
-            }}@endif</span>
+        <span class="strip-says">{{ $strip->sentence() }}@if ($strip->lowered !== []); {{ implode('; ', $strip->lowered)
+            }}@endif @if ($strip->ownLevel !== null); its own level: {{ $strip->ownLevel }}@endif</span>
         <span class="strip-tools">
             @if ($page->view === 'wiring')
                 @if ($pair->arrivals() !== [])

@@ -92,7 +92,8 @@
                         <tr><th scope="row">{{ $row['pair']->source->name }}</th><td
                             class="figures">{{ LevelsPage::db($row['chain']->end) }} dBFS</td><td
                             class="figures">@if ($row['under'] !== null) {{ LevelsPage::db(abs($row['under'])) }} dB {{ $row['under'] >= 0
-                            ? 'under' : 'over' }} @if ($levels->target !== null && $row['under'] < $levels->target)
+                            ? 'under' : 'over' }} @if ($row['lowered'] > 0) <small>{{ LevelsPage::db($row['lowered']) }} dB of it while the
+                            voice speaks</small> @endif @if ($levels->target !== null && $row['under'] < $levels->target)
                             <span class="tag">too loud</span> @endif @endif</td></tr>
                     @endforeach
                 </tbody></table>

@@ -15,6 +15,7 @@ use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\Holds;
 use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Lane;
+use HiddenWire\Core\Equipment\LevelRange;
 use HiddenWire\Core\Equipment\Limits;
 use HiddenWire\Core\Equipment\LinkRole;
 use HiddenWire\Core\Equipment\MadeAt;
@@ -142,6 +143,7 @@ final class Models
             Field::of('can', Lists::some(RouteSetting::class)),
             Field::of('made_at', new ObjectOf(self::madeAt()), 'made')->since(2),
             Field::of('holds', Choice::of(Holds::class))->since(2),
+            Field::of('level', new ObjectOf(self::levelRange()))->since(3),
         ])->rule(
             fn (array $route, Reading $in) => $route['choice'] !== null && $route['group'] === null
             ? $in->problem('A choice is one of a group: name the "group" too.', 'choice') : null,
@@ -149,7 +151,30 @@ final class Models
             ? $in->problem(
                 'A route that is off and can\'t be switched on does nothing: add "on" to "can" or leave the route out.',
                 'on',
-            ) : null)->saying(['dependentRequired' => ['choice' => ['group']]]));
+            ) : null)->rule(fn (array $route, Reading $in) => match (true) {
+                $route['level'] === null => null,
+                ! in_array(RouteSetting::Db, $route['can'], true) => $in->problem(
+                    'A level that nobody can set goes nowhere: add "db" to "can" or leave this out.',
+                    'level',
+                ),
+                ! $route['level']->reaches($route['db']) => $in->problem('The level when new lies outside.', 'level'),
+                default => null,
+            })->saying(['dependentRequired' => ['choice' => ['group']]]));
+    }
+
+    private static function levelRange(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(LevelRange::class, 'level_range', [
+            Field::of('from', new DecibelLevel)->needed(),
+            Field::of('to', new DecibelLevel)->needed(),
+            Field::of('scale', new ObjectOf(Points::ownScale())),
+        ])->made(function (array $range, Reading $in): ?LevelRange {
+            try {
+                return new LevelRange(...$range);
+            } catch (\RangeException $e) {
+                return $in->problem($e->getMessage());
+            }
+        }));
     }
 
     /** What a lane or a point is to a computer. */

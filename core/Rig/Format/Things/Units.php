@@ -10,6 +10,7 @@ use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Effect;
+use HiddenWire\Core\Rig\EffectValues;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Format\Definitions;
 use HiddenWire\Core\Rig\Format\Field;
@@ -25,6 +26,7 @@ use HiddenWire\Core\Rig\Format\Types\Flag;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\MapOf;
+use HiddenWire\Core\Rig\Format\Types\Number;
 use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Text;
 use HiddenWire\Core\Rig\Format\Types\Time;
@@ -43,6 +45,12 @@ use HiddenWire\Core\Rig\WebLink;
 final class Units
 {
     private const MOST_LINKED = 100;
+
+    /** Keys of what is set at an effect, by property. */
+    private const KEYS = [
+        'highPassHz' => 'high_pass_hz', 'bands' => 'bands', 'threshold' => 'threshold_db', 'ratio' => 'ratio', 'makeUp' => 'make_up_db',
+        'hold' => 'hold_ms', 'lowers' => 'lowers_db', 'by' => 'by',
+    ];
 
     public static function unit(): Shape
     {
@@ -112,7 +120,45 @@ final class Units
                 'An effect changes the level by '.Bounds::EFFECT_DB[0].' to '.Bounds::EFFECT_DB[1].' dB.',
             )),
             Field::of('off_for', Lists::ids()),
+            Field::of('values', new ObjectOf(self::effectValues()))->since(3),
+        ])->rule(function (array $effect, Reading $in): void {
+            foreach ($effect['kind'] === null || $effect['values'] === null ? [] : get_object_vars($effect['values']) as $property => $value) {
+                if ($value !== null && $value !== [] && ! in_array($property, $effect['kind']->sets(), true)) {
+                    $in->problem(ucfirst(self::tool($effect['kind'])).' has nothing of this kind to set.', 'values', self::KEYS[$property]);
+                }
+            }
+        }));
+    }
+
+    public static function effectValues(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(EffectValues::class, 'effect_values', [
+            Field::of(self::KEYS['highPassHz'], new Number(...Bounds::CUTOFF_HZ), 'highPassHz'),
+            Field::of(self::KEYS['bands'], ListOf::of(new ObjectOf(
+                Shape::making([
+                    Field::of('hz', new Number(...Bounds::BAND_HZ))->needed(),
+                    Field::of('db', new Number(...Bounds::BAND_DB))->needed(),
+                ], fn (array $band) => $band),
+                fn (array $band) => (object) $band,
+            ), Bounds::BANDS)),
+            Field::of(self::KEYS['threshold'], self::within(Bounds::THRESHOLD_DB, 'A threshold goes from %s to %s dBFS.'), 'threshold'),
+            Field::of(self::KEYS['ratio'], new Number(...Bounds::RATIO)),
+            Field::of(self::KEYS['makeUp'], self::within(Bounds::MAKE_UP_DB, 'A make-up gain goes from %s to %s dB.'), 'makeUp'),
+            Field::of(self::KEYS['hold'], new Time(Bounds::EFFECT_MS[1], 'It holds for '.Bounds::EFFECT_MS[1].' ms at most.'), 'hold'),
+            Field::of(self::KEYS['lowers'], self::within(Bounds::LOWERS_DB, 'A ducker lowers by %s to %s dB.'), 'lowers'),
+            Field::of(self::KEYS['by'], Lists::ids()),
         ]));
+    }
+
+    /** @param  array{int, int}  $bounds */
+    private static function within(array $bounds, string $says): DecibelLevel
+    {
+        return new DecibelLevel($bounds[0], $bounds[1], sprintf($says, ...$bounds));
+    }
+
+    private static function tool(EffectKind $kind): string
+    {
+        return (preg_match('/^[aeiou]/', $kind->value) === 1 ? 'an ' : 'a ').mb_strtolower($kind->words());
     }
 
     public static function scene(): Shape
