@@ -59,6 +59,12 @@ final readonly class Recipe
         return count($this->feeds) > 1 && count($groups) === 1 && $groups[0] !== null && count($plain) === count($this->feeds);
     }
 
+    /** Whether a level in it has a printed scale. */
+    public function hasPrinted(): bool
+    {
+        return array_filter($this->in(), fn (Feed $feed) => $feed->now->level?->scale !== null) !== [];
+    }
+
     /** Whether any of what is in it has a level of its own to set. */
     public function hasLevels(): bool
     {

@@ -97,7 +97,7 @@
                             @if ($recipe->isSelector()) <x-recipe-choice :page="$page" :unit="$shown->unit->id" :recipe="$recipe" />
                             @else
                                 @if ($recipe->in() !== [])
-                                    <ul class="mix-in">
+                                    <ul @class(['mix-in', 'is-printed' => $recipe->hasPrinted()])>
                                         <li class="mix-row mix-head" aria-hidden="true"><span></span><svg class="mix-bar" viewBox="0 0 {{
                                             $shown->scale::WIDTH }} 16" width="{{ $shown->scale::WIDTH }}" height="16"><use
                                             href="#mix-figures"/></svg><span>fader + send</span>
