@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Book;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\Wiring;
 
 /** Every cable with both ends, what it is, and what it carries. */
 final readonly class Schedule
@@ -17,10 +18,13 @@ final readonly class Schedule
 
     private ScheduleOrder $order;
 
+    private Wiring $wiring;
+
     public function __construct(BookInput $of)
     {
         $this->rig = $of->rig;
         $this->order = $of->order;
+        $this->wiring = $of->wiring;
         $this->content = new CableContent($of->hearing(), $of->wiring);
     }
 
@@ -28,8 +32,9 @@ final readonly class Schedule
      * @return list<array{label: string, type: string, length_m: float|null, colour: string, owned: bool, price: string,
      *     supplier: string, content: string,
      *     from: array{place: string, unit: string, socket: string, connector: string},
-     *     to: array{place: string, unit: string, socket: string, connector: string}}> in the order asked for; labels by the value of their
-     *     numbers
+     *     to: array{place: string, unit: string, socket: string, connector: string}, lead: SocketRef|null,
+     *     there: array{place: string, unit: string, socket: string, connector: string}|null}> in the order asked for; labels by the value
+     *     of their numbers; `lead` the plug on a unit's own lead, where no other cable is needed, and `there` what it is plugged into
      */
     public function rows(): array
     {
@@ -44,6 +49,7 @@ final readonly class Schedule
             'content' => $this->content->of($cable),
             'from' => $this->end($cable->from),
             'to' => $this->end($cable->to),
+            ...$this->ownLead($cable),
         ], $this->rig->cables));
         $key = fn (array $row): array => match ($this->order) {
             ScheduleOrder::Label => [],
@@ -53,6 +59,14 @@ final readonly class Schedule
         usort($rows, fn (array $a, array $b) => $key($a) <=> $key($b) ?: strnatcasecmp($a['label'], $b['label']));
 
         return $rows;
+    }
+
+    /** @return array{lead: SocketRef|null, there: array{place: string, unit: string, socket: string, connector: string}|null} */
+    private function ownLead(Cable $cable): array
+    {
+        $lead = $this->wiring->leadOf($cable);
+
+        return ['lead' => $lead, 'there' => $lead === null ? null : $this->end($this->wiring->across($cable, $lead))];
     }
 
     /** @return array{place: string, unit: string, socket: string, connector: string} */

@@ -13,7 +13,7 @@ final class Mating
     /** The cable for two sockets; null where none fits both ends, or nothing could flow. */
     public static function cable(Socket $a, Socket $b): ?CableType
     {
-        return self::canFlow($a, $b) ? self::type($a->connector, $b->connector) : null;
+        return self::canFlow($a, $b) && self::plugsGoIn($a, $b) ? self::type($a->connector, $b->connector) : null;
     }
 
     /** Why two sockets don't take one cable, in words; null where they do. */
@@ -24,15 +24,53 @@ final class Mating
                 $a->connector,
                 $b->connector,
             ) === null => "no cable has {$a->connector->words()} at one end and {$b->connector->words()} at the other",
+            $a->captive && $b->captive => 'both are plugs: a coupler goes between them',
             ! self::canFlow($a, $b) => $a->link !== null || $b->link !== null
                 ? 'a computer\'s socket takes a device or a hub'
                 : 'nothing would flow: both give, both take, or they carry different signals',
+            ! self::plugsGoIn($a, $b) => ($a->captive ? "a plug {$a->connector->words()} does not go into {$b->connector->words()}"
+                : "a plug {$b->connector->words()} does not go into {$a->connector->words()}").': an adapter goes between',
             default => null,
         };
     }
 
+    /** Whether a plug on a lead of its own goes into the socket at the other end; of other sockets, whether there is a lead is asked. */
+    private static function plugsGoIn(Socket $a, Socket $b): bool
+    {
+        return match (true) {
+            $a->captive => self::goesInto($a->connector, $b->connector),
+            $b->captive => self::goesInto($b->connector, $a->connector),
+            default => true,
+        };
+    }
+
+    private static function goesInto(Connector $plug, Connector $socket): bool
+    {
+        foreach ([
+            [Connector::Ts635, Connector::Trs635, Connector::ComboF],
+            [Connector::Ts35, Connector::Trs35, Connector::Trrs35],
+            [Connector::XlrM, Connector::XlrF],
+            [Connector::XlrM, Connector::ComboF],
+            [Connector::Rca, Connector::RcaPair, Connector::Coaxial],
+        ] as $alike) {
+            if (in_array($plug, $alike, true) && in_array($socket, $alike, true) && ($plug !== $socket || ! self::hasSex($plug))) {
+                return true;
+            }
+        }
+
+        return $plug === $socket && ! self::hasSex($plug);
+    }
+
+    private static function hasSex(Connector $connector): bool
+    {
+        return $connector === Connector::XlrM || $connector === Connector::XlrF;
+    }
+
     private static function canFlow(Socket $a, Socket $b): bool
     {
+        if ($a->captive && $b->captive) {
+            return false;
+        }
         if ($a->link !== null || $b->link !== null) {
             $towardsComputer = [LinkRole::Device, LinkRole::Upstream];
             $awayFromIt = [LinkRole::Host, LinkRole::Downstream];

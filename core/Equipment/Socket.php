@@ -11,6 +11,7 @@ final readonly class Socket
      * @param  array<string, Lane>  $lanes  by id, in order
      * @param  float|null  $einDbu  a preamp's own noise as the input level that would give it, dBu(A), at full gain from 150 ohms
      * @param  int|null  $givesMa  current that it gives to what hangs on it; null for what its kind of plug gives
+     * @param  bool  $captive  whether it is a plug on a lead of the unit's own: no cable goes between it and what it is plugged into
      * @param  list<int>  $ratesHz  sample rates that a digital one takes or gives; empty for any
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Socket
         public ?float $einDbu = null,
         public ?int $givesMa = null,
         public array $ratesHz = [],
+        public bool $captive = false,
     ) {
     }
 

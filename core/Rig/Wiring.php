@@ -39,6 +39,18 @@ final readonly class Wiring
         return (string) $cable->from === (string) $here ? $cable->to : $cable->from;
     }
 
+    /** The unit whose own lead a cable is, with the plug that hangs on it: no other lead is needed there. Null for any other cable. */
+    public function leadOf(Cable $cable): ?SocketRef
+    {
+        foreach ([$cable->from, $cable->to] as $end) {
+            if ($this->rig->socket($end)->captive) {
+                return $end;
+            }
+        }
+
+        return null;
+    }
+
     /** What an input is for, as it is plugged and set. */
     public function takes(Cable $cable, SocketRef $to, Lane $lane): SignalKind
     {

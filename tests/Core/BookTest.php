@@ -54,10 +54,34 @@ it('says of a lead which plugs it has', function (string $cable, string $says) {
     expect((new Plugs($rig))->of($rig->cables[$cable]))->toBe($says);
 })->with([
     'both ends alike' => ['w-10', 'TRS, 3.5 mm'], 'two large ones' => ['w-04', 'TRS, 6.35 mm'],
-    'from large to small, however it lies' => ['w-31', 'TRS, 3.5 mm to 6.35 mm'], 'XLR is XLR' => ['w-02', 'XLR'],
+    'the plug of a Y-lead' => ['w-31', 'TRS, 6.35 mm'], 'XLR is XLR' => ['w-02', 'XLR'],
     'USB by its plugs' => ['w-17', 'USB, A to B'], 'USB-C' => ['w-08', 'USB, A to C'], 'RCA at a pair of sockets' => ['w-28', 'RCA'],
     'no plug to tell' => ['w-34', 'network'], 'light' => ['w-05', 'optical'],
 ]);
+
+it('says both plugs of a lead, however it lies', function () {
+    $rig = Draft::rig()->tone('large', 2, 'trs-6.35')->ear('small', 2, 'trs-3.5')->cable('trs', 'large/out', 'small/in')
+        ->tone('other', 2, 'trs-3.5')->ear('big', 2, 'trs-6.35')->cable('trs', 'other/out', 'big/in')->make();
+    foreach ($rig->cables as $cable) {
+        expect((new Plugs($rig))->of($cable))->toBe('TRS, 3.5 mm to 6.35 mm');
+    }
+});
+
+it('has a Y-lead as one line with all its plugs, and buys no leads for them', function () {
+    $of = new BookInput(nightRelay());
+    $rows = array_column((new Parts\CableSchedule)->blocks($of)[0]->rows, null, 0);
+    // By hand from the rig: three plugs, one line, the lengths of its legs; of the RCA adapter the plug, and its sockets as a lead of its own.
+    expect($rows['W-31, W-32, W-33'] ?? [])->toBe([
+        'W-31, W-32, W-33',
+        'Stereo plug in Presenter\'s desk: Desk mixer · Main out (6.35 mm TRS)',
+        'Left plug in Arcade hall: Hall loudspeakers · Left in (6.35 mm TRS); Right plug in Arcade hall: Hall loudspeakers · Right in (6.35 mm TRS)',
+        'Hall lead: Y-lead, large stereo to two mono', '0.5, 12', '', $rows['W-31, W-32, W-33'][6], 'yes',
+    ])->and($rows)->not->toHaveKeys(['W-31', 'W-32', 'W-33'])->and($rows)->toHaveKeys(['W-28', 'W-29']);
+    $shop = array_column((new Parts\Shopping)->blocks($of)[1]->rows, null, 0);
+    $leads = array_filter(nightRelay()->cables, fn ($cable) => ! in_array($cable->type->value, ['captive', 'wireless'], true));
+    // Four of the leads are plugs of the Y-lead and of the adapter.
+    expect(array_sum(array_map(fn (array $row) => (int) $row[2], $shop)))->toBe(count($leads) - 4);
+});
 
 it('says what each cable carries, on which channels, and what comes back', function () {
     $rows = array_column((new Schedule(new BookInput(nightRelay())))->rows(), null, 'label');

@@ -31,6 +31,12 @@ it(
     'a hub into itself' => ['powered-hub', 'port-1', 'plain-hub', 'port-1', null, 'takes a device or a hub'],
     'a picture' => ['console', 'picture', 'capture-card', 'picture-1', 'hdmi', null],
     'light and copper' => ['console', 'optical', 'capture-card', 'line', null, 'no cable has'],
+    'a plug into a socket of its size' => ['stereo-y-lead', 'left', 'eight-input-desk', 'mic-1', 'ts', null],
+    'a small plug into a large socket' => ['stereo-y-lead', 'stereo', 'group-desk', 'aux-1', null, 'a plug 3.5 mm TRS does not go into 6.35 mm'],
+    'a large plug into a small socket' => ['mono-pair-lead', 'left', 'streaming-computer', 'line-out', null, 'does not go into'],
+    'two plugs' => ['mono-pair-lead', 'stereo', 'stereo-y-lead', 'stereo', null, 'both are plugs: a coupler goes between them'],
+    'an XLR plug into its socket' => ['stereo-xlr-lead', 'left', 'two-desk-mixer', 'mic-1', 'xlr', null],
+    'a USB plug into a computer' => ['usb-extension', 'up', 'streaming-computer', 'usb-1', 'usb', null],
     'a call' => ['call-service', 'member-1', 'call-service', 'member-1', 'network', null],
 ]);
 

@@ -6,10 +6,12 @@ namespace HiddenWire\Core\Book\Parts;
 
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\Plugs;
 use HiddenWire\Core\Book\Schedule;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Equipment\Way;
 
-/** Every cable: both ends, type, length, colour, what it carries. */
+/** Every cable: both ends, type, length, colour, what it carries. A Y-lead or adapter on plugs of its own is one line with all its ends. */
 final class CableSchedule implements Part
 {
     public function key(): string
@@ -24,23 +26,84 @@ final class CableSchedule implements Part
 
     public function blocks(BookInput $of): array
     {
-        $end = fn (array $end): string => "{$end['place']}: {$end['unit']} · {$end['socket']} ({$end['connector']})";
-        $rows = array_map(fn (array $row) => [
+        $plugs = new Plugs($of->rig);
+        $types = [];
+        foreach ($of->rig->cables as $cable) {
+            $types[$cable->label] = $plugs->of($cable);
+        }
+        $rows = $leads = [];
+        foreach ((new Schedule($of))->rows() as $row) {
+            $lead = $row['lead']?->unit;
+            if ($lead === null) {
+                $rows[] = $this->cable($row, $types[$row['label']]);
+            } else {
+                // It stands where the first of its plugs does.
+                $rows["lead {$lead}"] = [];
+                $leads[$lead][] = $row;
+            }
+        }
+        foreach ($leads as $unit => $ends) {
+            $rows["lead {$unit}"] = $this->lead($of, (string) $unit, $ends);
+        }
+
+        return $rows === [] ? [] : [new Table(
+            ['Label', 'From', 'To', 'Type', 'Length, m', 'Colour', 'Carries', 'Owned'],
+            array_values($rows),
+            [0.7, 2.4, 2.4, 0.9, 0.7, 0.8, 2.3, 0.7],
+            isWide: true,
+        )];
+    }
+
+    /**
+     * @param  array<string, mixed>  $row  of the schedule
+     * @return list<string>
+     */
+    private function cable(array $row, string $type): array
+    {
+        return [
             $row['label'],
-            $end($row['from']),
-            $end($row['to']),
-            $row['type'],
+            self::end($row['from']),
+            self::end($row['to']),
+            $type,
             $row['length_m'] === null ? '' : "{$row['length_m']}",
             $row['colour'],
             $row['content'],
             $row['owned'] ? 'yes' : 'to buy',
-        ], (new Schedule($of))->rows());
+        ];
+    }
 
-        return $rows === [] ? [] : [new Table(
-            ['Label', 'From', 'To', 'Type', 'Length, m', 'Colour', 'Carries', 'Owned'],
-            $rows,
-            [0.7, 2.4, 2.4, 0.9, 0.7, 0.8, 2.3, 0.7],
-            isWide: true,
-        )];
+    /**
+     * A lead with its own plugs: what each goes into, from those that take a sound to those that give it.
+     *
+     * @param  non-empty-list<array<string, mixed>>  $rows  of the schedule
+     * @return list<string>
+     */
+    private function lead(BookInput $of, string $unit, array $rows): array
+    {
+        $model = $of->rig->modelOf($unit);
+        $ends = ['from' => [], 'to' => []];
+        foreach ($rows as $row) {
+            $socket = $model->sockets[$row['lead']->socket];
+            $gives = $socket->lanesGoing(Way::Out) !== [];
+            $ends[$gives ? 'to' : 'from'][] = "{$socket->label} in ".self::end($row['there']);
+        }
+        $each = fn (array $texts, string $between): string => implode($between, array_unique(array_filter($texts)));
+
+        return [
+            implode(', ', array_column($rows, 'label')),
+            implode('; ', $ends['from']),
+            implode('; ', $ends['to']),
+            "{$of->rig->units[$unit]->name}: {$model->name}",
+            implode(', ', array_unique(array_filter(array_column($rows, 'length_m')))),
+            $each(array_column($rows, 'colour'), ', '),
+            $each(array_column($rows, 'content'), '; '),
+            in_array(false, array_column($rows, 'owned'), true) ? 'to buy' : 'yes',
+        ];
+    }
+
+    /** @param  array{place: string, unit: string, socket: string, connector: string}  $end */
+    private static function end(array $end): string
+    {
+        return "{$end['place']}: {$end['unit']} · {$end['socket']} ({$end['connector']})";
     }
 }

@@ -68,12 +68,13 @@ final class Shopping implements Part
         ];
     }
 
-    /** @return list<Cable> those that are bought by the piece */
+    /** @return list<Cable> those that are bought by the piece, and come with no unit */
     private function loose(BookInput $of): array
     {
         return array_values(array_filter(
             $of->rig->cables,
-            fn (Cable $cable) => $cable->type !== CableType::Captive && $cable->type !== CableType::Wireless,
+            fn (Cable $cable) => $cable->type !== CableType::Captive && $cable->type !== CableType::Wireless
+                && $of->wiring->leadOf($cable) === null,
         ));
     }
 

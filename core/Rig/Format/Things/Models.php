@@ -124,6 +124,7 @@ final class Models
             Field::of('ein_dbu', new Number(-140, 0))->since(2),
             Field::of('gives_ma', new Whole(...Bounds::MILLIAMPERES))->since(2),
             Field::of('rates_hz', ListOf::of(new Whole(...Bounds::RATE_HZ), self::RATES)->once())->since(2),
+            Field::of('captive', new Flag)->usual(false)->since(3),
             Field::of('lanes', ListOf::of(new ObjectOf(self::lane()), self::LANES)->keyed())->written(),
         ]));
     }
