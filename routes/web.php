@@ -55,6 +55,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::get('/outbox', OutboxController::class)->name('outbox');
     Route::controller(AccountController::class)->prefix('/account')->name('account')->group(function () {
         Route::get('/', 'show');
+        Route::put('/lengths', 'lengths')->middleware('throttle:account')->name('.lengths');
         Route::put('/password', 'password')->middleware('throttle:account')->name('.password');
         Route::post('/sign-out-everywhere', 'signOutEverywhere')->middleware('throttle:account')->name('.everywhere');
         Route::get('/export', 'export')->middleware('throttle:export')->name('.export');

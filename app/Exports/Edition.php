@@ -18,6 +18,7 @@ use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\Rig;
 use Illuminate\Support\Facades\Storage;
 
@@ -46,6 +47,7 @@ final readonly class Edition
         ?int $number = null,
         bool $isPatient = false,
         ScheduleOrder $order = ScheduleOrder::Label,
+        Lengths $lengths = Lengths::Metric,
     ): self {
         // A whole book takes longer than a page: memory is cleaned up on the way.
         gc_enable();
@@ -76,6 +78,7 @@ final readonly class Edition
             self::sinceLast($record, $changes),
             $order,
             $findings,
+            $lengths,
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));

@@ -10,6 +10,7 @@ use App\Rigs\StoredRig;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\ScheduleOrder;
+use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Support\Facades\Cache;
 
 /** The book as HTML for a page: written once for a state of the rig, one at a time, and kept for whoever asks next. */
@@ -33,6 +34,7 @@ final readonly class WrittenBook
         private ?int $revision = null,
         private ScheduleOrder $order = ScheduleOrder::Label,
         private ?\Closure $mapAt = null,
+        private Lengths $lengths = Lengths::Metric,
     ) {
     }
 
@@ -52,7 +54,7 @@ final readonly class WrittenBook
 
     private function write(): string
     {
-        $edition = Edition::of($this->record, $this->revision, order: $this->order);
+        $edition = Edition::of($this->record, $this->revision, order: $this->order, lengths: $this->lengths);
         $writer = (new BookHtml($edition->drawings, $this->parts, $this->mapAt))->writer($edition->source);
         $html = $writer->body(new Book($edition->source, $this->parts));
         // Where nobody has looked for the causes yet, it says so: that is true only now.
@@ -75,7 +77,7 @@ final readonly class WrittenBook
     private function key(): string
     {
         $besides = [
-            $this->parts, $this->revision, $this->order->value, $this->record->name, $this->mapAt === null,
+            $this->parts, $this->revision, $this->order->value, $this->lengths->value, $this->record->name, $this->mapAt === null,
             $this->record->revisions()->latest('number')->limit(60)->pluck('name')->all(),
             $this->record->pictures()->pluck('id')->all(), $this->record->books()->max('revision'),
         ];

@@ -10,6 +10,7 @@ use App\Exports\Paper;
 use App\Models\BookState;
 use App\Models\MadeBook;
 use HiddenWire\Core\Book\ScheduleOrder;
+use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Database\DetectsLostConnections;
 use Illuminate\Foundation\Queue\Queueable;
@@ -74,7 +75,8 @@ final class MakeBook implements ShouldQueue
         try {
             $asked = $book->asked;
             $order = ScheduleOrder::tryFrom($asked['order'] ?? '') ?? ScheduleOrder::Label;
-            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: $order);
+            $lengths = Lengths::tryFrom($asked['lengths'] ?? '') ?? Lengths::Metric;
+            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: $order, lengths: $lengths);
             $writer = new BookPdf(
                 $edition->drawings,
                 $asked['parts'],

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Storage;
  * @property int $id
  * @property int $rig_id
  * @property int $user_id
- * @property array{parts: list<string>|null, paper: string, revision: int|null, order?: string} $asked
+ * @property array{parts: list<string>|null, paper: string, revision: int|null, order?: string, lengths?: string} $asked
  * @property string $edition
  * @property BookState $state
  * @property string $trouble  why it failed

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Database\Factories\UserFactory;
+use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -19,6 +20,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property Lengths $lengths  in what they read and write lengths
  */
 final class User extends Authenticatable
 {
@@ -29,14 +31,16 @@ final class User extends Authenticatable
 
     protected $table = 'users';
 
-    protected $fillable = ['name', 'email', 'password'];
+    protected $fillable = ['name', 'email', 'password', 'lengths'];
+
+    protected $attributes = ['lengths' => 'metric'];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'lengths' => Lengths::class];
     }
 
     /** @return HasMany<OwnModel, $this> */

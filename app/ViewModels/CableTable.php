@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Http\Edits\CableForms;
+use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\Rig;
 
 /** The cables as a table to write in, with room for new ones. */
@@ -20,7 +21,7 @@ final readonly class CableTable
     private int $from;
 
     /** @param  int  $page  which of the pages, from 1; the nearest that there is */
-    public function __construct(private Rig $rig, int $page = 1)
+    public function __construct(private Rig $rig, int $page = 1, public Lengths $lengths = Lengths::Metric)
     {
         $pages = max(1, (int) ceil(count($rig->cables) / self::DRAWN));
         $this->from = (max(1, min($pages, $page)) - 1) * self::DRAWN;
@@ -55,7 +56,7 @@ final readonly class CableTable
                 'from' => CableForms::socketName($this->rig, $cable->from->unit, $cable->from->socket),
                 'to' => CableForms::socketName($this->rig, $cable->to->unit, $cable->to->socket),
                 'type' => $cable->type->value,
-                'length' => $cable->lengthM === null ? '' : (string) $cable->lengthM,
+                'length' => $this->lengths->field($cable->lengthM),
                 'colour' => $cable->colour,
                 'owned' => $cable->owned,
             ];

@@ -16,6 +16,7 @@ use HiddenWire\Core\Dependence\Outage;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig as CoreRig;
@@ -103,6 +104,9 @@ final readonly class RigPage
     /** Who looks. */
     public ?User $user;
 
+    /** In what whoever looks reads and writes lengths. */
+    public Lengths $lengths;
+
     /** Whether whoever looks may change it. */
     public bool $canEdit;
 
@@ -116,6 +120,7 @@ final readonly class RigPage
         $this->query = array_filter($request->query(), is_string(...));
         $this->addresses = new Addresses($record->id);
         $user = $this->user = $request->user();
+        $this->lengths = $user->lengths ?? Lengths::Metric;
         $this->canEdit = $user !== null && $record->mayEdit($user) === true;
         $this->rig = StoredRig::load($record);
         $this->names = new Names($this->rig);

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
+use HiddenWire\Core\Book\Plugs;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Edit\PutBetween;
@@ -169,6 +170,16 @@ final readonly class Sheet
         }
 
         return $carried;
+    }
+
+    /** What a cable is: "TRS cable, 3.5 mm to 6.35 mm"; a plug of a Y-lead is that, and no cable of its own. */
+    public function lead(Cable $cable): string
+    {
+        $own = $this->wiring->leadOf($cable);
+        [$type, $plugs] = [...explode(', ', (new Plugs($this->rig))->of($cable), 2), ''];
+
+        return $own === null ? "{$type} cable".($plugs === '' ? '' : ", {$plugs}")
+            : "a plug of {$this->rig->units[$own->unit]->name}".($plugs === '' ? '' : ", {$plugs}");
     }
 
     /** @return list<PutBetween> what can be put into a cable, or stand between two sockets */

@@ -19,7 +19,7 @@ final readonly class ShoppingPage
     {
         $tables = [];
         $title = '';
-        foreach ((new Shopping)->blocks(new BookInput($page->rig)) as $block) {
+        foreach ((new Shopping)->blocks(new BookInput($page->rig, lengths: $page->lengths)) as $block) {
             if ($block instanceof Heading) {
                 $title = $block->text;
             } elseif ($block instanceof Table) {

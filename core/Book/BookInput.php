@@ -8,6 +8,7 @@ use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Wiring;
@@ -42,6 +43,7 @@ final class BookInput
         public readonly ?int $sinceLast = null,
         public readonly ScheduleOrder $order = ScheduleOrder::Label,
         private readonly ?\Closure $findings = null,
+        public readonly Lengths $lengths = Lengths::Metric,
     ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);

@@ -10,6 +10,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetCable;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
@@ -113,9 +114,10 @@ final class CablePlan
      */
     private function described(Cable $cable, array $row): array
     {
-        $length = str_replace([',', ' m'], ['.', ''], $this->mapping->of('length', $row));
-        if ($length !== '' && (! is_numeric($length) || (float) $length < 0.01 || (float) $length > Bounds::LENGTH_M[1])) {
-            throw $this->wrong("The length \"{$length}\" is no number of metres.");
+        $said = $this->mapping->of('length', $row);
+        $length = $said === '' ? null : Lengths::Metric->read($said);
+        if ($said !== '' && ($length === null || $length < 0.01 || $length > Bounds::LENGTH_M[1])) {
+            throw $this->wrong("\"{$said}\" is no length: write \"1.5\" for metres, or \"5 ft 3 in\".");
         }
         $owned = mb_strtolower($this->mapping->of('owned', $row));
         $colour = $this->mapping->of('colour', $row);
@@ -123,7 +125,7 @@ final class CablePlan
             $cable->id,
             $cable->label,
             $this->type($row) ?? $cable->type,
-            $length === '' ? $cable->lengthM : round((float) $length, 3),
+            $length === null ? $cable->lengthM : round($length, 3),
             $colour === '' ? $cable->colour : mb_substr($colour, 0, Bounds::COLOUR),
             $owned === '' ? $cable->owned : in_array($owned, ['1', 'yes', 'y', 'true', 'owned'], true),
         );

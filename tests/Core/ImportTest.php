@@ -60,7 +60,7 @@ it('plans new cables, changes, and tells problems by their line', function () {
         ->and($rows[4][2])->toBe('Mic has no socket called "Elbow"; it has Out.')
         ->and($rows[5][2])->toContain('EARS in it')
         ->and($rows[6][2])->toBe('There is no cable type "rope".')
-        ->and($rows[7][2])->toBe('The length "long" is no number of metres.');
+        ->and($rows[7][2])->toBe('"long" is no length: write "1.5" for metres, or "5 ft 3 in".');
 });
 
 it('takes its own cable schedule in again: the same cables as went out', function () {

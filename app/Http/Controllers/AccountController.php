@@ -8,11 +8,13 @@ use App\Actions\DeleteAccount;
 use App\Models\User;
 use App\Rigs\RigArchive;
 use App\Rules\Uncommon;
+use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Password;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -47,6 +49,14 @@ final class AccountController
             'sessions' => DB::table('sessions')->where('user_id', $this->user($request)->id)->count(),
             'hasOutbox' => OutboxController::isFor($request),
         ]);
+    }
+
+    public function lengths(Request $request): RedirectResponse
+    {
+        $asked = $request->validate(['lengths' => ['required', Rule::enum(Lengths::class)]]);
+        $this->user($request)->update($asked);
+
+        return redirect()->route('account')->with('said', 'Lengths are in '.Lengths::from($asked['lengths'])->name().' now.');
     }
 
     public function password(Request $request): RedirectResponse

@@ -63,7 +63,7 @@ final class BookController
             ['rig' => $rig->id, 'depth' => $depth->value, 'revision' => $request->revision()],
         ));
 
-        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order(), $mapAt);
+        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order(), $mapAt, $request->lengths());
     }
 
     /** A map of the book alone, for a page that is shown already. */
@@ -82,7 +82,7 @@ final class BookController
     public function export(BookRequest $request, Rig $rig, string $format): Response|RedirectResponse
     {
         Gate::authorize('view', $rig);
-        $edition = Edition::of($rig, $request->revision(), order: $request->order());
+        $edition = Edition::of($rig, $request->revision(), order: $request->order(), lengths: $request->lengths());
         $all = Exports::all(
             $edition->drawings,
             $request->parts(),

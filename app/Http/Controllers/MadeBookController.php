@@ -36,7 +36,7 @@ final class MadeBookController
         $book = $rig->books()->create([
             'user_id' => $request->user()?->id,
             'asked' => ['parts' => $request->parts(), 'paper' => $request->paper()->value, 'revision' => $request->revision(),
-                'order' => $request->order()->value],
+                'order' => $request->order()->value, 'lengths' => $request->lengths()->value],
             'state' => BookState::Waiting,
         ]);
         MakeBook::dispatch($book->id, 1);

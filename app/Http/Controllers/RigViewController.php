@@ -65,7 +65,7 @@ final class RigViewController
             Step::Doubts => ['doubts' => new Doubts($page)],
             Step::Shopping => ['shopping' => new ShoppingPage($page)],
             Step::Downloads => ['downloads' => new DownloadsPage($page)],
-            Step::Cables => ['table' => new CableTable($page->rig, (int) $page->asked('page'))],
+            Step::Cables => ['table' => new CableTable($page->rig, (int) $page->asked('page'), $page->lengths)],
             default => abort(404),
         };
     }

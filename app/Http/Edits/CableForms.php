@@ -28,6 +28,9 @@ use Illuminate\Validation\ValidationException;
 final class CableForms
 {
     /** Rows of the cable table from this number on are new ones, the first of them 1. */
+    /** No lead is shorter, in metres. */
+    private const SHORTEST_M = 0.01;
+
     public const NEW_ROWS = 100_000;
 
     /** @return list<RigEdit> */
@@ -221,11 +224,20 @@ final class CableForms
     }
 
     /** To the millimetre, as it is kept. */
-    private static function length(EditFields $in): ?float
+    private static function length(EditFields $in, ?float $was): ?float
     {
-        $metres = $in->number('length', 0.01, Bounds::LENGTH_M[1]);
+        $said = $in->text('length', 40);
+        // What stands there as it was said is not touched: to the inch it would become another length.
+        if ($said === '' || ($was !== null && $said === $in->user->lengths->field($was))) {
+            return $said === '' ? null : $was;
+        }
+        $metres = $in->user->lengths->read($said);
+        if ($metres === null || $metres < self::SHORTEST_M || $metres > Bounds::LENGTH_M[1]) {
+            return $in->refuse('length', 'Write a length like "1.5 m", "50 cm" or "5 ft 3 in", up to '
+                .$in->user->lengths->words(Bounds::LENGTH_M[1]).'.');
+        }
 
-        return $metres === null ? null : round($metres, 3);
+        return round($metres, 3);
     }
 
     private static function described(EditFields $in, Cable $cable): SetCable
@@ -234,7 +246,7 @@ final class CableForms
             $cable->id,
             $in->text('label', Bounds::LABEL, $cable->label),
             $in->choiceOrNone('type', CableType::class) ?? $cable->type,
-            self::length($in),
+            self::length($in, $cable->lengthM),
             $in->text('colour', Bounds::COLOUR),
             $in->flag('owned') ?? true,
             $in->isSent('price') ? $in->text('price', Bounds::PRICE) : null,

@@ -9,6 +9,7 @@ use App\Exports\Paper;
 use App\Models\Rig;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\ScheduleOrder;
+use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Which parts of the book on which paper, and the map at which depth. What is not known is passed over. */
@@ -50,6 +51,12 @@ final class BookRequest extends FormRequest
         $asked = $this->string('revision')->toString();
 
         return preg_match('/^\d{1,15}$/', $asked) === 1 ? (int) $asked : null;
+    }
+
+    /** As whoever asks reads lengths. */
+    public function lengths(): Lengths
+    {
+        return $this->user()->lengths ?? Lengths::Metric;
     }
 
     public function order(): ScheduleOrder

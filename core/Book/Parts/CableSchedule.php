@@ -35,7 +35,7 @@ final class CableSchedule implements Part
         foreach ((new Schedule($of))->rows() as $row) {
             $lead = $row['lead']?->unit;
             if ($lead === null) {
-                $rows[] = $this->cable($row, $types[$row['label']]);
+                $rows[] = $this->cable($of, $row, $types[$row['label']]);
             } else {
                 // It stands where the first of its plugs does.
                 $rows["lead {$lead}"] = [];
@@ -47,7 +47,7 @@ final class CableSchedule implements Part
         }
 
         return $rows === [] ? [] : [new Table(
-            ['Label', 'From', 'To', 'Type', 'Length, m', 'Colour', 'Carries', 'Owned'],
+            ['Label', 'From', 'To', 'Type', "Length, {$of->lengths->unit()}", 'Colour', 'Carries', 'Owned'],
             array_values($rows),
             [0.7, 2.4, 2.4, 0.9, 0.7, 0.8, 2.3, 0.7],
             isWide: true,
@@ -58,14 +58,14 @@ final class CableSchedule implements Part
      * @param  array<string, mixed>  $row  of the schedule
      * @return list<string>
      */
-    private function cable(array $row, string $type): array
+    private function cable(BookInput $of, array $row, string $type): array
     {
         return [
             $row['label'],
             self::end($row['from']),
             self::end($row['to']),
             $type,
-            $row['length_m'] === null ? '' : "{$row['length_m']}",
+            $of->lengths->field($row['length_m']),
             $row['colour'],
             $row['content'],
             $row['owned'] ? 'yes' : 'to buy',
@@ -94,7 +94,7 @@ final class CableSchedule implements Part
             implode('; ', $ends['from']),
             implode('; ', $ends['to']),
             "{$of->rig->units[$unit]->name}: {$model->name}",
-            implode(', ', array_unique(array_filter(array_column($rows, 'length_m')))),
+            $each(array_map($of->lengths->field(...), array_column($rows, 'length_m')), ', '),
             $each(array_column($rows, 'colour'), ', '),
             $each(array_column($rows, 'content'), '; '),
             in_array(false, array_column($rows, 'owned'), true) ? 'to buy' : 'yes',

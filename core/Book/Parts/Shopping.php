@@ -90,7 +90,7 @@ final class Shopping implements Part
         $by = [];
         $plugs = new Plugs($of->rig);
         foreach ($this->loose($of) as $cable) {
-            $length = $cable->lengthM === null ? 'length not known' : "{$cable->lengthM} m";
+            $length = $cable->lengthM === null ? 'length not known' : $of->lengths->words($cable->lengthM);
             $by[$plugs->of($cable)][$length][] = $cable;
         }
         ksort($by);

@@ -1,3 +1,4 @@
+@php use HiddenWire\Core\Quantity\Lengths; @endphp
 <x-page title="Account" class="shelf">
     <header class="top">
         <x-brand />
@@ -9,6 +10,17 @@
         @if (session('said')) <p class="said" role="status">{{ session('said') }}</p> @endif
         <p>{{ auth()->user()?->name }}, {{ auth()->user()?->email }}</p>
         @if ($hasOutbox) <p><a href="{{ route('outbox') }}">Mails that would have been sent</a></p> @endif
+        <section class="account-part" aria-labelledby="lengths-title">
+            <h2 id="lengths-title">Lengths</h2>
+            <form method="post" action="{{ route('account.lengths') }}">
+                @csrf @method('put')
+                <label>Read and written in <select class="form-select" name="lengths">@foreach (Lengths::cases() as $case)
+                    <option value="{{ $case->value }}" @selected($case === auth()->user()?->lengths)>{{ $case->name() }}</option>
+                    @endforeach</select></label>
+                @error('lengths') <p class="trouble" role="alert">{{ $message }}</p> @enderror
+                <button class="btn btn-sm btn-ink" type="submit">Set<span class="visually-hidden"> the unit of lengths</span></button>
+            </form>
+        </section>
         <section class="account-part" aria-labelledby="password-title">
             <h2 id="password-title">Password</h2>
             <form method="post" action="{{ route('account.password') }}">

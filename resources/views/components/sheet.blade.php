@@ -120,8 +120,9 @@
         @endif
     @elseif ($cable !== null)
         <h2><span class="tag">{{ $cable->label }}</span></h2>
-        <p class="sheet-sub">{{ $cable->type->words() }} cable{{ $cable->lengthM === null ? ''
-            : ", {$cable->lengthM} m" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? '' : ', to buy' }}</p>
+        <p class="sheet-sub">{{ $sheet->lead($cable) }}{{ $cable->lengthM === null ? ''
+            : ", {$page->lengths->words($cable->lengthM)}" }}{{ $cable->colour === '' ? '' : ", {$cable->colour}" }}{{ $cable->owned ? ''
+            : ', to buy' }}</p>
         @if ($page->view === 'wiring') <p class="sheet-sub"><a href="{{ $page->url(['layer' => 'dark']) }}">what goes dark without
             it</a></p> @endif
         <table class="facts"><tbody>
@@ -147,7 +148,7 @@
             <label>Type <select name="type">@foreach (CableType::cases() as $type)
                 <option value="{{ $type->value }}" @selected($type === $cable->type)>{{ $type->words() }}</option>
                 @endforeach</select></label>
-            <label>Length, m <input name="length" inputmode="decimal" value="{{ $cable->lengthM }}"></label>
+            <label>Length, {{ $page->lengths->unit() }} <input name="length" value="{{ $page->lengths->field($cable->lengthM) }}"></label>
             <label>Colour <input name="colour" maxlength="{{ Bounds::COLOUR }}" value="{{ $cable->colour }}"></label>
             <label>Price <input name="price" maxlength="{{ Bounds::PRICE }}" value="{{ $cable->price }}"></label>
             <label>Supplier <input name="supplier" maxlength="{{ Bounds::SUPPLIER }}" value="{{ $cable->supplier }}"></label>

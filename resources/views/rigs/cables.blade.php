@@ -1,6 +1,7 @@
 @php
     use App\Http\Edits\CableForms;
     use HiddenWire\Core\Equipment\CableType;
+    use HiddenWire\Core\Quantity\Lengths;
     $rows = $table->rows();
 @endphp
 <x-rig-frame :page="$page">
@@ -12,7 +13,7 @@
             @if ($page->canEdit) <a href="{{ $page->url([], 'import-cables') }}">Import a CSV file</a> @endif
             <a href="{{ route('rigs.export', [$page->record->id, 'cables-csv']) }}" download>Cable schedule as CSV</a>
         </div>
-        <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length in metres, colour, owned (1 or 0).
+        <p class="quiet">Write in it, or paste rows from a spreadsheet: label, from, to, type, length, colour, owned (1 or 0).
             Empty rows take new cables. All rows are saved in one step, or none.</p>
         @if ($table->pages() !== [])
             <nav class="units-nav" aria-label="Cables">@foreach ($table->pages() as $one)
@@ -23,7 +24,7 @@
             :fields="['edit' => 'cables', 'situation' => '']">
             <div class="matrix-scroll" tabindex="0" role="region" aria-label="Cables">
                 <table class="rows cable-rows" x-ref="table" x-on:paste="paste" x-on:focusin="stand">
-                    <thead><tr>@foreach (['Label', 'From', 'To', 'Type', 'm', 'Colour', 'Owned'] as $column)
+                    <thead><tr>@foreach (['Label', 'From', 'To', 'Type', $table->lengths->unit(), 'Colour', 'Owned'] as $column)
                         <th scope="col"><button type="button" class="column" x-on:click="sort">{{ $column }}</button></th> @endforeach
                         <th scope="col">Remove</th></tr></thead>
                     <tbody x-ignore>
@@ -42,8 +43,10 @@
                                     <option value="">what fits</option> @endif @foreach (CableType::cases() as $type)
                                     <option value="{{ $type->value }}" @selected($type->value === $row['type'])>{{
                                     $type->words() }}</option> @endforeach</select></td>
-                                <td><input class="figures" name="cables[{{ $i }}][length]" value="{{ $row['length'] }}" inputmode="decimal"
-                                    aria-label="Length of {{ $name }}, metres" size="4"></td>
+                                <td><input class="figures" name="cables[{{ $i }}][length]" value="{{ $row['length'] }}" @if ($table->lengths
+                                    === Lengths::Metric) inputmode="decimal" @endif
+                                    aria-label="Length of {{ $name }}, {{ $table->lengths->name() }}" size="{{
+                                    $table->lengths === Lengths::Metric ? 4 : 9 }}"></td>
                                 <td><input name="cables[{{ $i }}][colour]" maxlength="{{ Bounds::COLOUR }}" value="{{ $row['colour'] }}"
                                     aria-label="Colour of {{ $name }}" size="8"></td>
                                 <td><input type="hidden" name="cables[{{ $i }}][owned]" value="0"><input type="checkbox"
