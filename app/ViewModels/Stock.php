@@ -13,6 +13,7 @@ use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;
+use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Things\Units;
@@ -89,6 +90,17 @@ final readonly class Stock
         $places = $this->page->rig->places;
 
         return $units === [] ? (string) array_key_last($places) : $units[array_key_last($units)]->place;
+    }
+
+    /** @return list<string> names of operating systems: those of this rig first, then those that models ask for */
+    public function systems(): array
+    {
+        $names = array_map(fn (Unit $unit) => $unit->system?->name, array_values($this->page->rig->units));
+        foreach ($this->models as $model) {
+            array_push($names, ...array_map(fn (SystemNeed $need) => $need->system, $model->runsOn));
+        }
+
+        return array_values(array_unique(array_filter($names)));
     }
 
     /** @return list<Noted> what is noted of the chosen unit as the document has it */

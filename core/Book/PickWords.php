@@ -20,9 +20,14 @@ final class PickWords
             .($channels === [] ? '' : (count($channels) === 1 ? ', channel ' : ', channels ').implode(' and ', $channels))
             .match ($place) {
                 PickedIn::Program => '',
-                PickedIn::System => ", {$place->words()}",
+                PickedIn::System => ", {$place->words()}".(self::isShownWhilePlaying($pick, $of) ? ', where it stands while it plays' : ''),
                 null => ', which neither it nor the system can choose: it follows the system default',
             };
+    }
+
+    private static function isShownWhilePlaying(Pick $pick, BookInput $of): bool
+    {
+        return $of->rig->systemKindOf($of->rig->units[$pick->at->unit]->place)?->listsOnlyPlaying() === true;
     }
 
     public static function of(Pick $pick, BookInput $of): string

@@ -42,6 +42,7 @@ final class Checks
             new Computer\Needs,
             new Computer\Channels,
             new Computer\OneDevice,
+            new Computer\OneProgram,
             new Computer\Loopback,
             new Track\Purity,
             new Track\CardSpace,

@@ -30,6 +30,38 @@ enum SystemKind: string
         return $this === self::Looping;
     }
 
+    /** Whether that list shows a program only while it plays or takes a sound. */
+    public function listsOnlyPlaying(): bool
+    {
+        return $this === self::Looping;
+    }
+
+    /** Whether a program gets no microphone until somebody has allowed it one. */
+    public function asksForMicrophones(): bool
+    {
+        return $this !== self::Looping;
+    }
+
+    /** Whether a program falls silent as soon as another one is in front. */
+    public function runsOneAtATime(): bool
+    {
+        return $this === self::Mobile;
+    }
+
+    /** @return list<string> what follows from it, each in a sentence */
+    public function facts(): array
+    {
+        return array_values(array_filter([
+            $this->loopsBack() ? 'Programs can take what goes to any playback device.'
+                : 'Programs take what goes to a playback device only by a virtual cable.',
+            $this->hasDefaultForCalls() ? 'Calls have a default of their own.' : 'Calls follow the one default.',
+            $this->listsPrograms() ? 'It lists programs with their devices'.($this->listsOnlyPlaying() ? ', while they play.' : '.')
+                : 'It lists no programs: one without a choice of its own follows the default.',
+            $this->asksForMicrophones() ? 'It has to allow each program the microphone.' : '',
+            $this->runsOneAtATime() ? 'One program has the sound at a time.' : '',
+        ]));
+    }
+
     /** As a choice of a form has it. */
     public function words(): string
     {

@@ -12,7 +12,10 @@ use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\RunsHere;
 use HiddenWire\Core\Equipment\DeviceNames;
+use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\InstallNeed;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
@@ -90,6 +93,7 @@ final class ComputerCard implements CardKind
             'System' => $computer->system === null ? [] : [new CardStep("Install {$computer->system->words()}, and nothing newer")],
             'Plug in' => self::cables($of, $computer),
             'Install' => self::installs($of, $computer, $programs),
+            'Allow' => self::allowances($of, $computer, $programs),
             'Name the devices' => $rename,
             'Disable' => $disable,
             'Formats' => $format,
@@ -168,13 +172,41 @@ final class ComputerCard implements CardKind
                 implode('; ', array_filter([
                     RunsHere::whyNot($of->rig, $computer, $program) ?? '',
                     $brings === [] ? '' : 'brings '.implode(', ', $brings),
-                    ...array_map(fn (InstallNeed $ask) => $ask->words(), $model->asks),
+                    ...array_map(fn (InstallNeed $ask) => $ask->words(), self::asks($program, $model)),
                     $spoils === [] ? '' : 'spoils the names of '.implode(', ', $spoils),
                     $program->licence === '' ? '' : "licence {$program->licence}",
                     ...$links,
                 ])),
             );
         }, $programs);
+    }
+
+    /** @return list<InstallNeed> what it asks for; a trial disturbs nothing once there is a licence */
+    public static function asks(Unit $program, EquipmentModel $model): array
+    {
+        return array_values(array_filter(
+            $model->asks,
+            fn (InstallNeed $ask) => $ask !== InstallNeed::TrialDisturbs || $program->licence === '',
+        ));
+    }
+
+    /**
+     * What the system has to allow: nothing where nobody has said what it can do.
+     *
+     * @param  list<Unit>  $programs
+     * @return list<CardStep>
+     */
+    private static function allowances(BookInput $of, Unit $computer, array $programs): array
+    {
+        $takes = fn (Unit $program): bool => array_filter(
+            $of->rig->modelOf($program)->points,
+            fn (Point $point) => $point->picks === Direction::Recording && isset($of->rig->picks["{$program->id}/{$point->id}"]),
+        ) !== [];
+
+        return $computer->system?->kind?->asksForMicrophones() !== true ? [] : array_values(array_map(
+            fn (Unit $program) => new CardStep("Allow {$program->name} the microphone", 'it records silence until then'),
+            array_filter($programs, $takes),
+        ));
     }
 
     /**

@@ -8,6 +8,7 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Card;
 use HiddenWire\Core\Book\CardKind;
 use HiddenWire\Core\Book\CardStep;
+use HiddenWire\Core\Equipment\InstallNeed;
 use HiddenWire\Core\Equipment\Supply;
 use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -120,6 +121,18 @@ final class RunDown implements CardKind
             && array_filter($one->at, fn ($ear) => $ear->unit === $unit->id) !== []) !== [];
     }
 
+    /** What has to be known of a program whenever it starts. */
+    private static function atStart(BookInput $of, Unit $program, string $needs): string
+    {
+        $asks = ComputerCard::asks($program, $of->rig->modelOf($program));
+
+        return implode('; ', array_filter([
+            $needs,
+            in_array(InstallNeed::RightsAtStart, $asks, true) ? 'with the rights of an administrator' : '',
+            in_array(InstallNeed::TrialDisturbs, $asks, true) ? 'without a licence it disturbs the sound' : '',
+        ]));
+    }
+
     /** @return list<CardStep> */
     private static function programs(BookInput $of, bool $isOpening): array
     {
@@ -135,11 +148,12 @@ final class RunDown implements CardKind
                     ! $isOpening => new CardStep("{$computer->name}: close {$program->name}"),
                     $program->atLogin => new CardStep(
                         "{$computer->name}: see that {$program->name} has started",
+                        self::atStart($of, $program, ''),
                         waitS: $program->readyS ?? 0,
                     ),
                     default => new CardStep(
                         "{$computer->name}: start {$program->name}",
-                        $needs === '' ? '' : "it needs {$needs}",
+                        self::atStart($of, $program, $needs === '' ? '' : "it needs {$needs}"),
                         waitS: $program->readyS ?? 0,
                     ),
                 };

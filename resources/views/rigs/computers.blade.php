@@ -20,6 +20,9 @@
                     <span class="quiet">no operating system named</span> @endif
                     <a href="{{ $page->url(['select' => "unit:{$unit->id}"], 'stock') }}">change<span class="visually-hidden">
                     the operating system of {{ $unit->name }}</span></a></p>
+                @if ($unit->system?->kind !== null) <details class="stray" data-keep><summary>What that comes to</summary>
+                    <ul class="plain-list">@foreach ($unit->system->kind->facts() as $fact) <li>{{ $fact }}</li> @endforeach</ul></details>
+                    @endif
                 @foreach ($computer->troubles as $name => $why) <p class="form-trouble"><strong>{{ $name }}</strong>
                     {{ $why }}.</p> @endforeach
                 <details class="stray" data-keep><summary>Sounds of unlisted programs are heard by {{

@@ -194,7 +194,9 @@ Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
                         value="{{ $unit->supplier }}"></label></div>
                     @if ($model->family->isHost())
                         <div class="two"><label>Operating system <input class="form-control" name="system" maxlength="{{ Bounds::NOTE }}"
-                            value="{{ $unit->system?->name }}"></label>
+                            value="{{ $unit->system?->name }}" list="systems" autocomplete="off"></label>
+                        <datalist id="systems">@foreach ($stock->systems() as $name) <option value="{{ $name }}"></option>
+                            @endforeach</datalist>
                         <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}"
                             value="{{ $unit->system?->version }}"></label></div>
                         <label>What it can do <select class="form-select" name="system_kind"><option value="">not said: loopback is
