@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\OwnModel;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Sheets\Column;
 use HiddenWire\Core\Sheets\ModelSheets;
 use HiddenWire\Core\Sheets\Sheet;
@@ -18,8 +19,23 @@ final readonly class OwnModelForm
         'Which sockets' => ['sockets'],
         'What goes where inside' => ['points', 'routes'],
         'What can be turned and chosen' => ['settings', 'rules', 'auto_mutes'],
+        'What a computer sees' => [],
         'What it shows' => ['meters', 'lamps'],
         'What else is known of it' => ['model', 'grows'],
+    ];
+
+    /** What of a sheet a computer sees: words, columns, and what is said where there is nothing. */
+    private const SEEN = [
+        'sockets' => [
+            'Devices that it gives',
+            ['lanes[].device.direction', 'lanes[].device.system_name', 'lanes[].device.latency_ms', 'lanes[].channels'],
+            'None: no socket of it has a link to a computer. Say “device” under “link” of its USB socket.',
+        ],
+        'points' => [
+            'Devices that it chooses and brings, as a program or a computer',
+            ['picks', 'pick_from', 'several', 'picked_in', 'device.direction', 'device.system_name', 'device.latency_ms', 'device_of'],
+            'Only programs choose devices, or bring some along.',
+        ],
     ];
 
     /** What a row of a sheet is about. */
@@ -42,7 +58,7 @@ final readonly class OwnModelForm
 
     /** Columns that are there from the start; others come when they are used or asked for. */
     private const BASIC = [
-        'sockets' => ['label', 'connector', 'lanes[].way', 'lanes[].point', 'lanes[].device.direction', 'link'],
+        'sockets' => ['label', 'connector', 'lanes[].way', 'lanes[].point', 'link'],
         'points' => ['label', 'kind', 'channels', 'gain.from', 'gain.to', 'fader.from', 'fader.to', 'mute'],
         'routes' => ['from', 'to', 'on', 'db', 'can'],
         'settings' => ['label', 'kind', 'choices', 'factory', 'effects[].value', 'effects[].route', 'effects[].on'],
@@ -101,6 +117,30 @@ final readonly class OwnModelForm
         ], $keys), self::STEPS);
     }
 
+    /** The step that shows once more what a computer sees. */
+    public static function isOfComputers(string $step): bool
+    {
+        return $step === 'What a computer sees';
+    }
+
+    /**
+     * @return list<array{of: string, words: string, columns: string, nothing: string, families: string}> tables of what a computer sees;
+     *     `families` those of whose points it sees any, as JSON
+     */
+    public static function seen(): array
+    {
+        $families = array_filter(Family::cases(), fn (Family $one) => $one->isProgram() || $one->isHost());
+
+        return array_map(fn (string $key, array $part) => [
+            'of' => $key, 'words' => $part[0], 'columns' => self::asJson(array_values(array_filter(
+                ModelSheets::all()[$key]->columns,
+                fn (Column $one) => in_array($one->key, $part[1], true),
+            )), $part[1]),
+            'nothing' => $part[2],
+            'families' => (string) json_encode(array_values(array_map(fn (Family $one) => $one->value, $families))),
+        ], array_keys(self::SEEN), self::SEEN);
+    }
+
     /** @return string the columns of a sheet for the script that draws it as a table, as JSON, those that are there from the start first */
     public static function columns(string $key): string
     {
@@ -109,6 +149,15 @@ final readonly class OwnModelForm
         $columns = ModelSheets::all()[$key]->columns;
         usort($columns, fn (Column $one, Column $other) => $order($one) <=> $order($other));
 
+        return self::asJson($columns, $basic);
+    }
+
+    /**
+     * @param  list<Column>  $columns
+     * @param  list<string>  $basic
+     */
+    private static function asJson(array $columns, array $basic): string
+    {
         return (string) json_encode(array_map(fn (Column $one) => [
             'words' => $one->words, 'choices' => $one->choices, 'kind' => $one->cell->value, 'refers' => $one->refers,
             'isBasic' => in_array($one->key, $basic, true),

@@ -29,6 +29,7 @@ import { pickLines } from './components/pick-lines.js';
 import { pulse } from './components/pulse.js';
 import { several } from './components/several.js';
 import { sheet } from './components/sheet.js';
+import { sheetPart } from './components/sheet-part.js';
 import { sketch } from './components/sketch.js';
 import { standings } from './components/standings.js';
 import { strength } from './components/strength.js';
@@ -44,7 +45,7 @@ Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
     card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pickLines, pulse,
-    several, sheet, sketch, standings, strength, table,
+    several, sheet, sheetPart, sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

@@ -133,7 +133,19 @@ test('a model is drawn as it is written, says where it is wrong, and a rig takes
     await expect(live.locator('svg .socket')).toHaveCount(2);
     await expect(live.getByRole('alert')).toHaveCount(0);
     await expect(page.locator('[aria-invalid]')).toHaveCount(0);
+    // What a computer sees is its own step: a socket with a link stands there, and what is written there is the socket's.
+    await expect(page.getByText('None: no socket of it has a link to a computer.')).toBeVisible();
+    await field(page, 'Label of socket 3').fill('USB');
+    await field(page, 'Connector of socket 3').selectOption({ label: 'USB-C' });
+    await field(page, 'Lane way of socket 3').selectOption('out');
+    await field(page, 'Lane point of socket 3').fill('Through');
+    await field(page, 'Link of socket 3').selectOption('device');
+    await field(page, 'lane device direction: USB, Through, out').selectOption('recording');
+    await field(page, 'lane device system name: USB, Through, out').fill('Urn sound');
+    await expect(live.getByRole('row', { name: /^Urn sound/ })).toContainText('recording, 2 ch');
+    await expect(field(page, 'Lane device direction of socket 3')).toHaveValue('recording');
     await noViolations(page);
+    await page.getByRole('button', { name: 'Remove socket 3' }).click();
     await page.getByRole('button', { name: 'Remove socket 2' }).click();
     await expect(live.locator('svg .socket')).toHaveCount(1);
     await page.getByRole('button', { name: 'Save the model' }).click();

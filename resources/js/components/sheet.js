@@ -1,7 +1,7 @@
 // A sheet of an own model: lines of text as a table of fields. What is typed, pasted or painted is written back into the text, which is
 // what the form sends; without scripts the text itself is the form.
 import { RouteMatrix } from '../page/route-matrix.js';
-import { IDS, labelsOf, lines, make, NONE, rowsOf, textOf } from '../page/sheets.js';
+import { drawn, IDS, labelsOf, lines, make, NONE, rowsOf, textOf } from '../page/sheets.js';
 
 const FLAGS = { on: 'on', off: 'off' };
 
@@ -21,6 +21,7 @@ export function sheet() {
 
         init() {
             this.text = this.$root.querySelector('textarea');
+            drawn.set(this.text.dataset.sheet, this);
             this.columns = JSON.parse(this.$root.dataset.columns);
             const { heads, rows } = rowsOf(this.text.value);
             this.rows = rows;

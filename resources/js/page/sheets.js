@@ -2,6 +2,9 @@
 
 export const NONE = '';
 
+/** The sheets of this page as they are drawn, by key. */
+export const drawn = new Map();
+
 /** They follow from labels; whoever needs them asks for them. */
 export const IDS = ['id', 'lane id'];
 

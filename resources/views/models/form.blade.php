@@ -25,6 +25,13 @@
             @foreach ($form->steps() as $step => $sheets)
                 <section class="model-step">
                     <h2>{{ $step }}</h2>
+                    @if ($form::isOfComputers($step)) @foreach ($form::seen() as $part)
+                        <div class="model-sheet" x-data="sheetPart" data-of="{{ $part['of'] }}" data-columns="{{ $part['columns'] }}"
+                            data-words="{{ $part['words'] }}" data-families="{{ $part['families'] }}">
+                            <h3>{{ $part['words'] }}</h3>
+                            <p class="quiet" data-nothing>{{ $part['nothing'] }}</p>
+                        </div>
+                    @endforeach @endif
                     @foreach ($sheets as $one)
                         <details class="model-sheet" @if (! $one['isFolded']) open @endif>
                             <summary>{{ $one['sheet']->words }}</summary>
