@@ -14,7 +14,7 @@ function two_computers(): Draft
 }
 
 /** @return array{float|null, float|null} dB and ms */
-function arrives(HeardPair $pair): array
+function level_and_delay(HeardPair $pair): array
 {
     return [$pair->level()?->value(), $pair->delay()?->value()];
 }
@@ -28,7 +28,7 @@ it('plays into a network card here and records out of its partner there, and the
         ->value('take', 'recording', true)->value('back', 'recording', true)
         ->source('waltz', 'music/sound')->track('there', 'take/track-1')->track('here', 'back/track-1');
     // 6 ms into the card, 2 ms to the network, 10 ms in the house, 2 ms from it, 6 ms out of the partner; nothing comes back.
-    expect(arrives($draft->pair('waltz', 'there')))->toBe([0.0, 26.0])->and($draft->pair('waltz', 'here')->level())->toBeNull();
+    expect(level_and_delay($draft->pair('waltz', 'there')))->toBe([0.0, 26.0])->and($draft->pair('waltz', 'here')->level())->toBeNull();
 });
 
 it('plays a sampler to others and to one\'s own ears at levels of their own, with the microphone for others alone', function () {
