@@ -116,6 +116,11 @@ final readonly class ModelReach
             fn (Point $point) => isset($ends[$point->id]) || $point->picks === $picks || $point->device?->direction === $gives,
         );
 
+        // What only has its channels taken by other points leads nowhere itself.
+        $shared = array_flip(array_filter(array_map(fn (Point $point) => $point->deviceOf, $model->points)));
+        $leads = array_flip(array_map(fn (Route $route) => $route->from, $model->routes));
+        $found = array_filter($found, fn (Point $point) => ! isset($shared[$point->id]) || isset($leads[$point->id]));
+
         return array_map(fn (Point $point) => $point->label, $found);
     }
 }

@@ -179,6 +179,23 @@ describe('what widens', function () {
             ->and($maps($model, 'usb-in'))->toMatchArray(['usb-in>play-4' => [[7, 1], [8, 2]], 'usb-in>optical-play-1' => [[9, 1], [10, 2]]]);
     });
 
+    it('lets an output mirror the first, and the headphones any, at any size', function () {
+        $draft = Draft::rig()->unit('face', Draft::sized('pair-interface', ['pairs' => 4]));
+        $model = $draft->make()->modelOf('face');
+        expect($model->points['out-4']->canFollow)->toBe(['out-1'])->and($model->points['phones']->canFollow)->toBe(['out-1', 'out-2', 'out-3', 'out-4'])
+            ->and($model->points['optical-out-1']->canFollow)->toBe(['out-1', 'out-2', 'out-3', 'out-4']);
+        // The fourth output plays its own pair, until it mirrors the first.
+        $draft->tone('deck', 1, 'trs-6.35')->ear('hall', 1, 'trs-6.35')->cable('ts', 'deck/out', 'face/left-1')->cable('ts', 'face/out-left-4', 'hall/in')
+            ->set('face', 'routes', 'left-1>out-1', ['on' => true]);
+        expect($draft->pair('deck', 'hall')->isHeard())->toBeFalse();
+        $draft->with(function (array $d) {
+            $d['units'][0]['follows'] = ['out-4' => ['of' => 'out-1']];
+
+            return $d;
+        });
+        expect($draft->pair('deck', 'hall')->isHeard())->toBeTrue();
+    });
+
     it('loops a new pair back in place of its own inputs, and plays it to its own output', function () {
         $model = Draft::rig()->unit('face', Draft::sized('pair-interface', ['pairs' => 5]))->make()->modelOf('face');
         expect([$model->routes['left-5>usb-out']->group, $model->routes['out-5>usb-out']->group, $model->routes['out-4>usb-out']->group])
