@@ -16,7 +16,6 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\UnitRef;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\HopKind;
 
@@ -75,7 +74,7 @@ final readonly class DependencePage
         $hearing = $page->hearing;
         $hears = [];
         foreach ($hearing->all() as $pair) {
-            if ($pair->wish?->want === Want::Must && $pair->isHeard()) {
+            if ($pair->meetsMust()) {
                 $hears[$pair->listener->id] = ($hears[$pair->listener->id] ?? 0) + 1;
             }
         }
@@ -171,7 +170,7 @@ final readonly class DependencePage
     {
         $rows = [];
         foreach ($this->page->hearing->all() as $pair) {
-            $way = $pair->wish?->want === Want::Must && $pair->isHeard() ? $pair->arrivals()[0] ?? null : null;
+            $way = $pair->meetsMust() ? $pair->arrivals()[0] ?? null : null;
             $leads = [];
             foreach ($way?->hopsOf(HopKind::Cable) ?? [] as $hop) {
                 $leads[$hop->ref] = $hop->label;

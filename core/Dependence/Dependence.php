@@ -10,7 +10,6 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\UnitRef;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
@@ -26,7 +25,7 @@ final readonly class Dependence
     {
         $lost = [];
         foreach ($hearing->all() as $pair) {
-            if ($pair->wish?->want === Want::Must && $pair->isHeard()) {
+            if ($pair->meetsMust()) {
                 foreach ($this->passedByAll($pair) as $ref => $at) {
                     $lost[$ref] ??= [$at, []];
                     $lost[$ref][1][] = $pair;

@@ -8,7 +8,6 @@ use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\UnitRef;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
@@ -42,7 +41,7 @@ final readonly class Outage
         $lost = [];
         $wanted = 0;
         foreach ($hearing->all() as $pair) {
-            if ($pair->wish?->want === Want::Must && $pair->isHeard()) {
+            if ($pair->meetsMust()) {
                 $wanted++;
                 if (! $after->pair($pair->source->id, $pair->listener->id)->isHeard()) {
                     $lost[] = $pair;

@@ -14,7 +14,6 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
@@ -39,7 +38,7 @@ final class CutSets
     {
         $wanted = [];
         foreach ($trouble->hasTooMuch() ? $hearing->all() : [] as $pair) {
-            if ($pair->wish?->want === Want::Must && $pair->isHeard() && $pair !== $trouble->pair) {
+            if ($pair->meetsMust() && $pair !== $trouble->pair) {
                 $wanted[] = $pair;
             }
         }

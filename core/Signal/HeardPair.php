@@ -48,6 +48,12 @@ final class HeardPair
         return $this->level() !== null;
     }
 
+    /** Whether it must be heard, and is. */
+    public function meetsMust(): bool
+    {
+        return $this->wish?->want === Want::Must && $this->isHeard();
+    }
+
     /**
      * All ways together, where it is loudest; null where it is not heard. Of what must not be heard, at the frequency of speech where it is
      * loudest.

@@ -16,7 +16,6 @@ use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\UnitRef;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HopKind;
 
 /** Devices of one program that run at different sample rates, or one with fewer bits than those beside it. */
@@ -59,7 +58,7 @@ final readonly class Format implements Check
     {
         $hearing = $in->base();
         foreach ($hearing->all() as $pair) {
-            $arrival = $pair->wish?->want === Want::Must && $pair->isHeard() ? $pair->arrivals()[0] ?? null : null;
+            $arrival = $pair->meetsMust() ? $pair->arrivals()[0] ?? null : null;
             $best = $first = null;
             foreach ($arrival?->hopsOf(HopKind::Device) ?? [] as $hop) {
                 $device = $hop->at instanceof DeviceRef ? $this->listed($in, $hop->at) : null;

@@ -13,7 +13,6 @@ use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\UnitRef;
-use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\Hearing;
 
 /** What everything depends on that the audience is to hear. */
@@ -72,7 +71,7 @@ final readonly class SinglePoint implements Check
         $count = 0;
         foreach ($hearing->graph->rig->sources as $source) {
             $pair = $hearing->pair($source->id, $listener->id);
-            $count += $pair->wish?->want === Want::Must && $pair->isHeard() ? 1 : 0;
+            $count += $pair->meetsMust() ? 1 : 0;
         }
 
         return $count;

@@ -26,8 +26,7 @@
         @case (NextKind::Cure)
             @if ($page->canEdit && $cure !== null) <x-edit :page="$page"
                 :fields="['edit' => 'cure', 'cure' => ((int) $next->about + 1).'.1', 'sentence' => $cure->sentence]"><button type="submit"
-                class="btn btn-sm btn-ink">Apply<span class="visually-hidden">: </span><span class="next-cure"> {{ $cure->sentence
-                }}</span></button></x-edit> @endif
+                class="btn btn-sm btn-ink">Apply<span class="next-cure">: {{ $cure->sentence }}</span></button></x-edit> @endif
             <a href="{{ $page->url(['try' => ((int) $next->about + 1).'.1'], 'wishes') }}">Preview in table</a>
             @break
         @case (NextKind::Starts)
