@@ -1,8 +1,8 @@
-// Keeps the cards that were opened, and what they are drawn with, for a place without a network. The newest is taken wherever there is one.
+// Keeps the cards and tests that were opened, and what they are drawn with, for a place without a network. The newest is taken wherever there is one.
 // Pages are of an account, which the answer names; the next account's replace them.
 const ASSETS = 'assets';
 const cacheOf = (account) => `cards ${account}`;
-const isCard = (url) => /^\/rigs\/\d+\/cards\/./.test(url.pathname);
+const isCard = (url) => /^\/rigs\/\d+\/(cards\/.|bench\/\d+$)/.test(url.pathname);
 const isAsset = (url) => url.pathname.startsWith('/build/') || ['/theme.js', '/favicon.svg'].includes(url.pathname);
 
 self.addEventListener('install', () => self.skipWaiting());

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BookController;
 use App\Http\Controllers\CableImportController;
 use App\Http\Controllers\CardController;
@@ -127,6 +128,13 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(ComparisonController::class)->prefix('/history/{number}/{with}')->group(function () {
                 Route::get('/', 'show')->name('compare');
                 Route::get('/maps', 'maps')->middleware('throttle:layout')->name('compare.maps');
+            });
+            Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
+                Route::get('/', 'index');
+                Route::post('/', 'store')->middleware('throttle:ticks')->name('.store');
+                Route::get('/{run}', 'run')->whereNumber('run')->name('.run');
+                Route::post('/{run}', 'answer')->whereNumber('run')->middleware('throttle:ticks')->name('.answer');
+                Route::get('/{run}/file', 'export')->whereNumber('run')->name('.export');
             });
             Route::controller(CardController::class)->prefix('/cards')->group(function () {
                 Route::get('/', 'index')->name('cards');

@@ -54,6 +54,12 @@ final class Rig extends Model
         return $this->hasMany(Presence::class);
     }
 
+    /** @return HasMany<TestRun, $this> */
+    public function testRuns(): HasMany
+    {
+        return $this->hasMany(TestRun::class);
+    }
+
     /** @return HasMany<Picture, $this> */
     public function pictures(): HasMany
     {

@@ -185,7 +185,7 @@ final readonly class DependencePage
         return array_slice($rows, 0, 8);
     }
 
-    /** @return list<array{sound: string, places: list<string>, left: string}> */
+    /** @return list<array{sound: string, places: list<string>, left: string, opens: string}> */
     private function touches(): array
     {
         $field = $this->page->hearing->graph->field();
@@ -197,6 +197,7 @@ final readonly class DependencePage
                     'sound' => $source->name,
                     'places' => array_map(fn (PointRef|RouteRef $at) => $this->page->names->of($at), $touch->places),
                     'left' => implode(', ', array_map(fn (HeardPair $pair) => $pair->listener->name, $touch->left)),
+                    'opens' => implode(', ', array_map(fn (PointRef $at) => $this->page->names->of($at), $touch->opens)),
                 ];
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\DeviceNames;
-use HiddenWire\Core\Equipment\DeviceOffer;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Sheets\ModelReach;
@@ -37,19 +36,20 @@ final readonly class ModelLook
     private static function devices(EquipmentModel $model): array
     {
         $devices = [];
-        $add = function (string $point, ?array $channels, ?DeviceOffer $offer, string $givenBy, ?string $lane) use (&$devices, $model): void {
-            if ($offer !== null) {
-                $devices[] = ['name' => str_replace(DeviceNames::PARTNER, '…', DeviceNames::of($model, $givenBy, $lane)),
-                    'direction' => $offer->direction->value, 'channels' => count($channels ?? []) ?: $model->points[$point]->channels];
-            }
-        };
+        $name = fn (string $by, ?string $lane): string => str_replace(DeviceNames::PARTNER, '…', DeviceNames::of($model, $by, $lane));
         foreach ($model->sockets as $socket) {
             foreach ($socket->lanes as $lane) {
-                $add($lane->point, $lane->channels, $lane->device, $socket->id, $lane->id);
+                if ($lane->device !== null) {
+                    $devices[] = ['name' => $name($socket->id, $lane->id), 'direction' => $lane->device->direction->value,
+                        'channels' => count($lane->channels ?? []) ?: $model->points[$lane->point]->channels];
+                }
             }
         }
         foreach ($model->points as $point) {
-            $add($point->id, null, $point->device, $point->id, null);
+            if ($point->device !== null) {
+                $devices[] = ['name' => $name($point->id, null), 'direction' => $point->device->direction->value,
+                    'channels' => $point->channels];
+            }
         }
 
         return $devices;

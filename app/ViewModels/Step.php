@@ -23,6 +23,7 @@ enum Step: string
     case Checks = 'checks';
     case Dependence = 'dependence';
     case Doubts = 'doubts';
+    case Bench = 'bench';
     case Situations = 'situations';
     case Cards = 'cards';
     case Book = 'book';
@@ -38,7 +39,7 @@ enum Step: string
             self::Wiring, self::Cables => Stop::Wiring,
             self::Computers, self::Names => Stop::Computers,
             self::Recipes, self::Tracks, self::Levels => Stop::Mixes,
-            self::Checks, self::Dependence, self::Doubts => Stop::Checks,
+            self::Checks, self::Dependence, self::Doubts, self::Bench => Stop::Checks,
             self::Situations, self::Cards => Stop::Show,
             self::Book, self::History, self::People, self::Downloads => Stop::Book,
         };

@@ -18,6 +18,9 @@ final readonly class Touch
     /** @var list<PointRef|RouteRef> mutes and switches, each of this sound only; the one that silences most first */
     public array $places;
 
+    /** @var list<PointRef> what a unit has kept mute by itself as long as one of these was open, and opens then */
+    public array $opens;
+
     /** @var list<HeardPair> those for whom nothing on the way is this sound's own */
     public array $left;
 
@@ -60,6 +63,28 @@ final readonly class Touch
         }
         $this->places = $places;
         $this->left = array_values($pairs);
+        $this->opens = $this->opened($hearing);
+    }
+
+    /** @return list<PointRef> */
+    private function opened(Hearing $hearing): array
+    {
+        $state = $hearing->graph->state;
+        $opens = [];
+        foreach ($this->places as $at) {
+            if (! $at instanceof PointRef) {
+                continue;
+            }
+            $model = $hearing->graph->rig->modelOf($at->unit);
+            foreach ($model->autoMutes as $rule) {
+                $open = array_filter($rule->whileOpen, fn (string $id) => ! $state->isMuted($at->unit, $model->points[$id]));
+                if (array_values($open) === [$at->point]) {
+                    $opens[] = new PointRef($at->unit, $rule->mutes);
+                }
+            }
+        }
+
+        return $opens;
     }
 
     /**

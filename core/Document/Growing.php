@@ -240,7 +240,8 @@ final class Growing
         }
         foreach (is_array($item) && ! array_is_list($item) ? $item : [] as $key => $value) {
             // Where solo goes says nothing of whose a strip is.
-            if (is_string($value) && $key !== 'solo' && (isset($this->ids[$value]) || ($key === 'device' && $this->deviceOfNext($value) !== null))) {
+            $isNamed = is_string($value) && $key !== 'solo';
+            if ($isNamed && (isset($this->ids[$value]) || ($key === 'device' && $this->deviceOfNext($value) !== null))) {
                 return true;
             }
         }

@@ -43,6 +43,9 @@ final class Bounds
     /** Bands of an equaliser. */
     public const BANDS = 12;
 
+    /** Characters of all bands as they are written. */
+    public const BANDS_TEXT = 200;
+
     /** The middle of a band, in Hz, and what it adds, in dB. */
     public const BAND_HZ = [20, 20000];
 

@@ -50,7 +50,8 @@ enum Lengths: string
                 'cm' => 0.01, 'mm' => 0.001, 'ft' => self::INCHES * self::INCH_M, default => 1.0,
             };
         }
-        if (preg_match("/^(?:{$number}\s*(?:ft|feet|foot|')\s*)?(?:{$number}\s*(?:in|inch|inches|\"))?$/", $text, $found) === 1 && $text !== '') {
+        $inches = "(?:{$number}\s*(?:in|inch|inches|\"))?";
+        if ($text !== '' && preg_match("/^(?:{$number}\s*(?:ft|feet|foot|')\s*)?{$inches}$/", $text, $found) === 1) {
             return ((float) ($found[1] ?? 0) * self::INCHES + (float) ($found[2] ?? 0)) * self::INCH_M;
         }
 

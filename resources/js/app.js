@@ -10,6 +10,7 @@ import Alpine from '@alpinejs/csp';
 import focus from '@alpinejs/focus';
 import morph from '@alpinejs/morph';
 import persist from '@alpinejs/persist';
+import { bench } from './components/bench.js';
 import { card } from './components/card.js';
 import { causes } from './components/causes.js';
 import { fetched } from './components/fetched.js';
@@ -44,7 +45,7 @@ Alpine.store('theme', theme(Alpine));
 Alpine.store('next', { away: Alpine.$persist('').as('next-away') });
 Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
-    card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pickLines, pulse,
+    bench, card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pickLines, pulse,
     several, sheet, sheetPart, sketch, standings, strength, table,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);

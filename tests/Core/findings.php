@@ -33,7 +33,7 @@ return [
         'computer.one-device rec' => [USEFUL, 'planted: the recorder opens one device, and three tracks want two'],
         'track.purity rec/track-3' => [USEFUL, 'so the guest is not recorded; part of the cause of that'],
     ],
-    'bell-tower' => [], 'ferry-office' => [],
+    'bell-tower' => [], 'crab-race' => [], 'ferry-office' => [], 'gull-chase' => [], 'ticket-window' => [],
     'guided-evening' => ['computer.default call/speaker' => $default],
     'hall-of-mirrors' => [], 'harbour-radio' => [], 'kite-club' => [], 'lighthouse-log' => [], 'lost-property' => [], 'machine-of-the-week' => [],
     'night-market' => ['computer.default call/speaker' => $default],

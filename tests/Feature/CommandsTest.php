@@ -47,7 +47,7 @@ it('reports JSON of the agreed form', function () {
         ->toBe(['sim-pc', 'cast-pc']);
     foreach ($report['hearing'] as $pair) {
         expect(array_keys($pair))
-            ->toBe(['source', 'listener', 'wish', 'verdict', 'level_db', 'delay_ms', 'channels', 'legs', 'lost', 'lost_channels', 'beside', 'doubling', 'cancelling',
+            ->toBe(['source', 'listener', 'wish', 'verdict', 'level_db', 'delay_ms', 'channels', 'legs', 'lost', 'lost_channels', 'beside', 'doubling', 'lowered', 'cancelling',
                 'uncounted', 'arrivals', 'more_arrivals']);
         foreach ($pair['arrivals'] as $arrival) {
             expect(array_keys($arrival))->toBe(['gain_db', 'delay_ms', 'channels', 'hops'])

@@ -327,7 +327,7 @@ it('refuses what the rig does not have or can\'t be, and says why', function (ar
     [['edit' => 'add-source', 'name' => 'Music', 'kind' => 'music'], 'name', 'There is a Music already. Is this "Music 2"?'],
     [['edit' => 'cure', 'cure' => '9.1', 'sentence' => 'Anything'], 'edit', 'Look at the causes again'],
     [['edit' => 'cure', 'cure' => 'x', 'sentence' => ''], 'edit', 'Look at the causes again'],
-    [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'length' => 'long'], 'length', 'has to be a number from 0.01 to 1000'],
+    [['edit' => 'cable', 'cable' => 'w-07', 'label' => 'W-07', 'length' => 'long'], 'length', 'Write a length like "1.5 m", "50 cm" or "5 ft 3 in", up to 10000 m'],
     [['edit' => 'cable', 'cable' => 'w-07', 'label' => str_repeat('W', 21)], 'label', '20 characters at most'],
     [['edit' => 'cables', 'cables' => [2 => ['cable' => 'w-04', 'from' => 'Desk mixer · Phones', 'to' => 'nowhere']]], 'cables.2.to',
         'W-04, To: Choose the socket'],

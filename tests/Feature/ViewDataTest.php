@@ -46,7 +46,7 @@ it('gives a view of a rig the page and one view model, and any other view one', 
 
         return array_filter($view->getData(), fn (string $key) => ! in_array($key, ['errors', '__env', 'app'], true), ARRAY_FILTER_USE_KEY);
     };
-    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'dependence', 'situations', 'doubts', 'cables', 'people', 'history', 'history/1/1',
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'names', 'tracks', 'levels', 'checks', 'returns', 'dependence', 'situations', 'doubts', 'bench', 'cables', 'people', 'history', 'history/1/1',
         'find?q=a', 'book', 'import-cables', 'cards'] as $view) {
         $data = $given("/rigs/{$id}/{$view}");
         expect(array_key_first($data))->toBe('page')->and([$view, count($data)])->toBe([$view, 2]);
@@ -130,7 +130,7 @@ it('lays the form of an own model out in steps, folds what is empty, and shows w
     ), 'key');
     expect($open($new))->toBe(['sockets', 'points', 'routes'])
         ->and(array_keys($new->steps()))->toBe(['Which sockets', 'What goes where inside', 'What can be turned and chosen',
-            'What it shows', 'What else is known of it']);
+            'What a computer sees', 'What it shows', 'What else is known of it']);
     // Every sheet stands in one step.
     expect(array_column(array_merge(...array_values($new->steps())), 'key'))->toEqualCanonicalizing(array_keys(ModelSheets::all()));
     $model = CatalogueFiles::catalogue()->models['eight-input-desk'];

@@ -84,7 +84,7 @@ final class EffectForms
     private static function bands(EditFields $in): array
     {
         $bands = [];
-        foreach (preg_split('/[,;]/', strtr($in->text('bands', 200), ['−' => '-'])) ?: [] as $band) {
+        foreach (preg_split('/[,;]/', strtr($in->text('bands', Bounds::BANDS_TEXT), ['−' => '-'])) ?: [] as $band) {
             if (trim($band) === '') {
                 continue;
             }

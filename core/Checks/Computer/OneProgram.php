@@ -52,8 +52,8 @@ final readonly class OneProgram implements Check
 
         return array_values(array_filter(
             $in->rig->units,
-            fn (Unit $unit) => $unit->place === $computer->place && $in->rig->modelOf($unit)->isProgram() && $in->isThere($unit->id, $situation)
-                && $isPicking($unit),
+            fn (Unit $unit) => $unit->place === $computer->place && $in->rig->modelOf($unit)->isProgram()
+                && $in->isThere($unit->id, $situation) && $isPicking($unit),
         ));
     }
 }

@@ -19,8 +19,8 @@
             value="{{ $value }}"></label>
     @endforeach
     @if (in_array('bands', $sets, true))
-        <label>Bands, Hz and dB <input name="bands" maxlength="200" placeholder="250 -3, 4000 2.5" value="{{ implode(', ', $bands)
-            }}"></label> @endif
+        <label>Bands, Hz and dB <input name="bands" maxlength="{{ Bounds::BANDS_TEXT }}" placeholder="250 -3, 4000 2.5"
+            value="{{ implode(', ', $bands) }}"></label> @endif
     @if (in_array('by', $sets, true))
         <label>While there is sound at
             <select name="ducked_by[]" multiple size="4" aria-label="What lowers by {{ $name }}">@foreach ($others as $id => $label)

@@ -10,8 +10,8 @@
         <p>What the catalogue does not have, you draw yourself.
             Your models stand in the stock's list beside the catalogue's, and a rig that uses one carries it in its document.</p>
         <p><a class="btn btn-ink" href="{{ route('models.create') }}">New model</a>
-            <a class="btn btn-outline-ink" href="{{ route('models.mixer') }}">A mixer, by what it has</a>
-            <a href="{{ route('catalogue') }}">or begin with one of the catalogue</a></p>
+            or <a href="{{ route('models.mixer') }}">a mixer, by what it has</a>,
+            or <a href="{{ route('catalogue') }}">begin with one of the catalogue</a></p>
         <form class="row-form model-file" method="post" action="{{ route('models.file') }}" enctype="multipart/form-data">@csrf
             <label>A model from a file
                 <input class="form-control" type="file" name="model" accept=".json,application/json" required></label>

@@ -51,7 +51,8 @@
                 <tr><th scope="row">{{ $row['sound'] }}</th><td>@if ($row['places'] === [])
                 <span class="quiet">nowhere by itself</span> @else {{ implode(', then ', $row['places']) }} @endif
                 @if ($row['left'] !== '' && $row['places'] !== [])
-                <span class="quiet">not by itself at {{ $row['left'] }}</span> @endif</td></tr> @endforeach</tbody></table></details>
+                <span class="quiet">not by itself at {{ $row['left'] }}</span> @endif @if ($row['opens'] !== '')
+                <span class="quiet">that opens {{ $row['opens'] }}</span> @endif</td></tr> @endforeach</tbody></table></details>
         @endif
         @if ($depends->rehearsals !== [])
             <details class="more-of" data-keep><summary>When something takes the defaults

@@ -122,7 +122,8 @@ final class Units
             Field::of('off_for', Lists::ids()),
             Field::of('values', new ObjectOf(self::effectValues()))->since(3),
         ])->rule(function (array $effect, Reading $in): void {
-            foreach ($effect['kind'] === null || $effect['values'] === null ? [] : get_object_vars($effect['values']) as $property => $value) {
+            $values = $effect['kind'] === null || $effect['values'] === null ? [] : get_object_vars($effect['values']);
+            foreach ($values as $property => $value) {
                 if ($value !== null && $value !== [] && ! in_array($property, $effect['kind']->sets(), true)) {
                     $in->problem(ucfirst(self::tool($effect['kind'])).' has nothing of this kind to set.', 'values', self::KEYS[$property]);
                 }

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AnswerTest;
+use App\Exports\TestFile;
+use App\Models\Rig;
+use App\Models\TestRun;
+use App\Rigs\StoredRig;
+use App\ViewModels\BenchPage;
+use App\ViewModels\RigPage;
+use HiddenWire\Core\Bench\Heard;
+use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Naming;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
+
+/** Tests of the real rig against its plan: the plan, a test that is walked with a phone, and what was found. */
+final class BenchController
+{
+    public function index(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+
+        return view('rigs.bench', ['page' => new RigPage($rig, 'bench', $request), 'bench' => $this->bench($rig, $this->latest($rig))]);
+    }
+
+    /** Whoever may look may test; what is found changes nothing of the rig. */
+    public function store(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('view', $rig);
+        $run = $rig->testRuns()->create(['user_id' => $request->user()?->id, 'revision' => $rig->at, 'started_at' => now()]);
+
+        return redirect()->route('rigs.bench.run', [$rig, $run]);
+    }
+
+    /** What keeps it on a phone has to know whose it is. */
+    public function run(Request $request, Rig $rig, TestRun $run): Response
+    {
+        $this->allow($rig, $run);
+
+        return response()->view('rigs.bench-run', ['bench' => $this->bench($rig, $run)], headers: [
+            'X-Account' => (string) $request->user()?->id,
+        ]);
+    }
+
+    /** What a phone has answered since it last had a network. */
+    public function answer(Request $request, Rig $rig, TestRun $run, AnswerTest $answer): JsonResponse
+    {
+        $this->allow($rig, $run);
+        $sent = $request->validate([
+            'answers' => ['present', 'array', 'max:1000'],
+            'answers.*.step' => ['required', 'string', 'max:12'],
+            'answers.*.heard' => ['required', Rule::enum(Heard::class)],
+            'answers.*.note' => ['present', 'nullable', 'string', 'max:'.Bounds::STEP],
+            'answers.*.at' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
+        ]);
+        $answers = array_map(fn (array $one): array => [
+            'step' => (string) $one['step'], 'heard' => Heard::from($one['heard']), 'note' => trim((string) $one['note']),
+            'at' => (int) $one['at'],
+        ], array_values($sent['answers']));
+
+        return response()->json(['answers' => (object) $answer($run, $request->user() ?? abort(401), $this->plan($rig), $answers)]);
+    }
+
+    public function export(Rig $rig, TestRun $run): Response
+    {
+        $this->allow($rig, $run);
+        $name = Naming::id($rig->name, []).'-test.json';
+
+        return response(TestFile::write($run, $this->plan($rig)), 200, [
+            'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    private function allow(Rig $rig, TestRun $run): void
+    {
+        Gate::authorize('view', $rig);
+        abort_unless($run->rig_id === $rig->id, 404);
+    }
+
+    private function latest(Rig $rig): ?TestRun
+    {
+        return $rig->testRuns()->with('user:id,name')->latest('id')->first();
+    }
+
+    private function bench(Rig $rig, ?TestRun $run): BenchPage
+    {
+        return new BenchPage($rig, $this->plan($rig), $run);
+    }
+
+    private function plan(Rig $rig): TestPlan
+    {
+        return new TestPlan(new Hearings(StoredRig::load($rig)));
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use App\Models\Rig as Record;
+use App\Models\TestAnswer;
+use App\Models\TestRun;
+use HiddenWire\Core\Bench\Heard;
+use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Bench\TestStep;
+use HiddenWire\Core\Quantity\Count;
+
+/** The plan by which the real rig is tested, with what was found the last time. */
+final readonly class BenchPage
+{
+    /** @var array<string, TestAnswer> by step */
+    private array $answers;
+
+    public function __construct(public Record $record, public TestPlan $plan, public ?TestRun $run)
+    {
+        $this->answers = $run === null ? [] : $run->answers()->with('user:id,name')->get()->keyBy('step')->all();
+    }
+
+    /** @return array<string, array<string, list<TestStep>>> by name of the situation and of the place, in the order of the walk */
+    public function walk(): array
+    {
+        $walk = [];
+        foreach ($this->plan->steps as $step) {
+            $walk[$step->situation->name][$step->place->name][] = $step;
+        }
+
+        return $walk;
+    }
+
+    public function answer(TestStep $step): ?TestAnswer
+    {
+        return $this->answers[$step->key] ?? null;
+    }
+
+    /** Whether what was found was found of another way, or at another level. */
+    public function isStale(TestStep $step): bool
+    {
+        $answer = $this->answer($step);
+
+        return $answer !== null && $answer->state !== $step->state;
+    }
+
+    /** "as-planned", "trouble", "stale", "open": how a step stands. */
+    public function stands(TestStep $step): string
+    {
+        $answer = $this->answer($step);
+
+        return match (true) {
+            $answer === null => 'open',
+            $this->isStale($step) => 'stale',
+            $answer->heard->isFine() => 'as-planned',
+            default => 'trouble',
+        };
+    }
+
+    /** "12 of 56 steps done, 1 with trouble, 2 out of date". */
+    public function standing(): string
+    {
+        $count = array_count_values(array_map($this->stands(...), $this->plan->steps)) + ['as-planned' => 0, 'trouble' => 0, 'stale' => 0];
+        $done = $count['as-planned'] + $count['trouble'];
+
+        return implode(', ', array_filter([
+            "{$done} of ".Count::of(count($this->plan->steps), 'step').' done',
+            $count['trouble'] === 0 ? '' : "{$count['trouble']} with trouble",
+            $count['stale'] === 0 ? '' : "{$count['stale']} out of date",
+        ]));
+    }
+
+    /** "Tested on the night of 3 May, 2 steps out of date": of whoever looks at the rig. */
+    public function tested(): string
+    {
+        return $this->run === null ? 'Never tested' : 'Tested on '.$this->run->started_at->format('j F Y, H:i')
+            .($this->run->user === null ? '' : " by {$this->run->user->name}").', revision '.$this->run->revision;
+    }
+
+    public function runUrl(): string
+    {
+        return route('rigs.bench.run', [$this->record->id, $this->run->id ?? 0]);
+    }
+
+    public function exportUrl(): string
+    {
+        return route('rigs.bench.export', [$this->record->id, $this->run->id ?? 0]);
+    }
+
+    /** For the page's script. */
+    public function answersText(): string
+    {
+        $answers = [];
+        foreach ($this->plan->steps as $step) {
+            $one = $this->answer($step);
+            // What is out of date is asked again.
+            if ($one !== null && ! $this->isStale($step)) {
+                $answers[$step->key] = ['heard' => $one->heard->value, 'note' => $one->note, 'at' => $one->at_ms];
+            }
+        }
+
+        return json_encode((object) $answers, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array<string, string> what can be said of a step, by its value */
+    public static function choices(TestStep $step): array
+    {
+        $choices = [];
+        foreach (Heard::of($step) as $heard) {
+            $choices[$heard->value] = $heard->words($step->isSilence());
+        }
+
+        return $choices;
+    }
+}

@@ -1,0 +1,45 @@
+@php use HiddenWire\Core\Quantity\Count; @endphp
+<x-rig-frame :page="$page">
+    <div class="page bench-page">
+        <div class="recipes-head">
+            <h2>Test of the real rig</h2>
+            <p class="quiet">{{ $bench->tested() }}</p>
+        </div>
+        <p class="bench-sum"><strong>{{ Count::of(count($bench->plan->steps), 'step') }}</strong> cover every wish in every situation, with
+            {{ Count::of($bench->plan->walks(), 'walk') }} between places; one sound at one listener at a time it would be
+            {{ $bench->plan->naive }}. @if ($bench->run !== null) {{ $bench->standing() }}. @endif</p>
+        <div class="bench-do">
+            @if ($bench->run !== null)
+                <a class="btn btn-sm btn-ink" href="{{ $bench->runUrl() }}">Go on with this test</a> @endif
+            @if ($bench->plan->steps !== []) <form method="post" action="{{ route('rigs.bench.store', $page->record) }}">@csrf
+                <button class="{{ $bench->run === null ? 'btn btn-sm btn-ink' : 'do' }}" type="submit">{{ $bench->run === null
+                ? 'Start a test' : 'Start a new test' }}</button></form> @endif
+            @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
+        </div>
+        @if ($bench->plan->steps === []) <p>There is nothing to test yet: say in Wishes who must hear what.</p> @endif
+        @foreach ($bench->walk() as $situation => $places)
+            <section aria-labelledby="bench-{{ $loop->index }}">
+                <h3 id="bench-{{ $loop->index }}">{{ $situation }}</h3>
+                <table class="bench-table"><tbody>
+                    @foreach ($places as $place => $steps)
+                        @foreach ($steps as $step)
+                            @php $answer = $bench->answer($step); @endphp
+                            <tr class="is-{{ $bench->stands($step) }}">
+                                @if ($loop->first) <th scope="rowgroup" rowspan="{{ count($steps) }}">{{ $place }}</th> @endif
+                                <th scope="row">{{ $step->listener->name }}</th>
+                                <td>{{ $step->play() }}@if ($step->meters !== [])
+                                    <small>{{ implode('; ', $step->meters) }}</small>@endif</td>
+                                <td>{{ $step->look() }}@if ($step->notes() !== [])
+                                    <small>{{ implode('; ', $step->notes()) }}</small>@endif</td>
+                                <td class="bench-found">@if ($answer === null) <span class="quiet">open</span> @else
+                                    <strong>{{ $answer->heard->words($step->isSilence()) }}</strong>@if ($bench->isStale($step))
+                                    <span class="tag">out of date</span>@endif @if ($answer->note !== '') <small>{{ $answer->note }}</small>
+                                    @endif @endif</td>
+                            </tr>
+                        @endforeach
+                    @endforeach
+                </tbody></table>
+            </section>
+        @endforeach
+    </div>
+</x-rig-frame>

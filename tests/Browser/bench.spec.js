@@ -1,0 +1,49 @@
+import { test, expect } from '@playwright/test';
+import { noViolations, openSmall, rigOf } from './hands.js';
+
+const PHONE = { width: 390, height: 844 };
+// A thumb needs so much, in CSS pixels.
+const THUMB = 44;
+
+test('a test of the rig is walked on a phone, also while the network is away, and goes out as a file', async ({ page, context }) => {
+    await page.setViewportSize(PHONE);
+    await openSmall(page);
+    const rig = rigOf(page);
+    await page.goto(`/rigs/${rig}/bench`);
+    await expect(page.getByText('Never tested')).toBeVisible();
+    await page.getByRole('button', { name: 'Start a test' }).click();
+    await expect(page.getByText('all sent')).toBeVisible();
+    const steps = page.locator('[data-step]');
+    const count = await steps.count();
+    expect(count).toBeGreaterThan(3);
+    await expect(page.getByText(`0 of ${count} done`)).toBeVisible();
+    await noViolations(page);
+    for (const button of await steps.first().getByRole('button').all()) {
+        const { width, height } = await button.boundingBox();
+        expect([width >= THUMB, height >= THUMB]).toEqual([true, true]);
+    }
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.reload();
+    await expect.poll(() => page.evaluate(() => Boolean(navigator.serviceWorker.controller))).toBe(true);
+
+    await context.setOffline(true);
+    const first = () => steps.nth(0).getByRole('button').first();
+    await first().click();
+    await steps.nth(1).getByRole('button', { name: 'Hum' }).click();
+    await steps.nth(1).getByRole('textbox').fill('only with the lamp on');
+    await steps.nth(1).getByRole('textbox').blur();
+    await expect(page.getByText(`2 of ${count} done, 1 with trouble`)).toBeVisible();
+    await expect(page.getByText('no network; 2 kept here')).toBeVisible();
+    await page.reload();
+    await expect(page.getByText(`2 of ${count} done, 1 with trouble`)).toBeVisible();
+    await expect(first()).toHaveAttribute('aria-pressed', 'true');
+    await expect(steps.nth(1).getByRole('textbox')).toHaveValue('only with the lamp on');
+
+    await context.setOffline(false);
+    await expect(page.getByText('all sent')).toBeVisible({ timeout: 30000 });
+    await page.goto(`/rigs/${rig}/bench`);
+    await expect(page.getByText(`2 of ${count} steps done, 1 with trouble`)).toBeVisible();
+    await expect(page.getByText('only with the lamp on')).toBeVisible();
+    const file = await page.evaluate(async (address) => (await fetch(address)).json(), await page.getByRole('link', { name: 'Test as JSON' }).getAttribute('href'));
+    expect(file.steps.filter(({ answer }) => answer).map(({ answer }) => answer.heard)).toEqual(['as-planned', 'hum']);
+});
