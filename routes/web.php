@@ -16,6 +16,7 @@ use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MixerModelController;
 use App\Http\Controllers\ModelFileController;
+use App\Http\Controllers\ObservedController;
 use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\OwnModelController;
 use App\Http\Controllers\PasswordController;
@@ -129,6 +130,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/', 'show')->name('compare');
                 Route::get('/maps', 'maps')->middleware('throttle:layout')->name('compare.maps');
             });
+            Route::match(['get', 'post'], '/computers/{computer}/observed', ObservedController::class)
+                ->middleware('throttle:documents')->name('observed');
             Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
                 Route::get('/', 'index');
                 Route::post('/', 'store')->middleware('throttle:ticks')->name('.store');

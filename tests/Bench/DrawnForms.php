@@ -309,7 +309,7 @@ final class DrawnForms
             'at_login' => $this->oneOf(['0', '1']), 'price' => mt_rand(10, 900).' €', 'supplier' => $this->prose(20),
             'links' => $this->oneOf(['', 'Manual https://example.test/manual']), 'power_w' => $this->oneOf(['', '12']),
             'ownership' => $this->oneOf(['', 'own', 'hired']), 'spare_for' => $this->oneOf(['', ...array_keys($this->rig->units)]), 'ready_s' => (string) mt_rand(0, 90),
-            'system' => $this->oneOf(['', 'Windows', 'Linux']), 'system_version' => $this->oneOf(['', '10.4', '11'])];
+            'system' => $this->oneOf(['', 'Harbour', 'Quay']), 'system_version' => $this->oneOf(['', '10.4', '11'])];
     }
 
     private function drawSwapUnit(): ?array
@@ -453,6 +453,22 @@ final class DrawnForms
         [$computer, $device] = $this->computerDevice();
 
         return $device === null ? null : ['computer' => $computer, 'device' => (string) $device->ref, 'name' => $this->oneOf(['', $this->newName()])];
+    }
+
+    private function drawObserved(): ?array
+    {
+        [$computer, $device] = $this->computerDevice();
+        if ($device === null) {
+            return null;
+        }
+        // Its own list, with one name lost.
+        $list = "name,direction\n";
+        foreach ($this->devices[$computer] ?? [] as $one) {
+            $name = (string) $one->ref === (string) $device->ref ? '2- '.$one->systemName : $one->name();
+            $list .= '"'.str_replace('"', '""', $name)."\",{$one->direction->value}\n";
+        }
+
+        return ['computer' => $computer, 'list' => $list];
     }
 
     private function drawPickOpens(): ?array

@@ -39,7 +39,7 @@ function benched(): Draft
 }
 
 /** @return list<string> */
-function planned(Draft $draft): array
+function benched_steps(Draft $draft): array
 {
     $plan = new TestPlan(new Hearings($draft->make()));
 
@@ -48,7 +48,7 @@ function planned(Draft $draft): array
 
 it('plays together what can be told apart, silence alone, and visits each place once, those far away last', function () {
     // Worked out by hand. Two tunes can't be told apart: the second is a step of its own, wanted or not.
-    expect(planned(benched()))->toBe([
+    expect(benched_steps(benched()))->toBe([
         'base desk hall: Ann speaks; Waltz and Game play: all 3 are heard',
         'base desk hall: Polka plays: it is heard',
         'base desk hall: Hum plays; nothing else sounds: nothing is heard',

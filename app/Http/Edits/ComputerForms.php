@@ -15,6 +15,9 @@ use HiddenWire\Core\Edit\SetProgramLevel;
 use HiddenWire\Core\Edit\SetSituationDefault;
 use HiddenWire\Core\Edit\SetSystemLevel;
 use HiddenWire\Core\Equipment\Direction;
+use HiddenWire\Core\Import\DeviceListing;
+use HiddenWire\Core\Import\ObservedDevices;
+use HiddenWire\Core\Import\UnreadableTable;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Quantity\Decibels;
@@ -72,6 +75,27 @@ final class ComputerForms
         $set = $device->settings ?? new DeviceSettings($computer, $device->ref);
 
         return [new SetDevice($set->with(name: $in->text('name', Bounds::NAME)))];
+    }
+
+    /** @return list<RigEdit> what a computer's list was seen to say otherwise: one difference by its key, or all that a plan can say */
+    public static function observed(EditFields $in): array
+    {
+        $computer = $in->unit('computer');
+        try {
+            $seen = DeviceListing::read($in->text('list', DeviceListing::MAX_BYTES));
+        } catch (UnreadableTable $e) {
+            return $in->refuse('list', $e->getMessage());
+        }
+        $asked = $in->text('difference', 12);
+        $edits = [];
+        $observed = new ObservedDevices($in->rig, $computer, (new DeviceLists($in->rig, new Wiring($in->rig)))->of($computer), $seen);
+        foreach ($observed->differences as $difference) {
+            if ($difference->takeOver !== null && ($asked === '' || $difference->key() === $asked)) {
+                $edits[] = $difference->takeOver;
+            }
+        }
+
+        return $edits === [] ? $in->refuse('difference', 'Nothing of it can be taken over any more.') : $edits;
     }
 
     /** @return list<RigEdit> how a program opens what it has picked, and which devices it takes besides */

@@ -56,6 +56,7 @@ final class EditForms
         'renumber' => [CableForms::class, 'renumber'],
         'device' => [ComputerForms::class, 'device'],
         'name-device' => [ComputerForms::class, 'nameDevice'],
+        'observed' => [ComputerForms::class, 'observed'],
         'pick-opens' => [ComputerForms::class, 'opens'],
         'plug-last' => [ComputerForms::class, 'plugLast'],
         'name-point' => [SettingForms::class, 'name'],

@@ -19,7 +19,9 @@
                 <p class="computer-system">@if ($unit->system !== null) {{ $unit->system->told() }} @else
                     <span class="quiet">no operating system named</span> @endif
                     <a href="{{ $page->url(['select' => "unit:{$unit->id}"], 'stock') }}">change<span class="visually-hidden">
-                    the operating system of {{ $unit->name }}</span></a></p>
+                    the operating system of {{ $unit->name }}</span></a> ·
+                    <a href="{{ route('rigs.observed', [$page->record, $unit->id]) }}">compare with its real list<span
+                    class="visually-hidden"> of {{ $unit->name }}</span></a></p>
                 @if ($unit->system?->kind !== null) <details class="stray" data-keep><summary>What that comes to</summary>
                     <ul class="plain-list">@foreach ($unit->system->kind->facts() as $fact) <li>{{ $fact }}</li> @endforeach</ul></details>
                     @endif

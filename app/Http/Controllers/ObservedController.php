@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Rig;
+use App\ViewModels\ObservedPage;
+use App\ViewModels\RigPage;
+use HiddenWire\Core\Import\DeviceListing;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** The device list of a real computer, pasted, against the planned one. Nothing is kept of it. */
+final class ObservedController
+{
+    public function __invoke(Request $request, Rig $rig, string $computer): View
+    {
+        Gate::authorize('view', $rig);
+        $page = new RigPage($rig, 'computers', $request);
+        $unit = $page->rig->units[$computer] ?? abort(404);
+        abort_unless($page->rig->modelOf($unit)->family->isHost(), 404);
+        $text = mb_strcut($request->isMethod('post') ? $request->string('list')->toString() : '', 0, DeviceListing::MAX_BYTES + 1);
+
+        return view('rigs.observed', ['page' => $page, 'seen' => new ObservedPage($page, $unit, $text)]);
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Import\DeviceDifference;
+use HiddenWire\Core\Import\DeviceListing;
+use HiddenWire\Core\Import\ObservedDevices;
+use HiddenWire\Core\Import\UnreadableTable;
+use HiddenWire\Core\Rig\Unit;
+
+/** A computer's device list as somebody has read it off the real one, against the plan. */
+final readonly class ObservedPage
+{
+    /** Null where there is no list yet, or it can't be read. */
+    public ?ObservedDevices $observed;
+
+    /** @var list<string> lines of which nothing was taken */
+    public array $passedOver;
+
+    /** Why the list can't be read; empty where it can. */
+    public string $trouble;
+
+    /** @param  string  $text  the list; empty for none yet */
+    public function __construct(RigPage $page, public Unit $computer, public string $text)
+    {
+        $observed = null;
+        $passedOver = [];
+        $trouble = '';
+        try {
+            if (trim($text) !== '') {
+                $listing = DeviceListing::read($text);
+                $passedOver = $listing->passedOver;
+                $observed = new ObservedDevices($page->rig, $computer->id, $page->hearing->graph->devices->of($computer->id), $listing);
+            }
+        } catch (UnreadableTable $e) {
+            $trouble = $e->getMessage();
+        }
+        [$this->observed, $this->passedOver, $this->trouble] = [$observed, $passedOver, $trouble];
+    }
+
+    /** How many of the differences a plan can say. */
+    public function toTake(): int
+    {
+        return count(array_filter($this->observed->differences ?? [], fn (DeviceDifference $one) => $one->takeOver !== null));
+    }
+}

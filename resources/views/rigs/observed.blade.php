@@ -1,0 +1,36 @@
+@php use HiddenWire\Core\Quantity\Count; @endphp
+<x-rig-frame :page="$page">
+    <div class="page observed-page">
+        <div class="recipes-head">
+            <h2>{{ $seen->computer->name }}: its list against the plan</h2>
+            <a href="{{ $page->url(['select' => "unit:{$seen->computer->id}"], 'computers') }}">Back to Computers</a>
+        </div>
+        <form class="observed-form" method="post" action="{{ route('rigs.observed', [$page->record, $seen->computer->id]) }}">@csrf
+            <label for="observed-list">The list as the computer has it: a table with the columns name and direction (default, rate, bits and
+                enabled, where they are known), or the names below the lines “Playback” and “Recording”</label>
+            <textarea class="form-control" id="observed-list" name="list" rows="9" spellcheck="false" required>{{ $seen->text }}</textarea>
+            <button class="btn btn-sm btn-ink" type="submit">Compare</button>
+        </form>
+        @if ($seen->trouble !== '') <p class="trouble" role="alert">{{ $seen->trouble }}</p> @endif
+        @if ($seen->observed !== null)
+            <section aria-labelledby="observed-title">
+                <h3 id="observed-title">{{ $seen->observed->differences === [] ? 'All as planned'
+                    : Count::of(count($seen->observed->differences), 'difference') }}</h3>
+                <p class="quiet">{{ Count::of($seen->observed->found, 'device') }} found as planned.@if ($seen->passedOver !== [])
+                    Passed over: {{ implode('; ', array_slice($seen->passedOver, 0, 8)) }}.@endif</p>
+                <ul class="observed-list">
+                    @foreach ($seen->observed->differences as $difference)
+                        <li><strong>{{ $difference->sentence }}</strong><span>{{ $difference->mend }}</span>
+                            @if ($page->canEdit && $difference->takeOver !== null) <x-edit :page="$page" :fields="['edit' => 'observed',
+                                'computer' => $seen->computer->id, 'list' => $seen->text, 'difference' => $difference->key(),
+                                'situation' => '']"><button class="do" type="submit">Take over into the plan<span
+                                class="visually-hidden">: {{ $difference->sentence }}</span></button></x-edit> @endif</li>
+                    @endforeach
+                </ul>
+                @if ($page->canEdit && $seen->toTake() > 1) <x-edit :page="$page" :fields="['edit' => 'observed',
+                    'computer' => $seen->computer->id, 'list' => $seen->text, 'situation' => '']"><button class="do" type="submit">Take all
+                    {{ $seen->toTake() }} over</button></x-edit> @endif
+            </section>
+        @endif
+    </div>
+</x-rig-frame>

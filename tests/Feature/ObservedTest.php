@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\StoredRig;
+use HiddenWire\Core\Devices\DeviceLists;
+use HiddenWire\Core\Import\DeviceDifference;
+use HiddenWire\Core\Import\DeviceListing;
+use HiddenWire\Core\Import\DeviceTrouble;
+use HiddenWire\Core\Import\ObservedDevices;
+use HiddenWire\Core\Rig\Wiring;
+
+beforeEach(function () {
+    $this->owner = User::factory()->create();
+    $this->rig = app(ImportRig::class)($this->owner, shipped('starters/crab-race.json'));
+    $this->compare = fn (string $list) => $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/computers/pc/observed", ['list' => $list]);
+    $this->names = fn (): array => array_map(fn ($one) => $one->name, array_values(StoredRig::load($this->rig->fresh())->devices));
+    $this->list = "name,direction,default\nEars,playback,yes and calls\n2- Voice,recording,yes and calls\n";
+});
+
+it('compares what was pasted with the plan, and keeps nothing of it', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('compare with its real list');
+    $this->get("/rigs/{$this->rig->id}/computers/pc/observed")->assertOk()->assertSee('its list against the plan')->assertDontSee('difference');
+    ($this->compare)($this->list)->assertOk()->assertSee('Voice (recording) is called 2- Voice there')->assertSee('is planned, and not in the list')
+        ->assertSee('2 devices found as planned');
+    ($this->compare)('no list')->assertOk()->assertSee('No device was found in it');
+    expect(($this->names)())->toBe(['Ears', 'Voice'])->and($this->rig->revisions()->count())->toBe(1);
+});
+
+it('takes one difference over, or all of them, by an edit that can be undone', function () {
+    $edit = fn (array $more) => $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits", ['edit' => 'observed', 'computer' => 'pc',
+        'list' => $this->list, 'revision' => $this->rig->fresh()->revision, ...$more]);
+    $rig = StoredRig::load($this->rig->fresh());
+    $planned = (new DeviceLists($rig, new Wiring($rig)))->of('pc');
+    $renamed = array_values(array_filter(
+        (new ObservedDevices($rig, 'pc', $planned, DeviceListing::read($this->list)))->differences,
+        fn (DeviceDifference $one) => $one->kind === DeviceTrouble::Renamed,
+    ))[0];
+    $edit(['difference' => $renamed->key()])->assertSessionHasNoErrors();
+    expect(($this->names)())->toBe(['Ears', '2- Voice']);
+    $edit(['difference' => $renamed->key()])->assertSessionHasErrors('difference');
+    $edit([])->assertSessionHasNoErrors();
+    ($this->compare)($this->list)->assertSee('All as planned');
+    $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
+    ($this->compare)($this->list)->assertDontSee('All as planned');
+});
+
+it('is of computers of this rig only', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers/set/observed")->assertNotFound();
+    $this->get("/rigs/{$this->rig->id}/computers/nobody/observed")->assertNotFound();
+});
