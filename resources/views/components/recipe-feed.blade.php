@@ -22,12 +22,12 @@
         href="#mix-lines"/><path class="mix-level" d="M0,14H{{ $x }}"/><path class="mix-mark" d="M{{ $x }},7V21"/></svg>
     <span class="figures">{{ $feed->sent->text() }}</span>
     @if ($knob !== null)
-        <span class="mix-set"><x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]" name="db"
+        <div class="mix-set"><x-number :page="$page" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key]" name="db"
             label="Level of {{ $feed->from }} in {{ $recipe->output->label }}" :value="$knob->value" :from="$knob->scale->from"
             :to="$knob->scale->to" />@if ($knob->own !== null) <x-number :page="$page" name="mark" class="printed" step="0.1"
             :fields="['edit' => 'printed', 'unit' => $unit, 'route' => $feed->key]" :value="$knob->mark()" :from="$knob->marks()[0]"
             :to="$knob->marks()[1]" :unit="$knob->own->unit" label="Level of {{ $feed->from }} in {{ $recipe->output->label
-            }} as printed" />@endif</span>
+            }} as printed" />@endif</div>
     @else <span class="figures fixed">{{ $feed->levelWords() }}</span> @endif
     @if ($feed->canSwitch)
         <x-edit :page="$page" class="mix-out" :fields="['edit' => 'route', 'unit' => $unit, 'route' => $feed->key, 'on' => '0']"><button
