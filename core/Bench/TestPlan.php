@@ -20,9 +20,9 @@ use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\Readings;
 
 /**
- * How the real rig is tested against the plan: for each listener one look at all that must be heard, as far as it can be told apart, and one
- * at all that must not, which plays alone, since what is meant to be heard would cover it. In every situation each place is visited once,
- * beginning where the situation before has ended; places far away come last. Cost: one hearing a situation.
+ * How the real rig is tested against the plan: for each listener one look at all that must be heard, as far as it can be told apart, and
+ * one at all that must not, which plays alone, since what is meant to be heard would cover it. In every situation each place is visited
+ * once, beginning where the situation before has ended; places far away come last. Cost: one hearing a situation.
  */
 final readonly class TestPlan
 {

@@ -70,7 +70,10 @@ final readonly class TestStep
         };
     }
 
-    /** @return list<string> what is not as usual of what is heard, or not so in the plan itself: "Music 12.0 dB softer than usual", "Game on the left" */
+    /**
+     * @return list<string> what is not as usual of what is heard, or not so in the plan itself: "Music 12.0 dB softer than usual", "Game on
+     *     the left"
+     */
     public function notes(): array
     {
         $notes = [];

@@ -58,8 +58,8 @@ final readonly class DeviceListing
         }
         $read = self::fromTable($text) ?? self::fromLines($text);
         if ($read->devices === []) {
-            throw new UnreadableTable('No device was found in it. Write a table with the columns name and direction, or the names below the '
-                .'lines "Playback" and "Recording".');
+            throw new UnreadableTable('No device was found in it. Write a table with the columns name and direction, or the names below '
+                .'the lines "Playback" and "Recording".');
         }
         if (count($read->devices) > self::MOST) {
             throw new UnreadableTable('These are more than '.self::MOST.' devices.');
@@ -172,8 +172,10 @@ final readonly class DeviceListing
 
     private static function rate(string $said): ?int
     {
+        $number = fn (string $written): float => (float) str_replace(',', '.', $written);
+
         return match (true) {
-            preg_match('/(\d{2,3}(?:[.,]\d)?)\s*kHz/iu', $said, $found) === 1 => (int) round(1000 * (float) str_replace(',', '.', $found[1])),
+            preg_match('/(\d{2,3}(?:[.,]\d)?)\s*kHz/iu', $said, $found) === 1 => (int) round(1000 * $number($found[1])),
             preg_match('/(\d{4,6})\s*Hz/iu', $said, $found) === 1 => (int) $found[1],
             default => null,
         };

@@ -197,7 +197,8 @@ final readonly class ObservedDevices
                 ]));
                 $differences[] = new DeviceDifference(
                     DeviceTrouble::OtherFormat,
-                    "{$one->name()} ({$one->direction->value}) runs at {$said($is->rateHz, $is->bits)}, and {$said($set->rateHz, $set->bits)} is planned",
+                    "{$one->name()} ({$one->direction->value}) runs at {$said($is->rateHz, $is->bits)}, and "
+                        ."{$said($set->rateHz, $set->bits)} is planned",
                     'Set its format in the system: what runs at another rate is converted, or refused.',
                     $this->set($one, fn (DeviceSettings $had) => $had->with(
                         rateHz: $is->rateHz ?? $had->rateHz,
@@ -218,9 +219,13 @@ final readonly class ObservedDevices
     {
         $differences = [];
         foreach ($left as $is) {
+            $isCalled = fn (Device $one): bool => in_array(
+                SeenDevice::bare($is->name),
+                [SeenDevice::bare($one->name()), SeenDevice::bare($one->systemName)],
+                true,
+            );
             $disabled = array_values(array_filter($this->planned, fn (Device $one) => $one->isConnected && ! $one->isEnabled()
-                && $one->direction === $is->direction
-                && in_array(SeenDevice::bare($is->name), [SeenDevice::bare($one->name()), SeenDevice::bare($one->systemName)], true)))[0] ?? null;
+                && $one->direction === $is->direction && $isCalled($one)))[0] ?? null;
             if ($disabled !== null && $is->isEnabled) {
                 $differences[] = new DeviceDifference(
                     DeviceTrouble::Listed,

@@ -28,7 +28,11 @@ final readonly class SeenDevice
     /** The name without what systems put before or behind it to tell alike ones apart: "2- USB mixer", "USB mixer (2)", "USB mixer #2". */
     public static function bare(string $name): string
     {
-        $bare = (string) preg_replace(['/^\s*\d+\s*-\s*/u', '/\(\s*\d+\s*-\s*/u', '/\s*[#(]\s*\d+\s*\)?\s*$/u', '/\s+/u'], ['', '(', '', ' '], $name);
+        $bare = (string) preg_replace(
+            ['/^\s*\d+\s*-\s*/u', '/\(\s*\d+\s*-\s*/u', '/\s*[#(]\s*\d+\s*\)?\s*$/u', '/\s+/u'],
+            ['', '(', '', ' '],
+            $name,
+        );
 
         return mb_strtolower(trim($bare));
     }

@@ -41,6 +41,9 @@ final class Hearing
     /** @var array<array-key, array<array-key, HeardPair>> those to whom anything comes, by source, by listener */
     private array $pairs = [];
 
+    /** @var array<array-key, true> sources that reach nothing that is not as it was, by id */
+    private array $asBefore = [];
+
     /** @var array<array-key, array<array-key, HeardPair>> those to whom nothing comes, once asked for */
     private array $silent = [];
 
@@ -143,6 +146,7 @@ final class Hearing
         if ($was !== null && ! $this->begins($source, $changed[0])) {
             $this->pairs[$source->id] = $was->pairs[$source->id];
             $this->silent[$source->id] = $was->silent[$source->id] ?? [];
+            $this->asBefore[$source->id] = true;
 
             return;
         }
@@ -254,6 +258,12 @@ final class Hearing
         }
 
         return false;
+    }
+
+    /** Whether a source reaches nothing that is not as it was in the hearing that this one took over from: no meter shows it otherwise. */
+    public function isAsBefore(Source $source): bool
+    {
+        return isset($this->asBefore[$source->id]);
     }
 
     /** @throws \OutOfBoundsException when the rig has no such source or listener */

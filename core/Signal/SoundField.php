@@ -193,15 +193,29 @@ final class SoundField
     {
         $levels = [];
         foreach ($this->graph->rig->sources as $source) {
-            $slots = $this->slots($this->spreadsFor($source, $channels), ['' => $channels]);
-            $loudest = max([-INF, ...array_map(fn (Slot $slot) => $slot->decibels(), $slots)]);
-            if ($loudest >= $least - Sum::ROUNDING_DB) {
-                $levels[$source->id] = Decibels::of($loudest)->value();
+            $level = $this->levelIn($source, $channels, $least);
+            if ($level !== null) {
+                $levels[$source->id] = $level;
             }
         }
         arsort($levels);
 
         return $levels;
+    }
+
+    /** One sound of {@see levelsAt()}; null where it is not there. */
+    public function levelAt(Source $source, PointRef|string|int $place, float $least = -Sum::HEARD_DB): ?float
+    {
+        return $this->levelIn($source, $this->channelsAt($place), $least);
+    }
+
+    /** @param  list<int>  $channels */
+    private function levelIn(Source $source, array $channels, float $least): ?float
+    {
+        $slots = $this->slots($this->spreadsFor($source, $channels), ['' => $channels]);
+        $loudest = max([-INF, ...array_map(fn (Slot $slot) => $slot->decibels(), $slots)]);
+
+        return $loudest >= $least - Sum::ROUNDING_DB ? Decibels::of($loudest)->value() : null;
     }
 
     /** @return list<Listener> in the rig's order: to whom a point leads, however quiet */

@@ -24,12 +24,12 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Room\PossibleFaults;
 use HiddenWire\Core\Signal\ChannelGraph;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\SignalGraph;
-use Tests\Bench\Faults;
 
 /*
  * A rig that is made from another is looked at, and heard, only where it is otherwise. Here everything that a hand does to the shipped
@@ -105,7 +105,7 @@ function ofHearing(Hearing $hearing): array
 /** @return iterable<string, RigEdit> faults of every kind, and what else touches other things than they do */
 function everyEdit(Rig $rig): iterable
 {
-    yield from Faults::of($rig);
+    yield from PossibleFaults::of($rig);
     foreach ($rig->units as $unit) {
         yield "{$unit->id} gone" => new RemoveUnit($unit->id);
         yield "{$unit->id} called otherwise" => new Rename(Named::Unit, $unit->id, 'Something else');

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Finder;
+
+/**
+ * Which faults explain what is known of a room, and what to check next. A single fault is looked for first; where none answers all as it
+ * was answered, two together: of those the table tells what one of them would do where the other does nothing, and what they do to the same
+ * sound is taken as told by either.
+ */
+final class FaultFinder
+{
+    /** Of a check that can't be made, or whose answer nobody is sure of. */
+    public const UNSURE = '-';
+
+    /** What two faults do to the same sound and the table does not know. */
+    public const EITHER = '?';
+
+    /** So many pairs are weighed for the next check; of more, so many spread evenly. */
+    private const WEIGHED = 2000;
+
+    /** What a check costs beside its answers, in bits: somebody has to go there. */
+    private const GOING = 0.5;
+
+    /** To look at everything of a unit is more work than to listen once. */
+    private const LOOKING = 1.5;
+
+    /** @var array<string, string> what is sure, by check */
+    private readonly array $known;
+
+    /** @var list<Suspicion> the likeliest first */
+    public readonly array $suspicions;
+
+    /**
+     * @param  array<string, string>  $asked  answers by check: complaints first, then what was checked; of a look, the words of the faults
+     *     that were seen, in lines; {@see UNSURE} is not asked again
+     */
+    public function __construct(private readonly SuspectTable $table, private readonly array $asked)
+    {
+        $this->known = array_filter($asked, fn (string $answer) => $answer !== self::UNSURE);
+        $single = $this->single();
+        $this->suspicions = $single !== [] ? $single : $this->pairs();
+    }
+
+    /** How many can be told apart by ears and meters. */
+    public function classes(): int
+    {
+        $classes = [];
+        foreach ($this->suspicions as $suspicion) {
+            $classes[implode(' ', array_map(fn (int $fault) => $this->table->classes[$fault], $suspicion->faults))] = true;
+        }
+
+        return count($classes);
+    }
+
+    /**
+     * The check that parts the suspicions best for its effort; where none does, the look that proves the first of them. Null where that has
+     * been seen.
+     */
+    public function next(): ?NextCheck
+    {
+        return $this->parting() ?? $this->proving();
+    }
+
+    private function proving(): ?NextCheck
+    {
+        foreach ($this->suspicions[0]->faults ?? [] as $fault) {
+            $look = $this->table->faults[$fault]->outlook->key();
+            if (! isset($this->asked[$look])) {
+                return new NextCheck($look, [$this->seen($this->suspicions[0], $look) => count($this->suspicions), '' => 0], 0.0);
+            }
+        }
+
+        return null;
+    }
+
+    private function parting(): ?NextCheck
+    {
+        $best = null;
+        $most = 1e-9;
+        foreach ($this->checks() as $key => [$answers, $weights]) {
+            $total = array_sum($weights);
+            $gain = 0.0;
+            foreach ($weights as $weight) {
+                $gain -= $weight / $total * log($weight / $total, 2);
+            }
+            $check = new NextCheck((string) $key, $answers, $gain);
+            $effort = (self::GOING + $check->cost()) * (str_starts_with((string) $key, 'look ') ? self::LOOKING : 1.0);
+            if ($gain / $effort > $most) {
+                [$best, $most] = [$check, $gain / $effort];
+            }
+        }
+
+        return $best;
+    }
+
+    /** What a suspicion answers to a check; {@see EITHER} where nobody can tell. */
+    private function answer(Suspicion $suspicion, string $check): string
+    {
+        $planned = $this->table->plannedAt($check);
+        if (str_starts_with($check, 'look ')) {
+            return $this->seen($suspicion, $check);
+        }
+        $answers = [];
+        foreach ($suspicion->faults as $fault) {
+            $answer = $this->table->differing[$fault][$check] ?? $planned;
+            if ($answer !== $planned) {
+                $answers[$answer] = true;
+            }
+        }
+
+        return count($answers) > 1 ? self::EITHER : (string) (array_key_first($answers) ?? $planned);
+    }
+
+    private function seen(Suspicion $suspicion, string $check): string
+    {
+        $seen = [];
+        foreach ($suspicion->faults as $number) {
+            $fault = $this->table->faults[$number];
+            if ($fault->outlook->key() === $check) {
+                $seen[] = $fault->words;
+            }
+        }
+        sort($seen);
+
+        return implode("\n", $seen);
+    }
+
+    /** @return list<Suspicion> */
+    private function single(): array
+    {
+        $fitting = [];
+        foreach (array_keys($this->table->faults) as $number) {
+            $suspicion = new Suspicion([$number], 1 / $this->table->sizes[$this->table->classes[$number]]);
+            if ($this->fits($suspicion)) {
+                $fitting[] = $suspicion;
+            }
+        }
+        usort($fitting, fn (Suspicion $a, Suspicion $b) => $b->weight <=> $a->weight);
+
+        return $fitting;
+    }
+
+    /** @return list<Suspicion> */
+    private function pairs(): array
+    {
+        $useful = [];
+        foreach (array_keys($this->table->faults) as $number) {
+            if ($this->explains($number)) {
+                $useful[] = $number;
+            }
+        }
+        $fitting = [];
+        foreach ($useful as $i => $one) {
+            foreach (array_slice($useful, $i + 1) as $other) {
+                $pair = new Suspicion([$one, $other], 1.0);
+                if ($this->fits($pair)) {
+                    $fitting[] = $pair;
+                }
+            }
+        }
+
+        return $fitting;
+    }
+
+    /** Whether a fault tells of anything that is not as planned. */
+    private function explains(int $number): bool
+    {
+        foreach ($this->known as $check => $answer) {
+            $isLook = str_starts_with($check, 'look ');
+            if ($answer !== $this->table->plannedAt($check) && ($isLook
+                ? in_array($this->table->faults[$number]->words, explode("\n", $answer), true)
+                : ($this->table->differing[$number][$check] ?? null) !== null)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function fits(Suspicion $suspicion): bool
+    {
+        foreach ($this->known as $check => $answer) {
+            $would = $this->answer($suspicion, $check);
+            // What is not as planned may be the doing of both, what is as planned of neither.
+            if ($would !== $answer && ($would !== self::EITHER || $answer === $this->table->plannedAt($check))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @return \Generator<string, array{non-empty-array<string, int>, non-empty-list<float>}> how often and how likely each answer is, by
+     *     check
+     */
+    private function checks(): \Generator
+    {
+        $counts = $weights = [];
+        $all = 0.0;
+        $number = 0;
+        $step = max(1, intdiv(count($this->suspicions), self::WEIGHED));
+        for ($i = 0; $i < count($this->suspicions); $i += $step) {
+            $suspicion = $this->suspicions[$i];
+            $number++;
+            $all += $suspicion->weight;
+            foreach ($this->notAsPlanned($suspicion) as $check => $answer) {
+                $counts[$check][$answer] = ($counts[$check][$answer] ?? 0) + 1;
+                $weights[$check][$answer] = ($weights[$check][$answer] ?? 0.0) + $suspicion->weight;
+            }
+        }
+        foreach ($counts as $check => $answers) {
+            $rest = $number - array_sum($answers);
+            if (isset($this->asked[$check]) || ($rest === 0 && count($answers) === 1)) {
+                continue;
+            }
+            $likely = array_values($weights[$check]);
+            if ($rest > 0) {
+                $planned = $this->table->plannedAt((string) $check);
+                $answers[$planned] = ($answers[$planned] ?? 0) + $rest;
+                $likely[] = max(1e-12, $all - array_sum($likely));
+            }
+            yield (string) $check => [$answers, $likely];
+        }
+    }
+
+    /** @return array<string, string> by check */
+    private function notAsPlanned(Suspicion $suspicion): array
+    {
+        $answers = [];
+        foreach ($suspicion->faults as $fault) {
+            $look = $this->table->faults[$fault]->outlook->key();
+            $answers[$look] = $this->seen($suspicion, $look);
+            foreach ($this->table->differing[$fault] as $check => $answer) {
+                $answers[$check] = isset($answers[$check]) && $answers[$check] !== $answer ? self::EITHER : $answer;
+            }
+        }
+
+        return $answers;
+    }
+}

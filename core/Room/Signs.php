@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Room;
+
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\Readings;
+
+/** All that ears and meters tell of a rig in one situation, each sound playing by itself. */
+final readonly class Signs
+{
+    /** @var array<string, Impression> by "hear source listener"; what is not there is not heard */
+    public array $heard;
+
+    /** @var array<string, int> dB against the sound's own level, by "read unit/meter source"; what is not there does not move */
+    public array $read;
+
+    public function __construct(private Hearing $hearing)
+    {
+        $heard = $read = [];
+        foreach ($hearing->all() as $pair) {
+            if (Impression::of($pair) !== Impression::Nothing) {
+                $heard[self::hear($pair)] = Impression::of($pair);
+            }
+        }
+        $readings = new Readings($hearing->graph);
+        $rig = $hearing->graph->rig;
+        foreach ($rig->units as $unit) {
+            foreach ($rig->modelOf($unit)->meters as $meter) {
+                foreach ($readings->of($unit, $meter) as $source => $db) {
+                    $read["read {$unit->id}/{$meter->id} {$source}"] = (int) round($db);
+                }
+            }
+        }
+        $this->heard = $heard;
+        $this->read = $read;
+    }
+
+    /** What a check answers as planned: an {@see Impression} or a {@see Deflection}. */
+    public function answer(string $check): string
+    {
+        return str_starts_with($check, 'hear ') ? ($this->heard[$check] ?? Impression::Nothing)->value : Deflection::AsPlanned->value;
+    }
+
+    /**
+     * What ears and meters answer otherwise in another room, where these are the signs of the plan.
+     *
+     * @param  Hearing  $there  made like the plan's
+     * @return array<string, string> by check
+     */
+    public function against(Hearing $there): array
+    {
+        $differing = [];
+        foreach ($there->differing($this->hearing) as [$was, $is]) {
+            if (Impression::of($is) !== Impression::of($was)) {
+                $differing[self::hear($is)] = Impression::of($is)->value;
+            }
+        }
+        $readings = new Readings($there->graph);
+        $rig = $there->graph->rig;
+        foreach ($rig->sources as $source) {
+            foreach ($there->isAsBefore($source) ? [] : $rig->units as $unit) {
+                foreach ($rig->modelOf($unit)->meters as $meter) {
+                    $check = "read {$unit->id}/{$meter->id} {$source->id}";
+                    $db = $readings->ofSource($unit, $meter, $source);
+                    $deflection = Deflection::of($db === null ? null : (int) round($db), $this->read[$check] ?? null);
+                    if ($deflection !== Deflection::AsPlanned) {
+                        $differing[$check] = $deflection->value;
+                    }
+                }
+            }
+        }
+
+        return $differing;
+    }
+
+    private static function hear(HeardPair $pair): string
+    {
+        return "hear {$pair->source->id} {$pair->listener->id}";
+    }
+}

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Finder\FaultFinder;
+use HiddenWire\Core\Finder\SuspectTable;
+use HiddenWire\Core\Finder\Suspicion;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Room\Deflection;
+use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\Impression;
+use HiddenWire\Core\Room\Signs;
+use HiddenWire\Core\Room\SimulatedRoom;
+use Tests\Bench\Finding;
+
+function finder_plan(string $starter): Hearings
+{
+    return new Hearings((new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/starters/{$starter}.json")));
+}
+
+function hidden_fault(Hearings $plan, string $words): Fault
+{
+    foreach (Fault::all($plan->rig) as $fault) {
+        if ($fault->words === $words) {
+            return $fault;
+        }
+    }
+    throw new LogicException("No fault \"{$words}\"");
+}
+
+/** @return list<list<string>> what is suspected, in words */
+function suspected(SuspectTable $table, FaultFinder $finder): array
+{
+    return array_map(
+        fn (Suspicion $one) => array_map(fn (int $fault) => $table->faults[$fault]->words, $one->faults),
+        $finder->suspicions,
+    );
+}
+
+/** @return array<string, string> what ears and meters tell, read off cold hearings of both */
+function signs_the_long_way(Hearings $plan, Hearings $room, string $situation): array
+{
+    [$was, $is] = [new Signs($plan->in($situation)), new Signs($room->in($situation))];
+    $differing = [];
+    foreach ($was->heard + $is->heard as $check => $one) {
+        $answer = $is->heard[$check] ?? Impression::Nothing;
+        if ($answer !== ($was->heard[$check] ?? Impression::Nothing)) {
+            $differing[$check] = $answer->value;
+        }
+    }
+    foreach ($was->read + $is->read as $check => $one) {
+        $db = $is->read[$check] ?? null;
+        $planned = $was->read[$check] ?? null;
+        $answer = match (true) {
+            $db === $planned => null,
+            $db === null => 'nothing',
+            $planned === null, $db >= $planned + 6 => 'higher',
+            $db <= $planned - 6 => 'lower',
+            default => null,
+        };
+        if ($answer !== null) {
+            $differing[$check] = $answer;
+        }
+    }
+    ksort($differing);
+
+    return $differing;
+}
+
+dataset('rooms', fn () => array_map(
+    fn ($file) => basename((string) $file, '.json'),
+    (array) glob(dirname(__DIR__, 2).'/resources/starters/*.json'),
+));
+
+it('hears of a fault in what it takes over what it hears anew', function (string $starter) {
+    $plan = finder_plan($starter);
+    $situation = (string) array_key_last($plan->rig->situations);
+    $signs = new Signs($plan->in($situation));
+    $compared = 0;
+    foreach (Fault::all($plan->rig) as $number => $fault) {
+        if ($number % 9 !== crc32($starter) % 9) {
+            continue;
+        }
+        try {
+            $rig = $fault->edit->applyTo($plan->rig);
+        } catch (InvalidRig) {
+            continue;
+        }
+        $quick = $signs->against((new Hearings($rig, [], $plan))->in($situation));
+        ksort($quick);
+        expect($quick)->toBe(signs_the_long_way($plan, new Hearings($rig), $situation), $fault->words);
+        $compared++;
+    }
+    expect($compared)->toBeGreaterThan(2);
+})->with('rooms');
+
+it('finds every fault that is hidden, at little more than the bound', function (string $starter) {
+    $plan = finder_plan($starter);
+    $result = (new Finding($plan, (string) array_key_first($plan->rig->situations)))->single(5);
+    expect($result['rest'])->toBe([])
+        ->and($result['found'])->toBe($result['faults'])
+        ->and($result['bits'])->toBeLessThanOrEqual(1.3 * $result['bound'] + $result['faults']);
+})->with('rooms');
+
+it('says what listeners complain of, and finds the only lead that explains it with one look', function () {
+    // The headset's one lead carries both ways, and the recorder takes what its earphones play: all that must be heard is lost.
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $room = new SimulatedRoom($plan, $situation, [hidden_fault($plan, 'Unplugged W-01')]);
+    $next = (new FaultFinder(SuspectTable::of($plan, $situation), $room->complaints()))->next();
+    expect($room->complaints())->toBe([
+        'hear player voice-track' => 'nothing', 'hear player rival-ear' => 'nothing', 'hear crabs ears' => 'nothing',
+        'hear crabs race-track' => 'nothing', 'hear rival ears' => 'nothing', 'hear rival race-track' => 'nothing',
+    ])->and($next?->key)->toBe('look leads set')->and($next?->answers)->toBe(['Unplugged W-01' => 1, '' => 0])
+        ->and($room->answer('look leads set'))->toBe('Unplugged W-01')->and($room->answer('look settings set'))->toBe('')
+        ->and($room->answer('look leads call'))->toBe('');
+});
+
+it('tells what a meter does beside the plan', function (?int $db, ?int $planned, string $deflection) {
+    expect(Deflection::of($db, $planned)->value)->toBe($deflection);
+})->with([
+    [null, null, 'as-planned'], [0, 0, 'as-planned'], [-5, 0, 'as-planned'], [-6, 0, 'lower'], [6, 0, 'higher'], [null, -20, 'nothing'],
+    [-40, null, 'higher'],
+]);
+
+it('takes an answer that no single fault gives for two, and asks nothing twice', function () {
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $faults = [
+        hidden_fault($plan, 'Call program: Microphone uses no device'), hidden_fault($plan, 'Crab race · Game sound in the system muted'),
+    ];
+    $room = new SimulatedRoom($plan, $situation, $faults);
+    $table = SuspectTable::of($plan, $situation);
+    $known = $room->complaints();
+    $asked = [];
+    while (($next = ($finder = new FaultFinder($table, $known))->next()) !== null) {
+        expect($known)->not->toHaveKey($next->key);
+        $known[$next->key] = $room->answer($next->key);
+        $asked[] = $next->key;
+    }
+    $found = suspected($table, $finder)[0];
+    sort($found);
+    expect($found)->toBe(array_map(fn (Fault $fault) => $fault->words, $faults))
+        ->and(count($asked))->toBeLessThan(8);
+});
+
+it('passes over what nobody is sure of, and offers something else', function () {
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $room = new SimulatedRoom($plan, $situation, [hidden_fault($plan, 'Headset: Microphone muted')]);
+    $table = SuspectTable::of($plan, $situation);
+    $first = (new FaultFinder($table, $room->complaints()))->next();
+    $unsure = new FaultFinder($table, $room->complaints() + [(string) $first?->key => FaultFinder::UNSURE]);
+    expect($first)->not->toBeNull()
+        ->and(suspected($table, $unsure))->toBe(suspected($table, new FaultFinder($table, $room->complaints())))
+        ->and($unsure->next()?->key)->not->toBe($first?->key);
+});
+
+it('suspects nothing of what nothing explains', function () {
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $table = SuspectTable::of($plan, $situation);
+    $source = (string) array_key_first($plan->rig->sources);
+    $listener = (string) array_key_first($plan->rig->listeners);
+    $finder = new FaultFinder($table, ["hear {$source} {$listener}" => 'howl', "hear {$source} nobody" => 'howl']);
+    expect($finder->suspicions)->toBe([])->and($finder->next())->toBeNull()->and($finder->classes())->toBe(0);
+});
+
+it('stops hearing suspects when it is told to, and says how far it came', function () {
+    $plan = finder_plan('crab-race');
+    $table = SuspectTable::of($plan, (string) array_key_first($plan->rig->situations), fn (int $heard, int $all) => $heard < 10);
+    expect($table->heard)->toBe(10)->and($table->all)->toBe(count(Fault::all($plan->rig)))
+        ->and(count($table->faults))->toBeLessThanOrEqual(10);
+});
