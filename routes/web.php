@@ -10,6 +10,7 @@ use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\FaultController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\HearingController;
 use App\Http\Controllers\MadeBookController;
@@ -132,6 +133,10 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             });
             Route::match(['get', 'post'], '/computers/{computer}/observed', ObservedController::class)
                 ->middleware('throttle:documents')->name('observed');
+            Route::controller(FaultController::class)->prefix('/faults')->name('faults')->group(function () {
+                Route::get('/', 'index');
+                Route::get('/hear', 'hear')->middleware('throttle:documents')->name('.hear');
+            });
             Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
                 Route::get('/', 'index');
                 Route::post('/', 'store')->middleware('throttle:ticks')->name('.store');

@@ -7,10 +7,12 @@ namespace App\ViewModels;
 use App\Models\Rig as Record;
 use App\Models\TestAnswer;
 use App\Models\TestRun;
+use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Room\Impression;
 
 /** The plan by which the real rig is tested, with what was found the last time. */
 final readonly class BenchPage
@@ -88,6 +90,38 @@ final readonly class BenchPage
     public function exportUrl(): string
     {
         return route('rigs.bench.export', [$this->record->id, $this->run->id ?? 0]);
+    }
+
+    /** Where to look for what is wrong at a step: with all that the test has answered of its situation. */
+    public function faultUrl(TestStep $step): string
+    {
+        $known = FaultAnswers::read('');
+        foreach ($this->plan->steps as $one) {
+            $heard = $one->situation === $step->situation && ! $this->isStale($one) ? $this->answer($one)?->heard : null;
+            foreach ($one->expected as $expected) {
+                $said = $heard === null ? null : $this->said($heard, $one, $expected);
+                $known = $said === null ? $known : $known->with("hear {$expected->source->id} {$one->listener->id}", $said->value);
+            }
+        }
+
+        return route('rigs.faults', [$this->record->id, 'situation' => $step->situation->id, 'known' => $known->text()], false);
+    }
+
+    /** What an answer says of one sound of a step; null where it can't be told which of them is meant, or the plan itself is otherwise. */
+    private function said(Heard $heard, TestStep $step, Expected $expected): ?Impression
+    {
+        if (! $expected->isPlanned || (! $heard->isFine() && count($step->expected) > 1)) {
+            return null;
+        }
+
+        return match ($heard) {
+            Heard::AsPlanned => $expected->isHeard ? Impression::Heard : Impression::Nothing,
+            Heard::Nothing => $expected->isHeard ? Impression::Nothing : Impression::Heard,
+            Heard::Faint => $expected->isHeard ? Impression::Faint : Impression::Heard,
+            Heard::OneSide => Impression::OneSide,
+            Heard::Echo => Impression::Echo,
+            Heard::Hum, Heard::Other => null,
+        };
     }
 
     /** For the page's script. */

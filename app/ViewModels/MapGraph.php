@@ -166,7 +166,8 @@ final class MapGraph
             return;
         }
         foreach ($this->graph->devices->of($host->id) as $device) {
-            $isVirtual = $device->ref->lane === null;
+            // What is built in has no socket either.
+            $isVirtual = $device->ref->lane === null && $device->ref->unit !== $host->id;
             $isUsed = $this->isUsed($host, (string) $device->ref);
             if ($isVirtual || (! $isUsed && $this->depth !== MapDepth::Everything)) {
                 continue;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Finder;
 
+use HiddenWire\Core\Room\Deflection;
+use HiddenWire\Core\Room\Impression;
+
 /**
  * Which faults explain what is known of a room, and what to check next. A single fault is looked for first; where none answers all as it
  * was answered, two together: of those the table tells what one of them would do where the other does nothing, and what they do to the same
@@ -16,6 +19,9 @@ final class FaultFinder
 
     /** What two faults do to the same sound and the table does not know. */
     public const EITHER = '?';
+
+    /** What is left of a sound that two faults weaken. */
+    private const LESS = [Impression::Nothing->value, Impression::Faint->value, Deflection::Lower->value];
 
     /** So many pairs are weighed for the next check; of more, so many spread evenly. */
     private const WEIGHED = 2000;
@@ -183,13 +189,19 @@ final class FaultFinder
     {
         foreach ($this->known as $check => $answer) {
             $would = $this->answer($suspicion, $check);
-            // What is not as planned may be the doing of both, what is as planned of neither.
-            if ($would !== $answer && ($would !== self::EITHER || $answer === $this->table->plannedAt($check))) {
+            if ($would !== $answer && ($would !== self::EITHER || ! $this->mayCome($suspicion, $check, $answer))) {
                 return false;
             }
         }
 
         return true;
+    }
+
+    /** Two faults of one sound come to what either does, or to less of it; all as planned is the doing of neither. */
+    private function mayCome(Suspicion $suspicion, string $check, string $answer): bool
+    {
+        return $answer !== $this->table->plannedAt($check) && (in_array($answer, self::LESS, true)
+            || array_filter($suspicion->faults, fn (int $fault) => ($this->table->differing[$fault][$check] ?? '') === $answer) !== []);
     }
 
     /**

@@ -29,14 +29,13 @@ enum Deflection: string
         };
     }
 
-    /** @param  bool  $moves  whether it moves in the plan */
-    public function words(bool $moves): string
+    public function words(): string
     {
         return match ($this) {
-            self::AsPlanned => $moves ? 'as planned' : 'does not move, as planned',
+            self::AsPlanned => 'as planned',
             self::Nothing => 'does not move',
             self::Lower => 'lower',
-            self::Higher => $moves ? 'higher' : 'moves',
+            self::Higher => 'higher, or moves at all',
         };
     }
 }

@@ -47,3 +47,28 @@ test('a test of the rig is walked on a phone, also while the network is away, an
     const file = await page.evaluate(async (address) => (await fetch(address)).json(), await page.getByRole('link', { name: 'Test as JSON' }).getAttribute('href'));
     expect(file.steps.filter(({ answer }) => answer).map(({ answer }) => answer.heard)).toEqual(['as-planned', 'hum']);
 });
+
+test('a fault that is hidden in the simulated room is found by the checks that the page asks for', async ({ page }) => {
+    await openSmall(page);
+    const rig = rigOf(page);
+    await page.goto(`/rigs/${rig}/bench`);
+    await page.getByRole('link', { name: 'Find a fault' }).click();
+    await expect(page.getByRole('heading', { name: 'Nothing to look for yet' })).toBeVisible();
+    await page.getByRole('link', { name: 'find a hidden fault in a simulated room' }).click();
+    // Every fault is tried beside the page.
+    await expect(page.getByRole('heading', { name: 'Check next' })).toBeVisible({ timeout: 60000 });
+    await noViolations(page);
+    const found = page.getByRole('heading', { name: 'Found' });
+    const ask = page.getByRole('link', { name: 'Ask the simulated room' });
+    let checks = 0;
+    for (; checks < 12 && !(await found.isVisible()); checks++) {
+        const known = await page.getByRole('link', { name: /^Take back/ }).count();
+        await ask.click();
+        await expect(page.getByRole('link', { name: /^Take back/ })).toHaveCount(known + 1);
+    }
+    await expect(found).toBeVisible();
+    expect(checks).toBeGreaterThan(0);
+    // Any answer can be taken back.
+    await page.getByRole('link', { name: /^Take back/ }).last().click();
+    await expect(page.getByRole('heading', { name: 'Check next' })).toBeVisible();
+});

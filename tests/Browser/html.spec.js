@@ -33,7 +33,7 @@ const troubles = async (page, address) => {
 };
 
 const VIEWS = ['wishes', 'wishes?ends=1', 'returns', 'stock', 'stock?q=usb', 'shopping', 'wiring', 'wiring?depth=inside', 'wiring?layer=ground',
-    'cables', 'computers', 'names', 'recipes', 'tracks', 'levels', 'checks?causes=1', 'dependence', 'doubts', 'bench', 'situations', 'cards',
+    'cables', 'computers', 'names', 'recipes', 'tracks', 'levels', 'checks?causes=1', 'dependence', 'doubts', 'bench', 'faults', 'situations', 'cards',
     'cards/run-down', 'book', 'history', 'people', 'downloads', 'import-cables', 'find?q=head'];
 const OF_THE_DEMO = ['wishes?pair=rally:viewers&causes=1', 'stock?select=unit:mixer', 'stock?list=webcam%0Awebcam%0Ateapot%20of%20glass', 'stock?select=unit:cast-pc&swap=gaming-computer',
     'wiring?select=unit:mixer', 'computers/cast-pc/observed', 'wiring?select=cable:w-07', 'wiring?select=socket:cast-pc/usb-4&depth=sockets&with=mixer/phones',

@@ -1,4 +1,5 @@
-// Looks for the causes of what is not as wished once the page is shown, and draws it again when they are found: the server keeps them.
+// Looks for the causes of what is not as wished, or for suspects, once the page is shown, and draws it again when they are found: the
+// server keeps them.
 import { refresh } from '../page/redraw.js';
 
 export function causes() {

@@ -15,6 +15,7 @@
                 <button class="{{ $bench->run === null ? 'btn btn-sm btn-ink' : 'do' }}" type="submit">{{ $bench->run === null
                 ? 'Start a test' : 'Start a new test' }}</button></form> @endif
             @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
+            <a href="{{ $page->url([], 'faults') }}">Find a fault</a>
         </div>
         @if ($bench->plan->steps === []) <p>There is nothing to test yet: say in Wishes who must hear what.</p> @endif
         @foreach ($bench->walk() as $situation => $places)
@@ -34,7 +35,9 @@
                                 <td class="bench-found">@if ($answer === null) <span class="quiet">open</span> @else
                                     <strong>{{ $answer->heard->words($step->isSilence()) }}</strong>@if ($bench->isStale($step))
                                     <span class="tag">out of date</span>@endif @if ($answer->note !== '') <small>{{ $answer->note }}</small>
-                                    @endif @endif</td>
+                                    @endif @if ($bench->stands($step) === 'trouble') <a
+                                    href="{{ $bench->faultUrl($step) }}">Find the fault<span class="visually-hidden">: {{
+                                    $step->listener->name }}</span></a> @endif @endif</td>
                             </tr>
                         @endforeach
                     @endforeach

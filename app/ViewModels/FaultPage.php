@@ -1,0 +1,329 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Finder\FaultFinder;
+use HiddenWire\Core\Finder\NextCheck;
+use HiddenWire\Core\Finder\SuspectTable;
+use HiddenWire\Core\Finder\Suspicion;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Room\Deflection;
+use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\Impression;
+use HiddenWire\Core\Room\OutlookKind;
+use HiddenWire\Core\Room\SimulatedRoom;
+use HiddenWire\Core\Signal\Readings;
+
+/** The search for a fault of the real rig: what is known, what explains it, and what to check next. All of it is in the address. */
+final readonly class FaultPage
+{
+    /** So many suspicions are named. */
+    private const NAMED = 8;
+
+    /** So many of those that ears and meters can't tell apart. */
+    private const ALIKE = 3;
+
+    /** Null where there is nothing to explain, or the suspects are not heard yet. */
+    public ?FaultFinder $finder;
+
+    public ?NextCheck $next;
+
+    /** A stand-in for the real rig, with a fault that nobody is told of. */
+    public ?SimulatedRoom $room;
+
+    /** @var array<string, string> answers by check */
+    public array $known;
+
+    private Rig $rig;
+
+    /** @param  int  $seed  of the simulated room; 0 for the real one */
+    public function __construct(
+        private RigPage $page,
+        private ?SuspectTable $table,
+        private FaultAnswers $answers,
+        private int $seed,
+    ) {
+        $this->rig = $page->rig;
+        $this->room = $table === null || $seed === 0 ? null : $this->roomOf($table);
+        $known = $table === null ? [] : $answers->known($table);
+        $this->known = [...($this->room?->complaints() ?? []), ...$known];
+        $this->finder = $table === null || $this->known === [] ? null : new FaultFinder($table, $this->known);
+        $this->next = $this->finder?->next();
+    }
+
+    /** Whether there is something to explain that nobody has listened for yet. */
+    public function isWaiting(): bool
+    {
+        return $this->table === null && ($this->answers->answers !== [] || $this->seed !== 0);
+    }
+
+    public function hearUrl(): string
+    {
+        return route('rigs.faults.hear', [$this->page->record->id, 'situation' => $this->page->situation->id]);
+    }
+
+    /**
+     * @return list<array{what: string, answer: string, url: string|null}> what is known, with the way back; none from what the listeners of
+     *     a simulated room have said
+     */
+    public function known(): array
+    {
+        $known = [];
+        foreach ($this->known as $check => $answer) {
+            $known[] = [
+                'what' => $this->what($check),
+                'answer' => $this->said($check, $answer),
+                'url' => isset($this->answers->answers[$check]) ? $this->url($this->answers->without($check)) : null,
+            ];
+        }
+
+        return $known;
+    }
+
+    /** What to do next: "Listen at Viewers while Game plays". */
+    public function task(NextCheck $next): string
+    {
+        [$kind, $at, $of] = explode(' ', $next->key, 3);
+
+        return match ($kind) {
+            'hear' => "Listen at {$this->listener($of)} while {$this->source($at)} sounds",
+            'read' => "Read {$this->meter($at)} while {$this->source($of)} sounds",
+            default => OutlookKind::from($at)->words($this->unit($of)),
+        };
+    }
+
+    /** What a meter shows where all is as planned; empty for ears and eyes. */
+    public function planned(NextCheck $next): string
+    {
+        [$kind, $at, $of] = explode(' ', $next->key, 3);
+        if ($kind !== 'read') {
+            return '';
+        }
+        [$unit, $id] = explode('/', $at, 2);
+        $meter = isset($this->rig->units[$unit]) ? $this->rig->modelOf($unit)->meters[$id] ?? null : null;
+        $source = $this->rig->sources[$of] ?? null;
+        $level = $meter === null || $source === null ? null
+            : (new Readings($this->page->hearing->graph))->ofSource($this->rig->units[$unit], $meter, $source);
+
+        return $meter === null || $level === null ? 'As planned it does not move.' : "As planned it shows {$meter->reading($level)}.";
+    }
+
+    /** @return list<array{words: string, leaves: string, url: string}> what can be answered */
+    public function outcomes(NextCheck $next): array
+    {
+        $answers = $next->answers;
+        if (isset($answers[FaultFinder::EITHER])) {
+            // What two faults do together nobody knows beforehand.
+            $answers += array_fill_keys(array_map(
+                fn (\UnitEnum $one) => $one->value,
+                str_starts_with($next->key, 'hear ') ? Impression::cases() : Deflection::cases(),
+            ), $answers[FaultFinder::EITHER]);
+            unset($answers[FaultFinder::EITHER]);
+        }
+        $outcomes = [];
+        foreach ($answers as $answer => $leaves) {
+            $outcomes[] = [
+                'words' => ucfirst($this->said($next->key, (string) $answer)),
+                'leaves' => $leaves === 0 ? 'then it is something else' : 'leaves '.Count::of($leaves, 'suspect'),
+                'url' => $this->url($this->answers->with($next->key, (string) $answer)),
+            ];
+        }
+
+        return $outcomes;
+    }
+
+    public function unsureUrl(NextCheck $next): string
+    {
+        return $this->url($this->answers->with($next->key, FaultFinder::UNSURE));
+    }
+
+    /** What the simulated room answers to it; null in front of the real one. */
+    public function roomsUrl(NextCheck $next): ?string
+    {
+        return $this->room === null ? null : $this->url($this->answers->with($next->key, $this->room->answer($next->key)));
+    }
+
+    /** @return list<array{words: string, share: int, url: string}> what is suspected, the likeliest first; what sounds alike is one */
+    public function suspected(): array
+    {
+        if ($this->finder === null || $this->table === null) {
+            return [];
+        }
+        $groups = $shares = [];
+        $all = 0.0;
+        foreach ($this->finder->suspicions as $suspicion) {
+            $class = implode(' ', array_map(fn (int $fault) => $this->table->classes[$fault], $suspicion->faults));
+            $groups[$class][] = $suspicion;
+            $shares[$class] = ($shares[$class] ?? 0.0) + $suspicion->weight;
+            $all += $suspicion->weight;
+        }
+        arsort($shares);
+        $suspected = [];
+        foreach (array_slice($shares, 0, self::NAMED, true) as $class => $share) {
+            $first = $this->table->faults[$groups[$class][0]->faults[0]];
+            $suspected[] = [
+                'words' => $this->alike(array_map($this->words(...), $groups[$class])),
+                'share' => (int) round(100 * $share / $all),
+                'url' => $this->page->url(['select' => "unit:{$first->outlook->unit}"], 'wiring'),
+            ];
+        }
+
+        return $suspected;
+    }
+
+    /** What it is, once only that is left and it was seen; null before. */
+    public function found(): ?string
+    {
+        $first = $this->finder?->suspicions[0] ?? null;
+
+        return $first === null || $this->next !== null ? null : $this->words($first);
+    }
+
+    /** "3 suspects in 2 groups that ears and meters can tell apart", or that there are none. */
+    public function standing(): string
+    {
+        $suspicions = $this->finder->suspicions ?? [];
+        if ($suspicions === []) {
+            return 'Nothing explains all of this';
+        }
+        $classes = $this->finder?->classes() ?? 0;
+        $said = count($suspicions[0]->faults) > 1 ? Count::of(count($suspicions), 'pair of faults', 'pairs of faults')
+            : Count::of(count($suspicions), 'suspect');
+
+        return $said.($classes < count($suspicions) ? ' in '.Count::of($classes, 'group').' that ears and meters can tell apart' : '');
+    }
+
+    /** What was tried, where it is not all that there is. */
+    public function tried(): string
+    {
+        return $this->table === null || $this->table->heard === $this->table->all ? ''
+            : "Of {$this->table->all} possible faults {$this->table->heard} were tried: the rig is large.";
+    }
+
+    /** @return array<string, string> what can be said of a sound, by value */
+    public static function impressions(): array
+    {
+        $said = [];
+        foreach (Impression::cases() as $one) {
+            $said[$one->value] = $one->words();
+        }
+
+        return $said;
+    }
+
+    public function url(?FaultAnswers $answers = null): string
+    {
+        return route('rigs.faults', [$this->page->record->id, ...array_filter([
+            'situation' => $this->page->situation->id,
+            'known' => ($answers ?? $this->answers)->text(),
+            'room' => $this->seed === 0 ? '' : (string) $this->seed,
+        ], fn (string $one) => $one !== '')], false);
+    }
+
+    /** The address of a room with another fault. */
+    public function practiseUrl(): string
+    {
+        return route('rigs.faults', [
+            $this->page->record->id, 'situation' => $this->page->situation->id, 'room' => (string) ($this->seed + 1),
+        ], false);
+    }
+
+    public function startUrl(): string
+    {
+        return route('rigs.faults', [$this->page->record->id, 'situation' => $this->page->situation->id], false);
+    }
+
+    public function knownText(): string
+    {
+        return $this->answers->text();
+    }
+
+    private function what(string $check): string
+    {
+        [$kind, $at, $of] = explode(' ', $check, 3);
+
+        return match ($kind) {
+            'hear' => "{$this->source($at)} at {$this->listener($of)}",
+            'read' => "{$this->meter($at)} while {$this->source($of)} sounds",
+            default => OutlookKind::tryFrom($at)?->words($this->unit($of)) ?? $at,
+        };
+    }
+
+    private function said(string $check, string $answer): string
+    {
+        return match (true) {
+            $answer === FaultFinder::UNSURE => 'not sure',
+            str_starts_with($check, 'hear ') => Impression::tryFrom($answer)?->words() ?? $answer,
+            str_starts_with($check, 'read ') => Deflection::tryFrom($answer)?->words() ?? $answer,
+            $answer === '' => 'all as planned',
+            default => Listing::of(explode("\n", $answer)),
+        };
+    }
+
+    /** @param  list<string>  $words */
+    private function alike(array $words): string
+    {
+        $further = count($words) - self::ALIKE;
+
+        return implode(', or ', array_slice($words, 0, self::ALIKE)).($further > 0 ? ", or {$further} more" : '');
+    }
+
+    private function words(Suspicion $suspicion): string
+    {
+        return implode(', and ', array_map(fn (int $fault) => $this->table->faults[$fault]->words ?? '', $suspicion->faults));
+    }
+
+    /** The first fault from the seed on that somebody complains of. */
+    private function roomOf(SuspectTable $table): ?SimulatedRoom
+    {
+        $plan = new Hearings($this->rig, [$this->page->situation->id => $this->page->hearing]);
+        $count = count($table->faults);
+        for ($try = 0; $try < $count; $try++) {
+            $fault = $table->faults[(crc32("room {$this->seed}") + $try) % $count];
+            $room = $this->hide($plan, $fault);
+            if ($room !== null && $room->complaints() !== []) {
+                return $room;
+            }
+        }
+
+        return null;
+    }
+
+    private function hide(Hearings $plan, Fault $fault): ?SimulatedRoom
+    {
+        try {
+            return new SimulatedRoom($plan, $this->page->situation->id, [$fault]);
+        } catch (InvalidRig) {
+            return null;
+        }
+    }
+
+    private function source(string $id): string
+    {
+        return $this->rig->sources[$id]->name ?? $id;
+    }
+
+    private function listener(string $id): string
+    {
+        return $this->rig->listeners[$id]->name ?? $id;
+    }
+
+    private function unit(string $id): string
+    {
+        return $this->rig->units[$id]->name ?? $id;
+    }
+
+    private function meter(string $at): string
+    {
+        [$unit, $id] = explode('/', $at, 2) + [1 => ''];
+        $label = isset($this->rig->units[$unit]) ? $this->rig->modelOf($unit)->meters[$id]->label ?? $id : $id;
+
+        return "{$this->unit($unit)}, {$label}";
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Rig;
+use App\Models\User;
+use App\Rigs\Suspects;
+use App\ViewModels\FaultAnswers;
+use HiddenWire\Core\Document\DocumentReader;
+
+function faultRig(User $user): Rig
+{
+    test()->actingAs($user)->post('/rigs/starter', ['starter' => 'crab-race']);
+
+    return $user->rigs()->latest('id')->firstOrFail();
+}
+
+/** Follows the page's own links from what was said to what was found. */
+function followRoom(Rig $rig, string $url): string
+{
+    for ($check = 0; $check < 12; $check++) {
+        $page = (string) test()->get($url)->assertOk()->getContent();
+        if (str_contains($page, '<h3 id="fault-next">Found</h3>')) {
+            return $page;
+        }
+        expect(preg_match('#<a class="btn btn-sm btn-ink" href="([^"]+)">Ask the simulated room#', $page, $found))->toBe(1, $page);
+        $url = html_entity_decode($found[1]);
+    }
+
+    return '';
+}
+
+it('asks for a complaint first, hears the suspects beside the page, and names what explains it', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $this->get("/rigs/{$rig->id}/faults")->assertOk()->assertSee('Nothing to look for yet')->assertDontSee('Every possible fault is tried');
+    $said = $this->get("/rigs/{$rig->id}/faults?listener=rival-ear&source=player&said=nothing")->assertRedirect();
+    $url = (string) $said->headers->get('Location');
+    expect(urldecode($url))->toContain('known=hear player rival-ear=nothing');
+    $this->get($url)->assertOk()->assertSee('Every possible fault is tried on the plan');
+    $heard = $this->getJson("/rigs/{$rig->id}/faults/hear?situation=".urlencode((string) array_key_first(
+        (new DocumentReader)->read((string) shipped('starters/crab-race.json'))->situations,
+    )))->assertOk()->json('heard');
+    expect($heard)->toBeGreaterThan(50);
+    // The player is not heard by the rival: among what does that are the lead of the headset and the one to the service.
+    $this->get($url)->assertOk()->assertSee('Check next')->assertSee('suspects')->assertSee('Take back')->assertDontSee('is tried on the plan …');
+});
+
+it('finds what is hidden in the simulated room, and says so only then', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $situation = (string) array_key_first((new DocumentReader)->read((string) shipped('starters/crab-race.json'))->situations);
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation={$situation}")->assertOk();
+    foreach ([1, 2, 3] as $seed) {
+        $page = followRoom($rig, "/rigs/{$rig->id}/faults?room={$seed}");
+        expect($page)->toContain('class="fault-found"')->toContain('Put it back as planned');
+    }
+});
+
+it('passes over what an address does not say right, and hears nothing for it', function (string $known) {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $this->get("/rigs/{$rig->id}/faults?".http_build_query(['known' => $known, 'room' => '-1']))->assertOk()->assertSee('Nothing to look for yet');
+})->with(['nonsense', 'hear a=nothing', 'smell a b=nothing', "hear a b=no\nthing", 'hear <a> b=x', ';;;=']);
+
+it('says that nothing explains what nothing explains', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=race")->assertOk();
+    $this->get("/rigs/{$rig->id}/faults?situation=race&known=".urlencode('hear player rival-ear=howl'))
+        ->assertOk()->assertSee('Nothing explains all of this');
+});
+
+it('lets nobody in who may not look, and hears no situation that there is not', function () {
+    $rig = faultRig(User::factory()->create());
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=nowhere")->assertNotFound();
+    $this->get("/rigs/{$rig->id}/faults?listener=nobody&source=player&said=nothing")->assertNotFound();
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/faults")->assertNotFound();
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=race")->assertNotFound();
+});
+
+it('keeps an answer in an address and takes it back', function () {
+    $answers = FaultAnswers::read('hear a b=nothing')->with('look leads desk', "Unplugged W-01\nUnplugged W-02")->with('read d/m a', '-');
+    expect($answers->text())->toMatch('/^hear a b=nothing;look leads desk=[0-9a-f]{8}\.[0-9a-f]{8};read d\/m a=-$/')
+        ->and(FaultAnswers::read($answers->text())->answers)->toBe($answers->answers)
+        ->and($answers->without('hear a b')->without('read d/m a')->text())->toMatch('/^look leads desk=[0-9a-f.]+$/');
+});
+
+it('keeps the suspects of a state, and hears those of the next anew', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $core = (new DocumentReader)->read((string) shipped('starters/crab-race.json'));
+    $situation = array_values($core->situations)[0];
+    expect(Suspects::known($rig, $situation))->toBeNull();
+    $table = Suspects::of($rig, $core, $situation);
+    expect(Suspects::known($rig, $situation)?->planned)->toBe($table->planned);
+    $this->post("/rigs/{$rig->id}/edits", [
+        'edit' => 'rename', 'thing' => 'units', 'id' => 'set', 'name' => 'Another', 'situation' => '', 'revision' => $rig->fresh()->revision,
+    ])->assertRedirect();
+    expect(Suspects::known($rig->fresh() ?? $rig, $situation) === null)->toBeTrue();
+});
