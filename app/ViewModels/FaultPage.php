@@ -47,7 +47,7 @@ final readonly class FaultPage
         private RigPage $page,
         private ?SuspectTable $table,
         private FaultAnswers $answers,
-        private int $seed,
+        public int $seed,
     ) {
         $this->rig = $page->rig;
         $this->room = $table === null || $seed === 0 ? null : $this->roomOf($table);
@@ -147,6 +147,52 @@ final readonly class FaultPage
     public function roomsUrl(NextCheck $next): ?string
     {
         return $this->room === null ? null : $this->url($this->answers->with($next->key, $this->room->answer($next->key)));
+    }
+
+    /** What the simulated room answers to a check of one's own; null where nobody can make it. */
+    public function askedUrl(string $check): ?string
+    {
+        $isCheck = in_array($check, array_map(strval(...), array_keys(array_merge(...array_values($this->choices())))), true);
+
+        return $isCheck && $this->room !== null ? $this->url($this->answers->with($check, $this->room->answer($check))) : null;
+    }
+
+    /** @return array<string, array<string, string>> checks of the simulated room that nobody has made, in words, by kind and key */
+    public function choices(): array
+    {
+        $choices = ['Listen' => [], 'Read a meter' => [], 'Look' => []];
+        if ($this->table === null || $this->room === null) {
+            return $choices;
+        }
+        foreach (array_keys($this->table->planned) as $check) {
+            $choices[str_starts_with($check, 'hear ') ? 'Listen' : 'Read a meter'][$check] = $this->what($check);
+        }
+        foreach ($this->table->faults as $fault) {
+            $choices['Look'][$fault->outlook->key()] = $fault->outlook->words($this->rig);
+        }
+
+        return array_map(function (array $of): array {
+            $left = array_diff_key($of, $this->known);
+            asort($left);
+
+            return $left;
+        }, $choices);
+    }
+
+    /** How the simulated room was found out, beside the way that the page asks for: "Found by 4 checks; the page needs 3". */
+    public function score(): string
+    {
+        if ($this->table === null || $this->room === null) {
+            return '';
+        }
+        $known = $this->room->complaints();
+        $said = count($known);
+        while (($next = (new FaultFinder($this->table, $known))->next()) !== null) {
+            $known[$next->key] = $this->room->answer($next->key);
+        }
+
+        return 'Found by '.Count::of(count($this->answers->answers), 'check').'; by those that the page asks for it takes '
+            .(count($known) - $said).'.';
     }
 
     /** @return list<array{words: string, share: int, url: string}> what is suspected, the likeliest first; what sounds alike is one */

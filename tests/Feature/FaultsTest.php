@@ -57,6 +57,22 @@ it('finds what is hidden in the simulated room, and says so only then', function
     }
 });
 
+it('lets a check of one\'s own be made in the simulated room, and tells how many it took', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=race")->assertOk();
+    $this->get("/rigs/{$rig->id}/faults?room=2")->assertOk()->assertSee('A check of your own')->assertSee('value="look leads set"', false);
+    $made = $this->get("/rigs/{$rig->id}/faults?".http_build_query(['room' => 2, 'check' => 'look settings service']))->assertRedirect();
+    $url = (string) $made->headers->get('Location');
+    expect(urldecode($url))->toContain('look settings service=');
+    $page = followRoom($rig, $url);
+    preg_match('/Found by (\d+) checks?; by those that the page asks for it takes (\d+)\./', $page, $found);
+    // The page never looked there by itself.
+    expect((int) ($found[1] ?? 0))->toBeGreaterThan((int) ($found[2] ?? 99));
+    $this->get("/rigs/{$rig->id}/faults?".http_build_query(['room' => 2, 'check' => 'look leads nobody']))->assertNotFound();
+    $this->get("/rigs/{$rig->id}/faults?check=look+leads+set")->assertNotFound();
+});
+
 it('passes over what an address does not say right, and hears nothing for it', function (string $known) {
     $user = User::factory()->create();
     $rig = faultRig($user);

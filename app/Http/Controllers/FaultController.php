@@ -40,6 +40,11 @@ final class FaultController
             return redirect()->to($faults->url($answers->with("hear {$source} {$listener}", $said->value)));
         }
 
+        $check = $request->string('check')->toString();
+        if ($check !== '') {
+            return redirect()->to($faults->askedUrl($check) ?? abort(404));
+        }
+
         return view('rigs.faults', ['page' => $page, 'faults' => $faults]);
     }
 

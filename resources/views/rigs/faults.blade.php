@@ -18,6 +18,7 @@
                                 }}</span></a> @endif</li>
                     @endforeach
                 </ul>
+                @if ($faults->room === null)
                 <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
                     <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <input type="hidden" name="known" value="{{ $faults->knownText() }}">
@@ -29,6 +30,18 @@
                         <option value="{{ $value }}" @selected($value === 'nothing')>{{ $words }}</option> @endforeach</select></label>
                     <button class="btn btn-sm btn-ink" type="submit">Add</button>
                 </form>
+                @elseif ($faults->found() === null)
+                    <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
+                        <input type="hidden" name="situation" value="{{ $page->situation->id }}">
+                        <input type="hidden" name="known" value="{{ $faults->knownText() }}">
+                        <input type="hidden" name="room" value="{{ $faults->seed }}">
+                        <label>A check of your own <select class="form-select form-select-sm" name="check">
+                            @foreach ($faults->choices() as $kind => $checks) <optgroup label="{{ $kind }}">
+                                @foreach ($checks as $key => $words) <option value="{{ $key }}">{{ $words }}</option> @endforeach
+                                </optgroup> @endforeach</select></label>
+                        <button class="btn btn-sm btn-ink" type="submit">Make it</button>
+                    </form>
+                @endif
                 @if ($faults->room === null && $faults->known === []) <p class="quiet">Or practise: <a href="{{ $faults->practiseUrl()
                     }}">find a hidden fault in a simulated room</a>.</p> @endif
             </section>
@@ -41,7 +54,8 @@
                     <h3 id="fault-next">Found</h3>
                     <p class="fault-found">{{ $faults->found() }}</p>
                     <p>Put it back as planned, and listen again: if something is still wrong, begin with that.</p>
-                    @if ($faults->room !== null) <a class="btn btn-sm btn-ink" href="{{ $faults->practiseUrl() }}">Another hidden fault</a>
+                    @if ($faults->room !== null) <p>{{ $faults->score() }}</p>
+                    <a class="btn btn-sm btn-ink" href="{{ $faults->practiseUrl() }}">Another hidden fault</a>
                     @endif
                 @elseif ($faults->next !== null)
                     <h3 id="fault-next">Check next</h3>
