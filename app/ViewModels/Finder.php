@@ -55,6 +55,7 @@ final readonly class Finder
             $add($step->label(), 'view', $this->page->url([], $step->value), AlsoCalled::view($step->value));
         }
         $add('Grounds', 'view', $this->page->url(['layer' => 'ground'], 'wiring'), AlsoCalled::view('grounds'));
+        $add('Find a fault', 'view', $this->page->url([], 'faults'), AlsoCalled::view('faults'));
         foreach ($this->actions() as $action => $url) {
             $add($action, 'action', $url, AlsoCalled::action($action));
         }

@@ -16,6 +16,7 @@
             @else
                 <a href="{{ $page->url([], 'wiring') }}">Show on the map</a>
             @endif
+            <a href="{{ $page->url([], 'faults') }}" title="Where it is heard otherwise in the room">Find a fault</a>
             <a data-key-close href="{{ $page->url(['pair' => null, 'focus' => null, 'pens' => implode(',', array_diff($page->pens,
                 [$pair->source->id]))]) }}" aria-label="Close this signal path"><i class="bi bi-x-lg" aria-hidden="true"></i></a>
         </span>

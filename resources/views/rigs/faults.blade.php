@@ -23,9 +23,11 @@
                     <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <input type="hidden" name="known" value="{{ $faults->knownText() }}">
                     <label>At <select class="form-select form-select-sm" name="listener">@foreach ($page->rig->listeners as $one)
-                        <option value="{{ $one->id }}">{{ $one->name }}</option> @endforeach</select></label>
+                        <option value="{{ $one->id }}" @selected($one->id === $page->pair?->listener->id)>{{ $one->name
+                        }}</option> @endforeach</select></label>
                     <label>Sound <select class="form-select form-select-sm" name="source">@foreach ($page->rig->sources as $one)
-                        <option value="{{ $one->id }}">{{ $one->name }}</option> @endforeach</select></label>
+                        <option value="{{ $one->id }}" @selected($one->id === $page->pair?->source->id)>{{ $one->name
+                        }}</option> @endforeach</select></label>
                     <label>Is <select class="form-select form-select-sm" name="said">@foreach ($faults::impressions() as $value => $words)
                         <option value="{{ $value }}" @selected($value === 'nothing')>{{ $words }}</option> @endforeach</select></label>
                     <button class="btn btn-sm btn-ink" type="submit">Add</button>
