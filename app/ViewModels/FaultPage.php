@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Models\Revision;
+use App\Rigs\Recovery;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\NextCheck;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
+use HiddenWire\Core\History\Marks;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Quantity\Listing;
@@ -26,6 +29,9 @@ final readonly class FaultPage
     /** So many suspicions are named. */
     private const NAMED = 8;
 
+    /** So many revisions are offered. */
+    private const REVISIONS = 30;
+
     /** So many of those that ears and meters can't tell apart. */
     private const ALIKE = 3;
 
@@ -42,19 +48,44 @@ final readonly class FaultPage
 
     private Rig $rig;
 
-    /** @param  int  $seed  of the simulated room; 0 for the real one */
+    /**
+     * @param  int  $seed  of the simulated room; 0 for the real one
+     * @param  Revision|null  $since  with which all was well
+     */
     public function __construct(
         private RigPage $page,
         private ?SuspectTable $table,
         private FaultAnswers $answers,
         public int $seed,
+        public ?Revision $since = null,
     ) {
         $this->rig = $page->rig;
         $this->room = $table === null || $seed === 0 ? null : $this->roomOf($table);
         $known = $table === null ? [] : $answers->known($table);
         $this->known = [...($this->room?->complaints() ?? []), ...$known];
-        $this->finder = $table === null || $this->known === [] ? null : new FaultFinder($table, $this->known);
+        $this->finder = $table === null || $this->known === [] ? null : new FaultFinder($table, $this->known, $this->changed());
         $this->next = $this->finder?->next();
+    }
+
+    /** @return array<string, mixed> what was changed since all was well */
+    private function changed(): array
+    {
+        $before = $this->since === null ? null : Recovery::read($this->since);
+
+        return $before === null ? [] : Marks::between($before, $this->rig);
+    }
+
+    /** @return array<int, string> revisions with which all may have been well, the latest first: "12, 3 May, 21:04: Unplugged W-12" */
+    public function revisions(): array
+    {
+        $revisions = [];
+        foreach ($this->page->record->revisions()->where('number', '<', $this->page->record->at)->latest('number')
+            ->limit(self::REVISIONS)->get() as $one) {
+            $called = $one->name !== '' ? $one->name : $one->what;
+            $revisions[$one->number] = "{$one->number}, {$one->created_at->format('j F, H:i')}: {$called}";
+        }
+
+        return $revisions;
     }
 
     /** Whether there is something to explain that nobody has listened for yet. */
@@ -195,7 +226,10 @@ final readonly class FaultPage
             .(count($known) - $said).'.';
     }
 
-    /** @return list<array{words: string, share: int, url: string}> what is suspected, the likeliest first; what sounds alike is one */
+    /**
+     * @return list<array{words: string, share: int, isChanged: bool, url: string}> what is suspected, the likeliest first; what sounds
+     *     alike is one
+     */
     public function suspected(): array
     {
         if ($this->finder === null || $this->table === null) {
@@ -216,6 +250,7 @@ final readonly class FaultPage
             $suspected[] = [
                 'words' => $this->alike(array_map($this->words(...), $groups[$class])),
                 'share' => (int) round(100 * $share / $all),
+                'isChanged' => array_filter($groups[$class][0]->faults, $this->finder->isChanged(...)) !== [],
                 'url' => $this->page->url(['select' => "unit:{$first->outlook->unit}"], 'wiring'),
             ];
         }
@@ -269,6 +304,7 @@ final readonly class FaultPage
             'situation' => $this->page->situation->id,
             'known' => ($answers ?? $this->answers)->text(),
             'room' => $this->seed === 0 ? '' : (string) $this->seed,
+            'since' => (string) ($this->since->number ?? ''),
         ], fn (string $one) => $one !== '')], false);
     }
 

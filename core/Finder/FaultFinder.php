@@ -32,6 +32,9 @@ final class FaultFinder
     /** To look at everything of a unit is more work than to listen once. */
     private const LOOKING = 1.5;
 
+    /** So much likelier is a fault of what was touched since all was well. */
+    private const TOUCHED = 8.0;
+
     /** @var array<string, string> what is sure, by check */
     private readonly array $known;
 
@@ -41,9 +44,13 @@ final class FaultFinder
     /**
      * @param  array<string, string>  $asked  answers by check: complaints first, then what was checked; of a look, the words of the faults
      *     that were seen, in lines; {@see UNSURE} is not asked again
+     * @param  array<string, mixed>  $changed  what is otherwise than when all was well, by `unit:…`, `cable:…` or `pick:…`
      */
-    public function __construct(private readonly SuspectTable $table, private readonly array $asked)
-    {
+    public function __construct(
+        private readonly SuspectTable $table,
+        private readonly array $asked,
+        private readonly array $changed = [],
+    ) {
         $this->known = array_filter($asked, fn (string $answer) => $answer !== self::UNSURE);
         $single = $this->single();
         $this->suspicions = $single !== [] ? $single : $this->pairs();
@@ -133,12 +140,23 @@ final class FaultFinder
         return implode("\n", $seen);
     }
 
+    /** What was touched since all was well comes first. */
+    public function isChanged(int $fault): bool
+    {
+        return array_intersect_key(array_flip($this->table->faults[$fault]->about()), $this->changed) !== [];
+    }
+
+    private function likely(int $fault): float
+    {
+        return $this->changed !== [] && $this->isChanged($fault) ? self::TOUCHED : 1.0;
+    }
+
     /** @return list<Suspicion> */
     private function single(): array
     {
         $fitting = [];
         foreach (array_keys($this->table->faults) as $number) {
-            $suspicion = new Suspicion([$number], 1 / $this->table->sizes[$this->table->classes[$number]]);
+            $suspicion = new Suspicion([$number], $this->likely($number) / $this->table->sizes[$this->table->classes[$number]]);
             if ($this->fits($suspicion)) {
                 $fitting[] = $suspicion;
             }
@@ -160,12 +178,13 @@ final class FaultFinder
         $fitting = [];
         foreach ($useful as $i => $one) {
             foreach (array_slice($useful, $i + 1) as $other) {
-                $pair = new Suspicion([$one, $other], 1.0);
+                $pair = new Suspicion([$one, $other], $this->likely($one) * $this->likely($other));
                 if ($this->fits($pair)) {
                     $fitting[] = $pair;
                 }
             }
         }
+        usort($fitting, fn (Suspicion $a, Suspicion $b) => $b->weight <=> $a->weight);
 
         return $fitting;
     }

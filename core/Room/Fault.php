@@ -56,6 +56,21 @@ final readonly class Fault
         return new self($edit, $edit->words($rig), new Outlook($kind, $unit));
     }
 
+    /** @return list<string> what it is about, as a map has it: `unit:desk`, `cable:w-12`, `pick:call/speaker` */
+    public function about(): array
+    {
+        $edit = $this->edit;
+
+        return match (true) {
+            $edit instanceof ExchangeEnds => ["cable:{$edit->cable}", "cable:{$edit->other}"],
+            $edit instanceof Unplug, $edit instanceof SetCable, $edit instanceof PlugLast, $edit instanceof Replug => [
+                "cable:{$edit->cable}",
+            ],
+            $edit instanceof SetPick, $edit instanceof SetProgramLevel => ["pick:{$edit->at}"],
+            default => ["unit:{$this->outlook->unit}"],
+        };
+    }
+
     /**
      * Every single fault of a rig, each once.
      *

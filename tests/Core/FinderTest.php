@@ -174,3 +174,24 @@ it('stops hearing suspects when it is told to, and says how far it came', functi
     expect($table->heard)->toBe(10)->and($table->all)->toBe(count(Fault::all($plan->rig)))
         ->and(count($table->faults))->toBeLessThanOrEqual(10);
 });
+
+it('takes what was touched since all was well for eight times as likely', function () {
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $table = SuspectTable::of($plan, $situation);
+    $known = ['hear player rival-ear' => 'nothing'];
+    $before = new FaultFinder($table, $known);
+    $after = new FaultFinder($table, $known, ['cable:w-02' => true]);
+    $weight = function (FaultFinder $finder) use ($table): float {
+        foreach ($finder->suspicions as $one) {
+            if ($table->faults[$one->faults[0]]->words === 'Unplugged W-02') {
+                return $one->weight;
+            }
+        }
+
+        return 0.0;
+    };
+    expect($weight($before))->toBeGreaterThan(0.0)->and($weight($after))->toBe(8 * $weight($before))
+        ->and(suspected($table, $after)[0])->toBe(['Unplugged W-02'])
+        ->and(count($after->suspicions))->toBe(count($before->suspicions));
+});

@@ -73,6 +73,23 @@ it('lets a check of one\'s own be made in the simulated room, and tells how many
     $this->get("/rigs/{$rig->id}/faults?check=look+leads+set")->assertNotFound();
 });
 
+it('suspects first what was changed since all was well', function () {
+    $user = User::factory()->create();
+    $rig = faultRig($user);
+    $this->post("/rigs/{$rig->id}/edits", [
+        'edit' => 'point', 'unit' => 'rec', 'point' => 'microphone', 'fader' => '-3', 'situation' => '', 'revision' => $rig->revision,
+    ])->assertSessionHasNoErrors();
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=race")->assertOk();
+    $address = "/rigs/{$rig->id}/faults?".http_build_query(['situation' => 'race', 'known' => 'hear player voice-track=nothing']);
+    $this->get($address)->assertOk()->assertSee('All was well with revision')->assertDontSee('changed since</span>', false);
+    $page = (string) $this->get("{$address}&since=1")->assertOk()->getContent();
+    preg_match_all('#class="fault-per">(\d+) %</span> <a[^>]*>(.*?)</a>#s', $page, $found);
+    // The recorder is what was touched.
+    expect($found[2][0])->toStartWith('Recorder: ')->toContain('changed since')
+        ->and((int) $found[1][0])->toBeGreaterThan((int) end($found[1]));
+    $this->get("{$address}&since=99")->assertOk()->assertDontSee('changed since</span>', false);
+});
+
 it('passes over what an address does not say right, and hears nothing for it', function (string $known) {
     $user = User::factory()->create();
     $rig = faultRig($user);

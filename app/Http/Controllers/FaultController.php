@@ -30,7 +30,8 @@ final class FaultController
         $answers = FaultAnswers::read($request->string('known')->toString());
         $seed = max(0, min(self::SEEDS, $request->integer('room')));
         $table = Suspects::known($rig, $page->situation);
-        $faults = new FaultPage($page, $table, $answers, $seed);
+        $since = $rig->revisions()->where('number', $request->integer('since'))->first();
+        $faults = new FaultPage($page, $table, $answers, $seed, $since);
         $said = Impression::tryFrom($request->string('said')->toString());
         if ($said !== null) {
             // What somebody says is from here on in the address.

@@ -22,6 +22,7 @@
                 <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
                     <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <input type="hidden" name="known" value="{{ $faults->knownText() }}">
+                    <input type="hidden" name="since" value="{{ $faults->since?->number }}">
                     <label>At <select class="form-select form-select-sm" name="listener">@foreach ($page->rig->listeners as $one)
                         <option value="{{ $one->id }}" @selected($one->id === $page->pair?->listener->id)>{{ $one->name
                         }}</option> @endforeach</select></label>
@@ -32,6 +33,17 @@
                         <option value="{{ $value }}" @selected($value === 'nothing')>{{ $words }}</option> @endforeach</select></label>
                     <button class="btn btn-sm btn-ink" type="submit">Add</button>
                 </form>
+                @if ($faults->known !== [] && $faults->revisions() !== [])
+                <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
+                    <input type="hidden" name="situation" value="{{ $page->situation->id }}">
+                    <input type="hidden" name="known" value="{{ $faults->knownText() }}">
+                    <label>All was well with revision <select class="form-select form-select-sm" name="since">
+                        <option value="">not known</option>
+                        @foreach ($faults->revisions() as $number => $words) <option value="{{ $number }}" @selected($number ===
+                            $faults->since?->number)>{{ $words }}</option> @endforeach</select></label>
+                    <button class="do" type="submit">Suspect what changed since</button>
+                </form>
+                @endif
                 @elseif ($faults->found() === null)
                     <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
                         <input type="hidden" name="situation" value="{{ $page->situation->id }}">
@@ -86,7 +98,8 @@
                         @foreach ($faults->suspected() as $one)
                             <li><svg class="fault-share" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect
                                 class="all" width="100" height="8" /><rect width="{{ $one['share'] }}" height="8" /></svg><span
-                                class="fault-per">{{ $one['share'] }} %</span> <a href="{{ $one['url'] }}">{{ $one['words'] }}</a></li>
+                                class="fault-per">{{ $one['share'] }} %</span> <a href="{{ $one['url'] }}">{{ $one['words']
+                                }}@if ($one['isChanged']) <span class="tag">changed since</span> @endif</a></li>
                         @endforeach
                     </ol>
                 @endif
