@@ -32,13 +32,14 @@ const rig = (await page.locator('a[href*="/rigs/"]').evaluateAll((links) => link
     .map((href) => href.match(/\/rigs\/(\d+)/)?.[1]).find((found) => found);
 
 /** One page as it is seen when everything on it has come. */
-const look = async ({ page: view, query = '', size = [1280, 800], theme = 'light', causes = false, book = false }) => {
+const look = async ({ page: view, query = '', size = [1280, 800], theme = 'light', causes = false, book = false, until = '' }) => {
     await page.setViewportSize({ width: size[0], height: size[1] });
     await page.addInitScript(`localStorage.setItem('theme', '"${theme}"')`);
     await page.goto(view.startsWith('/') ? `${base}${view}${query}` : `${base}/rigs/${rig}/${view}${query}`);
     await page.evaluate((now) => (document.documentElement.dataset.bsTheme = now), theme);
     if (view === 'wiring') await page.locator('[data-map][data-ready]').waitFor({ timeout: 60000 });
     if (causes) await page.getByText(/causes? for/).first().waitFor({ timeout: 60000 });
+    if (until) await page.getByText(until).first().waitFor({ timeout: 60000 });
     if (book) await page.locator('.book h2:visible').first().waitFor({ timeout: 120000 });
     await page.waitForLoadState('networkidle');
     await page.evaluate(() => document.fonts.ready);

@@ -8,21 +8,20 @@ use App\Models\TestAnswer;
 use App\Models\TestRun;
 use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Bench\TestRecord;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Document\Json;
 
 /** A test of the real rig as a file: the plan as it was expected, and what was found. */
 final class TestFile
 {
-    public const FORMAT = 'hidden-wire/test';
-
     public static function write(TestRun $run, TestPlan $plan): string
     {
         $answers = $run->answers()->with('user:id,name')->get()->keyBy('step');
 
         return Json::encode([
-            'format' => self::FORMAT,
-            'version' => 1,
+            'format' => TestRecord::FORMAT,
+            'version' => TestRecord::VERSION,
             'rig' => $run->rig->name ?? '',
             'revision' => $run->revision,
             'started' => $run->started_at->toIso8601ZuluString(),
@@ -45,7 +44,7 @@ final class TestFile
             ...$step->meters === [] ? [] : ['meters' => $step->meters],
             ...$answer === null ? [] : ['answer' => array_filter([
                 'heard' => $answer->heard->value, 'note' => $answer->note, 'at_ms' => $answer->at_ms, 'by' => $answer->user->name ?? '',
-                'stale' => $answer->state !== $step->state ? true : null,
+                'state' => $answer->state, 'stale' => $answer->state !== $step->state ? true : null,
             ], fn (mixed $value) => $value !== null && $value !== '')],
         ];
     }

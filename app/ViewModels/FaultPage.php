@@ -258,6 +258,12 @@ final readonly class FaultPage
         return $suspected;
     }
 
+    /** How many groups are not named. */
+    public function further(): int
+    {
+        return max(0, ($this->finder?->classes() ?? 0) - self::NAMED);
+    }
+
     /** What it is, once only that is left and it was seen; null before. */
     public function found(): ?string
     {

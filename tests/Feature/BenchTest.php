@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\AnswerTest;
 use App\Actions\ImportRig;
 use App\Models\TestRun;
 use App\Models\User;
@@ -9,6 +10,7 @@ use App\Rigs\StoredRig;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Planning\Hearings;
+use Illuminate\Http\UploadedFile;
 
 beforeEach(function () {
     $this->owner = User::factory()->create(['name' => 'Bea']);
@@ -72,7 +74,9 @@ it('goes out as a file with what was expected and what was found', function () {
         ->toBe(['hidden-wire/test', 1, $this->rig->name, $run->revision, 'Bea'])
         ->and($file['steps'])->toHaveCount(14)
         ->and($file['steps'][2]['expected'])->toBe([['source' => 'player', 'heard' => false]])
-        ->and($file['steps'][2]['answer'])->toBe(['heard' => 'nothing', 'note' => 'own voice on it', 'at_ms' => 1000, 'by' => 'Bea'])
+        ->and($file['steps'][2]['answer'])->toBe([
+            'heard' => 'nothing', 'note' => 'own voice on it', 'at_ms' => 1000, 'by' => 'Bea', 'state' => $step->state,
+        ])
         ->and($file['steps'][0]['expected'][0])->toBe(['source' => 'crabs', 'heard' => true, 'level_db' => 0, 'sides' => 'both']);
 });
 
@@ -87,4 +91,37 @@ it('is for those who may see the rig, each test at its own rig', function () {
     $this->get("/rigs/{$other->id}/bench")->assertOk();
     $this->get("/rigs/{$other->id}/bench/{$run->id}")->assertNotFound();
     $this->get("/rigs/{$other->id}/bench/{$run->id}/file")->assertNotFound();
+});
+
+it('comes in from a file as it went out, stale where the rig is another, and says what is wrong with a spoiled one', function () {
+    $run = ($this->begin)();
+    [$first, $second] = ($this->plan)()->steps;
+    ($this->say)($run, ($this->entry)($first, 'as-planned', 1000), ($this->entry)($second, 'echo', 2000, 'doubled'))->assertOk();
+    $text = (string) $this->get("/rigs/{$this->rig->id}/bench/{$run->id}/file")->getContent();
+    $bring = fn (string $text) => $this->post("/rigs/{$this->rig->id}/bench/file", ['test' => UploadedFile::fake()->createWithContent('a.json', $text)]);
+    $bring($text)->assertSessionHas('said', '2 answers taken over.');
+    $again = TestRun::query()->latest('id')->firstOrFail();
+    expect($again->id)->not->toBe($run->id)->and($again->started_at->equalTo($run->started_at->startOfSecond()))->toBeTrue()
+        ->and(AnswerTest::standing($again))->toBe(AnswerTest::standing($run));
+    $this->get("/rigs/{$this->rig->id}/bench")->assertSee('2 of 14 steps done, 1 with trouble');
+    // What was answered of another state is out of date; what is of no step of the plan stays out.
+    $data = json_decode($text, true);
+    $data['steps'][0]['answer']['state'] = 'another';
+    $data['steps'][1]['key'] = '000000000000';
+    $bring((string) json_encode($data))->assertSessionHas('said', '1 answer taken over, 1 answer to steps that the plan does not have left out.');
+    $this->get("/rigs/{$this->rig->id}/bench")->assertSee('0 of 14 steps done, 1 out of date');
+    $count = TestRun::query()->count();
+    foreach ([
+        ['{', 'JSON'], ['{"format":"hidden-wire/rig"}', 'This is no test'], ['{"format":"hidden-wire/test","version":2}', '/version'],
+        ['{"format":"hidden-wire/test","version":1,"steps":{"a":1}}', '/steps'], ['{"format":"hidden-wire/test","version":1,"steps":[]}', '/started'],
+        [str_replace('"echo"', '"loud"', $text), '/steps/1/answer/heard'], [str_replace('2000', '-1', $text), '/steps/1/answer/at_ms'],
+        [str_replace('"doubled"', json_encode(str_repeat('a', 301)), $text), '/steps/1/answer/note'],
+        [preg_replace('/"key": "[0-9a-f]+"/', '"key": "x"', $text), '/steps/0/key'],
+        [preg_replace('/"key": "[0-9a-f]+"/', '"key": "000000000000"', $text), 'the test of another rig'],
+    ] as [$spoiled, $says]) {
+        $bring((string) $spoiled)->assertSessionHasErrors('test');
+        expect(session('errors')->first('test'))->toContain($says);
+    }
+    $this->post("/rigs/{$this->rig->id}/bench/file")->assertSessionHasErrors('test');
+    expect(TestRun::query()->count())->toBe($count);
 });

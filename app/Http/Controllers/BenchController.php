@@ -13,20 +13,28 @@ use App\ViewModels\BenchPage;
 use App\ViewModels\RigPage;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Bench\TestRecord;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\Problem;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
 /** Tests of the real rig against its plan: the plan, a test that is walked with a phone, and what was found. */
 final class BenchController
 {
+    private const MAX_BYTES = 4_000_000;
+
     public function index(Request $request, Rig $rig): View
     {
         Gate::authorize('view', $rig);
@@ -80,6 +88,42 @@ final class BenchController
         return response(TestFile::write($run, $this->plan($rig)), 200, [
             'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}\"",
         ]);
+    }
+
+    /** A test that was written to a file: it becomes one of this rig, with the answers to steps that its plan has. */
+    public function import(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('view', $rig);
+        $bench = redirect()->route('rigs.bench', $rig);
+        $file = $request->file('test');
+        if (! $file instanceof UploadedFile || ! $file->isValid() || $file->getSize() > self::MAX_BYTES) {
+            return $bench->withErrors(['test' => 'Choose a test file of 4 MB at most.']);
+        }
+        try {
+            $record = TestRecord::read($file->getContent());
+        } catch (InvalidDocument $e) {
+            $told = array_map(fn (Problem $one) => trim("{$one->pointer} {$one->message}"), array_slice($e->problems, 0, 5));
+
+            return $bench->withErrors(['test' => implode(' ', $told)]);
+        }
+        $plan = $this->plan($rig);
+        $answers = array_filter($record->answers, fn (string $step) => $plan->step($step) !== null, ARRAY_FILTER_USE_KEY);
+        if ($answers === []) {
+            return $bench->withErrors(['test' => 'None of its answers is to a step of this rig’s plan: it is the test of another rig.']);
+        }
+        $run = $rig->testRuns()->create([
+            'user_id' => $request->user()?->id, 'revision' => $rig->at, 'started_at' => Date::createFromTimestamp($record->started),
+        ]);
+        foreach ($answers as $step => $one) {
+            $run->answers()->create([
+                'step' => $step, 'state' => $one['state'], 'heard' => $one['heard'], 'note' => $one['note'], 'at_ms' => $one['at'],
+                'user_id' => $request->user()?->id,
+            ]);
+        }
+        $passed = count($record->answers) - count($answers);
+
+        return $bench->with('said', Count::of(count($answers), 'answer').' taken over'.($passed === 0 ? '.'
+            : ', '.Count::of($passed, 'answer').' to steps that the plan does not have left out.'));
     }
 
     private function allow(Rig $rig, TestRun $run): void

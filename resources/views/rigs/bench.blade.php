@@ -17,6 +17,13 @@
             @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
             <a href="{{ $page->url([], 'faults') }}">Find a fault</a>
         </div>
+        <details class="bench-import"><summary>Bring a test in</summary>
+            <form method="post" action="{{ route('rigs.bench.import', $page->record) }}" enctype="multipart/form-data">@csrf
+                <label>Test as JSON <input class="form-control form-control-sm" type="file" name="test" accept=".json,application/json"
+                    required></label>
+                <button class="do" type="submit">Bring it in</button>
+            </form>
+        </details>
         @if ($bench->plan->steps === []) <p>There is nothing to test yet: say in Wishes who must hear what.</p> @endif
         @foreach ($bench->walk() as $situation => $places)
             <section aria-labelledby="bench-{{ $loop->index }}">

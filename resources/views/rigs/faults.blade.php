@@ -102,6 +102,7 @@
                                 }}@if ($one['isChanged']) <span class="tag">changed since</span> @endif</a></li>
                         @endforeach
                     </ol>
+                    @if ($faults->further() > 0) <p class="quiet">And {{ $faults->further() }} more.</p> @endif
                 @endif
                 @if ($faults->tried() !== '') <p class="quiet">{{ $faults->tried() }}</p> @endif
             </section>
