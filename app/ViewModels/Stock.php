@@ -103,6 +103,26 @@ final readonly class Stock
         return array_values(array_unique(array_filter($names)));
     }
 
+    /** @return list<string> versions of the chosen computer's system: those of this rig first, then those from which anything runs */
+    public function versions(): array
+    {
+        $system = $this->chosen?->system?->name;
+        if ($system === null) {
+            return [];
+        }
+        $versions = [];
+        foreach ($this->page->rig->units as $unit) {
+            $versions[] = $unit->system !== null && $unit->system->name === $system ? $unit->system->version : '';
+        }
+        foreach ($this->models as $model) {
+            foreach ($model->runsOn as $need) {
+                $versions[] = $need->system === $system ? $need->from : '';
+            }
+        }
+
+        return array_values(array_unique(array_filter($versions)));
+    }
+
     /** @return list<Noted> what is noted of the chosen unit as the document has it */
     public function noted(): array
     {

@@ -57,6 +57,11 @@ it('writes down prices, manuals, systems and licences, and says what is wrong wi
     expect([$pc->price, $pc->supplier, $pc->readyS, $pc->system?->words()])->toBe(['450 EUR', 'A shop', 40, 'Quay 12.1'])
         ->and(array_map(fn ($link) => [$link->label, $link->url], $pc->links))
         ->toBe([['Manual', 'https://manuals.example/pc'], ['Manual', 'https://drivers.example/']]);
+    // Versions are suggested: the one that is noted, and those from which models run on that system; none of another system.
+    $sheet = (string) $this->get("/rigs/{$this->rig->id}/stock?select=unit:pc")->assertOk()->getContent();
+    preg_match('#<datalist id="system-versions">(.*?)</datalist>#s', $sheet, $found);
+    preg_match_all('#<option value="([^"]*)">#', $found[1] ?? '', $versions);
+    expect($versions[1][0])->toBe('12.1')->and($versions[1])->toContain('7')->not->toContain('3');
     $describe('pc', ['links' => 'Manual javascript:alert(1)'])->assertSessionHasErrors('links');
     $describe('pc', ['system' => 'Quay', 'system_version' => 'twelve'])->assertSessionHasErrors('system_version');
     $describe('pc', ['ready_s' => '3601'])->assertSessionHasErrors('ready_s');

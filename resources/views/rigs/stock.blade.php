@@ -198,7 +198,9 @@ Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
                         <datalist id="systems">@foreach ($stock->systems() as $name) <option value="{{ $name }}"></option>
                             @endforeach</datalist>
                         <label>Its version <input class="form-control" name="system_version" maxlength="{{ Bounds::NOTE }}"
-                            value="{{ $unit->system?->version }}"></label></div>
+                            value="{{ $unit->system?->version }}" list="system-versions" autocomplete="off"></label>
+                        <datalist id="system-versions">@foreach ($stock->versions() as $version) <option value="{{ $version }}"></option>
+                            @endforeach</datalist></div>
                         <label>What it can do <select class="form-select" name="system_kind"><option value="">not said: loopback is
                             taken for granted</option>@foreach (\HiddenWire\Core\Rig\SystemKind::cases() as $case)
                             <option value="{{ $case->value }}" @selected($unit->system?->kind === $case)>{{ $case->words() }}</option>
