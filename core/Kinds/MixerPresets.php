@@ -16,19 +16,19 @@ final class MixerPresets
         return [
             'counter-mixer' => [
                 'name' => 'Mixer with pads, radio and a call',
-                'summary' => 'Two microphones, a line, Bluetooth, eight pads and a call of its own that never hears itself. A sound is '
-                    .'in a mix or not. Four faders, the rest in its program. A mute leaves the headphones; a card records the mix.',
+                'summary' => 'Three microphones, two lines, Bluetooth, five pads and a call of its own that never hears itself. A sound is '
+                    .'in a mix or not. Seven faders, the rest in its program. A mute leaves the headphones; a card records the mix.',
                 'has' => new MixerOptions(
-                    mics: 2,
-                    lines: 1,
+                    mics: 3,
+                    lines: 2,
                     radio: 1,
-                    pads: 8,
+                    pads: 5,
                     firstPlays: 2,
                     firstRecords: 1,
                     hasCall: true,
-                    phones: 2,
+                    phones: 1,
                     hasLevels: false,
-                    faders: 4,
+                    faders: 7,
                     tools: [EffectKind::Gate, EffectKind::Compressor],
                     card: Card::Mix,
                     mutesPhones: false,
@@ -56,16 +56,16 @@ final class MixerPresets
             ],
             'round-table-mixer' => [
                 'name' => 'Mixer for a round table',
-                'summary' => 'Four XLR microphones, each on a card track and with headphones at its seat; a line on two large plugs. The '
-                    .'computer records two mixes and plays nothing. A sound alone is heard before its fader.',
+                'summary' => 'Five XLR microphones, each on a card track and with headphones at its seat; a line on two large plugs. The '
+                    .'computer records three mixes and plays nothing. A sound alone is heard before its fader.',
                 'has' => new MixerOptions(
-                    mics: 4,
+                    mics: 5,
                     isCombined: false,
                     lines: 1,
                     isPaired: true,
                     firstPlays: 0,
-                    firstRecords: 2,
-                    phones: 4,
+                    firstRecords: 3,
+                    phones: 5,
                     speakers: 1,
                     card: Card::Each,
                     mutesSpeakers: false,

@@ -36,7 +36,7 @@ it('keeps what the fields say: those of a preset make the preset', function (str
 
 it('begins as a preset, and keeps what was typed where something is wrong', function () {
     $this->actingAs($this->user)->get('/models/mixer?from=round-table-mixer')->assertOk()
-        ->assertSeeInOrder(['name="phones"', 'value="4"'], false);
+        ->assertSeeInOrder(['name="phones"', 'value="5"'], false);
     $fields = ['mics' => '40', 'lines' => 'many', 'card' => 'each', 'phones' => '2'] + mixer_fields('Odd one', new MixerOptions(card: Card::Each));
     $answer = $this->actingAs($this->user)->post('/models/mixer', $fields)->assertStatus(422)
         ->assertSee('This is a number from 0 to 16.')->assertSee('This is a number from 0 to 8.')->assertSee('value="Odd one"', false);
