@@ -80,7 +80,7 @@ final readonly class FaultPage
     {
         $revisions = [];
         foreach ($this->page->record->revisions()->where('number', '<', $this->page->record->at)->latest('number')
-            ->limit(self::REVISIONS)->get() as $one) {
+            ->limit(self::REVISIONS)->get(['number', 'what', 'name', 'created_at']) as $one) {
             $called = $one->name !== '' ? $one->name : $one->what;
             $revisions[$one->number] = "{$one->number}, {$one->created_at->format('j F, H:i')}: {$called}";
         }

@@ -11,8 +11,6 @@ use HiddenWire\Core\Rig\Rig;
 /** A stand-in for the real rig: built as planned but for faults that nobody is told of. It answers whoever listens, reads or looks. */
 final readonly class SimulatedRoom
 {
-    private Rig $real;
-
     /** @var array<string, string> what is not as planned, by check */
     private array $differing;
 
@@ -27,8 +25,8 @@ final readonly class SimulatedRoom
      */
     public function __construct(private Hearings $plan, public string $situation, private array $faults)
     {
-        $this->real = array_reduce($faults, fn (Rig $rig, Fault $fault) => $fault->edit->applyTo($rig), $plan->rig);
-        $this->hearings = new Hearings($this->real, [], $plan);
+        $real = array_reduce($faults, fn (Rig $rig, Fault $fault) => $fault->edit->applyTo($rig), $plan->rig);
+        $this->hearings = new Hearings($real, [], $plan);
         $this->planned = new Signs($plan->in($situation));
         $this->differing = $this->planned->against($this->hearings->in($situation));
     }

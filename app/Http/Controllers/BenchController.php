@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\AnswerTest;
 use App\Exports\TestFile;
 use App\Models\Rig;
+use App\Models\TestAnswer;
 use App\Models\TestRun;
+use App\Rigs\RigTransaction;
 use App\Rigs\StoredRig;
 use App\ViewModels\BenchPage;
 use App\ViewModels\RigPage;
@@ -111,15 +113,16 @@ final class BenchController
         if ($answers === []) {
             return $bench->withErrors(['test' => 'None of its answers is to a step of this rig’s plan: it is the test of another rig.']);
         }
-        $run = $rig->testRuns()->create([
-            'user_id' => $request->user()?->id, 'revision' => $rig->at, 'started_at' => Date::createFromTimestamp($record->started),
-        ]);
-        foreach ($answers as $step => $one) {
-            $run->answers()->create([
-                'step' => $step, 'state' => $one['state'], 'heard' => $one['heard'], 'note' => $one['note'], 'at_ms' => $one['at'],
-                'user_id' => $request->user()?->id,
+        RigTransaction::do(function () use ($rig, $request, $record, $answers): void {
+            $by = $request->user()?->id;
+            $run = $rig->testRuns()->create([
+                'user_id' => $by, 'revision' => $rig->at, 'started_at' => Date::createFromTimestamp($record->started),
             ]);
-        }
+            TestAnswer::query()->insert(array_map(fn (string $step, array $one): array => [
+                'run_id' => $run->id, 'user_id' => $by, 'step' => $step, 'state' => $one['state'], 'heard' => $one['heard']->value,
+                'note' => $one['note'], 'at_ms' => $one['at'],
+            ], array_keys($answers), $answers));
+        });
         $passed = count($record->answers) - count($answers);
 
         return $bench->with('said', Count::of(count($answers), 'answer').' taken over'.($passed === 0 ? '.'

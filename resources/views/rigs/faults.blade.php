@@ -1,3 +1,7 @@
+@php
+    $suspected = $faults->found() === null ? $faults->suspected() : [];
+    $revisions = $faults->known === [] || $faults->room !== null ? [] : $faults->revisions();
+@endphp
 <x-rig-frame :page="$page">
     <div class="page fault-page">
         <div class="recipes-head">
@@ -33,13 +37,13 @@
                         <option value="{{ $value }}" @selected($value === 'nothing')>{{ $words }}</option> @endforeach</select></label>
                     <button class="btn btn-sm btn-ink" type="submit">Add</button>
                 </form>
-                @if ($faults->known !== [] && $faults->revisions() !== [])
+                @if ($revisions !== [])
                 <form class="fault-say" method="get" action="{{ $faults->startUrl() }}">
                     <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <input type="hidden" name="known" value="{{ $faults->knownText() }}">
                     <label>All was well with revision <select class="form-select form-select-sm" name="since">
                         <option value="">not known</option>
-                        @foreach ($faults->revisions() as $number => $words) <option value="{{ $number }}" @selected($number ===
+                        @foreach ($revisions as $number => $words) <option value="{{ $number }}" @selected($number ===
                             $faults->since?->number)>{{ $words }}</option> @endforeach</select></label>
                     <button class="do" type="submit">Suspect what changed since</button>
                 </form>
@@ -92,10 +96,10 @@
                     <h3 id="fault-next">Nothing to look for yet</h3>
                     <p class="quiet">Add what is wrong: “Game at Viewers is not heard”.</p>
                 @endif
-                @if ($faults->found() === null && $faults->suspected() !== [])
+                @if ($suspected !== [])
                     <h3>{{ $faults->standing() }}</h3>
                     <ol class="fault-suspects">
-                        @foreach ($faults->suspected() as $one)
+                        @foreach ($suspected as $one)
                             <li><svg class="fault-share" viewBox="0 0 100 8" preserveAspectRatio="none" aria-hidden="true"><rect
                                 class="all" width="100" height="8" /><rect width="{{ $one['share'] }}" height="8" /></svg><span
                                 class="fault-per">{{ $one['share'] }} %</span> <a href="{{ $one['url'] }}">{{ $one['words']
