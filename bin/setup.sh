@@ -144,6 +144,8 @@ ensure_packages() {
     [ -x /usr/bin/chromium-headless-shell ] || want+=(chromium-headless-shell)
     [ -x /usr/bin/bwrap ] || want+=(bubblewrap)
     command -v pdfinfo > /dev/null || want+=(poppler-utils)
+    # Reads recordings that are no WAV.
+    command -v ffmpeg > /dev/null || want+=(ffmpeg)
     # Draws maps as PNG.
     command -v rsvg-convert > /dev/null || want+=(librsvg2-bin)
     if [ -n "${1:-}" ]; then

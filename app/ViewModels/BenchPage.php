@@ -9,10 +9,10 @@ use App\Models\TestAnswer;
 use App\Models\TestRun;
 use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\Heard;
+use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Quantity\Count;
-use HiddenWire\Core\Room\Impression;
 
 /** The plan by which the real rig is tested, with what was found the last time. */
 final readonly class BenchPage

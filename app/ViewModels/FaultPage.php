@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Revision;
 use App\Rigs\Recovery;
+use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\NextCheck;
 use HiddenWire\Core\Finder\SuspectTable;
@@ -18,7 +19,6 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
-use HiddenWire\Core\Room\Impression;
 use HiddenWire\Core\Room\OutlookKind;
 use HiddenWire\Core\Room\SimulatedRoom;
 use HiddenWire\Core\Signal\Readings;

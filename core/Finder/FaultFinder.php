@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Finder;
 
+use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Room\Deflection;
-use HiddenWire\Core\Room\Impression;
 
 /**
  * Which faults explain what is known of a room, and what to check next. A single fault is looked for first; where none answers all as it

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Room;
 
+use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Signal\Hearing;
 
 /** A stand-in for the real rig: built as planned but for faults that nobody is told of. It answers whoever listens, reads or looks. */
 final readonly class SimulatedRoom
@@ -29,6 +31,12 @@ final readonly class SimulatedRoom
         $this->hearings = new Hearings($real, [], $plan);
         $this->planned = new Signs($plan->in($situation));
         $this->differing = $this->planned->against($this->hearings->in($situation));
+    }
+
+    /** What is heard there in truth. */
+    public function hearing(): Hearing
+    {
+        return $this->hearings->in($this->situation);
     }
 
     /** @return array<string, string> what its listeners complain of: the cells that are wrong here and not in the plan, by check */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\SuspectTable;
@@ -10,7 +11,6 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
-use HiddenWire\Core\Room\Impression;
 use HiddenWire\Core\Room\Signs;
 use HiddenWire\Core\Room\SimulatedRoom;
 use Tests\Bench\Finding;

@@ -10,7 +10,7 @@ use App\Rigs\Suspects;
 use App\ViewModels\FaultAnswers;
 use App\ViewModels\FaultPage;
 use App\ViewModels\RigPage;
-use HiddenWire\Core\Room\Impression;
+use HiddenWire\Core\Bench\Impression;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Room;
+namespace HiddenWire\Core\Bench;
 
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Verdict;
