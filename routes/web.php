@@ -26,6 +26,7 @@ use App\Http\Controllers\RigController;
 use App\Http\Controllers\RigViewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareController;
+use App\Http\Controllers\ToneController;
 use App\Http\Controllers\WiringController;
 use Illuminate\Support\Facades\Route;
 
@@ -136,6 +137,20 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(FaultController::class)->prefix('/faults')->name('faults')->group(function () {
                 Route::get('/', 'index');
                 Route::get('/hear', 'hear')->middleware('throttle:documents')->name('.hear');
+            });
+            Route::controller(ToneController::class)->prefix('/tones')->name('tones')->group(function () {
+                Route::get('/', 'index');
+                Route::post('/', 'store')->middleware('throttle:documents')->name('.store');
+                Route::post('/simulated', 'simulate')->middleware('throttle:export')->name('.simulate');
+                Route::get('/play/{source}', 'play')->where('source', '[a-z0-9._-]{1,60}')->name('.play');
+                Route::get('/play/{source}/wav', 'file')->where('source', '[a-z0-9._-]{1,60}')
+                    ->middleware('throttle:documents')->name('.file');
+                Route::get('/{take}', 'show')->whereNumber('take')->name('.show');
+                Route::post('/{take}/files/{index}', 'piece')->whereNumber(['take', 'index'])
+                    ->middleware('throttle:pieces')->name('.piece');
+                Route::post('/{take}/ready', 'ready')->whereNumber('take')->middleware('throttle:documents')->name('.ready');
+                Route::post('/{take}/keep', 'keep')->whereNumber('take')->middleware('throttle:ticks')->name('.keep');
+                Route::delete('/{take}', 'destroy')->whereNumber('take')->middleware('throttle:ticks')->name('.destroy');
             });
             Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
                 Route::get('/', 'index');

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\MadeBook;
 use App\Models\Rig;
+use App\Models\ToneTake;
 use App\Models\User;
 use App\Rigs\Pictures;
 use App\Rigs\RigTransaction;
@@ -34,6 +35,7 @@ final readonly class DeleteAccount
         foreach ($rigs as $rig) {
             $this->pictures->forget($rig);
             MadeBook::forget($rig);
+            ToneTake::forget($rig);
         }
     }
 }

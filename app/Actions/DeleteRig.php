@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\MadeBook;
 use App\Models\Rig;
+use App\Models\ToneTake;
 use App\Rigs\Pictures;
 use App\Rigs\RigTransaction;
 
@@ -23,5 +24,6 @@ final readonly class DeleteRig
         RigTransaction::do(fn () => $rig->delete());
         $this->pictures->forget($rig->id);
         MadeBook::forget($rig->id);
+        ToneTake::forget($rig->id);
     }
 }

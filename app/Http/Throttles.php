@@ -21,6 +21,7 @@ final class Throttles
         'hear-on' => 6,
         'invitations' => 20,
         'pictures' => 60,
+        'pieces' => 1_200,
         'account' => 10,
         'export' => 10,
         'documents' => 40,

@@ -96,6 +96,12 @@ final class Rig extends Model
         return $this->hasMany(MadeBook::class);
     }
 
+    /** @return HasMany<ToneTake, $this> */
+    public function takes(): HasMany
+    {
+        return $this->hasMany(ToneTake::class);
+    }
+
     /** @return HasMany<Share, $this> */
     public function shares(): HasMany
     {

@@ -201,20 +201,12 @@ final readonly class MeasuredTracks
      */
     private function ofTrack(Listener $track, array $channels, array $readings): array
     {
-        $told = [];
         if (array_filter($channels, fn (ChannelReading $one) => ! $one->isSilent()) === []) {
             return [new Difference(DifferenceKind::Silent, $track, null, 'Nothing at all is on it, not even noise')];
         }
+        $told = self::hum($channels);
         foreach ($channels as $i => $channel) {
             $side = count($channels) === 2 ? ['Left', 'Right'][$i].': ' : (count($channels) > 1 ? 'Channel '.($i + 1).': ' : '');
-            $hum = $channel->hum;
-            if ($hum !== null) {
-                $tone = $channel->found[0]->db ?? null;
-                $under = $tone === null ? null : $tone + 20 * log10(Signature::TONE) - $hum->db;
-                $told[] = [DifferenceKind::Hum, $side."hum of {$hum->mains} Hz at ".self::decibels($hum->db).'FS'
-                    .($under === null ? '' : ', '.number_format(abs($under), 1).' dB '.($under > 0 ? 'under' : 'over').' the loudest tone')
-                    .' (lines at '.implode(', ', array_keys($hum->lines)).' Hz)'];
-            }
             if (count($channel->clipped) >= self::MANY) {
                 $told[] = [DifferenceKind::Clipped, $side.'the wave is cut off '.count($channel->clipped).' times, first at '
                     .self::time($channel->clipped[0][0])];
@@ -237,6 +229,29 @@ final readonly class MeasuredTracks
     }
 
     /**
+     * @param  non-empty-list<ChannelReading>  $channels
+     * @return list<array{DifferenceKind, string}> none, or the hum where there is most of it
+     */
+    private static function hum(array $channels): array
+    {
+        $humming = array_filter($channels, fn (ChannelReading $one) => $one->hum !== null);
+        uasort($humming, fn (ChannelReading $one, ChannelReading $other) => $other->hum?->db <=> $one->hum?->db);
+        $most = reset($humming) ?: null;
+        if ($most?->hum === null) {
+            return [];
+        }
+        $hum = $most->hum;
+        $where = count($humming) === count($channels) ? '' : (count($channels) === 2 ? ['Left: ', 'Right: '][array_key_first($humming)]
+            : 'Channel '.(array_key_first($humming) + 1).': ');
+        $tone = $most->found[0]->db ?? null;
+        $under = $tone === null ? null : $tone + 20 * log10(Signature::TONE) - $hum->db;
+
+        return [[DifferenceKind::Hum, $where.($where === '' ? 'Hum' : 'hum')." of {$hum->mains} Hz at ".self::decibels($hum->db).'FS'
+            .($under === null ? '' : ', '.number_format(abs($under), 1).' dB '.($under > 0 ? 'under' : 'over').' the loudest tone')
+            .'; lines at '.implode(', ', array_keys($hum->lines)).' Hz']];
+    }
+
+    /**
      * By how much a sound is played louder than planned to a microphone, which nobody knows beforehand: the median of what all tracks say.
      *
      * @param  array<array-key, array<array-key, array<int, array<int, list<ToneArrival>>>>>  $planned  by track and source
@@ -245,7 +260,7 @@ final readonly class MeasuredTracks
     private function begun(Source $source, array $planned, array $found): float
     {
         $off = [];
-        foreach (TonePlan::isPlayedToMicrophone($source) ? $planned : [] as $track => $of) {
+        foreach ($this->plan->isPlayedToMicrophone($source) ? $planned : [] as $track => $of) {
             [$db, $measured] = [self::planned($of[$source->id] ?? [])[0], self::measured($found[$track][$source->id] ?? [])[0]];
             if ($db !== null && $measured !== null) {
                 $off[] = $measured - $db;

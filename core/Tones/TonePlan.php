@@ -10,7 +10,6 @@ use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Source;
-use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
 
@@ -37,7 +36,8 @@ final readonly class TonePlan
 
     public Rig $rig;
 
-    public function __construct(private Hearing $hearing)
+    /** @param  array<array-key, list<array{int, bool}>>|null  $played  what was played, by {@see played()}; null for what is to be */
+    public function __construct(private Hearing $hearing, ?array $played = null)
     {
         $this->rig = $hearing->graph->rig;
         $this->tracks = array_values(array_filter(
@@ -47,6 +47,13 @@ final readonly class TonePlan
         $eaten = $signatures = [];
         $next = 0;
         foreach ($this->rig->sources as $source) {
+            if ($played !== null) {
+                if (isset($played[$source->id])) {
+                    $signatures[$source->id] = array_map(fn (array $one) => new Signature(...$one), $played[$source->id]);
+                }
+
+                continue;
+            }
             $parts = $this->parts($source);
             if ($parts === 0 || $next + $parts > Signature::COUNT) {
                 continue;
@@ -67,10 +74,21 @@ final readonly class TonePlan
         return array_merge(...array_values($this->signatures));
     }
 
-    /** Whether somebody plays it to a microphone, so that nobody knows how loud it begins. */
-    public static function isPlayedToMicrophone(Source $source): bool
+    /** @return array<array-key, list<array{int, bool}>> number of each part of a sound, and whether in bursts, by source */
+    public function played(): array
     {
-        return in_array($source->kind, [SourceKind::Voice, SourceKind::Instrument], true);
+        return array_map(
+            fn (array $parts) => array_map(fn (Signature $one) => [$one->number, $one->inBursts], $parts),
+            $this->signatures,
+        );
+    }
+
+    /** Whether it is played to a microphone, so that nobody knows how loud it begins. */
+    public function isPlayedToMicrophone(Source $source): bool
+    {
+        $origin = array_values($source->origins)[0] ?? null;
+
+        return $origin !== null && $this->rig->point($origin->at)->capsule !== null;
     }
 
     /**

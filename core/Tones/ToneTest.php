@@ -221,7 +221,14 @@ final readonly class ToneTest
                 );
             }
         }
-        $jump = isset($begins[0], $begins[1]) ? ($begins[1][0]->seconds - $begins[0][0]->seconds) * 1000 : null;
+        $jump = null;
+        // Of what comes twice, now one arrival may be louder and now the other: the two that are nearest to each other are one.
+        foreach (isset($begins[1]) ? $begins[0] ?? [] : [] as $one) {
+            foreach ($begins[1] as $other) {
+                $apart = ($other->seconds - $one->seconds) * 1000;
+                $jump = $jump === null || abs($apart) < abs($jump) ? $apart : $jump;
+            }
+        }
 
         return new FoundSignature(
             $found->number,

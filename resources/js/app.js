@@ -34,8 +34,10 @@ import { sheetPart } from './components/sheet-part.js';
 import { sketch } from './components/sketch.js';
 import { standings } from './components/standings.js';
 import { strength } from './components/strength.js';
+import { takeFiles } from './components/take-files.js';
 import { table } from './components/table.js';
 import { theme } from './components/theme.js';
+import { tonePlay } from './components/tone-play.js';
 
 window.Alpine = Alpine;
 Alpine.plugin(focus);
@@ -47,6 +49,7 @@ Alpine.store('keys', { isOn: Alpine.$persist(true).as('single-keys') });
 const components = {
     bench, card, causes, fetched, finder, frame, grid, keyList, layOut, likeMine, madeBook, map, message, modelField, nextStep, order, pickLines, pulse,
     several, sheet, sheetPart, sketch, standings, strength, table,
+    takeFiles, theme, tonePlay,
 };
 for (const [name, component] of Object.entries(components)) Alpine.data(name, component);
 Alpine.start();

@@ -17,7 +17,7 @@ final class PlainInput
 {
     /** Fields that are lists or tables. */
     private const SHAPED = [
-        'also', 'answers', 'cables', 'columns', 'ducked_by', 'except', 'geometry', 'lines', 'listens', 'needs', 'off_for', 'parts',
+        'also', 'answers', 'cables', 'columns', 'ducked_by', 'except', 'files', 'geometry', 'lines', 'listens', 'needs', 'off_for', 'parts',
         'processing', 'roles', 'sheets', 'situations', 'starts', 'ticks', 'units',
     ];
 

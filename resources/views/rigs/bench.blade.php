@@ -16,6 +16,7 @@
                 ? 'Start a test' : 'Start a new test' }}</button></form> @endif
             @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
             <a href="{{ $page->url([], 'faults') }}">Find a fault</a>
+            <a href="{{ $page->url([], 'tones') }}">Tone test</a>
         </div>
         <details class="bench-import"><summary>Bring a test in</summary>
             <form method="post" action="{{ route('rigs.bench.import', $page->record) }}" enctype="multipart/form-data">@csrf
