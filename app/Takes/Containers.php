@@ -48,7 +48,9 @@ final class Containers
                 $goOn();
             }
         } finally {
-            $run->signal(SIGKILL);
+            if ($run->running()) {
+                $run->signal(SIGKILL);
+            }
         }
         if ($run->wait()->exitCode() !== 0) {
             throw new InvalidSound('It is broken: its sound could not be read to the end. Record again, or export it as WAV.');

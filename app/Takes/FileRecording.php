@@ -37,6 +37,7 @@ final readonly class FileRecording implements Recording
         return min($this->format->frames ?? PHP_INT_MAX, intdiv($this->size - $this->format->begin, $this->format->bytesAFrame()));
     }
 
+    /** @throws InvalidSound where the file is gone */
     public function bytes(int $from, int $frames): iterable
     {
         $handle = fopen($this->file, 'rb');

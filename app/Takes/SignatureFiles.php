@@ -11,11 +11,14 @@ use Illuminate\Support\Facades\Storage;
 /** Signatures as WAV files of a minute, made when they are first asked for and kept. */
 final class SignatureFiles
 {
-    private const RATE = 48_000;
+    /** Enough for all that a signature has, and a third of the work of what is usual. */
+    private const RATE = 16_000;
 
     /**
      * @param  list<Signature>  $signatures  one a channel
      * @return string the file
+     *
+     * @throws \RuntimeException where it cannot be written
      */
     public static function of(array $signatures): string
     {

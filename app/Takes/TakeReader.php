@@ -6,6 +6,8 @@ namespace App\Takes;
 
 use App\Models\ToneTake;
 use HiddenWire\Core\Audio\InvalidSound;
+use HiddenWire\Core\Audio\WavFormat;
+use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Listener;
@@ -77,7 +79,7 @@ final readonly class TakeReader
     }
 
     /**
-     * Every track of the recorder may be in the files, or those alone that the rig knows.
+     * In the files are the tracks that the rig knows, or the first so many of all that the recorder has.
      *
      * @param  list<int>  $widths  channels of each file
      * @return list<array{Listener, int, int}> each track, its first channel among those of all files, how many
@@ -99,16 +101,15 @@ final readonly class TakeReader
         $places = [];
         $at = 0;
         $byPoint = array_combine(array_map(fn (Listener $track) => $track->at[0]->point, $tracks), $tracks);
-        foreach ($this->rig->modelOf($this->take->unit)->points as $id => $point) {
-            if ($point->kind === PointKind::Ear) {
-                if (isset($byPoint[$id])) {
-                    $places[] = [$byPoint[$id], $at, $point->channels];
-                }
-                $at += $point->channels;
+        foreach ($this->recorded($tracks) as $point) {
+            if (isset($byPoint[$point->id])) {
+                $places[] = [$byPoint[$point->id], $at, $point->channels];
             }
-        }
-        if ($all === $at) {
-            return $places;
+            $at += $point->channels;
+            // The first so many of them, as long as all that the rig knows are among them.
+            if ($all === $at && count($places) === count($tracks)) {
+                return $places;
+            }
         }
         $name = $this->rig->units[$this->take->unit]->name;
 
@@ -117,16 +118,38 @@ final readonly class TakeReader
             .'. Choose the unit that recorded it, and bring in all of its tracks in their order.');
     }
 
-    /** @return list<string> WAV files, in the order of the tracks */
+    /**
+     * @param  list<Listener>  $tracks
+     * @return list<Point> all that the unit can record, in order: what is named like the tracks of the rig, but for its number
+     */
+    private function recorded(array $tracks): array
+    {
+        $stem = fn (string $id): string => (string) preg_replace('/-?\d+$/D', '', $id);
+        $stems = array_map(fn (Listener $track) => $stem($track->at[0]->point), $tracks);
+
+        return array_values(array_filter(
+            $this->rig->modelOf($this->take->unit)->points,
+            fn (Point $point) => $point->kind === PointKind::Ear && in_array($stem($point->id), $stems, true),
+        ));
+    }
+
+    /**
+     * @return list<string> WAV files, in the order of the tracks
+     *
+     * @throws InvalidSound
+     */
     private function files(callable $goOn): array
     {
         $wavs = [];
-        foreach (array_keys($this->take->files) as $index) {
+        foreach ($this->take->files as $index => ['bytes' => $bytes]) {
             $file = Storage::path($this->take->file($index));
+            if ($bytes === 0) {
+                WavFormat::read('');
+            }
             if (! is_file($file)) {
                 throw new InvalidSound('Its files are gone. Bring the recording in again.');
             }
-            if (in_array(file_get_contents($file, length: 4), self::WAV, true) || filesize($file) === 0) {
+            if (in_array(file_get_contents($file, length: 4), self::WAV, true)) {
                 $wavs[] = $file;
 
                 continue;

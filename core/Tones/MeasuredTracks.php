@@ -241,8 +241,9 @@ final readonly class MeasuredTracks
             return [];
         }
         $hum = $most->hum;
-        $where = count($humming) === count($channels) ? '' : (count($channels) === 2 ? ['Left: ', 'Right: '][array_key_first($humming)]
-            : 'Channel '.(array_key_first($humming) + 1).': ');
+        $first = (int) array_key_first($humming);
+        $where = count($channels) === 2 ? ($first === 0 ? 'Left: ' : 'Right: ') : 'Channel '.($first + 1).': ';
+        $where = count($humming) === count($channels) ? '' : $where;
         $tone = $most->found[0]->db ?? null;
         $under = $tone === null ? null : $tone + 20 * log10(Signature::TONE) - $hum->db;
 

@@ -1,5 +1,5 @@
 import { test, expect } from '@playwright/test';
-import { noViolations, openSmall, rigOf } from './hands.js';
+import { noViolations, openRig, openSmall, rigOf, signIn } from './hands.js';
 
 const PHONE = { width: 390, height: 844 };
 // A thumb needs so much, in CSS pixels.
@@ -71,4 +71,64 @@ test('a fault that is hidden in the simulated room is found by the checks that t
     // Any answer can be taken back.
     await page.getByRole('link', { name: /^Take back/ }).last().click();
     await expect(page.getByRole('heading', { name: 'Check next' })).toBeVisible();
+});
+
+// Silence of a second: 16 bits, two channels, 16 kHz.
+const silence = () => {
+    const bytes = Buffer.alloc(44 + 64000);
+    bytes.write('RIFF', 0);
+    bytes.writeUInt32LE(36 + 64000, 4);
+    bytes.write('WAVEfmt ', 8);
+    bytes.writeUInt32LE(16, 16);
+    bytes.writeUInt16LE(1, 20);
+    bytes.writeUInt16LE(2, 22);
+    bytes.writeUInt32LE(16000, 24);
+    bytes.writeUInt32LE(64000, 28);
+    bytes.writeUInt16LE(4, 32);
+    bytes.writeUInt16LE(16, 34);
+    bytes.write('data', 36);
+    bytes.writeUInt32LE(64000, 40);
+    return bytes;
+};
+
+test('the tone test of a simulated recording names a doubling, a swap and a hum, and leads to the finder', async ({ page }) => {
+    test.slow();
+    await signIn(page);
+    await openRig(page, 'Night relay at the pier arcade');
+    await page.goto(`/rigs/${rigOf(page)}/bench`);
+    await page.getByRole('link', { name: 'Tone test' }).click();
+    await expect(page.getByRole('row', { name: /Music as the sound of Music player, in stereo/ })).toBeVisible();
+    await noViolations(page);
+    await page.getByText('Try it in a simulated room').click();
+    for (const what of ['A sound that comes twice', 'Left and right exchanged', 'Hum']) await page.getByLabel(what).check();
+    await page.getByRole('button', { name: 'Record there' }).click();
+    // It is rendered and read beside the page, which says how far it is.
+    await expect(page.getByRole('heading', { name: 'What is on each track' })).toBeVisible({ timeout: 180000 });
+    for (const kind of ['Hum', 'Doubled', 'Sides swapped']) {
+        await expect(page.getByRole('rowheader', { name: kind, exact: true }).first()).toBeVisible();
+    }
+    await noViolations(page);
+    await page.getByRole('link', { name: /Find the fault ?: .* comes twice/ }).first().click();
+    await expect(page.getByText(/with an echo/).first()).toBeVisible();
+});
+
+test('a recording comes in by pieces, is read, and a sound plays on its page', async ({ page }) => {
+    await signIn(page);
+    await openRig(page, 'Night relay at the pier arcade');
+    await page.goto(`/rigs/${rigOf(page)}/tones`);
+    await page.getByLabel('Files').setInputFiles({ name: 'night.wav', mimeType: 'audio/wav', buffer: silence() });
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await expect(page.getByText('Nothing at all is on it, not even noise.')).toBeVisible({ timeout: 60000 });
+    await page.getByRole('button', { name: 'Keep the files' }).click();
+    await expect(page.getByText('its files are kept')).toBeVisible();
+    await page.getByRole('button', { name: 'Remove' }).click();
+    await expect(page.getByText('The recording is removed.')).toBeVisible();
+
+    await page.setViewportSize(PHONE);
+    await page.getByRole('link', { name: 'Play page of Music' }).click();
+    await page.getByRole('button', { name: 'Play', exact: true }).click();
+    await expect(page.getByText('Playing.')).toBeVisible();
+    await noViolations(page);
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByText('Stopped. Play it from the beginning.')).toBeVisible();
 });

@@ -102,7 +102,7 @@ final class ToneController
         abort_unless($take->state === TakeState::Coming, 409, 'It is not coming in any more.');
         $path = Storage::path($take->file($index));
         Storage::makeDirectory($take->folder());
-        $there = is_file($path) ? (int) filesize($path) : 0;
+        $there = self::sizeOf($path);
         $bytes = $request->getContent();
         if ($request->integer('from') === $there && $there + strlen($bytes) <= $file['bytes'] && strlen($bytes) <= self::PIECE) {
             abort_if(
@@ -122,7 +122,7 @@ final class ToneController
         $this->allow($rig, $take);
         foreach ($take->files as $index => $file) {
             $path = Storage::path($take->file($index));
-            $there = is_file($path) ? (int) filesize($path) : 0;
+            $there = self::sizeOf($path);
             abort_if($there !== $file['bytes'], 409, "{$file['name']} is not there yet: {$there} of {$file['bytes']} bytes.");
         }
         if ($take->state === TakeState::Coming) {
@@ -207,6 +207,13 @@ final class ToneController
             'user_id' => $request->user()?->id, 'revision' => $rig->at, 'situation' => $situation, 'unit' => $unit,
             'played' => (new TonePlan(Heard::in($content, $in, $rig)))->played(), 'files' => $files, 'hidden' => $hidden, 'state' => $state,
         ]);
+    }
+
+    private static function sizeOf(string $path): int
+    {
+        clearstatcache(true, $path);
+
+        return is_file($path) ? (int) filesize($path) : 0;
     }
 
     private function allow(Rig $rig, ToneTake $take): void

@@ -13,7 +13,7 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     public const POLICY = "default-src 'none'; script-src 'self'; worker-src 'self'; style-src 'self'; img-src 'self' data:; "
-        ."font-src 'self'; "
+        ."font-src 'self'; media-src 'self'; "
         ."connect-src 'self'; "
         ."form-action 'self'; frame-ancestors 'none'; base-uri 'none'";
 

@@ -40,7 +40,8 @@
                 @php [$line, $loud] = [$take->timeline($track), $take->loudness($track)]; @endphp
                 <section class="take-track" aria-labelledby="take-{{ $track->track->id }}">
                     <h3 id="take-{{ $track->track->id }}">{{ $track->track->name }}</h3>
-                    <p class="take-loud"><span>{{ $loud['lufs'] }}</span><svg viewBox="0 0 200 14" preserveAspectRatio="none" aria-hidden="true"><rect class="bar"
+                    <p class="take-loud"><span>{{ $loud['lufs'] }}</span><svg viewBox="0 0 200 14"
+                        preserveAspectRatio="none" aria-hidden="true"><rect class="bar"
                         width="{{ 200 * $loud['share'] }}" height="14" /><path class="peak"
                         d="M{{ 200 * $loud['peakShare'] }} 0v14" /></svg>
                         <span>peak {{ $loud['peak'] }}</span> <span class="quiet">{{ $take->floor($track) }}</span></p>

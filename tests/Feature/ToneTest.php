@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Jobs\ReadTake;
+use App\Models\TakeState;
+use App\Models\ToneTake;
+use App\Models\User;
+use App\Rigs\StoredRig;
+use App\Takes\TakeReader;
+use HiddenWire\Core\Audio\WavFormat;
+use HiddenWire\Core\Tones\Signature;
+use HiddenWire\Core\Tones\TonePlan;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
+use Tests\Support\SoundInMemory;
+
+beforeEach(function () {
+    Storage::fake();
+    $this->owner = User::factory()->create(['name' => 'Bea']);
+    $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $this->url = "/rigs/{$this->rig->id}/tones";
+    /** Sends files as a page does, in pieces of so many bytes; gives the take. */
+    $this->bring = function (string $unit, array $files, int $piece = 1_000_000): ToneTake {
+        $names = array_map(fn (string $bytes, int $i) => ['name' => "take-{$i}.wav", 'bytes' => strlen($bytes)], $files, array_keys($files));
+        $to = $this->actingAs($this->owner)->postJson($this->url, ['unit' => $unit, 'situation' => 'on-air', 'files' => $names])
+            ->assertOk()->json('to');
+        foreach ($files as $index => $bytes) {
+            for ($from = 0; $from < strlen($bytes); $from += $piece) {
+                $this->call(
+                    'POST',
+                    "{$to}/files/{$index}?from={$from}",
+                    server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'],
+                    content: substr($bytes, $from, $piece),
+                )->assertOk();
+            }
+        }
+        $this->postJson("{$to}/ready")->assertOk();
+
+        return ToneTake::query()->latest('id')->firstOrFail();
+    };
+    $this->silence = fn (int $channels, int $seconds = 1): string => SoundInMemory::made($channels, 16_000, $seconds, 16, fn (array $block) => $block)->bytes;
+    /** A recording of 25 s in which the presenter comes to both sides of the archive, 6 dB down, and nothing else. */
+    $this->minute = fn (): string => SoundInMemory::made(2, 16_000, 25, 16, function (array $block, int $at): array {
+        (new Signature(0))->addTo($block[0], $at, 16_000, 1.5, 0.5);
+
+        return [$block[0], $block[0]];
+    })->bytes;
+});
+
+it('says who plays what, gives each sound its minute, and a page that plays it', function () {
+    $situation = StoredRig::load($this->rig)->situations;
+    $this->actingAs($this->owner)->get($this->url)->assertOk()->assertSee('Presenter voice')->assertSee('to the microphone: Presenter mic')
+        ->assertSee('as the sound of Music player, in stereo')->assertSee('Broadcast program: Archive');
+    $this->get("{$this->url}/play/music")->assertOk()->assertSee('Play')->assertSee("{$this->url}/play/music/wav", false);
+    $response = $this->get("{$this->url}/play/music/wav")->assertOk()->assertHeader('Content-Type', 'audio/wav');
+    $format = WavFormat::read((string) file_get_contents($response->baseResponse->getFile()->getPathname(), length: 1_000));
+    expect([$format->channels, $format->rate, $format->frames])->toBe([2, 16_000, 960_000]);
+    $this->get("{$this->url}/play/nobody")->assertNotFound();
+    expect(array_key_first($situation))->toBe('on-air');
+});
+
+it('reads a recording that comes in pieces, and says what is not as planned', function () {
+    $take = ($this->bring)('broadcast', [($this->minute)()], 300_000);
+    expect($take->fresh()->state)->toBe(TakeState::Done);
+    // By hand: the presenter is alone there, at 20 log10(0.5), which counts as planned since nobody knows how loud anybody speaks.
+    $page = $this->get("{$this->url}/{$take->id}")->assertOk()->assertSee('Music is not on it')->assertSee('−6.0 dB')->assertSee('planned 0.0 dB')
+        ->assertSee('noise floor', false)->assertDontSee('Presenter voice is');
+    // Each difference leads to the finder, with what it says.
+    $page->assertSee('known='.rawurlencode('hear music archive=nothing'), false);
+    $this->getJson("{$this->url}/{$take->id}")->assertJson(['says' => 'read', 'isOpen' => false]);
+    $this->get($this->url)->assertSee('Recording of');
+    expect($this->rig->fresh()->revision)->toBe($this->rig->revision);
+});
+
+it('goes on from where a piece broke off, and takes nothing twice', function () {
+    Queue::fake();
+    $bytes = ($this->silence)(2);
+    $to = $this->actingAs($this->owner)->postJson($this->url, ['unit' => 'broadcast', 'situation' => 'on-air',
+        'files' => [['name' => 'take.wav', 'bytes' => strlen($bytes)]]])->json('to');
+    $send = fn (int $from, string $piece) => $this->call(
+        'POST',
+        "{$to}/files/0?from={$from}",
+        server: ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/octet-stream'],
+        content: $piece,
+    );
+    $send(0, substr($bytes, 0, 1_000))->assertJson(['bytes' => 1_000]);
+    $send(0, substr($bytes, 0, 1_000))->assertJson(['bytes' => 1_000]);
+    $send(5_000, substr($bytes, 5_000, 10))->assertJson(['bytes' => 1_000]);
+    $this->postJson("{$to}/ready")->assertStatus(409)->assertJsonPath('message', 'take.wav is not there yet: 1000 of '.strlen($bytes).' bytes.');
+    $send(1_000, substr($bytes, 1_000))->assertJson(['bytes' => strlen($bytes)]);
+    $send(strlen($bytes), 'more')->assertJson(['bytes' => strlen($bytes)]);
+    $this->postJson("{$to}/ready")->assertOk();
+    $take = ToneTake::query()->firstOrFail();
+    expect(Storage::get($take->file(0)))->toBe($bytes)->and($take->state)->toBe(TakeState::Waiting);
+    Queue::assertPushedOn(ReadTake::QUEUE, ReadTake::class);
+    $send(0, 'late')->assertStatus(409);
+    $this->postJson("{$to}/files/3?from=0")->assertNotFound();
+});
+
+it('says what is the matter with a file', function (callable $file, string $says) {
+    $take = ($this->bring)('broadcast', [$file->call($this)]);
+    expect($take->fresh()->state)->toBe(TakeState::Failed);
+    $this->get("{$this->url}/{$take->id}")->assertOk()->assertSee($says);
+})->with([
+    'empty' => [fn () => '', 'The file is empty. Record again'],
+    'no sound' => [fn () => 'a letter', 'No sound can be read from it'],
+    'cut off' => [fn () => substr(($this->silence)(2), 0, 40), 'ends before any sound'],
+    'nothing behind the header' => [fn () => substr(($this->silence)(2), 0, 44), 'There is no sound in it'],
+    'other channels' => [fn () => ($this->silence)(5), 'It has 5 channels. The tracks of Broadcast program in the rig take 2'],
+]);
+
+it('says that nothing at all is on a track', function () {
+    $take = ($this->bring)('broadcast', [($this->silence)(2)]);
+    $this->get("{$this->url}/{$take->id}")->assertSee('Nothing at all is on it, not even noise')->assertSee('silent');
+});
+
+it('reads the tracks of Matroska, MP4 and FLAC by ffmpeg, each where it belongs', function (string $container, string $codec) {
+    $count = $container === 'flac' ? 1 : 4;
+    $wav = Storage::path('in.wav');
+    Storage::put('in.wav', ($this->minute)());
+    $silent = Storage::path('silent.wav');
+    Storage::put('silent.wav', ($this->silence)(2, 25));
+    // The archive is the second track of the program; four of its eight are in the file.
+    $arguments = [];
+    for ($i = 0; $i < $count; $i++) {
+        $arguments = [...$arguments, '-map', ($i === 1 || $count === 1 ? '0' : '1').':a'];
+    }
+    $out = Storage::path("out.{$container}");
+    (new Process(['ffmpeg', '-loglevel', 'error', '-i', $wav, '-i', $silent, ...$arguments, '-c:a', $codec, '-strict', '-2', $out]))->mustRun();
+    $take = ($this->bring)('broadcast', [(string) file_get_contents($out)]);
+    $read = $take->fresh()->read['tracks'][0] ?? [];
+    expect($take->fresh()->trouble)->toBe('')->and($read['id'])->toBe('archive')->and($read['channels'][0]['found'][0]['number'])->toBe(0)
+        ->and($read['channels'][0]['found'][0]['db'])->toEqualWithDelta(-6.0, 0.2);
+})->with([['mkv', 'flac'], ['mp4', 'aac'], ['flac', 'flac']]);
+
+it('lets those in who may look, removes for those who may edit, and is gone with the rig', function () {
+    $take = ($this->bring)('broadcast', [($this->silence)(2)]);
+    $stranger = User::factory()->create();
+    $this->flushSession();
+    foreach (['get' => ['', "/{$take->id}", '/play/music', '/play/music/wav'], 'post' => ['', '/simulated', "/{$take->id}/ready", "/{$take->id}/keep"],
+        'delete' => ["/{$take->id}"]] as $method => $paths) {
+        foreach ($paths as $path) {
+            expect([$path, $this->actingAs($stranger)->{$method}($this->url.$path)->status()])->toBe([$path, 404]);
+        }
+    }
+    $other = app(ImportRig::class)($stranger, shipped('starters/crab-race.json'));
+    $this->get("/rigs/{$other->id}/tones/{$take->id}")->assertNotFound();
+    $this->rig->members()->create(['user_id' => $stranger->id, 'role' => 'view', 'accepted_at' => now()]);
+    $this->get("{$this->url}/{$take->id}")->assertOk();
+    $this->delete("{$this->url}/{$take->id}")->assertForbidden();
+    $this->flushSession();
+    $this->actingAs($this->owner)->post("{$this->url}/{$take->id}/keep")->assertRedirect();
+    expect($take->fresh()->is_kept)->toBeTrue();
+    $this->delete("/rigs/{$this->rig->id}")->assertRedirect();
+    expect(ToneTake::query()->count())->toBe(0)->and(Storage::allFiles("takes/{$this->rig->id}"))->toBe([]);
+});
+
+it('deletes files after 7 days unless they are kept, and leaves what was read', function () {
+    [$old, $kept] = [($this->bring)('broadcast', [($this->silence)(2)]), ($this->bring)('broadcast', [($this->silence)(2)])];
+    $kept->update(['is_kept' => true]);
+    $this->travel(6)->days();
+    $this->artisan('cache:tidy')->assertOk();
+    Storage::assertExists($old->file(0));
+    $this->travel(2)->days();
+    $this->artisan('cache:tidy')->assertOk();
+    Storage::assertMissing($old->file(0));
+    Storage::assertExists($kept->file(0));
+    $this->actingAs($this->owner)->get("{$this->url}/{$old->id}")->assertSee('its files are deleted')->assertSee('Nothing at all');
+});
+
+it('stops where it is told to', function () {
+    Queue::fake();
+    $take = ($this->bring)('broadcast', [($this->minute)()]);
+    $this->delete("{$this->url}/{$take->id}")->assertRedirect();
+    (new ReadTake($take->id))->handle();
+    expect($take->fresh()->state)->toBe(TakeState::Stopped)->and($take->fresh()->read)->toBeNull();
+    // One that is stopped while it is being read ends there.
+    $take->update(['state' => TakeState::Working]);
+    $shares = [];
+    try {
+        (new TakeReader(StoredRig::load($this->rig), $take))->read(function (float $share) use (&$shares): void {
+            $shares[] = $share;
+            if ($share > 0.1) {
+                throw new App\Jobs\Stopped;
+            }
+        });
+    } catch (App\Jobs\Stopped) {
+    }
+    expect(end($shares))->toBeGreaterThan(0.1)->toBeLessThan(0.2);
+});
+
+it('plays what was played, whatever the rig has learnt since', function () {
+    $plan = fn (?array $played = null): TonePlan => new TonePlan(
+        (new HiddenWire\Core\Planning\Hearings(StoredRig::load($this->rig)))->in('on-air'),
+        $played,
+    );
+    $played = ['music' => [[30, true], [31, true]], 'gone' => [[1, false]]];
+    expect($plan($played)->played())->toBe(['music' => [[30, true], [31, true]]])
+        ->and($plan()->played()['voice'])->toBe([[0, false]]);
+});
