@@ -7,12 +7,16 @@ namespace App\ViewModels;
 use App\Models\Rig as Record;
 use App\Models\TestAnswer;
 use App\Models\TestRun;
+use HiddenWire\Core\Bench\Event;
 use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Fact;
+use Illuminate\Support\Facades\Date;
 
 /** The plan by which the real rig is tested, with what was found the last time. */
 final readonly class BenchPage
@@ -20,8 +24,13 @@ final readonly class BenchPage
     /** @var array<string, TestAnswer> by step */
     private array $answers;
 
-    public function __construct(public Record $record, public TestPlan $plan, public ?TestRun $run)
+    /** After what the plan is asked for; null for all of it. */
+    public ?Event $after;
+
+    /** @param  string  $after  the key of an {@see Event}, or empty */
+    public function __construct(public Record $record, public TestPlan $plan, public ?TestRun $run, string $after = '')
     {
+        $this->after = Event::all($plan->rig)[$after] ?? null;
         $this->answers = $run === null ? [] : $run->answers()->with('user:id,name')->get()->keyBy('step')->all();
     }
 
@@ -29,11 +38,53 @@ final readonly class BenchPage
     public function walk(): array
     {
         $walk = [];
-        foreach ($this->plan->steps as $step) {
+        foreach ($this->steps() as $step) {
             $walk[$step->situation->name][$step->place->name][] = $step;
         }
 
         return $walk;
+    }
+
+    /** @return list<TestStep> all, or those that the event can reset */
+    public function steps(): array
+    {
+        $after = $this->after;
+
+        return $after === null ? $this->plan->steps
+            : array_values(array_filter($this->plan->steps, fn (TestStep $step) => isset($step->resetBy[$after->key])));
+    }
+
+    /** @return array<string, string> what can have happened, in words, by key; what resets nothing is left out */
+    public function events(): array
+    {
+        $resetting = [];
+        foreach ($this->plan->steps as $step) {
+            $resetting += $step->resetBy;
+        }
+
+        return array_map(
+            fn (Event $event) => ucfirst($event->words($this->plan->rig)),
+            array_intersect_key(Event::all($this->plan->rig), $resetting),
+        );
+    }
+
+    /** @return list<Fact> what a step has proven that nobody has said yet: it was as planned, and still is */
+    public function proven(TestStep $step): array
+    {
+        return $this->stands($step) === 'as-planned' ? $step->proves : [];
+    }
+
+    /**
+     * Who says so, and on which day.
+     *
+     * @return array{by: string, on: string}
+     */
+    public function witness(TestStep $step): array
+    {
+        $answer = $this->answer($step);
+
+        return ['by' => mb_strimwidth($answer->user->name ?? '', 0, Bounds::SHORT_NAME, ''),
+            'on' => $answer === null ? '' : Date::createFromTimestampMs($answer->at_ms)->format('Y-m-d')];
     }
 
     public function answer(TestStep $step): ?TestAnswer
@@ -75,6 +126,12 @@ final readonly class BenchPage
         ]));
     }
 
+    /** For every view of the rig: "Tested on 3 May 2026, 2 steps out of date". */
+    public static function note(TestRun $run, int $stale): string
+    {
+        return 'Tested on '.$run->started_at->format('j F Y').($stale === 0 ? '' : ', '.Count::of($stale, 'step').' out of date');
+    }
+
     /** "Tested on the night of 3 May, 2 steps out of date": of whoever looks at the rig. */
     public function tested(): string
     {
@@ -84,7 +141,7 @@ final readonly class BenchPage
 
     public function runUrl(): string
     {
-        return route('rigs.bench.run', [$this->record->id, $this->run->id ?? 0]);
+        return route('rigs.bench.run', array_filter([$this->record->id, $this->run->id ?? 0, 'after' => $this->after?->key]));
     }
 
     public function exportUrl(): string

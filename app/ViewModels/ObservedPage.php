@@ -19,12 +19,19 @@ final readonly class ObservedPage
     /** @var list<string> lines of which nothing was taken */
     public array $passedOver;
 
+    /** The list of a stand-in, another than before. */
+    public string $simulatedUrl;
+
     /** Why the list can't be read; empty where it can. */
     public string $trouble;
 
-    /** @param  string  $text  the list; empty for none yet */
-    public function __construct(RigPage $page, public Unit $computer, public string $text)
+    /**
+     * @param  string  $text  the list; empty for none yet
+     * @param  int  $seed  of the simulated computer that has it; 0 for a real one
+     */
+    public function __construct(RigPage $page, public Unit $computer, public string $text, int $seed = 0)
     {
+        $this->simulatedUrl = route('rigs.observed', [$page->record, $computer->id, 'simulated' => $seed + 1], false);
         $observed = null;
         $passedOver = [];
         $trouble = '';

@@ -384,6 +384,12 @@ final readonly class RigPage
         return new NamedSettings($this->hearing->graph, $unit);
     }
 
+    /** Whether a view says when the real rig was tested. */
+    public function isTested(): bool
+    {
+        return $this->view !== 'bench' && $this->record->testRuns()->exists();
+    }
+
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */
     public function standing(): string
     {

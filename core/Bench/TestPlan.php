@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Bench;
 
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\PlaceKind;
@@ -18,6 +19,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\Readings;
+use HiddenWire\Core\Signal\Reliance;
 
 /**
  * How the real rig is tested against the plan: for each listener one look at all that must be heard, as far as it can be told apart, and
@@ -35,7 +37,7 @@ final readonly class TestPlan
     /** How many it would take one sound at one listener at a time. */
     public int $naive;
 
-    private Rig $rig;
+    public Rig $rig;
 
     public function __construct(Hearings $hearings)
     {
@@ -81,6 +83,8 @@ final readonly class TestPlan
     private function inSituation(Hearing $hearing, Situation $situation, int &$naive): array
     {
         $steps = [];
+        $reliance = Reliance::of($hearing);
+        $resets = $this->resets($hearing);
         foreach ($this->rig->listeners as $listener) {
             $wanted = $unwanted = [];
             foreach ($this->rig->sources as $source) {
@@ -92,7 +96,7 @@ final readonly class TestPlan
             }
             $naive += count($wanted) + count($unwanted);
             foreach ([...$this->apart($wanted), ...$this->apart($unwanted)] as $pairs) {
-                $steps[] = $this->stepOf($hearing, $situation, $listener, $pairs);
+                $steps[] = $this->stepOf($hearing, $situation, $listener, $pairs, $reliance, $resets);
             }
         }
 
@@ -118,9 +122,42 @@ final readonly class TestPlan
         return array_values($rounds);
     }
 
-    /** @param  non-empty-list<HeardPair>  $pairs */
-    private function stepOf(Hearing $hearing, Situation $situation, Listener $listener, array $pairs): TestStep
+    /**
+     * After what each sound may go otherwise, anywhere that it is heard: what may come to somebody who must not hear it comes from there.
+     *
+     * @return array<array-key, array<string, true>> keys of events, by source
+     */
+    private function resets(Hearing $hearing): array
     {
+        $resets = [];
+        foreach ($hearing->all() as $pair) {
+            if ($pair->isHeard()) {
+                $resets[$pair->source->id] = ($resets[$pair->source->id] ?? []) + Event::resetting($this->rig, $pair);
+            }
+        }
+
+        return $resets;
+    }
+
+    /**
+     * @param  non-empty-list<HeardPair>  $pairs
+     * @param  array<array-key, array<string, true>>  $resets  after what each sound may go otherwise, by source
+     */
+    private function stepOf(
+        Hearing $hearing,
+        Situation $situation,
+        Listener $listener,
+        array $pairs,
+        Reliance $reliance,
+        array $resets,
+    ): TestStep {
+        $resetBy = $proves = [];
+        foreach ($pairs as $pair) {
+            $resetBy += $pair->wish?->want === Want::Must ? Event::resetting($this->rig, $pair) : $resets[$pair->source->id] ?? [];
+            foreach ($pair->meetsMust() ? $reliance->behind($pair) : [] as $fact) {
+                $proves[$fact->key()] = $fact;
+            }
+        }
         $expected = array_map(fn (HeardPair $pair) => new Expected(
             $pair->source,
             $pair->wish?->want === Want::Must,
@@ -139,6 +176,8 @@ final readonly class TestPlan
             $listener,
             $expected,
             $this->meters($hearing, $pairs),
+            $resetBy,
+            array_values(array_filter($proves, fn (Fact $fact) => $fact->certainty->isOpen())),
         );
     }
 

@@ -6,7 +6,9 @@ namespace HiddenWire\Core\Bench;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Place;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SourceKind;
@@ -23,6 +25,8 @@ final readonly class TestStep
      * @param  Place  $place  where to go
      * @param  non-empty-list<Expected>  $expected
      * @param  list<string>  $meters  what moves on the way: "Desk mixer, Mic 1: Nominal"
+     * @param  array<string, true>  $resetBy  keys of each {@see Event} after which it may be otherwise
+     * @param  list<Fact>  $proves  what nobody has proven and what holds, where this is as planned
      */
     public function __construct(
         public string $key,
@@ -32,6 +36,8 @@ final readonly class TestStep
         public Listener $listener,
         public array $expected,
         public array $meters,
+        public array $resetBy = [],
+        public array $proves = [],
     ) {
     }
 
@@ -39,6 +45,20 @@ final readonly class TestStep
     public function isSilence(): bool
     {
         return array_filter($this->expected, fn (Expected $one) => $one->isHeard) === [];
+    }
+
+    /** Who stands in for somebody far away, and what to mind; empty where nobody has to. */
+    public function standIn(): string
+    {
+        $away = array_values(array_filter(
+            array_map(fn (Expected $one) => $one->source->kind === SourceKind::Caller ? $one->source->name : '', $this->expected),
+        ));
+        if (in_array($this->listener->kind, [ListenerKind::Caller, ListenerKind::Team, ListenerKind::Party], true)) {
+            $away[] = $this->listener->name;
+        }
+
+        return $away === [] ? '' : 'A second device in the call can stand in for '.Listing::of(array_values(array_unique($away)))
+            .', with headphones on: else it howls.';
     }
 
     /** What to do: "Visitor and Navigator speak; Game plays". */

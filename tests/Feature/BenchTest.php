@@ -125,3 +125,56 @@ it('comes in from a file as it went out, stale where the rig is another, and say
     $this->post("/rigs/{$this->rig->id}/bench/file")->assertSessionHasErrors('test');
     expect(TestRun::query()->count())->toBe($count);
 });
+
+it('lists after an update, or a unit plugged in again, only what that can reset', function () {
+    $plan = ($this->plan)();
+    $events = array_unique(array_merge(...array_map(fn (TestStep $step) => array_keys($step->resetBy), $plan->steps)));
+    expect($events)->not->toBe([]);
+    foreach ($events as $event) {
+        $count = count(array_filter($plan->steps, fn (TestStep $step) => isset($step->resetBy[$event])));
+        $page = $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/bench?after={$event}")->assertOk();
+        $page->assertSee($count === count($plan->steps) ? "{$count} of {$count} steps" : "{$count} of 14 steps");
+        expect(substr_count((string) $page->getContent(), '<th scope="row">'))->toBe($count);
+    }
+    // What nobody knows of is everything.
+    $page = $this->get("/rigs/{$this->rig->id}/bench?after=update:nothing")->assertOk()->assertDontSee('of 14 steps</strong>', false);
+    expect(substr_count((string) $page->getContent(), '<th scope="row">'))->toBe(14);
+});
+
+it('takes what a step has proven into the plan, with who found it and when, and takes it back', function () {
+    $rig = StoredRig::load($this->rig);
+    $step = array_values(array_filter(($this->plan)()->steps, fn (TestStep $one) => ! $one->isSilence() && $one->expected[0]->isPlanned))[0];
+    $unit = $step->listener->at[0]->unit;
+    $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/edits", ['edit' => 'fact', 'about' => "units/{$unit}", 'certainty' => 'assumed',
+        'what' => 'passes both sides', 'revision' => $this->rig->fresh()->revision, 'state' => StoredRig::stateOf($this->rig->fresh())])
+        ->assertRedirect();
+    $fact = StoredRig::load($this->rig->fresh())->papers->facts[0] ?? null;
+    expect($fact?->certainty->value)->toBe('assumed');
+    $step = ($this->plan)()->step($step->key);
+    expect($step->proves)->toHaveCount(1);
+    $run = ($this->begin)();
+    $this->get("/rigs/{$this->rig->id}/bench")->assertDontSee('Proven by this');
+    ($this->say)($run, ($this->entry)($step, 'as-planned', 1_764_500_000_000))->assertOk();
+    $page = (string) $this->get("/rigs/{$this->rig->id}/bench")->assertSee("Proven by this: {$rig->units[$unit]->name}")->getContent();
+    expect(preg_match('#name="_change" value="([^"]+)">\s*<button class="do" type="submit">Proven by this#', $page, $found))->toBe(1);
+    $this->post("/rigs/{$this->rig->id}/edits", ['_change' => html_entity_decode($found[1])])->assertRedirect()->assertSessionHasNoErrors();
+    $fact = StoredRig::load($this->rig->fresh())->papers->facts[0];
+    expect([$fact->certainty->value, $fact->by, $fact->on, $fact->what])->toBe(['proven', 'Bea', '2025-11-30', 'passes both sides']);
+    $this->get("/rigs/{$this->rig->id}/bench")->assertDontSee('Proven by this');
+});
+
+it('says how far away people are stood in for, and on every other view when the rig was tested', function () {
+    $relay = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $this->actingAs($this->owner)->get("/rigs/{$relay->id}/bench")->assertSee('A second device in the call can stand in for Navigator, with headphones on: else it howls.');
+    $this->get("/rigs/{$this->rig->id}/bench/standing")->assertNotFound();
+    $this->get("/rigs/{$this->rig->id}/wishes")->assertDontSee('bench/standing');
+    $run = ($this->begin)();
+    foreach (($this->plan)()->steps as $step) {
+        ($this->say)($run, ($this->entry)($step, 'as-planned', 1000))->assertOk();
+    }
+    $on = $run->started_at->format('j F Y');
+    $this->get("/rigs/{$this->rig->id}/wishes")->assertSee('bench/standing');
+    $this->get("/rigs/{$this->rig->id}/bench/standing")->assertOk()->assertSee("Tested on {$on}")->assertDontSee('out of date');
+    $run->answers()->limit(3)->update(['state' => 'another']);
+    $this->get("/rigs/{$this->rig->id}/bench/standing")->assertSee("Tested on {$on}, 3 steps out of date");
+});

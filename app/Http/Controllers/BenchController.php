@@ -9,6 +9,7 @@ use App\Exports\TestFile;
 use App\Models\Rig;
 use App\Models\TestAnswer;
 use App\Models\TestRun;
+use App\Rigs\KeptByState;
 use App\Rigs\RigTransaction;
 use App\Rigs\StoredRig;
 use App\ViewModels\BenchPage;
@@ -41,7 +42,8 @@ final class BenchController
     {
         Gate::authorize('view', $rig);
 
-        return view('rigs.bench', ['page' => new RigPage($rig, 'bench', $request), 'bench' => $this->bench($rig, $this->latest($rig))]);
+        return view('rigs.bench', ['page' => new RigPage($rig, 'bench', $request),
+            'bench' => $this->bench($rig, $this->latest($rig), $request->string('after')->toString())]);
     }
 
     /** Whoever may look may test; what is found changes nothing of the rig. */
@@ -58,7 +60,7 @@ final class BenchController
     {
         $this->allow($rig, $run);
 
-        return response()->view('rigs.bench-run', ['bench' => $this->bench($rig, $run)], headers: [
+        return response()->view('rigs.bench-run', ['bench' => $this->bench($rig, $run, $request->string('after')->toString())], headers: [
             'X-Account' => (string) $request->user()?->id,
         ]);
     }
@@ -129,6 +131,25 @@ final class BenchController
             : ', '.Count::of($passed, 'answer').' to steps that the plan does not have left out.'));
     }
 
+    /** A line for every view of the rig, asked for once it is shown: when it was tested, and how much of that is out of date. */
+    public function standing(Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+        $run = $this->latest($rig) ?? abort(404);
+        $states = KeptByState::of($rig, 'test-states', function () use ($rig): array {
+            $states = [];
+            foreach ($this->plan($rig)->steps as $step) {
+                $states[$step->key] = $step->state;
+            }
+
+            return $states;
+        });
+        $stale = $run->answers()->get(['step', 'state'])
+            ->filter(fn (TestAnswer $one) => isset($states[$one->step]) && $states[$one->step] !== $one->state)->count();
+
+        return view('rigs.bench-standing', ['rig' => $rig, 'note' => BenchPage::note($run, $stale)]);
+    }
+
     private function allow(Rig $rig, TestRun $run): void
     {
         Gate::authorize('view', $rig);
@@ -140,9 +161,9 @@ final class BenchController
         return $rig->testRuns()->with('user:id,name')->latest('id')->first();
     }
 
-    private function bench(Rig $rig, ?TestRun $run): BenchPage
+    private function bench(Rig $rig, ?TestRun $run, string $after = ''): BenchPage
     {
-        return new BenchPage($rig, $this->plan($rig), $run);
+        return new BenchPage($rig, $this->plan($rig), $run, $after);
     }
 
     private function plan(Rig $rig): TestPlan

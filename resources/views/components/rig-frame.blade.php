@@ -48,7 +48,9 @@
         {{ $tools }}
     </section>
     @endif
-    <main id="view" class="view" tabindex="-1">@if ($page->uncounted() > 0) <x-uncounted :page="$page" /> @endif{{ $slot }}</main>
+    <main id="view" class="view" tabindex="-1">@if ($page->uncounted() > 0) <x-uncounted :page="$page" /> @endif{{ $slot }}
+        @if ($page->isTested()) <p class="tested quiet" x-data="fetched" data-own
+            data-key="tested-{{ $page->record->revision }}" data-from="{{ route('rigs.bench.standing', $page->record) }}"></p> @endif</main>
     {{ $strip ?? '' }}
     <div data-messages class="messages" role="status" aria-live="polite">@if (! $errors->any() && session('said'))<p class="message"
         x-data="message" data-key="said-{{ $page->record->revision }}-{{ md5(session('said')) }}">{{ session('said') }}

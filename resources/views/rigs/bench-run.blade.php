@@ -6,7 +6,7 @@
             <h1>Test of the real rig</h1>
         </header>
         <div class="card-progress">
-            <progress max="{{ max(1, count($bench->plan->steps)) }}" value="0" aria-label="Done" x-bind:value="done"></progress>
+            <progress max="{{ max(1, count($bench->steps())) }}" value="0" aria-label="Done" x-bind:value="done"></progress>
             <p><strong x-text="count"></strong> <span class="quiet" role="status" x-text="says"></span></p>
         </div>
         @foreach ($bench->walk() as $situation => $places)
@@ -20,7 +20,8 @@
                                 <p class="bench-play">{{ $step->play() }}.</p>
                                 <p><strong>{{ $step->listener->name }}:</strong> {{ $step->look() }}.@if ($step->notes() !== [])
                                     <small>{{ implode('; ', $step->notes()) }}</small>@endif @if ($step->meters !== [])
-                                    <small>{{ implode('; ', $step->meters) }}</small>@endif</p>
+                                    <small>{{ implode('; ', $step->meters) }}</small>@endif @if ($step->standIn() !== '') <small>{{
+                                    $step->standIn() }}</small>@endif</p>
                                 <div class="bench-answers" role="group" aria-label="What is found at {{ $step->listener->name }}">
                                     @foreach ($bench::choices($step) as $heard => $words) <button type="button" class="bench-answer"
                                         data-heard="{{ $heard }}" aria-pressed="false" x-on:click="answer">{{ $words }}</button>

@@ -18,6 +18,18 @@
             <a href="{{ $page->url([], 'faults') }}">Find a fault</a>
             <a href="{{ $page->url([], 'tones') }}">Tone test</a>
         </div>
+        @if ($bench->events() !== [])
+        <form class="bench-after" method="get" action="{{ route('rigs.bench', $page->record) }}">
+            <input type="hidden" name="situation" value="{{ $page->situation->id }}">
+            <label for="bench-after">Only what can be otherwise after</label>
+            <select class="form-select form-select-sm" id="bench-after" name="after"><option value="">anything</option>
+                @foreach ($bench->events() as $key => $words) <option value="{{ $key }}" @selected($key === $bench->after?->key)>{{ $words
+                    }}</option> @endforeach</select>
+            <button class="do" type="submit">Show</button>
+            @if ($bench->after !== null) <strong>{{ count($bench->steps()) }} of {{ Count::of(count($bench->plan->steps), 'step')
+                }}</strong> @endif
+        </form>
+        @endif
         <details class="bench-import"><summary>Bring a test in</summary>
             <form method="post" action="{{ route('rigs.bench.import', $page->record) }}" enctype="multipart/form-data">@csrf
                 <label>Test as JSON <input class="form-control form-control-sm" type="file" name="test" accept=".json,application/json"
@@ -39,13 +51,20 @@
                                 <td>{{ $step->play() }}@if ($step->meters !== [])
                                     <small>{{ implode('; ', $step->meters) }}</small>@endif</td>
                                 <td>{{ $step->look() }}@if ($step->notes() !== [])
-                                    <small>{{ implode('; ', $step->notes()) }}</small>@endif</td>
+                                    <small>{{ implode('; ', $step->notes()) }}</small>@endif @if ($step->standIn() !== '') <small>{{
+                                    $step->standIn() }}</small>@endif</td>
                                 <td class="bench-found">@if ($answer === null) <span class="quiet">open</span> @else
                                     <strong>{{ $answer->heard->words($step->isSilence()) }}</strong>@if ($bench->isStale($step))
                                     <span class="tag">out of date</span>@endif @if ($answer->note !== '') <small>{{ $answer->note }}</small>
                                     @endif @if ($bench->stands($step) === 'trouble') <a
                                     href="{{ $bench->faultUrl($step) }}">Find the fault<span class="visually-hidden">: {{
-                                    $step->listener->name }}</span></a> @endif @endif</td>
+                                    $step->listener->name }}</span></a> @endif @endif
+                                    @foreach ($page->canEdit ? $bench->proven($step) : [] as $fact)
+                                        <x-edit :page="$page" :fields="['edit' => 'prove', 'about' => (string) $fact->about,
+                                            'with' => (string) $fact->with, 'certainty' => 'proven', 'situation' => '',
+                                            ...$bench->witness($step)]"><button class="do" type="submit">Proven by this: {{
+                                            $fact->subject($page->rig) }}</button></x-edit>
+                                    @endforeach</td>
                             </tr>
                         @endforeach
                     @endforeach

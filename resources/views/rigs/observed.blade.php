@@ -11,6 +11,7 @@
             <textarea class="form-control" id="observed-list" name="list" rows="9" spellcheck="false" required>{{ $seen->text }}</textarea>
             <button class="btn btn-sm btn-ink" type="submit">Compare</button>
         </form>
+        <p><a href="{{ $seen->simulatedUrl }}">Try it with the list of a simulated computer after an update</a></p>
         @if ($seen->trouble !== '') <p class="trouble" role="alert">{{ $seen->trouble }}</p> @endif
         @if ($seen->observed !== null)
             <section aria-labelledby="observed-title">

@@ -1,0 +1,1 @@
+<a href="{{ route('rigs.bench', $rig) }}">{{ $note }}</a>
