@@ -10,6 +10,7 @@ use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\FarTestController;
 use App\Http\Controllers\FaultController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\HearingController;
@@ -51,6 +52,11 @@ Route::middleware('guest')->group(function () {
 });
 
 // For whoever has the link, signed in or not.
+Route::controller(FarTestController::class)->prefix('/far/{run}/{listener}')->middleware(['signed', 'throttle:shared'])->name('far')
+    ->whereNumber('run')->where(['listener' => '[a-z0-9._-]{1,60}'])->group(function () {
+        Route::get('/', 'show');
+        Route::post('/', 'answer')->name('.answer');
+    });
 Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret', '[A-Za-z0-9]{40}')
     ->middleware('throttle:shared')->name('shared');
 

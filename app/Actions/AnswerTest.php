@@ -18,11 +18,12 @@ final class AnswerTest
     private const AHEAD_MS = 60_000;
 
     /**
+     * @param  User|null  $by  null for somebody far away, who has a link
      * @param  list<array{step: string, heard: Heard, note: string, at: int}>  $answers  `at` in milliseconds since 1970; of steps that the
      *     plan does not have (any more) none is taken
      * @return array<string, array{heard: string, note: string, at: int}> how the test stands now, by step
      */
-    public function __invoke(TestRun $run, User $by, TestPlan $plan, array $answers): array
+    public function __invoke(TestRun $run, ?User $by, TestPlan $plan, array $answers): array
     {
         return RigTransaction::do(function () use ($run, $by, $plan, $answers): array {
             TestRun::query()->whereKey($run->id)->lockForUpdate()->value('id');
@@ -35,7 +36,7 @@ final class AnswerTest
                     continue;
                 }
                 $run->answers()->updateOrCreate(['step' => $step->key], [
-                    'state' => $step->state, 'heard' => $answer['heard'], 'note' => $answer['note'], 'at_ms' => $at, 'user_id' => $by->id,
+                    'state' => $step->state, 'heard' => $answer['heard'], 'note' => $answer['note'], 'at_ms' => $at, 'user_id' => $by?->id,
                 ]);
                 $stands[$step->key] = ['heard' => $answer['heard']->value, 'note' => $answer['note'], 'at' => $at];
             }

@@ -16,20 +16,35 @@ use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Fact;
+use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\ListenerKind;
+use HiddenWire\Core\Rig\PlaceKind;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\URL;
 
 /** The plan by which the real rig is tested, with what was found the last time. */
 final readonly class BenchPage
 {
+    /** Who is hardly ever at the rig. */
+    private const AWAY = [ListenerKind::Stream, ListenerKind::Caller, ListenerKind::Team, ListenerKind::Party];
+
     /** @var array<string, TestAnswer> by step */
     private array $answers;
 
     /** After what the plan is asked for; null for all of it. */
     public ?Event $after;
 
-    /** @param  string  $after  the key of an {@see Event}, or empty */
-    public function __construct(public Record $record, public TestPlan $plan, public ?TestRun $run, string $after = '')
-    {
+    /**
+     * @param  string  $after  the key of an {@see Event}, or empty
+     * @param  string  $listener  whose steps alone are asked for, or empty
+     */
+    public function __construct(
+        public Record $record,
+        public TestPlan $plan,
+        public ?TestRun $run,
+        string $after = '',
+        private string $listener = '',
+    ) {
         $this->after = Event::all($plan->rig)[$after] ?? null;
         $this->answers = $run === null ? [] : $run->answers()->with('user:id,name')->get()->keyBy('step')->all();
     }
@@ -48,10 +63,8 @@ final readonly class BenchPage
     /** @return list<TestStep> all, or those that the event can reset */
     public function steps(): array
     {
-        $after = $this->after;
-
-        return $after === null ? $this->plan->steps
-            : array_values(array_filter($this->plan->steps, fn (TestStep $step) => isset($step->resetBy[$after->key])));
+        return array_values(array_filter($this->plan->steps, fn (TestStep $step) => ($this->after === null
+            || isset($step->resetBy[$this->after->key])) && ($this->listener === '' || $step->listener->id === $this->listener)));
     }
 
     /** @return array<string, string> what can have happened, in words, by key; what resets nothing is left out */
@@ -142,6 +155,31 @@ final readonly class BenchPage
     public function runUrl(): string
     {
         return route('rigs.bench.run', array_filter([$this->record->id, $this->run->id ?? 0, 'after' => $this->after?->key]));
+    }
+
+    /** @return array<string, string> for whoever is not at the rig, a link that holds a day, by name */
+    public function farUrls(): array
+    {
+        $urls = [];
+        foreach ($this->plan->steps as $step) {
+            $isAway = in_array($step->listener->kind, self::AWAY, true) || $step->place->kind === PlaceKind::Remote;
+            if ($this->run !== null && $isAway && ! isset($urls[$step->listener->name])) {
+                $urls[$step->listener->name] = self::farUrl($this->run, $step->listener);
+            }
+        }
+
+        return $urls;
+    }
+
+    public static function farUrl(TestRun $run, Listener $listener): string
+    {
+        return URL::temporarySignedRoute('far', now()->addDay(), [$run->id, $listener->id]);
+    }
+
+    /** How long after it is played the latest sound comes, ms. */
+    public function lateMs(): float
+    {
+        return max([0.0, ...array_map(fn (TestStep $step) => $step->lateMs, $this->steps())]);
     }
 
     public function exportUrl(): string

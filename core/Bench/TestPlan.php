@@ -178,6 +178,7 @@ final readonly class TestPlan
             $this->meters($hearing, $pairs),
             $resetBy,
             array_values(array_filter($proves, fn (Fact $fact) => $fact->certainty->isOpen())),
+            max(array_map(fn (HeardPair $pair) => $pair->delay()?->value() ?? 0.0, $pairs)),
         );
     }
 

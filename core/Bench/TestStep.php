@@ -27,6 +27,7 @@ final readonly class TestStep
      * @param  list<string>  $meters  what moves on the way: "Desk mixer, Mic 1: Nominal"
      * @param  array<string, true>  $resetBy  keys of each {@see Event} after which it may be otherwise
      * @param  list<Fact>  $proves  what nobody has proven and what holds, where this is as planned
+     * @param  float  $lateMs  how long after it is played the latest of its sounds comes
      */
     public function __construct(
         public string $key,
@@ -38,6 +39,7 @@ final readonly class TestStep
         public array $meters,
         public array $resetBy = [],
         public array $proves = [],
+        public float $lateMs = 0.0,
     ) {
     }
 

@@ -178,3 +178,36 @@ it('says how far away people are stood in for, and on every other view when the 
     $run->answers()->limit(3)->update(['state' => 'another']);
     $this->get("/rigs/{$this->rig->id}/bench/standing")->assertSee("Tested on {$on}, 3 steps out of date");
 });
+
+it('takes what somebody far away says by a link that holds a day, at their own steps and nowhere else', function () {
+    $relay = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $this->actingAs($this->owner)->post("/rigs/{$relay->id}/bench")->assertRedirect();
+    $run = TestRun::query()->latest('id')->firstOrFail();
+    $page = (string) $this->get("/rigs/{$relay->id}/bench")->assertSee('Links for people far away')->getContent();
+    expect(preg_match_all('#href="([^"]*/far/[^"]+)"#', $page, $found))->toBeGreaterThan(1);
+    $links = array_map(html_entity_decode(...), $found[1]);
+    $link = array_values(array_filter($links, fn (string $one) => str_contains($one, '/ferry?')))[0];
+    $plan = new TestPlan(new Hearings(StoredRig::load($relay)));
+    $own = array_values(array_filter($plan->steps, fn (TestStep $step) => $step->listener->id === 'ferry'));
+    $others = array_values(array_filter($plan->steps, fn (TestStep $step) => $step->listener->id !== 'ferry'));
+    // Without an account.
+    auth()->guard('web')->forgetUser();
+    $this->flushSession();
+    $this->get($link)->assertOk()->assertSee('What do you hear, Navigator?')->assertHeader('X-Robots-Tag', 'noindex');
+    $this->postJson($link, ['answers' => [
+        ($this->entry)($own[0], 'echo', 1000, 'twice'), ($this->entry)($others[0], 'hum', 1000),
+    ]])->assertOk()->assertJsonPath("answers.{$own[0]->key}.note", 'Navigator: twice')->assertJsonMissingPath("answers.{$others[0]->key}");
+    // What comes back to them goes out again as it is.
+    $this->postJson($link, ['answers' => [($this->entry)($own[0], 'echo', 1001, 'Navigator: twice')]])
+        ->assertJsonPath("answers.{$own[0]->key}.note", 'Navigator: twice');
+    $this->postJson($link, ['answers' => [($this->entry)($own[0], 'echo', 1002, 'Navigator')]])
+        ->assertJsonPath("answers.{$own[0]->key}.note", 'Navigator');
+    expect($run->answers()->pluck('heard', 'step')->map->value->all())->toBe([$own[0]->key => 'echo'])
+        ->and($run->answers()->sole()->user_id)->toBeNull();
+    // Nobody makes one of another listener, or of another test, out of it; and not tomorrow.
+    foreach ([str_replace('/ferry?', '/viewers?', $link), str_replace("/far/{$run->id}/", '/far/9999/', $link), strtok($link, '?')] as $forged) {
+        expect([$this->get($forged)->status(), $this->postJson($forged, ['answers' => []])->status()])->toBe([403, 403]);
+    }
+    $this->travel(25)->hours();
+    $this->get($link)->assertForbidden();
+});

@@ -30,6 +30,13 @@
                 }}</strong> @endif
         </form>
         @endif
+        @if ($bench->farUrls() !== [])
+        <details class="bench-import"><summary>Links for people far away</summary>
+            <p class="quiet">Whoever has one says for a day what they hear, without an account.</p>
+            <ul class="tone-takes">@foreach ($bench->farUrls() as $name => $url) <li>{{ $name }}: <a href="{{ $url }}"
+                rel="noreferrer">{{ parse_url($url, PHP_URL_HOST).parse_url($url, PHP_URL_PATH) }}</a></li> @endforeach</ul>
+        </details>
+        @endif
         <details class="bench-import"><summary>Bring a test in</summary>
             <form method="post" action="{{ route('rigs.bench.import', $page->record) }}" enctype="multipart/form-data">@csrf
                 <label>Test as JSON <input class="form-control form-control-sm" type="file" name="test" accept=".json,application/json"

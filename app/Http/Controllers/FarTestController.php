@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AnswerTest;
+use App\Models\TestRun;
+use App\Rigs\StoredRig;
+use App\ViewModels\BenchPage;
+use HiddenWire\Core\Bench\Heard;
+use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Bench\TestStep;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Listener;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+
+/**
+ * What somebody far away hears: the steps of one listener of one test, by a signed link that expires. Of the rig they see no more than what
+ * plays and what is to come to them; what they answer is kept at its step, with their listener's name.
+ */
+final class FarTestController
+{
+    public function show(TestRun $run, string $listener): Response
+    {
+        [$plan, $away] = $this->asked($run, $listener);
+        $bench = new BenchPage($run->rig ?? abort(404), $plan, $run, listener: $away->id);
+
+        return response()->view('far-test', ['bench' => $bench, 'listener' => $away, 'to' => BenchPage::farUrl($run, $away)], headers: [
+            'X-Robots-Tag' => 'noindex', 'Cache-Control' => 'no-store, private',
+        ]);
+    }
+
+    public function answer(Request $request, TestRun $run, string $listener, AnswerTest $answer): JsonResponse
+    {
+        [$plan, $away] = $this->asked($run, $listener);
+        $sent = $request->validate([
+            'answers' => ['present', 'array', 'max:200'],
+            'answers.*.step' => ['required', 'string', 'max:12'],
+            'answers.*.heard' => ['required', Rule::enum(Heard::class)],
+            'answers.*.note' => ['present', 'nullable', 'string', 'max:'.Bounds::STEP],
+            'answers.*.at' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
+        ]);
+        $own = array_fill_keys(array_map(fn (TestStep $one) => $one->key, $this->steps($plan, $away)), true);
+        $answers = [];
+        foreach ($sent['answers'] as $one) {
+            if (isset($own[$one['step']])) {
+                $note = trim((string) $one['note']);
+                // What they sent before comes back with their name before it.
+                $note = $note === $away->name ? '' : (string) preg_replace('/^'.preg_quote($away->name, '/').': /u', '', $note);
+                $answers[] = ['step' => (string) $one['step'], 'heard' => Heard::from($one['heard']), 'at' => (int) $one['at'],
+                    'note' => mb_strimwidth(rtrim("{$away->name}: {$note}", ': '), 0, Bounds::STEP, '…')];
+            }
+        }
+
+        return response()->json(['answers' => (object) array_intersect_key($answer($run, null, $plan, $answers), $own)]);
+    }
+
+    /** @return array{TestPlan, Listener} */
+    private function asked(TestRun $run, string $listener): array
+    {
+        $rig = StoredRig::load($run->rig ?? abort(404));
+
+        return [new TestPlan(new Hearings($rig)), $rig->listeners[$listener] ?? abort(404)];
+    }
+
+    /** @return list<TestStep> */
+    private function steps(TestPlan $plan, Listener $listener): array
+    {
+        return array_values(array_filter($plan->steps, fn (TestStep $one) => $one->listener->id === $listener->id));
+    }
+}
