@@ -83,7 +83,8 @@ final readonly class FaultAnswers
             : implode('.', array_map(self::digest(...), explode("\n", $answer)));
     }
 
-    private static function digest(string $words): string
+    /** By what a fault is named in an address. */
+    public static function digest(string $words): string
     {
         return substr(hash('sha256', $words), 0, self::DIGITS);
     }

@@ -272,6 +272,18 @@ final readonly class FaultPage
         return $first === null || $this->next !== null ? null : $this->words($first);
     }
 
+    /** What was found, as an edit names it, where it is one thing alone and the plan can be made so; null elsewhere. */
+    public function foundDigests(): ?string
+    {
+        $first = $this->finder?->suspicions[0] ?? null;
+
+        if ($first === null || $this->next !== null || $this->room !== null || count($this->finder->suspicions ?? []) > 1) {
+            return null;
+        }
+
+        return implode('.', array_map(fn (int $i) => FaultAnswers::digest($this->table->faults[$i]->words ?? ''), $first->faults));
+    }
+
     /** "3 suspects in 2 groups that ears and meters can tell apart", or that there are none. */
     public function standing(): string
     {

@@ -9,6 +9,7 @@ use App\Models\Rig as Record;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
+use App\ViewModels\FaultAnswers;
 use HiddenWire\Core\Book\BookInput as BookSource;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
@@ -40,6 +41,7 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Room\Fault;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 
@@ -453,6 +455,13 @@ final class DrawnForms
         [$computer, $device] = $this->computerDevice();
 
         return $device === null ? null : ['computer' => $computer, 'device' => (string) $device->ref, 'name' => $this->oneOf(['', $this->newName()])];
+    }
+
+    private function drawFound(): ?array
+    {
+        $faults = Fault::all($this->rig);
+
+        return $faults === [] ? null : ['faults' => FaultAnswers::digest($this->oneOf($faults)->words)];
     }
 
     private function drawObserved(): ?array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Rig;
 use App\Models\User;
+use App\Rigs\StoredRig;
 use App\Rigs\Suspects;
 use App\ViewModels\FaultAnswers;
 use HiddenWire\Core\Document\DocumentReader;
@@ -15,8 +16,8 @@ function faultRig(User $user): Rig
     return $user->rigs()->latest('id')->firstOrFail();
 }
 
-/** Follows the page's own links from what was said to what was found. */
-function followRoom(Rig $rig, string $url): string
+/** Follows the page's own links from what was said to what was found, whose address comes back by the way. */
+function followRoom(Rig $rig, string &$url): string
 {
     for ($check = 0; $check < 12; $check++) {
         $page = (string) test()->get($url)->assertOk()->getContent();
@@ -52,9 +53,21 @@ it('finds what is hidden in the simulated room, and says so only then', function
     $situation = (string) array_key_first((new DocumentReader)->read((string) shipped('starters/crab-race.json'))->situations);
     $this->getJson("/rigs/{$rig->id}/faults/hear?situation={$situation}")->assertOk();
     foreach ([1, 2, 3] as $seed) {
-        $page = followRoom($rig, "/rigs/{$rig->id}/faults?room={$seed}");
-        expect($page)->toContain('class="fault-found"')->toContain('Put it back as planned');
+        $url = "/rigs/{$rig->id}/faults?room={$seed}";
+        $page = followRoom($rig, $url);
+        expect($page)->toContain('class="fault-found"')->toContain('Put it back as planned')->not->toContain('Take it over into the plan');
     }
+    // The same known of the real room: the plan can be made so, and comes back with undo.
+    $before = StoredRig::load($rig->fresh());
+    $page = (string) $this->get(preg_replace('/([?&])room=\d+&?/', '$1', $url))->assertOk()->assertSee('Take it over into the plan')->getContent();
+    expect(preg_match('#name="_change" value="([^"]+)">\s*<p>Or it is to stay#', $page, $found))->toBe(1);
+    $this->post("/rigs/{$rig->id}/edits", ['_change' => html_entity_decode($found[1])])->assertRedirect()->assertSessionHasNoErrors();
+    expect(StoredRig::load($rig->fresh()))->not->toEqual($before);
+    $this->post("/rigs/{$rig->id}/undo", ['revision' => $rig->fresh()->revision])->assertRedirect();
+    expect(StoredRig::load($rig->fresh())->parts())->toEqual($before->parts());
+    // What cannot be any more is refused.
+    $this->post("/rigs/{$rig->id}/edits", ['edit' => 'found', 'faults' => 'abcdef01', 'revision' => $rig->fresh()->revision])
+        ->assertSessionHasErrors(['faults' => 'That is not possible in the plan any more. Search again.']);
 });
 
 it('lets a check of one\'s own be made in the simulated room, and tells how many it took', function () {

@@ -25,9 +25,9 @@ use Illuminate\Validation\Rule;
  */
 final class FarTestController
 {
-    public function show(TestRun $run, string $listener): Response
+    public function show(int $run, string $listener): Response
     {
-        [$plan, $away] = $this->asked($run, $listener);
+        [$run, $plan, $away] = $this->asked($run, $listener);
         $bench = new BenchPage($run->rig ?? abort(404), $plan, $run, listener: $away->id);
 
         return response()->view('far-test', ['bench' => $bench, 'listener' => $away, 'to' => BenchPage::farUrl($run, $away)], headers: [
@@ -35,9 +35,9 @@ final class FarTestController
         ]);
     }
 
-    public function answer(Request $request, TestRun $run, string $listener, AnswerTest $answer): JsonResponse
+    public function answer(Request $request, int $run, string $listener, AnswerTest $answer): JsonResponse
     {
-        [$plan, $away] = $this->asked($run, $listener);
+        [$run, $plan, $away] = $this->asked($run, $listener);
         $sent = $request->validate([
             'answers' => ['present', 'array', 'max:200'],
             'answers.*.step' => ['required', 'string', 'max:12'],
@@ -60,12 +60,13 @@ final class FarTestController
         return response()->json(['answers' => (object) array_intersect_key($answer($run, null, $plan, $answers), $own)]);
     }
 
-    /** @return array{TestPlan, Listener} */
-    private function asked(TestRun $run, string $listener): array
+    /** @return array{TestRun, TestPlan, Listener} looked for only now: a forged link does not learn which tests there are */
+    private function asked(int $run, string $listener): array
     {
+        $run = TestRun::query()->with('rig')->findOrFail($run);
         $rig = StoredRig::load($run->rig ?? abort(404));
 
-        return [new TestPlan(new Hearings($rig)), $rig->listeners[$listener] ?? abort(404)];
+        return [$run, new TestPlan(new Hearings($rig)), $rig->listeners[$listener] ?? abort(404)];
     }
 
     /** @return list<TestStep> */

@@ -99,6 +99,7 @@ final class EditForms
         'show-step' => [PaperForms::class, 'step'],
         'move-show-step' => [PaperForms::class, 'moveStep'],
         'remove-show-step' => [PaperForms::class, 'removeStep'],
+        'found' => [RoomForms::class, 'found'],
         'accept' => [PaperForms::class, 'accept'],
         'reopen' => [PaperForms::class, 'reopen'],
     ];

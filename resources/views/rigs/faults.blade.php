@@ -72,6 +72,9 @@
                     <h3 id="fault-next">Found</h3>
                     <p class="fault-found">{{ $faults->found() }}</p>
                     <p>Put it back as planned, and listen again: if something is still wrong, begin with that.</p>
+                    @if ($faults->foundDigests() !== null && $page->canEdit) <x-edit :page="$page" :fields="['edit' => 'found',
+                        'faults' => $faults->foundDigests(), 'situation' => '']"><p>Or it is to stay as it is: <button class="do"
+                        type="submit">Take it over into the plan</button></p></x-edit> @endif
                     @if ($faults->room !== null) <p>{{ $faults->score() }}</p>
                     <a class="btn btn-sm btn-ink" href="{{ $faults->practiseUrl() }}">Another hidden fault</a>
                     @endif
