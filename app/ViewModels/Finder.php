@@ -56,6 +56,7 @@ final readonly class Finder
         }
         $add('Grounds', 'view', $this->page->url(['layer' => 'ground'], 'wiring'), AlsoCalled::view('grounds'));
         $add('Find a fault', 'view', $this->page->url([], 'faults'), AlsoCalled::view('faults'));
+        $add('Tone test', 'view', $this->page->url([], 'tones'), AlsoCalled::view('tones'));
         foreach ($this->actions() as $action => $url) {
             $add($action, 'action', $url, AlsoCalled::action($action));
         }

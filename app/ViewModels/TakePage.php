@@ -124,7 +124,7 @@ final readonly class TakePage
     public function moreUrl(Difference $difference): ?array
     {
         return match ($difference->kind) {
-            DifferenceKind::Hum => ['Grounds', $this->page->url(['grounds' => '1'], 'wiring')],
+            DifferenceKind::Hum => ['Grounds', $this->page->url(['layer' => 'ground'], 'wiring')],
             DifferenceKind::Clipped, DifferenceKind::Soft, DifferenceKind::Loud => ['Levels', $this->page->url([], 'levels')],
             DifferenceKind::Late => ['Delays', $this->page->url([], 'levels')],
             default => $difference->source === null ? null : ['Way', $this->page->url(

@@ -68,7 +68,7 @@ it('has words of things that there are, and none twice', function () {
     $words = fn (string $file): array => json_decode((string) file_get_contents(resource_path("words/{$file}.json")), true);
     expect(array_diff(array_keys($words('models')), array_keys(CatalogueFiles::catalogue()->models)))->toBe([])
         ->and(array_diff(array_keys($words('families')), array_column(HiddenWire\Core\Equipment\Family::cases(), 'value')))->toBe([])
-        ->and(array_diff(array_keys($words('views')), [...array_column(App\ViewModels\Step::cases(), 'value'), 'grounds', 'faults']))->toBe([]);
+        ->and(array_diff(array_keys($words('views')), [...array_column(App\ViewModels\Step::cases(), 'value'), 'grounds', 'faults', 'tones']))->toBe([]);
     foreach (['models', 'families', 'views', 'actions'] as $file) {
         foreach ($words($file) as $of => $also) {
             expect(array_map(mb_strtolower(...), $also))->toBe(array_values(array_unique(array_map(mb_strtolower(...), $also))), "{$file}: {$of}");
