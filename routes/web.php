@@ -143,6 +143,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(FaultController::class)->prefix('/faults')->name('faults')->group(function () {
                 Route::get('/', 'index');
                 Route::get('/hear', 'hear')->middleware('throttle:documents')->name('.hear');
+                Route::get('/progress', 'progress')->middleware('throttle:ticks')->name('.progress');
             });
             Route::controller(ToneController::class)->prefix('/tones')->name('tones')->group(function () {
                 Route::get('/', 'index');

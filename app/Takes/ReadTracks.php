@@ -22,28 +22,32 @@ final readonly class ReadTracks
 {
     private const MOST = 200;
 
-    /** @param  list<Kept>  $tracks */
-    public function __construct(public array $tracks)
+    /**
+     * @param  list<Kept>  $tracks
+     * @param  list<string>  $says  what it tells without a signature, in sentences
+     */
+    public function __construct(public array $tracks, public array $says = [])
     {
     }
 
     /**
      * @param  list<array{Listener, list<ChannelReading>, float}>  $readings  each track, its channels, its length in seconds
+     * @param  list<string>  $says
      */
-    public static function of(array $readings): self
+    public static function of(array $readings, array $says = []): self
     {
         return new self(array_map(fn (array $one) => [
             'id' => $one[0]->id,
             'seconds' => $one[2],
             'lufs' => $one[1] === [] ? null : Loudness::integrated(array_map(fn (ChannelReading $channel) => $channel->powers, $one[1])),
             'channels' => array_map(self::channel(...), $one[1]),
-        ], $readings));
+        ], $readings), $says);
     }
 
-    /** @return array{tracks: list<Kept>} */
+    /** @return array{tracks: list<Kept>, says: list<string>} */
     public function toArray(): array
     {
-        return ['tracks' => $this->tracks];
+        return ['tracks' => $this->tracks, 'says' => $this->says];
     }
 
     /** @return list<array{Listener, non-empty-list<ChannelReading>}> those that the rig still has */

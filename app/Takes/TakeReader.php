@@ -9,12 +9,16 @@ use HiddenWire\Core\Audio\InvalidSound;
 use HiddenWire\Core\Audio\WavFormat;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Tones\ChannelReading;
+use HiddenWire\Core\Tones\OrdinaryTake;
 use HiddenWire\Core\Tones\Signature;
+use HiddenWire\Core\Tones\TonePlan;
 use HiddenWire\Core\Tones\ToneTest;
 use Illuminate\Support\Facades\Storage;
 
@@ -59,10 +63,40 @@ final readonly class TakeReader
             }
         }
 
-        return ReadTracks::of(array_map(
+        $readings = array_map(
             fn (array $one) => [$one[0], array_slice($channels, $one[1], $one[2]), $seconds[$one[1]]],
             $places,
-        ));
+        );
+        $isTested = array_filter($channels, fn (ChannelReading $one) => $one->found !== []) !== [];
+
+        return ReadTracks::of($readings, $isTested ? [] : $this->ordinary($readings));
+    }
+
+    /**
+     * What a recording without any signature tells by its levels.
+     *
+     * @param  list<array{Listener, list<ChannelReading>, float}>  $readings
+     * @return list<string> sentences
+     */
+    private function ordinary(array $readings): array
+    {
+        $situation = $this->rig->situations[$this->take->situation] ?? null;
+        if ($situation === null) {
+            return [];
+        }
+        $levels = [];
+        foreach ($readings as [$track, $channels]) {
+            $powers = array_fill(0, min([PHP_INT_MAX, ...array_map(fn (ChannelReading $one) => count($one->plain), $channels)]), 0.0);
+            foreach ($channels as $channel) {
+                foreach ($powers as $i => $power) {
+                    $powers[$i] = $power + $channel->plain[$i] / count($channels);
+                }
+            }
+            $levels[] = [$track, $powers];
+        }
+        $plan = new TonePlan((new Hearings($this->rig))->in($situation->id));
+
+        return (new OrdinaryTake($plan, $levels))->says();
     }
 
     /** @return list<Listener> the tracks that a unit records, in the order of its own */

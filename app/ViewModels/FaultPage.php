@@ -94,6 +94,12 @@ final readonly class FaultPage
         return $this->table === null && ($this->answers->answers !== [] || $this->seed !== 0);
     }
 
+    /** How far that is. */
+    public function progressUrl(): string
+    {
+        return route('rigs.faults.progress', [$this->page->record, 'situation' => $this->page->situation->id], false);
+    }
+
     public function hearUrl(): string
     {
         return route('rigs.faults.hear', [$this->page->record->id, 'situation' => $this->page->situation->id]);

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Import\DeviceDifference;
 use HiddenWire\Core\Import\DeviceListing;
+use HiddenWire\Core\Import\DeviceTrouble;
 use HiddenWire\Core\Import\ObservedDevices;
 use HiddenWire\Core\Import\UnreadableTable;
 use HiddenWire\Core\Rig\Unit;
@@ -19,6 +20,8 @@ final readonly class ObservedPage
     /** @var list<string> lines of which nothing was taken */
     public array $passedOver;
 
+    private RigPage $page;
+
     /** The list of a stand-in, another than before. */
     public string $simulatedUrl;
 
@@ -31,6 +34,7 @@ final readonly class ObservedPage
      */
     public function __construct(RigPage $page, public Unit $computer, public string $text, int $seed = 0)
     {
+        $this->page = $page;
         $this->simulatedUrl = route('rigs.observed', [$page->record, $computer->id, 'simulated' => $seed + 1], false);
         $observed = null;
         $passedOver = [];
@@ -51,5 +55,21 @@ final readonly class ObservedPage
     public function toTake(): int
     {
         return count(array_filter($this->observed->differences ?? [], fn (DeviceDifference $one) => $one->takeOver !== null));
+    }
+
+    /** The fault finder with the defaults that are otherwise; null where there are none: mutes, and what has no plug, no list shows. */
+    public function faultsUrl(): ?string
+    {
+        $seen = [];
+        foreach ($this->observed->differences ?? [] as $difference) {
+            if ($difference->kind === DeviceTrouble::WrongDefault && $difference->takeOver !== null) {
+                $seen[] = $difference->takeOver->words($this->page->rig);
+            }
+        }
+        $known = FaultAnswers::read('')->with("look devices {$this->computer->id}", implode("\n", $seen));
+
+        return $seen === [] ? null : route('rigs.faults', [
+            $this->page->record, 'situation' => $this->page->situation->id, 'known' => $known->text(),
+        ], false);
     }
 }

@@ -40,7 +40,8 @@ final readonly class TakePage
     public function __construct(public RigPage $page, public ToneTake $take, public bool $reveals)
     {
         $situation = $page->rig->situations[$take->situation] ?? null;
-        $this->read = $take->state === TakeState::Done && $take->read !== null ? new ReadTracks($take->read['tracks']) : null;
+        $this->read = $take->state === TakeState::Done && $take->read !== null
+            ? new ReadTracks($take->read['tracks'], $take->read['says'] ?? []) : null;
         $this->measured = $this->read === null || $situation === null ? null : new MeasuredTracks(
             new TonePlan(Heard::in($page->rig, $situation, $page->record), $take->played),
             $this->read->readings($page->rig),
@@ -57,6 +58,12 @@ final readonly class TakePage
             .' in '.($rig->situations[$this->take->situation]->name ?? 'a situation that is gone')
             .', '.($this->take->hidden === null ? 'brought in' : 'simulated').$by.' on '.$this->take->created_at->isoFormat('D MMMM, HH:mm')
             .' at revision '.$this->take->revision.'; '.$this->take->kept();
+    }
+
+    /** @return list<string> what is told of a recording without a signature; none where there is one */
+    public function ordinary(): array
+    {
+        return $this->read->says ?? [];
     }
 
     /** @return list<Source> those that are planned or were found on any of the tracks */
@@ -92,7 +99,11 @@ final readonly class TakePage
     {
         return array_map(
             fn (Difference $one) => ['difference' => $one, 'url' => $this->faultsUrl($one)],
-            $this->measured?->differences() ?? [],
+            // Of a recording without any signature only what is on its tracks whatever plays.
+            array_values(array_filter(
+                $this->measured?->differences() ?? [],
+                fn (Difference $one) => $one->source === null || $this->ordinary() === [],
+            )),
         );
     }
 

@@ -10,6 +10,7 @@ use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\SourceKind;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
 
@@ -88,7 +89,8 @@ final readonly class TonePlan
     {
         $origin = array_values($source->origins)[0] ?? null;
 
-        return $origin !== null && $this->rig->point($origin->at)->capsule !== null;
+        return $origin !== null && in_array($source->kind, [SourceKind::Voice, SourceKind::Instrument], true)
+            && ! $this->rig->modelOf($origin->at->unit)->isProgram();
     }
 
     /**

@@ -5,12 +5,16 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use App\ViewModels\FaultAnswers;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Import\DeviceDifference;
 use HiddenWire\Core\Import\DeviceListing;
 use HiddenWire\Core\Import\DeviceTrouble;
 use HiddenWire\Core\Import\ObservedDevices;
 use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Room\Disturbance;
+use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\SimulatedComputer;
 
 beforeEach(function () {
     $this->owner = User::factory()->create();
@@ -45,6 +49,26 @@ it('takes one difference over, or all of them, by an edit that can be undone', f
     ($this->compare)($this->list)->assertSee('All as planned');
     $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
     ($this->compare)($this->list)->assertDontSee('All as planned');
+});
+
+it('gives defaults that are otherwise to the fault finder, which finds them in the plan', function () {
+    $relay = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $rig = StoredRig::load($relay);
+    $devices = (new DeviceLists($rig, new Wiring($rig)))->of('sim-pc');
+    $list = (new SimulatedComputer($devices))->listing([Disturbance::OtherDefault]);
+    $page = (string) $this->actingAs($this->owner)->post("/rigs/{$relay->id}/computers/sim-pc/observed", ['list' => $list])
+        ->assertOk()->assertSee('The playback default is To the desk, and Rally sound is planned')->getContent();
+    expect(preg_match('#href="([^"]+)">Look for a fault#', $page, $found))->toBe(1);
+    parse_str((string) parse_url(html_entity_decode($found[1]), PHP_URL_QUERY), $query);
+    $faults = array_values(array_filter(
+        Fault::all($rig),
+        fn (Fault $one) => $query['known'] === 'look devices sim-pc='.FaultAnswers::digest($one->words),
+    ));
+    expect(array_map(fn (Fault $one) => $one->words, $faults))->toBe(['Rally computer: To the desk default for playback']);
+    // A list that is as planned says nothing of mutes and plugs: no link.
+    $this->post("/rigs/{$relay->id}/computers/sim-pc/observed", ['list' => (new SimulatedComputer($devices))->listing()])
+        ->assertSee('All as planned')->assertDontSee('Look for a fault');
+    $this->get("/rigs/{$relay->id}/computers/sim-pc/observed?simulated=3")->assertOk()->assertSee('difference');
 });
 
 it('is of computers of this rig only', function () {

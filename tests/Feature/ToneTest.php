@@ -114,7 +114,8 @@ it('says what is the matter with a file', function (callable $file, string $says
 
 it('says that nothing at all is on a track', function () {
     $take = ($this->bring)('broadcast', [($this->silence)(2)]);
-    $this->get("{$this->url}/{$take->id}")->assertSee('Nothing at all is on it, not even noise')->assertSee('silent');
+    $this->get("{$this->url}/{$take->id}")->assertSee('Nothing at all is on it, not even noise')->assertSee('silent')
+        ->assertSee('As an ordinary recording')->assertSee('Archive has nothing on it but noise.');
 });
 
 it('reads the tracks of Matroska, MP4 and FLAC by ffmpeg, each where it belongs', function (string $container, string $codec) {

@@ -49,6 +49,16 @@ final class FaultController
         return view('rigs.faults', ['page' => $page, 'faults' => $faults]);
     }
 
+    /** How far that is, for the page that waits for it. */
+    public function progress(Request $request, Rig $rig): JsonResponse
+    {
+        Gate::authorize('view', $rig);
+        $situation = StoredRig::load($rig)->situations[$request->string('situation')->toString()] ?? abort(404);
+        $at = Suspects::at($rig, $situation);
+
+        return response()->json(['says' => $at === null ? '' : "{$at[0]} of {$at[1]} faults are tried on the plan …"]);
+    }
+
     /** Hears what each possible fault would do: a page asks for it once it is shown, and is drawn anew. */
     public function hear(Request $request, Rig $rig): JsonResponse
     {

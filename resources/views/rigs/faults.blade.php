@@ -67,7 +67,8 @@
                 @if ($faults->isWaiting())
                     <h3 id="fault-next">Listening</h3>
                     <p x-data="causes" data-key="suspects-{{ $page->record->revision }}-{{ $page->situation->id }}" role="status"
-                        data-causes="{{ $faults->hearUrl() }}">Every possible fault is tried on the plan …</p>
+                        data-causes="{{ $faults->hearUrl() }}"
+                        data-progress="{{ $faults->progressUrl() }}">Every possible fault is tried on the plan …</p>
                 @elseif ($faults->found() !== null)
                     <h3 id="fault-next">Found</h3>
                     <p class="fault-found">{{ $faults->found() }}</p>

@@ -12,9 +12,16 @@
         @elseif ($take->measured === null) <p class="take-trouble"><strong>{{ ucfirst($take->take->says()) }}</strong></p>
         @else
             @php $differences = $take->differences(); @endphp
+            @if ($differences !== [] || $take->ordinary() === [])
             <p class="take-sum"><strong>{{ $differences === [] ? 'All is as planned.' : Count::of(count($differences), 'difference')
                 .' from the plan.' }}</strong> @if ($differences !== []) <a class="btn btn-sm btn-ink" href="{{ $take->faultsUrl() }}">Find
                 the fault</a> @endif</p>
+            @endif
+            @if ($take->ordinary() !== [])
+                <h3>As an ordinary recording</h3>
+                <p class="quiet">No signature is on it. By the levels of its tracks:</p>
+                <ul>@foreach ($take->ordinary() as $says) <li>{{ $says }}</li> @endforeach</ul>
+            @endif
             @if ($differences !== [])
             <table class="take-differences"><tbody>
                 @foreach ($differences as ['difference' => $one, 'url' => $url])
@@ -26,6 +33,7 @@
                 @endforeach
             </tbody></table>
             @endif
+            @if ($take->ordinary() === [])
             <h3>What is on each track</h3>
             <table class="take-table"><caption class="visually-hidden">Levels as measured, under them as planned</caption>
                 <thead><tr><th scope="col">Sound</th>@foreach ($take->measured->tracks as $track) <th scope="col">{{ $track->track->name
@@ -36,6 +44,7 @@
                         <td @class(['is-off' => $cell['isOff']])>@if ($cell['says'] !== '') {{ $cell['says'] }} <small>planned {{
                             $cell['planned'] }}</small> @endif</td> @endforeach</tr>
                 @endforeach</tbody></table>
+            @endif
             @foreach ($take->measured->tracks as $track)
                 @php [$line, $loud] = [$take->timeline($track), $take->loudness($track)]; @endphp
                 <section class="take-track" aria-labelledby="take-{{ $track->track->id }}">
