@@ -164,6 +164,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/', 'store')->middleware('throttle:ticks')->name('.store');
                 Route::post('/file', 'import')->middleware('throttle:documents')->name('.import');
                 Route::get('/standing', 'standing')->name('.standing');
+                Route::get('/practise', 'practise')->middleware('throttle:documents')->name('.practise');
                 Route::get('/{run}', 'run')->whereNumber('run')->name('.run');
                 Route::post('/{run}', 'answer')->whereNumber('run')->middleware('throttle:ticks')->name('.answer');
                 Route::get('/{run}/file', 'export')->whereNumber('run')->name('.export');

@@ -211,3 +211,12 @@ it('takes what somebody far away says by a link that holds a day, at their own s
     $this->travel(25)->hours();
     $this->get($link)->assertForbidden();
 });
+
+it('is practised in a simulated room with something hidden in it', function () {
+    $page = $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/bench/practise?room=3")->assertOk()->assertSee('Show what is hidden')
+        ->assertSee('I hear');
+    expect((string) $page->getContent())->not->toContain('<p>Nothing.</p>');
+    $this->get("/rigs/{$this->rig->id}/bench")->assertSee('Practise in a simulated room');
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$this->rig->id}/bench/practise")->assertNotFound();
+});

@@ -17,12 +17,16 @@ use App\ViewModels\RigPage;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestRecord;
+use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Problem;
+use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\SimulatedWalk;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -37,6 +41,13 @@ use Illuminate\Validation\Rule;
 final class BenchController
 {
     private const MAX_BYTES = 4_000_000;
+
+    /** Of simulated rooms: the highest number, how far apart their faults are taken, how many are tried. */
+    private const SEEDS = 9_999;
+
+    private const STRIDE = 37;
+
+    private const TRIES = 12;
 
     public function index(Request $request, Rig $rig): View
     {
@@ -129,6 +140,32 @@ final class BenchController
 
         return $bench->with('said', Count::of(count($answers), 'answer').' taken over'.($passed === 0 ? '.'
             : ', '.Count::of($passed, 'answer').' to steps that the plan does not have left out.'));
+    }
+
+    /** The plan in a simulated room, where somebody learns to walk it. */
+    public function practise(Request $request, Rig $rig): View
+    {
+        Gate::authorize('view', $rig);
+        $seed = max(1, min(self::SEEDS, $request->integer('room', 1)));
+        $plan = new Hearings(StoredRig::load($rig));
+        $bench = new BenchPage($rig, new TestPlan($plan), null);
+        $faults = Fault::all($plan->rig);
+        // The first from there on that any step tells of.
+        for ($i = 0; $i < min(self::TRIES, count($faults)); $i++) {
+            $fault = $faults[($seed * self::STRIDE + $i) % count($faults)];
+            try {
+                $walk = new SimulatedWalk($plan, [$fault]);
+            } catch (InvalidRig) {
+                continue;
+            }
+            if (array_filter($bench->plan->steps, fn (TestStep $step) => ! $walk->isAsPlanned($step)) !== []) {
+                return view('rigs.bench-practise', ['bench' => $bench, 'walk' => $walk, 'hidden' => $fault->words, 'seed' => $seed]);
+            }
+        }
+
+        $walk = new SimulatedWalk($plan, []);
+
+        return view('rigs.bench-practise', ['bench' => $bench, 'walk' => $walk, 'hidden' => 'Nothing', 'seed' => $seed]);
     }
 
     /** A line for every view of the rig, asked for once it is shown: when it was tested, and how much of that is out of date. */

@@ -17,6 +17,7 @@
             @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
             <a href="{{ $page->url([], 'faults') }}">Find a fault</a>
             <a href="{{ $page->url([], 'tones') }}">Tone test</a>
+            <a href="{{ route('rigs.bench.practise', $page->record) }}">Practise in a simulated room</a>
         </div>
         @if ($bench->events() !== [])
         <form class="bench-after" method="get" action="{{ route('rigs.bench', $page->record) }}">
