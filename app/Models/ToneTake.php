@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Storage;
  * @property string $unit  what recorded it
  * @property array<array-key, list<array{int, bool}>> $played  number of each part of a sound, and whether in bursts, by source
  * @property list<array{name: string, bytes: int}> $files  in the order of the tracks
+ * @property list<array{string, float, float}> $marks  whose voice was marked, from when to when, s
  * @property array{seed: int, what: list<string>, words?: list<string>}|null $hidden  what a simulated room has; null for a real one
  * @property TakeState $state
  * @property string $trouble  why it failed
@@ -36,11 +37,13 @@ final class ToneTake extends Model
     private const DAYS = 7;
 
     protected $fillable = [
-        'user_id', 'revision', 'situation', 'unit', 'played', 'files', 'hidden', 'state', 'trouble', 'done', 'read', 'is_kept',
+        'user_id', 'revision', 'situation', 'unit', 'played', 'files', 'marks', 'hidden', 'state', 'trouble', 'done', 'read', 'is_kept',
     ];
 
-    protected $casts = ['played' => 'array', 'files' => 'array', 'hidden' => 'array', 'state' => TakeState::class, 'read' => 'array',
-        'is_kept' => 'boolean', 'done' => 'integer', 'revision' => 'integer'];
+    protected $casts = [
+        'played' => 'array', 'files' => 'array', 'marks' => 'array', 'hidden' => 'array', 'state' => TakeState::class, 'read' => 'array',
+        'is_kept' => 'boolean', 'done' => 'integer', 'revision' => 'integer',
+    ];
 
     protected static function booted(): void
     {

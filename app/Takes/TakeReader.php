@@ -96,7 +96,7 @@ final readonly class TakeReader
         }
         $plan = new TonePlan((new Hearings($this->rig))->in($situation->id));
 
-        return (new OrdinaryTake($plan, $levels))->says();
+        return (new OrdinaryTake($plan, $levels, $this->take->marks))->says();
     }
 
     /** @return list<Listener> the tracks that a unit records, in the order of its own */

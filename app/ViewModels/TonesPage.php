@@ -54,6 +54,14 @@ final readonly class TonesPage
         return array_values(array_diff_key($this->page->rig->sources, $this->plan->signatures));
     }
 
+    /** @return array<array-key, string> names of those who speak into a microphone, by id */
+    public function voices(): array
+    {
+        $spoken = array_filter($this->page->rig->sources, fn (Source $one) => $this->plan->isPlayedToMicrophone($one));
+
+        return array_map(fn (Source $one) => $one->name, $spoken);
+    }
+
     /** @return array<string, string> names of the units that record tracks, with how many, by id */
     public function recorders(): array
     {

@@ -12,7 +12,7 @@ use HiddenWire\Core\Rig\Source;
 /**
  * A recording without signatures, by the levels of its tracks over time: who speaks when, how well the microphones are kept apart, whose
  * loud moments are how loud. A track is somebody's where by the plan their voice is the loudest on it; that somebody speaks is guessed from
- * their track being louder than every other one that is somebody's.
+ * their track being louder than every other one that is somebody's, unless it was marked while they did.
  */
 final readonly class OrdinaryTake
 {
@@ -62,10 +62,19 @@ final readonly class OrdinaryTake
     /** @var array<array-key, string> whose tracks are whose: names of voices, by track */
     private array $voices;
 
-    /** @param  list<array{Listener, list<float>}>  $levels  mean powers of each 100 ms of each track, by one clock */
-    public function __construct(TonePlan $plan, array $levels)
+    /** @var array<array-key, array-key> the track that was louder most of the time that somebody spoke, by theirs */
+    public array $wrong;
+
+    /** @var array<array-key, string> ids of voices, by track */
+    private array $ids;
+
+    /**
+     * @param  list<array{Listener, list<float>}>  $levels  mean powers of each 100 ms of each track, by one clock
+     * @param  list<array{string, float, float}>  $marks  whose voice, from when to when, s from the beginning; none where nobody has marked
+     */
+    public function __construct(TonePlan $plan, array $levels, private array $marks = [])
     {
-        $tracks = $db = $active = $loud = $voices = $beds = [];
+        $tracks = $db = $active = $loud = $voices = $beds = $ids = [];
         foreach ($levels as [$track, $powers]) {
             $tracks[$track->id] = $track;
             $of = array_map(fn (float $power) => 10 * log10(2 * $power + 1e-12), $powers);
@@ -82,13 +91,15 @@ final readonly class OrdinaryTake
                 $source = self::loudestOf($plan, $track);
                 if ($source !== null && $plan->isPlayedToMicrophone($source)) {
                     $voices[$track->id] = $source->name;
+                    $ids[$track->id] = $source->id;
                 } elseif ($source !== null) {
                     $beds[$track->id] = $source->name;
                 }
             }
         }
-        [$this->tracks, $this->active, $this->loud, $this->voices, $this->beds] = [$tracks, $active, $loud, $voices, $beds];
-        [$this->spoken, $this->apart, $this->over] = $this->turns($db);
+        [$this->tracks, $this->active, $this->loud] = [$tracks, $active, $loud];
+        [$this->voices, $this->beds, $this->ids] = [$voices, $beds, $ids];
+        [$this->spoken, $this->apart, $this->over, $this->wrong] = $this->turns($db);
     }
 
     /** @return list<string> sentences */
@@ -106,7 +117,12 @@ final readonly class OrdinaryTake
                 ? "{$voice} never stands out on {$this->tracks[$id]->name}: nobody spoke there, or another microphone is recorded."
                 : "{$voice} speaks for ".number_format($spoken, 0).' s, at '.self::db($this->loud[$id]).'FS in loud moments.';
         }
+        foreach ($this->wrong as $one => $other) {
+            $says[] = "While {$this->voices[$one]} spoke, {$this->tracks[$other]->name} was louder than {$this->tracks[$one]->name}: "
+                .'the wrong microphone is on one of them.';
+        }
         foreach ($this->apart as $one => $others) {
+            unset($others[$this->wrong[$one] ?? '']);
             foreach ($others as $other => $apart) {
                 $says[] = "{$this->voices[$one]} is ".self::db($apart)." louder on {$this->tracks[$one]->name} than on "
                     ."{$this->tracks[$other]->name}".($apart < self::APART_DB ? ': the two microphones are hardly apart.' : '.');
@@ -134,26 +150,29 @@ final readonly class OrdinaryTake
 
     /**
      * @param  array<array-key, list<float>>  $db  by track
-     * @return array{array<array-key, float>, array<array-key, array<array-key, float>>, array<array-key, array<array-key, float>>} seconds
-     *     spoken, how far apart from other voices, how far over what else plays
+     * @return array{array<array-key, float>, array<array-key, array<array-key, float>>, array<array-key, array<array-key, float>>,
+     *     array<array-key, array-key>} seconds spoken, how far apart from other voices, how far over what else plays, louder tracks
      */
     private function turns(array $db): array
     {
         $voices = array_intersect_key($db, $this->voices);
         $spoken = array_fill_keys(array_keys($voices), 0.0);
-        $differences = [];
+        $differences = $louder = [];
         $count = $voices === [] ? 0 : min(array_map(count(...), $voices));
         for ($i = 0; $i < $count; $i++) {
             $now = array_map(fn (array $of) => $of[$i], $voices);
             arsort($now);
-            $speaker = array_key_first($now);
+            $loudest = array_key_first($now);
             $second = array_values($now)[1] ?? -INF;
-            if ($now[$speaker] > $this->loud[$speaker] - self::SPEAKS_DB && $now[$speaker] - $second > self::LOUDER_DB) {
+            $stands = $now[$loudest] > $this->loud[$loudest] - self::SPEAKS_DB && $now[$loudest] - $second > self::LOUDER_DB;
+            $speaker = $this->marks === [] ? ($stands ? $loudest : null) : $this->marked($i * Loudness::STEP_SECONDS);
+            if ($speaker !== null) {
+                $louder[$speaker][$loudest] = ($louder[$speaker][$loudest] ?? 0) + ($stands ? 1 : 0);
                 $spoken[$speaker] += Loudness::STEP_SECONDS;
                 foreach ($db as $id => $of) {
                     $plays = isset($this->beds[$id]) && ($of[$i] ?? -INF) > $this->loud[$id] - self::SPEAKS_DB;
                     if ($id !== $speaker && ($plays || isset($this->voices[$id]))) {
-                        $differences[$speaker][$id][] = $voices[$speaker][$i] - $of[$i];
+                        $differences[$speaker][$id][] = $now[$speaker] - $of[$i];
                     }
                 }
             }
@@ -171,7 +190,29 @@ final readonly class OrdinaryTake
             }
         }
 
-        return [$spoken, $apart, $over];
+        $wrong = [];
+        foreach ($louder as $speaker => $tracks) {
+            arsort($tracks);
+            $most = array_key_first($tracks);
+            if ($most !== $speaker && $tracks[$most] > $spoken[$speaker] / Loudness::STEP_SECONDS / 2) {
+                $wrong[$speaker] = $most;
+            }
+        }
+
+        return [$spoken, $apart, $over, $wrong];
+    }
+
+    /** Whose track is that of the one voice that was marked then; null where none was, or several. */
+    private function marked(float $seconds): ?string
+    {
+        $tracks = [];
+        foreach ($this->marks as [$source, $from, $to]) {
+            if ($seconds >= $from && $seconds < $to) {
+                $tracks = [...$tracks, ...array_keys($this->ids, $source, true)];
+            }
+        }
+
+        return count($tracks) === 1 ? (string) $tracks[0] : null;
     }
 
     /** What is the loudest on a track by the plan; null where nothing is. */

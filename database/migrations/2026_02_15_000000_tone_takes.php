@@ -20,6 +20,7 @@ return new class extends Migration
             $table->string('unit', 60)->collation('utf8mb4_bin');
             $table->json('played');
             $table->json('files');
+            $table->json('marks');
             $table->json('hidden')->nullable();
             $table->string('state', 10);
             $table->string('trouble', 400)->default('');

@@ -11,8 +11,9 @@ use HiddenWire\Core\Tones\TonePlan;
  * Levels of three tracks, 100 ms at a time: who speaks when, how loud they are on their own track, and on each other.
  *
  * @param  list<array{int|null, int, float, array<int, float>}>  $parts  whose turn, how many tenths, dBFS there, dB less on each other track
+ * @param  list<array{string, float, float}>  $marks
  */
-function ordinaryTake(array $parts, string $starter = 'school-visit'): OrdinaryTake
+function ordinaryTake(array $parts, string $starter = 'school-visit', array $marks = []): OrdinaryTake
 {
     $rig = (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/starters/{$starter}.json"));
     $plan = new TonePlan((new Hearings($rig))->in((string) array_key_first($rig->situations)));
@@ -26,7 +27,7 @@ function ordinaryTake(array $parts, string $starter = 'school-visit'): OrdinaryT
         }
     }
 
-    return new OrdinaryTake($plan, array_map(fn (int $i) => [$plan->tracks[$i], $powers[$i]], [0, 1, 2]));
+    return new OrdinaryTake($plan, array_map(fn (int $i) => [$plan->tracks[$i], $powers[$i]], [0, 1, 2]), $marks);
 }
 
 it('tells who spoke how long and how loud, how far apart microphones are, and whose voices match', function () {
@@ -63,4 +64,18 @@ it('tells how far a voice is over what plays on another track, while it plays', 
     $take = ordinaryTake([[null, 30, 0, []], [0, 60, -20.0, [1 => 12.0]], [0, 60, -20.0, []]], 'night-market');
     expect($take->over)->toEqualWithDelta(['card-1' => ['card-2' => 12.0]], 1e-6)
         ->and($take->says())->toContain('Host is 12.0 dB over Street organ while it plays on Card track 2.');
+});
+
+it('knows the wrong microphone where it was marked who spoke', function () {
+    // For 5 s the guide speaks as it was marked, and comes by the first pupil's track; then the second pupil by their own.
+    $parts = [[null, 20, 0, []], [1, 50, -20.0, [0 => 15.0]], [null, 20, 0, []], [2, 40, -22.0, []]];
+    $guide = 'guide';
+    $take = ordinaryTake($parts, marks: [[$guide, 2.0, 7.0], ['pupil-b', 9.0, 13.0]]);
+    expect($take->says())->toContain(
+        'While Guide spoke, First pupil track was louder than Guide track: the wrong microphone is on one of them.',
+    )->and($take->spoken)->toEqualWithDelta(['track-1' => 5.0, 'track-2' => 0.0, 'track-3' => 4.0], 1e-6);
+    // Unmarked, it is taken for the pupil's voice.
+    expect(ordinaryTake($parts)->spoken['track-2'])->toEqualWithDelta(5.0, 1e-6);
+    // Two at once tell nothing of either.
+    expect(ordinaryTake($parts, marks: [[$guide, 2.0, 7.0], ['pupil-a', 2.0, 7.0]])->spoken['track-1'])->toBe(0.0);
 });

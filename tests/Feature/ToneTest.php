@@ -9,6 +9,7 @@ use App\Models\ToneTake;
 use App\Models\User;
 use App\Rigs\StoredRig;
 use App\Takes\TakeReader;
+use HiddenWire\Core\Audio\Noise;
 use HiddenWire\Core\Audio\WavFormat;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\TonePlan;
@@ -116,6 +117,28 @@ it('says that nothing at all is on a track', function () {
     $take = ($this->bring)('broadcast', [($this->silence)(2)]);
     $this->get("{$this->url}/{$take->id}")->assertSee('Nothing at all is on it, not even noise')->assertSee('silent')
         ->assertSee('As an ordinary recording')->assertSee('Archive has nothing on it but noise.');
+});
+
+it('judges an ordinary recording by who was marked to speak', function () {
+    $rig = app(ImportRig::class)($this->owner, shipped('starters/school-visit.json'));
+    // The guide is marked from 2 s to 6 s, and a pupil's track has the louder voice.
+    $noise = new Noise(3, 16_000);
+    $bytes = SoundInMemory::made(3, 16_000, 8, 16, function (array $block, int $at) use ($noise): array {
+        $by = $at >= 2 * 16_000 && $at < 6 * 16_000 ? [0.02, 0.1, 0.0005] : [0.0002, 0.0002, 0.0002];
+        $speech = $noise->speech(16_000);
+
+        return array_map(fn (float $level) => array_map(fn (float $x) => $level * $x, $speech), $by);
+    })->bytes;
+    $content = StoredRig::load($rig);
+    $to = $this->actingAs($this->owner)->postJson("/rigs/{$rig->id}/tones", ['unit' => 'rec', 'situation' => array_key_first($content->situations),
+        'files' => [['name' => 'visit.wav', 'bytes' => strlen($bytes)]], 'marks' => [['source' => 'guide', 'from' => 2.0, 'to' => 6.0]]])
+        ->assertOk()->json('to');
+    $this->call('POST', "{$to}/files/0?from=0", server: ['HTTP_ACCEPT' => 'application/json'], content: $bytes)->assertOk();
+    $this->postJson("{$to}/ready")->assertOk();
+    $this->get($to)->assertOk()->assertSee('As an ordinary recording')->assertDontSee('is not on it')
+        ->assertSee('While Guide spoke, First pupil track was louder than Guide track: the wrong microphone is on one of them.');
+    $this->postJson("/rigs/{$rig->id}/tones", ['unit' => 'rec', 'situation' => array_key_first($content->situations),
+        'files' => [['name' => 'a', 'bytes' => 1]], 'marks' => [['source' => 'guide', 'from' => 'soon', 'to' => 1]]])->assertStatus(422);
 });
 
 it('reads the tracks of Matroska, MP4 and FLAC by ffmpeg, each where it belongs', function (string $container, string $codec) {

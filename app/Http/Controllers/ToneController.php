@@ -35,6 +35,11 @@ final class ToneController
 
     private const MOST_FILES = 32;
 
+    private const MOST_MARKS = 2_000;
+
+    /** In seconds. */
+    private const DAY = 86_400;
+
     private const MOST_BYTES = 12_000_000_000;
 
     /** Of a recording so many bytes are sent at a time. */
@@ -84,11 +89,16 @@ final class ToneController
             'files' => ['required', 'array', 'min:1', 'max:'.self::MOST_FILES],
             'files.*.name' => ['required', 'string', 'max:200'],
             'files.*.bytes' => ['required', 'integer', 'min:0', 'max:'.self::MOST_BYTES],
+            'marks' => ['nullable', 'array', 'max:'.self::MOST_MARKS], 'marks.*.source' => ['required', 'string', 'max:60'],
+            'marks.*.from' => ['required', 'numeric', 'min:0', 'max:'.self::DAY],
+            'marks.*.to' => ['required', 'numeric', 'min:0', 'max:'.self::DAY],
         ]);
+        $marked = fn (array $one): array => [(string) $one['source'], (float) $one['from'], (float) $one['to']];
         $named = fn (array $one): array => ['name' => (string) $one['name'], 'bytes' => (int) $one['bytes']];
         $files = array_map($named, array_values($sent['files']));
         abort_if(array_sum(array_column($files, 'bytes')) > self::MOST_BYTES, 422, 'More than 12 GB is not taken. Bring in a part of it.');
         $take = $this->begun($rig, $request, $sent['unit'], $sent['situation'], $files, null, TakeState::Coming);
+        $take->update(['marks' => array_map($marked, array_values($sent['marks'] ?? []))]);
         $to = route('rigs.tones.show', [$rig, $take], false);
 
         return response()->json(['to' => $to, 'piece' => self::PIECE]);
@@ -205,7 +215,8 @@ final class ToneController
 
         return $rig->takes()->create([
             'user_id' => $request->user()?->id, 'revision' => $rig->at, 'situation' => $situation, 'unit' => $unit,
-            'played' => (new TonePlan(Heard::in($content, $in, $rig)))->played(), 'files' => $files, 'hidden' => $hidden, 'state' => $state,
+            'played' => (new TonePlan(Heard::in($content, $in, $rig)))->played(), 'files' => $files, 'marks' => [], 'hidden' => $hidden,
+            'state' => $state,
         ]);
     }
 

@@ -17,8 +17,8 @@ final class PlainInput
 {
     /** Fields that are lists or tables. */
     private const SHAPED = [
-        'also', 'answers', 'cables', 'columns', 'ducked_by', 'except', 'files', 'geometry', 'lines', 'listens', 'needs', 'off_for', 'parts',
-        'processing', 'roles', 'sheets', 'situations', 'starts', 'ticks', 'units',
+        'also', 'answers', 'cables', 'columns', 'ducked_by', 'except', 'files', 'geometry', 'lines', 'listens', 'marks', 'needs', 'off_for',
+        'parts', 'processing', 'roles', 'sheets', 'situations', 'starts', 'ticks', 'units',
     ];
 
     /** No table of a form is deeper, no layout of a map either. */

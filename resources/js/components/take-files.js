@@ -20,6 +20,50 @@ export function takeFiles() {
         isBusy: false,
         percent: 0,
         says: '',
+        marked: '',
+        began: null,
+        open: {},
+        marks: [],
+
+        seconds() {
+            return Math.round((performance.now() - this.began) / 100) / 10;
+        },
+
+        begin() {
+            this.began = performance.now();
+            this.open = {};
+            this.marks = [];
+            this.show();
+        },
+
+        // Who begins to speak, or ends.
+        mark(event) {
+            const { source } = event.target.dataset;
+            if (this.began === null) {
+                this.marked = 'Say first when the recording starts.';
+                return;
+            }
+            if (this.open[source] === undefined) {
+                this.open[source] = this.seconds();
+            } else {
+                this.marks.push({ source, from: this.open[source], to: this.seconds() });
+                delete this.open[source];
+            }
+            this.show();
+        },
+
+        show() {
+            for (const button of this.$root.querySelectorAll('[data-source]')) {
+                button.setAttribute('aria-pressed', String(this.open[button.dataset.source] !== undefined));
+            }
+            const count = this.marks.length;
+            this.marked = `Recording; ${count} ${count === 1 ? 'turn' : 'turns'} marked.`;
+        },
+
+        allMarks() {
+            const open = Object.entries(this.open).map(([source, from]) => ({ source, from, to: this.seconds() }));
+            return [...this.marks, ...open];
+        },
 
         async send() {
             const form = this.$root;
@@ -32,6 +76,7 @@ export function takeFiles() {
                     unit: form.elements.unit.value,
                     situation: form.elements.situation.value,
                     files: files.map(({ name, size }) => ({ name, bytes: size })),
+                    marks: this.allMarks(),
                 }), 'application/json');
                 let before = 0;
                 for (const [index, file] of files.entries()) {

@@ -39,6 +39,17 @@
                     <x-tone-fields :tones="$tones" id="bring" />
                     <label>Files <input class="form-control form-control-sm" type="file" name="files" multiple required
                         accept=".wav,.rf64,.mkv,.mp4,.mov,.m4a,.flac,.ogg,.mp3,audio/*,video/*"></label>
+                    @if ($tones->voices() !== [])
+                    <details class="tone-marks"><summary>Or an ordinary recording: mark who speaks</summary>
+                        <p class="quiet">Without tones, levels tell how far microphones are apart, which one is wrong, and whose voices
+                            match. Say when the recording starts, then press who begins to speak, and again when they end. Keep this page
+                            open.</p>
+                        <div class="bench-answers"><button type="button" class="bench-answer" x-on:click="begin">The recording starts
+                            now</button>@foreach ($tones->voices() as $id => $name) <button type="button" class="bench-answer"
+                            data-source="{{ $id }}" aria-pressed="false" x-on:click="mark">{{ $name }}</button> @endforeach</div>
+                        <p x-text="marked" role="status"></p>
+                    </details>
+                    @endif
                     <button class="btn btn-sm btn-ink" type="submit" x-bind:disabled="isBusy">Bring it in</button>
                     <progress max="100" x-show="isBusy" x-bind:value="percent" aria-label="Sent"></progress>
                     <p role="status" x-text="says"></p>
