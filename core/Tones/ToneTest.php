@@ -30,6 +30,9 @@ final readonly class ToneTest
     /** The share of the work that is done after the first time through. */
     private const FIRST_PASS = 0.8;
 
+    /** Arrivals that may change places by chance, dB. */
+    private const ALIKE_DB = 6.0;
+
     /** Missing samples longer than this are a pause, s. */
     private const PAUSE = 0.5;
 
@@ -222,11 +225,13 @@ final readonly class ToneTest
             }
         }
         $jump = null;
-        // Of what comes twice, now one arrival may be louder and now the other: the two that are nearest to each other are one.
+        $isLoud = fn (ToneArrival $one, array $among): bool => $one->db > $among[0]->db - self::ALIKE_DB;
+        // Of what comes twice as loud, now one arrival may be first and now the other: the two that are nearest to each other are one.
         foreach (isset($begins[1]) ? $begins[0] ?? [] : [] as $one) {
             foreach ($begins[1] as $other) {
                 $apart = ($other->seconds - $one->seconds) * 1000;
-                $jump = $jump === null || abs($apart) < abs($jump) ? $apart : $jump;
+                $isMeant = $isLoud($one, $begins[0]) && $isLoud($other, $begins[1]);
+                $jump = $isMeant && ($jump === null || abs($apart) < abs($jump)) ? $apart : $jump;
             }
         }
 
