@@ -47,6 +47,8 @@ final class ToneTake extends Model
 
     protected static function booted(): void
     {
+        // Files of a number that a restored backup gives again are not those of the new one.
+        self::created(fn (self $take) => Storage::deleteDirectory($take->folder()));
         self::deleted(fn (self $take) => Storage::deleteDirectory($take->folder()));
     }
 

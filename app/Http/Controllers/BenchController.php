@@ -47,7 +47,7 @@ final class BenchController
 
     private const STRIDE = 37;
 
-    private const TRIES = 12;
+    private const TRIES = 30;
 
     public function index(Request $request, Rig $rig): View
     {
@@ -150,9 +150,9 @@ final class BenchController
         $plan = new Hearings(StoredRig::load($rig));
         $bench = new BenchPage($rig, new TestPlan($plan), null);
         $faults = Fault::all($plan->rig);
-        // The first from there on that any step tells of.
+        // The first that any step tells of, from one that the number says; neighbours in the list are of one kind.
         for ($i = 0; $i < min(self::TRIES, count($faults)); $i++) {
-            $fault = $faults[($seed * self::STRIDE + $i) % count($faults)];
+            $fault = $faults[($seed + $i * self::SEEDS) * self::STRIDE % count($faults)];
             try {
                 $walk = new SimulatedWalk($plan, [$fault]);
             } catch (InvalidRig) {

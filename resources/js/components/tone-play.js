@@ -2,6 +2,8 @@
 export function tonePlay() {
     return {
         label: 'Play',
+        // The button waits for this script.
+        isAway: false,
         says: '',
         at: 0,
 

@@ -6,7 +6,8 @@
         </header>
         <p>When the recorder runs: Play. It takes a minute. Leave the volume where it is in the show; take headphones off first.</p>
         <audio x-ref="sound" src="{{ $file }}" preload="auto" x-on:timeupdate="tick" x-on:ended="over"></audio>
-        <button type="button" class="btn btn-ink tone-start" x-on:click="play" x-text="label">Play</button>
+        <button type="button" class="btn btn-ink tone-start" disabled x-bind:disabled="isAway" x-on:click="play"
+            x-text="label">Play</button>
         <progress max="60" value="0" x-bind:value="at" aria-label="Played"></progress>
         <p role="status" x-text="says"></p>
         <p><a href="{{ $file }}" download>WAV file</a></p>

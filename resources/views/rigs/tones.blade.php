@@ -50,7 +50,7 @@
                         <p x-text="marked" role="status"></p>
                     </details>
                     @endif
-                    <button class="btn btn-sm btn-ink" type="submit" x-bind:disabled="isBusy">Bring it in</button>
+                    <button class="btn btn-sm btn-ink" type="submit" disabled x-bind:disabled="isBusy">Bring it in</button>
                     <progress max="100" x-show="isBusy" x-bind:value="percent" aria-label="Sent"></progress>
                     <p role="status" x-text="says"></p>
                     <p class="quiet">WAV, Matroska, MP4 or FLAC; of several files one a track, in the order of the tracks. Deleted after 7
