@@ -33,8 +33,6 @@ final readonly class MeasuredTracks
     /** Clocks that differ by more are 2 s apart after ten hours. */
     private const DRIFT_PPM = 60.0;
 
-    private const MANY = 3;
-
     /** @var list<MeasuredTrack> */
     public array $tracks;
 
@@ -201,55 +199,16 @@ final readonly class MeasuredTracks
      */
     private function ofTrack(Listener $track, array $channels, array $readings): array
     {
-        if (array_filter($channels, fn (ChannelReading $one) => ! $one->isSilent()) === []) {
-            return [new Difference(DifferenceKind::Silent, $track, null, 'Nothing at all is on it, not even noise')];
-        }
-        $told = self::hum($channels);
-        foreach ($channels as $i => $channel) {
-            $side = count($channels) === 2 ? ['Left', 'Right'][$i].': ' : (count($channels) > 1 ? 'Channel '.($i + 1).': ' : '');
-            if (count($channel->clipped) >= self::MANY) {
-                $told[] = [DifferenceKind::Clipped, $side.'the wave is cut off '.count($channel->clipped).' times, first at '
-                    .self::time($channel->clipped[0][0])];
-            }
-            if ($channel->holes !== []) {
-                $count = count($channel->holes);
-                $told[] = [DifferenceKind::Hole, "{$side}{$count} ".($count === 1 ? 'dropout' : 'dropouts').', the first at '
-                    .self::time($channel->holes[0][0]).', '.number_format($channel->holes[0][1] * 1000, 0).' ms long'];
-            }
-        }
+        $told = (new TrackTroubles($track, $channels))->all();
         $marks = fn (array $of): array => array_map(fn (ChannelReading $one) => $one->mark, $of);
         foreach ($readings as [$other, $its]) {
             if ($other->id !== $track->id && $marks($its) === $marks($channels)
                 && $this->plan->arrivals($other) != $this->plan->arrivals($track)) {
-                $told[] = [DifferenceKind::Same, "Sample by sample the same as {$other->name}"];
+                $told[] = new Difference(DifferenceKind::Same, $track, null, "Sample by sample the same as {$other->name}");
             }
         }
 
-        return array_map(fn (array $one) => new Difference($one[0], $track, null, $one[1]), $told);
-    }
-
-    /**
-     * @param  non-empty-list<ChannelReading>  $channels
-     * @return list<array{DifferenceKind, string}> none, or the hum where there is most of it
-     */
-    private static function hum(array $channels): array
-    {
-        $humming = array_filter($channels, fn (ChannelReading $one) => $one->hum !== null);
-        uasort($humming, fn (ChannelReading $one, ChannelReading $other) => $other->hum?->db <=> $one->hum?->db);
-        $most = reset($humming) ?: null;
-        if ($most?->hum === null) {
-            return [];
-        }
-        $hum = $most->hum;
-        $first = (int) array_key_first($humming);
-        $where = count($channels) === 2 ? ($first === 0 ? 'Left: ' : 'Right: ') : 'Channel '.($first + 1).': ';
-        $where = count($humming) === count($channels) ? '' : $where;
-        $tone = $most->found[0]->db ?? null;
-        $under = $tone === null ? null : $tone + 20 * log10(Signature::TONE) - $hum->db;
-
-        return [[DifferenceKind::Hum, $where.($where === '' ? 'Hum' : 'hum')." of {$hum->mains} Hz at ".self::decibels($hum->db).'FS'
-            .($under === null ? '' : ', '.number_format(abs($under), 1).' dB '.($under > 0 ? 'under' : 'over').' the loudest tone')
-            .'; lines at '.implode(', ', array_keys($hum->lines)).' Hz']];
+        return $told;
     }
 
     /**
@@ -425,10 +384,5 @@ final readonly class MeasuredTracks
     private static function decibels(float $db): string
     {
         return Decibels::of(round($db, 1))->text().' dB';
-    }
-
-    private static function time(float $seconds): string
-    {
-        return sprintf('%d:%04.1f', intdiv((int) $seconds, 60), fmod($seconds, 60));
     }
 }

@@ -13,11 +13,13 @@ use HiddenWire\Core\Room\SoundFaults;
 use HiddenWire\Core\Tones\ChannelReading;
 use HiddenWire\Core\Tones\DifferenceKind;
 use HiddenWire\Core\Tones\FoundSignature;
+use HiddenWire\Core\Tones\Hum;
 use HiddenWire\Core\Tones\MeasuredTracks;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\ToneArrival;
 use HiddenWire\Core\Tones\TonePlan;
 use HiddenWire\Core\Tones\ToneTest;
+use HiddenWire\Core\Tones\TrackTroubles;
 use Symfony\Component\Process\Process;
 use Tests\Support\SoundInMemory;
 
@@ -301,4 +303,38 @@ it('names a doubling, a swap and a hum in what the room of the demo records, eac
         ->and($rally->lateMs)->toEqualWithDelta(1.5, 0.1)
         ->and($rally->plannedLateMs)->toEqualWithDelta(1.5, 1e-6)
         ->and($rally->found[1][0]->ppm)->toEqualWithDelta(12.0, 0.1);
+});
+
+it('tells hum, cut waves, dropouts, silence and copies of a track, of the side that has them', function () {
+    [$plan, $readings] = readingsAsPlanned();
+    $say = fn (array $channels): array => array_map(
+        fn ($one) => $one->words,
+        (new TrackTroubles($readings[0][0], $channels))->all(),
+    );
+    $with = fn (?Hum $hum = null, array $clipped = [], array $holes = [], float $peak = 0.5): ChannelReading => new ChannelReading(
+        [aReading(0, -6.0)],
+        $hum,
+        $peak,
+        $peak,
+        $clipped,
+        $holes,
+        null,
+        [],
+        [],
+        1.0,
+    );
+    $hum = fn (float $db): Hum => new Hum(50, $db, [50 => $db - 1, 100 => $db - 7]);
+    // By hand: the loudest tone has 20 log10(0.03) - 6 = -36.5 dBFS.
+    expect($say([$with($hum(-60.0)), $with($hum(-50.0))]))->toBe(['Hum of 50 Hz at −50.0 dBFS, 13.5 dB under the loudest tone; lines at 50, 100 Hz'])
+        ->and($say([$with(), $with($hum(-30.0))]))->toBe(['Right: hum of 50 Hz at −30.0 dBFS, 6.5 dB over the loudest tone; lines at 50, 100 Hz'])
+        ->and($say([$with(clipped: [[61.25, 0.001], [62.0, 0.001]]), $with()]))->toBe([])
+        ->and($say([$with(clipped: [[61.25, 0.001], [62.0, 0.001], [63.0, 0.001]]), $with()]))->toBe([
+            'Left: the wave is cut off 3 times, first at 1:01.2',
+        ])
+        ->and($say([$with(holes: [[5.0, 0.012]])]))->toBe(['1 dropout, the first at 0:05.0, 12 ms long'])
+        ->and($say([$with(peak: 0.0), $with(peak: 0.0)]))->toBe(['Nothing at all is on it, not even noise']);
+    // Two tracks that are to be different, and are not.
+    $readings[1][1] = $readings[0][1];
+    $told = array_map(fn ($one) => [$one->kind, $one->track->id], (new MeasuredTracks($plan, $readings))->differences());
+    expect($told)->toContain([DifferenceKind::Same, 'archive'], [DifferenceKind::Same, 'clip']);
 });
