@@ -13,6 +13,7 @@ use HiddenWire\Core\Room\Fault;
 use HiddenWire\Core\Room\RoomSound;
 use HiddenWire\Core\Room\SimulatedRoom;
 use HiddenWire\Core\Room\SoundFaults;
+use HiddenWire\Core\Tones\ToneArrival;
 use HiddenWire\Core\Tones\TonePlan;
 
 /** The recording that a simulated room makes of a tone test, with what is hidden in it. */
@@ -66,8 +67,9 @@ final readonly class SimulatedTake
             $words[] = $fault->words;
             $real = (new SimulatedRoom($this->plan, $this->situation, [$fault]))->hearing();
         }
-        [$stereo, $any] = [$this->drawn(array_keys(array_filter($tones->signatures, fn (array $parts) => count($parts) > 1)), $tones),
-            $this->drawn(array_keys($tones->signatures), $tones)];
+        $there = $this->arriving(new TonePlan($real));
+        $stereo = $this->drawn($this->exchangeable($tones, new TonePlan($real)));
+        $any = $this->drawn(array_keys($there));
         $rig = $this->plan->rig;
         $hum = $ppm = $swapped = [];
         if (in_array('swapped', $this->what, true) && $stereo !== null) {
@@ -98,20 +100,41 @@ final readonly class SimulatedTake
         return $words;
     }
 
-    /**
-     * A source that comes to any of the tracks, by the seed.
-     *
-     * @param  list<array-key>  $sources
-     */
-    private function drawn(array $sources, TonePlan $tones): ?string
+    /** @return array<array-key, array<int, array<int, list<ToneArrival>>>> what comes to any of the tracks, by source */
+    private function arriving(TonePlan $tones): array
     {
         $there = [];
         foreach ($this->tracks as $track) {
-            $there += $tones->arrivals($track);
+            $there += $tones->arrivals($tones->rig->listeners[$track->id]);
         }
-        $fit = array_values(array_filter($sources, fn (string|int $source) => isset($there[$source])));
 
-        return $fit === [] ? null : (string) $fit[$this->seed % count($fit)];
+        return $there;
+    }
+
+    /**
+     * @param  array<array-key, array<int, array<int, list<ToneArrival>>>>  $there
+     * @return list<array-key> sources whose two sides arrive, each on a channel of its own: an exchange of them is seen
+     */
+    private static function parted(array $there): array
+    {
+        return array_keys(array_filter($there, fn (array $parts) => count($parts) === 2 && isset($parts[0], $parts[1])
+            && array_intersect_key($parts[0], $parts[1]) === []));
+    }
+
+    /** @return list<array-key> sources whose sides are apart as planned and as it is */
+    private function exchangeable(TonePlan $planned, TonePlan $real): array
+    {
+        return array_values(array_intersect(self::parted($this->arriving($planned)), self::parted($this->arriving($real))));
+    }
+
+    /**
+     * One of them, by the seed.
+     *
+     * @param  list<array-key>  $sources
+     */
+    private function drawn(array $sources): ?string
+    {
+        return $sources === [] ? null : (string) $sources[$this->seed % count($sources)];
     }
 
     /** A single fault that the tracks tell of, by the seed; one that doubles something, where that is wanted. */
@@ -126,6 +149,9 @@ final readonly class SimulatedTake
             try {
                 $there = new TonePlan((new SimulatedRoom($this->plan, $this->situation, [$fault]))->hearing());
             } catch (InvalidRig) {
+                continue;
+            }
+            if (in_array('swapped', $this->what, true) && $this->exchangeable($tones, $there) === []) {
                 continue;
             }
             foreach ($this->tracks as $i => $track) {
@@ -143,8 +169,8 @@ final readonly class SimulatedTake
     }
 
     /**
-     * @param  array<array-key, array<int, array<int, list<\HiddenWire\Core\Tones\ToneArrival>>>>  $planned
-     * @param  array<array-key, array<int, array<int, list<\HiddenWire\Core\Tones\ToneArrival>>>>  $now
+     * @param  array<array-key, array<int, array<int, list<ToneArrival>>>>  $planned
+     * @param  array<array-key, array<int, array<int, list<ToneArrival>>>>  $now
      */
     private static function doubles(array $planned, array $now): bool
     {
