@@ -30,6 +30,11 @@ final readonly class ToneSearch
     /** Amplitude against that of most of the time, from which on it is limited. */
     private const LIMIT = 2.5;
 
+    /** So near a line is the same one, Hz; and so far over the noise, as a ratio of powers, none is noise. */
+    private const OWN_HZ = 0.35;
+
+    private const LINE = 22.0;
+
     /** A line of hum against the noise beside it, as a ratio of powers. */
     private const HUM = 30.0;
 
@@ -171,7 +176,7 @@ final readonly class ToneSearch
                 $best = [$score, $ppm];
             }
         }
-        if ($best[0] < self::FOUND) {
+        if ($best[0] < self::FOUND || $this->isAmongLines($signature, $best[1], $spectra, $noise)) {
             return null;
         }
         $ppm = $this->exact($signature, $best[1], $step, $noise);
@@ -188,6 +193,30 @@ final readonly class ToneSearch
         }
 
         return new FoundSignature($signature->number, $best[0], 10 * log10($power * 4 / Signature::TONE ** 2), $ppm, $begins);
+    }
+
+    /**
+     * Whether other lines as strong lie in the bands of two of the tones: a sound that repeats itself exactly has a line at every multiple.
+     *
+     * @param  array<int, list<float>>  $spectra  of each tone
+     * @param  array<int, float>  $noise
+     */
+    private function isAmongLines(Signature $signature, float $ppm, array $spectra, array $noise): bool
+    {
+        $size = $this->fft->size;
+        $own = (int) ceil(self::OWN_HZ / $this->bands->width * $size);
+        $among = 0;
+        foreach ($signature->inBursts ? [] : $signature->tones as $i => $hertz) {
+            $at = (int) ($hertz / $this->bands->width * $size * (1 + $ppm / 1e6) + 0.5);
+            $other = 0.0;
+            for ($k = $at + $own; $k <= $at + $size - $own; $k++) {
+                $power = $spectra[$i][$k % $size];
+                $other = $power > $other ? $power : $other;
+            }
+            $among += $other > self::LINE * $noise[$i] && 4 * $other > $spectra[$i][$at % $size] ? 1 : 0;
+        }
+
+        return $among > 1;
     }
 
     /** @return array{int, int} the frames that lie wholly inside the tones of a signature that begins there */

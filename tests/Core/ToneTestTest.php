@@ -338,3 +338,10 @@ it('tells hum, cut waves, dropouts, silence and copies of a track, of the side t
     $told = array_map(fn ($one) => [$one->kind, $one->track->id], (new MeasuredTracks($plan, $readings))->differences());
     expect($told)->toContain([DifferenceKind::Same, 'archive'], [DifferenceKind::Same, 'clip']);
 });
+
+it('takes no line of a loop for a tone, however many lines it has', function () {
+    // A sound that repeats itself every second has a line at every whole hertz.
+    $loop = array_map(fn (float $x) => 0.05 * $x, (new Noise(2, 16_000))->speech(16_000));
+    $sound = SoundInMemory::made(1, 16_000, 62, 16, fn () => [$loop]);
+    expect(toneReadings($sound, range(0, 11))[0]->found)->toBe([]);
+});
