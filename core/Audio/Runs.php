@@ -31,8 +31,6 @@ final class Runs
     /** The same for channels with the same samples. */
     public float $mark = 0.0;
 
-    public bool $isSilent = true;
-
     private float $last = 0.0;
 
     private int $length = 0;
@@ -67,7 +65,6 @@ final class Runs
             }
             $at++;
         }
-        $this->isSilent = $this->isSilent && $mark === 0.0 && $last === 0.0;
         [$this->last, $this->length, $this->at, $this->mark] = [$last, $length, $at, $mark];
     }
 

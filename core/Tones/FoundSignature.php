@@ -25,14 +25,4 @@ final readonly class FoundSignature
         public ?float $jump = null,
     ) {
     }
-
-    public function first(): ?ToneArrival
-    {
-        $first = null;
-        foreach ($this->arrivals as $arrival) {
-            $first = $first === null || $arrival->seconds < $first->seconds ? $arrival : $first;
-        }
-
-        return $first;
-    }
 }

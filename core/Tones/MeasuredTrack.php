@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Tones;
 
-use HiddenWire\Core\Audio\Loudness;
 use HiddenWire\Core\Rig\Listener;
 
 /** One track of a recorded tone test. */
@@ -17,12 +16,6 @@ final readonly class MeasuredTrack
      */
     public function __construct(public Listener $track, public array $channels, public array $sounds, public array $differences)
     {
-    }
-
-    /** LUFS; null where nothing is loud enough. */
-    public function loudness(): ?float
-    {
-        return Loudness::integrated(array_map(fn (ChannelReading $one) => $one->powers, $this->channels));
     }
 
     /** dB true peak; null of silence. */
