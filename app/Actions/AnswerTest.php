@@ -10,6 +10,9 @@ use App\Models\User;
 use App\Rigs\RigTransaction;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
+use HiddenWire\Core\Quantity\Bounds;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 /** Keeps what was found at the steps of a test. Several phones may have answered without a network: of each step, the later one holds. */
 final class AnswerTest
@@ -43,6 +46,27 @@ final class AnswerTest
 
             return $stands;
         });
+    }
+
+    /**
+     * The answers that a page sends.
+     *
+     * @return list<array{step: string, heard: Heard, note: string, at: int}>
+     */
+    public static function sent(Request $request): array
+    {
+        $sent = $request->validate([
+            'answers' => ['present', 'array', 'max:1000'],
+            'answers.*.step' => ['required', 'string', 'max:12'],
+            'answers.*.heard' => ['required', Rule::enum(Heard::class)],
+            'answers.*.note' => ['present', 'nullable', 'string', 'max:'.Bounds::STEP],
+            'answers.*.at' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
+        ]);
+
+        return array_map(fn (array $one): array => [
+            'step' => (string) $one['step'], 'heard' => Heard::from($one['heard']), 'note' => trim((string) $one['note']),
+            'at' => (int) $one['at'],
+        ], array_values($sent['answers']));
     }
 
     /** @return array<string, array{heard: string, note: string, at: int}> by step */

@@ -14,13 +14,11 @@ use App\Rigs\RigTransaction;
 use App\Rigs\StoredRig;
 use App\ViewModels\BenchPage;
 use App\ViewModels\RigPage;
-use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestRecord;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Planning\Hearings;
-use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Naming;
@@ -35,7 +33,6 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 
 /** Tests of the real rig against its plan: the plan, a test that is walked with a phone, and what was found. */
 final class BenchController
@@ -80,17 +77,7 @@ final class BenchController
     public function answer(Request $request, Rig $rig, TestRun $run, AnswerTest $answer): JsonResponse
     {
         $this->allow($rig, $run);
-        $sent = $request->validate([
-            'answers' => ['present', 'array', 'max:1000'],
-            'answers.*.step' => ['required', 'string', 'max:12'],
-            'answers.*.heard' => ['required', Rule::enum(Heard::class)],
-            'answers.*.note' => ['present', 'nullable', 'string', 'max:'.Bounds::STEP],
-            'answers.*.at' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-        ]);
-        $answers = array_map(fn (array $one): array => [
-            'step' => (string) $one['step'], 'heard' => Heard::from($one['heard']), 'note' => trim((string) $one['note']),
-            'at' => (int) $one['at'],
-        ], array_values($sent['answers']));
+        $answers = AnswerTest::sent($request);
 
         return response()->json(['answers' => (object) $answer($run, $request->user() ?? abort(401), $this->plan($rig), $answers)]);
     }

@@ -8,7 +8,6 @@ use App\Actions\AnswerTest;
 use App\Models\TestRun;
 use App\Rigs\StoredRig;
 use App\ViewModels\BenchPage;
-use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Planning\Hearings;
@@ -17,7 +16,6 @@ use HiddenWire\Core\Rig\Listener;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 
 /**
  * What somebody far away hears: the steps of one listener of one test, by a signed link that expires. Of the rig they see no more than what
@@ -38,22 +36,15 @@ final class FarTestController
     public function answer(Request $request, int $run, string $listener, AnswerTest $answer): JsonResponse
     {
         [$run, $plan, $away] = $this->asked($run, $listener);
-        $sent = $request->validate([
-            'answers' => ['present', 'array', 'max:200'],
-            'answers.*.step' => ['required', 'string', 'max:12'],
-            'answers.*.heard' => ['required', Rule::enum(Heard::class)],
-            'answers.*.note' => ['present', 'nullable', 'string', 'max:'.Bounds::STEP],
-            'answers.*.at' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-        ]);
-        $own = array_fill_keys(array_map(fn (TestStep $one) => $one->key, $this->steps($plan, $away)), true);
+        $bench = new BenchPage($run->rig ?? abort(404), $plan, $run, listener: $away->id);
+        $own = array_fill_keys(array_map(fn (TestStep $one) => $one->key, $bench->steps()), true);
         $answers = [];
-        foreach ($sent['answers'] as $one) {
+        foreach (AnswerTest::sent($request) as $one) {
             if (isset($own[$one['step']])) {
-                $note = trim((string) $one['note']);
                 // What they sent before comes back with their name before it.
-                $note = $note === $away->name ? '' : (string) preg_replace('/^'.preg_quote($away->name, '/').': /u', '', $note);
-                $answers[] = ['step' => (string) $one['step'], 'heard' => Heard::from($one['heard']), 'at' => (int) $one['at'],
-                    'note' => mb_strimwidth(rtrim("{$away->name}: {$note}", ': '), 0, Bounds::STEP, '…')];
+                $note = $one['note'] === $away->name ? ''
+                    : (string) preg_replace('/^'.preg_quote($away->name, '/').': /u', '', $one['note']);
+                $answers[] = [...$one, 'note' => mb_strimwidth(rtrim("{$away->name}: {$note}", ': '), 0, Bounds::STEP, '…')];
             }
         }
 
@@ -67,11 +58,5 @@ final class FarTestController
         $rig = StoredRig::load($run->rig ?? abort(404));
 
         return [$run, new TestPlan(new Hearings($rig)), $rig->listeners[$listener] ?? abort(404)];
-    }
-
-    /** @return list<TestStep> */
-    private function steps(TestPlan $plan, Listener $listener): array
-    {
-        return array_values(array_filter($plan->steps, fn (TestStep $one) => $one->listener->id === $listener->id));
     }
 }
