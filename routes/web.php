@@ -52,7 +52,7 @@ Route::middleware('guest')->group(function () {
 });
 
 // For whoever has the link, signed in or not.
-Route::controller(FarTestController::class)->prefix('/far/{run}/{listener}')->middleware(['signed', 'throttle:shared'])->name('far')
+Route::controller(FarTestController::class)->prefix('/far/{run}/{listener}')->middleware(['signed', 'throttle:ticks'])->name('far')
     ->whereNumber('run')->where(['listener' => '[a-z0-9._-]{1,60}'])->group(function () {
         Route::get('/', 'show');
         Route::post('/', 'answer')->name('.answer');
@@ -167,6 +167,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/practise', 'practise')->middleware('throttle:documents')->name('.practise');
                 Route::get('/{run}', 'run')->whereNumber('run')->name('.run');
                 Route::post('/{run}', 'answer')->whereNumber('run')->middleware('throttle:ticks')->name('.answer');
+                Route::post('/{run}/playing', 'playing')->whereNumber('run')->middleware('throttle:ticks')->name('.playing');
                 Route::get('/{run}/file', 'export')->whereNumber('run')->name('.export');
             });
             Route::controller(CardController::class)->prefix('/cards')->group(function () {

@@ -162,13 +162,18 @@ final readonly class BenchPage
     {
         $urls = [];
         foreach ($this->plan->steps as $step) {
-            $isAway = in_array($step->listener->kind, self::AWAY, true) || $step->place->kind === PlaceKind::Remote;
-            if ($this->run !== null && $isAway && ! isset($urls[$step->listener->name])) {
+            if ($this->run !== null && $this->isAway($step) && ! isset($urls[$step->listener->name])) {
                 $urls[$step->listener->name] = self::farUrl($this->run, $step->listener);
             }
         }
 
         return $urls;
+    }
+
+    /** Whether its listener is not at the rig. */
+    public function isAway(TestStep $step): bool
+    {
+        return in_array($step->listener->kind, self::AWAY, true) || $step->place->kind === PlaceKind::Remote;
     }
 
     public static function farUrl(TestRun $run, Listener $listener): string

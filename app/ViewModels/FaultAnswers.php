@@ -27,7 +27,7 @@ final readonly class FaultAnswers
     {
         $answers = [];
         foreach (array_slice(explode(';', $text), 0, self::MOST) as $entry) {
-            if (preg_match('#^((?:hear|read|look) [a-z0-9/_.-]+ [a-z0-9_.-]+)=([a-z0-9.-]*)$#D', $entry, $found) === 1) {
+            if (preg_match('#^((?:hear|read|look|list) [a-z0-9/_.-]+ [a-z0-9/_.-]+)=([a-z0-9.-]*)$#D', $entry, $found) === 1) {
                 $answers[$found[1]] = $found[2];
             }
         }
@@ -53,7 +53,7 @@ final readonly class FaultAnswers
         return implode(';', array_map($said, array_keys($this->answers), $this->answers));
     }
 
-    /** @return array<string, string> as the finder has them; a look that tells of no fault of the table is left out */
+    /** @return array<string, string> as the finder has them; a look or a list that tells of no fault of the table is left out */
     public function known(SuspectTable $table): array
     {
         $words = [];
@@ -62,6 +62,9 @@ final readonly class FaultAnswers
         }
         $known = [];
         foreach ($this->answers as $check => $answer) {
+            if (str_starts_with($check, 'list ') && ! isset($table->planned[$check])) {
+                continue;
+            }
             if (! str_starts_with($check, 'look ') || in_array($answer, ['', FaultFinder::UNSURE], true)) {
                 $known[$check] = $answer;
 

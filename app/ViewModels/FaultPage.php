@@ -20,6 +20,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
 use HiddenWire\Core\Room\OutlookKind;
+use HiddenWire\Core\Room\Presence;
 use HiddenWire\Core\Room\SimulatedRoom;
 use HiddenWire\Core\Signal\Readings;
 
@@ -131,6 +132,7 @@ final readonly class FaultPage
         return match ($kind) {
             'hear' => "Listen at {$this->listener($of)} while {$this->source($at)} sounds",
             'read' => "Read {$this->meter($at)} while {$this->source($of)} sounds",
+            'list' => "See whether {$this->device($at, $of)} stands in the list of {$this->unit($at)}",
             default => OutlookKind::from($at)->words($this->unit($of)),
         };
     }
@@ -159,7 +161,9 @@ final readonly class FaultPage
             // What two faults do together nobody knows beforehand.
             $answers += array_fill_keys(array_map(
                 fn (\UnitEnum $one) => $one->value,
-                str_starts_with($next->key, 'hear ') ? Impression::cases() : Deflection::cases(),
+                match (strtok($next->key, ' ')) {
+                    'hear' => Impression::cases(), 'list' => Presence::cases(), default => Deflection::cases(),
+                },
             ), $answers[FaultFinder::EITHER]);
             unset($answers[FaultFinder::EITHER]);
         }
@@ -197,12 +201,15 @@ final readonly class FaultPage
     /** @return array<string, array<string, string>> checks of the simulated room that nobody has made, in words, by kind and key */
     public function choices(): array
     {
-        $choices = ['Listen' => [], 'Read a meter' => [], 'Look' => []];
+        $choices = ['Listen' => [], 'Read a meter' => [], 'Read a list' => [], 'Look' => []];
         if ($this->table === null || $this->room === null) {
             return $choices;
         }
         foreach (array_keys($this->table->planned) as $check) {
-            $choices[str_starts_with($check, 'hear ') ? 'Listen' : 'Read a meter'][$check] = $this->what($check);
+            $choices[match (strtok($check, ' ')) {
+                'hear' => 'Listen', 'list' => 'Read a list', default => 'Read a meter'
+            }][$check] =
+                $this->what($check);
         }
         foreach ($this->table->faults as $fault) {
             $choices['Look'][$fault->outlook->key()] = $fault->outlook->words($this->rig);
@@ -357,6 +364,7 @@ final readonly class FaultPage
         return match ($kind) {
             'hear' => "{$this->source($at)} at {$this->listener($of)}",
             'read' => "{$this->meter($at)} while {$this->source($of)} sounds",
+            'list' => "{$this->device($at, $of)} in the list of {$this->unit($at)}",
             default => OutlookKind::tryFrom($at)?->words($this->unit($of)) ?? $at,
         };
     }
@@ -367,6 +375,7 @@ final readonly class FaultPage
             $answer === FaultFinder::UNSURE => 'not sure',
             str_starts_with($check, 'hear ') => Impression::tryFrom($answer)?->words() ?? $answer,
             str_starts_with($check, 'read ') => Deflection::tryFrom($answer)?->words() ?? $answer,
+            str_starts_with($check, 'list ') => Presence::tryFrom($answer)?->words() ?? $answer,
             $answer === '' => 'all as planned',
             default => Listing::of(explode("\n", $answer)),
         };
@@ -423,6 +432,13 @@ final readonly class FaultPage
     private function unit(string $id): string
     {
         return $this->rig->units[$id]->name ?? $id;
+    }
+
+    private function device(string $computer, string $ref): string
+    {
+        $device = $this->page->hearing->graph->devices->of($computer)[$ref] ?? null;
+
+        return $device === null ? $ref : "{$device->name()} ({$device->direction->value})";
     }
 
     private function meter(string $at): string

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Edit\EnableDevice;
 use HiddenWire\Core\Import\DeviceDifference;
 use HiddenWire\Core\Import\DeviceListing;
 use HiddenWire\Core\Import\DeviceTrouble;
 use HiddenWire\Core\Import\ObservedDevices;
 use HiddenWire\Core\Import\UnreadableTable;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Room\Presence;
 
 /** A computer's device list as somebody has read it off the real one, against the plan. */
 final readonly class ObservedPage
@@ -57,18 +59,26 @@ final readonly class ObservedPage
         return count(array_filter($this->observed->differences ?? [], fn (DeviceDifference $one) => $one->takeOver !== null));
     }
 
-    /** The fault finder with the defaults that are otherwise; null where there are none: mutes, and what has no plug, no list shows. */
+    /** The fault finder with what the list shows of defaults and of devices that are gone; null where it shows no such thing. */
     public function faultsUrl(): ?string
     {
-        $seen = [];
+        $known = FaultAnswers::read('');
+        $defaults = [];
         foreach ($this->observed->differences ?? [] as $difference) {
             if ($difference->kind === DeviceTrouble::WrongDefault && $difference->takeOver !== null) {
-                $seen[] = $difference->takeOver->words($this->page->rig);
+                $defaults[] = $difference->takeOver->words($this->page->rig);
+            }
+            if (in_array($difference->kind, [DeviceTrouble::Missing, DeviceTrouble::Disabled], true)
+                && $difference->takeOver instanceof EnableDevice) {
+                $known = $known->with("list {$this->computer->id} {$difference->takeOver->device}", Presence::Gone->value);
             }
         }
-        $known = FaultAnswers::read('')->with("look devices {$this->computer->id}", implode("\n", $seen));
+        // Where a device is gone the defaults move by themselves.
+        if ($defaults !== [] && $known->answers === []) {
+            $known = $known->with("look devices {$this->computer->id}", implode("\n", $defaults));
+        }
 
-        return $seen === [] ? null : route('rigs.faults', [
+        return $known->answers === [] ? null : route('rigs.faults', [
             $this->page->record, 'situation' => $this->page->situation->id, 'known' => $known->text(),
         ], false);
     }

@@ -9,10 +9,13 @@ use App\Models\ToneTake;
 use App\Rigs\Heard;
 use App\Takes\ReadTracks;
 use HiddenWire\Core\Bench\Impression;
+use HiddenWire\Core\Edit\SetMeasure;
+use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Tones\Difference;
 use HiddenWire\Core\Tones\DifferenceKind;
+use HiddenWire\Core\Tones\MeasuredDelays;
 use HiddenWire\Core\Tones\MeasuredSound;
 use HiddenWire\Core\Tones\MeasuredTrack;
 use HiddenWire\Core\Tones\MeasuredTracks;
@@ -31,21 +34,32 @@ final readonly class TakePage
 
     private const LOWEST_DB = -90.0;
 
+    /** Late sounds for which delays are tried: one that is found explains the others too. */
+    private const MOST_DELAYS = 4;
+
     private const LOWEST_LUFS = -60.0;
 
     public ?MeasuredTracks $measured;
 
     private ?ReadTracks $read;
 
+    /** What delays of the plan would explain; null where nothing can be held against it. */
+    private ?MeasuredDelays $delays;
+
     public function __construct(public RigPage $page, public ToneTake $take, public bool $reveals)
     {
         $situation = $page->rig->situations[$take->situation] ?? null;
         $this->read = $take->state === TakeState::Done && $take->read !== null
             ? new ReadTracks($take->read['tracks'], $take->read['says'] ?? []) : null;
-        $this->measured = $this->read === null || $situation === null ? null : new MeasuredTracks(
-            new TonePlan(Heard::in($page->rig, $situation, $page->record), $take->played),
-            $this->read->readings($page->rig),
-        );
+        if ($this->read === null || $situation === null) {
+            [$this->measured, $this->delays] = [null, null];
+
+            return;
+        }
+        $heard = Heard::in($page->rig, $situation, $page->record);
+        $readings = $this->read->readings($page->rig);
+        $this->measured = new MeasuredTracks(new TonePlan($heard, $take->played), $readings);
+        $this->delays = new MeasuredDelays(new Hearings($page->rig, [$situation->id => $heard]), $situation->id, $take->played, $readings);
     }
 
     /** "2 tracks of Recorder as they are in Show, brought in by Bea on 30 November, 23:10": what it is. */
@@ -94,11 +108,19 @@ final readonly class TakePage
         ];
     }
 
-    /** @return list<array{difference: Difference, url: string}> what matters most first */
+    /** @return list<array{difference: Difference, url: string, delays: list<SetMeasure>}> what matters most first */
     public function differences(): array
     {
+        $room = self::MOST_DELAYS;
+
         return array_map(
-            fn (Difference $one) => ['difference' => $one, 'url' => $this->faultsUrl($one)],
+            function (Difference $one) use (&$room): array {
+                return [
+                    'difference' => $one,
+                    'url' => $this->faultsUrl($one),
+                    'delays' => $one->kind === DifferenceKind::Late && $room-- > 0 ? $this->delays?->explaining($one) ?? [] : [],
+                ];
+            },
             // Of a recording without any signature only what is on its tracks whatever plays.
             array_values(array_filter(
                 $this->measured?->differences() ?? [],

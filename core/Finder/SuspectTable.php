@@ -66,6 +66,7 @@ final readonly class SuspectTable
             }
             $answers = $planned->against($room->in($situation));
             if ($answers !== []) {
+                $answers += $planned->unlisted($room->in($situation));
                 $faults[] = $fault;
                 $differing[] = $answers;
                 $checks += $answers;

@@ -39,10 +39,14 @@ final readonly class Signs
         $this->read = $read;
     }
 
-    /** What a check answers as planned: an {@see Impression} or a {@see Deflection}. */
+    /** What a check answers as planned: an {@see Impression}, a {@see Deflection} or a {@see Presence}. */
     public function answer(string $check): string
     {
-        return str_starts_with($check, 'hear ') ? ($this->heard[$check] ?? Impression::Nothing)->value : Deflection::AsPlanned->value;
+        return match (true) {
+            str_starts_with($check, 'hear ') => ($this->heard[$check] ?? Impression::Nothing)->value,
+            str_starts_with($check, 'list ') => Presence::There->value,
+            default => Deflection::AsPlanned->value,
+        };
     }
 
     /**
@@ -75,6 +79,26 @@ final readonly class Signs
         }
 
         return $differing;
+    }
+
+    /**
+     * Devices that the plan has and a computer's list of another room has not.
+     *
+     * @return array<string, string> by "list computer device"
+     */
+    public function unlisted(Hearing $there): array
+    {
+        $gone = [];
+        foreach ($this->hearing->graph->devices->all() as $computer => $devices) {
+            $is = $there->graph->devices->of((string) $computer);
+            foreach ($devices as $ref => $device) {
+                if ($device->isUsable() && ! (isset($is[$ref]) && $is[$ref]->isUsable())) {
+                    $gone["list {$computer} {$ref}"] = Presence::Gone->value;
+                }
+            }
+        }
+
+        return $gone;
     }
 
     private static function hear(HeardPair $pair): string

@@ -30,7 +30,8 @@ final readonly class SimulatedRoom
         $real = array_reduce($faults, fn (Rig $rig, Fault $fault) => $fault->edit->applyTo($rig), $plan->rig);
         $this->hearings = new Hearings($real, [], $plan);
         $this->planned = new Signs($plan->in($situation));
-        $this->differing = $this->planned->against($this->hearings->in($situation));
+        $there = $this->hearings->in($situation);
+        $this->differing = $this->planned->against($there) + $this->planned->unlisted($there);
     }
 
     /** What is heard there in truth. */

@@ -6,13 +6,14 @@ namespace HiddenWire\Core\Tones;
 
 use HiddenWire\Core\Audio\Loudness;
 use HiddenWire\Core\Quantity\Decibels;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Listener;
-use HiddenWire\Core\Rig\Source;
 
 /**
  * A recording without signatures, by the levels of its tracks over time: who speaks when, how well the microphones are kept apart, whose
- * loud moments are how loud. A track is somebody's where by the plan their voice is the loudest on it; that somebody speaks is guessed from
- * their track being louder than every other one that is somebody's, unless it was marked while they did.
+ * loud moments are how loud, which voices a mix follows. A track is somebody's where by the plan their voice is alone on it, or well above
+ * all else; that somebody speaks is guessed from their track being louder than every other one that is somebody's, unless it was marked
+ * while they did.
  */
 final readonly class OrdinaryTake
 {
@@ -35,6 +36,15 @@ final readonly class OrdinaryTake
     /** Microphones that hear each other this well are hardly apart, dB: three times as far is about 10. */
     private const APART_DB = 10.0;
 
+    /** A track that is so much louder while somebody speaks than while nobody does has their voice on it, dB. */
+    private const RISES_DB = 6.0;
+
+    /** Where something else is less far under the loudest, a track is a mix, dB. */
+    private const MIXED_DB = 6.0;
+
+    /** A voice that the plan has so far under the loudest of a track is not expected to be seen on it, dB. */
+    private const PLANNED_DB = 20.0;
+
     /** Loud moments that differ by more are told, dB. */
     private const MATCHED_DB = 3.0;
 
@@ -56,7 +66,7 @@ final readonly class OrdinaryTake
     /** @var array<array-key, Listener> by id */
     private array $tracks;
 
-    /** @var array<array-key, string> what else is the loudest on a track by the plan: names of sounds, by track */
+    /** @var array<array-key, string> name of the loudest sound on a track, by the plan, that nobody speaks, by track */
     private array $beds;
 
     /** @var array<array-key, string> whose tracks are whose: names of voices, by track */
@@ -67,6 +77,13 @@ final readonly class OrdinaryTake
 
     /** @var array<array-key, string> ids of voices, by track */
     private array $ids;
+
+    /**
+     * Which voices a mixed track follows: those that the plan has on it, and others; and those that it should follow and does not.
+     *
+     * @var array<array-key, array{fit: list<string>, extra: list<string>, missing: list<string>}> names, by track
+     */
+    public array $fits;
 
     /**
      * @param  list<array{Listener, list<float>}>  $levels  mean powers of each 100 ms of each track, by one clock
@@ -88,18 +105,24 @@ final readonly class OrdinaryTake
             $heard = array_values(array_filter($sorted, fn (float $level) => $level > $over));
             if ($heard !== []) {
                 $loud[$track->id] = $heard[intdiv(95 * count($heard), 100)];
-                $source = self::loudestOf($plan, $track);
-                if ($source !== null && $plan->isPlayedToMicrophone($source)) {
+                $planned = self::plannedOn($plan, $track);
+                $source = $plan->rig->sources[array_key_first($planned) ?? ''] ?? null;
+                $isOwn = count(array_filter($planned, fn (float $under) => $under < self::MIXED_DB)) === 1;
+                if ($source !== null && $isOwn && $plan->isPlayedToMicrophone($source)) {
                     $voices[$track->id] = $source->name;
                     $ids[$track->id] = $source->id;
-                } elseif ($source !== null) {
-                    $beds[$track->id] = $source->name;
+                }
+                foreach (isset($ids[$track->id]) ? [] : array_keys($planned) as $other) {
+                    if (! isset($beds[$track->id]) && ! $plan->isPlayedToMicrophone($plan->rig->sources[$other])) {
+                        $beds[$track->id] = $plan->rig->sources[$other]->name;
+                    }
                 }
             }
         }
         [$this->tracks, $this->active, $this->loud] = [$tracks, $active, $loud];
         [$this->voices, $this->beds, $this->ids] = [$voices, $beds, $ids];
-        [$this->spoken, $this->apart, $this->over, $this->wrong] = $this->turns($db);
+        [$this->spoken, $this->apart, $this->over, $this->wrong, $speakers] = $this->turns($db);
+        $this->fits = $this->fitting($plan, $db, $speakers);
     }
 
     /** @return list<string> sentences */
@@ -134,6 +157,14 @@ final readonly class OrdinaryTake
                     ."{$this->beds[$other]} while it plays on {$this->tracks[$other]->name}.";
             }
         }
+        foreach ($this->fits as $id => ['fit' => $fit, 'extra' => $extra, 'missing' => $missing]) {
+            $name = $this->tracks[$id]->name;
+            $says = [...$says, ...array_filter([
+                $fit === [] ? '' : "{$name} follows ".Listing::of($fit).', as planned.',
+                $extra === [] ? '' : "{$name} follows ".Listing::of($extra).', whom the plan does not have there.',
+                $missing === [] ? '' : Listing::of($missing).' should be on '.$name.', and it does not follow them.',
+            ])];
+        }
         $spoke = array_filter($this->spoken, fn (float $seconds) => $seconds >= self::ENOUGH);
         $loud = array_intersect_key($this->loud, $spoke);
         arsort($loud);
@@ -151,13 +182,14 @@ final readonly class OrdinaryTake
     /**
      * @param  array<array-key, list<float>>  $db  by track
      * @return array{array<array-key, float>, array<array-key, array<array-key, float>>, array<array-key, array<array-key, float>>,
-     *     array<array-key, array-key>} seconds spoken, how far apart from other voices, how far over what else plays, louder tracks
+     *     array<array-key, array-key>, list<string|int|null>} seconds spoken, how far apart from other voices, how far over what else
+     *     plays, louder tracks, and for each 100 ms the track of whoever speaks; '' where nobody does, null where that can't be told
      */
     private function turns(array $db): array
     {
         $voices = array_intersect_key($db, $this->voices);
         $spoken = array_fill_keys(array_keys($voices), 0.0);
-        $differences = $louder = [];
+        $differences = $louder = $speakers = [];
         $count = $voices === [] ? 0 : min(array_map(count(...), $voices));
         for ($i = 0; $i < $count; $i++) {
             $now = array_map(fn (array $of) => $of[$i], $voices);
@@ -166,6 +198,8 @@ final readonly class OrdinaryTake
             $second = array_values($now)[1] ?? -INF;
             $stands = $now[$loudest] > $this->loud[$loudest] - self::SPEAKS_DB && $now[$loudest] - $second > self::LOUDER_DB;
             $speaker = $this->marks === [] ? ($stands ? $loudest : null) : $this->marked($i * Loudness::STEP_SECONDS);
+            $isQuiet = $now[$loudest] < $this->loud[$loudest] - self::SPEAKS_DB;
+            $speakers[] = $speaker ?? ($isQuiet ? '' : null);
             if ($speaker !== null) {
                 $louder[$speaker][$loudest] = ($louder[$speaker][$loudest] ?? 0) + ($stands ? 1 : 0);
                 $spoken[$speaker] += Loudness::STEP_SECONDS;
@@ -199,7 +233,71 @@ final readonly class OrdinaryTake
             }
         }
 
-        return [$spoken, $apart, $over, $wrong];
+        return [$spoken, $apart, $over, $wrong, $speakers];
+    }
+
+    /**
+     * @param  array<array-key, list<float>>  $db  by track
+     * @param  list<string|int|null>  $speakers  by {@see turns()}
+     * @return array<array-key, array{fit: list<string>, extra: list<string>, missing: list<string>}>
+     */
+    private function fitting(TonePlan $plan, array $db, array $speakers): array
+    {
+        $fits = [];
+        foreach (array_diff_key($this->tracks, $this->voices) as $id => $track) {
+            $planned = self::plannedOn($plan, $track);
+            $quiet = self::medianOf($db[$id], array_keys($speakers, '', true));
+            foreach ($quiet === null ? [] : $this->ids as $own => $voice) {
+                $while = self::medianOf($db[$id], array_keys($speakers, $own, true));
+                if ($while === null) {
+                    continue;
+                }
+                $fits[$id] ??= ['fit' => [], 'extra' => [], 'missing' => []];
+                $rises = $while - $quiet >= self::RISES_DB;
+                // Under something that plays on, a voice may not be seen.
+                $isQuiet = $quiet < self::SILENT_DB + self::ACTIVE_DB || ! isset($this->loud[$id])
+                    || $quiet < $this->loud[$id] - self::SPEAKS_DB;
+                $kind = match (true) {
+                    $rises => isset($planned[$voice]) ? 'fit' : 'extra',
+                    isset($planned[$voice]) && $isQuiet => 'missing',
+                    default => null,
+                };
+                if ($kind !== null) {
+                    $fits[$id][$kind][] = $this->voices[$own];
+                }
+            }
+        }
+
+        return $fits;
+    }
+
+    /**
+     * @param  list<float>  $levels
+     * @param  list<int>  $at
+     */
+    private static function medianOf(array $levels, array $at): ?float
+    {
+        $chosen = array_values(array_intersect_key($levels, array_flip($at)));
+        sort($chosen);
+
+        return count($chosen) * Loudness::STEP_SECONDS < self::ENOUGH ? null : $chosen[count($chosen) >> 1];
+    }
+
+    /** @return array<array-key, float> sounds that the plan has on a track, and how far under its loudest, dB; the loudest first */
+    private static function plannedOn(TonePlan $plan, Listener $track): array
+    {
+        $levels = [];
+        foreach ($plan->arrivals($track) as $source => $parts) {
+            foreach ($parts as $channels) {
+                foreach ($channels as $arrivals) {
+                    $levels[$source] = max($levels[$source] ?? -INF, $arrivals[0]->db ?? -INF);
+                }
+            }
+        }
+        arsort($levels);
+        $most = max([-INF, ...array_values($levels)]);
+
+        return array_filter(array_map(fn (float $level) => $most - $level, $levels), fn (float $under) => $under <= self::PLANNED_DB);
     }
 
     /** Whose track is that of the one voice that was marked then; null where none was, or several. */
@@ -213,24 +311,6 @@ final readonly class OrdinaryTake
         }
 
         return count($tracks) === 1 ? (string) $tracks[0] : null;
-    }
-
-    /** What is the loudest on a track by the plan; null where nothing is. */
-    private static function loudestOf(TonePlan $plan, Listener $track): ?Source
-    {
-        $best = null;
-        $most = -INF;
-        foreach ($plan->arrivals($track) as $source => $parts) {
-            foreach ($parts as $channels) {
-                foreach ($channels as $arrivals) {
-                    if ($arrivals !== [] && $arrivals[0]->db > $most) {
-                        [$most, $best] = [$arrivals[0]->db, $source];
-                    }
-                }
-            }
-        }
-
-        return $best === null ? null : $plan->rig->sources[$best] ?? null;
     }
 
     /**

@@ -3,14 +3,17 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Bench\Impression;
+use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\Presence;
 use HiddenWire\Core\Room\Signs;
 use HiddenWire\Core\Room\SimulatedRoom;
 use Tests\Bench\Finding;
@@ -116,6 +119,28 @@ it('says what listeners complain of, and finds the only lead that explains it wi
     ])->and($next?->key)->toBe('look leads set')->and($next?->answers)->toBe(['Unplugged W-01' => 1, '' => 0])
         ->and($room->answer('look leads set'))->toBe('Unplugged W-01')->and($room->answer('look settings set'))->toBe('')
         ->and($room->answer('look leads call'))->toBe('');
+});
+
+it('takes a device that is missing from a computer\'s list for what takes it away, and asks for it where that parts most', function () {
+    $plan = finder_plan('crab-race');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $table = SuspectTable::of($plan, $situation);
+    $there = (new Signs($plan->in($situation)))->unlisted($plan->in($situation));
+    $lists = array_values(array_filter(array_keys($table->planned), fn (string $check) => str_starts_with($check, 'list ')));
+    expect($there)->toBe([])->and($lists)->not->toBe([]);
+    foreach ($lists as $check) {
+        expect($table->plannedAt($check))->toBe(Presence::There->value);
+        [, $computer, $device] = explode(' ', $check);
+        $suspicions = (new FaultFinder($table, [$check => Presence::Gone->value]))->suspicions;
+        foreach ($suspicions as $suspicion) {
+            // By the edit itself: the device is not among those that the computer lists.
+            $rig = $table->faults[$suspicion->faults[0]]->edit->applyTo($plan->rig);
+            $listed = (new DeviceLists($rig, new Wiring($rig)))->of($computer)[$device] ?? null;
+            expect($listed?->isUsable() ?? false)->toBeFalse();
+        }
+        $room = new SimulatedRoom($plan, $situation, [$table->faults[$suspicions[0]->faults[0]]]);
+        expect($room->answer($check))->toBe(Presence::Gone->value);
+    }
 });
 
 it('tells what a meter does beside the plan', function (?int $db, ?int $planned, string $deflection) {

@@ -66,6 +66,19 @@ it('tells how far a voice is over what plays on another track, while it plays', 
         ->and($take->says())->toContain('Host is 12.0 dB over Street organ while it plays on Card track 2.');
 });
 
+it('tells which planned voices a mixed track follows, which it should not, and which it should', function () {
+    // The captions are planned to have Ann and the guest. Here they rise by 60 dB with Ann, by 48 with Ben: nobody planned him there.
+    $pause = [null, 30, 0, []];
+    $both = ordinaryTake([$pause, [0, 50, -20.0, [2 => 0.0]], $pause, [1, 40, -22.0, [2 => 10.0]]], 'oral-history');
+    expect($both->fits)->toBe(['captions' => ['fit' => ['Ann'], 'extra' => ['Ben'], 'missing' => []]])
+        ->and($both->says())->toContain('Captions follows Ann, as planned.', 'Captions follows Ben, whom the plan does not have there.');
+    // Ann speaks, and the captions stay silent.
+    $without = ordinaryTake([$pause, [0, 50, -20.0, []], $pause, [1, 40, -22.0, []]], 'oral-history');
+    expect($without->says())->toContain('Ann should be on Captions, and it does not follow them.');
+    // Too little of anybody tells nothing.
+    expect(ordinaryTake([[null, 10, 0, []], [0, 50, -20.0, [2 => 0.0]]], 'oral-history')->fits)->toBe([]);
+});
+
 it('knows the wrong microphone where it was marked who spoke', function () {
     // For 5 s the guide speaks as it was marked, and comes by the first pupil's track; then the second pupil by their own.
     $parts = [[null, 20, 0, []], [1, 50, -20.0, [0 => 15.0]], [null, 20, 0, []], [2, 40, -22.0, []]];

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Audio\Noise;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Edit\SetMeasure;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Room\Fault;
 use HiddenWire\Core\Room\RoomSound;
 use HiddenWire\Core\Room\SimulatedRoom;
 use HiddenWire\Core\Room\SoundFaults;
 use HiddenWire\Core\Tones\ChannelReading;
+use HiddenWire\Core\Tones\Difference;
 use HiddenWire\Core\Tones\DifferenceKind;
 use HiddenWire\Core\Tones\FoundSignature;
 use HiddenWire\Core\Tones\Hum;
+use HiddenWire\Core\Tones\MeasuredDelays;
 use HiddenWire\Core\Tones\MeasuredTracks;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\ToneArrival;
@@ -183,9 +188,9 @@ it('says who plays what, and what is to arrive on each track', function () {
 });
 
 /** @return array{TonePlan, list<array{HiddenWire\Core\Rig\Listener, non-empty-list<ChannelReading>}>} the demo's tracks, all as planned */
-function readingsAsPlanned(): array
+function readingsAsPlanned(?Rig $rig = null): array
 {
-    $rig = demoRig();
+    $rig ??= demoRig();
     $plan = new TonePlan((new Hearings($rig))->in((string) array_key_first($rig->situations)));
     $readings = [];
     foreach ($plan->tracks as $mark => $track) {
@@ -260,6 +265,29 @@ it('tells each thing that is not as planned', function (callable $spoil, Differe
         DifferenceKind::Jump, 'Old console: 5.0 ms were lost within the minute',
     ],
 ]);
+
+it('takes a delay that was measured over into the plan: what explains it, with its figure', function () {
+    $rig = demoRig();
+    // The room is the plan, but for a sound card that holds back 45 ms and not the usual 10: all that the clip records comes 35 ms later.
+    // By the plan the clip comes 1.5 ms before the archive, which passes the mixer's converter; in the room it comes 33.5 ms behind it.
+    $card = ElementRef::read('units/cast-pc/sockets/line-in') ?? throw new LogicException;
+    [$room] = readingsAsPlanned((new SetMeasure($card, MeasureKind::Delay, 45.0))->applyTo($rig));
+    [, $readings] = readingsAsPlanned($room->rig);
+    $plan = new Hearings($rig);
+    $measured = new MeasuredTracks(new TonePlan($plan->in('on-air'), $room->played()), $readings);
+    $late = array_values(array_filter($measured->differences(), fn ($one) => $one->kind === DifferenceKind::Late));
+    expect($late)->not->toBe([]);
+    $delays = new MeasuredDelays($plan, 'on-air', $room->played(), $readings);
+    foreach ($late as $one) {
+        expect($one->track->id)->toBe('clip')->and($one->words)->toContain('comes 33.5 ms later than planned');
+        $best = $delays->explaining($one)[0];
+        expect([(string) $best->about, $best->kind, $best->value])->toBe(['units/cast-pc/sockets/line-in', MeasureKind::Delay, 45.0]);
+    }
+    // With it in the plan nothing is late any more; a difference of another kind has no delay that explains it.
+    $known = new MeasuredTracks(new TonePlan((new Hearings($room->rig))->in('on-air'), $room->played()), $readings);
+    expect($known->differences())->toBe([])
+        ->and($delays->explaining(new Difference(DifferenceKind::Soft, $late[0]->track, $late[0]->source, 'softer')))->toBe([]);
+});
 
 it('names a doubling, a swap and a hum in what the room of the demo records, each with the ways they have', function () {
     $plan = new Hearings(demoRig());

@@ -7,6 +7,7 @@ use App\Actions\ImportRig;
 use App\Models\TestRun;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use App\ViewModels\BenchPage;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Planning\Hearings;
@@ -210,6 +211,29 @@ it('takes what somebody far away says by a link that holds a day, at their own s
     }
     $this->travel(25)->hours();
     $this->get($link)->assertForbidden();
+});
+
+it('tells whoever is far away what was played when, so that it is answered when it comes to them', function () {
+    $this->freezeTime();
+    $run = ($this->begin)();
+    $plan = ($this->plan)();
+    $away = array_values(array_filter($plan->steps, fn (TestStep $step) => $step->listener->id === 'rival-ear'));
+    $link = BenchPage::farUrl($run, $away[0]->listener);
+    $playing = "/rigs/{$this->rig->id}/bench/{$run->id}/playing";
+    $this->get("/rigs/{$this->rig->id}/bench/{$run->id}")->assertSee("Tell {$away[0]->listener->name} that it plays now")
+        ->assertDontSee('Tell Player that it plays now');
+    $this->getJson($link)->assertExactJson(['played' => []]);
+    $this->postJson($playing, ['step' => 'none'])->assertStatus(422);
+    $this->postJson($playing, ['step' => $away[0]->key])->assertOk();
+    $this->travel(3)->seconds();
+    $this->postJson($playing, ['step' => $away[1]->key])->assertOk();
+    $this->travel(500)->milliseconds();
+    $this->getJson($link)->assertExactJson(['played' => [
+        ['step' => $away[0]->key, 'ago' => 3500, 'late' => $away[0]->lateMs], ['step' => $away[1]->key, 'ago' => 500, 'late' => $away[1]->lateMs],
+    ]]);
+    $this->get($link)->assertSee('It comes to me later by');
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->postJson($playing, ['step' => $away[0]->key])->assertNotFound();
 });
 
 it('is practised in a simulated room with something hidden in it', function () {

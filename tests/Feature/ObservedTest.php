@@ -65,6 +65,14 @@ it('gives defaults that are otherwise to the fault finder, which finds them in t
         fn (Fault $one) => $query['known'] === 'look devices sim-pc='.FaultAnswers::digest($one->words),
     ));
     expect(array_map(fn (Fault $one) => $one->words, $faults))->toBe(['Rally computer: To the desk default for playback']);
+    // A device that is gone says so, and nothing of the default that moved with it.
+    $without = implode("\n", array_filter(explode("\n", $list), fn (string $line) => ! str_contains($line, 'Rally sound')));
+    $page = (string) $this->post("/rigs/{$relay->id}/computers/sim-pc/observed", ['list' => $without])->assertOk()->getContent();
+    expect(preg_match('#href="([^"]+)">Look for a fault#', $page, $found))->toBe(1);
+    parse_str((string) parse_url(html_entity_decode($found[1]), PHP_URL_QUERY), $query);
+    expect($query['known'])->toBe('list sim-pc sim-pc/optical/out=gone');
+    $this->get(strtok($found[1], '?').'/hear?situation=on-air')->assertSuccessful();
+    $this->get(html_entity_decode($found[1]))->assertOk()->assertSee('in the list of Rally computer')->assertSee('it is not there, or disabled');
     // A list that is as planned says nothing of mutes and plugs: no link.
     $this->post("/rigs/{$relay->id}/computers/sim-pc/observed", ['list' => (new SimulatedComputer($devices))->listing()])
         ->assertSee('All as planned')->assertDontSee('Look for a fault');

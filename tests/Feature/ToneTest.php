@@ -8,9 +8,16 @@ use App\Models\TakeState;
 use App\Models\ToneTake;
 use App\Models\User;
 use App\Rigs\StoredRig;
+use App\Takes\ReadTracks;
 use App\Takes\TakeReader;
 use HiddenWire\Core\Audio\Noise;
 use HiddenWire\Core\Audio\WavFormat;
+use HiddenWire\Core\Edit\SetMeasure;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\MeasureKind;
+use HiddenWire\Core\Tones\ChannelReading;
+use HiddenWire\Core\Tones\FoundSignature;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\TonePlan;
 use Illuminate\Support\Facades\Queue;
@@ -226,4 +233,39 @@ it('plays what was played, whatever the rig has learnt since', function () {
     $played = ['music' => [[30, true], [31, true]], 'gone' => [[1, false]]];
     expect($plan($played)->played())->toBe(['music' => [[30, true], [31, true]]])
         ->and($plan()->played()['voice'])->toBe([[0, false]]);
+});
+
+it('offers a delay that was measured, and takes it over into the plan with undo', function () {
+    $rig = StoredRig::load($this->rig);
+    // The card of the streaming computer holds back 45 ms in the room; the plan has the usual 10.
+    $card = ElementRef::read('units/cast-pc/sockets/line-in') ?? throw new LogicException;
+    $there = (new SetMeasure($card, MeasureKind::Delay, 45.0))->applyTo($rig);
+    $room = new TonePlan((new Hearings($there))->in('on-air'));
+    $readings = [];
+    foreach ($room->tracks as $track) {
+        $found = array_fill(0, $room->width($track), []);
+        foreach ($room->arrivals($track) as $source => $parts) {
+            foreach ($parts as $part => $sides) {
+                foreach ($sides as $side => $arrivals) {
+                    $found[$side][] = new FoundSignature($room->signatures[$source][$part]->number, 90.0, $arrivals[0]->db, 0.0, 1.0, $arrivals, null);
+                }
+            }
+        }
+        $channel = fn (array $of, int $mark) => new ChannelReading($of, null, 0.5, 0.5, [], [], -90.0, [1.0], [1.0], (float) $mark);
+        $readings[] = [$track, array_map($channel, $found, array_keys($found)), 60.0];
+    }
+    $take = (new ToneTake)->forceFill([
+        'rig_id' => $this->rig->id, 'user_id' => $this->owner->id, 'revision' => 1, 'situation' => 'on-air', 'unit' => 'broadcast', 'played' => $room->played(), 'files' => [],
+        'marks' => [], 'state' => TakeState::Done, 'read' => ReadTracks::of($readings)->toArray(),
+    ]);
+    $take->save();
+    $page = (string) $this->actingAs($this->owner)->get("{$this->url}/{$take->id}")->assertOk()->assertSee('comes 33.5 ms later than planned')
+        ->getContent();
+    expect(preg_match_all('#name="_change" value="([^"]+)"[^>]*>\s*<button class="do" type="submit">Take over: ([^<]+)</button>#', $page, $offers))
+        ->toBeGreaterThan(0)->and(preg_replace('/\s+/', ' ', $offers[2][0]))->toContain('measured delay 45 ms');
+    $this->post("/rigs/{$this->rig->id}/edits", ['_change' => html_entity_decode($offers[1][0])])->assertRedirect()->assertSessionHasNoErrors();
+    expect(StoredRig::load($this->rig->fresh())->papers->measured(MeasureKind::Delay))->toBe(['units/cast-pc/sockets/line-in' => 45.0]);
+    $this->get("{$this->url}/{$take->id}")->assertDontSee('later than planned');
+    $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
+    $this->get("{$this->url}/{$take->id}")->assertSee('later than planned');
 });

@@ -82,6 +82,15 @@ final class BenchController
         return response()->json(['answers' => (object) $answer($run, $request->user() ?? abort(401), $this->plan($rig), $answers)]);
     }
 
+    /** Somebody at the rig plays a step now: whoever is far away is shown it when it comes to them. */
+    public function playing(Request $request, Rig $rig, TestRun $run): JsonResponse
+    {
+        $this->allow($rig, $run);
+        $run->playsNow($this->plan($rig)->step($request->string('step')->toString()) ?? abort(422), Date::now()->getTimestampMs());
+
+        return response()->json(['says' => 'They see which it is.']);
+    }
+
     public function export(Rig $rig, TestRun $run): Response
     {
         $this->allow($rig, $run);

@@ -16,6 +16,7 @@ use HiddenWire\Core\Rig\Listener;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Date;
 
 /**
  * What somebody far away hears: the steps of one listener of one test, by a signed link that expires. Of the rig they see no more than what
@@ -23,8 +24,12 @@ use Illuminate\Http\Response;
  */
 final class FarTestController
 {
-    public function show(int $run, string $listener): Response
+    /** The page; or, asked for by its script, what was played when. */
+    public function show(Request $request, int $run, string $listener): Response|JsonResponse
     {
+        if ($request->expectsJson()) {
+            return response()->json(['played' => TestRun::query()->findOrFail($run)->playedAt(Date::now()->getTimestampMs())]);
+        }
         [$run, $plan, $away] = $this->asked($run, $listener);
         $bench = new BenchPage($run->rig ?? abort(404), $plan, $run, listener: $away->id);
 

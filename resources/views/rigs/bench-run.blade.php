@@ -17,7 +17,9 @@
                     <ol>
                         @foreach ($steps as $step)
                             <li data-step="{{ $step->key }}">
-                                <p class="bench-play">{{ $step->play() }}.</p>
+                                <p class="bench-play">{{ $step->play() }}. @if ($bench->isAway($step)) <button type="button" class="do"
+                                    data-to="{{ route('rigs.bench.playing', [$bench->record, $bench->run]) }}"
+                                    x-on:click="playing">Tell {{ $step->listener->name }} that it plays now</button> @endif</p>
                                 <p><strong>{{ $step->listener->name }}:</strong> {{ $step->look() }}.@if ($step->notes() !== [])
                                     <small>{{ implode('; ', $step->notes()) }}</small>@endif @if ($step->meters !== [])
                                     <small>{{ implode('; ', $step->meters) }}</small>@endif @if ($step->standIn() !== '') <small>{{

@@ -19,7 +19,7 @@
                     : Count::of(count($seen->observed->differences), 'difference') }}</h3>
                 <p class="quiet">{{ Count::of($seen->observed->found, 'device') }} found as planned.@if ($seen->passedOver !== [])
                     Passed over: {{ implode('; ', array_slice($seen->passedOver, 0, 8)) }}.@endif</p>
-                @if ($seen->faultsUrl() !== null) <p><a href="{{ $seen->faultsUrl() }}">Look for a fault with these defaults
+                @if ($seen->faultsUrl() !== null) <p><a href="{{ $seen->faultsUrl() }}">Look for a fault with this
                     known</a></p> @endif
                 <ul class="observed-list">
                     @foreach ($seen->observed->differences as $difference)

@@ -24,12 +24,16 @@
             @endif
             @if ($differences !== [])
             <table class="take-differences"><tbody>
-                @foreach ($differences as ['difference' => $one, 'url' => $url])
+                @foreach ($differences as ['difference' => $one, 'url' => $url, 'delays' => $delays])
                     <tr @class(['is-small' => $one->kind->isSmall()])><th scope="row">{{ $one->kind->words() }}</th>
                         <td>{{ $one->track->name }}</td><td>{{ $one->words }}.</td>
                         <td><a href="{{ $url }}">Find the fault<span class="visually-hidden">: {{ $one->words }}</span></a>
                             @if ($take->moreUrl($one) !== null) <a href="{{ $take->moreUrl($one)[1] }}">{{ $take->moreUrl($one)[0]
-                                }}<span class="visually-hidden">: {{ $one->words }}</span></a> @endif</td></tr>
+                                }}<span class="visually-hidden">: {{ $one->words }}</span></a> @endif
+                            @foreach ($take->page->canEdit ? $delays : [] as $delay) <x-edit :page="$take->page" :fields="[
+                                'edit' => 'measure', 'about' => (string) $delay->about, 'kind' => $delay->kind->value, 'value' => (string) $delay->value,
+                                'situation' => '']"><button class="do" type="submit">Take over: {{ $delay->words($take->page->rig)
+                                }}</button></x-edit> @endforeach</td></tr>
                 @endforeach
             </tbody></table>
             @endif
