@@ -31,9 +31,9 @@
                             @if ($take->moreUrl($one) !== null) <a href="{{ $take->moreUrl($one)[1] }}">{{ $take->moreUrl($one)[0]
                                 }}<span class="visually-hidden">: {{ $one->words }}</span></a> @endif
                             @foreach ($take->page->canEdit ? $delays : [] as $delay) <x-edit :page="$take->page" :fields="[
-                                'edit' => 'measure', 'about' => (string) $delay->about, 'kind' => $delay->kind->value, 'value' => (string) $delay->value,
-                                'situation' => '']"><button class="do" type="submit">Take over: {{ $delay->words($take->page->rig)
-                                }}</button></x-edit> @endforeach</td></tr>
+                                'edit' => 'measure', 'about' => (string) $delay->about, 'kind' => $delay->kind->value,
+                                'value' => (string) $delay->value, 'situation' => '']"><button class="do" type="submit">Take over: {{
+                                $delay->words($take->page->rig) }}</button></x-edit> @endforeach</td></tr>
                 @endforeach
             </tbody></table>
             @endif
