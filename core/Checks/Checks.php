@@ -58,6 +58,8 @@ final class Checks
             new Time\Monitor,
             new Time\Bluetooth,
             new Show\Forgotten,
+            new Control\Mislabelled,
+            new Control\Lacking,
             new Show\SinglePoint,
         ];
     }

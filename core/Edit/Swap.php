@@ -18,12 +18,14 @@ use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\AirPath;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Following;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Pick;
@@ -37,6 +39,7 @@ use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationDefault;
+use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -139,6 +142,13 @@ final class Swap
             situations: array_map(
                 fn (Situation $situation) => $this->situation($situation)->without($gone),
                 $parts->situations,
+            ),
+            controls: array_map(
+                fn (Control $control) => $control->with(moves: array_values(array_filter(array_map(
+                    fn (Move $move) => $this->move($control, $move),
+                    $control->moves,
+                )))),
+                $parts->controls,
             ),
         ));
     }
@@ -671,6 +681,22 @@ final class Swap
         $kept = $at === null || ! $change->set instanceof PointSettings ? null : $this->fitting($change->set, $at, $at->label);
 
         return $at === null || $kept === null ? $this->lose($loss) : new Change(new PointRef($this->unit->id, $at->id), $kept);
+    }
+
+    private function move(Control $control, Move $move): ?Move
+    {
+        $at = $move->at;
+        if ($at instanceof SituationRef || $at->unit !== $this->unit->id) {
+            return $move;
+        }
+        $there = match (true) {
+            $at instanceof PointRef => $this->counterpoint($at->point)?->id,
+            $at instanceof RouteRef => $this->routeKey($at->key),
+            default => $at->setting,
+        };
+        $moved = $there === null ? null : $move->with(at: new ($at::class)($at->unit, $there));
+
+        return $moved?->whyNot($this->new) === null && $moved !== null ? $moved : $this->lose("what {$control->words()} moves");
     }
 
     private function lose(string $what): null

@@ -16,9 +16,12 @@ use HiddenWire\Core\Edit\SetScene;
 use HiddenWire\Core\Edit\SoundAlways;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\Cable;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\ControlNames;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Format\Difference;
 use HiddenWire\Core\Rig\Format\Shape;
+use HiddenWire\Core\Rig\Format\Things\Controls;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Things\Situations;
 use HiddenWire\Core\Rig\Format\Things\Sounds;
@@ -74,6 +77,7 @@ final readonly class RigDifference
             'Sounds, listeners and wishes' => [
                 ...$this->things('sources'), ...$this->things('listeners'), ...$this->places(), ...$this->wishes(),
             ],
+            'Controls' => $this->controls(),
             'Situations' => [...$this->things('situations'), ...$this->situations()],
             'Reasons, facts, run-down and accepted findings' => $this->papers(),
         ]);
@@ -429,6 +433,27 @@ final readonly class RigDifference
         ];
     }
 
+    /** @return list<string> controls that came, went, or move something else */
+    private function controls(): array
+    {
+        $of = function (Rig $rig): array {
+            $names = new ControlNames($rig);
+
+            return array_map(fn (Control $one) => trim("{$one->words()}: ".implode('; ', array_map($names->move(...), $one->moves)), ': '), $rig->controls);
+        };
+        [$was, $is] = [$of($this->before), $of($this->after)];
+        $lines = array_map(fn (Control $one) => "{$one->words()} is gone", array_diff_key($this->before->controls, $is));
+        foreach ($this->after->controls as $id => $control) {
+            if (($was[$id] ?? null) !== $is[$id]) {
+                $lines[] = isset($was[$id]) ? "{$is[$id]}" : "New: {$is[$id]}";
+            } else {
+                array_push($lines, ...$this->more(Controls::control(), $this->before->controls[$id], $control, ['id', 'name', 'legend', 'moves']));
+            }
+        }
+
+        return array_values($lines);
+    }
+
     /** @return list<string> what a situation sets otherwise that it did not before, and what it leaves as in the default again */
     private function situations(): array
     {
@@ -579,8 +604,8 @@ final readonly class RigDifference
      */
     private function more(
         Shape $shape,
-        Source|Listener|Situation|Place|Unit $was,
-        Source|Listener|Situation|Place|Unit $is,
+        Source|Listener|Situation|Place|Unit|Control $was,
+        Source|Listener|Situation|Place|Unit|Control $is,
         array $told,
     ): array {
         return array_values(array_map(

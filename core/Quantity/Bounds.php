@@ -19,6 +19,11 @@ final class Bounds
     /** A name of somebody's own for a point: it stands before what the unit calls it. */
     public const POINT_NAME = 40;
 
+    /** Controls of a rig or of a model, and what one of them moves. */
+    public const CONTROLS = 400;
+
+    public const MOVES = 60;
+
     /** Wishes for the same balance. */
     public const BALANCES = 200;
 

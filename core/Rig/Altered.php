@@ -13,6 +13,7 @@ final readonly class Altered
     /** The lists of a rig, as {@see RigParts} calls them. */
     public const LISTS = [
         'places', 'models', 'units', 'cables', 'devices', 'picks', 'air', 'sources', 'listeners', 'wishes', 'situations', 'balances',
+        'controls',
     ];
 
     /**

@@ -51,6 +51,7 @@ final class Consistency
             new Rules\UnitSettingRule, new Rules\FollowingRule, new Rules\EffectRule, new Rules\SceneRule, new Rules\PictureRule,
             new Rules\GroupRule, new Rules\CableRule, new Rules\DeviceRule, new Rules\PickRule, new Rules\AirRule, new Rules\SizeRule,
             new Rules\SoundRule, new Rules\WishRule, new Rules\SituationRule, new Rules\PaperRule, new Rules\BalanceRule,
+            new Rules\ControlRule,
         ];
     }
 }

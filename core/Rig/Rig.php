@@ -52,6 +52,9 @@ final readonly class Rig
     /** @var list<Balance> listeners that have to hear the balance of others */
     public array $balances;
 
+    /** @var array<string, Control> what hands move */
+    public array $controls;
+
     /** @var list<Problem> what is physically impossible and was let in before it was refused; empty for every new rig */
     public array $faults;
 
@@ -112,6 +115,7 @@ final readonly class Rig
         }
         $this->papers = $parts->papers;
         $this->balances = array_values($parts->balances);
+        $this->controls = self::byId('controls', $parts->controls, $altered);
     }
 
     /** The model of a unit; points that have a name of their own there go by it. */
@@ -205,6 +209,7 @@ final readonly class Rig
             tolerated: array_map(fn (Problem $fault) => (string) $fault->fault, $this->faults),
             papers: $this->papers->with(isLoose: true),
             balances: $this->balances,
+            controls: array_values($this->controls),
             from: $this,
         );
     }
@@ -223,9 +228,9 @@ final readonly class Rig
     }
 
     /**
-     * @template T of Place|Unit|Cable|Source|Listener|Situation
+     * @template T of Place|Unit|Cable|Source|Listener|Situation|Control
      *
-     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'  $list
+     * @param  'places'|'units'|'cables'|'sources'|'listeners'|'situations'|'controls'  $list
      * @param  array<int, T>  $things
      * @return array<string, T>
      */

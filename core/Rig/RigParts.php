@@ -25,6 +25,7 @@ final readonly class RigParts
      * @param  array<int, Wish>  $wishes
      * @param  array<int, Situation>  $situations
      * @param  array<int, Balance>  $balances
+     * @param  array<int, Control>  $controls
      * @param  list<string>|null  $tolerated  faults (see {@see Problem}) that the rig has had since before they were refused: they may
      *     stay; null tolerates all
      * @param  Rig|null  $from  the rig that they were made from: what is not altered since fits together
@@ -46,6 +47,7 @@ final readonly class RigParts
         public ?array $tolerated = [],
         public Papers $papers = new Papers,
         public array $balances = [],
+        public array $controls = [],
         public ?Rig $from = null,
     ) {
     }

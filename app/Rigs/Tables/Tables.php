@@ -11,6 +11,7 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Format\Things\Computers;
+use HiddenWire\Core\Rig\Format\Things\Controls;
 use HiddenWire\Core\Rig\Format\Things\Models;
 use HiddenWire\Core\Rig\Format\Things\Points;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
@@ -74,6 +75,10 @@ final class Tables
             'steps' => self::list(Table::of(Content\ShowStep::class, Writings::step(), self::ID), fn (Rig $rig) => $rig->papers->steps),
             'accepted' => self::list(Table::of(Content\Acceptance::class, Writings::acceptance()), fn (Rig $rig) => $rig->papers->accepted),
             'balances' => self::list(Table::of(Content\Balance::class, Sounds::balance()), fn (Rig $rig) => $rig->balances),
+            'controls' => self::list(
+                Table::of(Content\Control::class, Controls::control(), [...self::ID, 'position' => 'stands']),
+                fn (Rig $rig) => $rig->controls,
+            ),
             'facts' => self::list(Table::of(Content\Fact::class, Writings::fact()), fn (Rig $rig) => $rig->papers->facts),
             'measures' => self::list(Table::of(Content\Measure::class, Writings::measure()), fn (Rig $rig) => $rig->papers->measures),
         ];

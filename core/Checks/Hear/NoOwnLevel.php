@@ -35,7 +35,8 @@ final readonly class NoOwnLevel implements Check
 
     public function findings(Inspection $in): iterable
     {
-        foreach ($in->each() as $situation => $hearing) {
+        // Where hands have controls, those are what a level is moved by.
+        foreach ($in->rig->controls === [] ? $in->each() : [] as $situation => $hearing) {
             foreach ($hearing->all() as $pair) {
                 if ($pair->wish?->ownLevel !== null && $pair->isHeard()) {
                     yield from $this->shared($in, $situation, $pair);

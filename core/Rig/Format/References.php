@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Format;
 
+use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
+use HiddenWire\Core\Rig\Format\Types\ElementPath;
 use HiddenWire\Core\Rig\Format\Types\Id;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\ObjectOf;
+use HiddenWire\Core\Rig\Format\Types\Part;
 use HiddenWire\Core\Rig\Format\Types\Path;
 use HiddenWire\Core\Rig\RigParts;
 
@@ -99,6 +102,9 @@ final class References
     {
         return match (true) {
             $type instanceof Id => $type->of === $list && $held === $id,
+            $type instanceof ElementPath => $held instanceof ElementRef && $held->collection === $list && $held->tokens[0] === $id,
+            $type instanceof Part => is_object($held)
+                && (get_object_vars($held)[$list === 'situations' ? 'situation' : 'unit'] ?? null) === $id && in_array($list, ['units', 'situations'], true),
             $type instanceof Path => $list === 'units' && is_object($held) && get_object_vars($held)['unit'] === $id,
             default => false,
         };

@@ -54,6 +54,7 @@ final class Rigs
             self::paper('facts', Writings::fact(), fn (Rig|RigParts $rig) => $rig->papers->facts),
             self::paper('measures', Writings::measure(), fn (Rig|RigParts $rig) => $rig->papers->measures),
             Field::of('balances', ListOf::of(new ObjectOf(Sounds::balance()), Bounds::BALANCES))->since(2),
+            Field::of('controls', ListOf::of(new ObjectOf(Controls::control()), Bounds::CONTROLS))->since(3),
         ], self::parts(...)));
     }
 

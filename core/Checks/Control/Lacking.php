@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Checks\Control;
+
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\Hear\NoOwnLevel;
+use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Reach\ControlReach;
+use HiddenWire\Core\Reach\Reach;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Signal\HeardPair;
+
+/**
+ * A level of its own that was wished, and that no control of the rig moves by itself. A rig without controls is judged by its faders,
+ * {@see NoOwnLevel}.
+ */
+final readonly class Lacking implements Check
+{
+    private const NAMED = 3;
+
+    public function code(): string
+    {
+        return 'control.lacking';
+    }
+
+    public function findings(Inspection $in): iterable
+    {
+        if ($in->rig->controls === []) {
+            return;
+        }
+        $control = new ControlReach($in->hearings);
+        foreach ($in->each() as $situation => $hearing) {
+            $reached = null;
+            foreach ($hearing->all() as $pair) {
+                if ($pair->wish?->ownLevel === null || ! $pair->isHeard()) {
+                    continue;
+                }
+                $reached ??= array_map(fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation) : [], $in->rig->controls);
+                yield from $this->judged($in, $situation, $pair, $reached);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, list<Reach>>  $reached  by control
+     * @return iterable<Finding>
+     */
+    private function judged(Inspection $in, string $situation, HeardPair $pair, array $reached): iterable
+    {
+        $closest = null;
+        foreach ($reached as $id => $all) {
+            $moved = array_filter($all, fn (Reach $one) => $one->by === Gesture::Move && $one->isInLevel());
+            $isIt = fn (Reach $one): bool => $one->source === $pair->source && $one->listener === $pair->listener;
+            if (array_filter($moved, $isIt) === []) {
+                continue;
+            }
+            $besides = array_filter($moved, fn (Reach $one) => ! $isIt($one) && (($one->listener !== $pair->listener
+                && $pair->wish?->ownLevel?->isFromListeners() === true) || ($one->source !== $pair->source
+                && $pair->wish?->ownLevel?->isFromSounds() === true)));
+            if ($besides === []) {
+                return;
+            }
+            if ($closest === null || count($besides) < count($closest[1])) {
+                $closest = [$in->rig->controls[$id], $besides];
+            }
+        }
+        $what = "No control moves {$pair->source->name} for {$pair->listener->name} ";
+        $also = array_values(array_unique(array_map(
+            fn (Reach $one) => "{$one->source->name} for {$one->listener->name}",
+            $closest[1] ?? [],
+        )));
+        yield new Finding(
+            $this->code(),
+            Severity::Fault,
+            $closest === null ? rtrim($what) : "{$what}alone: {$closest[0]->words()} also moves ".Listing::of($also, self::NAMED),
+            'It was wished to be changed by hand, apart from others. A send before the fader, a second mix or a control of its own does it.',
+            $pair->listener->at,
+            [$situation],
+        );
+    }
+}

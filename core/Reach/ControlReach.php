@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Reach;
+
+use HiddenWire\Core\Edit\Settings;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Change;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Move;
+use HiddenWire\Core\Rig\Pick;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SettingRef;
+use HiddenWire\Core\Rig\SettingValue;
+use HiddenWire\Core\Rig\Situation;
+use HiddenWire\Core\Rig\SituationRef;
+use HiddenWire\Core\Rig\State;
+use HiddenWire\Core\Signal\HeardPair;
+use HiddenWire\Core\Signal\Hearing;
+
+/**
+ * For whom what changes when a hand moves a control: the rig is heard at each stop ({@see Stops}), and what differs between any two of them
+ * is told. Cost: one hearing a stop, of the sounds that pass what is moved.
+ */
+final class ControlReach
+{
+    /** @var array<string, Hearing> by situation and what stands otherwise in it */
+    private array $heard = [];
+
+    public function __construct(private readonly Hearings $plan)
+    {
+    }
+
+    /** @return list<Reach> in the order of the rig's sounds and listeners; none where it does nothing in the situation */
+    public function of(Control $control, string $situation): array
+    {
+        $rig = $this->plan->rig;
+        $stops = new Stops(new State($rig, $rig->situations[$situation]));
+        $reached = [];
+        foreach ($stops->of($control) as ['by' => $by, 'with' => $with, 'stops' => $of]) {
+            $hearings = array_map(fn (Stop $stop) => $this->at($stop, $situation), $of);
+            $pairs = $this->differing($hearings);
+            foreach ($pairs as [$source, $listener]) {
+                $all = array_map(fn (Hearing $hearing) => $hearing->pair($source, $listener), $hearings);
+                $reached[] = new Reach($rig->sources[$source], $rig->listeners[$listener], $by, $with, $of, $all);
+            }
+        }
+
+        return $reached;
+    }
+
+    /** What is heard with a control at a stop. */
+    public function at(Stop $stop, string $situation): Hearing
+    {
+        $changes = $values = [];
+        foreach ($stop->values as [$move, $value]) {
+            if ($move->at instanceof SituationRef) {
+                $situation = $move->at->situation;
+            } elseif ($move->at instanceof SettingRef) {
+                $values[] = new SettingValue($move->at->unit, $move->at->setting, $value);
+            } else {
+                $changes[] = $this->change($move, $value);
+            }
+        }
+        $changes = array_values(array_filter($changes));
+        if ($changes === [] && $values === []) {
+            return $this->plan->in($situation);
+        }
+        $key = $situation.' '.serialize([$changes, $values]);
+
+        return $this->heard[$key] ??= $this->hear($situation, $changes, $values);
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     * @param  list<SettingValue>  $values
+     */
+    private function hear(string $situation, array $changes, array $values): Hearing
+    {
+        try {
+            $rig = $this->changed($situation, $changes, $values);
+        } catch (InvalidRig) {
+            // What can't stand together the hand does not bring about either: a group of which another choice is on.
+            return $this->plan->in($situation);
+        }
+
+        return (new Hearings($rig, before: $this->plan))->in($situation);
+    }
+
+    /**
+     * @param  list<Change>  $changes
+     * @param  list<SettingValue>  $values
+     *
+     * @throws InvalidRig where it can't stand so
+     */
+    private function changed(string $situation, array $changes, array $values): Rig
+    {
+        $rig = $changes === [] ? $this->plan->rig : Settings::ofSituation($this->plan->rig, $situation, ...$changes);
+        if ($values === []) {
+            return $rig;
+        }
+        $slots = array_map(fn (SettingValue $one) => $one->slot(), $values);
+
+        return new Rig($rig->parts()->changing('situations', $situation, fn (Situation $one): Situation => $one->with(settings: [
+            ...array_values(array_filter($one->settings, fn (SettingValue $set) => ! in_array($set->slot(), $slots, true))),
+            ...$values,
+        ])));
+    }
+
+    private function change(Move $move, string|bool|float $value): ?Change
+    {
+        $set = $move->settings($value);
+        $at = $move->at;
+        if ($set !== null && ! $at instanceof SettingRef && ! $at instanceof SituationRef) {
+            return new Change($at, $set);
+        }
+        $device = is_string($value) && $value !== '' ? explode('/', $value) : [];
+
+        return ! $at instanceof PointRef || $device === [] ? null : new Change($at, new Pick($at, isset($device[2])
+            ? DeviceRef::lane($device[0], $device[1], $device[2]) : DeviceRef::point($device[0], $device[1])));
+    }
+
+    /**
+     * @param  non-empty-list<Hearing>  $hearings
+     * @return list<array{string, string}> ids of source and listener
+     */
+    private function differing(array $hearings): array
+    {
+        $first = array_shift($hearings);
+        $differ = [];
+        foreach ($hearings as $other) {
+            foreach ($other->all() as $pair) {
+                $was = $first->pair($pair->source->id, $pair->listener->id);
+                if ($was !== $pair && ! self::isAlike($was, $pair)) {
+                    $differ["{$pair->source->id} {$pair->listener->id}"] = [$pair->source->id, $pair->listener->id];
+                }
+            }
+        }
+        $all = [];
+        foreach ($this->plan->rig->sources as $source) {
+            foreach ($this->plan->rig->listeners as $listener) {
+                $all[] = $differ["{$source->id} {$listener->id}"] ?? null;
+            }
+        }
+
+        return array_values(array_filter($all));
+    }
+
+    private static function isAlike(HeardPair $one, HeardPair $other): bool
+    {
+        [$a, $b] = [$one->level()?->value(), $other->level()?->value()];
+
+        return ($a === null) === ($b === null) && abs(($a ?? 0.0) - ($b ?? 0.0)) < Reach::LEAST_DB
+            && $one->channels() === $other->channels()
+            && abs(($one->delay()?->value() ?? 0.0) - ($other->delay()?->value() ?? 0.0)) < 0.1;
+    }
+}

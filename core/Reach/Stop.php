@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Reach;
+
+use HiddenWire\Core\Rig\Move;
+
+/** One position of a control, and how what it moves stands then. */
+final readonly class Stop
+{
+    /**
+     * @param  int|null  $at  thousandths of the way; null of a key
+     * @param  string  $words  "lowest", "pressed", "25 %"
+     * @param  list<array{Move, string|bool|float}>  $values  nothing for what stays as it stands
+     */
+    public function __construct(public ?int $at, public string $words, public array $values)
+    {
+    }
+}

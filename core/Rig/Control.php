@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+use HiddenWire\Core\With;
+
+/** A thing that a hand moves, and what it moves. */
+final readonly class Control
+{
+    use With;
+
+    /**
+     * @param  ElementRef  $at  the unit that has it, or the place where it lies
+     * @param  string  $legend  what its label says
+     * @param  float|null  $position  where it stands now, in hundredths of its way; null where nobody has said
+     * @param  string  $bank  the page or bank on which it does this; empty for always
+     * @param  bool  $isLearned  whether somebody has moved it at the real thing and seen that
+     * @param  list<Move>  $moves
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public ControlKind $kind,
+        public ElementRef $at,
+        public string $legend = '',
+        public ?float $position = null,
+        public string $bank = '',
+        public bool $isLearned = false,
+        public array $moves = [],
+    ) {
+    }
+
+    /** "Fader 3 (Caller)": its name, and what its label says. */
+    public function words(): string
+    {
+        return $this->legend === '' || $this->legend === $this->name ? $this->name : "{$this->name} ({$this->legend})";
+    }
+}

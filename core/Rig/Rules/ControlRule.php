@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig\Rules;
+
+use HiddenWire\Core\Rig\Altered;
+use HiddenWire\Core\Rig\Move;
+use HiddenWire\Core\Rig\SituationRef;
+
+/** A control is somewhere, and moves what can be moved so. */
+final class ControlRule implements Rule
+{
+    public function reads(): array
+    {
+        return ['controls', 'models', 'places', 'situations', Altered::FRAME];
+    }
+
+    public function check(Fit $in): void
+    {
+        $seen = [];
+        foreach ($in->parts->controls as $i => $control) {
+            if (isset($seen[$control->id])) {
+                $in->problem("/controls/{$i}/id", "The id \"{$control->id}\" is taken by /controls/{$seen[$control->id]}.");
+            }
+            $seen[$control->id] ??= $i;
+            $at = $control->at;
+            if (! in_array($at->collection, ['units', 'places'], true) || count($at->tokens) !== 1) {
+                $in->problem("/controls/{$i}/at", 'A control is of a unit or lies at a place: "units/mixer", "places/desk".');
+            } else {
+                $in->known($at->collection, $at->tokens[0], "/controls/{$i}/at", rtrim($at->collection, 's'));
+            }
+        }
+        foreach ($in->parts->controls as $i => $control) {
+            $slots = [];
+            foreach ($control->moves as $m => $move) {
+                $pointer = "/controls/{$i}/moves/{$m}";
+                $this->move($in, $move, $pointer);
+                if ($move->with !== null && (! isset($seen[$move->with]) || $move->with === $control->id)) {
+                    $in->problem("{$pointer}/with", "There is no other control \"{$move->with}\" that could be held.");
+                }
+                if (! $control->kind->isTurned() && $move->law->isAlongWay() && $move->at instanceof SituationRef === false) {
+                    $in->problem("{$pointer}/law", "A {$control->kind->words()} has no way to go: it sets, toggles or steps.");
+                }
+                $slot = "{$move->slot()} {$move->by->value} {$move->with}";
+                if (isset($slots[$slot])) {
+                    $in->problem($pointer, "/controls/{$i}/moves/{$slots[$slot]} moves this already, in the same way.");
+                }
+                $slots[$slot] = $m;
+            }
+        }
+    }
+
+    private function move(Fit $in, Move $move, string $pointer): void
+    {
+        if ($move->at instanceof SituationRef) {
+            $in->known('situations', $move->at->situation, "{$pointer}/at", 'situation');
+            if ($move->set !== Move::SITUATION) {
+                $in->problem("{$pointer}/set", 'A control that goes to a situation sets the "situation".');
+            }
+
+            return;
+        }
+        $model = $in->modelAt($move->at->unit, "{$pointer}/at");
+        $why = $model === null ? null : $move->whyNot($model);
+        if ($why !== null) {
+            $in->problem($pointer, $why);
+        }
+    }
+}
