@@ -20,6 +20,7 @@ enum Step: string
     case Recipes = 'recipes';
     case Tracks = 'tracks';
     case Levels = 'levels';
+    case Controls = 'controls';
     case Checks = 'checks';
     case Dependence = 'dependence';
     case Doubts = 'doubts';
@@ -38,7 +39,7 @@ enum Step: string
             self::Stock, self::Shopping => Stop::Equipment,
             self::Wiring, self::Cables => Stop::Wiring,
             self::Computers, self::Names => Stop::Computers,
-            self::Recipes, self::Tracks, self::Levels => Stop::Mixes,
+            self::Recipes, self::Tracks, self::Levels, self::Controls => Stop::Mixes,
             self::Checks, self::Dependence, self::Doubts, self::Bench => Stop::Checks,
             self::Situations, self::Cards => Stop::Show,
             self::Book, self::History, self::People, self::Downloads => Stop::Book,

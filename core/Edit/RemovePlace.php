@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\Rig;
 
 /** Takes a place away with all that is in it. */
@@ -22,7 +23,7 @@ final readonly class RemovePlace implements RigEdit
             $rig = (new RemoveUnit($unit))->applyTo($rig);
         }
 
-        return new Rig($rig->parts()->without('places', $this->place));
+        return new Rig(References::gone($rig->parts(), 'places', $this->place));
     }
 
     public function words(Rig $rig): string

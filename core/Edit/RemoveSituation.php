@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
+use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\Format\References;
 use HiddenWire\Core\Rig\InvalidRig;
+use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\SituationRef;
 
 /** Takes a situation away, with what is wished in it only. */
 final readonly class RemoveSituation implements RigEdit
@@ -31,6 +34,12 @@ final readonly class RemoveSituation implements RigEdit
 
     public function words(Rig $rig): string
     {
-        return "Removed the situation {$rig->situations[$this->situation]->name}";
+        $ways = array_filter($rig->controls, fn (Control $one) => array_filter(
+            $one->moves,
+            fn (Move $move) => $move->at instanceof SituationRef && $move->at->situation === $this->situation,
+        ) !== []);
+
+        return "Removed the situation {$rig->situations[$this->situation]->name}".($ways === [] ? ''
+            : ', and with it the way there by '.implode(', ', array_map(fn (Control $one) => $one->words(), $ways)));
     }
 }

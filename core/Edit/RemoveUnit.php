@@ -8,6 +8,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Format\References;
+use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
@@ -75,6 +76,23 @@ final readonly class RemoveUnit implements RigEdit
         return array_values(array_filter([
             implode(', ', array_map(fn (Cable $cable) => $cable->label, $cables)),
             $picks === [] ? '' : count($picks).(count($picks) === 1 ? ' pick' : ' picks'),
+            ...$this->controls($rig),
         ]));
+    }
+
+    /** @return list<string> controls that are on it, and what others move in it */
+    private function controls(Rig $rig): array
+    {
+        $goes = [];
+        foreach ($rig->controls as $control) {
+            $moves = array_filter($control->moves, fn (Move $move) => $move->unit() === $this->unit);
+            $goes[] = match (true) {
+                (string) $control->at === "units/{$this->unit}" => $control->words(),
+                $moves !== [] => "what {$control->words()} moves in it",
+                default => '',
+            };
+        }
+
+        return $goes;
     }
 }

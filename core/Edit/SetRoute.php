@@ -23,12 +23,7 @@ final readonly class SetRoute implements RigEdit
 
     public function applyTo(Rig $rig): Rig
     {
-        // What is linked moves in the same step: one rig, however many levels.
-        $changes = [];
-        foreach ($this->along($rig) as $key => $db) {
-            $changes[] = new Change(new RouteRef($this->at->unit, $key), new RouteSettings(db: $db));
-        }
-        $changes[] = new Change($this->at, $this->set);
+        $changes = $this->changes($rig);
         if ($this->situation !== null) {
             return Settings::ofSituation($rig, $this->situation, ...$changes);
         }
@@ -41,6 +36,17 @@ final readonly class SetRoute implements RigEdit
 
             return $unit->with(routes: $this->switched($rig, $routes));
         });
+    }
+
+    /** @return non-empty-list<Change> what is linked moves in the same step, before the route itself: one rig, however many levels */
+    public function changes(Rig $rig): array
+    {
+        $changes = [];
+        foreach ($this->along($rig) as $key => $db) {
+            $changes[] = new Change(new RouteRef($this->at->unit, $key), new RouteSettings(db: $db));
+        }
+
+        return [...$changes, new Change($this->at, $this->set)];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Reach;
 
+use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\Settings;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Change;
@@ -14,6 +15,8 @@ use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SettingRef;
 use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
@@ -63,10 +66,9 @@ final class ControlReach
             } elseif ($move->at instanceof SettingRef) {
                 $values[] = new SettingValue($move->at->unit, $move->at->setting, $value);
             } else {
-                $changes[] = $this->change($move, $value);
+                array_push($changes, ...$this->changes($move, $value, $situation));
             }
         }
-        $changes = array_values(array_filter($changes));
         if ($changes === [] && $values === []) {
             return $this->plan->in($situation);
         }
@@ -111,17 +113,21 @@ final class ControlReach
         ])));
     }
 
-    private function change(Move $move, string|bool|float $value): ?Change
+    /** @return list<Change> what is linked with a level moves with it */
+    private function changes(Move $move, string|bool|float $value, string $situation): array
     {
         $set = $move->settings($value);
         $at = $move->at;
-        if ($set !== null && ! $at instanceof SettingRef && ! $at instanceof SituationRef) {
-            return new Change($at, $set);
+        if ($at instanceof RouteRef && $set instanceof RouteSettings) {
+            return (new SetRoute($at, $set, $situation))->changes($this->plan->rig);
+        }
+        if ($at instanceof PointRef && $set !== null) {
+            return [new Change($at, $set)];
         }
         $device = is_string($value) && $value !== '' ? explode('/', $value) : [];
 
-        return ! $at instanceof PointRef || $device === [] ? null : new Change($at, new Pick($at, isset($device[2])
-            ? DeviceRef::lane($device[0], $device[1], $device[2]) : DeviceRef::point($device[0], $device[1])));
+        return ! $at instanceof PointRef || $device === [] ? [] : [new Change($at, new Pick($at, isset($device[2])
+            ? DeviceRef::lane($device[0], $device[1], $device[2]) : DeviceRef::point($device[0], $device[1])))];
     }
 
     /**

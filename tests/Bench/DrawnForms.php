@@ -31,6 +31,7 @@ use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\DriverMode;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\MeasureKind;
+use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Phase;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PlaceKind;
@@ -59,7 +60,7 @@ final class DrawnForms
         'reopen' => ['accept'], 'rebalance' => ['balance', 'route', 'point'], 'scene-picture' => ['add-scene', 'picture'], 'rename-scene' => ['add-scene'],
         'choose-scene' => ['add-scene'], 'remove-scene' => ['add-scene'], 'scene-source' => ['add-scene'], 'remove-picture' => ['picture'],
         'effect' => ['add-effect'], 'switch-effect' => ['add-effect'], 'move-effect' => ['add-effect'], 'remove-effect' => ['add-effect'],
-        'prove' => ['fact'],
+        'prove' => ['fact'], 'control-move' => ['control'], 'control-unmove' => ['control', 'control-move'], 'remove-control' => ['control'],
     ];
 
     /** Starters that have what few rigs have. */
@@ -455,6 +456,43 @@ final class DrawnForms
         [$computer, $device] = $this->computerDevice();
 
         return $device === null ? null : ['computer' => $computer, 'device' => (string) $device->ref, 'name' => $this->oneOf(['', $this->newName()])];
+    }
+
+    private function drawControl(): array
+    {
+        $at = $this->oneOf(['units/'.$this->id($this->rig->units), 'places/'.$this->id($this->rig->places)]);
+
+        return ['control' => $this->oneOf(['', '', $this->id($this->rig->controls) ?: '']), 'name' => $this->oneOf(['Fader', 'Pad', 'Key']).' '.$this->number(1, 40),
+            'legend' => $this->oneOf(['', 'Music', 'Caller', 'Break']), 'kind' => $this->oneOf(['fader', 'knob', 'key', 'pad', 'footswitch']), 'at' => $at,
+            'position' => $this->oneOf(['', '50']), 'bank' => $this->oneOf(['', 'Show']), 'learned' => $this->oneOf(['0', '1'])];
+    }
+
+    private function drawControlMove(): ?array
+    {
+        $control = $this->oneOf(array_values($this->rig->controls));
+        if ($control === false) {
+            return null;
+        }
+        $what = [];
+        foreach (array_keys($this->rig->units) as $unit) {
+            $what = [...$what, ...array_keys(Movable::of($this->rig, (string) $unit, $control->kind->isTurned()))];
+        }
+        $what[] = 'situations/'.array_key_first($this->rig->situations).' situation';
+
+        return ['control' => $control->id, 'what' => $this->oneOf($what), 'from' => '', 'to' => '', 'law' => '',
+            'by' => $control->kind->isTurned() ? '' : $this->oneOf(['', 'press', 'hold', 'long']), 'with' => ''];
+    }
+
+    private function drawControlUnmove(): ?array
+    {
+        $control = $this->oneOf(array_values(array_filter($this->rig->controls, fn ($one) => $one->moves !== [])));
+
+        return $control === false ? null : ['control' => $control->id, 'what' => $control->moves[0]->slot(), 'by' => $control->moves[0]->by->value];
+    }
+
+    private function drawRemoveControl(): array
+    {
+        return ['control' => $this->id($this->rig->controls)];
     }
 
     private function drawFound(): ?array

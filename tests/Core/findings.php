@@ -26,6 +26,7 @@ return [
         'ground.loop w-33' => [SKIPPED, 'the same circle by the other side; whoever cures the one cures both'],
         'ground.isolator-place isolator-a' => [USEFUL, '8 m behind the isolator collect what it should keep out'],
         'level.unmatched presenter-mic/capsule' => [USEFUL, 'the driver is 10.6 dB softer on the air'],
+        'control.reach broadcast/source-5' => [USEFUL, 'the label says Chimes and the fader moves the rally engine'],
         'computer.default game/microphone' => $default,
     ],
     'penny-slot' => [],

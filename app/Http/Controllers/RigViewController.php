@@ -10,6 +10,7 @@ use App\Rigs\CatalogueFiles;
 use App\ViewModels\CableTable;
 use App\ViewModels\ChecksPage;
 use App\ViewModels\Computers;
+use App\ViewModels\ControlsPage;
 use App\ViewModels\DependencePage;
 use App\ViewModels\Doubts;
 use App\ViewModels\DownloadsPage;
@@ -33,7 +34,8 @@ final class RigViewController
 {
     /** Those that have an address here. */
     public const STEPS = [
-        Step::Wishes, Step::Stock, Step::Computers, Step::Recipes, Step::Names, Step::Tracks, Step::Levels, Step::Checks, Step::Returns,
+        Step::Wishes, Step::Stock, Step::Computers, Step::Recipes, Step::Names, Step::Tracks, Step::Levels, Step::Controls, Step::Checks,
+        Step::Returns,
         Step::Dependence, Step::Situations, Step::Doubts, Step::Cables, Step::Shopping, Step::Downloads,
     ];
 
@@ -58,6 +60,7 @@ final class RigViewController
             Step::Names => ['names' => new NamesPage($page)],
             Step::Tracks => ['tracks' => new TracksPage($page)],
             Step::Levels => ['levels' => new LevelsPage($page)],
+            Step::Controls => ['controls' => new ControlsPage($page)],
             Step::Checks => ['checks' => new ChecksPage($page)],
             Step::Returns => ['returns' => new ReturnsPage($page)],
             Step::Dependence => ['depends' => new DependencePage($page)],

@@ -100,6 +100,10 @@ final class EditForms
         'move-show-step' => [PaperForms::class, 'moveStep'],
         'remove-show-step' => [PaperForms::class, 'removeStep'],
         'found' => [RoomForms::class, 'found'],
+        'control' => [ControlForms::class, 'set'],
+        'control-move' => [ControlForms::class, 'move'],
+        'control-unmove' => [ControlForms::class, 'unmove'],
+        'remove-control' => [ControlForms::class, 'remove'],
         'accept' => [PaperForms::class, 'accept'],
         'reopen' => [PaperForms::class, 'reopen'],
     ];

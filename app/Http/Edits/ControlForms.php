@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Edits;
+
+use HiddenWire\Core\Edit\RemoveControl;
+use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetControl;
+use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\ControlKind;
+use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Rig\Law;
+use HiddenWire\Core\Rig\Movable;
+use HiddenWire\Core\Rig\Move;
+use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\SituationRef;
+
+/** Changes of controls: what hands move. */
+final class ControlForms
+{
+    private const SLOT = 300;
+
+    /** @return list<RigEdit> a new control, or one that is there with other fields; what it moves stays */
+    public static function set(EditFields $in): array
+    {
+        $rig = $in->rig;
+        $was = $in->has('control') ? $rig->controls[$in->known('control', $rig->controls)] : null;
+        $kind = $in->choice('kind', ControlKind::class, 'Say what kind of control it is.');
+        $at = ElementRef::read($in->text('at', Bounds::NAME));
+        $there = match ($at?->collection) {
+            'units' => $rig->units, 'places' => $rig->places, default => [],
+        };
+        if ($at === null || count($at->tokens) !== 1 || ! isset($there[$at->tokens[0]])) {
+            return $in->refuse('at', 'Choose the unit that has it, or the place where it lies.');
+        }
+        $name = $in->name();
+
+        return [new SetControl(new Control(
+            $was->id ?? Naming::id($name, array_map(strval(...), array_keys($rig->controls))),
+            $name,
+            $kind,
+            $at,
+            $in->text('legend', Bounds::SHORT_NAME),
+            $kind->isTurned() ? $in->number('position', 0, 100) : null,
+            $in->text('bank', Bounds::SHORT_NAME),
+            $in->flag('learned') ?? false,
+            $was->moves ?? [],
+        ))];
+    }
+
+    /** @return list<RigEdit> one setting more that a control moves, or another way of moving it */
+    public static function move(EditFields $in): array
+    {
+        $control = $in->rig->controls[$in->known('control', $in->rig->controls)];
+        $move = self::asked($in, $control);
+        $kept = array_filter($control->moves, fn (Move $one) => "{$one->slot()} {$one->by->value} {$one->with}"
+            !== "{$move->slot()} {$move->by->value} {$move->with}");
+
+        return [new SetControl($control->with(moves: [...array_values($kept), $move]))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function unmove(EditFields $in): array
+    {
+        $control = $in->rig->controls[$in->known('control', $in->rig->controls)];
+        $slot = $in->text('what', self::SLOT);
+        $by = $in->text('by', Bounds::SHORT_NAME);
+        $kept = array_values(array_filter($control->moves, fn (Move $one) => $one->slot() !== $slot || $one->by->value !== $by));
+
+        return count($kept) === count($control->moves) ? $in->refuse('what', 'It does not move that any more.')
+            : [new SetControl($control->with(moves: $kept))];
+    }
+
+    /** @return list<RigEdit> */
+    public static function remove(EditFields $in): array
+    {
+        return [new RemoveControl($in->known('control', $in->rig->controls))];
+    }
+
+    private static function asked(EditFields $in, Control $control): Move
+    {
+        $slot = $in->text('what', self::SLOT);
+        $isTurned = $control->kind->isTurned();
+        if (str_starts_with($slot, SituationRef::LIST.'/')) {
+            $situation = strtok(substr($slot, strlen(SituationRef::LIST) + 1), ' ');
+
+            return new Move(new SituationRef(isset($in->rig->situations[$situation]) ? (string) $situation
+                : $in->refuse('what', 'Choose a situation of this rig.')), Move::SITUATION, law: Law::Set, by: self::by($in, $isTurned));
+        }
+        $unit = strtok($slot, '/');
+        $usual = (isset($in->rig->units[$unit]) ? Movable::of($in->rig, (string) $unit, $isTurned) : [])[$slot]
+            ?? $in->refuse('what', 'Choose what it moves.');
+        $law = $in->choiceOrNone('law', Law::class) ?? $usual->law;
+
+        return $usual->with(
+            from: self::value($in, 'from', $usual->from),
+            to: self::value($in, 'to', $usual->to),
+            law: $law,
+            by: self::by($in, $isTurned),
+            with: $in->has('with') ? $in->known('with', $in->rig->controls) : null,
+        );
+    }
+
+    private static function by(EditFields $in, bool $isTurned): Gesture
+    {
+        return $in->choiceOrNone('by', Gesture::class) ?? ($isTurned ? Gesture::Move : Gesture::Press);
+    }
+
+    /** As it was typed: a number, on or off, or a text, by what it is usually; nothing typed is that. */
+    private static function value(EditFields $in, string $key, string|bool|float|null $usual): string|bool|float|null
+    {
+        if (! $in->has($key)) {
+            return $usual;
+        }
+        $text = mb_strtolower($in->text($key, Bounds::NAME));
+
+        return match (true) {
+            is_float($usual) => $in->number($key, -Bounds::SETTING, Bounds::SETTING),
+            is_bool($usual) => match (true) {
+                in_array($text, ['on', 'yes', 'true', '1', 'muted'], true) => true,
+                in_array($text, ['off', 'no', 'false', '0', 'unmuted'], true) => false,
+                default => $in->refuse($key, 'Write on or off.'),
+            },
+            default => $in->text($key, Bounds::NAME),
+        };
+    }
+}

@@ -1,0 +1,214 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Reach\ControlReach;
+use HiddenWire\Core\Reach\Legend;
+use HiddenWire\Core\Reach\Reach;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\ControlNames;
+use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Rig\Movable;
+use HiddenWire\Core\Rig\Move;
+use HiddenWire\Core\Rig\SituationRef;
+use HiddenWire\Core\Rig\Unit;
+
+/** What hands move, as it lies, and what each of it does in the situation that is shown. */
+final readonly class ControlsPage
+{
+    /** So many controls are heard for one look; of more, the chosen one. */
+    private const HEARD = 16;
+
+    public ?Control $chosen;
+
+    private ControlReach $reach;
+
+    private ControlNames $names;
+
+    /** @var array<string, list<Control>> by the slot of what they move, where those are several */
+    private array $sharing;
+
+    public function __construct(public RigPage $page)
+    {
+        $rig = $page->rig;
+        $this->chosen = $rig->controls[$page->asked('control')] ?? null;
+        $this->reach = new ControlReach(new Hearings($rig, [$page->situation->id => $page->hearing]));
+        $this->names = new ControlNames($rig);
+        $by = [];
+        foreach ($rig->controls as $control) {
+            foreach ($control->moves as $move) {
+                $by[$move->slot()][$control->id] = $control;
+            }
+        }
+        $this->sharing = array_map(array_values(...), array_filter($by, fn (array $controls) => count($controls) > 1));
+    }
+
+    /** @return array<string, list<Control>> by the name of the unit or place where they are, with their bank */
+    public function surfaces(): array
+    {
+        $rig = $this->page->rig;
+        $surfaces = [];
+        foreach ($rig->controls as $control) {
+            $id = $control->at->tokens[0];
+            $at = $control->at->collection === 'units' ? $rig->units[$id]->name : $rig->places[$id]->name;
+            $surfaces[$at.($control->bank === '' ? '' : ", {$control->bank}")][] = $control;
+        }
+
+        return $surfaces;
+    }
+
+    /** @return list<array{words: string, slot: string, by: string, shared: string}> what a control moves */
+    public function moves(Control $control): array
+    {
+        return array_map(fn (Move $move): array => [
+            'words' => $this->names->move($move),
+            'slot' => $move->slot(),
+            'by' => $move->by->value,
+            'shared' => implode(', ', array_map(
+                fn (Control $one) => $one->name,
+                array_filter($this->sharing[$move->slot()] ?? [], fn (Control $one) => $one !== $control),
+            )),
+        ], $control->moves);
+    }
+
+    /** Whether what it does is worked out for this look. */
+    public function isHeard(Control $control): bool
+    {
+        return count($this->page->rig->controls) <= self::HEARD || $control === $this->chosen;
+    }
+
+    /**
+     * For whom what changes, a sound a row: listeners for whom it changes alike stand together.
+     *
+     * @return list<array{when: string, sound: string, at: array<string, array<string, string>>, not: string}> `at` has the addresses of the
+     *     ways on the map, by what changes and by listener
+     */
+    public function reach(Control $control): array
+    {
+        $rows = [];
+        foreach ($this->reach->of($control, $this->page->situation->id) as $one) {
+            $key = "{$one->by->value} {$one->with} {$one->source->id}";
+            $rows[$key] ??= ['when' => $this->when($one), 'sound' => $one->source->name, 'at' => [], 'id' => $one->source->id, 'moved' => []];
+            $rows[$key]['at'][$one->words()][$one->listener->name] = $this->page->url(
+                ['source' => $one->source->id, 'listener' => $one->listener->id],
+                'wiring',
+            );
+            $rows[$key]['moved'][] = $one->listener->id;
+        }
+        $goes = array_filter($control->moves, fn (Move $move) => $move->at instanceof SituationRef) !== [];
+
+        return array_values(array_map(fn (array $row): array => [
+            'when' => $row['when'], 'sound' => $row['sound'], 'at' => $row['at'],
+            'not' => $goes ? '' : $this->untouched($row['id'], $row['moved']),
+        ], $rows));
+    }
+
+    /** "of 9 sounds at 7 listeners": what a key that goes to another situation does, in one line. */
+    public function sum(Control $control): string
+    {
+        $reached = array_filter($this->reach->of($control, $this->page->situation->id), fn (Reach $one) => $one->isInLevel());
+        $sounds = array_unique(array_map(fn (Reach $one) => $one->source->id, $reached));
+        $listeners = array_unique(array_map(fn (Reach $one) => $one->listener->id, $reached));
+
+        return $reached === [] ? 'nothing changes' : count($reached).' cells change: '.count($sounds).' sounds at '.count($listeners).' listeners';
+    }
+
+    /** Whether it goes to a situation, whose own view says what is otherwise there. */
+    public function goesTo(Control $control): ?string
+    {
+        foreach ($control->moves as $move) {
+            if ($move->at instanceof SituationRef) {
+                return $move->at->situation;
+            }
+        }
+
+        return null;
+    }
+
+    /** What its label says and it does not do; empty where all is well or the label names nothing of the rig. */
+    public function trouble(Control $control): string
+    {
+        $legend = new Legend($this->page->rig);
+        $other = $legend->otherSituation($control);
+        if ($other !== null) {
+            return "Its label says something else: it goes to {$this->page->rig->situations[$other]->name}.";
+        }
+        $named = $legend->sounds($control);
+        $moved = [];
+        foreach ($named === [] ? [] : $this->reach->of($control, $this->page->situation->id) as $one) {
+            $moved += $one->isInLevel() ? [$one->source->id => $one->source->name] : [];
+        }
+
+        return $named !== [] && $moved !== [] && array_intersect_key($moved, $named) === []
+            ? 'Its label says something else: it moves '.implode(', ', $moved).'.' : '';
+    }
+
+    /** @return list<Unit> units that have anything to move */
+    public function units(): array
+    {
+        $isTurned = $this->chosen?->kind->isTurned() ?? true;
+
+        return array_values(array_filter(
+            $this->page->rig->units,
+            fn (Unit $unit) => Movable::of($this->page->rig, $unit->id, $isTurned) !== [],
+        ));
+    }
+
+    /** The unit whose settings are offered: the one that is asked for, the one of the last move, or the control's own. */
+    public function offered(): ?Unit
+    {
+        $units = array_column(array_map(fn (Unit $one) => [$one->id, $one], $this->units()), 1, 0);
+        $moves = $this->chosen->moves ?? [];
+        $last = $moves === [] ? null : $moves[count($moves) - 1]->unit();
+        $own = $this->chosen?->at->collection === 'units' ? $this->chosen->at->tokens[0] : '';
+
+        return $units[$this->page->asked('of')] ?? $units[$last ?? ''] ?? $units[$own] ?? array_values($units)[0] ?? null;
+    }
+
+    /** @return array<string, string> what of that unit can be moved, and the situations to go to, in words */
+    public function movable(): array
+    {
+        $rig = $this->page->rig;
+        $unit = $this->offered();
+        $isTurned = $this->chosen?->kind->isTurned() ?? true;
+        $all = [];
+        foreach ($unit === null ? [] : Movable::of($rig, $unit->id, $isTurned) as $slot => $move) {
+            // The unit is chosen beside it.
+            $all[$slot] = str_replace(["{$unit?->name} · ", "{$unit?->name}, "], '', $this->names->target($move));
+        }
+        foreach ($isTurned ? [] : $rig->situations as $situation) {
+            $move = new Move(new SituationRef($situation->id), Move::SITUATION);
+            $all[$move->slot()] = "go to {$situation->name}";
+        }
+
+        return $all;
+    }
+
+    private function when(Reach $one): string
+    {
+        $with = $one->with === null ? '' : ' with '.($this->page->rig->controls[$one->with]->name ?? $one->with);
+        $isPlain = in_array($one->by, [Gesture::Move, Gesture::Press], true) && $with === '';
+
+        return $isPlain ? '' : $one->by->words().$with;
+    }
+
+    /**
+     * Who hears the sound and not the control: it is taken before what is moved, or comes another way.
+     *
+     * @param  list<string>  $moved  ids of listeners
+     */
+    private function untouched(string $source, array $moved): string
+    {
+        $not = [];
+        foreach ($this->page->rig->listeners as $listener) {
+            if (! in_array($listener->id, $moved, true) && $this->page->hearing->pair($source, $listener->id)->isHeard()) {
+                $not[] = $listener->name;
+            }
+        }
+
+        return implode(', ', $not);
+    }
+}

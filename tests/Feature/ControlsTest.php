@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportRig;
+use App\Models\User;
+use App\Rigs\StoredRig;
+use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Rig\Law;
+
+beforeEach(function () {
+    $this->owner = User::factory()->create(['name' => 'Bea']);
+    $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
+    $this->send = fn (array $fields) => $this->actingAs($this->owner)
+        ->post("/rigs/{$this->rig->id}/edits", ['revision' => $this->rig->fresh()->revision, ...$fields]);
+    $this->control = fn (string $id): ?Control => StoredRig::load($this->rig->fresh())->controls[$id] ?? null;
+});
+
+it('shows each control where it lies, what it moves, and for whom what changes', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls")->assertOk()
+        ->assertSee('Broadcast corner')->assertSee('Broadcast program · Music (Source 2), fader: −90.0 dB to 10.0 dB')
+        ->assertSee('silent to 10.0 dB')->assertSee('Its label says something else: it moves Rally engine.')
+        ->assertSee('Key 2')->assertSee('18 cells change: 7 sounds at 4 listeners');
+    // In another situation it is another thing.
+    $this->get("/rigs/{$this->rig->id}/controls?situation=off")->assertSee('Changes nothing that anybody hears in Off.');
+    // The same text comes back from the rows.
+    expect((new DocumentWriter)->write(StoredRig::load($this->rig->fresh())))->toBe(shipped('rigs/night-relay.json'));
+});
+
+it('takes a new control and what it moves, with what is usual for the rest', function () {
+    ($this->send)(['edit' => 'control', 'name' => 'Big knob', 'kind' => 'knob', 'legend' => 'Hall', 'at' => 'units/mixer', 'position' => '25', 'bank' => ''])
+        ->assertSessionHasNoErrors();
+    ($this->send)(['edit' => 'control-move', 'control' => 'big-knob', 'what' => 'mixer/main fader'])->assertSessionHasNoErrors();
+    $control = ($this->control)('big-knob');
+    expect([$control->name, $control->legend, (string) $control->at, $control->position])->toBe(['Big knob', 'Hall', 'units/mixer', 25.0])
+        ->and([$control->moves[0]->from, $control->moves[0]->to, $control->moves[0]->law])->toBe([-90.0, 10.0, Law::Taper]);
+    $this->get("/rigs/{$this->rig->id}/controls?control=big-knob")->assertSee('Desk mixer · Main, fader')->assertSee('Remove Big knob');
+    // The same setting once more is moved otherwise, not twice.
+    ($this->send)(['edit' => 'control-move', 'control' => 'big-knob', 'what' => 'mixer/main fader', 'from' => '-20', 'law' => 'even'])
+        ->assertSessionHasNoErrors();
+    expect(($this->control)('big-knob')->moves)->toHaveCount(1)->and(($this->control)('big-knob')->moves[0]->from)->toBe(-20.0);
+    // A pad is pressed, and toggles.
+    ($this->send)(['edit' => 'control', 'name' => 'Pad', 'kind' => 'pad', 'at' => 'places/desk'])->assertSessionHasNoErrors();
+    ($this->send)(['edit' => 'control-move', 'control' => 'pad', 'what' => 'mixer/main mute', 'by' => 'hold', 'law' => 'set', 'with' => 'big-knob'])
+        ->assertSessionHasNoErrors();
+    ($this->send)(['edit' => 'control-move', 'control' => 'pad', 'what' => 'situations/break situation'])->assertSessionHasNoErrors();
+    expect(array_map(fn ($move) => [$move->slot(), $move->by, $move->with], ($this->control)('pad')->moves))->toBe([
+        ['mixer/main mute', Gesture::Hold, 'big-knob'], ['situations/break situation', Gesture::Press, null],
+    ]);
+    ($this->send)(['edit' => 'control-unmove', 'control' => 'pad', 'what' => 'mixer/main mute', 'by' => 'hold'])->assertSessionHasNoErrors();
+    ($this->send)(['edit' => 'control', 'control' => 'pad', 'name' => 'Left pad 2', 'kind' => 'pad', 'at' => 'places/desk', 'learned' => '1'])
+        ->assertSessionHasNoErrors();
+    expect([($this->control)('pad')->name, ($this->control)('pad')->isLearned, count(($this->control)('pad')->moves)])->toBe(['Left pad 2', true, 1]);
+    ($this->send)(['edit' => 'remove-control', 'control' => 'big-knob'])->assertSessionHasNoErrors();
+    expect(($this->control)('big-knob'))->toBeNull();
+    $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
+    expect(($this->control)('big-knob')?->name)->toBe('Big knob');
+});
+
+it('says in which field what is wrong', function (array $fields, string $field) {
+    ($this->send)($fields)->assertSessionHasErrors($field);
+})->with([
+    'no kind' => [['edit' => 'control', 'name' => 'X', 'at' => 'places/desk'], 'kind'],
+    'nowhere' => [['edit' => 'control', 'name' => 'X', 'kind' => 'pad', 'at' => 'places/attic'], 'at'],
+    'on a cable' => [['edit' => 'control', 'name' => 'X', 'kind' => 'pad', 'at' => 'cables/w-01'], 'at'],
+    'too far' => [['edit' => 'control', 'name' => 'X', 'kind' => 'fader', 'at' => 'places/desk', 'position' => '101'], 'position'],
+    'another control' => [['edit' => 'control-move', 'control' => 'nobody', 'what' => 'mixer/main fader'], 'control'],
+    'what is not there' => [['edit' => 'control-move', 'control' => 'box-1', 'what' => 'mixer/attic fader'], 'what'],
+    'no switch' => [['edit' => 'control-move', 'control' => 'quiet', 'what' => 'mixer/main mute', 'to' => 'perhaps'], 'to'],
+    'gone already' => [['edit' => 'control-unmove', 'control' => 'quiet', 'what' => 'mixer/main mute', 'by' => 'press'], 'what'],
+]);
+
+it('is read by whoever may look, and changed by nobody else', function () {
+    $other = User::factory()->create();
+    $this->actingAs($other)->get("/rigs/{$this->rig->id}/controls")->assertNotFound();
+});
+
+it('says it without a database, as a table and as data', function () {
+    $file = base_path('resources/rigs/night-relay.json');
+    $this->artisan('rig:reach', ['file' => $file, '--control' => 'box-1', '--situation' => 'on-air'])
+        ->expectsOutputToContain('Fader 1 (Music): Broadcast program')->assertSuccessful();
+    $this->artisan('rig:reach', ['file' => $file, '--control' => 'nobody'])->expectsOutputToContain('There is no control "nobody"')->assertFailed();
+    Illuminate\Support\Facades\Artisan::call('rig:reach', ['file' => $file, '--json' => true, '--control' => 'box-1', '--situation' => 'on-air']);
+    $said = json_decode(Illuminate\Support\Facades\Artisan::output(), true);
+    expect($said['controls'][0]['situations'][0]['reach'][0])->toMatchArray(['source' => 'music', 'listener' => 'viewers', 'by' => 'move', 'with' => null])
+        ->and($said['controls'][0]['situations'][0]['reach'][0]['levels'][0])->toBe(['at' => 0, 'db' => null])
+        ->and(array_column($said['controls'][0]['situations'][0]['reach'][0]['levels'], 'at'))->toBe([0, 25, 50, 65, 100]);
+});
