@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BookController;
+use App\Http\Controllers\ByHandController;
 use App\Http\Controllers\CableImportController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
@@ -159,6 +160,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/{take}/keep', 'keep')->whereNumber('take')->middleware('throttle:ticks')->name('.keep');
                 Route::delete('/{take}', 'destroy')->whereNumber('take')->middleware('throttle:ticks')->name('.destroy');
             });
+            Route::get('/by-hand', ByHandController::class)->middleware('throttle:documents')->name('by-hand');
             Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
                 Route::get('/', 'index');
                 Route::post('/', 'store')->middleware('throttle:ticks')->name('.store');

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\Legend;
+use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Planning\Hearings;
-use HiddenWire\Core\Reach\ControlReach;
-use HiddenWire\Core\Reach\Legend;
-use HiddenWire\Core\Reach\Reach;
+use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
 use HiddenWire\Core\Rig\Gesture;
@@ -54,10 +55,16 @@ final readonly class ControlsPage
         foreach ($rig->controls as $control) {
             $id = $control->at->tokens[0];
             $at = $control->at->collection === 'units' ? $rig->units[$id]->name : $rig->places[$id]->name;
-            $surfaces[$at.($control->bank === '' ? '' : ", {$control->bank}")][] = $control;
+            $surfaces[$at][$control->bank][] = $control;
+        }
+        $named = [];
+        foreach ($surfaces as $at => $banks) {
+            foreach ($banks as $bank => $controls) {
+                $named[$at.($bank === '' ? '' : ", {$bank}")] = $controls;
+            }
         }
 
-        return $surfaces;
+        return $named;
     }
 
     /** @return list<array{words: string, slot: string, by: string, shared: string}> what a control moves */
@@ -91,7 +98,9 @@ final readonly class ControlsPage
         $rows = [];
         foreach ($this->reach->of($control, $this->page->situation->id) as $one) {
             $key = "{$one->by->value} {$one->with} {$one->source->id}";
-            $rows[$key] ??= ['when' => $this->when($one), 'sound' => $one->source->name, 'at' => [], 'id' => $one->source->id, 'moved' => []];
+            $rows[$key] ??= [
+                'when' => $this->when($one), 'sound' => $one->source->name, 'id' => $one->source->id, 'at' => [], 'moved' => [],
+            ];
             $rows[$key]['at'][$one->words()][$one->listener->name] = $this->page->url(
                 ['source' => $one->source->id, 'listener' => $one->listener->id],
                 'wiring',
@@ -109,11 +118,12 @@ final readonly class ControlsPage
     /** "of 9 sounds at 7 listeners": what a key that goes to another situation does, in one line. */
     public function sum(Control $control): string
     {
-        $reached = array_filter($this->reach->of($control, $this->page->situation->id), fn (Reach $one) => $one->isInLevel());
-        $sounds = array_unique(array_map(fn (Reach $one) => $one->source->id, $reached));
-        $listeners = array_unique(array_map(fn (Reach $one) => $one->listener->id, $reached));
+        $reached = array_filter($this->reach->of($control, $this->page->situation->id), fn (MovedPair $one) => $one->isInLevel());
+        $sounds = array_unique(array_map(fn (MovedPair $one) => $one->source->id, $reached));
+        $listeners = array_unique(array_map(fn (MovedPair $one) => $one->listener->id, $reached));
 
-        return $reached === [] ? 'nothing changes' : count($reached).' cells change: '.count($sounds).' sounds at '.count($listeners).' listeners';
+        return $reached === [] ? 'nothing changes' : Count::of(count($reached), 'cell changes', 'cells change').': '
+            .Count::of(count($sounds), 'sound').' at '.Count::of(count($listeners), 'listener');
     }
 
     /** Whether it goes to a situation, whose own view says what is otherwise there. */
@@ -187,7 +197,7 @@ final readonly class ControlsPage
         return $all;
     }
 
-    private function when(Reach $one): string
+    private function when(MovedPair $one): string
     {
         $with = $one->with === null ? '' : ' with '.($this->page->rig->controls[$one->with]->name ?? $one->with);
         $isPlain = in_array($one->by, [Gesture::Move, Gesture::Press], true) && $with === '';

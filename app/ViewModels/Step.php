@@ -27,6 +27,7 @@ enum Step: string
     case Bench = 'bench';
     case Situations = 'situations';
     case Cards = 'cards';
+    case ShowPage = 'show';
     case Book = 'book';
     case History = 'history';
     case People = 'people';
@@ -41,7 +42,7 @@ enum Step: string
             self::Computers, self::Names => Stop::Computers,
             self::Recipes, self::Tracks, self::Levels, self::Controls => Stop::Mixes,
             self::Checks, self::Dependence, self::Doubts, self::Bench => Stop::Checks,
-            self::Situations, self::Cards => Stop::Show,
+            self::Situations, self::Cards, self::ShowPage => Stop::Show,
             self::Book, self::History, self::People, self::Downloads => Stop::Book,
         };
     }
@@ -59,6 +60,7 @@ enum Step: string
             self::Dependence => 'What depends on what',
             self::Doubts => 'Assumptions',
             self::Cards => 'Run-down and cards',
+            self::ShowPage => 'Show page',
             default => ucfirst($this->value),
         };
     }

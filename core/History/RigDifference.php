@@ -439,7 +439,10 @@ final readonly class RigDifference
         $of = function (Rig $rig): array {
             $names = new ControlNames($rig);
 
-            return array_map(fn (Control $one) => trim("{$one->words()}: ".implode('; ', array_map($names->move(...), $one->moves)), ': '), $rig->controls);
+            return array_map(
+                fn (Control $one) => trim("{$one->words()}: ".implode('; ', array_map($names->move(...), $one->moves)), ': '),
+                $rig->controls,
+            );
         };
         [$was, $is] = [$of($this->before), $of($this->after)];
         $lines = array_map(fn (Control $one) => "{$one->words()} is gone", array_diff_key($this->before->controls, $is));
@@ -447,7 +450,8 @@ final readonly class RigDifference
             if (($was[$id] ?? null) !== $is[$id]) {
                 $lines[] = isset($was[$id]) ? "{$is[$id]}" : "New: {$is[$id]}";
             } else {
-                array_push($lines, ...$this->more(Controls::control(), $this->before->controls[$id], $control, ['id', 'name', 'legend', 'moves']));
+                $told = ['id', 'name', 'legend', 'moves'];
+                array_push($lines, ...$this->more(Controls::control(), $this->before->controls[$id], $control, $told));
             }
         }
 

@@ -50,7 +50,8 @@ final readonly class ControlNames
         };
     }
 
-    private function value(Move $move, string|bool|float $value): string
+    /** One of its values, or how it stands: "−16.0 dB", "muted". */
+    public function value(Move $move, string|bool|float $value): string
     {
         $at = $move->at;
         if ($at instanceof SettingRef) {

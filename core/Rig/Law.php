@@ -30,7 +30,8 @@ enum Law: string
     public function words(): string
     {
         return match ($this) {
-            self::Even => 'evenly', self::Taper => 'as a fader', self::FirstHalf => 'in the lower half', self::SecondHalf => 'in the upper half',
+            self::Even => 'evenly', self::Taper => 'as a fader', self::FirstHalf => 'in the lower half',
+            self::SecondHalf => 'in the upper half',
             self::Toggle => 'to and fro', self::Set => 'set', self::Step => 'by steps',
         };
     }

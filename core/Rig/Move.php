@@ -143,11 +143,10 @@ final readonly class Move
             return "Its model has no point \"{$id}\".";
         }
         if ($this->set === self::DEVICE) {
-            return match (true) {
-                $point->picks === null => "\"{$point->label}\" uses no device.",
-                array_filter($this->values(), fn (string|bool|float $value) => ! is_string($value) || ! self::isDevice($value)) !== [] => 'A device is a reference such as "mixer/usb/rec".',
-                default => null,
-            };
+            $isNone = array_filter($this->values(), fn ($value) => ! is_string($value) || ! self::isDevice($value)) !== [];
+
+            return $point->picks === null ? "\"{$point->label}\" uses no device."
+                : ($isNone ? 'A device is a reference such as "mixer/usb/rec".' : null);
         }
         $kind = $this->dial();
         if ($kind === null || ! $kind->isOn($model, $point)) {
@@ -171,8 +170,10 @@ final readonly class Move
     /** A law and a gesture have to go together, and with the values. */
     private function whyNotBy(): ?string
     {
+        $goes = is_float($this->from) && is_float($this->to);
+
         return match (true) {
-            $this->law->isAlongWay() && $this->by === Gesture::Move && ! (is_float($this->from) && is_float($this->to)) => 'What is moved along a way goes "from" one number "to" another.',
+            $this->law->isAlongWay() && $this->by === Gesture::Move && ! $goes => 'Along a way it goes "from" one number "to" another.',
             ($this->law->isAlongWay() || $this->law === Law::Step) && is_bool($this->to) => 'A switch is set or toggled.',
             $this->law === Law::Step && ! is_float($this->to) => 'A step has a size: say in "to" what is added.',
             $this->law === Law::Set && $this->to === null => 'Say in "to" what is set.',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\Position;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -17,9 +19,6 @@ use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Planning\Hearings;
-use HiddenWire\Core\Reach\ControlReach;
-use HiddenWire\Core\Reach\Reach;
-use HiddenWire\Core\Reach\Stop;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlKind;
 use HiddenWire\Core\Rig\ElementRef;
@@ -101,7 +100,7 @@ it('tells a level that is otherwise only in between', function () {
  *
  * @throws InvalidRig
  */
-function reach_by_hand(Rig $rig, Stop $stop, string $situation): Hearing
+function reach_by_hand(Rig $rig, Position $stop, string $situation): Hearing
 {
     $override = $rig->isBase($situation) ? null : $situation;
     foreach ($stop->values as [$move, $value]) {
@@ -136,8 +135,14 @@ it('says what the hearing says at every stop, of the demo\'s controls and of one
             }
         }
         foreach (array_slice(array_values($kinds), 0, 14) as $i => [$slot, $move, $isTurned]) {
-            $rig = (new SetControl(new Control("c{$i}", "Control {$i}", $isTurned ? ControlKind::Fader : ControlKind::Key,
-                ElementRef::unit($move->at->unit), position: $isTurned ? 40.0 : null, moves: [$move])))->applyTo($rig);
+            $rig = (new SetControl(new Control(
+                "c{$i}",
+                "Control {$i}",
+                $isTurned ? ControlKind::Fader : ControlKind::Key,
+                ElementRef::unit($move->at->unit),
+                position: $isTurned ? 40.0 : null,
+                moves: [$move],
+            )))->applyTo($rig);
         }
     }
     $reach = new ControlReach(new Hearings($rig));
@@ -149,9 +154,9 @@ it('says what the hearing says at every stop, of the demo\'s controls and of one
             foreach ($reach->of($control, $situation) as $one) {
                 $all["{$one->by->value} {$one->source->id} {$one->listener->id}"] = $one;
             }
-            $stops = (new HiddenWire\Core\Reach\Stops(new HiddenWire\Core\Rig\State($rig, $rig->situations[$situation])))->of($control);
+            $stops = (new HiddenWire\Core\Controls\Positions(new HiddenWire\Core\Rig\State($rig, $rig->situations[$situation])))->of($control);
             foreach ($stops as ['by' => $by, 'stops' => $of]) {
-                $heard = array_map(fn (Stop $stop) => reach_by_hand($rig, $stop, $situation), $of);
+                $heard = array_map(fn (Position $stop) => reach_by_hand($rig, $stop, $situation), $of);
                 foreach ($rig->sources as $source) {
                     foreach ($rig->listeners as $listener) {
                         $levels = array_map(fn (Hearing $one) => $one->pair($source->id, $listener->id)->level()?->value(), $heard);

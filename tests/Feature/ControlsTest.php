@@ -77,6 +77,40 @@ it('is read by whoever may look, and changed by nobody else', function () {
     $this->actingAs($other)->get("/rigs/{$this->rig->id}/controls")->assertNotFound();
 });
 
+it('says of a cell which controls move it, and what they move besides', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=music:viewers")
+        ->assertSee('moved by Fader 1 (Music), also it at Archive; Left pad (Quiet), also');
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=rally:driver-ears")->assertSee('moved by Balance knob (Game or talk), which moves nothing else');
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=ring:presenter")->assertSee('moved by no control');
+});
+
+it('has a page to lie beside the keyboard, locked until it is unlocked', function () {
+    $show = $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/show")->assertOk()->assertSee('Music at Viewers and Archive')
+        ->assertSee('here now')->assertSee('goes to Break')->assertDontSee('Seen on the real one');
+    expect((string) $show->getContent())->toContain('−16.0 dB');
+    $this->get("/rigs/{$this->rig->id}/show?situation=break")->assertSee('does nothing now');
+    $page = (string) $this->get("/rigs/{$this->rig->id}/show?unlocked=1")->assertSee('Seen on the real one')->getContent();
+    expect(preg_match('#name="_change" value="([^"]+)">\s*<button class="do" type="submit">Seen on the real one<span[^>]*>:\s*Fader 3#', $page, $found))
+        ->toBe(1);
+    $this->post("/rigs/{$this->rig->id}/edits", ['_change' => html_entity_decode($found[1])])->assertSessionHasNoErrors();
+    $control = ($this->control)('box-3');
+    expect([$control->isLearned, $control->position, $control->legend, count($control->moves)])->toBe([true, 72.0, 'Chimes', 1]);
+});
+
+it('tells the way to another situation by hand, with what is heard in another order', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/show?to=break")->assertOk()->assertSee('by-hand?from=on-air', false);
+    $this->get("/rigs/{$this->rig->id}/by-hand?from=on-air&to=break")->assertOk()->assertSee('From On air to Break: 6 presses on 3 units')
+        ->assertSee('At once by Key 2 (Break).')->assertSee('Any order will do')->assertDontSee('In another order:');
+    $studio = app(ImportRig::class)($this->owner, shipped('starters/harbour-radio.json'));
+    $this->get("/rigs/{$studio->id}/by-hand?from=hour&to=talk")->assertSee('In this order nothing is heard on the way that must not be.')
+        ->assertSee('Host is heard at Viewers after Studio mixer: Host (Mic 1) unmuted');
+    foreach (['from=on-air&to=on-air', 'from=on-air&to=noon', 'from=&to=', ''] as $wrong) {
+        $this->get("/rigs/{$this->rig->id}/by-hand?{$wrong}")->assertNotFound();
+    }
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$this->rig->id}/by-hand?from=on-air&to=break")->assertNotFound();
+});
+
 it('says it without a database, as a table and as data', function () {
     $file = base_path('resources/rigs/night-relay.json');
     $this->artisan('rig:reach', ['file' => $file, '--control' => 'box-1', '--situation' => 'on-air'])

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\ReachReport;
 use HiddenWire\Core\Planning\Hearings;
-use HiddenWire\Core\Reach\ControlReach;
-use HiddenWire\Core\Reach\ReachReport;
 use HiddenWire\Core\Rig\ControlNames;
 use Illuminate\Console\Command;
 
@@ -54,7 +54,9 @@ final class ReachRig extends Command
                 $rows = [];
                 foreach ($reach->of($control, $id) as $one) {
                     $with = $one->with === null ? '' : ', with '.$rig->controls[$one->with]->name;
-                    $rows[] = [$rig->situations[$id]->name, $one->by->words().$with, $one->source->name, $one->listener->name, $one->words()];
+                    $rows[] = [
+                        $rig->situations[$id]->name, $one->by->words().$with, $one->source->name, $one->listener->name, $one->words(),
+                    ];
                 }
                 $rows === [] ? $this->line("  {$rig->situations[$id]->name}: nothing changes")
                     : $this->table(['Situation', 'When', 'Source', 'Listener', 'Level'], $rows);

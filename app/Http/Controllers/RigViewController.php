@@ -20,6 +20,7 @@ use App\ViewModels\RecipesPage;
 use App\ViewModels\ReturnsPage;
 use App\ViewModels\RigPage;
 use App\ViewModels\ShoppingPage;
+use App\ViewModels\ShowPage;
 use App\ViewModels\SituationsPage;
 use App\ViewModels\Step;
 use App\ViewModels\Stock;
@@ -36,7 +37,7 @@ final class RigViewController
     public const STEPS = [
         Step::Wishes, Step::Stock, Step::Computers, Step::Recipes, Step::Names, Step::Tracks, Step::Levels, Step::Controls, Step::Checks,
         Step::Returns,
-        Step::Dependence, Step::Situations, Step::Doubts, Step::Cables, Step::Shopping, Step::Downloads,
+        Step::Dependence, Step::Situations, Step::ShowPage, Step::Doubts, Step::Cables, Step::Shopping, Step::Downloads,
     ];
 
     public function __invoke(Request $request, Rig $rig, string $step): View
@@ -61,6 +62,7 @@ final class RigViewController
             Step::Tracks => ['tracks' => new TracksPage($page)],
             Step::Levels => ['levels' => new LevelsPage($page)],
             Step::Controls => ['controls' => new ControlsPage($page)],
+            Step::ShowPage => ['show' => new ShowPage($page)],
             Step::Checks => ['checks' => new ChecksPage($page)],
             Step::Returns => ['returns' => new ReturnsPage($page)],
             Step::Dependence => ['depends' => new DependencePage($page)],

@@ -9,9 +9,9 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Hear\NoOwnLevel;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Quantity\Listing;
-use HiddenWire\Core\Reach\ControlReach;
-use HiddenWire\Core\Reach\Reach;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\Gesture;
 use HiddenWire\Core\Signal\HeardPair;
@@ -41,26 +41,29 @@ final readonly class Lacking implements Check
                 if ($pair->wish?->ownLevel === null || ! $pair->isHeard()) {
                     continue;
                 }
-                $reached ??= array_map(fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation) : [], $in->rig->controls);
+                $reached ??= array_map(
+                    fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation) : [],
+                    $in->rig->controls,
+                );
                 yield from $this->judged($in, $situation, $pair, $reached);
             }
         }
     }
 
     /**
-     * @param  array<string, list<Reach>>  $reached  by control
+     * @param  array<string, list<MovedPair>>  $reached  by control
      * @return iterable<Finding>
      */
     private function judged(Inspection $in, string $situation, HeardPair $pair, array $reached): iterable
     {
         $closest = null;
         foreach ($reached as $id => $all) {
-            $moved = array_filter($all, fn (Reach $one) => $one->by === Gesture::Move && $one->isInLevel());
-            $isIt = fn (Reach $one): bool => $one->source === $pair->source && $one->listener === $pair->listener;
+            $moved = array_filter($all, fn (MovedPair $one) => $one->by === Gesture::Move && $one->isInLevel());
+            $isIt = fn (MovedPair $one): bool => $one->source === $pair->source && $one->listener === $pair->listener;
             if (array_filter($moved, $isIt) === []) {
                 continue;
             }
-            $besides = array_filter($moved, fn (Reach $one) => ! $isIt($one) && (($one->listener !== $pair->listener
+            $besides = array_filter($moved, fn (MovedPair $one) => ! $isIt($one) && (($one->listener !== $pair->listener
                 && $pair->wish?->ownLevel?->isFromListeners() === true) || ($one->source !== $pair->source
                 && $pair->wish?->ownLevel?->isFromSounds() === true)));
             if ($besides === []) {
@@ -72,14 +75,14 @@ final readonly class Lacking implements Check
         }
         $what = "No control moves {$pair->source->name} for {$pair->listener->name} ";
         $also = array_values(array_unique(array_map(
-            fn (Reach $one) => "{$one->source->name} for {$one->listener->name}",
+            fn (MovedPair $one) => "{$one->source->name} for {$one->listener->name}",
             $closest[1] ?? [],
         )));
         yield new Finding(
             $this->code(),
             Severity::Fault,
             $closest === null ? rtrim($what) : "{$what}alone: {$closest[0]->words()} also moves ".Listing::of($also, self::NAMED),
-            'It was wished to be changed by hand, apart from others. A send before the fader, a second mix or a control of its own does it.',
+            'It was wished to be changed by hand, apart from others: by a send before the fader, a second mix, or a control of its own.',
             $pair->listener->at,
             [$situation],
         );

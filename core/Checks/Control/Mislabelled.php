@@ -9,12 +9,12 @@ use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\Legend;
 use HiddenWire\Core\Edit\SetControl;
 use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Listing;
-use HiddenWire\Core\Reach\ControlReach;
-use HiddenWire\Core\Reach\Legend;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;
@@ -42,7 +42,8 @@ final readonly class Mislabelled implements Check
         foreach (array_slice($in->rig->controls, 0, self::LOOKED) as $control) {
             $other = $legend->otherSituation($control);
             if ($other !== null) {
-                yield $this->told($control, "{$control->words()} goes to {$in->rig->situations[$other]->name}", $in->rig->situations[$other]->name);
+                $to = $in->rig->situations[$other]->name;
+                yield $this->told($control, "{$control->words()} goes to {$to}", $to);
 
                 continue;
             }

@@ -13,6 +13,7 @@ use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Part;
 use HiddenWire\Core\Rig\Format\Types\Path;
 use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\SituationRef;
 
 /** What a thing refers to by id, by the description of the format. */
 final class References
@@ -103,8 +104,10 @@ final class References
         return match (true) {
             $type instanceof Id => $type->of === $list && $held === $id,
             $type instanceof ElementPath => $held instanceof ElementRef && $held->collection === $list && $held->tokens[0] === $id,
-            $type instanceof Part => is_object($held)
-                && (get_object_vars($held)[$list === 'situations' ? 'situation' : 'unit'] ?? null) === $id && in_array($list, ['units', 'situations'], true),
+            $type instanceof Part => match (true) {
+                $held instanceof SituationRef => $list === 'situations' && $held->situation === $id,
+                default => $list === 'units' && is_object($held) && get_object_vars($held)['unit'] === $id,
+            },
             $type instanceof Path => $list === 'units' && is_object($held) && get_object_vars($held)['unit'] === $id,
             default => false,
         };

@@ -13,7 +13,7 @@
         @selected((string) $control?->at === "units/{$unit->id}")>{{ $unit->name }}</option> @endforeach</optgroup></select></label>
 <label>Page or bank <input class="form-control form-control-sm" name="bank" value="{{ $control?->bank }}"
     maxlength="{{ HiddenWire\Core\Quantity\Bounds::SHORT_NAME }}"></label>
-@if ($control === null || $control->kind->isTurned()) <label>Stands at, % <input class="form-control form-control-sm" type="number" name="position"
-    min="0" max="100" step="any" value="{{ $control?->position }}"></label> @endif
+@if ($control === null || $control->kind->isTurned()) <label>Stands at, % <input class="form-control form-control-sm" type="number"
+    name="position" min="0" max="100" step="any" value="{{ $control?->position }}"></label> @endif
 <label class="tick"><input type="hidden" name="learned" value="0"><input type="checkbox" name="learned" value="1"
     @checked($control?->isLearned)> seen on the real one</label>

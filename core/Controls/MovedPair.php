@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Gesture;
@@ -11,14 +11,14 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\HeardPair;
 
 /** What one control does to one sound at one listener, from stop to stop. */
-final readonly class Reach
+final readonly class MovedPair
 {
     /** A difference of less nobody hears, nor does rounding make it, dB. */
     public const LEAST_DB = 0.05;
 
     /**
      * @param  non-empty-list<HeardPair>  $pairs  one a stop
-     * @param  non-empty-list<Stop>  $stops
+     * @param  non-empty-list<Position>  $stops
      * @param  string|null  $with  the control that has to be held
      */
     public function __construct(

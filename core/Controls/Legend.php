@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\Source;
 
-/** What the label of a control promises, as far as it names a sound, a kind of sound or a situation of the rig; else it promises nothing. */
+/** What the label of a control promises: as far as it names a sound, a kind of sound or a situation of the rig, else nothing. */
 final readonly class Legend
 {
     public function __construct(private Rig $rig)

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\Settings;
@@ -26,7 +26,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
 
 /**
- * For whom what changes when a hand moves a control: the rig is heard at each stop ({@see Stops}), and what differs between any two of them
+ * For whom what changes when a hand moves a control: the rig is heard at each position ({@see Positions}), and what differs between any two
  * is told. Cost: one hearing a stop, of the sounds that pass what is moved.
  */
 final class ControlReach
@@ -38,26 +38,46 @@ final class ControlReach
     {
     }
 
-    /** @return list<Reach> in the order of the rig's sounds and listeners; none where it does nothing in the situation */
+    /** @return list<MovedPair> in the order of the rig's sounds and listeners; none where it does nothing in the situation */
     public function of(Control $control, string $situation): array
     {
         $rig = $this->plan->rig;
-        $stops = new Stops(new State($rig, $rig->situations[$situation]));
+        $stops = new Positions(new State($rig, $rig->situations[$situation]));
         $reached = [];
         foreach ($stops->of($control) as ['by' => $by, 'with' => $with, 'stops' => $of]) {
-            $hearings = array_map(fn (Stop $stop) => $this->at($stop, $situation), $of);
+            $hearings = array_map(fn (Position $stop) => $this->at($stop, $situation), $of);
             $pairs = $this->differing($hearings);
             foreach ($pairs as [$source, $listener]) {
                 $all = array_map(fn (Hearing $hearing) => $hearing->pair($source, $listener), $hearings);
-                $reached[] = new Reach($rig->sources[$source], $rig->listeners[$listener], $by, $with, $of, $all);
+                $reached[] = new MovedPair($rig->sources[$source], $rig->listeners[$listener], $by, $with, $of, $all);
             }
         }
 
         return $reached;
     }
 
+    /**
+     * From the other side: which controls make a sound louder or softer at a listener, those first that do little besides.
+     *
+     * @return list<array{control: Control, besides: list<MovedPair>}> what else each of them moves
+     */
+    public function moving(string $source, string $listener, string $situation): array
+    {
+        $found = [];
+        foreach ($this->plan->rig->controls as $control) {
+            $moved = array_filter($this->of($control, $situation), fn (MovedPair $one) => $one->isInLevel());
+            $isIt = fn (MovedPair $one): bool => $one->source->id === $source && $one->listener->id === $listener;
+            if (array_filter($moved, $isIt) !== []) {
+                $found[] = ['control' => $control, 'besides' => array_values(array_filter($moved, fn (MovedPair $one) => ! $isIt($one)))];
+            }
+        }
+        usort($found, fn (array $one, array $other) => count($one['besides']) <=> count($other['besides']));
+
+        return $found;
+    }
+
     /** What is heard with a control at a stop. */
-    public function at(Stop $stop, string $situation): Hearing
+    public function at(Position $stop, string $situation): Hearing
     {
         $changes = $values = [];
         foreach ($stop->values as [$move, $value]) {
@@ -160,7 +180,7 @@ final class ControlReach
     {
         [$a, $b] = [$one->level()?->value(), $other->level()?->value()];
 
-        return ($a === null) === ($b === null) && abs(($a ?? 0.0) - ($b ?? 0.0)) < Reach::LEAST_DB
+        return ($a === null) === ($b === null) && abs(($a ?? 0.0) - ($b ?? 0.0)) < MovedPair::LEAST_DB
             && $one->channels() === $other->channels()
             && abs(($one->delay()?->value() ?? 0.0) - ($other->delay()?->value() ?? 0.0)) < 0.1;
     }

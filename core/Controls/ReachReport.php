@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Control;
@@ -14,8 +14,9 @@ final readonly class ReachReport
     /**
      * @param  list<Control>  $controls
      * @param  list<string>  $situations  ids
-     * @return list<array<string, mixed>> a control each: {id, name, legend, moves: [words], situations: [{situation, reach: [{source, listener,
-     *     by, with, levels: [{at, db}]}]}]}; `at` in hundredths of the way, or what is done with a key; `db` null where it is not heard
+     * @return list<array<string, mixed>> a control each: {id, name, legend, moves: [words], situations: [{situation, reach: [{source,
+     *     listener, by, with, levels: [{at, db}]}]}]}; `at` in hundredths of the way, or what is done with a key; `db` null where it is
+     *     not heard
      */
     public function of(Hearings $plan, array $controls, array $situations): array
     {
@@ -35,7 +36,7 @@ final readonly class ReachReport
     }
 
     /** @return array<string, mixed> */
-    private function one(Reach $reach): array
+    private function one(MovedPair $reach): array
     {
         return [
             'source' => $reach->source->id,
@@ -43,7 +44,7 @@ final readonly class ReachReport
             'by' => $reach->by->value,
             'with' => $reach->with,
             'levels' => array_map(
-                fn (Stop $stop, ?float $db): array => ['at' => $stop->at === null ? $stop->words : $stop->at / 10,
+                fn (Position $stop, ?float $db): array => ['at' => $stop->at === null ? $stop->words : $stop->at / 10,
                     'db' => $db === null ? null : round($db, 2)],
                 $reach->stops,
                 $reach->levels(),

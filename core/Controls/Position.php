@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Rig\Move;
 
 /** One position of a control, and how what it moves stands then. */
-final readonly class Stop
+final readonly class Position
 {
     /**
      * @param  int|null  $at  thousandths of the way; null of a key

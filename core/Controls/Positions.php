@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Reach;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Equipment\Dials\DialKind;
 use HiddenWire\Core\Quantity\Decibels;
@@ -21,7 +21,7 @@ use HiddenWire\Core\Rig\State;
  * The positions of a control between which what it does can be heard: both ends, the middle, where it stands and where a law bends; of a
  * key, before and after. Each gesture is one of its own: pressed long, a key may do something else.
  */
-final readonly class Stops
+final readonly class Positions
 {
     private const END = 1000;
 
@@ -29,7 +29,7 @@ final readonly class Stops
     {
     }
 
-    /** @return list<array{by: Gesture, with: string|null, stops: non-empty-list<Stop>}> the resting one first of a key, of others the lowest */
+    /** @return list<array{by: Gesture, with: string|null, stops: non-empty-list<Position>}> the lowest first; of a key, at rest */
     public function of(Control $control): array
     {
         $groups = [];
@@ -48,7 +48,7 @@ final readonly class Stops
 
     /**
      * @param  non-empty-list<Move>  $moves
-     * @return non-empty-list<Stop>
+     * @return non-empty-list<Position>
      */
     private function alongWay(Control $control, array $moves): array
     {
@@ -62,7 +62,7 @@ final readonly class Stops
         $at = array_values(array_unique($at));
         sort($at);
 
-        return array_map(fn (int $one) => new Stop($one, match ($one) {
+        return array_map(fn (int $one) => new Position($one, match ($one) {
             0 => 'lowest', self::END => 'highest', default => round($one / 10, 1).' %',
         }, array_map(fn (Move $move) => [$move, $this->valueAt($move, $one)], $moves)), $at);
     }
@@ -84,7 +84,7 @@ final readonly class Stops
 
     /**
      * @param  non-empty-list<Move>  $moves
-     * @return non-empty-list<Stop>
+     * @return non-empty-list<Position>
      */
     private function pressed(array $moves): array
     {
@@ -104,7 +104,7 @@ final readonly class Stops
         }
         $done = $moves[0]->by === Gesture::Move ? 'turned' : $moves[0]->by->words();
 
-        return [new Stop(null, 'before', $before), new Stop(null, $done, $after)];
+        return [new Position(null, 'before', $before), new Position(null, $done, $after)];
     }
 
     /** A step or several from where it stands; not past its ends. */

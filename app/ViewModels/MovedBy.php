@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\ViewModels;
+
+use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\MovedPair;
+use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Quantity\Listing;
+use HiddenWire\Core\Signal\HeardPair;
+
+/** Which hands move a cell of the hearing table, in words. */
+final class MovedBy
+{
+    private const NAMED = 3;
+
+    /** "moved by Fader 1 (Music), which also moves it at Archive; by no other control"; what moves it alone comes first. */
+    public static function says(RigPage $page, HeardPair $pair): string
+    {
+        $reach = new ControlReach(new Hearings($page->rig, [$page->situation->id => $page->hearing]));
+        $said = [];
+        $moving = $reach->moving($pair->source->id, $pair->listener->id, $page->situation->id);
+        foreach ($moving as ['control' => $control, 'besides' => $besides]) {
+            $also = array_map(fn (MovedPair $one) => $one->source === $pair->source ? "it at {$one->listener->name}"
+                : "{$one->source->name} at {$one->listener->name}", $besides);
+            $said[] = $control->words().($also === [] ? ', which moves nothing else' : ', also '.Listing::of($also, self::NAMED));
+        }
+
+        return $said === [] ? 'moved by no control' : 'moved by '.implode('; ', array_slice($said, 0, self::NAMED));
+    }
+}
