@@ -10,8 +10,11 @@ use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\ControlKind;
 use HiddenWire\Core\Rig\ControlNames;
+use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Rig\Law;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\SituationRef;
@@ -50,12 +53,9 @@ final readonly class ControlsPage
     /** @return array<string, list<Control>> by the name of the unit or place where they are, with their bank */
     public function surfaces(): array
     {
-        $rig = $this->page->rig;
         $surfaces = [];
-        foreach ($rig->controls as $control) {
-            $id = $control->at->tokens[0];
-            $at = $control->at->collection === 'units' ? $rig->units[$id]->name : $rig->places[$id]->name;
-            $surfaces[$at][$control->bank][] = $control;
+        foreach ($this->page->rig->controls as $control) {
+            $surfaces[$this->names->place($control)][$control->bank][] = $control;
         }
         $named = [];
         foreach ($surfaces as $at => $banks) {
@@ -129,13 +129,7 @@ final readonly class ControlsPage
     /** Whether it goes to a situation, whose own view says what is otherwise there. */
     public function goesTo(Control $control): ?string
     {
-        foreach ($control->moves as $move) {
-            if ($move->at instanceof SituationRef) {
-                return $move->at->situation;
-            }
-        }
-
-        return null;
+        return $this->names->goesTo($control);
     }
 
     /** What its label says and it does not do; empty where all is well or the label names nothing of the rig. */
@@ -154,6 +148,24 @@ final readonly class ControlsPage
 
         return $named !== [] && $moved !== [] && array_intersect_key($moved, $named) === []
             ? 'Its label says something else: it moves '.implode(', ', $moved).'.' : '';
+    }
+
+    /**
+     * A setting that no control is entered for, as if a hand had one on it: what a plain fader does.
+     */
+    public function tried(): ?Control
+    {
+        $slot = $this->page->asked('try');
+        $unit = strtok($slot, '/');
+        $move = isset($this->page->rig->units[$unit]) ? Movable::of($this->page->rig, (string) $unit, true)[$slot] ?? null : null;
+
+        return $move === null ? null : new Control(
+            'tried',
+            $this->names->target($move),
+            ControlKind::Fader,
+            ElementRef::unit((string) $unit),
+            moves: [is_float($move->to) ? $move : $move->with(law: Law::Even)],
+        );
     }
 
     /** @return list<Unit> units that have anything to move */
@@ -183,13 +195,14 @@ final readonly class ControlsPage
     {
         $rig = $this->page->rig;
         $unit = $this->offered();
+        // Without a control of one's own, whatever can be moved is tried along its way.
         $isTurned = $this->chosen?->kind->isTurned() ?? true;
         $all = [];
         foreach ($unit === null ? [] : Movable::of($rig, $unit->id, $isTurned) as $slot => $move) {
             // The unit is chosen beside it.
             $all[$slot] = str_replace(["{$unit?->name} · ", "{$unit?->name}, "], '', $this->names->target($move));
         }
-        foreach ($isTurned ? [] : $rig->situations as $situation) {
+        foreach ($isTurned || $this->chosen === null ? [] : $rig->situations as $situation) {
             $move = new Move(new SituationRef($situation->id), Move::SITUATION);
             $all[$move->slot()] = "go to {$situation->name}";
         }

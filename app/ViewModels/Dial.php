@@ -8,6 +8,8 @@ use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
+use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\State;
 
 /** One point's knobs and switches as they stand. */
@@ -24,8 +26,16 @@ final readonly class Dial
     /** Where it is set and how long it stays, where that is not as with the rest of the unit; empty where it is. */
     public string $life;
 
+    /** Controls that move something of it: "Fader 1 (Music), Left pad"; empty where none does. */
+    public string $hands;
+
     public function __construct(public string $unit, public Point $point, State $state, EquipmentModel $model)
     {
+        $at = "{$unit}/{$point->id}";
+        $this->hands = implode(', ', array_map(fn (Control $one) => $one->words(), array_filter(
+            $state->rig->controls,
+            fn (Control $one) => array_filter($one->moves, fn (Move $move) => (string) $move->at === $at) !== [],
+        )));
         $parts = [];
         foreach (Dials::of($model, $point) as $kind) {
             $value = $state->of($unit, $point, $kind);

@@ -20,6 +20,7 @@ final class Parts
         Parts\PointNames::class,
         Parts\Mixes::class,
         Parts\Settings::class,
+        Parts\Controls::class,
         Parts\RunDown::class,
         Parts\Situations::class,
         Parts\Guests::class,

@@ -490,6 +490,14 @@ final class DrawnForms
         return $control === false ? null : ['control' => $control->id, 'what' => $control->moves[0]->slot(), 'by' => $control->moves[0]->by->value];
     }
 
+    private function drawControlsOf(): array
+    {
+        return ['unit' => $this->id(array_filter($this->rig->units, fn ($unit) => array_filter(
+            $this->rig->modelOf($unit)->points,
+            fn ($point) => $point->fader !== null,
+        ) !== []))];
+    }
+
     private function drawRemoveControl(): array
     {
         return ['control' => $this->id($this->rig->controls)];

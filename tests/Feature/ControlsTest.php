@@ -59,6 +59,17 @@ it('takes a new control and what it moves, with what is usual for the rest', fun
     expect(($this->control)('big-knob')?->name)->toBe('Big knob');
 });
 
+it('tries a setting that has no control, and enters every fader of a unit at once', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls?of=mixer&try=mixer/ch-2+fader")->assertOk()
+        ->assertSee('Desk mixer · Mic 2, fader')->assertSee('Visitor voice')->assertSee('silent to 10.0 dB');
+    ($this->send)(['edit' => 'controls-of', 'unit' => 'headset-amp'])->assertSessionHasNoErrors();
+    // By hand: it has four faders of lines and one of the headset; the knob moves two of the lines already.
+    expect(array_keys(StoredRig::load($this->rig->fresh())->controls))->toContain('headset-amp-usb-in', 'headset-amp-phones-1')
+        ->not->toContain('headset-amp-line-1', 'headset-amp-optical-1');
+    ($this->send)(['edit' => 'controls-of', 'unit' => 'headset-amp'])->assertSessionHasErrors('unit');
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:headset-amp")->assertSee('by Fader Headset 1 (Headset 1)');
+});
+
 it('says in which field what is wrong', function (array $fields, string $field) {
     ($this->send)($fields)->assertSessionHasErrors($field);
 })->with([

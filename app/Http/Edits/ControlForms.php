@@ -16,6 +16,7 @@ use HiddenWire\Core\Rig\Law;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\SituationRef;
 
 /** Changes of controls: what hands move. */
@@ -78,6 +79,37 @@ final class ControlForms
     public static function remove(EditFields $in): array
     {
         return [new RemoveControl($in->known('control', $in->rig->controls))];
+    }
+
+    /** @return list<RigEdit> a control for every fader of a unit that has none yet, named and labelled as its point is */
+    public static function ofUnit(EditFields $in): array
+    {
+        $unit = $in->unit();
+        $moved = $ids = [];
+        foreach ($in->rig->controls as $control) {
+            $ids[] = $control->id;
+            foreach ($control->moves as $move) {
+                $moved[$move->slot()] = true;
+            }
+        }
+        $edits = [];
+        foreach (Movable::of($in->rig, $unit, true) as $slot => $move) {
+            if ($move->set !== 'fader' || isset($moved[$slot]) || ! $move->at instanceof PointRef) {
+                continue;
+            }
+            $label = $in->rig->point($move->at)->label;
+            $ids[] = $id = Naming::id("{$unit}-{$move->at->point}", $ids);
+            $edits[] = new SetControl(new Control(
+                $id,
+                mb_strimwidth("Fader {$label}", 0, Bounds::SHORT_NAME, '…'),
+                ControlKind::Fader,
+                ElementRef::unit($unit),
+                mb_strimwidth($label, 0, Bounds::SHORT_NAME, '…'),
+                moves: [$move],
+            ));
+        }
+
+        return $edits === [] ? $in->refuse('unit', 'Every fader of it has a control already, or it has none.') : $edits;
     }
 
     private static function asked(EditFields $in, Control $control): Move

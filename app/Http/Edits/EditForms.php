@@ -103,6 +103,7 @@ final class EditForms
         'control' => [ControlForms::class, 'set'],
         'control-move' => [ControlForms::class, 'move'],
         'control-unmove' => [ControlForms::class, 'unmove'],
+        'controls-of' => [ControlForms::class, 'ofUnit'],
         'remove-control' => [ControlForms::class, 'remove'],
         'accept' => [PaperForms::class, 'accept'],
         'reopen' => [PaperForms::class, 'reopen'],

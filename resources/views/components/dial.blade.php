@@ -16,5 +16,6 @@
     @endforeach
     @if ($control->keptMuteBy !== null) <span class="quiet">muted while {{ $control->keptMuteBy }} is on</span> @elseif ($control->isMuted)
         <span class="says-muted">muted</span> @endif
+    @if ($control->hands !== '') <small class="quiet">by {{ $control->hands }}</small> @endif
     @if ($control->life !== '') <small class="quiet">{{ $control->life }}</small> @endif
 </div>

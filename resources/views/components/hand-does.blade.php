@@ -1,7 +1,7 @@
-@props(['page', 'controls', 'control'])
+@props(['page', 'controls', 'control', 'own' => true])
 {{-- What a control moves, and for whom what changes by it. --}}
 <p class="hand-name"><strong>{{ $control->name }}</strong> <span class="quiet">{{ $control->kind->words() }}{{ $control->isLearned
-    ? ', seen on the real one' : '' }}</span> @if ($page->canEdit && $control !== $controls->chosen) <a
+    ? ', seen on the real one' : '' }}</span> @if ($own && $page->canEdit && $control !== $controls->chosen) <a
     href="{{ $page->url(['control' => $control->id]) }}#control-{{ $control->id }}">Change<span class="visually-hidden"> {{
     $control->name }}</span></a> @endif</p>
 @if ($controls->trouble($control) !== '') <p class="trouble">{{ $controls->trouble($control) }}</p> @endif
@@ -17,7 +17,7 @@
 @if ($controls->goesTo($control) !== null)
     <p class="hand-reach">{{ ucfirst($controls->sum($control)) }}. <a href="{{ $page->url(['against' => $controls->goesTo($control)],
         'situations') }}">What is otherwise</a></p>
-@elseif ($control->moves !== [] && ! $controls->isHeard($control))
+@elseif ($own && $control->moves !== [] && ! $controls->isHeard($control))
     <p><a href="{{ $page->url(['control' => $control->id]) }}">What it does</a></p>
 @elseif ($control->moves !== [])
     @php $reach = $controls->reach($control); @endphp

@@ -19,6 +19,24 @@
                 </ul>
             </section>
         @endforeach
+        @if ($controls->chosen === null && $controls->offered() !== null)
+            <section id="try" aria-labelledby="try-title"><h3 id="try-title">What a plain fader or switch does</h3>
+                <form class="hand-form" method="get" action="{{ $page->url([]) }}#try">
+                    <label>Settings of <select class="form-select form-select-sm" name="of">@foreach ($controls->units() as $unit)
+                        <option value="{{ $unit->id }}" @selected($unit === $controls->offered())>{{ $unit->name }}</option>
+                        @endforeach</select></label>
+                    <label>Setting <select class="form-select form-select-sm" name="try"><option value="">choose</option>
+                        @foreach ($controls->movable() as $slot => $words) <option value="{{ $slot }}" @selected($page->asked('try') ===
+                        $slot)>{{ $words }}</option> @endforeach</select></label>
+                    <button class="do" type="submit">Show</button></form>
+                @php $tried = $controls->tried(); @endphp
+                @if ($tried !== null) <div class="hand-does"><x-hand-does :page="$page" :controls="$controls" :control="$tried"
+                    :own="false" /></div> @endif
+                @if ($page->canEdit) <x-edit :page="$page" class="hand-form" :fields="['edit' => 'controls-of',
+                    'unit' => $controls->offered()->id]"><button class="do" type="submit">Enter every fader of {{
+                    $controls->offered()->name }}</button></x-edit> @endif
+            </section>
+        @endif
         @if ($page->canEdit)
             <section aria-labelledby="new-control"><h3 id="new-control">New control</h3>
                 <x-edit :page="$page" class="hand-form" :fields="['edit' => 'control']"><x-control-fields :page="$page" /><button
