@@ -68,7 +68,7 @@ it('lets each person do what is theirs, and nothing else', function (string $met
     $look = ['owner' => 200, 'editor' => 200, 'viewer' => 200, 'stranger' => 404, 'guest' => 302];
     $change = ['owner' => 302, 'editor' => 302, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
     $own = ['owner' => 302, 'editor' => 403, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
-    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'levels', 'checks', 'returns', 'dependence', 'situations', 'cables', 'people', 'history', 'history/1/1',
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'levels', 'controls', 'show', 'checks', 'returns', 'dependence', 'situations', 'cables', 'people', 'history', 'history/1/1',
         'find?q=mixer', 'document'] as $view) {
         yield $view => ['GET', "/{$view}", [], $look];
     }

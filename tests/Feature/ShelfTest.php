@@ -78,7 +78,7 @@ it('counts at the change what nobody has to count later, and later what was too 
 it('lets a blank rig be looked at and laid out', function () {
     $blank = app(CreateRig::class)($this->user, 'Blank');
     $this->actingAs($this->user)->get('/')->assertOk()->assertSee('Blank')->assertSee('0 units · 0 cables');
-    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'levels', 'checks', 'returns', 'dependence', 'situations', 'cables', 'people', 'history'] as $view) {
+    foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'levels', 'controls', 'show', 'checks', 'returns', 'dependence', 'situations', 'cables', 'people', 'history'] as $view) {
         $this->get("/rigs/{$blank->id}/{$view}")->assertOk();
     }
     expect(Artisan::call("rig:layout {$blank->id}"))->toBe(0)->and($blank->layouts()->count())->toBe(4);

@@ -4,6 +4,7 @@
     <x-control-fields :page="$page" :control="$control" /><button class="btn btn-sm btn-ink" type="submit">Save</button></x-edit>
 <form class="hand-form" method="get" action="{{ $page->url([]) }}">
     <input type="hidden" name="control" value="{{ $control->id }}">
+    <input type="hidden" name="situation" value="{{ $page->situation->id }}">
     <label>Settings of <select class="form-select form-select-sm" name="of">@foreach ($controls->units() as $unit)
         <option value="{{ $unit->id }}" @selected($unit === $controls->offered())>{{ $unit->name }}</option> @endforeach</select></label>
     <button class="do" type="submit">Show</button></form>

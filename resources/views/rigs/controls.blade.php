@@ -22,6 +22,7 @@
         @if ($controls->chosen === null && $controls->offered() !== null)
             <section id="try" aria-labelledby="try-title"><h3 id="try-title">What a plain fader or switch does</h3>
                 <form class="hand-form" method="get" action="{{ $page->url([]) }}#try">
+                    <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <label>Settings of <select class="form-select form-select-sm" name="of">@foreach ($controls->units() as $unit)
                         <option value="{{ $unit->id }}" @selected($unit === $controls->offered())>{{ $unit->name }}</option>
                         @endforeach</select></label>

@@ -1,5 +1,5 @@
 <x-rig-frame :page="$page">
-    <div class="page show-page" data-own="show">
+    <div class="page show-page">
         <div class="recipes-head">
             <h2>{{ $page->situation->name }} <small>what lies under the hands</small></h2>
             <p class="show-do"><a href="{{ $page->url(['unlocked' => $show->isUnlocked ? null : '1']) }}">{{ $show->isUnlocked ? 'Lock'
