@@ -54,6 +54,14 @@ final readonly class ByHand
         return array_values(array_map(fn (Control $one) => $one->words(), array_filter($this->rig->controls, $goes)));
     }
 
+    /** What a key would have to do that goes there at once; empty where there is one, or nothing to do. */
+    public function keyWanted(): string
+    {
+        return $this->keys() !== [] || $this->crossing->presses < 2 ? ''
+            : "One key could do it: one that goes to {$this->rig->situations[$this->to]->name}, or that moves all "
+                ."{$this->crossing->presses} of these.";
+    }
+
     /** @return list<array{unit: string, words: list<string>}> what to do, in the order that is safe, or as the rig has it */
     public function steps(): array
     {

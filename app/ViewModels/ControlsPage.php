@@ -9,6 +9,7 @@ use HiddenWire\Core\Controls\Legend;
 use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlKind;
 use HiddenWire\Core\Rig\ControlNames;
@@ -17,6 +18,7 @@ use HiddenWire\Core\Rig\Gesture;
 use HiddenWire\Core\Rig\Law;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
+use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\Unit;
 
@@ -25,6 +27,9 @@ final readonly class ControlsPage
 {
     /** So many controls are heard for one look; of more, the chosen one. */
     private const HEARD = 16;
+
+    /** So many faders without a control are named. */
+    private const NAMED = 8;
 
     public ?Control $chosen;
 
@@ -166,6 +171,15 @@ final readonly class ControlsPage
             ElementRef::unit((string) $unit),
             moves: [is_float($move->to) ? $move : $move->with(law: Law::Even)],
         );
+    }
+
+    /** Faders that what has to be heard now passes and no control moves: "Desk mixer · Mic 1 and 3 more"; empty where there are none. */
+    public function withoutHand(): string
+    {
+        $names = new Names($this->page->rig);
+        $points = $this->page->rig->controls === [] ? [] : $this->reach->withoutHand($this->page->situation->id);
+
+        return Listing::of(array_map($names->of(...), $points), self::NAMED);
     }
 
     /** @return list<Unit> units that have anything to move */

@@ -76,6 +76,31 @@ final class ControlReach
         return $found;
     }
 
+    /**
+     * Faders on the strongest ways of what has to be heard and is, that no control moves.
+     *
+     * @return list<PointRef> in the order in which they are met
+     */
+    public function withoutHand(string $situation): array
+    {
+        $moved = $without = [];
+        foreach ($this->plan->rig->controls as $control) {
+            foreach ($control->moves as $move) {
+                $moved[(string) $move->at] = true;
+            }
+        }
+        foreach ($this->plan->in($situation)->all() as $pair) {
+            foreach ($pair->meetsMust() ? $pair->arrivals()[0]->hops ?? [] : [] as $hop) {
+                $at = $hop->at;
+                if ($at instanceof PointRef && ! isset($moved[(string) $at]) && $this->plan->rig->point($at)->fader !== null) {
+                    $without[(string) $at] = $at;
+                }
+            }
+        }
+
+        return array_values($without);
+    }
+
     /** What is heard with a control at a stop. */
     public function at(Position $stop, string $situation): Hearing
     {
@@ -144,10 +169,25 @@ final class ControlReach
         if ($at instanceof PointRef && $set !== null) {
             return [new Change($at, $set)];
         }
-        $device = is_string($value) && $value !== '' ? explode('/', $value) : [];
 
-        return ! $at instanceof PointRef || $device === [] ? [] : [new Change($at, new Pick($at, isset($device[2])
-            ? DeviceRef::lane($device[0], $device[1], $device[2]) : DeviceRef::point($device[0], $device[1])))];
+        return $at instanceof PointRef && is_string($value) && $value !== '' ? [new Change($at, $this->pick($at, $value, $situation))] : [];
+    }
+
+    /** As the program uses a device now, but another one; of one that plays, what goes there where the point takes in. */
+    private function pick(PointRef $at, string $device, string $situation): Pick
+    {
+        $graph = $this->plan->in($situation)->graph;
+        $tokens = explode('/', $device);
+        $ref = isset($tokens[2]) ? DeviceRef::lane($tokens[0], $tokens[1], $tokens[2]) : DeviceRef::point($tokens[0], $tokens[1] ?? '');
+        $now = $graph->state->pick($at->unit, $at->point) ?? new Pick($at, null);
+        if ((string) $now->device === $device) {
+            return $now;
+        }
+        $host = $this->plan->rig->hostOf($this->plan->rig->units[$at->unit]->place);
+        $direction = $host === null ? null : ($graph->devices->of($host->id)[$device] ?? null)?->direction;
+        $tap = $direction === $this->plan->rig->point($at)->picks ? null : $direction;
+
+        return $now->with(device: $ref, default: null, channels: null, tap: $tap, also: []);
     }
 
     /**

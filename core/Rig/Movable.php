@@ -21,7 +21,7 @@ final class Movable
     public static function of(Rig $rig, string $unit, bool $isTurned): array
     {
         $model = $rig->modelOf($unit);
-        $moves = [...self::points($unit, $model), ...self::routes($unit, $model)];
+        $moves = [...self::points($unit, $model), ...self::routes($unit, $model), ...$isTurned ? [] : self::picks($rig, $unit, $model)];
         foreach ($model->settings as $setting) {
             $values = $setting->values();
             if ($setting->effects !== [] && count($values) > 1) {
@@ -55,6 +55,20 @@ final class Movable
                         (float) $scale->to,
                         $kind->key() === 'fader' ? Law::Taper : Law::Even,
                     );
+            }
+        }
+
+        return $moves;
+    }
+
+    /** @return list<Move> programs' ins and outs of which a key chooses the device: at first the one that they use, to be named anew */
+    private static function picks(Rig $rig, string $unit, EquipmentModel $model): array
+    {
+        $moves = [];
+        foreach ($model->points as $point) {
+            $device = $point->picks === null ? null : ($rig->picks["{$unit}/{$point->id}"] ?? null)?->device;
+            if ($device !== null) {
+                $moves[] = new Move(new PointRef($unit, $point->id), Move::DEVICE, null, (string) $device, Law::Set);
             }
         }
 

@@ -15,6 +15,7 @@ use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveSituation;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\SetControl;
+use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\SetValue;
@@ -106,6 +107,7 @@ function reach_by_hand(Rig $rig, Position $stop, string $situation): Hearing
     foreach ($stop->values as [$move, $value]) {
         $at = $move->at;
         $rig = match (true) {
+            $move->set === Move::DEVICE && $at instanceof PointRef => (new SetPick($at, $rig->picks[(string) $at], $override))->applyTo($rig),
             $at instanceof PointRef => (new SetPoint($at, $move->settings($value) ?? throw new LogicException, $override))->applyTo($rig),
             $at instanceof RouteRef => (new SetRoute($at, $move->settings($value) ?? throw new LogicException, $override))->applyTo($rig),
             $at instanceof SettingRef => (new SetValue($at->unit, $at->setting, $value, $override))->applyTo($rig),

@@ -15,6 +15,12 @@ beforeEach(function () {
     $this->rig = app(ImportRig::class)($this->owner, shipped('rigs/night-relay.json'));
     $this->send = fn (array $fields) => $this->actingAs($this->owner)
         ->post("/rigs/{$this->rig->id}/edits", ['revision' => $this->rig->fresh()->revision, ...$fields]);
+    $this->file = function (): string {
+        $file = (string) tempnam(sys_get_temp_dir(), 'rig');
+        file_put_contents($file, (new DocumentWriter)->write(StoredRig::load($this->rig->fresh())));
+
+        return $file;
+    };
     $this->control = fn (string $id): ?Control => StoredRig::load($this->rig->fresh())->controls[$id] ?? null;
 });
 
@@ -120,6 +126,20 @@ it('tells the way to another situation by hand, with what is heard in another or
     }
     $this->flushSession();
     $this->actingAs(User::factory()->create())->get("/rigs/{$this->rig->id}/by-hand?from=on-air&to=break")->assertNotFound();
+});
+
+it('chooses a device by a key, and tells faders on air that no hand has', function () {
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls")->assertSee('moved by no control: ')->assertSee('Desk mixer · Mic 1');
+    // The broadcast program's music from the desk instead: the archive loses the player's music.
+    ($this->send)(['edit' => 'control-move', 'control' => 'key-1', 'what' => 'broadcast/source-2 device', 'to' => 'mixer/usb/rec', 'by' => 'long'])
+        ->assertSessionHasNoErrors();
+    $this->get("/rigs/{$this->rig->id}/by-hand?from=on-air&to=off")->assertSee('One key could do it: one that goes to Off');
+    Illuminate\Support\Facades\Artisan::call('rig:reach', ['file' => ($this->file)(), '--json' => true, '--control' => 'key-1', '--situation' => 'on-air']);
+    $reach = json_decode(Illuminate\Support\Facades\Artisan::output(), true)['controls'][0]['situations'][0]['reach'];
+    $music = array_values(array_filter($reach, fn (array $one) => $one['source'] === 'music' && $one['listener'] === 'archive'))[0];
+    expect([$music['by'], $music['levels'][0]['db'], $music['levels'][1]['db']])->toBe(['long', -16, null]);
+    ($this->send)(['edit' => 'control-move', 'control' => 'key-1', 'what' => 'broadcast/source-2 device', 'to' => 'nothing'])
+        ->assertSessionHasErrors();
 });
 
 it('says it without a database, as a table and as data', function () {

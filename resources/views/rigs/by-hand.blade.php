@@ -1,5 +1,6 @@
 <h3>{{ $way->title() }}</h3>
 @if ($way->keys() !== []) <p>At once by {{ implode(', or by ', $way->keys()) }}.</p> @endif
+@if ($way->keyWanted() !== '') <p>{{ $way->keyWanted() }}</p> @endif
 @if ($way->steps() !== [])
     <ol class="by-hand">@foreach ($way->steps() as $step) <li><strong>{{ $step['unit'] }}</strong> <ol>@foreach ($step['words'] as $words)
         <li>{{ $words }}</li> @endforeach</ol></li> @endforeach</ol>

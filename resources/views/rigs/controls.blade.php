@@ -19,6 +19,9 @@
                 </ul>
             </section>
         @endforeach
+        @php $without = $controls->withoutHand(); @endphp
+        @if ($without !== '') <p class="quiet">Passed by what has to be heard in {{ $page->situation->name }}, and moved by no control: {{
+            $without }}.</p> @endif
         @if ($controls->chosen === null && $controls->offered() !== null)
             <section id="try" aria-labelledby="try-title"><h3 id="try-title">What a plain fader or switch does</h3>
                 <form class="hand-form" method="get" action="{{ $page->url([]) }}#try">
