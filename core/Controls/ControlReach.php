@@ -38,13 +38,16 @@ final class ControlReach
     {
     }
 
-    /** @return list<MovedPair> in the order of the rig's sounds and listeners; none where it does nothing in the situation */
-    public function of(Control $control, string $situation): array
+    /**
+     * @param  bool  $isBrief  only what is moved at all matters, see {@see Positions::of()}
+     * @return list<MovedPair> in the order of the rig's sounds and listeners; none where it does nothing in the situation
+     */
+    public function of(Control $control, string $situation, bool $isBrief = false): array
     {
         $rig = $this->plan->rig;
         $stops = new Positions(new State($rig, $rig->situations[$situation]));
         $reached = [];
-        foreach ($stops->of($control) as ['by' => $by, 'with' => $with, 'stops' => $of]) {
+        foreach ($stops->of($control, $isBrief) as ['by' => $by, 'with' => $with, 'stops' => $of]) {
             $hearings = array_map(fn (Position $stop) => $this->at($stop, $situation), $of);
             $pairs = $this->differing($hearings);
             foreach ($pairs as [$source, $listener]) {

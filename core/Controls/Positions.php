@@ -29,8 +29,11 @@ final readonly class Positions
     {
     }
 
-    /** @return list<array{by: Gesture, with: string|null, stops: non-empty-list<Position>}> the lowest first; of a key, at rest */
-    public function of(Control $control): array
+    /**
+     * @param  bool  $isBrief  only the ends, and the middle where something turns there: enough to know what is moved at all
+     * @return list<array{by: Gesture, with: string|null, stops: non-empty-list<Position>}> the lowest first; of a key, at rest
+     */
+    public function of(Control $control, bool $isBrief = false): array
     {
         $groups = [];
         foreach ($control->moves as $move) {
@@ -40,7 +43,7 @@ final readonly class Positions
         foreach ($groups as $moves) {
             $isTurned = $control->kind->isTurned() && $moves[0]->by === Gesture::Move;
             $all[] = ['by' => $moves[0]->by, 'with' => $moves[0]->with,
-                'stops' => $isTurned ? $this->alongWay($control, $moves) : $this->pressed($moves)];
+                'stops' => $isTurned ? $this->alongWay($control, $moves, $isBrief) : $this->pressed($moves)];
         }
 
         return $all;
@@ -50,14 +53,15 @@ final readonly class Positions
      * @param  non-empty-list<Move>  $moves
      * @return non-empty-list<Position>
      */
-    private function alongWay(Control $control, array $moves): array
+    private function alongWay(Control $control, array $moves, bool $isBrief): array
     {
-        $at = [0, intdiv(self::END, 2), self::END];
-        if ($control->position !== null) {
+        $isInHalves = array_filter($moves, fn (Move $move) => in_array($move->law, [Law::FirstHalf, Law::SecondHalf], true)) !== [];
+        $at = $isBrief && ! $isInHalves ? [0, self::END] : [0, intdiv(self::END, 2), self::END];
+        if ($control->position !== null && ! $isBrief) {
             $at[] = (int) round($control->position * self::END / 100);
         }
         foreach ($moves as $move) {
-            $at = is_float($move->from) && is_float($move->to) ? [...$at, ...$move->law->bends($move->from, $move->to)] : $at;
+            $at = ! $isBrief && is_float($move->from) && is_float($move->to) ? [...$at, ...$move->law->bends($move->from, $move->to)] : $at;
         }
         $at = array_values(array_unique($at));
         sort($at);

@@ -42,7 +42,7 @@ final readonly class Lacking implements Check
                     continue;
                 }
                 $reached ??= array_map(
-                    fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation) : [],
+                    fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation, true) : [],
                     $in->rig->controls,
                 );
                 yield from $this->judged($in, $situation, $pair, $reached);

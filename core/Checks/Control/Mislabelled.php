@@ -80,7 +80,7 @@ final readonly class Mislabelled implements Check
         $moved = [];
         $doesAnything = false;
         foreach (array_keys($in->rig->situations) as $situation) {
-            foreach ($reach->of($control, (string) $situation) as $one) {
+            foreach ($reach->of($control, (string) $situation, true) as $one) {
                 $doesAnything = true;
                 $moved += $one->isInLevel() ? [$one->source->id => $one->source] : [];
             }
