@@ -6,17 +6,19 @@ namespace App\Exports;
 
 use App\Models\TestAnswer;
 use App\Models\TestRun;
+use App\Takes\MeasuredTable;
 use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestRecord;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Document\Json;
 
-/** A test of the real rig as a file: the plan as it was expected, and what was found. */
+/** A test of the real rig as a file: the plan as it was expected, what was found, and what tone tests measured meanwhile. */
 final class TestFile
 {
     public static function write(TestRun $run, TestPlan $plan): string
     {
+        $measured = MeasuredTable::of($run);
         $answers = $run->answers()->with('user:id,name')->get()->keyBy('step');
 
         return Json::encode([
@@ -27,6 +29,7 @@ final class TestFile
             'started' => $run->started_at->toIso8601ZuluString(),
             'by' => $run->user->name ?? '',
             'steps' => array_map(fn (TestStep $step) => self::step($step, $answers[$step->key] ?? null), $plan->steps),
+            ...$measured === [] ? [] : ['measured' => $measured],
         ]);
     }
 

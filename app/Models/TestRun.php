@@ -13,6 +13,8 @@ use Illuminate\Support\Carbon;
 /**
  * A test of the real rig against its plan, beside the rig.
  *
+ * @phpstan-import-type Measured from \HiddenWire\Core\Bench\TestRecord
+ *
  * @property int $id
  * @property int $rig_id
  * @property int|null $user_id  who began it
@@ -20,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $started_at
  * @property list<array{step: string, at: int, late: float}>|null $played  the last few steps: when each was played, in ms since 1970, and
  *     how much later its listener hears it, ms
+ * @property list<Measured>|null $measured  what tone tests measured, of a test that came in as a file
  * @property-read User|null $user
  * @property-read Rig|null $rig
  */
@@ -29,9 +32,9 @@ final class TestRun extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['user_id', 'revision', 'started_at', 'played'];
+    protected $fillable = ['user_id', 'revision', 'started_at', 'played', 'measured'];
 
-    protected $casts = ['started_at' => 'datetime', 'revision' => 'integer', 'played' => 'array'];
+    protected $casts = ['started_at' => 'datetime', 'revision' => 'integer', 'played' => 'array', 'measured' => 'array'];
 
     /** So many are remembered: more are not on their way at once. */
     private const PLAYED = 8;

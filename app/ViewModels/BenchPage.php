@@ -7,6 +7,7 @@ namespace App\ViewModels;
 use App\Models\Rig as Record;
 use App\Models\TestAnswer;
 use App\Models\TestRun;
+use App\Takes\MeasuredTable;
 use HiddenWire\Core\Bench\Event;
 use HiddenWire\Core\Bench\Expected;
 use HiddenWire\Core\Bench\Heard;
@@ -15,6 +16,7 @@ use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Bench\TestStep;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Fact;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
@@ -185,6 +187,29 @@ final readonly class BenchPage
     public function lateMs(): float
     {
         return max([0.0, ...array_map(fn (TestStep $step) => $step->lateMs, $this->steps())]);
+    }
+
+    /**
+     * What tone tests measured while the test was on, by name of the track and of the sound.
+     *
+     * @return list<array{track: string, sound: string, db: string, planned: string, differences: string}>
+     */
+    public function measured(): array
+    {
+        $rig = $this->plan->rig;
+        $said = function (?float $db, ?float $ms): string {
+            $late = $ms === null || $ms < 0.05 ? '' : ', +'.number_format($ms, 1).' ms';
+
+            return $db === null ? 'none' : Decibels::of(round($db, 1))->text()." dB{$late}";
+        };
+
+        return array_map(fn (array $row): array => [
+            'track' => $rig->listeners[$row['track']]->name ?? $row['track'],
+            'sound' => $rig->sources[$row['source']]->name ?? $row['source'],
+            'db' => $said($row['db'], $row['late_ms']),
+            'planned' => $said($row['planned_db'], $row['planned_late_ms']),
+            'differences' => implode('; ', $row['differences']),
+        ], $this->run === null ? [] : MeasuredTable::of($this->run));
     }
 
     public function exportUrl(): string

@@ -8,6 +8,7 @@ use App\Models\Revision;
 use App\Rigs\Recovery;
 use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Finder\FaultFinder;
+use HiddenWire\Core\Finder\FollowSignal;
 use HiddenWire\Core\Finder\NextCheck;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
@@ -49,9 +50,12 @@ final readonly class FaultPage
 
     private Rig $rig;
 
+    private ?FollowSignal $followed;
+
     /**
      * @param  int  $seed  of the simulated room; 0 for the real one
      * @param  Revision|null  $since  with which all was well
+     * @param  bool  $isFollowing  whether the meters on the way of what is missed come first
      */
     public function __construct(
         private RigPage $page,
@@ -59,13 +63,61 @@ final readonly class FaultPage
         private FaultAnswers $answers,
         public int $seed,
         public ?Revision $since = null,
+        public bool $isFollowing = false,
     ) {
         $this->rig = $page->rig;
         $this->room = $table === null || $seed === 0 ? null : $this->roomOf($table);
         $known = $table === null ? [] : $answers->known($table);
         $this->known = [...($this->room?->complaints() ?? []), ...$known];
         $this->finder = $table === null || $this->known === [] ? null : new FaultFinder($table, $this->known, $this->changed());
-        $this->next = $this->finder?->next();
+        $this->followed = $this->followed();
+        $step = $this->isFollowing ? $this->followed?->next($this->known) : null;
+        $this->next = $step === null || $this->finder === null ? $this->finder?->next() : $this->finder->reading($step);
+    }
+
+    /** The way of the first sound that somebody misses; null where none is missed, or no meter is on its way. */
+    private function followed(): ?FollowSignal
+    {
+        foreach ($this->known as $check => $answer) {
+            [$kind, $source, $listener] = explode(' ', $check, 3) + [1 => '', 2 => ''];
+            if ($kind === 'hear' && in_array($answer, [Impression::Nothing->value, Impression::Faint->value], true)
+                && isset($this->rig->sources[$source], $this->rig->listeners[$listener])) {
+                $followed = new FollowSignal($this->page->hearing, $this->page->hearing->pair($source, $listener));
+                if ($followed->checks !== []) {
+                    return $followed;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The other way of looking: along the signal, or whatever tells most; null where there is nothing to follow. */
+    public function followUrl(): ?string
+    {
+        return $this->followed === null ? null : $this->url(null, ! $this->isFollowing);
+    }
+
+    /** Between which meters the sound is lost, once that is known; empty before. */
+    public function lostBetween(): string
+    {
+        if (! $this->isFollowing || $this->followed === null || $this->followed->next($this->known) !== null) {
+            return '';
+        }
+        [$good, $bad] = $this->followed->between($this->known);
+        $name = function (int $at): string {
+            [, $meter] = explode(' ', $this->followed->checks[$at] ?? 'read / x', 3);
+
+            return $this->meter($meter);
+        };
+        $last = count($this->followed->checks);
+
+        return match (true) {
+            $good < 0 && $bad >= $last => '',
+            $good < 0 => "It is lost before {$name($bad)}.",
+            $bad >= $last => "It is there at {$name($good)}, and lost behind it.",
+            default => "It is there at {$name($good)}, and not at {$name($bad)}.",
+        };
     }
 
     /** @return array<string, mixed> what was changed since all was well */
@@ -207,7 +259,7 @@ final readonly class FaultPage
         }
         foreach (array_keys($this->table->planned) as $check) {
             $choices[match (strtok($check, ' ')) {
-                'hear' => 'Listen', 'list' => 'Read a list', default => 'Read a meter'
+                'hear' => 'Listen', 'list' => 'Read a list', default => 'Read a meter',
             }][$check] =
                 $this->what($check);
         }
@@ -329,13 +381,14 @@ final readonly class FaultPage
         return $said;
     }
 
-    public function url(?FaultAnswers $answers = null): string
+    public function url(?FaultAnswers $answers = null, ?bool $isFollowing = null): string
     {
         return route('rigs.faults', [$this->page->record->id, ...array_filter([
             'situation' => $this->page->situation->id,
             'known' => ($answers ?? $this->answers)->text(),
             'room' => $this->seed === 0 ? '' : (string) $this->seed,
             'since' => (string) ($this->since->number ?? ''),
+            'follow' => ($isFollowing ?? $this->isFollowing) ? '1' : '',
         ], fn (string $one) => $one !== '')], false);
     }
 

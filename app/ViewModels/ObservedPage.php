@@ -53,6 +53,12 @@ final readonly class ObservedPage
         [$this->observed, $this->passedOver, $this->trouble] = [$observed, $passedOver, $trouble];
     }
 
+    /** @return list<array{line: string, name: string}> lines that somebody has to say the direction of */
+    public function untold(): array
+    {
+        return trim($this->text) === '' ? [] : DeviceListing::untold($this->text);
+    }
+
     /** How many of the differences a plan can say. */
     public function toTake(): int
     {

@@ -10,7 +10,12 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Format\PlainText;
 use HiddenWire\Core\Rig\Problem;
 
-/** A test that was written to a file: when it began, and what was found at its steps. */
+/**
+ * A test that was written to a file: when it began, what was found at its steps, and what tone tests measured.
+ *
+ * @phpstan-type Measured array{situation: string, unit: string, at: string, track: string, source: string, db: float|null,
+ *     planned_db: float|null, late_ms: float|null, planned_late_ms: float|null, differences: list<string>}
+ */
 final readonly class TestRecord
 {
     public const FORMAT = 'hidden-wire/test';
@@ -20,6 +25,14 @@ final readonly class TestRecord
     /** A key or a state. */
     private const DIGEST = '/^[0-9a-f]{12}$/D';
 
+    private const ID = '/^[a-z0-9._-]{1,60}$/D';
+
+    /** Of a level in dB, or a delay in ms. */
+    private const LARGEST = 1_000_000;
+
+    /** Of one sound on one track. */
+    private const DIFFERENCES = 20;
+
     /** No plan has more. */
     private const MOST = 5000;
 
@@ -27,8 +40,9 @@ final readonly class TestRecord
      * @param  int  $started  in seconds since 1970
      * @param  array<string, array{state: string, heard: Heard, note: string, at: int}>  $answers  by step, `at` in milliseconds since 1970;
      *     of another state than the step's, an answer is out of date
+     * @param  list<Measured>  $measured
      */
-    private function __construct(public int $started, public array $answers)
+    private function __construct(public int $started, public array $answers, public array $measured)
     {
     }
 
@@ -62,11 +76,73 @@ final readonly class TestRecord
                 }
             }
         }
+        $measured = self::measured($file['measured'] ?? [], $problems);
         if ($problems !== []) {
             throw new InvalidDocument($problems);
         }
 
-        return new self((int) $started, $answers);
+        return new self((int) $started, $answers, $measured);
+    }
+
+    /**
+     * @param  list<Problem>  $problems
+     * @return list<Measured>
+     */
+    private static function measured(mixed $given, array &$problems): array
+    {
+        if (! is_array($given) || ! array_is_list($given) || count($given) > self::MOST) {
+            $problems[] = new Problem('/measured', 'This has to be a list of '.self::MOST.' values at most.');
+
+            return [];
+        }
+        $rows = [];
+        foreach ($given as $i => $row) {
+            $rows[] = self::row(is_array($row) ? $row : [], "/measured/{$i}", $problems);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $row
+     * @param  list<Problem>  $problems
+     * @return Measured
+     */
+    private static function row(array $row, string $at, array &$problems): array
+    {
+        $id = function (string $key) use ($row, $at, &$problems): string {
+            $value = $row[$key] ?? null;
+            if (! is_string($value) || preg_match(self::ID, $value) !== 1) {
+                $problems[] = new Problem("{$at}/{$key}", 'This has to be an id.');
+            }
+
+            return is_string($value) ? $value : '';
+        };
+        $number = function (string $key) use ($row, $at, &$problems): ?float {
+            $value = $row[$key] ?? null;
+            $isNumber = (is_int($value) || is_float($value)) && abs($value) <= self::LARGEST;
+            if ($value !== null && ! $isNumber) {
+                $problems[] = new Problem("{$at}/{$key}", 'This has to be a number, or null.');
+            }
+
+            return $isNumber ? (float) $value : null;
+        };
+        if (self::time($row['at'] ?? null) === null) {
+            $problems[] = new Problem("{$at}/at", 'This has to be a time, such as 2026-05-03T21:04:00Z.');
+        }
+        $said = $row['differences'] ?? [];
+        $isText = fn (mixed $one): bool => is_string($one) && mb_strlen($one) <= Bounds::STEP;
+        $differences = is_array($said) ? array_values(array_filter($said, $isText)) : [];
+        if (! is_array($said) || count($differences) !== count($said) || count($said) > self::DIFFERENCES) {
+            $problems[] = new Problem("{$at}/differences", 'This has to be a list of texts, '.self::DIFFERENCES.' at most.');
+        }
+
+        return [
+            'situation' => $id('situation'), 'unit' => $id('unit'), 'at' => is_string($row['at'] ?? null) ? $row['at'] : '',
+            'track' => $id('track'), 'source' => $id('source'), 'db' => $number('db'), 'planned_db' => $number('planned_db'),
+            'late_ms' => $number('late_ms'), 'planned_late_ms' => $number('planned_late_ms'),
+            'differences' => array_map(PlainText::withoutNoCharacters(...), $differences),
+        ];
     }
 
     /** Seconds since 1970; null of what is no time, or before that. */

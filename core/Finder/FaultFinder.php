@@ -76,6 +76,20 @@ final class FaultFinder
         return $this->parting() ?? $this->proving();
     }
 
+    /** A meter that somebody wants to read, with what each of its answers would leave. */
+    public function reading(string $key): NextCheck
+    {
+        $answers = [];
+        foreach ($this->suspicions as $suspicion) {
+            $answer = $this->answer($suspicion, $key);
+            $answers[$answer] = ($answers[$answer] ?? 0) + 1;
+        }
+        // A meter may also show what no suspicion makes of it: then it is something else.
+        $answers += [Deflection::AsPlanned->value => 0, Deflection::Nothing->value => 0, Deflection::Lower->value => 0];
+
+        return new NextCheck($key, $answers, 0.0);
+    }
+
     private function proving(): ?NextCheck
     {
         foreach ($this->suspicions[0]->faults ?? [] as $fault) {

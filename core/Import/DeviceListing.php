@@ -50,6 +50,65 @@ final readonly class DeviceListing
     {
     }
 
+    /** Lines of a listing that are offered to be told one by one. */
+    public const MAPPED = 60;
+
+    /**
+     * Lines that say nothing of which direction they are, with what of each is likely a name: for somebody to tell them one by one.
+     *
+     * @return list<array{line: string, name: string}> none of a table with headings
+     */
+    public static function untold(string $text): array
+    {
+        if (! mb_check_encoding($text, 'UTF-8') || strlen($text) > self::MAX_BYTES || self::fromTable($text) !== null) {
+            return [];
+        }
+        $untold = [];
+        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+            $said = trim($line);
+            if (preg_match(self::HEADING, $said) === 1) {
+                break;
+            }
+            if ($said !== '' && count($untold) < self::MAPPED) {
+                $untold[] = ['line' => $said, 'name' => self::likelyName($said)];
+            }
+        }
+
+        return $untold;
+    }
+
+    /**
+     * The text with some of its untold lines under the heading that they belong to.
+     *
+     * @param  array<int, array{Direction, string}>  $told  direction and name, by place among {@see untold()}
+     */
+    public static function told(string $text, array $told): string
+    {
+        $untold = self::untold($text);
+        $left = [];
+        $place = 0;
+        foreach (preg_split('/\R/u', $text) ?: [] as $line) {
+            $isUntold = $place < count($untold) && trim($line) === $untold[$place]['line'];
+            $place += $isUntold ? 1 : 0;
+            $left = $isUntold || trim($line) === '' ? $left : [...$left, $line];
+        }
+        foreach (Direction::cases() as $direction) {
+            $names = array_column(array_filter($told, fn (array $one) => $one[0] === $direction), 1);
+            $left = $names === [] ? $left : [...$left, ucfirst($direction->value), ...$names];
+        }
+
+        return implode("\n", $left);
+    }
+
+    /** What stands between quotes, else behind a number and a colon, else all of it without what stands beside names. */
+    private static function likelyName(string $line): string
+    {
+        $name = preg_match('/["“«]([^"”»]{2,})["”»]/u', $line, $found) === 1 ? $found[1]
+            : (string) preg_replace('/^[\p{L}_ ]{0,12}#?\d+\s*[:.)\]]\s*/u', '', $line);
+
+        return trim((string) preg_replace(self::BESIDE, '', $name), " \t,;:");
+    }
+
     /** @throws UnreadableTable where nothing of it can be read, with what to do */
     public static function read(string $text): self
     {

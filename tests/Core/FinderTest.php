@@ -6,6 +6,7 @@ use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Finder\FaultFinder;
+use HiddenWire\Core\Finder\FollowSignal;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
 use HiddenWire\Core\Planning\Hearings;
@@ -141,6 +142,57 @@ it('takes a device that is missing from a computer\'s list for what takes it awa
         $room = new SimulatedRoom($plan, $situation, [$table->faults[$suspicions[0]->faults[0]]]);
         expect($room->answer($check))->toBe(Presence::Gone->value);
     }
+});
+
+it('follows a missing sound by halving its way: the meters before the fault show it, those behind do not', function (string $starter) {
+    $plan = finder_plan($starter);
+    $situation = (string) array_key_first($plan->rig->situations);
+    $tried = 0;
+    foreach (Fault::all($plan->rig) as $fault) {
+        try {
+            $room = new SimulatedRoom($plan, $situation, [$fault]);
+        } catch (InvalidRig) {
+            continue;
+        }
+        foreach ($room->complaints() as $check => $answer) {
+            [, $source, $listener] = explode(' ', $check);
+            $follow = new FollowSignal($plan->in($situation), $plan->in($situation)->pair($source, $listener));
+            if ($answer !== Impression::Nothing->value || count($follow->checks) < 2) {
+                continue;
+            }
+            $known = [];
+            for ($asked = 0; ($next = $follow->next($known)) !== null; $asked++) {
+                $known[$next] = $room->answer($next);
+            }
+            expect($asked)->toBeLessThanOrEqual((int) ceil(log(count($follow->checks) + 1, 2)));
+            [$good, $bad] = $follow->between($known);
+            $shows = fn (int $at): bool => in_array($room->answer($follow->checks[$at]), ['as-planned', 'higher'], true);
+            expect($good < 0 || $shows($good))->toBeTrue()->and($bad >= count($follow->checks) || ! $shows($bad))->toBeTrue()
+                ->and($bad - $good)->toBe(1);
+            $tried++;
+        }
+    }
+    expect($tried)->toBeGreaterThan(0);
+})->with(['bell-tower', 'harbour-radio', 'planetarium']);
+
+it('asks the meter in the middle of the way first, and goes on in the half that is left', function () {
+    $plan = finder_plan('harbour-radio');
+    $situation = (string) array_key_first($plan->rig->situations);
+    $hearing = $plan->in($situation);
+    foreach ($hearing->all() as $pair) {
+        $follow = new FollowSignal($hearing, $pair);
+        $count = count($follow->checks);
+        if ($count >= 3) {
+            $middle = $follow->checks[intdiv($count, 2)];
+            expect($follow->next([]))->toBe($middle)->and($follow->between([]))->toBe([-1, $count])
+                ->and(array_search($follow->next([$middle => 'nothing']), $follow->checks, true))->toBeLessThan(intdiv($count, 2))
+                // What nobody is sure of is not asked again.
+                ->and($follow->next([$middle => FaultFinder::UNSURE]))->not->toBe($middle);
+
+            return;
+        }
+    }
+    expect(false)->toBeTrue('No way has three meters');
 });
 
 it('tells what a meter does beside the plan', function (?int $db, ?int $planned, string $deflection) {

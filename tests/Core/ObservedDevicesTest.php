@@ -97,3 +97,21 @@ it('takes each difference over that a plan can say: the next comparison finds no
     'a format' => ["name,direction,rate,bits\nEars,playback,44100,16\nUSB headset,recording,,\nVoice,recording,,\n", true],
     'unexpected can\'t be' => [ALL_THERE."Old webcam,recording,\n", false],
 ]);
+
+it('offers lines that say nothing of their direction to be told, and takes them as they were told', function () {
+    $text = "sound card 0: [Desk USB]\n  1: \"Voice of the desk\" (16 bit)\n#2: Loudspeakers\nsomething else\n\nPlayback\nEars";
+    $untold = DeviceListing::untold($text);
+    expect($untold)->toBe([
+        ['line' => 'sound card 0: [Desk USB]', 'name' => '[Desk USB]'],
+        ['line' => '1: "Voice of the desk" (16 bit)', 'name' => 'Voice of the desk'],
+        ['line' => '#2: Loudspeakers', 'name' => 'Loudspeakers'],
+        ['line' => 'something else', 'name' => 'something else'],
+    ]);
+    $told = DeviceListing::told($text, [1 => [Direction::Recording, 'Voice'], 2 => [Direction::Playback, 'Loudspeakers']]);
+    expect($told)->toBe("Playback\nEars\nPlayback\nLoudspeakers\nRecording\nVoice");
+    $devices = array_map(fn ($one) => [$one->name, $one->direction->value], DeviceListing::read($told)->devices);
+    expect($devices)->toBe([['Ears', 'playback'], ['Loudspeakers', 'playback'], ['Voice', 'recording']]);
+    // A table says it in its columns, a list below its headings: nothing is left to be told.
+    expect(DeviceListing::untold("name,direction\nEars,playback"))->toBe([])->and(DeviceListing::untold("Playback\nEars"))->toBe([])
+        ->and(DeviceListing::untold("\xff"))->toBe([]);
+});

@@ -8,6 +8,8 @@ use App\Rigs\StoredRig;
 use App\Rigs\Suspects;
 use App\ViewModels\FaultAnswers;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Finder\FollowSignal;
+use HiddenWire\Core\Planning\Hearings;
 
 function faultRig(User $user): Rig
 {
@@ -148,4 +150,34 @@ it('keeps the suspects of a state, and hears those of the next anew', function (
         'edit' => 'rename', 'thing' => 'units', 'id' => 'set', 'name' => 'Another', 'situation' => '', 'revision' => $rig->fresh()->revision,
     ])->assertRedirect();
     expect(Suspects::known($rig->fresh() ?? $rig, $situation) === null)->toBeTrue();
+});
+
+it('follows a missing sound from meter to meter, and says between which two it is lost', function () {
+    $user = User::factory()->create();
+    $this->actingAs($user)->post('/rigs/starter', ['starter' => 'harbour-radio']);
+    $rig = $user->rigs()->latest('id')->firstOrFail();
+    $plan = (new Hearings(StoredRig::load($rig)))->in('on-air');
+    $ways = [];
+    foreach ($plan->all() as $pair) {
+        $ways[count((new FollowSignal($plan, $pair))->checks)] ??= $pair;
+    }
+    $most = max(array_keys($ways));
+    $follow = new FollowSignal($plan, $ways[$most]);
+    expect($most)->toBeGreaterThan(1);
+    $url = "/rigs/{$rig->id}/faults?situation=on-air&known=".urlencode("hear {$ways[$most]->source->id} {$ways[$most]->listener->id}=nothing");
+    $this->getJson("/rigs/{$rig->id}/faults/hear?situation=on-air")->assertOk();
+    $page = (string) $this->get($url)->assertOk()->assertSee('Follow the signal: the meter in the middle of its way first')->getContent();
+    expect(preg_match('#<a href="([^"]+)">Follow the signal#', $page, $found))->toBe(1);
+    $known = [];
+    for ($url = html_entity_decode($found[1]); ($next = $follow->next($known)) !== null;) {
+        $page = (string) $this->get($url)->assertOk()->assertSee('Ask what tells most')->assertSee('Read ')->getContent();
+        // It moves at the first meter, and at no other.
+        $answer = $next === $follow->checks[0] ? 'as-planned' : 'nothing';
+        $known[$next] = $answer;
+        $words = $answer === 'nothing' ? 'Does not move' : 'As planned';
+        expect(preg_match('#<a href="([^"]+)"><strong>'.$words.'</strong>#', $page, $found))->toBe(1, $page);
+        $url = html_entity_decode($found[1]);
+        expect(urldecode($url))->toContain("{$next}={$answer}")->toContain('follow=1');
+    }
+    $this->get($url)->assertOk()->assertSee('It is there at ')->assertSee(', and not at ');
 });

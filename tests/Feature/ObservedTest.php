@@ -79,6 +79,14 @@ it('gives defaults that are otherwise to the fault finder, which finds them in t
     $this->get("/rigs/{$relay->id}/computers/sim-pc/observed?simulated=3")->assertOk()->assertSee('difference');
 });
 
+it('asks what lines are that say nothing of their direction, and compares what it was told', function () {
+    $text = "0: Ears\n1: \"Voice\"";
+    $page = ($this->compare)($text)->assertOk()->assertSee('Say what these lines are')->assertSee('No device was found in it.');
+    $this->post("/rigs/{$this->rig->id}/computers/pc/observed", ['list' => $text, 'tells' => [
+        ['as' => 'playback', 'name' => 'Ears'], ['as' => 'recording', 'name' => 'Voice'], ['as' => 'sideways', 'name' => 'x'], 'nonsense',
+    ]])->assertOk()->assertDontSee('Say what these lines are')->assertDontSee('No device was found')->assertSee('found as planned');
+});
+
 it('is of computers of this rig only', function () {
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/computers/set/observed")->assertNotFound();
     $this->get("/rigs/{$this->rig->id}/computers/nobody/observed")->assertNotFound();

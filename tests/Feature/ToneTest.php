@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Jobs\ReadTake;
 use App\Models\TakeState;
+use App\Models\TestRun;
 use App\Models\ToneTake;
 use App\Models\User;
 use App\Rigs\StoredRig;
@@ -12,6 +13,7 @@ use App\Takes\ReadTracks;
 use App\Takes\TakeReader;
 use HiddenWire\Core\Audio\Noise;
 use HiddenWire\Core\Audio\WavFormat;
+use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Edit\SetMeasure;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\ElementRef;
@@ -20,6 +22,7 @@ use HiddenWire\Core\Tones\ChannelReading;
 use HiddenWire\Core\Tones\FoundSignature;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\TonePlan;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\Process\Process;
@@ -56,6 +59,33 @@ beforeEach(function () {
 
         return [$block[0], $block[0]];
     })->bytes;
+    /** A take that was read, of a room whose streaming computer's card holds back 45 ms; the plan has the usual 10. */
+    $this->lateTake = function (): ToneTake {
+        $rig = StoredRig::load($this->rig);
+        $card = ElementRef::read('units/cast-pc/sockets/line-in') ?? throw new LogicException;
+        $there = (new SetMeasure($card, MeasureKind::Delay, 45.0))->applyTo($rig);
+        $room = new TonePlan((new Hearings($there))->in('on-air'));
+        $readings = [];
+        foreach ($room->tracks as $track) {
+            $found = array_fill(0, $room->width($track), []);
+            foreach ($room->arrivals($track) as $source => $parts) {
+                foreach ($parts as $part => $sides) {
+                    foreach ($sides as $side => $arrivals) {
+                        $found[$side][] = new FoundSignature($room->signatures[$source][$part]->number, 90.0, $arrivals[0]->db, 0.0, 1.0, $arrivals, null);
+                    }
+                }
+            }
+            $channel = fn (array $of, int $mark) => new ChannelReading($of, null, 0.5, 0.5, [], [], -90.0, [1.0], [1.0], (float) $mark);
+            $readings[] = [$track, array_map($channel, $found, array_keys($found)), 60.0];
+        }
+        $take = (new ToneTake)->forceFill([
+            'rig_id' => $this->rig->id, 'user_id' => $this->owner->id, 'revision' => 1, 'situation' => 'on-air', 'unit' => 'broadcast', 'played' => $room->played(), 'files' => [],
+            'marks' => [], 'state' => TakeState::Done, 'read' => ReadTracks::of($readings)->toArray(),
+        ]);
+        $take->save();
+
+        return $take;
+    };
 });
 
 it('says who plays what, gives each sound its minute, and a page that plays it', function () {
@@ -236,29 +266,7 @@ it('plays what was played, whatever the rig has learnt since', function () {
 });
 
 it('offers a delay that was measured, and takes it over into the plan with undo', function () {
-    $rig = StoredRig::load($this->rig);
-    // The card of the streaming computer holds back 45 ms in the room; the plan has the usual 10.
-    $card = ElementRef::read('units/cast-pc/sockets/line-in') ?? throw new LogicException;
-    $there = (new SetMeasure($card, MeasureKind::Delay, 45.0))->applyTo($rig);
-    $room = new TonePlan((new Hearings($there))->in('on-air'));
-    $readings = [];
-    foreach ($room->tracks as $track) {
-        $found = array_fill(0, $room->width($track), []);
-        foreach ($room->arrivals($track) as $source => $parts) {
-            foreach ($parts as $part => $sides) {
-                foreach ($sides as $side => $arrivals) {
-                    $found[$side][] = new FoundSignature($room->signatures[$source][$part]->number, 90.0, $arrivals[0]->db, 0.0, 1.0, $arrivals, null);
-                }
-            }
-        }
-        $channel = fn (array $of, int $mark) => new ChannelReading($of, null, 0.5, 0.5, [], [], -90.0, [1.0], [1.0], (float) $mark);
-        $readings[] = [$track, array_map($channel, $found, array_keys($found)), 60.0];
-    }
-    $take = (new ToneTake)->forceFill([
-        'rig_id' => $this->rig->id, 'user_id' => $this->owner->id, 'revision' => 1, 'situation' => 'on-air', 'unit' => 'broadcast', 'played' => $room->played(), 'files' => [],
-        'marks' => [], 'state' => TakeState::Done, 'read' => ReadTracks::of($readings)->toArray(),
-    ]);
-    $take->save();
+    $take = ($this->lateTake)();
     $page = (string) $this->actingAs($this->owner)->get("{$this->url}/{$take->id}")->assertOk()->assertSee('comes 33.5 ms later than planned')
         ->getContent();
     expect(preg_match_all('#name="_change" value="([^"]+)"[^>]*>\s*<button class="do" type="submit">Take over: ([^<]+)</button>#', $page, $offers))
@@ -268,4 +276,37 @@ it('offers a delay that was measured, and takes it over into the plan with undo'
     $this->get("{$this->url}/{$take->id}")->assertDontSee('later than planned');
     $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision])->assertSessionHasNoErrors();
     $this->get("{$this->url}/{$take->id}")->assertSee('later than planned');
+});
+
+it('goes out with the test during which it was measured, and comes in as it went out', function () {
+    $this->actingAs($this->owner)->post("/rigs/{$this->rig->id}/bench")->assertRedirect();
+    $run = TestRun::query()->latest('id')->firstOrFail();
+    ($this->lateTake)();
+    $this->get("/rigs/{$this->rig->id}/bench")->assertSee('Measured by tone tests: ')->assertSee('later than planned');
+    $file = (string) $this->get("/rigs/{$this->rig->id}/bench/{$run->id}/file")->assertOk()->getContent();
+    $measured = json_decode($file, true)['measured'];
+    $voice = array_values(array_filter($measured, fn (array $one) => $one['source'] === 'voice' && $one['track'] === 'clip'))[0];
+    // By hand: the clip comes 33.5 ms behind the archive, and by the plan before it.
+    expect([$voice['late_ms'], $voice['planned_late_ms'], $voice['situation'], $voice['unit']])->toBe([33.5, 0, 'on-air', 'broadcast'])
+        ->and($voice['differences'])->toBe(['Presenter voice comes 33.5 ms later than planned, against the other tracks']);
+    ToneTake::query()->delete();
+    $plan = new TestPlan(new Hearings(StoredRig::load($this->rig)));
+    $this->postJson("/rigs/{$this->rig->id}/bench/{$run->id}", ['answers' => [
+        ['step' => $plan->steps[0]->key, 'heard' => 'as-planned', 'note' => '', 'at' => 1000],
+    ]])->assertOk();
+    $again = (string) $this->get("/rigs/{$this->rig->id}/bench/{$run->id}/file")->getContent();
+    expect(json_decode($again, true))->not->toHaveKey('measured');
+    $upload = fn (string $text) => $this->post("/rigs/{$this->rig->id}/bench/file", ['test' => UploadedFile::fake()->createWithContent('test.json', $text)]);
+    $told = json_decode($file, true);
+    $told['steps'] = json_decode((string) $this->get("/rigs/{$this->rig->id}/bench/{$run->id}/file")->getContent(), true)['steps'];
+    $upload((string) json_encode($told))->assertSessionHasNoErrors();
+    $came = TestRun::query()->latest('id')->firstOrFail();
+    expect($came->id)->not->toBe($run->id)->and(json_decode((string) json_encode($came->measured), true))->toEqual($measured);
+    $this->get("/rigs/{$this->rig->id}/bench")->assertSee('Measured by tone tests: '.count($measured).' values');
+    foreach ([['track', 'no id!'], ['db', 'loud'], ['at', 'now'], ['differences', [1]]] as [$key, $wrong]) {
+        $spoilt = $told;
+        $spoilt['measured'][0][$key] = $wrong;
+        $upload((string) json_encode($spoilt))->assertSessionHasErrors('test');
+        expect(session('errors')->first('test'))->toContain("/measured/0/{$key}");
+    }
 });

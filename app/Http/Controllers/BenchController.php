@@ -126,6 +126,7 @@ final class BenchController
             $by = $request->user()?->id;
             $run = $rig->testRuns()->create([
                 'user_id' => $by, 'revision' => $rig->at, 'started_at' => Date::createFromTimestamp($record->started),
+                'measured' => $record->measured,
             ]);
             TestAnswer::query()->insert(array_map(fn (string $step, array $one): array => [
                 'run_id' => $run->id, 'user_id' => $by, 'step' => $step, 'state' => $one['state'], 'heard' => $one['heard']->value,

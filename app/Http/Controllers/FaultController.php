@@ -31,7 +31,7 @@ final class FaultController
         $seed = max(0, min(self::SEEDS, $request->integer('room')));
         $table = Suspects::known($rig, $page->situation);
         $since = $rig->revisions()->where('number', $request->integer('since'))->first();
-        $faults = new FaultPage($page, $table, $answers, $seed, $since);
+        $faults = new FaultPage($page, $table, $answers, $seed, $since, $request->boolean('follow'));
         $said = Impression::tryFrom($request->string('said')->toString());
         if ($said !== null) {
             // What somebody says is from here on in the address.

@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Models\Rig;
 use App\ViewModels\ObservedPage;
 use App\ViewModels\RigPage;
+use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Import\DeviceListing;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Room\Disturbance;
 use HiddenWire\Core\Room\SimulatedComputer;
 use Illuminate\Contracts\View\View;
@@ -35,6 +37,16 @@ final class ObservedController
             return view('rigs.observed', ['page' => $page, 'seen' => new ObservedPage($page, $unit, $list, $seed)]);
         }
         $text = mb_strcut($request->isMethod('post') ? $request->string('list')->toString() : '', 0, DeviceListing::MAX_BYTES + 1);
+
+        $told = [];
+        foreach (is_array($request->input('tells')) ? $request->input('tells') : [] as $place => $one) {
+            $direction = is_array($one) ? Direction::tryFrom(is_string($one['as'] ?? null) ? $one['as'] : '') : null;
+            $name = is_array($one) && is_string($one['name'] ?? null) ? trim(mb_strimwidth($one['name'], 0, Bounds::NAME)) : '';
+            if ($direction !== null && $name !== '') {
+                $told[(int) $place] = [$direction, $name];
+            }
+        }
+        $text = $told === [] ? $text : DeviceListing::told($text, $told);
 
         return view('rigs.observed', ['page' => $page, 'seen' => new ObservedPage($page, $unit, $text)]);
     }

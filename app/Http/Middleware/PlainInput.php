@@ -18,7 +18,7 @@ final class PlainInput
     /** Fields that are lists or tables. */
     private const SHAPED = [
         'also', 'answers', 'cables', 'columns', 'ducked_by', 'except', 'files', 'geometry', 'lines', 'listens', 'marks', 'needs', 'off_for',
-        'parts', 'processing', 'roles', 'sheets', 'situations', 'starts', 'ticks', 'units',
+        'parts', 'processing', 'roles', 'sheets', 'situations', 'starts', 'tells', 'ticks', 'units',
     ];
 
     /** No table of a form is deeper, no layout of a map either. */

@@ -45,6 +45,17 @@
                 <button class="do" type="submit">Bring it in</button>
             </form>
         </details>
+        @php $measured = $bench->measured(); @endphp
+        @if ($measured !== [])
+        <details class="bench-import"><summary>Measured by tone tests: {{ Count::of(count($measured), 'value') }}</summary>
+            <table class="take-table">
+                <thead><tr><th scope="col">Track</th><th scope="col">Sound</th><th scope="col">Measured</th><th scope="col">Planned</th>
+                    <th scope="col">Otherwise</th></tr></thead>
+                <tbody>@foreach ($measured as $one) <tr><th scope="row">{{ $one['track'] }}</th><td>{{ $one['sound'] }}</td>
+                    <td>{{ $one['db'] }}</td><td>{{ $one['planned'] }}</td><td>{{ $one['differences'] }}</td></tr> @endforeach</tbody>
+            </table>
+        </details>
+        @endif
         @if ($bench->plan->steps === []) <p>There is nothing to test yet: say in Wishes who must hear what.</p> @endif
         @foreach ($bench->walk() as $situation => $places)
             <section aria-labelledby="bench-{{ $loop->index }}">

@@ -27,6 +27,7 @@
                     <input type="hidden" name="situation" value="{{ $page->situation->id }}">
                     <input type="hidden" name="known" value="{{ $faults->knownText() }}">
                     <input type="hidden" name="since" value="{{ $faults->since?->number }}">
+                    <input type="hidden" name="follow" value="{{ $faults->isFollowing ? '1' : '' }}">
                     <label>At <select class="form-select form-select-sm" name="listener">@foreach ($page->rig->listeners as $one)
                         <option value="{{ $one->id }}" @selected($one->id === $page->pair?->listener->id)>{{ $one->name
                         }}</option> @endforeach</select></label>
@@ -100,6 +101,10 @@
                     <h3 id="fault-next">Nothing to look for yet</h3>
                     <p class="quiet">Add what is wrong: “Game at Viewers is not heard”.</p>
                 @endif
+                @if ($faults->lostBetween() !== '') <p><strong>{{ $faults->lostBetween() }}</strong></p> @endif
+                @if ($faults->followUrl() !== null && $faults->found() === null) <p><a href="{{ $faults->followUrl() }}">{{
+                    $faults->isFollowing ? 'Ask what tells most' : 'Follow the signal: the meter in the middle of its way first' }}</a></p>
+                    @endif
                 @if ($suspected !== [])
                     <h3>{{ $faults->standing() }}</h3>
                     <ol class="fault-suspects">

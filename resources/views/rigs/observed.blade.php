@@ -13,6 +13,24 @@
         </form>
         <p><a href="{{ $seen->simulatedUrl }}">Try it with the list of a simulated computer after an update</a></p>
         @if ($seen->trouble !== '') <p class="trouble" role="alert">{{ $seen->trouble }}</p> @endif
+        @php $untold = $seen->untold(); @endphp
+        @if ($untold !== [])
+            <section aria-labelledby="untold-title">
+                <h3 id="untold-title">Say what these lines are</h3>
+                <form class="observed-tells" method="post" action="{{ route('rigs.observed', [$page->record, $seen->computer->id]) }}">@csrf
+                    <input type="hidden" name="list" value="{{ $seen->text }}">
+                    <table class="facts"><tbody>@foreach ($untold as $place => $one)
+                        <tr><th scope="row"><code>{{ $one['line'] }}</code></th>
+                            <td><select class="form-select form-select-sm" name="tells[{{ $place }}][as]"
+                                aria-label="What line {{ $place + 1 }} is"><option value="">no device</option><option
+                                value="playback">playback</option><option value="recording">recording</option></select></td>
+                            <td><input class="form-control form-control-sm" name="tells[{{ $place }}][name]" value="{{ $one['name'] }}"
+                                maxlength="{{ Bounds::NAME }}" aria-label="Name in line {{ $place + 1 }}"></td></tr>
+                    @endforeach</tbody></table>
+                    <button class="btn btn-sm btn-ink" type="submit">Compare these</button>
+                </form>
+            </section>
+        @endif
         @if ($seen->observed !== null)
             <section aria-labelledby="observed-title">
                 <h3 id="observed-title">{{ $seen->observed->differences === [] ? 'All as planned'
