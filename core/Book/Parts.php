@@ -13,6 +13,7 @@ final class Parts
         Parts\Ends::class,
         Parts\Maps::class,
         Parts\Units::class,
+        Parts\Cabling::class,
         Parts\CableSchedule::class,
         Parts\Shopping::class,
         Parts\Computers::class,
