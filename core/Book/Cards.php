@@ -8,7 +8,9 @@ namespace HiddenWire\Core\Book;
 final class Cards
 {
     /** @var list<class-string<CardKind>> */
-    private const KINDS = [Cards\RunDown::class, Cards\Cabling::class, Cards\GuestCard::class, Cards\ComputerCard::class, Cards\UnitCard::class];
+    private const KINDS = [
+        Cards\RunDown::class, Cards\Cabling::class, Cards\GuestCard::class, Cards\ComputerCard::class, Cards\UnitCard::class,
+    ];
 
     /** @return array<string, array<string, string>> what there is a card for, by key, by the name of the kind */
     public static function titles(BookInput $of): array
