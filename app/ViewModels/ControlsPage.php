@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\FewerHands;
 use HiddenWire\Core\Controls\Legend;
 use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Planning\Hearings;
@@ -180,6 +181,16 @@ final readonly class ControlsPage
         $points = $this->page->rig->controls === [] ? [] : $this->reach->withoutHand($this->page->situation->id);
 
         return Listing::of(array_map($names->of(...), $points), self::NAMED);
+    }
+
+    /** Which sounds go on which hands; null of a rig without controls. */
+    public function fewerHands(): ?FewerHands
+    {
+        $count = count($this->page->rig->controls);
+        $situation = $this->page->situation->id;
+
+        return $count === 0 || $count > self::HEARD ? null
+            : new FewerHands(new Hearings($this->page->rig, [$situation => $this->page->hearing]), $this->reach, $situation);
     }
 
     /** @return list<Unit> units that have anything to move */

@@ -16,6 +16,7 @@ final readonly class Source
      * @param  array<int, Origin>  $origins  empty while no unit gives it yet
      * @param  Decibels|null  $loudness  how loud it is where it begins, over the nominal level there; null where nobody has said
      * @param  bool  $isMeasured  whether that was read from a meter; typed otherwise
+     * @param  Touched|null  $touched  how often a hand changes how loud it is; null where nobody has said
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Source
         public array $origins = [],
         public ?Decibels $loudness = null,
         public bool $isMeasured = false,
+        public ?Touched $touched = null,
     ) {
     }
 

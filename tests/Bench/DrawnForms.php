@@ -135,6 +135,11 @@ final class DrawnForms
         return $balance === false ? null : array_combine(['listener', 'like'], explode(' ', $balance->key()));
     }
 
+    private function drawTouched(): array
+    {
+        return ['source' => $this->id($this->rig->sources), 'touched' => $this->oneOf(['', 'often', 'seldom', 'never'])];
+    }
+
     private function drawLoudness(): array
     {
         return ['source' => $this->id($this->rig->sources), 'loudness' => $this->number(-40, -6), 'measured' => $this->oneOf(['0', '1'])];

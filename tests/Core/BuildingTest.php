@@ -117,7 +117,7 @@ it('builds and says what it did', function (RigEdit $edit, string $words, callab
             $rig->cables['w-07']->owned] === ['OPT-1', 2.5, 'black', false]],
     'a situation' => [new AddSituation('Interval', 'break'), 'New situation: Interval, a copy of Break',
         fn (Rig $rig) => $rig->situations['interval']->changes == $rig->situations['break']->changes],
-    'a situation away' => [new RemoveSituation('talk'), 'Removed the situation Off-air talk',
+    'a situation away' => [new RemoveSituation('talk'), 'Removed the situation Off-air talk, and with it the way there by Key 3 (Off-air talk)',
         fn (Rig $rig) => ! isset($rig->situations['talk'])],
     'one change back' => [new ClearChange('break', 'broadcast/source-3'), 'Break: Broadcast program · Caller (Source 3) reset to the default',
         fn (Rig $rig) => count($rig->situations['break']->changes) === 5],

@@ -6,6 +6,7 @@ use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\FewerHands;
 use HiddenWire\Core\Controls\Position;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -18,6 +19,7 @@ use HiddenWire\Core\Edit\SetControl;
 use HiddenWire\Core\Edit\SetPick;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetRoute;
+use HiddenWire\Core\Edit\SetTouched;
 use HiddenWire\Core\Edit\SetValue;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Control;
@@ -34,6 +36,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingRef;
 use HiddenWire\Core\Rig\SituationRef;
+use HiddenWire\Core\Rig\Touched;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 
@@ -285,4 +288,33 @@ it('judges a level of its own by the controls where there are any', function () 
     // The balance knob moves the game for the driver, and nothing else.
     expect(control_findings($wished('rally', 'driver-ears')))->toBe([]);
     expect(control_findings($wished('music', 'presenter')))->toContain('control.lacking: No control moves Music for Presenter');
+});
+
+it('gives hands to what is touched often first, keeps what a hand has, and lets the rest share', function () {
+    $rig = reach_rig();
+    $hands = function (Rig $rig): array {
+        $plan = new Hearings($rig);
+        $all = [];
+        foreach ((new FewerHands($plan, new ControlReach($plan), 'on-air'))->hands as $one) {
+            $all[$one['control']->id] = array_map(fn ($sound) => $sound->id, $one['gets']);
+        }
+
+        return $all;
+    };
+    // By hand: three faders move something for the viewers; music and the navigator keep theirs, the rally's is the third.
+    $given = $hands($rig);
+    expect(array_keys($given))->toBe(['box-1', 'box-2', 'box-3'])->and($given['box-1'][0])->toBe('music')->and($given['box-2'][0])->toBe('navigator')
+        ->and($given['box-3'][0])->toBe('rally');
+    // Touched often, the presenter gets the only hand that nothing as important has; what is never touched gets none.
+    foreach (['music' => Touched::Often, 'navigator' => Touched::Often, 'voice' => Touched::Often, 'rally' => Touched::Never] as $source => $touched) {
+        $rig = (new SetTouched($source, $touched))->applyTo($rig);
+    }
+    $given = $hands($rig);
+    expect($given['box-1'][0])->toBe('music')->and($given['box-2'][0])->toBe('navigator')->and($given['box-3'][0])->toBe('voice')
+        ->and(array_merge(...array_values($given)))->not->toContain('rally');
+    $plan = new Hearings($rig);
+    $fewer = new FewerHands($plan, new ControlReach($plan), 'on-air');
+    expect($fewer->isShort())->toBeTrue()->and(array_merge(...array_values($given)))->toHaveCount(count($fewer->sounds));
+    $bare = new Rig($rig->parts()->with(controls: []));
+    expect((new FewerHands(new Hearings($bare), new ControlReach(new Hearings($bare)), 'on-air'))->hands)->toBe([]);
 });

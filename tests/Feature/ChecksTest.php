@@ -34,7 +34,7 @@ beforeEach(function () {
 it('looks once the page is shown, and counts in the frame of every view', function () {
     ($this->see)('checks')->assertSee('Looking at the rig')->assertSee('Run the checks');
     ($this->see)('recipes')->assertSee('x-data="causes"', false)->assertSee('What cures them is being looked for.');
-    $this->getJson("/rigs/{$this->rig->id}/causes")->assertOk()->assertJson(['found' => '1 fault, 9 risks, 1 note']);
+    $this->getJson("/rigs/{$this->rig->id}/causes")->assertOk()->assertJson(['found' => '1 fault, 10 risks, 1 note']);
     ($this->see)('recipes')->assertSeeInOrder(['>Checks</span>', '1 thing open'], false)->assertDontSee('x-data="causes"', false);
     ($this->see)('checks')->assertSee('Line booster needs phantom power, and it is off at Desk mixer · Mic 1');
 });
@@ -57,7 +57,7 @@ it('makes a cure by one change, says what is new, and takes it back', function (
     ($this->see)('checks?causes=1')->assertDontSee('sends coded surround');
     // Without it again it is new since somebody last looked.
     $this->post("/rigs/{$this->rig->id}/undo", ['revision' => $this->rig->fresh()->revision]);
-    $this->getJson("/rigs/{$this->rig->id}/causes")->assertJson(['found' => '1 fault, 9 risks, 1 note, 1 new']);
+    $this->getJson("/rigs/{$this->rig->id}/causes")->assertJson(['found' => '1 fault, 10 risks, 1 note, 1 new']);
 });
 
 it('accepts a finding with a reason, which is kept with the rig and in its book, and opens it again', function () {
@@ -146,7 +146,7 @@ it('tells findings on the command line, and makes their cures', function () {
     $number = array_search('plug.digital-format', array_map(fn (Finding $one) => $one->code, App\Rigs\Causes::of($this->rig->fresh(), ($this->now)())->findings), true) + 1;
     $this->artisan("rig:mend {$file} --finding={$number} -o {$out}")->assertSuccessful();
     expect((new DocumentReader)->read((string) file_get_contents((string) $out))->units['old-console']->values)->toContain('Stereo');
-    $this->artisan("rig:mend {$file} --finding=99 -o {$out}")->expectsOutputToContain('There is no finding 99: this document has 1 to 11.')->assertFailed();
+    $this->artisan("rig:mend {$file} --finding=99 -o {$out}")->expectsOutputToContain('There is no finding 99: this document has 1 to 12.')->assertFailed();
     $this->artisan("rig:mend {$file} --finding={$number} --cure=9 -o {$out}")->expectsOutputToContain('has no cure 9')->assertFailed();
     unlink((string) $out);
 });

@@ -19,6 +19,7 @@ final class EditForms
         'right-mix' => [WishForms::class, 'rightMix'],
         'own-slot' => [WishForms::class, 'ownSlot'],
         'one-knob' => [WishForms::class, 'oneKnob'],
+        'touched' => [WishForms::class, 'touched'],
         'balance' => [WishForms::class, 'balance'],
         'add-source' => [WishForms::class, 'addSource'],
         'add-listener' => [WishForms::class, 'addListener'],

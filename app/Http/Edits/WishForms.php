@@ -21,6 +21,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetBalance;
 use HiddenWire\Core\Edit\SetDistance;
 use HiddenWire\Core\Edit\SetLoudness;
+use HiddenWire\Core\Edit\SetTouched;
 use HiddenWire\Core\Edit\SetWish;
 use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Equipment\Family;
@@ -46,6 +47,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Touched;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Want;
@@ -305,6 +307,12 @@ final class WishForms
         }
 
         return $in->refuse('like', 'This balance is not wished.');
+    }
+
+    /** @return list<RigEdit> how often a hand touches a sound; nothing for nobody knows */
+    public static function touched(EditFields $in): array
+    {
+        return [new SetTouched($in->known('source', $in->rig->sources), $in->choiceOrNone('touched', Touched::class))];
     }
 
     /** @return list<RigEdit> */

@@ -11,8 +11,10 @@
 <x-edit :page="$page" class="hand-form" :fields="['edit' => 'control-move', 'control' => $control->id]">
     <label>It moves <select class="form-select form-select-sm" name="what">@foreach ($controls->movable() as $slot => $words)
         <option value="{{ $slot }}">{{ $words }}</option> @endforeach</select></label>
-    <label>from <input class="form-control form-control-sm" name="from" maxlength="40" size="6" placeholder="lowest"></label>
-    <label>to <input class="form-control form-control-sm" name="to" maxlength="40" size="6" placeholder="highest"></label>
+    <label>from <input class="form-control form-control-sm" name="from" maxlength="{{ Bounds::NAME }}" size="6"
+        placeholder="lowest"></label>
+    <label>to <input class="form-control form-control-sm" name="to" maxlength="{{ Bounds::NAME }}" size="6"
+        placeholder="highest"></label>
     <label>how <select class="form-select form-select-sm" name="law"><option value="">as usual</option>
         @foreach (HiddenWire\Core\Rig\Law::cases() as $law) <option value="{{ $law->value }}">{{ $law->words() }}</option>
         @endforeach</select></label>

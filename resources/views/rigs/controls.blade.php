@@ -19,6 +19,8 @@
                 </ul>
             </section>
         @endforeach
+        @php $fewer = $controls->fewerHands(); @endphp
+        @if ($fewer !== null && $fewer->sounds !== []) <x-fewer-hands :page="$page" :fewer="$fewer" /> @endif
         @php $without = $controls->withoutHand(); @endphp
         @if ($without !== '') <p class="quiet">Passed by what has to be heard in {{ $page->situation->name }}, and moved by no control: {{
             $without }}.</p> @endif

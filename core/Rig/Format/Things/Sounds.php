@@ -28,6 +28,7 @@ use HiddenWire\Core\Rig\Origin;
 use HiddenWire\Core\Rig\Side;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SourceKind;
+use HiddenWire\Core\Rig\Touched;
 use HiddenWire\Core\Rig\Treatment;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Rig\Wish;
@@ -46,6 +47,7 @@ final class Sounds
             Field::of('origins', ListOf::of(new ObjectOf(self::origin())))->written(),
             Field::of('loudness_db', new DecibelLevel, 'loudness')->since(2),
             Field::of('measured', new Flag, 'isMeasured')->usual(false)->since(2),
+            Field::of('touched', Choice::of(Touched::class))->since(3)->called('is touched'),
         ])->rule(fn (array $source, Reading $in) => $source['isMeasured'] && $source['loudness'] === null
             ? $in->problem('What was measured is the "loudness_db".', 'measured') : null)
             ->saying(['if' => ['properties' => ['measured' => ['const' => true]], 'required' => ['measured']],
