@@ -18,6 +18,8 @@ final readonly class FaultAnswers
 
     private const DIGITS = 8;
 
+    private const ENTRY = '#^((?:hear|read|look|list|(?:unplug|swap) [a-z0-9_.-]+) [a-z0-9/_.-]+ [a-z0-9/_.-]+)=([a-z0-9.-]*)$#D';
+
     /** @param  array<string, string>  $answers  as in the address, by check */
     private function __construct(public array $answers)
     {
@@ -27,7 +29,7 @@ final readonly class FaultAnswers
     {
         $answers = [];
         foreach (array_slice(explode(';', $text), 0, self::MOST) as $entry) {
-            if (preg_match('#^((?:hear|read|look|list) [a-z0-9/_.-]+ [a-z0-9/_.-]+)=([a-z0-9.-]*)$#D', $entry, $found) === 1) {
+            if (preg_match(self::ENTRY, $entry, $found) === 1) {
                 $answers[$found[1]] = $found[2];
             }
         }

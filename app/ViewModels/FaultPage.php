@@ -9,6 +9,7 @@ use App\Rigs\Recovery;
 use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\FollowSignal;
+use HiddenWire\Core\Finder\Interventions;
 use HiddenWire\Core\Finder\NextCheck;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
@@ -20,6 +21,7 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\LeadWork;
 use HiddenWire\Core\Room\OutlookKind;
 use HiddenWire\Core\Room\Presence;
 use HiddenWire\Core\Room\SimulatedRoom;
@@ -52,6 +54,8 @@ final readonly class FaultPage
 
     private ?FollowSignal $followed;
 
+    private ?Interventions $doing;
+
     /**
      * @param  int  $seed  of the simulated room; 0 for the real one
      * @param  Revision|null  $since  with which all was well
@@ -69,7 +73,9 @@ final readonly class FaultPage
         $this->room = $table === null || $seed === 0 ? null : $this->roomOf($table);
         $known = $table === null ? [] : $answers->known($table);
         $this->known = [...($this->room?->complaints() ?? []), ...$known];
-        $this->finder = $table === null || $this->known === [] ? null : new FaultFinder($table, $this->known, $this->changed());
+        $this->doing = $table === null ? null : new Interventions($this->plan(), $page->situation->id, $table);
+        $this->finder = $table === null || $this->known === [] ? null
+            : new FaultFinder($table, $this->known, $this->changed(), $this->doing);
         $this->followed = $this->followed();
         $step = $this->isFollowing ? $this->followed?->next($this->known) : null;
         $this->next = $step === null || $this->finder === null ? $this->finder?->next() : $this->finder->reading($step);
@@ -185,6 +191,8 @@ final readonly class FaultPage
             'hear' => "Listen at {$this->listener($of)} while {$this->source($at)} sounds",
             'read' => "Read {$this->meter($at)} while {$this->source($of)} sounds",
             'list' => "See whether {$this->device($at, $of)} stands in the list of {$this->unit($at)}",
+            'unplug' => "Take {$this->lead($at)} out, and listen to {$this->pairOf($of)}",
+            'swap' => "Put another lead in for {$this->lead($at)}, as the plan has it, and listen to {$this->pairOf($of)}",
             default => OutlookKind::from($at)->words($this->unit($of)),
         };
     }
@@ -214,7 +222,7 @@ final readonly class FaultPage
             $answers += array_fill_keys(array_map(
                 fn (\UnitEnum $one) => $one->value,
                 match (strtok($next->key, ' ')) {
-                    'hear' => Impression::cases(), 'list' => Presence::cases(), default => Deflection::cases(),
+                    'hear', 'unplug', 'swap' => Impression::cases(), 'list' => Presence::cases(), default => Deflection::cases(),
                 },
             ), $answers[FaultFinder::EITHER]);
             unset($answers[FaultFinder::EITHER]);
@@ -283,7 +291,7 @@ final readonly class FaultPage
         }
         $known = $this->room->complaints();
         $said = count($known);
-        while (($next = (new FaultFinder($this->table, $known))->next()) !== null) {
+        while (($next = (new FaultFinder($this->table, $known, [], $this->doing))->next()) !== null) {
             $known[$next->key] = $this->room->answer($next->key);
         }
 
@@ -418,6 +426,8 @@ final readonly class FaultPage
             'hear' => "{$this->source($at)} at {$this->listener($of)}",
             'read' => "{$this->meter($at)} while {$this->source($of)} sounds",
             'list' => "{$this->device($at, $of)} in the list of {$this->unit($at)}",
+            'unplug' => "{$this->pairOf($of)} with {$this->lead($at)} out",
+            'swap' => "{$this->pairOf($of)} with another lead for {$this->lead($at)}",
             default => OutlookKind::tryFrom($at)?->words($this->unit($of)) ?? $at,
         };
     }
@@ -426,7 +436,7 @@ final readonly class FaultPage
     {
         return match (true) {
             $answer === FaultFinder::UNSURE => 'not sure',
-            str_starts_with($check, 'hear ') => Impression::tryFrom($answer)?->words() ?? $answer,
+            str_starts_with($check, 'hear '), LeadWork::isOne($check) => Impression::tryFrom($answer)?->words() ?? $answer,
             str_starts_with($check, 'read ') => Deflection::tryFrom($answer)?->words() ?? $answer,
             str_starts_with($check, 'list ') => Presence::tryFrom($answer)?->words() ?? $answer,
             $answer === '' => 'all as planned',
@@ -450,7 +460,7 @@ final readonly class FaultPage
     /** The first fault from the seed on that somebody complains of. */
     private function roomOf(SuspectTable $table): ?SimulatedRoom
     {
-        $plan = new Hearings($this->rig, [$this->page->situation->id => $this->page->hearing]);
+        $plan = $this->plan();
         $count = count($table->faults);
         for ($try = 0; $try < $count; $try++) {
             $fault = $table->faults[(crc32("room {$this->seed}") + $try) % $count];
@@ -470,6 +480,24 @@ final readonly class FaultPage
         } catch (InvalidRig) {
             return null;
         }
+    }
+
+    private function plan(): Hearings
+    {
+        return new Hearings($this->rig, [$this->page->situation->id => $this->page->hearing]);
+    }
+
+    private function lead(string $id): string
+    {
+        return $this->rig->cables[$id]->label ?? $id;
+    }
+
+    /** "Game at Viewers", of "game viewers". */
+    private function pairOf(string $pair): string
+    {
+        [$source, $listener] = explode(' ', $pair) + [1 => ''];
+
+        return "{$this->source($source)} at {$this->listener($listener)}";
     }
 
     private function source(string $id): string

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Finder;
 
 use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Room\Deflection;
+use HiddenWire\Core\Room\LeadWork;
 
 /**
  * Which faults explain what is known of a room, and what to check next. A single fault is looked for first; where none answers all as it
@@ -32,6 +33,12 @@ final class FaultFinder
     /** To look at everything of a unit is more work than to listen once. */
     private const LOOKING = 1.5;
 
+    /** To take a lead out, or put another in, and listen is as much work as to look at everything of a unit. */
+    private const DOING = 1.5;
+
+    /** Of more suspicions it is not worked out what taking leads out would tell. */
+    private const FEW = 6;
+
     /** So much likelier is a fault of what was touched since all was well. */
     private const TOUCHED = 8.0;
 
@@ -44,12 +51,14 @@ final class FaultFinder
     /**
      * @param  array<string, string>  $asked  answers by check: complaints first, then what was checked; of a look, the words of the faults
      *     that were seen, in lines; {@see UNSURE} is not asked again
+     * @param  Interventions|null  $doing  what taking leads out would tell; null where nobody can touch anything
      * @param  array<string, mixed>  $changed  what is otherwise than when all was well, by `unit:…`, `cable:…` or `pick:…`
      */
     public function __construct(
         private readonly SuspectTable $table,
         private readonly array $asked,
         private readonly array $changed = [],
+        private readonly ?Interventions $doing = null,
     ) {
         $this->known = array_filter($asked, fn (string $answer) => $answer !== self::UNSURE);
         $single = $this->single();
@@ -106,14 +115,18 @@ final class FaultFinder
     {
         $best = null;
         $most = 1e-9;
-        foreach ($this->checks() as $key => [$answers, $weights]) {
+        foreach ($this->candidates() as $key => [$answers, $weights]) {
             $total = array_sum($weights);
             $gain = 0.0;
             foreach ($weights as $weight) {
                 $gain -= $weight / $total * log($weight / $total, 2);
             }
             $check = new NextCheck((string) $key, $answers, $gain);
-            $effort = (self::GOING + $check->cost()) * (str_starts_with((string) $key, 'look ') ? self::LOOKING : 1.0);
+            $effort = (self::GOING + $check->cost()) * match (true) {
+                str_starts_with((string) $key, 'look ') => self::LOOKING,
+                LeadWork::isOne((string) $key) => self::DOING,
+                default => 1.0,
+            };
             if ($gain / $effort > $most) {
                 [$best, $most] = [$check, $gain / $effort];
             }
@@ -128,6 +141,9 @@ final class FaultFinder
         $planned = $this->table->plannedAt($check);
         if (str_starts_with($check, 'look ')) {
             return $this->seen($suspicion, $check);
+        }
+        if (LeadWork::isOne($check)) {
+            return $this->doing?->answer($suspicion, $check) ?? self::EITHER;
         }
         $answers = [];
         foreach ($suspicion->faults as $fault) {
@@ -235,6 +251,26 @@ final class FaultFinder
     {
         return $answer !== $this->table->plannedAt($check) && (in_array($answer, self::LESS, true)
             || array_filter($suspicion->faults, fn (int $fault) => ($this->table->differing[$fault][$check] ?? '') === $answer) !== []);
+    }
+
+    /** @return \Generator<string, array{non-empty-array<string, int>, non-empty-list<float>}> by check, as {@see checks()} has them */
+    private function candidates(): \Generator
+    {
+        yield from $this->checks();
+        if ($this->doing === null || count($this->suspicions) > self::FEW || count($this->suspicions) < 2) {
+            return;
+        }
+        foreach ($this->doing->checks($this->known, $this->suspicions) as $check) {
+            $answers = $weights = [];
+            foreach (isset($this->asked[$check]) ? [] : $this->suspicions as $suspicion) {
+                $answer = $this->doing->answer($suspicion, $check);
+                $answers[$answer] = ($answers[$answer] ?? 0) + 1;
+                $weights[$answer] = ($weights[$answer] ?? 0.0) + $suspicion->weight;
+            }
+            if (count($answers) > 1) {
+                yield $check => [$answers, array_values($weights)];
+            }
+        }
     }
 
     /**

@@ -8,7 +8,8 @@ namespace HiddenWire\Core\Finder;
 final readonly class NextCheck
 {
     /**
-     * @param  string  $key  "hear source listener", "read unit/meter source", "list computer device" or "look kind unit"
+     * @param  string  $key  "hear source listener", "read unit/meter source", "list computer device", "look kind unit", "unplug lead source
+     *     listener" or "swap lead source listener"
      * @param  non-empty-array<string, int>  $answers  how many suspicions each leaves, by answer
      * @param  float  $gain  bits that it tells, in the mean
      */

@@ -58,8 +58,11 @@ final readonly class SimulatedRoom
     /** What a check answers here; of a look, what is seen that is not as planned. */
     public function answer(string $check): string
     {
-        return str_starts_with($check, 'look ') ? implode("\n", $this->seen($check))
-            : $this->differing[$check] ?? $this->planned->answer($check);
+        return match (true) {
+            str_starts_with($check, 'look ') => implode("\n", $this->seen($check)),
+            LeadWork::isOne($check) => LeadWork::heard($this->plan, $this->situation, $this->faults, $check),
+            default => $this->differing[$check] ?? $this->planned->answer($check),
+        };
     }
 
     /** @return list<string> */

@@ -5,8 +5,10 @@ declare(strict_types=1);
 use HiddenWire\Core\Bench\Impression;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Finder\FaultFinder;
 use HiddenWire\Core\Finder\FollowSignal;
+use HiddenWire\Core\Finder\Interventions;
 use HiddenWire\Core\Finder\SuspectTable;
 use HiddenWire\Core\Finder\Suspicion;
 use HiddenWire\Core\Planning\Hearings;
@@ -14,6 +16,7 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Room\Deflection;
 use HiddenWire\Core\Room\Fault;
+use HiddenWire\Core\Room\LeadWork;
 use HiddenWire\Core\Room\Presence;
 use HiddenWire\Core\Room\Signs;
 use HiddenWire\Core\Room\SimulatedRoom;
@@ -174,6 +177,44 @@ it('follows a missing sound by halving its way: the meters before the fault show
     }
     expect($tried)->toBeGreaterThan(0);
 })->with(['bell-tower', 'harbour-radio', 'planetarium']);
+
+it('expects of a lead that is taken out or changed what then is heard, and finds as many with it', function (string $starter, bool $asks) {
+    $plan = finder_plan($starter);
+    $situation = (string) array_key_first($plan->rig->situations);
+    $table = SuspectTable::of($plan, $situation);
+    $doing = new Interventions($plan, $situation, $table);
+    $kinds = [];
+    foreach ($table->faults as $number => $fault) {
+        $room = new SimulatedRoom($plan, $situation, [$fault]);
+        $known = $room->complaints();
+        if ($number % 3 !== 0 || $known === []) {
+            continue;
+        }
+        for ($asked = 0; $asked < 14; $asked++) {
+            $finder = new FaultFinder($table, $known, [], $doing);
+            $next = $finder->next();
+            if ($next === null) {
+                break;
+            }
+            $kinds[strtok($next->key, ' ')] = true;
+            if (LeadWork::isOne($next->key)) {
+                // By hand of the edits alone: the room with the lead out, or the plan again where the fault was that lead's.
+                [$kind, $cable, $source, $listener] = explode(' ', $next->key);
+                $isOfLead = in_array("cable:{$cable}", $fault->about(), true);
+                $real = $kind === 'swap' && $isOfLead ? $plan->rig : $fault->edit->applyTo($plan->rig);
+                $real = $kind === 'unplug' && isset($real->cables[$cable]) ? (new Unplug($cable))->applyTo($real) : $real;
+                $heard = (new Hearings($real))->in($situation)->pair($source, $listener);
+                expect($room->answer($next->key))->toBe(Impression::of($heard)->value)
+                    ->and($next->answers)->toHaveKey($room->answer($next->key));
+            }
+            $known[$next->key] = $room->answer($next->key);
+        }
+        $found = (new FaultFinder($table, $known, [], $doing))->suspicions;
+        expect($found)->toHaveCount(1)->and($table->faults[$found[0]->faults[0]]->words)->toBe($fault->words);
+    }
+    // Elsewhere to look at all of a unit tells as much.
+    expect(! $asks || array_intersect_key($kinds, ['unplug' => true, 'swap' => true]) !== [])->toBeTrue();
+})->with([['bell-tower', false], ['planetarium', false], ['tram-cab', true]]);
 
 it('asks the meter in the middle of the way first, and goes on in the half that is left', function () {
     $plan = finder_plan('harbour-radio');
