@@ -36,7 +36,7 @@ final class Dot implements Exporter
         foreach ($network->nodes as $id => $node) {
             $units[$node['unit']][] = '    '.self::quoted((string) $id).' [label='.self::quoted($node['label']).'];';
         }
-        $lines = ['digraph '.self::quoted($of->rig->name).' {', '  rankdir=LR;', '  node [shape=box];'];
+        $lines = ['digraph '.self::quoted($of->rig->name).' {', '  rankdir=LR;', '  newrank=true;', '  node [shape=box];'];
         foreach (array_values($units) as $number => $nodes) {
             $label = self::quoted((string) array_keys($units)[$number]);
             array_push($lines, "  subgraph cluster_{$number} {", "    label={$label};", ...[...$nodes, '  }']);

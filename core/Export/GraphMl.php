@@ -10,7 +10,9 @@ use HiddenWire\Core\Book\BookInput;
 final class GraphMl implements Exporter
 {
     private const KEYS = [
-        'node' => ['label' => 'string', 'unit' => 'string', 'place' => 'string', 'kind' => 'string', 'channels' => 'int'],
+        'node' => [
+            'ref' => 'string', 'label' => 'string', 'unit' => 'string', 'place' => 'string', 'kind' => 'string', 'channels' => 'int',
+        ],
         'edge' => ['kind' => 'string', 'label' => 'string', 'gain_db' => 'double', 'delay_ms' => 'double', 'carries' => 'boolean'],
     ];
 
@@ -48,11 +50,13 @@ final class GraphMl implements Exporter
             }
         }
         $lines[] = '  <graph id="rig" edgedefault="directed">';
+        // An id is a name token of the schema, which a reference with its strokes is not.
+        $ids = array_flip(array_map(strval(...), array_keys($network->nodes)));
         foreach ($network->nodes as $id => $node) {
-            $lines[] = '    <node id="'.self::text((string) $id).'">'.$this->data('node', $node).'</node>';
+            $lines[] = "    <node id=\"n{$ids[$id]}\">".$this->data('node', ['ref' => (string) $id, ...$node]).'</node>';
         }
         foreach ($network->edges as $number => $edge) {
-            $lines[] = "    <edge id=\"e{$number}\" source=\"".self::text($edge['from']).'" target="'.self::text($edge['to']).'">'
+            $lines[] = "    <edge id=\"e{$number}\" source=\"n{$ids[$edge['from']]}\" target=\"n{$ids[$edge['to']]}\">"
                 .$this->data('edge', $edge).'</edge>';
         }
 

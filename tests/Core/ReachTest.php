@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Controls\ControlReach;
@@ -288,6 +289,15 @@ it('judges a level of its own by the controls where there are any', function () 
     // The balance knob moves the game for the driver, and nothing else.
     expect(control_findings($wished('rally', 'driver-ears')))->toBe([]);
     expect(control_findings($wished('music', 'presenter')))->toContain('control.lacking: No control moves Music for Presenter');
+    // The presenter's own voice has a send of its own into the headphones: that level, entered as a control, is what was wished.
+    $rig = $wished('voice', 'presenter');
+    expect(control_findings($rig))->toContain('control.lacking: No control moves Presenter voice for Presenter');
+    $all = Examination::of(new Hearings($rig), [], null);
+    $lacking = array_values(array_filter($all->findings, fn (Finding $one) => $one->code === 'control.lacking'))[0];
+    expect($lacking->cures)->toHaveCount(1);
+    $cured = array_reduce($lacking->cures[0]->edits, fn (Rig $rig, $edit) => $edit->applyTo($rig), $rig);
+    expect(control_findings($cured))->toBe([])->and(reach_words($cured, 'presenter-voice-for-presenter', 'on-air'))
+        ->toHaveKey('voice presenter')->toHaveCount(1);
 });
 
 it('gives hands to what is touched often first, keeps what a hand has, and lets the rest share', function () {

@@ -21,6 +21,9 @@ use App\Models\User;
 use App\Rigs\RigFromRows;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Export\Dot;
+use HiddenWire\Core\Export\Network;
+use HiddenWire\Core\Signal\GraphBuilder;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\File;
@@ -69,9 +72,22 @@ it('writes graphs that other programs read', function () {
     expect(array_unique($ids))->toBe($ids)
         ->and($path->query('//g:node/g:data[not(@key = /g:graphml/g:key[@for="node"]/@id)]')->length)->toBe(0)
         ->and($path->query('//g:edge/g:data[not(@key = /g:graphml/g:key[@for="edge"]/@id)]')->length)->toBe(0);
+    // Ids are name tokens of the schema; the reference stands beside, as the document has it.
+    expect(array_filter($ids, fn (string $id) => preg_match('/^[\w.:-]+$/D', $id) !== 1))->toBe([])
+        ->and($path->query('//g:node/g:data[@key = "node-ref" and text() = "presenter-mic/out"]')->length)->toBe(1);
     ($this->export)('dot');
     expect(($this->tool)('dot', '-Tplain', $this->out))->toContain('presenter-mic/out');
 });
+
+it('writes every shipped rig so that a graph program draws it', function (string $file) {
+    $rig = (new DocumentReader)->read((string) file_get_contents($file));
+    file_put_contents($this->out, (new Dot)->write(new BookInput($rig)));
+    $plain = ($this->tool)('dot', '-Tplain', $this->out);
+    // What a line that nobody can read would leave out: every point and device of the graph is drawn.
+    foreach (array_keys((new Network((new GraphBuilder($rig))->build($rig->base())))->nodes) as $node) {
+        expect($plain)->toContain((string) $node);
+    }
+})->with(fn () => [dirname(__DIR__, 2).'/resources/rigs/night-relay.json', ...glob(dirname(__DIR__, 2).'/resources/starters/*.json') ?: []]);
 
 it('draws the map as a picture that needs nothing beside it', function () {
     $svg = ($this->export)('svg', ['--depth' => 'inside']);

@@ -8,12 +8,21 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Hear\NoOwnLevel;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Controls\ControlReach;
 use HiddenWire\Core\Controls\MovedPair;
+use HiddenWire\Core\Edit\SetControl;
+use HiddenWire\Core\Planning\Cost;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\ControlKind;
+use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Gesture;
+use HiddenWire\Core\Rig\Movable;
+use HiddenWire\Core\Rig\Naming;
+use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Signal\HeardPair;
 
 /**
@@ -85,6 +94,23 @@ final readonly class Lacking implements Check
             'It was wished to be changed by hand, apart from others: by a send before the fader, a second mix, or a control of its own.',
             $pair->listener->at,
             [$situation],
+            $this->proposals($in, $situation, $pair),
         );
+    }
+
+    /** @return list<Proposal> a control on the level that moves only what was wished to be apart, where the way has one */
+    private function proposals(Inspection $in, string $situation, HeardPair $pair): array
+    {
+        $own = NoOwnLevel::own($in->rig, $in->field($situation), $pair);
+        $slot = "{$own} ".($own instanceof PointRef ? 'fader' : 'db');
+        $move = $own === null ? null : Movable::of($in->rig, $own->unit, true)[$slot] ?? null;
+        if ($own === null || $move === null) {
+            return [];
+        }
+        $name = mb_strimwidth("{$pair->source->name} for {$pair->listener->name}", 0, Bounds::SHORT_NAME, '…');
+        $id = Naming::id($name, array_map(strval(...), array_keys($in->rig->controls)));
+        $control = new Control($id, $name, ControlKind::Fader, ElementRef::unit($own->unit), moves: [$move]);
+
+        return [new Proposal("Enter {$in->names->of($own)} as a control: it moves that alone", [new SetControl($control)], Cost::FADER)];
     }
 }
