@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use HiddenWire\Core\Book\Cards\Cabling;
+
 /** What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions. */
 final readonly class Finder
 {
@@ -100,6 +102,10 @@ final readonly class Finder
         foreach ($rig->listeners as $listener) {
             $add($listener->name, 'listener', $this->page->url([], 'wishes'), [$listener->kind->value]);
         }
+        foreach ($rig->controls as $control) {
+            $url = $this->page->url(['control' => $control->id], 'controls');
+            $add($control->words(), 'control', $url, [$control->legend, $control->kind->words()]);
+        }
         foreach ($rig->places as $place) {
             $add($place->name, 'place', $this->page->url([], 'stock')."#place-{$place->id}", [$place->kind->value]);
         }
@@ -123,13 +129,15 @@ final readonly class Finder
     {
         $views = [
             'Add equipment' => 'stock', 'New place' => 'stock', 'New cable' => 'wiring',
-            'New sound' => 'wishes', 'New listener' => 'wishes', 'New situation' => 'situations',
+            'New sound' => 'wishes', 'New listener' => 'wishes', 'New situation' => 'situations', 'New control' => 'controls',
             'Renumber the cables' => 'cables', 'Import cables' => 'import-cables',
             'Invite someone' => 'people', 'Share a link' => 'people', 'Compare revisions' => 'history', 'Print the book' => 'book',
         ];
 
         return [
             ...array_map(fn (string $view) => $this->page->url([], $view), $views),
+            ...$this->page->rig->cables === [] ? []
+                : ['Tick the cabling' => route('rigs.card', [$this->page->record->id, Cabling::KEY], false)],
             'Undo' => '#undo', 'Redo' => '#redo', 'Keys' => '#keys', 'Light or dark theme' => '#theme',
         ];
     }

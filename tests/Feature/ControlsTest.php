@@ -89,6 +89,14 @@ it('says in which field what is wrong', function (array $fields, string $field) 
     'gone already' => [['edit' => 'control-unmove', 'control' => 'quiet', 'what' => 'mixer/main mute', 'by' => 'press'], 'what'],
 ]);
 
+it('is found by what people call it', function () {
+    $find = fn (string $q) => $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/find?q=".urlencode($q))->assertOk();
+    $find('hotkey')->assertSee('Controls')->assertSee('New control');
+    $find('cough')->assertSee('Foot switch (Cough)')->assertSee('controls?');
+    $find('cabling card')->assertSee('Tick the cabling')->assertSee('cards/cabling');
+    $find('cheat sheet')->assertSee('Show page');
+});
+
 it('is read by whoever may look, and changed by nobody else', function () {
     $other = User::factory()->create();
     $this->actingAs($other)->get("/rigs/{$this->rig->id}/controls")->assertNotFound();
