@@ -66,7 +66,7 @@ final class GuestCard implements CardKind
                 ...($own === [] ? [] : [new CardStep('You don\'t hear yourself come back from us', 'if you do, tell us at once')]),
                 ...$others,
             ],
-            'Who hears you' => $own === [] ? [] : [new CardStep(self::reach($of, $own) ?: 'Nobody yet')],
+            'Who hears you' => $own === [] ? [] : self::reached($of, $listener, $own),
             'If something is wrong' => [
                 new CardStep('Write it to us in the chat; change nothing by yourself'),
                 new CardStep('If we ask for it: leave the call, wait ten seconds, and join again'),
@@ -104,14 +104,34 @@ final class GuestCard implements CardKind
         ));
     }
 
-    /** @param  list<Source>  $own */
-    private static function reach(BookInput $of, array $own): string
+    /**
+     * @param  list<Source>  $own
+     * @return list<CardStep> who hears them in the default, and what is otherwise in other situations
+     */
+    private static function reached(BookInput $of, Listener $guest, array $own): array
     {
-        $who = array_filter($of->rig->listeners, fn (Listener $listener) => array_filter(
-            $own,
-            fn (Source $sound) => $of->hearing()->pair($sound->id, $listener->id)->isHeard(),
-        ) !== []);
+        $names = fn (array $people): string => implode(', ', array_map(fn (Listener $one) => $one->name, $people));
+        $usual = self::hearers($of, $guest, $own, $of->rig->base()->id);
+        $steps = [new CardStep($names($usual) ?: 'Nobody yet')];
+        foreach (array_slice(array_keys($of->rig->situations), 1) as $id) {
+            $then = self::hearers($of, $guest, $own, (string) $id);
+            [$more, $less] = [array_diff_key($then, $usual), array_diff_key($usual, $then)];
+            $says = $then === [] && $usual !== [] ? 'nobody hears you' : implode('; ', array_filter([
+                $more === [] ? '' : "also {$names($more)}", $less === [] ? '' : "not {$names($less)}",
+            ]));
+            $steps = $says === '' ? $steps : [...$steps, new CardStep("{$of->rig->situations[$id]->name}: {$says}")];
+        }
 
-        return implode(', ', array_map(fn (Listener $one) => $one->name, $who));
+        return $steps;
+    }
+
+    /**
+     * @param  list<Source>  $own
+     * @return array<string, Listener> people and viewers; not the guest, and no track that only the technician has
+     */
+    private static function hearers(BookInput $of, Listener $guest, array $own, string $situation): array
+    {
+        return array_filter($of->rig->listeners, fn (Listener $one) => $one->id !== $guest->id && $one->kind !== ListenerKind::Track
+            && array_filter($own, fn (Source $sound) => $of->hearing($situation)->pair($sound->id, $one->id)->isHeard()) !== []);
     }
 }

@@ -9,6 +9,7 @@ use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\SetCable;
+use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Lengths;
 use HiddenWire\Core\Rig\Rig;
 
@@ -74,4 +75,14 @@ it('is no card of a rig without leads', function () {
     $rig = cabled_rig();
     $bare = new Rig($rig->parts()->with(cables: [], situations: array_map(fn ($one) => $one->with(pulled: [], plugged: []), array_values($rig->situations))));
     expect(Cards::card(new BookInput($bare), 'cabling'))->toBeNull();
+});
+
+it('tells a guest who hears them in each situation: neither themselves, nor a track that only the technician has', function () {
+    $card = Cards::card(new BookInput(cabled_rig()), 'guest/ferry');
+    $said = array_map(fn (CardStep $step) => $step->text, $card->sections['Who hears you'] ?? []);
+    // By hand, from the demo's table: the navigator goes to the presenter, the driver and the viewers, and onto the archive; in a break, off
+    // air and with everything off the broadcast program is muted or does not run.
+    expect($said)->toBe(['Presenter, Driver, Viewers', 'Break: not Viewers', 'Off-air talk: not Viewers', 'Off: not Viewers']);
+    $hearing = (new Hearings(cabled_rig()))->in('on-air');
+    expect($hearing->pair('navigator', 'archive')->isHeard())->toBeTrue();
 });
