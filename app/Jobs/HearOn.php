@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Models\Rig;
 use App\Rigs\Heard;
+use App\Rigs\Memory;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Signal\Effort;
@@ -57,7 +58,7 @@ final class HearOn implements ShouldQueue
         if ($record === null || StoredRig::stateOf($record) !== $this->state) {
             return;
         }
-        ini_set('memory_limit', self::MEMORY);
+        Memory::raise(self::MEMORY);
         try {
             $rig = StoredRig::load($record);
         } catch (InvalidDocument) {

@@ -9,6 +9,7 @@ use App\Exports\Edition;
 use App\Exports\Paper;
 use App\Models\BookState;
 use App\Models\MadeBook;
+use App\Rigs\Memory;
 use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -70,7 +71,7 @@ final class MakeBook implements ShouldQueue
         if ($book === null || $book->rig === null || $book->state !== BookState::Waiting || $book->run !== $this->run) {
             return;
         }
-        $this->makeRoom();
+        Memory::raise(self::MEMORY);
         $book->update(['state' => BookState::Working, 'worker' => self::worker()]);
         try {
             $asked = $book->asked;
@@ -119,14 +120,6 @@ final class MakeBook implements ShouldQueue
         $isOn = (clone $mine)->update(['done' => $done, 'of' => $of]);
         if ($isOn === 0 && $mine->doesntExist()) {
             throw new Stopped;
-        }
-    }
-
-    private function makeRoom(): void
-    {
-        $limit = ini_parse_quantity((string) ini_get('memory_limit'));
-        if ($limit > 0 && $limit < ini_parse_quantity(self::MEMORY)) {
-            ini_set('memory_limit', self::MEMORY);
         }
     }
 }

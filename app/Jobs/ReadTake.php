@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Models\TakeState;
 use App\Models\ToneTake;
+use App\Rigs\Memory;
 use App\Rigs\StoredRig;
 use App\Takes\SimulatedTake;
 use App\Takes\TakeReader;
@@ -47,7 +48,7 @@ final class ReadTake implements ShouldQueue
         if ($take === null || $take->rig === null || ! in_array($take->state, [TakeState::Waiting, TakeState::Working], true)) {
             return;
         }
-        ini_set('memory_limit', self::MEMORY);
+        Memory::raise(self::MEMORY);
         $take->update(['state' => TakeState::Working, 'done' => 0, 'trouble' => '']);
         try {
             $rig = StoredRig::load($take->rig);

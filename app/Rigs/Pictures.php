@@ -56,10 +56,7 @@ final class Pictures
 
     private function kept(Rig $rig, string $unit, User $by, string $bytes, string $caption): Picture
     {
-        $limit = ini_parse_quantity((string) ini_get('memory_limit'));
-        if ($limit > 0 && $limit < ini_parse_quantity(self::MEMORY)) {
-            ini_set('memory_limit', self::MEMORY);
-        }
+        Memory::raise(self::MEMORY);
         $image = $this->read($bytes)->scaleDown(self::LONGEST_SIDE, self::LONGEST_SIDE);
         $jpeg = $image->toJpeg(self::QUALITY)->toString();
         $picture = $rig->pictures()->make([

@@ -21,6 +21,9 @@ use HiddenWire\Core\Situations\SituationRow;
 use HiddenWire\Core\Situations\SituationTable;
 use Tests\Support\Draft;
 
+// A hearing and its pairs hold each other: what many rigs were heard for goes at once.
+afterEach(fn () => gc_collect_cycles());
+
 function crossed_rig(string $file): Rig
 {
     return (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/{$file}.json"));

@@ -41,6 +41,9 @@ use HiddenWire\Core\Rig\Touched;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 
+// A hearing and its pairs hold each other: what many rigs were heard for goes at once.
+afterEach(fn () => gc_collect_cycles());
+
 function reach_rig(string $file = 'rigs/night-relay'): Rig
 {
     return (new DocumentReader)->read((string) file_get_contents(dirname(__DIR__, 2)."/resources/{$file}.json"));
