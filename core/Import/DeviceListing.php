@@ -100,10 +100,11 @@ final readonly class DeviceListing
         return implode("\n", $left);
     }
 
-    /** What stands between quotes, else behind a number and a colon, else all of it without what stands beside names. */
+    /** What stands between quotes or brackets, else behind a number and a colon, else all of it without what stands beside names. */
     private static function likelyName(string $line): string
     {
-        $name = preg_match('/["“«]([^"”»]{2,})["”»]/u', $line, $found) === 1 ? $found[1]
+        $isSet = preg_match('/["“«]([^"”»]{2,})["”»]/u', $line, $found) === 1 || preg_match('/\[([^\[\]]{2,})\]/u', $line, $found) === 1;
+        $name = $isSet ? $found[1]
             : (string) preg_replace('/^[\p{L}_ ]{0,12}#?\d+\s*[:.)\]]\s*/u', '', $line);
 
         return trim((string) preg_replace(self::BESIDE, '', $name), " \t,;:");

@@ -102,7 +102,7 @@ it('offers lines that say nothing of their direction to be told, and takes them 
     $text = "sound card 0: [Desk USB]\n  1: \"Voice of the desk\" (16 bit)\n#2: Loudspeakers\nsomething else\n\nPlayback\nEars";
     $untold = DeviceListing::untold($text);
     expect($untold)->toBe([
-        ['line' => 'sound card 0: [Desk USB]', 'name' => '[Desk USB]'],
+        ['line' => 'sound card 0: [Desk USB]', 'name' => 'Desk USB'],
         ['line' => '1: "Voice of the desk" (16 bit)', 'name' => 'Voice of the desk'],
         ['line' => '#2: Loudspeakers', 'name' => 'Loudspeakers'],
         ['line' => 'something else', 'name' => 'something else'],
