@@ -44,6 +44,16 @@ it('has every part for the demo, each under its own name, and none that is empty
         ->toBe(['cover', 'cables']);
 });
 
+it('has the way to each situation and the way back', function () {
+    $blocks = (new Parts\Situations)->blocks(new BookInput(nightRelay()));
+    // By hand from the rig: at the break the caller's source is muted and the music's fader goes from −16 to −6 dB.
+    expect(array_column($blocks, 'text'))->toBe(['From On air to Break', 'Back from Break to On air', 'From On air to Off-air talk',
+        'Back from Off-air talk to On air', 'From On air to Off', 'Back from Off to On air'])
+        ->and($blocks[1]->steps)->toContain('Broadcast program: Music (Source 2) fader −6.0 dB', 'Broadcast program: Caller (Source 3) muted')
+        ->and($blocks[3]->steps)->toContain('Broadcast program: Music (Source 2) fader −16.0 dB', 'Broadcast program: Caller (Source 3) unmuted')
+        ->and(count($blocks[3]->steps))->toBe(count($blocks[1]->steps));
+});
+
 it('leaves out what an empty rig has nothing to say about', function () {
     $empty = new BookInput(new Rig(new RigParts('Empty', situations: [new Situation('base', 'Base')])));
     expect(array_map(fn (array $one) => $one['part']->key(), (new Book($empty))->chapters))->toBe(['cover', 'findings'])

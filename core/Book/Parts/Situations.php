@@ -11,7 +11,7 @@ use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Signal\SituationDifference;
 
-/** From the base to each situation: what hands do, in order. */
+/** From the base to each situation, and back: what hands do, in order. */
 final class Situations implements Part
 {
     public function key(): string
@@ -32,9 +32,17 @@ final class Situations implements Part
             if ($situation->id === $base->id) {
                 continue;
             }
-            $steps = (new SituationDifference($of->hearing($base->id), $of->hearing($situation->id)))->changes;
-            $blocks[] = new Heading("From {$base->name} to {$situation->name}");
-            $blocks[] = $steps === [] ? new Text('Nothing to do: no differences from the default.') : new Steps($steps);
+            foreach ([[$base, $situation], [$situation, $base]] as [$from, $to]) {
+                $steps = (new SituationDifference($of->hearing($from->id), $of->hearing($to->id)))->changes;
+                if ($steps === []) {
+                    $blocks[] = new Heading("{$base->name} and {$situation->name}");
+                    $blocks[] = new Text('Nothing to do: no differences from the default.');
+
+                    break;
+                }
+                $blocks[] = new Heading(($to === $base ? 'Back from' : 'From')." {$from->name} to {$to->name}");
+                $blocks[] = new Steps($steps);
+            }
         }
 
         return $blocks;
