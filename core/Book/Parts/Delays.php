@@ -172,13 +172,14 @@ final class Delays implements Part
         ];
     }
 
-    /** A device's name says nothing of its computer. */
+    /** A device's name mostly says nothing of its unit. */
     private static function where(BookInput $of, Hop $hop): string
     {
         $name = $of->names->of($hop->at);
+        $unit = $hop->at instanceof DeviceRef ? $of->rig->units[$hop->at->unit]->name : '';
 
         return match (true) {
-            $hop->at instanceof DeviceRef => $of->rig->units[$hop->at->unit]->name.": {$name}",
+            $hop->at instanceof DeviceRef => str_starts_with($name, $unit) ? $name : "{$unit}: {$name}",
             $hop->kind === HopKind::Effect => $of->rig->units[$hop->at->unit ?? '']->name.": {$hop->label}",
             default => $name,
         };
