@@ -17,6 +17,7 @@ use HiddenWire\Core\Edit\Named;
 use HiddenWire\Core\Equipment\CableType;
 use HiddenWire\Core\Equipment\EffectKind;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Mating;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\SettingKind;
@@ -354,6 +355,14 @@ final class DrawnForms
 
     private function drawPlug(): array
     {
+        // Two sockets by chance rarely fit: now and then some are drawn until two do.
+        for ($try = mt_rand(0, 1) * 20; $try > 0; $try--) {
+            [$from, $to] = [$this->oneOf($this->socketRefs()), $this->oneOf($this->socketRefs())];
+            if ($from !== false && Mating::obstacle($this->rig->socket($from), $this->rig->socket($to)) === null) {
+                return ['from' => (string) $from, 'to' => (string) $to];
+            }
+        }
+
         return ['from' => $this->oneOf($this->sockets()), 'to' => $this->oneOf($this->sockets())];
     }
 
