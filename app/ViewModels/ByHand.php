@@ -8,9 +8,7 @@ use HiddenWire\Core\Controls\Crossing;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\SituationRef;
 
 /** From one situation to another by hand, to read aloud. */
 final readonly class ByHand
@@ -46,10 +44,7 @@ final readonly class ByHand
     /** @return list<string> controls that do all of it at once */
     public function keys(): array
     {
-        $goes = fn (Control $one): bool => array_filter(
-            $one->moves,
-            fn (Move $move) => $move->at instanceof SituationRef && $move->at->situation === $this->to,
-        ) !== [];
+        $goes = fn (Control $one): bool => in_array($this->to, $one->goesTo(), true);
 
         return array_values(array_map(fn (Control $one) => $one->words(), array_filter($this->rig->controls, $goes)));
     }

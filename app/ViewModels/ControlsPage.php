@@ -34,7 +34,7 @@ final readonly class ControlsPage
 
     public ?Control $chosen;
 
-    private ControlReach $reach;
+    public ControlReach $reach;
 
     private ControlNames $names;
 
@@ -113,7 +113,7 @@ final readonly class ControlsPage
             );
             $rows[$key]['moved'][] = $one->listener->id;
         }
-        $goes = array_filter($control->moves, fn (Move $move) => $move->at instanceof SituationRef) !== [];
+        $goes = $control->goesTo() !== [];
 
         return array_values(array_map(fn (array $row): array => [
             'when' => $row['when'], 'sound' => $row['sound'], 'at' => $row['at'],
@@ -135,7 +135,7 @@ final readonly class ControlsPage
     /** Whether it goes to a situation, whose own view says what is otherwise there. */
     public function goesTo(Control $control): ?string
     {
-        return $this->names->goesTo($control);
+        return $control->goesTo()[0] ?? null;
     }
 
     /** What its label says and it does not do; empty where all is well or the label names nothing of the rig. */

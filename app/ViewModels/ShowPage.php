@@ -6,7 +6,6 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Controls\ControlReach;
 use HiddenWire\Core\Controls\Positions;
-use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
@@ -34,7 +33,7 @@ final readonly class ShowPage
     public function __construct(public RigPage $page)
     {
         $this->controls = new ControlsPage($page);
-        $this->reach = new ControlReach(new Hearings($page->rig, [$page->situation->id => $page->hearing]));
+        $this->reach = $this->controls->reach;
         $this->stops = new Positions(new State($page->rig, $page->situation));
         $this->names = new ControlNames($page->rig);
         $this->isUnlocked = $page->canEdit && $page->asked('unlocked') === '1';

@@ -34,8 +34,12 @@ final class ControlReach
     /** @var array<string, Hearing> by situation and what stands otherwise in it */
     private array $heard = [];
 
+    /** @var \WeakMap<Control, array<string, list<MovedPair>>> what is known already, by situation */
+    private \WeakMap $known;
+
     public function __construct(private readonly Hearings $plan)
     {
+        $this->known = new \WeakMap;
     }
 
     /**
@@ -43,6 +47,17 @@ final class ControlReach
      * @return list<MovedPair> in the order of the rig's sounds and listeners; none where it does nothing in the situation
      */
     public function of(Control $control, string $situation, bool $isBrief = false): array
+    {
+        $of = $this->known[$control] ?? [];
+        $slot = $situation.($isBrief ? ' brief' : '');
+        $of[$slot] ??= $this->reached($control, $situation, $isBrief);
+        $this->known[$control] = $of;
+
+        return $of[$slot];
+    }
+
+    /** @return list<MovedPair> */
+    private function reached(Control $control, string $situation, bool $isBrief): array
     {
         $rig = $this->plan->rig;
         $stops = new Positions(new State($rig, $rig->situations[$situation]));

@@ -6,7 +6,6 @@ namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\Source;
 
 /** What the label of a control promises: as far as it names a sound, a kind of sound or a situation of the rig, else nothing. */
@@ -31,12 +30,7 @@ final readonly class Legend
     public function otherSituation(Control $control): ?string
     {
         $named = array_keys(array_filter($this->rig->situations, fn ($one) => self::words($one->name) === self::words($control->legend)));
-        $goesTo = [];
-        foreach ($control->moves as $move) {
-            if ($move->at instanceof SituationRef) {
-                $goesTo[] = $move->at->situation;
-            }
-        }
+        $goesTo = $control->goesTo();
 
         return $named !== [] && $goesTo !== [] && ! in_array((string) $named[0], $goesTo, true) ? $goesTo[0] : null;
     }

@@ -32,6 +32,15 @@ final readonly class Control
     ) {
     }
 
+    /** @return list<string> ids of the situations that it goes to */
+    public function goesTo(): array
+    {
+        return array_values(array_filter(array_map(
+            fn (Move $move): ?string => $move->at instanceof SituationRef ? $move->at->situation : null,
+            $this->moves,
+        ), is_string(...)));
+    }
+
     /** "Fader 3 (Caller)": its name, and what its label says. */
     public function words(): string
     {

@@ -42,18 +42,6 @@ final readonly class ControlNames
         return $control->at->collection === 'units' ? $this->rig->units[$id]->name : $this->rig->places[$id]->name;
     }
 
-    /** The situation that a control goes to, by id; null where it goes to none. */
-    public function goesTo(Control $control): ?string
-    {
-        foreach ($control->moves as $move) {
-            if ($move->at instanceof SituationRef) {
-                return $move->at->situation;
-            }
-        }
-
-        return null;
-    }
-
     /** "Desk mixer · Voice, fader": what is moved. */
     public function target(Move $move): string
     {

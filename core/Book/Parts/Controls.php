@@ -43,7 +43,7 @@ final class Controls implements Part
                 $control->legend,
                 $names->place($control).($control->bank === '' ? '' : ", {$control->bank}"),
                 implode('; ', array_map($names->move(...), $control->moves)) ?: 'nothing',
-                $names->goesTo($control) === null ? implode('; ', $changes) ?: 'nothing' : 'see Situations',
+                $control->goesTo() === [] ? implode('; ', $changes) ?: 'nothing' : 'see Situations',
             ];
         }
 
