@@ -13,6 +13,7 @@ use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Book\Travel;
 use HiddenWire\Core\Export\Exporter;
 
 /** The book as one HTML file that needs no network: style and drawings are in it, steps can be ticked and stay ticked. */
@@ -177,12 +178,31 @@ final readonly class HtmlBook implements Exporter
     private function table(Table $table): string
     {
         $cells = fn (string $tag, array $row): string => '<tr>'.implode('', array_map(
-            fn (string $cell) => "<{$tag}>".self::text($cell)."</{$tag}>",
+            fn (string|Travel $cell) => "<{$tag}>".($cell instanceof Travel ? self::travel($cell) : self::text($cell))."</{$tag}>",
             $row,
         ))."</tr>\n";
 
         return '<div class="scroll" tabindex="0" role="group" aria-label="Table"><table><thead>'.$cells('th', $table->columns)
             .'</thead><tbody>'.implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
+    }
+
+    /** A fader as a line with a knob on it, a knob as three quarters of a circle with a hand. */
+    private static function travel(Travel $of): string
+    {
+        if ($of->isFader) {
+            $x = round(3 + 34 * $of->share, 1);
+            $picture = "<path d=\"M3 3v8M37 3v8M3 7h34\"/><path class=\"hand\" d=\"M{$x} 2v10\"/>";
+            $width = 40;
+        } else {
+            // From south-west over north to south-east.
+            $angle = deg2rad(225 - 270 * $of->share);
+            $at = fn (float $radius): string => round(7 + $radius * cos($angle), 1).' '.round(7 - $radius * sin($angle), 1);
+            $picture = '<path d="M2.8 11.2A6 6 0 1 1 11.2 11.2"/><path class="hand" d="M'.$at(1.5).'L'.$at(6).'"/>';
+            $width = 14;
+        }
+
+        return "<svg class=\"travel\" width=\"{$width}\" height=\"14\" viewBox=\"0 0 {$width} 14\" aria-hidden=\"true\">{$picture}</svg> "
+            .self::text($of->words);
     }
 
     private static function beside(string $file): string

@@ -20,7 +20,6 @@ final class Parts
         Parts\Picks::class,
         Parts\PointNames::class,
         Parts\Mixes::class,
-        Parts\Settings::class,
         Parts\Effects::class,
         Parts\Controls::class,
         Parts\RunDown::class,

@@ -9,7 +9,7 @@ final readonly class Table implements Block
 {
     /**
      * @param  list<string>  $columns
-     * @param  list<list<string>>  $rows  as many cells as there are columns
+     * @param  list<list<string|Travel>>  $rows  as many cells as there are columns
      * @param  list<float>  $widths  shares of the width, one a column; empty for equal ones
      * @param  bool  $isWide  whether it wants a sheet on its side
      */

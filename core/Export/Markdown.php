@@ -13,6 +13,7 @@ use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Book\Travel;
 
 /** The book as Markdown, with pipe tables. Maps are pictures and are left out. */
 final readonly class Markdown implements Exporter
@@ -69,7 +70,9 @@ final readonly class Markdown implements Exporter
 
     private function table(Table $table): string
     {
-        $row = fn (array $cells): string => '| '.implode(' | ', array_map(self::escaped(...), $cells))." |\n";
+        $row = fn (array $cells): string => '| '.implode(' | ', array_map(fn (string|Travel $one) => self::escaped(
+            $one instanceof Travel ? $one->text() : $one,
+        ), $cells))." |\n";
 
         return $row($table->columns).'|'.str_repeat(' --- |', count($table->columns))."\n".implode('', array_map($row, $table->rows));
     }

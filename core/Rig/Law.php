@@ -61,6 +61,23 @@ enum Law: string
         };
     }
 
+    /**
+     * How much of the way stands behind a value, from 0 to 1: what {@see value()} turned round says, of laws that rise all the way.
+     *
+     * @param  float  $from  at its beginning, below $to
+     */
+    public function share(float $value, float $from, float $to): float
+    {
+        $bend = $this === self::Taper ? $to - self::UPPER_DB : $from;
+        $share = $bend <= $from || $value >= $to
+            ? ($value - $from) / ($to - $from)
+            : ($value < $bend
+                ? ($value - $from) / ($bend - $from) * self::BEND / 1000
+                : (self::BEND + ($value - $bend) / ($to - $bend) * (1000 - self::BEND)) / 1000);
+
+        return min(1.0, max(0.0, $share));
+    }
+
     /** @return list<int> where on the way it bends, in thousandths */
     public function bends(float $from, float $to): array
     {

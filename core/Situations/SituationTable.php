@@ -42,7 +42,7 @@ final readonly class SituationTable
         $this->states = $all;
         $places = array_flip(array_keys($rig->units));
         usort($things, fn (Adjustable $a, Adjustable $b) => self::placeOf($a, $places) <=> self::placeOf($b, $places)
-            ?: self::inOrder($a->order(), $b->order()));
+            ?: Adjustables::compare($a->order(), $b->order()));
         $this->rows = array_map(fn (Adjustable $one) => new SituationRow(
             $one,
             array_map($one->stands(...), $all),
@@ -126,20 +126,5 @@ final readonly class SituationTable
     private static function placeOf(Adjustable $one, array $places): int
     {
         return $one->unit() === null ? PHP_INT_MAX : $places[$one->unit()];
-    }
-
-    /**
-     * @param  list<int>  $one
-     * @param  list<int>  $other
-     */
-    private static function inOrder(array $one, array $other): int
-    {
-        foreach ($one as $i => $place) {
-            if ($place !== ($other[$i] ?? -1)) {
-                return $place <=> ($other[$i] ?? -1);
-            }
-        }
-
-        return count($one) <=> count($other);
     }
 }

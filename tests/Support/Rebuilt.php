@@ -86,31 +86,97 @@ final class Rebuilt
                 }
             }
         }
-        foreach ($this->book['Settings to dial in'] ?? [] as $unit => $tables) {
-            foreach ($tables[0] as [$where, $what, $to]) {
-                $number = preg_match('/[−-]?[\d.]+/u', $to, $found) === 1 ? (float) str_replace('−', '-', $found[0]) : null;
-                if ($what === 'setting') {
-                    $settings = array_column($this->models[$this->unit($unit)['model']]['settings'], null, 'label');
-                    $this->set($unit, 'values', $settings[$where]['id'], match ($settings[$where]['kind']) {
-                        'switch' => $to === 'on', 'number' => $number, default => $to,
-                    });
-                } elseif ($what === 'route') {
-                    [$from, $goal] = explode(' → ', $where);
-                    $key = $this->point($unit, $from).'>'.$this->point($unit, $goal);
-                    $set = array_filter([
-                        'on' => preg_match('/\bon\b/', $to) === 1 ? true : (preg_match('/\boff\b/', $to) === 1 ? false : null),
-                        'db' => preg_match('/at ([−-]?[\d.]+) dB/u', $to, $db) === 1 ? (float) str_replace('−', '-', $db[1]) : null,
-                        'tap' => preg_match('/taken ([a-z-]+)/', $to, $tap) === 1 ? $tap[1] : null,
-                    ], fn ($value) => $value !== null);
-                    $this->set($unit, 'routes', $key, $set);
-                } else {
-                    $this->set($unit, 'points', $this->point($unit, $where), match ($what) {
-                        'gain', 'fader' => [$what => $number], 'delay' => ['delay_ms' => $number],
-                        'mute' => ['mute' => ! str_contains($to, 'unmuted') && ! str_contains($to, 'not')], default => [],
-                    });
-                }
+        foreach ($this->book['Mixes and settings'] ?? [] as $unit => $tables) {
+            foreach ($tables as $rows) {
+                $this->table($unit, $rows);
             }
         }
+    }
+
+    /**
+     * One table of a unit's mixes, points or other settings.
+     *
+     * @param  list<list<string>>  $rows  the first with its heads
+     */
+    private function table(string $unit, array $rows): void
+    {
+        $heads = array_shift($rows) ?? [];
+        foreach ($rows as $row) {
+            $cells = array_combine($heads, $row);
+            match ($heads[0]) {
+                'Mix' => $this->mix($unit, $cells['Mix'], $cells['Takes'], $cells['Leaves out']),
+                'At' => $this->dials($unit, $cells),
+                default => $this->other($unit, $cells['What'], $cells['Set to']),
+            };
+        }
+    }
+
+    private function mix(string $unit, string $output, string $takes, string $leaves): void
+    {
+        $to = $this->point($unit, $output);
+        $routes = [];
+        foreach ($this->models[$this->unit($unit)['model']]['routes'] as $route) {
+            $routes["{$route['from']}>{$route['to']}"] = $route['can'] ?? [];
+        }
+        $taps = ['from the input' => 'input', 'before the mute' => 'before-mute'];
+        foreach ($takes === 'nothing' ? [] : explode('; ', $takes) as $taken) {
+            if (preg_match('/^as (.+?)(, its fader too)?$/', $taken, $follows) === 1) {
+                $this->follow($unit, $to, ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['fader' => true] : []));
+
+                continue;
+            }
+            preg_match('/^(.+?)(?: ([−-]?[\d.]+) dB)?(?:, (from the input|before the mute|pre-fader|post-fader))?$/u', $taken, $found);
+            $key = $this->point($unit, $found[1]).">{$to}";
+            $set = ['on' => true, 'db' => self::number($found[2] ?? '')]
+                + (isset($found[3]) ? ['tap' => $taps[$found[3]] ?? $found[3]] : []);
+            $set = array_intersect_key($set, array_flip($routes[$key]));
+            $set === [] || $this->set($unit, 'routes', $key, $set);
+        }
+        foreach ($leaves === '' ? [] : explode('; ', $leaves) as $left) {
+            $this->set($unit, 'routes', $this->point($unit, $left).">{$to}", ['on' => false]);
+        }
+    }
+
+    /** @param  array<string, string>  $cells */
+    private function dials(string $unit, array $cells): void
+    {
+        $point = $this->point($unit, $cells['At']);
+        foreach (['Gain' => 'gain', 'Fader' => 'fader', 'Delay' => 'delay_ms'] as $head => $key) {
+            if (preg_match('/([−-]?[\d.]+) (?:dB|ms)/u', $cells[$head] ?? '', $found) === 1) {
+                $this->set($unit, 'points', $point, [$key => self::number($found[1])]);
+            }
+        }
+        $words = ['muted' => ['mute' => true], 'unmuted' => ['mute' => false], 'mono' => ['mono' => true], 'stereo' => ['mono' => false],
+            'polarity inverted' => ['inverted' => true], 'polarity normal' => ['inverted' => false], 'soloed' => ['solo' => true],
+            'not soloed' => ['solo' => false], 'automatic mute on' => ['auto_mute' => true], 'automatic mute off' => ['auto_mute' => false]];
+        foreach (array_filter(explode(', ', $cells['Switches'] ?? '')) as $switch) {
+            $this->set($unit, 'points', $point, $words[$switch]);
+        }
+    }
+
+    private function other(string $unit, string $what, string $to): void
+    {
+        $settings = array_column($this->models[$this->unit($unit)['model']]['settings'] ?? [], null, 'label');
+        if (isset($settings[$what]) && $to !== 'not said') {
+            $this->set($unit, 'values', $settings[$what]['id'], match ($settings[$what]['kind']) {
+                'switch' => $to === 'on', 'number' => self::number($to), default => $to === 'empty' ? '' : $to,
+            });
+        }
+    }
+
+    /** @param  array<string, mixed>  $follows */
+    private function follow(string $unit, string $output, array $follows): void
+    {
+        foreach ($this->data['units'] as $i => $one) {
+            if ($one['id'] === $this->units[$unit]) {
+                $this->data['units'][$i]['follows'][$output] = $follows;
+            }
+        }
+    }
+
+    private static function number(string $words): float
+    {
+        return (float) preg_replace(['/−/u', '/[^\d.-].*$/'], ['-', ''], $words);
     }
 
     private function cables(string $csv): void
@@ -261,7 +327,7 @@ final class Rebuilt
             } elseif (str_starts_with($line, '| ')) {
                 $cells = array_map(fn (string $cell) => self::plain(trim($cell)), preg_split('/(?<!\\\\)\|/', trim($line, '|')) ?: []);
                 if ($table === null) {
-                    $book[$chapter][$heading][] = [];
+                    $book[$chapter][$heading][] = $chapter === 'Mixes and settings' ? [$cells] : [];
                     $table = array_key_last($book[$chapter][$heading]);
                 } else {
                     $book[$chapter][$heading][$table][] = $cells;
