@@ -8,6 +8,7 @@ use App\Actions\UnreadableRevision;
 use App\Models\BookState;
 use App\Models\Revision;
 use App\Models\Rig as Record;
+use App\Rigs\CatalogueFiles;
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\Rigs\Recovery;
@@ -79,6 +80,7 @@ final readonly class Edition
             $order,
             $findings,
             $lengths,
+            CatalogueFiles::catalogue()->has(...),
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));

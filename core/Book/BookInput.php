@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Book;
 
 use HiddenWire\Core\Checks\Examination;
 use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Lengths;
@@ -33,6 +34,8 @@ final class BookInput
      * @param  (\Closure(): (list<Cause>|null))|null  $causes  where the causes are known from, null where nobody has looked; without it
      *     they are looked for, which can take half a minute for a rig of a thousand units
      * @param  (\Closure(): (list<Finding>|null))|null  $findings  the same of what the checks find
+     * @param  (\Closure(EquipmentModel): bool)|null  $usual  whether whoever reads the book has a model in the catalogue; null where no
+     *     catalogue is known
      */
     public function __construct(
         public readonly Rig $rig,
@@ -44,6 +47,7 @@ final class BookInput
         public readonly ScheduleOrder $order = ScheduleOrder::Label,
         private readonly ?\Closure $findings = null,
         public readonly Lengths $lengths = Lengths::Metric,
+        private readonly ?\Closure $usual = null,
     ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);
@@ -53,6 +57,12 @@ final class BookInput
     public function hearing(?string $situation = null): Hearing
     {
         return $this->hearings->in($situation ?? $this->rig->base()->id);
+    }
+
+    /** Whether a model is in the catalogue as it is, or as one grows it there. */
+    public function isUsual(EquipmentModel $model): bool
+    {
+        return $this->usual !== null && ($this->usual)($model);
     }
 
     /** @return list<Finding>|null what the checks find; null where nobody has looked */

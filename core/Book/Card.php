@@ -22,6 +22,16 @@ final readonly class Card
         return new self($key, $title, $for, array_filter($sections));
     }
 
+    /**
+     * The same card with some of its sections.
+     *
+     * @param  list<string>  $headings
+     */
+    public function only(array $headings): self
+    {
+        return new self($this->key, $this->title, $this->for, array_intersect_key($this->sections, array_flip($headings)));
+    }
+
     /** @return list<string> what its steps are called, in order */
     public function stepKeys(): array
     {

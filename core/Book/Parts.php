@@ -17,7 +17,6 @@ final class Parts
         Parts\CableSchedule::class,
         Parts\Shopping::class,
         Parts\Computers::class,
-        Parts\Picks::class,
         Parts\PointNames::class,
         Parts\Mixes::class,
         Parts\Effects::class,
@@ -36,7 +35,11 @@ final class Parts
         Parts\Photos::class,
         Parts\Findings::class,
         Parts\ChangeLog::class,
+        Parts\Models::class,
     ];
+
+    /** Those that a book has only where they are asked for. */
+    private const BESIDE = [Parts\ChangeLog::class, Parts\Models::class];
 
     /** @return array<string, Part> by key */
     public static function all(): array
@@ -47,11 +50,13 @@ final class Parts
     }
 
     /**
-     * @param  list<string>|null  $keys  null for all; what is no part is passed over
+     * @param  list<string>|null  $keys  null for the usual book; what is no part is passed over
      * @return array<string, Part>
      */
     public static function of(?array $keys): array
     {
-        return $keys === null ? self::all() : array_intersect_key(self::all(), array_flip($keys));
+        return $keys === null
+            ? array_filter(self::all(), fn (Part $part) => ! in_array($part::class, self::BESIDE, true))
+            : array_intersect_key(self::all(), array_flip($keys));
     }
 }

@@ -24,7 +24,7 @@ use HiddenWire\Core\Rig\SettingRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Situations\Acting;
+use HiddenWire\Core\Controls\Acting;
 use HiddenWire\Core\Situations\Adjustable;
 use HiddenWire\Core\Situations\DialSetting;
 use HiddenWire\Core\Situations\NamedSetting;

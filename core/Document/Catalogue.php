@@ -48,4 +48,37 @@ final readonly class Catalogue
 
         return new self($models);
     }
+
+    /** Whether it has a model as it is, by whatever id, or comes to it by growing one. */
+    public function has(EquipmentModel $model): bool
+    {
+        $plain = $model->unnamed();
+        foreach ($this->models as $known) {
+            if ($known->name === $model->name && self::isSame(self::grown($known, $plain), $plain)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A model with as many of everything as another has, as far as it can. */
+    private static function grown(EquipmentModel $known, EquipmentModel $like): EquipmentModel
+    {
+        foreach ($known->grows as $growth) {
+            $count = $growth->count($like);
+            if ($count !== $growth->count($known) && $count >= $growth->least && $count <= $growth->most) {
+                $known = Growing::to($known, $growth, $count);
+            }
+        }
+
+        return $known;
+    }
+
+    private static function isSame(EquipmentModel $one, EquipmentModel $other): bool
+    {
+        $writer = new DocumentWriter;
+
+        return json_encode($writer->model($one)) === json_encode($writer->model($other));
+    }
 }

@@ -14,7 +14,7 @@ arch('the core does no input or output and reads no clock')
 
 // The core has one direction: each room uses only those before it.
 $rooms = ['Quantity', 'Equipment', 'Rig', 'Document', 'Kinds', 'Devices', 'Situations', 'Signal', 'Edit', 'Planning', 'Levels', 'Recording',
-    'Timing', 'Grounds', 'Dependence', 'Controls', 'Checks', 'Bench', 'Audio', 'Tones', 'Room', 'Finder', 'Progress', 'History', 'Book', 'Export', 'Import', 'Sheets'];
+    'Timing', 'Grounds', 'Dependence', 'Controls', 'Checks', 'Bench', 'Audio', 'Tones', 'Room', 'Finder', 'Progress', 'History', 'Sheets', 'Book', 'Export', 'Import'];
 foreach ($rooms as $number => $room) {
     // Documents and devices are side by side.
     $later = array_map(fn (string $other) => "HiddenWire\\Core\\{$other}", array_slice($rooms, $number + 1));

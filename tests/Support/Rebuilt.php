@@ -23,6 +23,9 @@ final class Rebuilt
     /** @var array<string, string> unit ids by name */
     private array $units = [];
 
+    /** @var array<string, string> computers by place */
+    private array $hosts = [];
+
     /** @var array<string, array<string, mixed>> models by id */
     private array $models = [];
 
@@ -121,7 +124,7 @@ final class Rebuilt
         $taps = ['from the input' => 'input', 'before the mute' => 'before-mute'];
         foreach ($takes === 'nothing' ? [] : explode('; ', $takes) as $taken) {
             if (preg_match('/^as (.+?)(, its fader too)?$/', $taken, $follows) === 1) {
-                $this->follow($unit, $to, ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['fader' => true] : []));
+                $this->follow($unit, $to, ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['with_fader' => true] : []));
 
                 continue;
             }
@@ -133,7 +136,8 @@ final class Rebuilt
             $set === [] || $this->set($unit, 'routes', $key, $set);
         }
         foreach ($leaves === '' ? [] : explode('; ', $leaves) as $left) {
-            $this->set($unit, 'routes', $this->point($unit, $left).">{$to}", ['on' => false]);
+            $key = $this->point($unit, $left).">{$to}";
+            in_array('on', $routes[$key], true) && $this->set($unit, 'routes', $key, ['on' => false]);
         }
     }
 
@@ -219,21 +223,32 @@ final class Rebuilt
         $lists = new DeviceLists($this->rig(), new Wiring($this->rig()));
         $find = fn (string $computer, callable $is): Device => array_values(array_filter($lists->of($computer), $is))[0];
         $given = [];
-        foreach ($this->book['Computers'] as $heading => $tables) {
-            $computer = $this->units[explode(', ', $heading)[0]];
-            foreach ($tables[0] as [$system, $name, $way, $roles, $by, , $state]) {
-                $device = $find($computer, fn (Device $one) => $one->systemName === $system && $one->ref->unit === $this->units[$by]
-                    && str_starts_with($way, $one->direction->value));
-                $given["{$computer} {$device->direction->value} ".($name === '' ? $system : $name)] = $device;
-                $this->data['devices'][] = array_filter(['computer' => $computer, 'device' => (string) $device->ref, 'name' => $name,
-                    'roles' => array_map(fn (string $role) => $role === 'calls' ? 'call' : $role, array_values(array_filter(explode(', ', $roles))))])
-                    + ['enabled' => $state !== 'disabled'];
+        $picks = [];
+        foreach ($this->book['Computers'] ?? [] as $heading => $tables) {
+            foreach ($tables as $rows) {
+                $heads = array_shift($rows);
+                if ($heads[0] === 'Program') {
+                    array_push($picks, ...$rows);
+                }
+                if ($heads[0] !== 'Device') {
+                    continue;
+                }
+                $name = array_values(array_filter(array_keys($this->units), fn ($one) => $heading === $one
+                    || str_starts_with($heading, "{$one}, ")))[0];
+                $computer = $this->hosts[$this->unit($name)['place']] = $this->units[$name];
+                foreach ($rows as [$system, $name, $way, $roles, $by, , $state]) {
+                    $device = $find($computer, fn (Device $one) => $one->systemName === $system && $one->ref->unit === $this->units[$by]
+                        && str_starts_with($way, $one->direction->value));
+                    $given["{$computer} {$device->direction->value} ".($name === '' ? $system : $name)] = $device;
+                    $this->data['devices'][] = array_filter(['computer' => $computer, 'device' => (string) $device->ref, 'name' => $name,
+                        'roles' => array_map(fn (string $role) => $role === 'calls' ? 'call' : $role, array_values(array_filter(explode(', ', $roles))))])
+                        + ['enabled' => $state !== 'disabled'];
+                }
             }
         }
-        foreach ($this->book['What programs use'][''][0] as [$program, $point, $device, $channels]) {
+        foreach ($picks as [$program, $point, $device, $channels]) {
             $unit = $this->unit($program);
-            $computer = array_values(array_filter($this->data['units'], fn (array $one) => $one['place'] === $unit['place']
-                && in_array($this->models[$one['model']]['family'], ['computer', 'tablet'], true)))[0]['id'];
+            $computer = $this->hosts[$unit['place']] ?? '';
             $at = "{$unit['id']}/{$this->point($program, $point)}";
             $picks = array_column($this->models[$unit['model']]['points'], 'picks', 'id')[$this->point($program, $point)];
             $default = ['the system default' => 'system', 'the default for calls' => 'call'][$device] ?? null;
@@ -327,7 +342,7 @@ final class Rebuilt
             } elseif (str_starts_with($line, '| ')) {
                 $cells = array_map(fn (string $cell) => self::plain(trim($cell)), preg_split('/(?<!\\\\)\|/', trim($line, '|')) ?: []);
                 if ($table === null) {
-                    $book[$chapter][$heading][] = $chapter === 'Mixes and settings' ? [$cells] : [];
+                    $book[$chapter][$heading][] = in_array($chapter, ['Mixes and settings', 'Computers'], true) ? [$cells] : [];
                     $table = array_key_last($book[$chapter][$heading]);
                 } else {
                     $book[$chapter][$heading][$table][] = $cells;

@@ -9,6 +9,7 @@ use App\Exports\Exports;
 use App\Exports\LabelStock;
 use App\Exports\NotInstalled;
 use App\Exports\Paper;
+use App\Rigs\CatalogueFiles;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Parts;
@@ -50,7 +51,11 @@ final class ExportRig extends Command
         if ($rig === null) {
             return self::FAILURE;
         }
-        $source = new BookInput($rig, order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label);
+        $source = new BookInput(
+            $rig,
+            order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label,
+            usual: CatalogueFiles::catalogue()->has(...),
+        );
         $all = Exports::all(new Drawings($source), $parts, $depth, $paper, LabelStock::of((string) $this->option('labels')));
         $exporter = $all[(string) $this->option('format')] ?? null;
         if ($exporter === null) {

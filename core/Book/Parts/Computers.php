@@ -8,10 +8,13 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards\ComputerCard;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Devices\Device;
+use HiddenWire\Core\Equipment\PickedIn;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Processing;
 use HiddenWire\Core\Rig\Role;
 use HiddenWire\Core\Rig\Situation;
@@ -23,6 +26,9 @@ use HiddenWire\Core\Signal\Stray;
 /** One sheet a computer: its devices as the system lists them, their names, defaults and formats, and what starts when. */
 final class Computers implements Part
 {
+    /** What of a computer's card stands here: cabling, names, defaults and picks are in tables. */
+    private const STEPS = ['System', 'Install', 'Allow', 'At login'];
+
     public function key(): string
     {
         return 'computers';
@@ -42,7 +48,8 @@ final class Computers implements Part
             }
             $devices = array_values($of->hearing()->graph->devices->of($unit->id));
             $programs = ComputerCard::programs($of, $unit);
-            $blocks[] = new Heading("{$unit->name}, {$of->rig->places[$unit->place]->name}");
+            $place = $of->rig->places[$unit->place]->name;
+            $blocks[] = new Heading($unit->name.($place === $unit->name ? '' : ", {$place}"));
             $blocks[] = new Table(
                 ['Device', 'Name given to it', 'Way', 'Default for', 'Given by', 'Format', 'State'],
                 array_map(fn (Device $device) => $this->device($device, $of), $devices),
@@ -64,7 +71,8 @@ final class Computers implements Part
                 fn (Situation $one) => [$one->name, (new Stray($of->hearing($one->id)->graph, $unit))->words()],
                 $of->rig->situations,
             )), [1, 4]);
-            array_push($blocks, ...ComputerCard::card($of, "computer/{$unit->id}")->blocks($unit->name));
+            array_push($blocks, ...self::picks($of, array_map(fn (Unit $one) => $one->id, $programs)));
+            array_push($blocks, ...ComputerCard::card($of, "computer/{$unit->id}")->only(self::STEPS)->blocks($unit->name));
             if ($programs !== []) {
                 $blocks[] = new Heading("{$unit->name}: start");
                 $blocks[] = new Steps(array_map(fn (Unit $one) => "Start {$one->name}".($one->atLogin ? ' (starts by itself at login)' : '')
@@ -72,8 +80,46 @@ final class Computers implements Part
                     .'.', $programs));
             }
         }
+        $elsewhere = array_filter(
+            $of->rig->picks,
+            fn (Pick $pick) => $of->rig->hostOf($of->rig->units[$pick->at->unit]->place) === null,
+        );
+        $others = self::picks($of, array_values(array_unique(array_map(fn (Pick $pick) => $pick->at->unit, $elsewhere))));
 
-        return $blocks;
+        return $others === [] ? $blocks : [...$blocks, new Heading('Programs where there is no computer'), ...$others];
+    }
+
+    /**
+     * What the ins and outs of some programs use.
+     *
+     * @param  list<string>  $programs  ids
+     * @return list<Table>
+     */
+    private static function picks(BookInput $of, array $programs): array
+    {
+        $rows = [];
+        foreach ($programs as $id) {
+            foreach ($of->rig->modelOf($id)->points as $point) {
+                $pick = $of->rig->picks["{$id}/{$point->id}"] ?? null;
+                if ($pick !== null) {
+                    $place = $of->rig->pickedIn($pick->at);
+                    $rows[] = [
+                        $of->rig->units[$id]->name, $point->label, PickWords::of($pick, $of),
+                        $pick->channels === null ? 'all' : implode(', ', $pick->channels),
+                        SystemLevel::said($pick->db, $pick->mute ? true : null),
+                        match ($place) {
+                            PickedIn::Program => 'in the program', null => 'nowhere: it follows the system', default => $place->words(),
+                        },
+                    ];
+                }
+            }
+        }
+
+        return $rows === [] ? [] : [new Table(
+            ['Program', 'In or out', 'Device', 'Channels', 'Level in the system', 'Chosen'],
+            $rows,
+            [1.4, 1.4, 1.9, 0.8, 0.9, 1.2],
+        )];
     }
 
     /** @param  list<string>  $units */

@@ -8,7 +8,7 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Book\UnitSettings;
-use HiddenWire\Core\Situations\Acting;
+use HiddenWire\Core\Controls\Acting;
 
 /** Unit by unit what each mix takes and where every knob and switch stands that acts, in any situation. */
 final class Mixes implements Part

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Situations;
+namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Equipment\Condition;
 use HiddenWire\Core\Rig\PointRef;
@@ -12,6 +12,11 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Link;
 use HiddenWire\Core\Signal\SignalGraph;
+use HiddenWire\Core\Situations\Adjustables;
+use HiddenWire\Core\Situations\DialSetting;
+use HiddenWire\Core\Situations\NamedSetting;
+use HiddenWire\Core\Situations\RouteAspect;
+use HiddenWire\Core\Situations\Selector;
 
 /**
  * Which settings act: what stands on a way that some sound takes to a listener in any situation, what alone stops a sound that is in a wish,
