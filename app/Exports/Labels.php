@@ -101,7 +101,7 @@ final readonly class Labels implements Exporter
     /** @return list<array{string, list<string>, string}> heading, lines, and what the code holds */
     private function all(BookInput $of): array
     {
-        $content = new CableContent($of->hearing(), $of->wiring);
+        $content = new CableContent($of);
         $labels = [];
         foreach ($of->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
+use HiddenWire\Core\Controls\Acting;
 use HiddenWire\Core\Equipment\Dials\DelayDial;
 use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\Dials\ToggleDial;
@@ -24,7 +25,6 @@ use HiddenWire\Core\Rig\SettingRef;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Controls\Acting;
 use HiddenWire\Core\Situations\Adjustable;
 use HiddenWire\Core\Situations\DialSetting;
 use HiddenWire\Core\Situations\NamedSetting;
@@ -87,11 +87,12 @@ final class UnitSettings
         $points = $this->points();
         $others = $this->others();
 
-        return $mixes === [] && $points === null && $others === [] ? [] : [
+        return $mixes === [] && $points === null && $others === [] && $this->unit->linked === [] ? [] : [
             new Heading($this->unit->name),
             ...($mixes === [] ? [] : [new Table(['Mix', 'Takes', 'Leaves out', 'For'], $mixes, [1, 3, 1.6, 1.6])]),
             ...($points === null ? [] : [$points]),
             ...($others === [] ? [] : [new Table(['What', 'Set to', 'Notes'], $others, [2, 1.5, 3])]),
+            ...$this->linked(),
             ...$this->byItself(),
         ];
     }
@@ -293,7 +294,9 @@ final class UnitSettings
 
         $labels = array_map(fn (string $id) => $this->model->points[$id]->label, $while);
 
-        return $labels === [] ? '' : 'shut while '.(count($labels) === 1 ? "{$labels[0]} is" : 'any of '.Listing::of($labels).' is').' open';
+        return match (count($labels)) {
+            0 => '', 1 => "shut while {$labels[0]} is open", default => 'shut while any of '.Listing::of($labels).' is open',
+        };
     }
 
     /** Whether nobody has said how a setting stands that shuts something as it comes: all is heard as if it were open. */
@@ -323,6 +326,18 @@ final class UnitSettings
         }
 
         return implode(', ', $fed);
+    }
+
+    /** @return list<Text> sends whose levels a hand moves together */
+    private function linked(): array
+    {
+        return array_values(array_map(
+            fn (array $keys) => new Text('Levels that move together: '.Listing::of(array_map(
+                fn (string $key) => $this->of->names->route(new RouteRef($this->unit->id, $key)),
+                $keys,
+            )).'.'),
+            $this->unit->linked,
+        ));
     }
 
     /** @return list<Text> what the unit switches by a rule of its own */

@@ -101,7 +101,7 @@ it('draws the map as a picture that needs nothing beside it', function () {
 it('writes a book of one file that opens without a network', function () {
     $html = ($this->export)('html');
     expect($html)->toContain('<svg ')->toContain('<input type="checkbox"')->not->toMatch('#(src|href)="(?!\#)#')->not->toContain('@import')->not->toContain('url(');
-    foreach (['W-01', 'W-34', 'Donation chime', 'Settings to dial in'] as $said) {
+    foreach (['W-01', 'W-34', 'Donation chime', 'Mixes and settings'] as $said) {
         expect($html)->toContain($said);
     }
 });

@@ -10,6 +10,7 @@ use HiddenWire\Core\Book\Plugs;
 use HiddenWire\Core\Book\Schedule;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Equipment\Way;
+use HiddenWire\Core\Rig\Cable;
 
 /** Every cable: both ends, type, length, colour, what it carries. A Y-lead or adapter on plugs of its own is one line with all its ends. */
 final class CableSchedule implements Part
@@ -29,7 +30,7 @@ final class CableSchedule implements Part
         $plugs = new Plugs($of->rig);
         $types = [];
         foreach ($of->rig->cables as $cable) {
-            $types[$cable->label] = $plugs->of($cable);
+            $types[$cable->label] = $plugs->of($cable).self::pairs($cable);
         }
         $rows = $leads = [];
         foreach ((new Schedule($of))->rows() as $row) {
@@ -105,5 +106,13 @@ final class CableSchedule implements Part
     private static function end(array $end): string
     {
         return "{$end['place']}: {$end['unit']} · {$end['socket']} ({$end['connector']})";
+    }
+
+    /** "; lanes l to r, r to l": which lanes are joined, where somebody has paired them otherwise than by their order. */
+    private static function pairs(Cable $cable): string
+    {
+        $pairs = array_map(fn (array $pair) => "{$pair[0]} to {$pair[1]}", $cable->lanes ?? []);
+
+        return $pairs === [] ? '' : '; lanes '.implode(', ', $pairs);
     }
 }

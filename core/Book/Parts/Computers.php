@@ -11,8 +11,10 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Equipment\PickedIn;
+use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\Processing;
@@ -71,6 +73,10 @@ final class Computers implements Part
                 fn (Situation $one) => [$one->name, (new Stray($of->hearing($one->id)->graph, $unit))->words()],
                 $of->rig->situations,
             )), [1, 4]);
+            $last = $of->rig->modelOf($unit)->takes === Takes::LastPlugged ? self::plugged($of, $unit) : [];
+            if ($last !== []) {
+                $blocks[] = new Text('It takes what was plugged in last. Plug in '.implode(', then ', $last).'.');
+            }
             array_push($blocks, ...self::picks($of, array_map(fn (Unit $one) => $one->id, $programs)));
             array_push($blocks, ...ComputerCard::card($of, "computer/{$unit->id}")->only(self::STEPS)->blocks($unit->name));
             if ($programs !== []) {
@@ -87,6 +93,22 @@ final class Computers implements Part
         $others = self::picks($of, array_values(array_unique(array_map(fn (Pick $pick) => $pick->at->unit, $elsewhere))));
 
         return $others === [] ? $blocks : [...$blocks, new Heading('Programs where there is no computer'), ...$others];
+    }
+
+    /** @return list<string> labels of the leads whose order counts for a computer, in the order of the default */
+    private static function plugged(BookInput $of, Unit $computer): array
+    {
+        $leads = [];
+        foreach ($of->hearing()->graph->devices->of($computer->id) as $device) {
+            foreach ($device->via as ['cable' => $cable]) {
+                $leads[$cable] = true;
+            }
+        }
+
+        return array_values(array_map(
+            fn (string $id) => $of->rig->cables[$id]->label,
+            array_filter($of->rig->base()->plugged, fn (string $id) => isset($leads[$id])),
+        ));
     }
 
     /**

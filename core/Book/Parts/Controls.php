@@ -13,6 +13,7 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
+use HiddenWire\Core\Rig\Move;
 
 /** What hands move: each control with its label, where it lies, what it moves, and for whom what changes in the default. */
 final class Controls implements Part
@@ -42,7 +43,7 @@ final class Controls implements Part
                 $this->name($control),
                 $control->legend,
                 $names->place($control).($control->bank === '' ? '' : ", {$control->bank}"),
-                implode('; ', array_map($names->move(...), $control->moves)) ?: 'nothing',
+                implode('; ', array_map(fn (Move $move) => $this->move($move, $names), $control->moves)) ?: 'nothing',
                 $control->goesTo() === [] ? implode('; ', $changes) ?: 'nothing' : 'see Situations',
             ];
         }
@@ -50,6 +51,12 @@ final class Controls implements Part
         return $rows === [] ? [] : [
             new Table(['Control', 'Label', 'Where', 'Moves', "Changes in {$base->name}"], $rows, [2, 1, 1, 3, 3]),
         ];
+    }
+
+    /** What it moves, and by which law where it goes along a way. */
+    private function move(Move $move, ControlNames $names): string
+    {
+        return $names->move($move).($move->law->isAlongWay() && is_float($move->to) ? ", {$move->law->words()}" : '');
     }
 
     private function name(Control $control): string

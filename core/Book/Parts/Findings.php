@@ -13,6 +13,7 @@ use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Rig\Acceptance;
 
 /** What is not as wished, why, and what would mend it. */
 final class Findings implements Part
@@ -41,6 +42,12 @@ final class Findings implements Part
         $open = array_values(array_filter($findings, fn (Finding $one) => ! $isAccepted($one)));
         $accepted = array_values(array_filter($findings, $isAccepted));
 
+        $found = array_map(fn (Finding $one) => $one->evidence(), $findings);
+        foreach ($of->causes() ?? [] as $cause) {
+            array_push($found, ...$cause->evidences());
+        }
+        $gone = array_values(array_filter($papers->accepted, fn (Acceptance $one) => ! in_array($one->evidence, $found, true)));
+
         return [
             ...($open === [] ? [] : [new Heading('What the checks find'), new Table(
                 ['Severity', 'Finding', 'What to do'],
@@ -52,6 +59,11 @@ final class Findings implements Part
             ...($accepted === [] ? [] : [new Heading('Accepted findings'), new Table(
                 ['Finding', 'Why it may stay'],
                 array_map(fn (Finding $one) => [$one->sentence, $papers->acceptanceOf($one->evidence())->why ?? ''], $accepted),
+                [2.4, 2.2],
+            )]),
+            ...($gone === [] ? [] : [new Heading('Accepted once, and not found as it is'), new Table(
+                ['Finding', 'Why it could stay'],
+                array_map(fn (Acceptance $one) => [$one->says, $one->why], $gone),
                 [2.4, 2.2],
             )]),
         ];

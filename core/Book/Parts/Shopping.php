@@ -44,6 +44,12 @@ final class Shopping implements Part
             'All together' => Price::sum($prices),
         ]);
 
+        $there = array_values(array_map(
+            fn (Cable $cable) => [$cable->label, $cable->price, $cable->supplier],
+            array_filter($of->rig->cables, fn (Cable $cable) => $cable->price.$cable->supplier !== ''
+                && ! in_array($cable, $this->toBuy($of), true)),
+        ));
+
         return [
             ...($cables === [] ? [] : [new Heading('Cables'), new Table(
                 ['Type', 'Length', 'In the rig', 'To buy', 'Labels to buy', 'Price', 'Supplier'],
@@ -59,6 +65,11 @@ final class Shopping implements Part
                 ['Unit', 'Model', 'Price', 'Supplier'],
                 $others,
                 [1.6, 2, 1, 1.3],
+            )]),
+            ...($there === [] ? [] : [new Heading('Leads that are there'), new Table(
+                ['Label', 'Price', 'Supplier'],
+                $there,
+                [1, 1, 2],
             )]),
             ...($totals === [] ? [] : [new Heading('Total'), new Table(['What', 'Sum'], array_map(
                 fn (string $what, string $sum) => [$what, $sum],

@@ -54,6 +54,9 @@ final class WhoHearsWhat implements Part
                 isWide: count($columns) > 5,
             );
         }
+        foreach ($rig->balances as $balance) {
+            $blocks[] = new Text("Wished: {$balance->words($rig)}.");
+        }
 
         return $blocks;
     }
@@ -76,6 +79,6 @@ final class WhoHearsWhat implements Part
             Want::Must => 'must hear', Want::May => 'may hear', Want::MustNot => 'must not', null => '',
         };
 
-        return implode(', ', array_filter([$verdict, $level, $want]));
+        return implode(', ', array_filter([$verdict, $level, $want, ...$pair->wish?->marks() ?? []]));
     }
 }
