@@ -8,11 +8,12 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Parts\Shopping;
 use HiddenWire\Core\Book\Table;
+use HiddenWire\Core\Book\Travel;
 
 /** What a rig lacks and what it costs, as the book has it. */
 final readonly class ShoppingPage
 {
-    /** @var list<array{title: string, columns: list<string>, rows: list<list<string>>, rest: list<list<string>>}> `rest` is at hand */
+    /** @var list<array{title: string, columns: list<string>, rows: list<list<string|Travel>>, rest: list<list<string|Travel>>}> `rest` is at hand */
     public array $tables;
 
     public function __construct(RigPage $page)
@@ -29,7 +30,7 @@ final readonly class ShoppingPage
         $this->tables = $tables;
     }
 
-    /** @return array{rows: list<list<string>>, rest: list<list<string>>} what is to buy, and what is there already */
+    /** @return array{rows: list<list<string|Travel>>, rest: list<list<string|Travel>>} what is to buy, and what is there already */
     private static function split(Table $table): array
     {
         $at = array_search('To buy', $table->columns, true);

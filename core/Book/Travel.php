@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\Law;
  * How far a knob or fader stands along its way, as a small picture in a table: by the marks of the scale that is printed there, else
  * evenly in dB for a knob and as {@see Law::Taper} for a fader.
  */
-final readonly class Travel
+final readonly class Travel implements \Stringable
 {
     /** Cells of the picture in plain text. */
     private const CELLS = 9;
@@ -49,7 +49,7 @@ final readonly class Travel
     }
 
     /** "├──────●┤ −3.0 dB", the picture from the lowest to the highest. */
-    public function text(): string
+    public function __toString(): string
     {
         $before = (int) round($this->share * (self::CELLS - 1));
 

@@ -331,13 +331,13 @@ final class UnitSettings
     /** @return list<Text> sends whose levels a hand moves together */
     private function linked(): array
     {
-        return array_values(array_map(
+        return array_map(
             fn (array $keys) => new Text('Levels that move together: '.Listing::of(array_map(
                 fn (string $key) => $this->of->names->route(new RouteRef($this->unit->id, $key)),
                 $keys,
             )).'.'),
             $this->unit->linked,
-        ));
+        );
     }
 
     /** @return list<Text> what the unit switches by a rule of its own */

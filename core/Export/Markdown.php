@@ -70,9 +70,10 @@ final readonly class Markdown implements Exporter
 
     private function table(Table $table): string
     {
-        $row = fn (array $cells): string => '| '.implode(' | ', array_map(fn (string|Travel $one) => self::escaped(
-            $one instanceof Travel ? $one->text() : $one,
-        ), $cells))." |\n";
+        $row = fn (array $cells): string => '| '.implode(' | ', array_map(
+            fn (string|Travel $one) => self::escaped((string) $one),
+            $cells,
+        ))." |\n";
 
         return $row($table->columns).'|'.str_repeat(' --- |', count($table->columns))."\n".implode('', array_map($row, $table->rows));
     }

@@ -78,7 +78,7 @@ function settingsOf(Rig $rig): array
             $block instanceof Heading => $rows[] = ["# {$block->text}"],
             $block instanceof Text => $rows[] = [$block->text],
             $block instanceof Table => array_push($rows, $block->columns, ...array_map(
-                fn (array $row) => array_map(fn (string|Travel $cell) => $cell instanceof Travel ? $cell->text() : $cell, $row),
+                fn (array $row) => array_map(fn (string|Travel $cell) => (string) $cell, $row),
                 $block->rows,
             )),
         };

@@ -90,7 +90,9 @@ final class ComputerCard implements CardKind
         }
 
         return Card::of($key, "Install {$computer->name}", $of->rig->places[$computer->place]->name, [
-            'System' => $computer->system === null ? [] : [new CardStep("Install {$computer->system->words()}, and nothing newer")],
+            'System' => $computer->system === null ? [] : [
+                new CardStep("Install {$computer->system->words()}, and nothing newer", $computer->system->kind?->words() ?? ''),
+            ],
             'Plug in' => self::cables($of, $computer),
             'Install' => self::installs($of, $computer, $programs),
             'Allow' => self::allowances($of, $computer, $programs),

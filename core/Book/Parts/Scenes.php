@@ -48,21 +48,21 @@ final class Scenes implements Part
         $names = array_column($unit->pictures, 'name', 'id');
 
         return [
-            ...($unit->scenes === [] ? [] : [new Table(['Scene', 'Sounds', 'Pictures'], array_values(array_map(fn (Scene $scene) => [
+            ...($unit->scenes === [] ? [] : [new Table(['Scene', 'Sounds', 'Pictures'], array_map(fn (Scene $scene) => [
                 $scene->name, $labels($scene->sources), implode('; ', array_map(fn (string $id) => $names[$id], $scene->pictures)),
-            ], $unit->scenes)), [1, 2, 2])]),
+            ], $unit->scenes), [1, 2, 2])]),
             ...($unit->always === [] ? [] : [new Text('In every scene: '.Listing::of(array_map(
                 fn (string $id) => $points[$id]->label,
                 $unit->always,
             )).'.')]),
-            ...($unit->pictures === [] ? [] : [new Table(['Picture', 'Late by', 'Sound', 'In scenes'], array_values(array_map(
+            ...($unit->pictures === [] ? [] : [new Table(['Picture', 'Late by', 'Sound', 'In scenes'], array_map(
                 fn (Picture $picture) => [
                     $picture->name, $picture->delay === null ? '' : "{$picture->delay->text()} ms",
                     $picture->sound === null ? 'none' : $points[$picture->sound]->label,
                     $picture->sound === null ? '' : ($picture->isTied ? 'its sound goes with it' : 'its sound stands by itself'),
                 ],
                 $unit->pictures,
-            )), [1.4, 0.8, 1.4, 1.6])]),
+            ), [1.4, 0.8, 1.4, 1.6])]),
         ];
     }
 }

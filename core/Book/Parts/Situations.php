@@ -10,6 +10,8 @@ use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Signal\SituationDifference;
+use HiddenWire\Core\Situations\SituationRow;
+use HiddenWire\Core\Situations\SituationTable;
 
 /** From the base to each situation, and back: what hands do, in order. */
 final class Situations implements Part
@@ -27,7 +29,12 @@ final class Situations implements Part
     public function blocks(BookInput $of): array
     {
         $base = $of->rig->base();
-        $blocks = [];
+        $table = new SituationTable($of->rig);
+        $own = array_filter($table->rows, fn (SituationRow $row) => in_array($base->id, $row->saidBy, true));
+        $blocks = $own === [] ? [] : [
+            new Heading("{$base->name}, the default"),
+            new Steps(array_values(array_map(fn (SituationRow $row) => $row->of->told($table->states[$base->id]), $own))),
+        ];
         foreach ($of->rig->situations as $situation) {
             if ($situation->id === $base->id) {
                 continue;
