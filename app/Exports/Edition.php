@@ -81,6 +81,7 @@ final readonly class Edition
             $findings,
             $lengths,
             CatalogueFiles::catalogue()->has(...),
+            implode(', ', array_filter([$now->user->name ?? '', route('rigs.wishes', $record->id)])),
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));

@@ -10,6 +10,7 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Photo;
+use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
@@ -79,18 +80,25 @@ final readonly class HtmlBook implements Exporter
     /** What stands between the page's head and its script: also for a page of the application. */
     public function body(Book $book): string
     {
-        $contents = $sections = '';
+        $contents = $sections = $atEnd = '';
         foreach ($book->chapters as $number => ['part' => $part, 'blocks' => $blocks]) {
             $written = $this->section('<h2>'.self::text($part->title())."</h2>\n", $blocks, $part->key());
             if ($written !== '') {
                 $contents .= "<li><a href=\"#{$part->key()}\">".self::text($part->title())." <span class=\"number\"></span></a></li>\n";
+                [$written, $sheets] = [...explode(MapSheets::AT_THE_END, $written, 2), ''];
                 $sections .= "<section id=\"{$part->key()}\">\n{$written}</section>\n";
+                $atEnd .= $sheets;
             }
             ($this->progress ?? fn () => null)($number + 1, count($book->chapters));
         }
 
-        return '<div class="cover"><h1>'.self::text($book->title)."</h1>\n<p class=\"edition\">".self::text($book->edition)."</p></div>\n"
-            ."<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n{$sections}";
+        $lines = array_map(
+            fn (string $line) => '<p class="edition">'.self::text($line)."</p>\n",
+            array_filter([$book->edition, $book->from]),
+        );
+
+        return '<div class="cover"><h1>'.self::text($book->title)."</h1>\n".implode('', $lines)."</div>\n"
+            ."<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n{$sections}{$atEnd}";
     }
 
     /**
@@ -133,7 +141,8 @@ final readonly class HtmlBook implements Exporter
 
     private function isWide(Block $block): bool
     {
-        return $block instanceof Figure || ($block instanceof Table && $block->isWide);
+        // A map on sheets says itself which of them are on their side.
+        return $block instanceof Figure && str_starts_with($this->maps[$block->depth] ?? '', '<svg');
     }
 
     private function block(Block $block, string $id): string
@@ -141,6 +150,7 @@ final readonly class HtmlBook implements Exporter
         return match (true) {
             $block instanceof Heading => '<h3>'.self::text($block->text)."</h3>\n",
             $block instanceof Text => '<p>'.self::text($block->text)."</p>\n",
+            $block instanceof See => '<p>'.self::see($block)."</p>\n",
             $block instanceof Steps => $this->steps($block, $id),
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => $this->figure($block),
@@ -178,12 +188,35 @@ final readonly class HtmlBook implements Exporter
     private function table(Table $table): string
     {
         $cells = fn (string $tag, array $row): string => '<tr>'.implode('', array_map(
-            fn (string|Travel $cell) => "<{$tag}>".($cell instanceof Travel ? self::travel($cell) : self::text($cell))."</{$tag}>",
+            fn (string|Travel|See $cell) => "<{$tag}>".self::cell($cell)."</{$tag}>",
             $row,
         ))."</tr>\n";
 
-        return '<div class="scroll" tabindex="0" role="group" aria-label="Table"><table><thead>'.$cells('th', $table->columns)
+        $all = array_sum($table->widths);
+        $widths = $table->widths === [] ? '' : '<colgroup>'.implode('', array_map(
+            fn (float|int $one) => '<col width="'.round(100 * $one / $all, 1).'%">',
+            $table->widths,
+        )).'</colgroup>';
+
+        return "<div class=\"scroll\" tabindex=\"0\" role=\"group\" aria-label=\"Table\"><table>{$widths}<thead>"
+            .$cells('th', $table->columns)
             .'</thead><tbody>'.implode('', array_map(fn (array $row) => $cells('td', $row), $table->rows))."</tbody></table></div>\n";
+    }
+
+    private static function cell(string|Travel|See $cell): string
+    {
+        return match (true) {
+            $cell instanceof Travel => self::travel($cell), $cell instanceof See => self::see($cell),
+            // A figure and its unit stay on one line.
+            default => (string) preg_replace('/(\d) (dB|dBu|ms|m|s|Hz|kHz|%)\b/u', "\$1\u{a0}\$2", self::text($cell)),
+        };
+    }
+
+    /** A way to a part; {@see numbered()} puts the page behind it. */
+    private static function see(See $see): string
+    {
+        return ($see->before === '' ? '' : self::text($see->before).' ')
+            ."<a href=\"#{$see->part->key()}\">".self::text($see->part->title()).' <span class="number"></span></a>';
     }
 
     /** A fader as a line with a knob on it, a knob as three quarters of a circle with a hand. */

@@ -52,6 +52,9 @@ final readonly class MapScene
     /** @var list<Shape> */
     public array $shapes;
 
+    /** @var list<array{float, float, float, float}> left, top, right and bottom of units and labels, which no cut goes through */
+    public array $whole;
+
     /** @param  array<string, Mark>  $marks  what became of units and lines, by `unit:…` and edge */
     public function __construct(MapDrawing $drawing, Rig $rig, private array $marks = [])
     {
@@ -74,6 +77,9 @@ final readonly class MapScene
             }
         }
         $this->shapes = [...$shapes, ...$this->marked($drawing)];
+        $boxes = array_values(array_filter($geometry->boxes, fn (string $id) => str_starts_with($id, 'unit:'), ARRAY_FILTER_USE_KEY));
+        $labels = array_values(array_filter(array_column($geometry->lines, 'label')));
+        $this->whole = array_map(fn (array $box) => [$box[0], $box[1], $box[0] + $box[2], $box[1] + $box[3]], [...$boxes, ...$labels]);
     }
 
     /** @return list<Shape> */

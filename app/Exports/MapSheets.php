@@ -5,24 +5,32 @@ declare(strict_types=1);
 namespace App\Exports;
 
 /**
- * A map for sheets on their side, as HTML. Where it would be too small to read on one it is spread over several, with marks where they join
- * and a key plan in front. Lengths on paper in millimetres.
+ * A map for paper, as HTML: in the run of the text where it fits there, else on a sheet on its side. Its smallest text is never under eight
+ * points; where one sheet can't hold it then, it is parted between units, with marks where the sheets join and a key plan in front. Lengths
+ * on paper in millimetres.
  */
 final readonly class MapSheets
 {
-    /** Millimetres a pixel at which the smallest text, 10.5 px, is 5.6 points high; below it nobody reads at arm's length. */
-    private const LEAST = 0.188;
+    /** Millimetres a pixel at which the smallest text, 10.5 px, is 8 points high. */
+    private const LEAST = 0.2688;
 
     /** And at most: no map is larger than that. */
     private const MOST = 0.3;
 
     /** By how much neighbouring sheets show the same. */
-    private const OVERLAP = 10.0;
+    private const OVERLAP = 8.0;
 
     /** What a heading and the caption take of a sheet. */
-    private const HEAD = 26.0;
+    private const HEAD = 18.0;
 
-    private const CAPTION = 9.0;
+    /** How much of an upright sheet a map in the run of the text takes at most. */
+    private const SHARE = 0.6;
+
+    /** How high a key plan is. */
+    private const PLAN = 55.0;
+
+    /** What comes behind it are sheets on their side that stand at the end of the book: in its run they would leave a gap. */
+    public const AT_THE_END = '<!-- at the end -->';
 
     private const RED = '#b3241c';
 
@@ -32,54 +40,117 @@ final readonly class MapSheets
 
     public function html(): string
     {
+        [$across, $down] = $this->paper->inside(isWide: false);
+        $upright = $this->fit($across, self::SHARE * $down);
+        if ($upright >= self::LEAST) {
+            return $this->figure($this->caption, $this->whole($upright), 'drawn');
+        }
         [$width, $height] = $this->paper->inside(isWide: true);
-        $fit = min($width / max(1, $this->scene->width), ($height - self::HEAD) / max(1, $this->scene->height), self::MOST);
-        $whole = "<g id=\"map-{$this->id}\">".Svg::shapes($this->scene).'</g>';
-        $sheet = [$width, $height - self::CAPTION];
-        [$columns, $rows, $scale] = $fit < self::LEAST ? $this->spread(...$sheet) : [0, 0, $fit];
-        $step = array_map(fn (float $side) => ($side - self::OVERLAP) / $scale, $sheet);
-        $sheets = $this->figure($this->caption, $this->svg(
-            0,
-            0,
-            $this->scene->width,
-            $this->scene->height,
-            $fit,
-            $whole.$this->plan([$columns, $rows], $step),
-        ));
-        for ($tile = 0; $tile < $columns * $rows; $tile++) {
-            [$x, $y] = [($tile % $columns) * $step[0], intdiv($tile, $columns) * $step[1]];
-            $inside = "<use href=\"#map-{$this->id}\"/>".$this->marks($x, $y, ...$step);
-            $window = $this->svg($x, $y, $sheet[0] / $scale, $sheet[1] / $scale, $scale, $inside);
-            $sheets .= $this->figure($this->tileCaption($tile, $columns, $rows), $window);
+        $turned = $this->fit($width, $height - self::HEAD);
+
+        return $turned >= self::LEAST
+            ? '<div class="wide">'.$this->figure($this->caption, $this->whole($turned), 'sheet').'</div>'
+            : $this->parted();
+    }
+
+    /** Millimetres a pixel at which the map fits. */
+    private function fit(float $width, float $height): float
+    {
+        return min($width / max(1, $this->scene->width), $height / max(1, $this->scene->height), self::MOST);
+    }
+
+    private function whole(float $scale): string
+    {
+        return $this->svg(0, 0, $this->scene->width, $this->scene->height, $scale, Svg::shapes($this->scene));
+    }
+
+    /** On as few sheets as can be; upright ones, which go on in the run of the text, where they are no more. */
+    private function parted(): string
+    {
+        $ways = [];
+        foreach (['drawn' => false, 'sheet' => true] as $class => $isWide) {
+            [$width, $height] = $this->paper->inside($isWide);
+            $ways[$class] = [
+                $this->balanced($this->scene->width, ($width - self::OVERLAP) / self::LEAST, 0),
+                $this->balanced($this->scene->height, ($height - self::HEAD - self::OVERLAP) / self::LEAST, 1),
+            ];
+        }
+        $count = fn (array $way): int => count($way[0]) * count($way[1]);
+        $class = $count($ways['sheet']) < $count($ways['drawn']) ? 'sheet' : 'drawn';
+        [$columns, $rows] = $ways[$class];
+        $plan = min($this->paper->inside(isWide: false)[0] / $this->scene->width, self::PLAN / $this->scene->height);
+        $outline = Svg::shapes($this->scene, withTexts: false).$this->plan($columns, $rows);
+        $sheets = $this->figure(
+            "{$this->caption}, key plan",
+            $this->svg(0, 0, $this->scene->width, $this->scene->height, $plan, $outline),
+            'drawn',
+        ).'<svg width="0" height="0" aria-hidden="true"><defs><g id="map-'.$this->id.'">'.Svg::shapes($this->scene).'</g></defs></svg>';
+        $sheets .= $class === 'sheet' ? self::AT_THE_END : '';
+        $edge = self::OVERLAP / 2 / self::LEAST;
+        $number = 0;
+        foreach ($rows as $row => [$top, $bottom]) {
+            foreach ($columns as $column => [$left, $right]) {
+                $inside = "<use href=\"#map-{$this->id}\"/>".$this->marks($left, $top, $right - $left, $bottom - $top);
+                $size = [$right - $left + 2 * $edge, $bottom - $top + 2 * $edge];
+                $window = $this->svg($left - $edge, $top - $edge, $size[0], $size[1], self::LEAST, $inside);
+                $caption = $this->sheetCaption($number++, $column, $row, count($columns), count($rows));
+                $sheets .= $class === 'sheet' ? '<div class="wide">'.$this->figure($caption, $window, $class).'</div>'
+                    : $this->figure($caption, $window, $class);
+            }
         }
 
         return $sheets;
     }
 
     /**
-     * The fewest sheets on which it can be read, and as large as they allow.
+     * The same number of parts as with all the room there is, but none much smaller than the others.
      *
-     * @return array{int, int, float} columns, rows, and millimetres a pixel
+     * @return non-empty-list<array{float, float}>
      */
-    private function spread(float $width, float $height): array
+    private function balanced(float $length, float $room, int $side): array
     {
-        $across = fn (float $side, int $sheets) => $side * $sheets - self::OVERLAP * ($sheets - 1);
-        for ($all = 2; ; $all++) {
-            $best = [1, 1, 0.0];
-            for ($columns = 1; $columns <= $all; $columns++) {
-                $rows = intdiv($all, $columns);
-                $scale = min($across($width, $columns) / $this->scene->width, $across($height, $rows) / $this->scene->height, self::MOST);
-                $best = $scale > $best[2] ? [$columns, $rows, $scale] : $best;
-            }
-            if ($best[2] >= self::LEAST) {
-                return $best;
+        $parts = $this->cuts($length, $room, $side);
+        for ($share = 1.0; $share < 1.6; $share += 0.1) {
+            $even = $this->cuts($length, min($room, $share * $length / count($parts)), $side);
+            if (count($even) === count($parts)) {
+                return $even;
             }
         }
+
+        return $parts;
     }
 
-    private function figure(string $caption, string $svg): string
+    /**
+     * Where a side of the map is cut, so that each part has room on a sheet and no unit and no label is cut through.
+     *
+     * @param  int  $side  0 for cuts across the width, 1 for cuts across the height
+     * @return non-empty-list<array{float, float}> from where to where each part goes, in pixels
+     */
+    private function cuts(float $length, float $room, int $side): array
     {
-        return '<figure class="sheet"><figcaption>'.self::text($caption)."</figcaption>{$svg}</figure>\n";
+        $parts = [];
+        $from = 0.0;
+        while ($length - $from > $room) {
+            $at = $from + $room;
+            // A box that the cut would go through goes to the next sheet, unless nothing would be left on this one.
+            do {
+                $cut = array_filter($this->scene->whole, fn (array $box) => $box[$side] < $at && $at < $box[$side + 2]);
+                foreach ($cut as $box) {
+                    $at = min($at, $box[$side]);
+                }
+            } while ($cut !== [] && $at > $from);
+            $at = $at > $from ? $at : $from + $room;
+            $parts[] = [$from, $at];
+            $from = $at;
+        }
+
+        return [...$parts, [$from, $length]];
+    }
+
+    /** @param  'drawn'|'sheet'  $class  in the run of the text, or on a sheet on its side */
+    private function figure(string $caption, string $svg, string $class): string
+    {
+        return "<figure class=\"{$class}\"><figcaption>".self::text($caption)."</figcaption>{$svg}</figure>\n";
     }
 
     /** A window of the map, from a corner on, in pixels of the map. */
@@ -93,19 +164,20 @@ final readonly class MapSheets
     /**
      * Which sheet shows what.
      *
-     * @param  array{int, int}  $tiles  columns and rows
-     * @param  array{float, float}  $step  in pixels of the map
+     * @param  list<array{float, float}>  $columns
+     * @param  list<array{float, float}>  $rows
      */
-    private function plan(array $tiles, array $step): string
+    private function plan(array $columns, array $rows): string
     {
         $plan = '';
-        for ($tile = 0; $tile < $tiles[0] * $tiles[1]; $tile++) {
-            [$x, $y] = [($tile % $tiles[0]) * $step[0], intdiv($tile, $tiles[0]) * $step[1]];
-            [$width, $height] = [min($step[0], $this->scene->width - $x), min($step[1], $this->scene->height - $y)];
-            $plan .= sprintf('<rect x="%.1F" y="%.1F" width="%.1F" height="%.1F" ', $x, $y, $width, $height)
-                .'fill="none" stroke="'.self::RED.'" stroke-width="3" stroke-dasharray="14 8"/>'
-                .sprintf('<text x="%.1F" y="%.1F" font-size="44" font-weight="600" ', $x + 10, $y + 46)
-                .'fill="'.self::RED.'">'.($tile + 1).'</text>';
+        $number = 0;
+        foreach ($rows as [$top, $bottom]) {
+            foreach ($columns as [$left, $right]) {
+                $plan .= sprintf('<rect x="%.1F" y="%.1F" width="%.1F" height="%.1F" ', $left, $top, $right - $left, $bottom - $top)
+                    .'fill="none" stroke="'.self::RED.'" stroke-width="4" stroke-dasharray="18 10"/>'
+                    .sprintf('<text x="%.1F" y="%.1F" font-size="80" font-weight="600" ', $left + 14, $top + 78)
+                    .'fill="'.self::RED.'">'.(++$number).'</text>';
+            }
         }
 
         return $plan;
@@ -125,15 +197,14 @@ final readonly class MapSheets
         return $marks;
     }
 
-    private function tileCaption(int $tile, int $columns, int $rows): string
+    private function sheetCaption(int $number, int $column, int $row, int $columns, int $rows): string
     {
-        [$column, $row] = [$tile % $columns, intdiv($tile, $columns)];
         $beside = array_filter([
-            $column > 0 ? 'left: sheet '.$tile : '', $column < $columns - 1 ? 'right: sheet '.($tile + 2) : '',
-            $row > 0 ? 'above: sheet '.($tile + 1 - $columns) : '', $row < $rows - 1 ? 'below: sheet '.($tile + 1 + $columns) : '',
+            $column > 0 ? "left: sheet {$number}" : '', $column < $columns - 1 ? 'right: sheet '.($number + 2) : '',
+            $row > 0 ? 'above: sheet '.($number + 1 - $columns) : '', $row < $rows - 1 ? 'below: sheet '.($number + 1 + $columns) : '',
         ]);
 
-        return "{$this->caption}, sheet ".($tile + 1).' of '.($columns * $rows).($beside === [] ? '' : ' ('.implode(', ', $beside).')');
+        return "{$this->caption}, sheet ".($number + 1).' of '.($columns * $rows).($beside === [] ? '' : ' ('.implode(', ', $beside).')');
     }
 
     private static function text(string $text): string

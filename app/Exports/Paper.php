@@ -11,7 +11,7 @@ enum Paper: string
     case Letter = 'letter';
 
     /** Margins of what is read; the foot stands in the lower one. */
-    public const MARGINS = ['top' => 16, 'side' => 14, 'bottom' => 18];
+    public const MARGINS = ['top' => 14, 'side' => 14, 'bottom' => 15];
 
     public function label(): string
     {

@@ -18,9 +18,12 @@ final class Svg
     }
 
     /** What is drawn, without a frame. */
-    public static function shapes(MapScene $scene): string
+    public static function shapes(MapScene $scene, bool $withTexts = true): string
     {
-        return implode("\n", array_map(self::shape(...), $scene->shapes));
+        return implode("\n", array_map(
+            self::shape(...),
+            $withTexts ? $scene->shapes : array_filter($scene->shapes, fn (Shape $one) => $one->kind !== 'text'),
+        ));
     }
 
     private static function shape(Shape $shape): string

@@ -8,12 +8,11 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Parts\Shopping;
 use HiddenWire\Core\Book\Table;
-use HiddenWire\Core\Book\Travel;
 
 /** What a rig lacks and what it costs, as the book has it. */
 final readonly class ShoppingPage
 {
-    /** @var list<array{title: string, columns: list<string>, rows: list<list<string|Travel>>, rest: list<list<string|Travel>>}> `rest` is at hand */
+    /** @var list<array{title: string, columns: list<string>, rows: list<list<string>>, rest: list<list<string>>}> `rest` is at hand */
     public array $tables;
 
     public function __construct(RigPage $page)
@@ -30,15 +29,17 @@ final readonly class ShoppingPage
         $this->tables = $tables;
     }
 
-    /** @return array{rows: list<list<string|Travel>>, rest: list<list<string|Travel>>} what is to buy, and what is there already */
+    /** @return array{rows: list<list<string>>, rest: list<list<string>>} what is to buy, and what is there already */
     private static function split(Table $table): array
     {
         $at = array_search('To buy', $table->columns, true);
         $isLacking = fn (array $row): bool => $at === false || $row[$at] !== '0';
 
+        $rows = array_map(fn (array $row) => array_map(strval(...), $row), $table->rows);
+
         return [
-            'rows' => array_values(array_filter($table->rows, $isLacking)),
-            'rest' => array_values(array_filter($table->rows, fn (array $row): bool => ! $isLacking($row))),
+            'rows' => array_values(array_filter($rows, $isLacking)),
+            'rest' => array_values(array_filter($rows, fn (array $row): bool => ! $isLacking($row))),
         ];
     }
 }

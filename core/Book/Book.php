@@ -14,11 +14,15 @@ final readonly class Book
 
     public string $edition;
 
+    /** Who made it, and where it can be looked at. */
+    public string $from;
+
     /** @param  list<string>|null  $parts  null for all */
     public function __construct(BookInput $source, ?array $parts = null)
     {
         $this->title = $source->rig->name;
         $this->edition = $source->edition;
+        $this->from = $source->from;
         $chapters = [];
         foreach (Parts::of($parts) as $part) {
             $blocks = $part->blocks($source);

@@ -36,6 +36,7 @@ final class BookInput
      * @param  (\Closure(): (list<Finding>|null))|null  $findings  the same of what the checks find
      * @param  (\Closure(EquipmentModel): bool)|null  $usual  whether whoever reads the book has a model in the catalogue; null where no
      *     catalogue is known
+     * @param  string  $from  who made it, and where it can be looked at: "Ines, http://desk.example/rigs/4"
      */
     public function __construct(
         public readonly Rig $rig,
@@ -48,6 +49,7 @@ final class BookInput
         private readonly ?\Closure $findings = null,
         public readonly Lengths $lengths = Lengths::Metric,
         private readonly ?\Closure $usual = null,
+        public readonly string $from = '',
     ) {
         $this->names = new Names($rig);
         $this->wiring = new Wiring($rig);

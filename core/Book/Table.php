@@ -9,11 +9,10 @@ final readonly class Table implements Block
 {
     /**
      * @param  list<string>  $columns
-     * @param  list<list<string|Travel>>  $rows  as many cells as there are columns
+     * @param  list<list<string|Travel|See>>  $rows  as many cells as there are columns
      * @param  list<float>  $widths  shares of the width, one a column; empty for equal ones
-     * @param  bool  $isWide  whether it wants a sheet on its side
      */
-    public function __construct(public array $columns, public array $rows, public array $widths = [], public bool $isWide = false)
+    public function __construct(public array $columns, public array $rows, public array $widths = [])
     {
         foreach ($rows as $row) {
             if (count($row) !== count($columns)) {

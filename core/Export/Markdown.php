@@ -10,6 +10,7 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Photo;
+use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
@@ -46,7 +47,10 @@ final readonly class Markdown implements Exporter
     public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
-        $text = '# '.self::escaped($book->title)."\n".($book->edition === '' ? '' : "\n{$book->edition}\n");
+        $text = '# '.self::escaped($book->title)."\n".implode('', array_map(
+            fn (string $line) => "\n".self::escaped($line)."\n",
+            array_filter([$book->edition, $book->from]),
+        ));
         foreach ($book->chapters as ['part' => $part, 'blocks' => $blocks]) {
             $written = array_filter(array_map($this->block(...), $blocks));
             $text .= $written === [] ? '' : "\n## {$part->title()}\n\n".implode("\n", $written);
@@ -60,6 +64,7 @@ final readonly class Markdown implements Exporter
         return match (true) {
             $block instanceof Heading => '### '.self::escaped($block->text)."\n",
             $block instanceof Text => self::escaped($block->text)."\n",
+            $block instanceof See => self::escaped((string) $block).".\n",
             $block instanceof Steps => implode("\n", array_map(fn (string $step) => '- [ ] '.self::escaped($step), $block->steps))."\n",
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => '',
@@ -71,7 +76,7 @@ final readonly class Markdown implements Exporter
     private function table(Table $table): string
     {
         $row = fn (array $cells): string => '| '.implode(' | ', array_map(
-            fn (string|Travel $one) => self::escaped((string) $one),
+            fn (string|Travel|See $one) => self::escaped((string) $one),
             $cells,
         ))." |\n";
 

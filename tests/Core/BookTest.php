@@ -46,9 +46,10 @@ it('has the way to each situation and the way back', function () {
     // By hand from the rig: at the break the caller's source is muted and the music's fader goes from −16 to −6 dB.
     expect(array_column($blocks, 'text'))->toBe(['From On air to Break', 'Back from Break to On air', 'From On air to Off-air talk',
         'Back from Off-air talk to On air', 'From On air to Off', 'Back from Off to On air'])
-        ->and($blocks[1]->steps)->toContain('Broadcast program: Music (Source 2) fader −6.0 dB', 'Broadcast program: Caller (Source 3) muted')
-        ->and($blocks[3]->steps)->toContain('Broadcast program: Music (Source 2) fader −16.0 dB', 'Broadcast program: Caller (Source 3) unmuted')
-        ->and(count($blocks[3]->steps))->toBe(count($blocks[1]->steps));
+        ->and((string) $blocks[0])->toBe('For On air, the default, set all as in Mixes and settings')
+        ->and($blocks[2]->steps)->toContain('Broadcast program: Music (Source 2) fader −6.0 dB', 'Broadcast program: Caller (Source 3) muted')
+        ->and($blocks[4]->steps)->toContain('Broadcast program: Music (Source 2) fader −16.0 dB', 'Broadcast program: Caller (Source 3) unmuted')
+        ->and(count($blocks[4]->steps))->toBe(count($blocks[2]->steps));
 });
 
 it('leaves out what an empty rig has nothing to say about', function () {
@@ -83,7 +84,7 @@ it('has a Y-lead as one line with all its plugs, and buys no leads for them', fu
         'W-31, W-32, W-33',
         'Stereo plug in Presenter\'s desk: Desk mixer · Main out (6.35 mm TRS)',
         'Left plug in Arcade hall: Hall loudspeakers · Left in (6.35 mm TRS); Right plug in Arcade hall: Hall loudspeakers · Right in (6.35 mm TRS)',
-        'Hall lead: Y-lead, large stereo to two mono', '0.5, 12', '', $rows['W-31, W-32, W-33'][6], 'yes',
+        'Hall lead: Y-lead, large stereo to two mono, 0.5 m, 12 m', $rows['W-31, W-32, W-33'][4],
     ])->and($rows)->not->toHaveKeys(['W-31', 'W-32', 'W-33'])->and($rows)->toHaveKeys(['W-28', 'W-29']);
     $shop = (new Parts\Shopping)->blocks($of)[1]->rows;
     $leads = array_filter(nightRelay()->cables, fn ($cable) => ! in_array($cable->type->value, ['captive', 'wireless'], true));

@@ -232,7 +232,7 @@ final class Rebuilt
                 foreach ([$row['From'], $row['To']] as $end) {
                     $ends[$row['Label']][$this->end((string) preg_replace(['/^.+?: /', '/ \([^()]+\)$/'], '', $end))] = true;
                 }
-                $types[$row['Label']] = $row['Type'].($row['Length, m'] === '' ? '' : ", {$row['Length, m']} m");
+                $types[$row['Label']] = (string) preg_replace('/, [^,]*[^m\d.][^,]*$/', '', str_replace(', to buy', '', $row['Cable']));
             }
         }
         foreach ($ends as $label => $both) {
@@ -304,7 +304,15 @@ final class Rebuilt
         $sources = array_column($this->data['sources'], 'id', 'name');
         $listeners = array_column($this->data['listeners'], 'id', 'name');
         foreach ($this->data['situations'] as $situation) {
-            foreach ($this->book->rows('Who hears what', 'Sound', $situation['name']) as $row) {
+            $rows = $this->book->rows('Who hears what', 'Sound', $situation['name']);
+            foreach ($this->book->lines('Who hears what', $situation['name']) as $line) {
+                $like = preg_match('/^As in .+?: (.+)\.$/', $line, $found) === 1 ? explode('; ', $found[1]) : [];
+                array_push($rows, ...array_filter(
+                    $this->book->rows('Who hears what', 'Sound', $this->data['situations'][0]['name']),
+                    fn (array $row) => in_array($row['Sound'], $like, true),
+                ));
+            }
+            foreach ($rows as $row) {
                 foreach (array_slice($row, 2) as $listener => $cell) {
                     if (preg_match('/(must hear|may hear|must not)(.*)$/', $cell, $found) === 1) {
                         $this->data['wishes'][] = ['source' => $sources[$row['Sound']], 'listener' => $listeners[$listener],

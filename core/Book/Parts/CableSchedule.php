@@ -48,10 +48,9 @@ final class CableSchedule implements Part
         }
 
         return $rows === [] ? [] : [new Table(
-            ['Label', 'From', 'To', 'Type', "Length, {$of->lengths->unit()}", 'Colour', 'Carries', 'Owned'],
+            ['Label', 'From', 'To', 'Cable', 'Carries'],
             array_values($rows),
-            [0.7, 2.4, 2.4, 0.9, 0.7, 0.8, 2.3, 0.7],
-            isWide: true,
+            [0.6, 2, 2, 1.3, 2],
         )];
     }
 
@@ -65,11 +64,13 @@ final class CableSchedule implements Part
             $row['label'],
             self::end($row['from']),
             self::end($row['to']),
-            $type,
-            $of->lengths->field($row['length_m']),
-            $row['colour'],
+            implode(', ', array_filter([
+                $type,
+                $row['length_m'] === null ? '' : $of->lengths->words($row['length_m']),
+                $row['colour'],
+                $row['owned'] ? '' : 'to buy',
+            ])),
             $row['content'],
-            $row['owned'] ? 'yes' : 'to buy',
         ];
     }
 
@@ -94,11 +95,13 @@ final class CableSchedule implements Part
             implode(', ', array_column($rows, 'label')),
             implode('; ', $ends['from']),
             implode('; ', $ends['to']),
-            "{$of->rig->units[$unit]->name}: {$model->name}",
-            $each(array_map($of->lengths->field(...), array_column($rows, 'length_m')), ', '),
-            $each(array_column($rows, 'colour'), ', '),
+            implode(', ', array_filter([
+                "{$of->rig->units[$unit]->name}: {$model->name}",
+                $each(array_map($of->lengths->words(...), array_filter(array_column($rows, 'length_m'))), ', '),
+                $each(array_column($rows, 'colour'), ', '),
+                in_array(false, array_column($rows, 'owned'), true) ? 'to buy' : '',
+            ])),
             $each(array_column($rows, 'content'), '; '),
-            in_array(false, array_column($rows, 'owned'), true) ? 'to buy' : 'yes',
         ];
     }
 

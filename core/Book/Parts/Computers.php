@@ -56,7 +56,6 @@ final class Computers implements Part
                 ['Device', 'Name given to it', 'Way', 'Default for', 'Given by', 'Format', 'State'],
                 array_map(fn (Device $device) => $this->device($device, $of), $devices),
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
-                isWide: true,
             );
             $channels = new ChannelTable($of->hearing()->graph);
             foreach (array_filter($devices, $channels->isUseful(...)) as $device) {

@@ -8,6 +8,8 @@ use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
+use HiddenWire\Core\Quantity\Count;
+use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Situation;
 
 /** What the rig is for, and how it stands. */
@@ -39,17 +41,15 @@ final class Cover implements Part
 
         return [
             ...($rig->summary === '' ? [] : [new Text($rig->summary)]),
-            new Table(['What', 'Count'], [
-                ['Places', (string) count($rig->places)],
-                ['Units and programs', (string) count($rig->units)],
-                ['Cables', (string) count($rig->cables)],
-                ['Sounds', (string) count($rig->sources)],
-                ['Listeners', (string) count($rig->listeners)],
-            ], [3, 1]),
+            new Text(ucfirst(Listing::of([
+                Count::of(count($rig->places), 'place'), Count::of(count($rig->units), 'unit or program', 'units and programs'),
+                Count::of(count($rig->cables), 'cable'), Count::of(count($rig->sources), 'sound'),
+                Count::of(count($rig->listeners), 'listener'),
+            ])).'.'),
             new Table(['Situation', 'Stands'], array_values(array_map(
                 fn (Situation $one) => [$one->name, $stands($one)],
                 $rig->situations,
-            )), [3, 1]),
+            )), [3, 2]),
         ];
     }
 }

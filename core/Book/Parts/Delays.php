@@ -111,7 +111,6 @@ final class Delays implements Part
                 ['Sound', ...array_values($columns)],
                 $table,
                 [1.6, ...array_fill(0, count($columns), 1.0)],
-                isWide: count($columns) > 4,
             );
         }
 

@@ -46,7 +46,6 @@ final class Feeds implements Part
             ['Unit', 'Socket', 'Inside the unit', 'In the system', 'Name given', 'In the program', 'Computer'],
             $rows,
             [1.2, 1, 1.2, 1.5, 1.2, 1.6, 1.2],
-            isWide: true,
         )];
     }
 

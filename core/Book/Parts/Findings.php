@@ -8,12 +8,19 @@ use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\CableRef;
+use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\SocketRef;
+use HiddenWire\Core\Rig\UnitRef;
 
 /** What is not as wished, why, and what would mend it. */
 final class Findings implements Part
@@ -25,7 +32,7 @@ final class Findings implements Part
 
     public function title(): string
     {
-        return 'What is open';
+        return 'What stands wrong now';
     }
 
     public function blocks(BookInput $of): array
@@ -50,11 +57,12 @@ final class Findings implements Part
 
         return [
             ...($open === [] ? [] : [new Heading('What the checks find'), new Table(
-                ['Severity', 'Finding', 'What to do'],
+                ['Severity', 'Finding', 'What to do', 'See'],
                 array_map(fn (Finding $one) => [
                     $one->severity->value, $one->sentence, $one->cures === [] ? $one->why : $one->cures[0]->sentence,
+                    self::see($of, $one->about[0] ?? null),
                 ], $open),
-                [0.6, 2.4, 2.2],
+                [0.6, 2.2, 2.1, 1.1],
             )]),
             ...($accepted === [] ? [] : [new Heading('Accepted findings'), new Table(
                 ['Finding', 'Why it may stay'],
@@ -86,13 +94,14 @@ final class Findings implements Part
 
         return [
             $open === [] ? new Text($accepted === [] ? 'All as wished, in every situation.' : 'Nothing but what is accepted.') : new Table(
-                ['Cause', 'Touches', 'What mends it'],
+                ['Cause', 'Touches', 'What mends it', 'See'],
                 array_map(fn (Cause $cause) => [
                     $cause->sentence,
                     Count::of(count($cause->cells), 'cell'),
                     $cause->cures === [] ? ($cause->why ?? '') : $cause->cures[0]->sentence,
+                    self::see($of, $cause->about[0] ?? null),
                 ], $open),
-                [2.2, 0.7, 2.2],
+                [2.1, 0.7, 2.1, 1.1],
             ),
             ...($accepted === [] ? [] : [new Heading('Accepted'), new Table(
                 ['Cause', 'Touches', 'Why it may stay'],
@@ -104,5 +113,17 @@ final class Findings implements Part
                 [2.2, 0.7, 2.2],
             )]),
         ];
+    }
+
+    /** The part of the book that has the thing. */
+    private static function see(BookInput $of, ?object $at): See
+    {
+        return new See(match (true) {
+            $at instanceof CableRef, $at instanceof SocketRef => new CableSchedule,
+            $at instanceof DeviceRef, $at instanceof PointRef && isset($of->rig->picks[(string) $at]) => new Computers,
+            $at instanceof PointRef, $at instanceof RouteRef => new Mixes,
+            $at instanceof UnitRef => new Units,
+            default => new WhoHearsWhat,
+        });
     }
 }

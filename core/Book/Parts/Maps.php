@@ -25,7 +25,6 @@ final class Maps implements Part
     {
         return $of->rig->units === [] ? [] : [
             new Figure('cables', $this->captionOf('cables')),
-            new Figure('inside', $this->captionOf('inside')),
         ];
     }
 

@@ -42,7 +42,6 @@ final class MetersToExpect implements Part
                 $blocks[] = new Table(
                     ['Meter or lamp', 'A usual level', 'Sound', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))],
                     $rows,
-                    isWide: count($rig->situations) > 2,
                 );
             }
         }

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
+use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Steps;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Signal\SituationDifference;
@@ -31,10 +32,13 @@ final class Situations implements Part
         $base = $of->rig->base();
         $table = new SituationTable($of->rig);
         $own = array_filter($table->rows, fn (SituationRow $row) => in_array($base->id, $row->saidBy, true));
-        $blocks = $own === [] ? [] : [
+        $blocks = count($of->rig->situations) < 2 && $own === [] ? [] : [
+            new See(new Mixes, "For {$base->name}, the default, set all as in"),
+        ];
+        array_push($blocks, ...$own === [] ? [] : [
             new Heading("{$base->name}, the default"),
             new Steps(array_values(array_map(fn (SituationRow $row) => $row->of->told($table->states[$base->id]), $own))),
-        ];
+        ]);
         foreach ($of->rig->situations as $situation) {
             if ($situation->id === $base->id) {
                 continue;

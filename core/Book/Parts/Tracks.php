@@ -54,7 +54,6 @@ final class Tracks implements Part
                 $blocks[] = new Table(
                     ['Track', ...array_values(array_map(fn ($one) => $one->name, $rig->situations))],
                     $rows,
-                    isWide: count($rig->situations) > 2,
                 );
             }
         }

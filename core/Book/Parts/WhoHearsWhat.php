@@ -22,6 +22,9 @@ final class WhoHearsWhat implements Part
     /** Cells of all tables together that go on paper. */
     private const MOST = 6000;
 
+    /** Listeners beside each other; more are in a further table below. */
+    private const ACROSS = 8;
+
     public function key(): string
     {
         return 'hearing';
@@ -42,17 +45,27 @@ final class WhoHearsWhat implements Part
         if ($cells > self::MOST) {
             return [new Text("The tables would have {$cells} cells, more than anybody reads on paper. The application shows them.")];
         }
-        $columns = ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $rig->listeners))];
+        $base = $rig->base();
+        $across = (int) ceil(count($rig->listeners) / ceil(count($rig->listeners) / self::ACROSS));
         $blocks = [];
         foreach ($rig->situations as $situation) {
             $hearing = $of->hearing($situation->id);
-            $blocks[] = new Heading($situation->name);
-            $blocks[] = new Table(
-                $columns,
-                array_values(array_map(fn (Source $sound) => $this->row($sound, $hearing), $rig->sources)),
-                [1.6, ...array_fill(0, count($rig->listeners), 1.0)],
-                isWide: count($columns) > 5,
+            $sounds = $situation === $base ? $rig->sources : array_filter(
+                $rig->sources,
+                fn (Source $sound) => $this->row($sound, $hearing, $rig->listeners) !== $this->row($sound, $of->hearing(), $rig->listeners),
             );
+            $blocks[] = new Heading($situation->name);
+            foreach ($sounds === [] ? [] : array_chunk($rig->listeners, max(1, $across), true) as $listeners) {
+                $blocks[] = new Table(
+                    ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $listeners))],
+                    array_values(array_map(fn (Source $sound) => $this->row($sound, $hearing, $listeners), $sounds)),
+                    [1.3, ...array_fill(0, count($listeners), 1.0)],
+                );
+            }
+            $others = array_map(fn (Source $sound) => $sound->name, array_diff_key($rig->sources, $sounds));
+            if ($others !== []) {
+                $blocks[] = new Text("As in {$base->name}: ".implode('; ', $others).'.');
+            }
         }
         foreach ($rig->balances as $balance) {
             $blocks[] = new Text("Wished: {$balance->words($rig)}.");
@@ -61,12 +74,15 @@ final class WhoHearsWhat implements Part
         return $blocks;
     }
 
-    /** @return list<string> */
-    private function row(Source $sound, Hearing $hearing): array
+    /**
+     * @param  array<array-key, Listener>  $listeners
+     * @return list<string>
+     */
+    private function row(Source $sound, Hearing $hearing, array $listeners): array
     {
         return [$sound->name, ...array_values(array_map(
             fn (Listener $listener) => self::cell($hearing->pair($sound->id, $listener->id)),
-            $hearing->graph->rig->listeners,
+            $listeners,
         ))];
     }
 
