@@ -70,7 +70,7 @@ final readonly class BookPdf implements Exporter
     private function style(string $foot): string
     {
         $size = $this->paper->label();
-        $face = 'font: 7.5pt '.PrintFonts::FAMILIES.'; color: #444;';
+        $face = 'font: 8pt '.PrintFonts::FAMILIES.'; color: #444;';
 
         $families = PrintFonts::FAMILIES;
 

@@ -38,6 +38,7 @@ final readonly class Edition
 
     /**
      * @param  int|null  $number  of an earlier revision; null for the rig as it is
+     * @param  bool  $isSigned  whether it says who made it and where: not for whoever has a link only
      * @param  bool  $isPatient  whether the causes of a large rig are looked for, too: nobody waits for the answer
      *
      * @throws InvalidDocument when the rig can't be read
@@ -49,6 +50,7 @@ final readonly class Edition
         bool $isPatient = false,
         ScheduleOrder $order = ScheduleOrder::Label,
         Lengths $lengths = Lengths::Metric,
+        bool $isSigned = false,
     ): self {
         // A whole book takes longer than a page: memory is cleaned up on the way.
         gc_enable();
@@ -81,7 +83,7 @@ final readonly class Edition
             $findings,
             $lengths,
             CatalogueFiles::catalogue()->has(...),
-            implode(', ', array_filter([$now->user->name ?? '', route('rigs.wishes', $record->id)])),
+            $isSigned ? implode(', ', array_filter([$now->user->name ?? '', route('rigs.wishes', $record->id)])) : '',
         );
 
         return new self($source, new Drawings($source, $number === null ? $record : null));

@@ -43,7 +43,8 @@ final readonly class MapSheets
         [$across, $down] = $this->paper->inside(isWide: false);
         $upright = $this->fit($across, self::SHARE * $down);
         if ($upright >= self::LEAST) {
-            return $this->figure($this->caption, $this->whole($upright), 'drawn');
+            // No larger than it has to be: so it finds room where it stands.
+            return $this->figure($this->caption, $this->whole(self::LEAST), 'drawn');
         }
         [$width, $height] = $this->paper->inside(isWide: true);
         $turned = $this->fit($width, $height - self::HEAD);

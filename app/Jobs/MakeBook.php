@@ -77,7 +77,7 @@ final class MakeBook implements ShouldQueue
             $asked = $book->asked;
             $order = ScheduleOrder::tryFrom($asked['order'] ?? '') ?? ScheduleOrder::Label;
             $lengths = Lengths::tryFrom($asked['lengths'] ?? '') ?? Lengths::Metric;
-            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: $order, lengths: $lengths);
+            $edition = Edition::of($book->rig, $asked['revision'], isPatient: true, order: $order, lengths: $lengths, isSigned: true);
             $writer = new BookPdf(
                 $edition->drawings,
                 $asked['parts'],

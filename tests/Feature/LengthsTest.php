@@ -26,7 +26,7 @@ it('is in metres until somebody chooses feet and inches, for themselves alone', 
     $this->put('/account/lengths', ['lengths' => 'imperial'])->assertRedirect(route('account'));
     expect($this->user->fresh()->lengths)->toBe(Lengths::Imperial)->and(User::factory()->create()->fresh()->lengths)->toBe(Lengths::Metric);
     $this->get('/account')->assertOk()->assertSee('Lengths are in feet and inches now.');
-    foreach (['cables' => '4 ft 11 in', 'shopping' => '4 ft 11 in', 'book?parts[]=cables' => 'Length, ft and in'] as $view => $says) {
+    foreach (['cables' => '4 ft 11 in', 'shopping' => '4 ft 11 in', 'book?parts[]=cables' => '4 ft 11 in'] as $view => $says) {
         $this->actingAs($this->user->fresh())->get("/rigs/{$this->rig->id}/{$view}")->assertOk()->assertSee($says);
     }
     $this->put('/account/lengths', ['lengths' => 'cubits'])->assertSessionHasErrors('lengths');
