@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Exports;
 
-/** A sheet of labels to print on; lengths in millimetres. The sizes are data, in resources/labels.json. */
+/** A sheet of labels to print on, or the tape of a label printer; lengths in millimetres. The sizes are data, in resources/labels.json. */
 final readonly class LabelStock
 {
+    /** @param  Paper|null  $paper  null for a tape: there a page is one label */
     private function __construct(
         public string $key,
         public string $name,
-        public Paper $paper,
+        public ?Paper $paper,
         public int $columns,
         public int $rows,
         public float $width,
@@ -26,15 +27,15 @@ final readonly class LabelStock
     public static function all(): array
     {
         $all = [];
-        /** @var list<array{key: string, name: string, paper: string, columns: int, rows: int, width: float, height: float, left: float,
-         *     top: float, right_gap: float, below_gap: float}> $sizes
+        /** @var list<array{key: string, name: string, paper: string|null, columns: int, rows: int, width: float, height: float,
+         *     left: float, top: float, right_gap: float, below_gap: float}> $sizes
          */
         $sizes = json_decode((string) file_get_contents(resource_path('labels.json')), true, flags: JSON_THROW_ON_ERROR);
         foreach ($sizes as $one) {
             $all[$one['key']] = new self(
                 $one['key'],
                 $one['name'],
-                Paper::from($one['paper']),
+                $one['paper'] === null ? null : Paper::from($one['paper']),
                 $one['columns'],
                 $one['rows'],
                 $one['width'],
@@ -55,6 +56,12 @@ final readonly class LabelStock
         $all = self::all();
 
         return $all[$key] ?? reset($all) ?: throw new \LogicException('There is no label stock.');
+    }
+
+    /** @return array{float, float} width and height of a page */
+    public function page(): array
+    {
+        return $this->paper?->size() ?? [$this->width, $this->height];
     }
 
     /** @return array{float, float} the upper left corner of a label, by its number on the sheet */

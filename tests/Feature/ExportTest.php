@@ -140,12 +140,30 @@ it('prints a flag for both ends of every cable and a tag for every unit, on any 
     foreach ($rig->cables as $cable) {
         expect(preg_match_all("/\b{$cable->label}\b/", $text))->toBe(2);
     }
-    expect((string) preg_replace('/\s+/', ' ', $text))->toContain('Here: Line booster · Out')->toContain('Desk mixer');
+    expect((string) preg_replace('/\s+/', ' ', $text))->toContain($stock === 'tape-9' ? 'To: Line booster · In' : 'Here: Line booster · Out')->toContain('Desk mixer');
     $size = LabelStock::of($stock);
-    [$width, $height] = $size->paper === Paper::A4 ? [210, 297] : [215.9, 279.4];
+    [$width, $height] = match ($size->paper) {
+        Paper::A4 => [210, 297], Paper::Letter => [215.9, 279.4], null => [$size->width, $size->height],
+    };
     [$x, $y] = $size->corner($size->columns * $size->rows - 1);
     expect($x + $size->width)->toBeLessThanOrEqual($width + 0.01)->and($y + $size->height)->toBeLessThanOrEqual($height + 0.6);
-})->with(['a4-65', 'a4-24', 'letter-30']);
+})->with(['a4-65', 'a4-24', 'letter-30', 'tape-9', 'tape-12', 'tape-18', 'tape-24']);
+
+it('has a label a page on a tape, sides first, and codes only where they can be read and lead somewhere', function (string $stock, int $codes) {
+    $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
+    $of = new BookInput($rig);
+    $address = fn (string $select): string => "https://desk.example/rigs/4/wiring?select={$select}";
+    $html = (new Labels(LabelStock::of($stock), $address))->html($of);
+    $units = count(array_filter($rig->units, fn ($unit) => ! $rig->modelOf($unit)->isProgram()));
+    // By hand: a flag for both ends of 34 leads, and the units; the left leg of the hall's Y-lead says so.
+    expect(substr_count($html, '<div class="sheet">'))->toBe(68 + $units)->and($html)->toContain('<h1>W-32 left</h1>', '<h1>W-33 right</h1>', '<h1>W-31</h1>')
+        ->not->toContain('class="cuts"')->and(preg_match_all('/<svg width="([\d.]+)mm" height="[\d.]+mm" viewBox="0 0 (\d+) /', $html, $found))
+        ->toBe($codes * (68 + $units));
+    foreach ($found[1] as $i => $side) {
+        expect((float) $side / (int) $found[2][$i])->toBeGreaterThanOrEqual(0.3);
+    }
+    expect((new Labels(LabelStock::of($stock), null))->html($of))->not->toContain('<svg width=');
+})->with([['tape-9', 0], ['tape-12', 0], ['tape-18', 1], ['tape-24', 1]]);
 
 it('exports a rig of a hundred units within a second each', function () {
     $rig = (new DocumentReader)->read(GeneratedRig::text(100, 300));

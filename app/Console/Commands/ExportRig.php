@@ -29,7 +29,8 @@ final class ExportRig extends Command
         {--depth=cables : Of the map: cables, sockets, inside or everything}
         {--paper=a4 : a4 or letter}
         {--order=label : Of the cable schedule: label, place or run}
-        {--labels= : The sheet of labels: a4-65, a4-24 or letter-30}';
+        {--labels= : The sheet of labels: a4-65, a4-24 or letter-30; or a tape: tape-9, tape-12, tape-18 or tape-24}
+        {--url= : Address of the rig, which the codes of its labels open: https://example.org/rigs/4}';
 
     protected $description = 'Write a rig as a book, a table, a graph or a map';
 
@@ -56,7 +57,8 @@ final class ExportRig extends Command
             order: ScheduleOrder::tryFrom((string) $this->option('order')) ?? ScheduleOrder::Label,
             usual: CatalogueFiles::catalogue()->has(...),
         );
-        $all = Exports::all(new Drawings($source), $parts, $depth, $paper, LabelStock::of((string) $this->option('labels')));
+        $stock = LabelStock::of((string) $this->option('labels'));
+        $all = Exports::all(new Drawings($source), $parts, $depth, $paper, $stock, $this->address());
         $exporter = $all[(string) $this->option('format')] ?? null;
         if ($exporter === null) {
             $this->components->error('There is no such format; there are '.implode(', ', array_keys($all)).'.');
@@ -72,6 +74,14 @@ final class ExportRig extends Command
         }
 
         return $this->put($written, $this->option('output'));
+    }
+
+    /** @return (\Closure(string): string)|null where the application shows what is selected; null where nobody has said */
+    private function address(): ?\Closure
+    {
+        $url = rtrim((string) $this->option('url'), '/');
+
+        return $url === '' ? null : fn (string $select): string => "{$url}/wiring?select=".rawurlencode($select);
     }
 
     private function put(string $written, ?string $to): int
