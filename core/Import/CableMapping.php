@@ -18,6 +18,8 @@ final readonly class CableMapping
         'length' => ['Length in metres', ['length (m)', 'length, m', 'length', 'metres', 'm']],
         'colour' => ['Colour', ['colour', 'color']],
         'owned' => ['Owned', ['owned', 'have', 'in stock']],
+        'price' => ['Price', ['price', 'cost']],
+        'supplier' => ['Supplier', ['supplier', 'shop', 'from whom']],
     ];
 
     public const NEEDED = ['from_unit', 'from_socket', 'to_unit', 'to_socket'];

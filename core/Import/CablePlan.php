@@ -23,6 +23,9 @@ final class CablePlan
     /** Units and cables looked at again, over all changes. */
     private const MOST_WORK = 250_000;
 
+    /** What is shorter is a slip of the keys, but for a length of nothing, which our own tables can have. */
+    private const SHORTEST_M = 0.01;
+
     /** @var list<PlannedCable> */
     public readonly array $rows;
 
@@ -116,11 +119,15 @@ final class CablePlan
     {
         $said = $this->mapping->of('length', $row);
         $length = $said === '' ? null : Lengths::Metric->read($said);
-        if ($said !== '' && ($length === null || $length < 0.01 || $length > Bounds::LENGTH_M[1])) {
+        if ($said !== '' && ($length === null || ($length !== 0.0 && $length < self::SHORTEST_M) || $length > Bounds::LENGTH_M[1])) {
             throw $this->wrong("\"{$said}\" is no length: write \"1.5\" for metres, or \"5 ft 3 in\".");
         }
         $owned = mb_strtolower($this->mapping->of('owned', $row));
         $colour = $this->mapping->of('colour', $row);
+        $price = mb_substr($this->mapping->of('price', $row), 0, Bounds::PRICE);
+        $supplier = mb_substr($this->mapping->of('supplier', $row), 0, Bounds::SUPPLIER);
+        // What a table does not say stays.
+        $isPriced = $price !== '' || $supplier !== '';
         $set = new SetCable(
             $cable->id,
             $cable->label,
@@ -128,10 +135,14 @@ final class CablePlan
             $length === null ? $cable->lengthM : round($length, 3),
             $colour === '' ? $cable->colour : mb_substr($colour, 0, Bounds::COLOUR),
             $owned === '' ? $cable->owned : in_array($owned, ['1', 'yes', 'y', 'true', 'owned'], true),
+            $isPriced ? ($price === '' ? $cable->price : $price) : null,
+            $isPriced ? ($supplier === '' ? $cable->supplier : $supplier) : '',
         );
 
-        return [$set->type, $set->lengthM, $set->colour, $set->isOwned] === [$cable->type, $cable->lengthM, $cable->colour, $cable->owned]
-            ? [] : [$set];
+        $supplier = $isPriced ? $set->supplier : $cable->supplier;
+
+        return [$set->type, $set->lengthM, $set->colour, $set->isOwned, $set->price ?? $cable->price, $supplier]
+            === [$cable->type, $cable->lengthM, $cable->colour, $cable->owned, $cable->price, $cable->supplier] ? [] : [$set];
     }
 
     /**

@@ -449,5 +449,5 @@ describe('documents', function () {
         $table = CsvTable::read("Label,From unit,From socket,To unit,To socket,Type,Length\nW-1,Desk,Mic 1,Mic,Out,XLR,{$length}\n");
         $row = (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows[0];
         expect($row->outcome)->toBe($outcome);
-    })->with(['nothing new' => ['', 'same'], 'a centimetre' => ['0.01', 'changed'], 'less than that' => ['0.009', 'problem'], 'nothing at all' => ['0', 'problem']]);
+    })->with(['nothing new' => ['', 'same'], 'a centimetre' => ['0.01', 'changed'], 'less than that' => ['0.009', 'problem'], 'nothing at all' => ['0', 'changed']]);
 });

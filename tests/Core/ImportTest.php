@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Export\CableCsv;
 use HiddenWire\Core\Import\CableMapping;
 use HiddenWire\Core\Import\CablePlan;
@@ -62,6 +63,22 @@ it('plans new cables, changes, and tells problems by their line', function () {
         ->and($rows[6][2])->toBe('There is no cable type "rope".')
         ->and($rows[7][2])->toBe('"long" is no length: write "1.5" for metres, or "5 ft 3 in".');
 });
+
+it('gives the cable schedule byte for byte again, after it was taken in by a rig without leads', function (string $file) {
+    $data = (array) json_decode((string) file_get_contents($file), true);
+    // A length of nothing, a label that a spreadsheet would run, and who sells what.
+    $data['cables'][0] = ['length_m' => 0, 'label' => '=W+1', 'owned' => false, 'price' => '4.50 EUR', 'supplier' => '@Quayside; shop'] + $data['cables'][0];
+    $rig = (new DocumentReader)->read((string) json_encode($data));
+    $csv = (new CableCsv)->write(new BookInput($rig));
+    $bare = $rig;
+    foreach (array_keys($rig->cables) as $id) {
+        $bare = (new Unplug((string) $id))->applyTo($bare);
+    }
+    $table = CsvTable::read($csv);
+    $plan = new CablePlan($bare, $table, CableMapping::guess($table->columns));
+    expect($plan->count('problem'))->toBe(0)->and((new CableCsv)->write(new BookInput($plan->after)))->toBe($csv)
+        ->and($csv)->toContain("'=W+1")->toContain(',0,')->toContain('4.50 EUR');
+})->with(fn () => shippedRigs());
 
 it('takes its own cable schedule in again: the same cables as went out', function () {
     $rig = (new DocumentReader)->read(shipped('rigs/night-relay.json'));
