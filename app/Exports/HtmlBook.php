@@ -25,6 +25,9 @@ final readonly class HtmlBook implements Exporter
 
     private const SCRIPT = 'book/ticks.js';
 
+    /** What a map on a sheet on its side begins with. */
+    public const TURNED = '<div class="wide">';
+
     /**
      * @param  list<string>|null  $parts  of the book; null for all
      * @param  array<string, string>  $maps  drawings by depth: an SVG each, or figures of several
@@ -133,7 +136,10 @@ final readonly class HtmlBook implements Exporter
             if ($runs === [] || $runs[count($runs) - 1][0] !== $isWide) {
                 $runs[] = [$isWide, $runs === [] ? $heading : ''];
             }
-            $runs[count($runs) - 1][1] .= $written;
+            // The heading goes onto the sheet on its side that it is over.
+            $isTurned = $runs[count($runs) - 1][1] === $heading && str_starts_with($written, self::TURNED);
+            $runs[count($runs) - 1][1] = $isTurned ? self::TURNED.$heading.substr($written, strlen(self::TURNED))
+                : $runs[count($runs) - 1][1].$written;
         }
 
         return implode('', array_map(fn (array $run) => $run[0] ? "<div class=\"wide\">\n{$run[1]}</div>\n" : $run[1], $runs));

@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\Rig;
 /** A map as plain shapes, from the back to the front: for files and paper, in the colours of the day. */
 final readonly class MapScene
 {
-    private const INK = '#1e2428';
+    public const INK = '#1e2428';
 
     private const SOFT = '#5c5a50';
 
@@ -55,6 +55,9 @@ final readonly class MapScene
     /** @var list<array{float, float, float, float}> left, top, right and bottom of units and labels, which no cut goes through */
     public array $whole;
 
+    /** @var array<string, true> kinds of lines that it has */
+    public array $realms;
+
     /** @param  array<string, Mark>  $marks  what became of units and lines, by `unit:…` and edge */
     public function __construct(MapDrawing $drawing, Rig $rig, private array $marks = [])
     {
@@ -77,6 +80,7 @@ final readonly class MapScene
             }
         }
         $this->shapes = [...$shapes, ...$this->marked($drawing)];
+        $this->realms = array_fill_keys(array_map(fn (MapEdge $edge) => $edge->realm->value, $drawing->map->edges), true);
         $boxes = array_values(array_filter($geometry->boxes, fn (string $id) => str_starts_with($id, 'unit:'), ARRAY_FILTER_USE_KEY));
         $labels = array_values(array_filter(array_column($geometry->lines, 'label')));
         $this->whole = array_map(fn (array $box) => [$box[0], $box[1], $box[0] + $box[2], $box[1] + $box[3]], [...$boxes, ...$labels]);
@@ -86,11 +90,7 @@ final readonly class MapScene
     private function edge(MapEdge $edge, MapDrawing $drawing): array
     {
         $line = $drawing->geometry->lines[$edge->id];
-        [$colour, $width, $dashes] = self::WIRES[$edge->realm->value];
-        $shapes = [Shape::line($line['points'], $colour, $width, $dashes)];
-        if ($edge->realm === Realm::Digital) {
-            $shapes[] = Shape::line($line['points'], self::WHITE, 1.6);
-        }
+        $shapes = self::line($line['points'], $edge->realm);
         foreach ($drawing->returnMarks($edge) as [$x, $y]) {
             $shapes[] = Shape::polygon([[$x + 4, $y - 5], [$x - 5, $y], [$x + 4, $y + 5]], self::INK);
         }
@@ -101,6 +101,22 @@ final readonly class MapScene
         }
 
         return $shapes;
+    }
+
+    /**
+     * A line as its kind is drawn: told apart without colour, too.
+     *
+     * @param  list<array{float, float}>  $points
+     * @return list<Shape>
+     */
+    public static function line(array $points, Realm $realm): array
+    {
+        [$colour, $width, $dashes] = self::WIRES[$realm->value];
+
+        return [
+            Shape::line($points, $colour, $width, $dashes),
+            ...($realm === Realm::Digital ? [Shape::line($points, self::WHITE, 1.6)] : []),
+        ];
     }
 
     /** @return list<Shape> */
@@ -178,19 +194,23 @@ final readonly class MapScene
         ];
     }
 
-    /** @return list<Shape> outs point outward, ins are square; what is free or no socket is hollow */
+    /** @return list<Shape> */
     private function port(MapPort $port, float $x, float $y): array
     {
-        $fill = $port->isFree || $port->kind !== 'socket' ? self::WHITE : self::INK;
+        return [
+            ...self::socket($x, $y, $port->isOut, $port->isFree || $port->kind !== 'socket'),
+            $port->isOut ? Shape::text($x - 9, $y + 4, $port->label, 11.5, self::INK, anchor: 'end')
+                : Shape::text($x + 9, $y + 4, $port->label, 11.5, self::INK),
+        ];
+    }
 
-        return $port->isOut
-            ? [
-                Shape::polygon([[$x - 3, $y - 4], [$x + 1, $y - 4], [$x + 5, $y], [$x + 1, $y + 4], [$x - 3, $y + 4]], $fill, self::INK),
-                Shape::text($x - 9, $y + 4, $port->label, 11.5, self::INK, anchor: 'end'),
-            ]
-            : [
-                Shape::box($x - 4, $y - 4, 8, 8, $fill, self::INK),
-                Shape::text($x + 9, $y + 4, $port->label, 11.5, self::INK),
-            ];
+    /** @return list<Shape> outs point outward, ins are square; what is free or no socket is hollow */
+    public static function socket(float $x, float $y, bool $isOut, bool $isFree): array
+    {
+        $fill = $isFree ? self::WHITE : self::INK;
+
+        return [$isOut
+            ? Shape::polygon([[$x - 3, $y - 4], [$x + 1, $y - 4], [$x + 5, $y], [$x + 1, $y + 4], [$x - 3, $y + 4]], $fill, self::INK)
+            : Shape::box($x - 4, $y - 4, 8, 8, $fill, self::INK)];
     }
 }

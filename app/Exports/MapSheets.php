@@ -21,7 +21,7 @@ final readonly class MapSheets
     private const OVERLAP = 8.0;
 
     /** What a heading and the caption take of a sheet. */
-    private const HEAD = 18.0;
+    private const HEAD = 24.0;
 
     /** How much of an upright sheet a map in the run of the text takes at most. */
     private const SHARE = 0.6;
@@ -49,9 +49,13 @@ final readonly class MapSheets
         [$width, $height] = $this->paper->inside(isWide: true);
         $turned = $this->fit($width, $height - self::HEAD);
 
-        return $turned >= self::LEAST
-            ? '<div class="wide">'.$this->figure($this->caption, $this->whole($turned), 'sheet').'</div>'
-            : $this->parted();
+        $whole = $this->fit($across, $down - self::HEAD);
+
+        return match (true) {
+            $turned >= self::LEAST => HtmlBook::TURNED.$this->figure($this->caption, $this->whole($turned), 'sheet').'</div>',
+            $whole >= self::LEAST => $this->figure($this->caption, $this->whole($whole), 'drawn'),
+            default => $this->parted(),
+        };
     }
 
     /** Millimetres a pixel at which the map fits. */
@@ -95,7 +99,7 @@ final readonly class MapSheets
                 $size = [$right - $left + 2 * $edge, $bottom - $top + 2 * $edge];
                 $window = $this->svg($left - $edge, $top - $edge, $size[0], $size[1], self::LEAST, $inside);
                 $caption = $this->sheetCaption($number++, $column, $row, count($columns), count($rows));
-                $sheets .= $class === 'sheet' ? '<div class="wide">'.$this->figure($caption, $window, $class).'</div>'
+                $sheets .= $class === 'sheet' ? HtmlBook::TURNED.$this->figure($caption, $window, $class).'</div>'
                     : $this->figure($caption, $window, $class);
             }
         }
@@ -151,7 +155,10 @@ final readonly class MapSheets
     /** @param  'drawn'|'sheet'  $class  in the run of the text, or on a sheet on its side */
     private function figure(string $caption, string $svg, string $class): string
     {
-        return "<figure class=\"{$class}\"><figcaption>".self::text($caption)."</figcaption>{$svg}</figure>\n";
+        $legend = new MapLegend($this->scene, $this->paper->inside($class === 'sheet')[0] / self::LEAST);
+        $below = $this->svg(0, 0, $legend->width, $legend->height, self::LEAST, Svg::drawn($legend->shapes));
+
+        return "<figure class=\"{$class}\"><figcaption>".self::text($caption)."</figcaption>{$svg}{$below}</figure>\n";
     }
 
     /** A window of the map, from a corner on, in pixels of the map. */

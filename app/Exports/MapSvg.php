@@ -37,6 +37,6 @@ final readonly class MapSvg implements Exporter
 
     public function write(BookInput $of): string
     {
-        return Svg::of($this->drawings->at($this->depth), "{$of->rig->name}: {$this->depth->label()}");
+        return Svg::file($this->drawings->at($this->depth), "{$of->rig->name}: {$this->depth->label()}", $of->edition);
     }
 }

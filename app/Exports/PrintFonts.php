@@ -17,23 +17,63 @@ final class PrintFonts
     /** @throws NotInstalled where the pages are not built */
     public static function for(string $text): string
     {
+        $used = self::codePoints($text);
+        $css = '';
+        foreach (self::faces() as $face) {
+            $css .= self::has($face['range'], $used) ? self::rule($face) : '';
+        }
+
+        return $css;
+    }
+
+    /**
+     * The fewest faces that a text needs: each letter from the first family that has it.
+     *
+     * @param  list<string>  $families
+     *
+     * @throws NotInstalled where the pages are not built
+     */
+    public static function least(string $text, array $families): string
+    {
+        $left = array_fill_keys(self::codePoints($text), true);
+        $css = '';
+        foreach ($families as $family) {
+            $faces = array_filter(self::faces(), fn (array $face) => $face['family'] === $family);
+            $had = [];
+            foreach ($faces as $face) {
+                $has = array_filter(array_keys($left), fn (int $code) => self::has($face['range'], [$code]));
+                $css .= $has === [] ? '' : self::rule($face);
+                $had += array_fill_keys($has, true);
+            }
+            $left = array_diff_key($left, $had);
+        }
+
+        return $css;
+    }
+
+    /**
+     * @return list<array{family: string, weight: int, range: string, woff2: string}>
+     *
+     * @throws NotInstalled where the pages are not built
+     */
+    private static function faces(): array
+    {
         $file = public_path('build/print-fonts.json');
         if (! is_file($file)) {
             throw new NotInstalled('The fonts for paper are not built. Run "npm run build", or bin/start.');
         }
-        $used = self::codePoints($text);
-        $css = '';
         /** @var list<array{family: string, weight: int, range: string, woff2: string}> $faces */
         $faces = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
-        foreach ($faces as $face) {
-            if (self::has($face['range'], $used)) {
-                $css .= "@font-face { font-family: '{$face['family']}'; font-weight: {$face['weight']}; "
-                    ."src: url(data:font/woff2;base64,{$face['woff2']}) format('woff2'); "
-                    .($face['range'] === '' ? '' : "unicode-range: {$face['range']}; ")."}\n";
-            }
-        }
 
-        return $css;
+        return $faces;
+    }
+
+    /** @param  array{family: string, weight: int, range: string, woff2: string}  $face */
+    private static function rule(array $face): string
+    {
+        return "@font-face { font-family: '{$face['family']}'; font-weight: {$face['weight']}; "
+            ."src: url(data:font/woff2;base64,{$face['woff2']}) format('woff2'); "
+            .($face['range'] === '' ? '' : "unicode-range: {$face['range']}; ")."}\n";
     }
 
     /** @return list<int> in order */

@@ -9,6 +9,7 @@ use App\Exports\Drawings;
 use App\Exports\Exports;
 use App\Exports\Labels;
 use App\Exports\LabelStock;
+use App\Exports\MapSheets;
 use App\Exports\NotInstalled;
 use App\Exports\Paper;
 use App\Exports\Typesetter;
@@ -19,6 +20,7 @@ use App\Models\MadeBook;
 use App\Models\Share;
 use App\Models\User;
 use App\Rigs\RigFromRows;
+use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Export\Dot;
@@ -132,6 +134,47 @@ it('writes the book as PDF within ten seconds and 256 MiB: fonts embedded, every
         }
     }
 })->with(['a4', 'letter']);
+
+it('sets a map at eight points or more, and parts it between units', function (string $file, int $sheets) {
+    $scene = (new Drawings(new BookInput((new DocumentReader)->read(shipped($file)))))->at(MapDepth::Cables);
+    $html = (new MapSheets($scene, 'cables', 'Cables', Paper::A4))->html();
+    $caption = $sheets === 1 ? 'Cables' : 'Cables, sheet \d+ of '.$sheets.'[^<]*';
+    preg_match_all("~<figcaption>{$caption}</figcaption><svg[^>]* width=\"([\d.]+)mm\" height=\"[\d.]+mm\" viewBox=\"([-\d. ]+)\"~", $html, $found);
+    expect($found[0])->toHaveCount($sheets);
+    foreach ($found[2] as $i => $window) {
+        [$x, $y, $width, $height] = array_map(floatval(...), explode(' ', $window));
+        // By hand: eight points are 2.822 mm, and the smallest letters are 10.5 pixels high.
+        expect((float) $found[1][$i] / $width)->toBeGreaterThanOrEqual(2.82 / 10.5);
+        // Neighbours show the same for 8 mm: the cut lies in the middle of that.
+        $edge = $sheets === 1 ? 0.0 : 4 / 0.2688;
+        $cuts = [[$x + $edge, $x + $width - $edge, 0], [$y + $edge, $y + $height - $edge, 1]];
+        foreach ($cuts as [$from, $to, $side]) {
+            foreach ($scene->whole as $box) {
+                foreach ([$from, $to] as $cut) {
+                    expect($box[$side] >= $cut - 0.1 || $box[$side + 2] <= $cut + 0.1)->toBeTrue("{$file}: {$cut}");
+                }
+            }
+        }
+    }
+})->with([['rigs/night-relay.json', 4], ['starters/bell-tower.json', 1], ['starters/school-visit.json', 1]]);
+
+it('sets a book of up to fifteen leads on twelve pages and one more for each further situation', function (string $file) {
+    ($this->export)('pdf', ['file' => resource_path($file)]);
+    $rig = (new DocumentReader)->read(shipped($file));
+    expect(count($rig->cables))->toBeLessThanOrEqual(15)
+        ->and((int) preg_replace('/.*^Pages:\s+(\d+)$.*/ms', '$1', ($this->tool)('pdfinfo', $this->out)))->toBeLessThanOrEqual(11 + count($rig->situations));
+    // Tables are set in nine points, and nothing in fewer than eight.
+    preg_match_all('/<fontspec [^>]*size="(\d+)"/', ($this->tool)('pdftohtml', '-xml', '-i', '-stdout', '-zoom', '1', $this->out), $sizes);
+    expect(min(array_map(intval(...), $sizes[1])))->toBeGreaterThanOrEqual(7);
+})->with(['starters/harbour-radio.json', 'starters/school-visit.json', 'starters/regatta.json']);
+
+it('gives a map as a file with its own fonts, its title and a legend', function () {
+    $svg = ($this->export)('svg');
+    preg_match_all('/base64,([^)]+)/', $svg, $fonts);
+    expect($svg)->toContain('Night relay at the pier arcade: Cables')->toContain('>analog<')->toContain('>over a network<')->toContain('>nothing plugged<')
+        ->not->toContain('>through the air<')->and(strlen(implode('', $fonts[1])))->toBeGreaterThan(20_000)->toBeLessThan(200_000)
+        ->and(simplexml_load_string($svg))->not->toBeFalse();
+});
 
 it('prints a flag for both ends of every cable and a tag for every unit, on any stock of labels', function (string $stock) {
     ($this->export)('labels', ['--labels' => $stock]);
