@@ -184,7 +184,7 @@ final readonly class Labels implements Exporter
     /** @return list<array{string, list<string>, string|null}> heading, lines, and what the code holds */
     private function all(BookInput $of): array
     {
-        $content = new CableContent($of);
+        $content = CableContent::in($of);
         $labels = [];
         foreach ($of->rig->cables as $cable) {
             foreach ([[$cable->from, $cable->to], [$cable->to, $cable->from]] as [$here, $there]) {

@@ -12,6 +12,8 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Source;
+use HiddenWire\Core\Rig\Wiring;
+use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SignalGraph;
 
 /**
@@ -25,23 +27,30 @@ final readonly class CableContent
     /** @var non-empty-array<array-key, SignalGraph> of all situations, by id, the default first */
     private array $graphs;
 
-    /** @param  BookInput  $of  each of whose situations is heard */
-    public function __construct(private BookInput $of)
+    /** @param  non-empty-array<array-key, Hearing>  $hearings  of situations, by id, the default first */
+    public function __construct(array $hearings, private Wiring $wiring)
     {
-        $this->rig = $of->rig;
+        $this->rig = $hearings[array_key_first($hearings)]->graph->rig;
+        $this->graphs = array_map(fn (Hearing $hearing) => $hearing->graph, $hearings);
+    }
+
+    /** In all situations. */
+    public static function in(BookInput $of): self
+    {
         $base = $of->rig->base()->id;
-        $graphs = [$base => $of->hearing($base)->graph];
+        $hearings = [$base => $of->hearing($base)];
         foreach ($of->rig->situations as $situation) {
-            $graphs[$situation->id] ??= $of->hearing($situation->id)->graph;
+            $hearings[$situation->id] ??= $of->hearing($situation->id);
         }
-        $this->graphs = $graphs;
+
+        return new self($hearings, $of->wiring);
     }
 
     /** Forward from the from end, then what comes back; empty where nothing runs. */
     public function of(Cable $cable): string
     {
         $ways = [true => [], false => []];
-        foreach ($this->of->wiring->lanesOf($cable) as [$from, $lane]) {
+        foreach ($this->wiring->lanesOf($cable) as [$from, $lane]) {
             $content = $this->ofLane($from, $this->rig->lane($from->unit, $from->socket, $lane));
             if ($content !== '') {
                 $ways[(string) $from === (string) $cable->from][] = $content;

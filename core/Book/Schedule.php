@@ -25,7 +25,7 @@ final readonly class Schedule
         $this->rig = $of->rig;
         $this->order = $of->order;
         $this->wiring = $of->wiring;
-        $this->content = new CableContent($of);
+        $this->content = CableContent::in($of);
     }
 
     /**

@@ -15,7 +15,7 @@ use Tests\Support\BookText;
 use Tests\Support\Rebuilt;
 
 /** The whole book of a rig as Markdown, with the appendix of models that the catalogue does not have so. */
-function wholeBook(Rig $rig): string
+function bookOf(Rig $rig): string
 {
     static $catalogue;
     $catalogue ??= Catalogue::of((function () {
@@ -30,7 +30,7 @@ function wholeBook(Rig $rig): string
 }
 
 /** @return array<string, array<mixed>> what is heard in each situation, by names */
-function heardByName(Rig $rig): array
+function heardInBook(Rig $rig): array
 {
     $heard = [];
     foreach ($rig->situations as $situation) {
@@ -45,7 +45,7 @@ function heardByName(Rig $rig): array
 }
 
 /** @return array<string, list<string>> leads with their ends and lengths, picks, how all that acts is set, and what is late */
-function writtenDown(string $markdown): array
+function bookRows(string $markdown): array
 {
     $book = BookText::read($markdown);
     $rows = function (string $chapter, string $first, array $without = []) use ($book): array {
@@ -62,7 +62,7 @@ function writtenDown(string $markdown): array
 }
 
 /** A shipped rig in which a dozen things are set, measured, cut or wished by chance. */
-function drawnRig(int $seed): Rig
+function drawnForBook(int $seed): Rig
 {
     mt_srand($seed);
     $files = array_values(array_filter(shippedRigs(), fn (string $file) => ! str_contains($file, 'night-relay')));
@@ -104,18 +104,18 @@ function drawnRig(int $seed): Rig
 }
 
 it('says enough to build a shipped rig again: the book alone gives the same leads, picks, settings, delays and hearing', function (string $file) {
-    $book = wholeBook((new DocumentReader)->read((string) file_get_contents($file)));
+    $book = bookOf((new DocumentReader)->read((string) file_get_contents($file)));
     $again = Rebuilt::from($book);
-    expect(heardByName($again))->toEqual(heardByName((new DocumentReader)->read((string) file_get_contents($file))))
-        ->and(writtenDown(wholeBook($again)))->toBe(writtenDown($book));
+    expect(heardInBook($again))->toEqual(heardInBook((new DocumentReader)->read((string) file_get_contents($file))))
+        ->and(bookRows(bookOf($again)))->toBe(bookRows($book));
 })->with(fn () => shippedRigs());
 
 it('says enough to build a rig again that was set by chance', function (int $from) {
     for ($seed = $from; $seed < $from + 10; $seed++) {
-        $rig = drawnRig($seed);
-        $book = wholeBook($rig);
+        $rig = drawnForBook($seed);
+        $book = bookOf($rig);
         $again = Rebuilt::from($book);
-        expect(heardByName($again))->toEqual(heardByName($rig), "seed {$seed}")
-            ->and(writtenDown(wholeBook($again)))->toBe(writtenDown($book), "seed {$seed}");
+        expect(heardInBook($again))->toEqual(heardInBook($rig), "seed {$seed}")
+            ->and(bookRows(bookOf($again)))->toBe(bookRows($book), "seed {$seed}");
     }
 })->with([1, 11, 21, 31, 41]);

@@ -33,7 +33,7 @@ function firstDisagreement(Rig $rig, Situation $situation, PlainSums $plain): ?s
     $hearing = new Hearing((new GraphBuilder($rig))->build($situation));
     $readings = new Readings($hearing->graph);
     $recordings = new Recordings($hearing);
-    $contents = new CableContent($hearing, new Wiring($rig));
+    $contents = new CableContent([$hearing], new Wiring($rig));
     $points = $here = $meters = [];
     foreach ($rig->sources as $source) {
         $powers = $plain->powers($source->id);
