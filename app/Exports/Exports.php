@@ -37,6 +37,7 @@ final class Exports
             new CableCsv,
             new Labels($stock ?? LabelStock::of(''), $address),
             new DeviceCsv,
+            new Spreadsheet,
             new GraphMl,
             new Dot,
             new MapSvg($drawings, $depth),

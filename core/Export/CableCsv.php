@@ -37,7 +37,13 @@ final class CableCsv implements Exporter
 
     public function write(BookInput $of): string
     {
-        return Csv::of(self::COLUMNS, array_map(fn (array $row) => [
+        return Csv::of(self::COLUMNS, self::rows($of));
+    }
+
+    /** @return list<list<string|int|float|null>> */
+    public static function rows(BookInput $of): array
+    {
+        return array_map(fn (array $row) => [
             $row['label'],
             ...array_values($row['from']),
             ...array_values($row['to']),
@@ -48,6 +54,6 @@ final class CableCsv implements Exporter
             $row['owned'] ? 'yes' : 'no',
             $row['price'],
             $row['supplier'],
-        ], (new Schedule($of))->rows()));
+        ], (new Schedule($of))->rows());
     }
 }

@@ -11,6 +11,11 @@ use HiddenWire\Core\Rig\Role;
 /** The device lists of all computers: one row a device. */
 final class DeviceCsv implements Exporter
 {
+    public const COLUMNS = [
+        'Computer', 'System name', 'Name given', 'Direction', 'Channels', 'Default for', 'Given by', 'Rate (Hz)', 'Bits', 'Driver mode',
+        'Connected', 'Enabled',
+    ];
+
     public function key(): string
     {
         return 'devices-csv';
@@ -33,21 +38,24 @@ final class DeviceCsv implements Exporter
 
     public function write(BookInput $of): string
     {
+        return Csv::of(self::COLUMNS, self::rows($of));
+    }
+
+    /** @return list<list<string|int|float|null>> */
+    public static function rows(BookInput $of): array
+    {
         $rows = [];
         foreach ($of->hearing()->graph->devices->all() as $computer => $devices) {
             foreach ($devices as $device) {
-                $rows[] = [$of->rig->units[$computer]->name, ...$this->row($device, $of)];
+                $rows[] = [$of->rig->units[$computer]->name, ...self::row($device, $of)];
             }
         }
 
-        return Csv::of([
-            'Computer', 'System name', 'Name given', 'Direction', 'Channels', 'Default for', 'Given by', 'Rate (Hz)', 'Bits', 'Driver mode',
-            'Connected', 'Enabled',
-        ], $rows);
+        return $rows;
     }
 
     /** @return list<string|int|null> */
-    private function row(Device $device, BookInput $of): array
+    private static function row(Device $device, BookInput $of): array
     {
         $set = $device->settings;
 

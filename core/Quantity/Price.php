@@ -10,6 +10,20 @@ final class Price
     private const PATTERN = '/^\s*([^\d.,\s-]*)\s*(\d{1,3}(?:[.,\' ]\d{3})+|\d{1,9})(?:[.,](\d{1,2}))?\s*([^\d]*)$/uD';
 
     /**
+     * A price as a figure and its currency; the whole of it as the currency where it can't be read as a figure.
+     *
+     * @return array{float|null, string}
+     */
+    public static function parts(string $price): array
+    {
+        if (preg_match(self::PATTERN, $price, $found) !== 1 || ($found[1] !== '' && trim($found[4]) !== '')) {
+            return [null, trim($price)];
+        }
+
+        return [(int) preg_replace('/\D/', '', $found[2]) + (int) str_pad($found[3], 2, '0') / 100, trim($found[1].$found[4])];
+    }
+
+    /**
      * One figure a currency; what can't be read as a figure is counted, not guessed.
      *
      * @param  list<string>  $prices  empty ones are passed over

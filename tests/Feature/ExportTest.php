@@ -26,12 +26,14 @@ use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Export\Dot;
 use HiddenWire\Core\Export\Network;
 use HiddenWire\Core\Signal\GraphBuilder;
+use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use PhpOffice\PhpSpreadsheet\Reader\Ods;
 use Tests\Bench\GeneratedRig;
 use Tests\Support\Draft;
 
@@ -174,6 +176,37 @@ it('gives a map as a file with its own fonts, its title and a legend', function 
     expect($svg)->toContain('Night relay at the pier arcade: Cables')->toContain('>analog<')->toContain('>over a network<')->toContain('>nothing plugged<')
         ->not->toContain('>through the air<')->and(strlen(implode('', $fonts[1])))->toBeGreaterThan(20_000)->toBeLessThan(200_000)
         ->and(simplexml_load_string($svg))->not->toBeFalse();
+});
+
+it('gives its tables as a spreadsheet, in which numbers are numbers and no text is a formula', function () {
+    $data = (array) json_decode((string) file_get_contents($this->relay), true);
+    $data['cables'][0]['label'] = '=1+1';
+    $file = (string) tempnam(sys_get_temp_dir(), 'rig');
+    file_put_contents($file, json_encode($data));
+    ($this->export)('ods', ['file' => $file]);
+    unlink($file);
+    // The kind of file is readable at its beginning, as OpenDocument wants it.
+    expect(substr((string) file_get_contents($this->out), 30, 54))->toBe('mimetypeapplication/vnd.oasis.opendocument.spreadsheet');
+    $book = (new Ods)->load($this->out);
+    expect($book->getSheetNames())->toBe(['Hearing', 'Findings', 'Cables', 'Devices', 'Shopping', 'Run-down', 'Meters', 'Mixes']);
+    $rig = (new DocumentReader)->read((string) json_encode($data));
+    $rows = $book->getSheetByName('Hearing')->toArray(null, false, false);
+    expect($rows[0])->toBe(['Situation', 'Sound', 'Listener', 'Stands', 'Level (dB)', 'Delay (ms)', 'Wished', 'Besides'])
+        ->and(count($rows))->toBe(1 + count($rig->situations) * count($rig->sources) * count($rig->listeners));
+    $pairs = [];
+    foreach ((new Hearing((new GraphBuilder($rig))->build($rig->base())))->all() as $pair) {
+        $pairs["{$pair->source->name} {$pair->listener->name}"] = $pair;
+    }
+    foreach (array_slice($rows, 1, count($rig->sources) * count($rig->listeners)) as $row) {
+        $pair = $pairs["{$row[1]} {$row[2]}"];
+        expect($row[3])->toBe($pair->verdict->value)->and($row[4] === null ? null : (float) $row[4])->toBe($pair->level()?->value())
+            ->and(is_string($row[4]))->toBeFalse();
+    }
+    $cables = $book->getSheetByName('Cables')->toArray(null, false, false);
+    $label = array_values(array_filter($cables, fn (array $row) => $row[0] === '=1+1'))[0] ?? null;
+    // By hand from the rig: the lead of the presenter's microphone is 1 m long, and the first to buy is W-06.
+    expect($label[10] ?? null)->toEqual(1)
+        ->and($book->getSheetByName('Shopping')->toArray(null, false, false)[1])->toEqual(['lead', 'W-06', 'optical', 1.5, 6.9, 'EUR', 'Harbour Electrics']);
 });
 
 it('prints a flag for both ends of every cable and a tag for every unit, on any stock of labels', function (string $stock) {

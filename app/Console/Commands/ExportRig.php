@@ -23,7 +23,7 @@ final class ExportRig extends Command
 
     protected $signature = 'rig:export
         {file : A rig document}
-        {--format=document : document, pdf, html, markdown, labels, cables-csv, devices-csv, graphml, dot, svg or png}
+        {--format=document : document, pdf, html, markdown, labels, cables-csv, devices-csv, ods, graphml, dot, svg or png}
         {--o|output= : Where to write; the standard output where it is left out}
         {--parts= : Of the book, with commas between; all where it is left out}
         {--depth=cables : Of the map: cables, sockets, inside or everything}
