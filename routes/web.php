@@ -15,6 +15,7 @@ use App\Http\Controllers\FarTestController;
 use App\Http\Controllers\FaultController;
 use App\Http\Controllers\FindController;
 use App\Http\Controllers\HearingController;
+use App\Http\Controllers\LabelController;
 use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MixerModelController;
@@ -177,6 +178,8 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/{card}', 'show')->where('card', '[a-z0-9._/-]{1,80}')->name('card');
                 Route::post('/{card}', 'tick')->where('card', '[a-z0-9._/-]{1,80}')->middleware('throttle:ticks')->name('card.tick');
             });
+            Route::get('/label/{kind}/{id}', LabelController::class)->whereIn('kind', ['cable', 'unit'])->where('id', '[a-z0-9._-]{1,64}')
+                ->name('label');
             Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');

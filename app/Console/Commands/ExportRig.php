@@ -81,7 +81,7 @@ final class ExportRig extends Command
     {
         $url = rtrim((string) $this->option('url'), '/');
 
-        return $url === '' ? null : fn (string $select): string => "{$url}/wiring?select=".rawurlencode($select);
+        return $url === '' ? null : fn (string $select): string => "{$url}/label/".strtr($select, ':', '/');
     }
 
     private function put(string $written, ?string $to): int

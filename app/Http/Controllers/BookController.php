@@ -89,7 +89,7 @@ final class BookController
             $request->depth(),
             $request->paper(),
             $request->stock(),
-            fn (string $select): string => route('rigs.wiring', ['rig' => $rig->id, 'select' => $select]),
+            fn (string $select): string => url("/rigs/{$rig->id}/label/".strtr($select, ':', '/')),
         );
         // A book on paper can take a while: it is made in the background.
         $exporter = $format === 'pdf' ? abort(404) : $all[$format] ?? abort(404);
