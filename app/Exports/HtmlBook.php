@@ -230,18 +230,18 @@ final readonly class HtmlBook implements Exporter
     {
         if ($of->isFader) {
             $x = round(3 + 34 * $of->share, 1);
-            $picture = "<path d=\"M3 3v8M37 3v8M3 7h34\"/><path class=\"hand\" d=\"M{$x} 2v10\"/>";
+            $picture = "<path d=\"M3 3v8M37 3v8M3 7h34\"/><path d=\"M{$x} 2v10\" stroke-width=\"2.4\"/>";
             $width = 40;
         } else {
             // From south-west over north to south-east.
             $angle = deg2rad(225 - 270 * $of->share);
             $at = fn (float $radius): string => round(7 + $radius * cos($angle), 1).' '.round(7 - $radius * sin($angle), 1);
-            $picture = '<path d="M2.8 11.2A6 6 0 1 1 11.2 11.2"/><path class="hand" d="M'.$at(1.5).'L'.$at(6).'"/>';
+            $picture = '<path d="M2.8 11.2A6 6 0 1 1 11.2 11.2"/><path d="M'.$at(1.5).'L'.$at(6).'" stroke-width="2.4"/>';
             $width = 14;
         }
 
-        return "<svg class=\"travel\" width=\"{$width}\" height=\"14\" viewBox=\"0 0 {$width} 14\" aria-hidden=\"true\">{$picture}</svg> "
-            .self::text($of->words);
+        return "<svg class=\"travel\" fill=\"none\" stroke=\"currentColor\" width=\"{$width}\" height=\"14\" viewBox=\"0 0 {$width} 14\" "
+            ."aria-hidden=\"true\">{$picture}</svg> ".self::text($of->words);
     }
 
     private static function beside(string $file): string

@@ -21,7 +21,7 @@ use HiddenWire\Core\Rig\Situation;
 final readonly class BookPage
 {
     /**
-     * @param  list<string>|null  $parts  null for all
+     * @param  list<string>|null  $parts  null for the usual ones
      * @param  int|null  $revision  an earlier one; null for the rig as it is
      * @param  list<MadeBook>  $made  books that whoever looks has had made, the latest first
      * @param  string|null  $written  the book, as HTML; null where the page has to ask for it
@@ -38,14 +38,17 @@ final readonly class BookPage
     ) {
     }
 
-    /** "All 22 parts", "3 of 22 parts" */
+    /** "The usual 28 parts", "All 30 parts", "3 of 30 parts" */
     public function partsWords(): string
     {
         $all = count($this->titles());
+        $picked = count(array_intersect($this->parts ?? Parts::usual(), array_keys($this->titles())));
 
-        return $this->parts === null
-            ? "All {$all} parts"
-            : count(array_intersect($this->parts, array_keys($this->titles())))." of {$all} parts";
+        return match (true) {
+            $this->parts === null => "The usual {$picked} parts",
+            $picked === $all => "All {$all} parts",
+            default => "{$picked} of {$all} parts",
+        };
     }
 
     /** @return array<string, string> titles of all parts, by key */
@@ -67,7 +70,7 @@ final readonly class BookPage
 
     public function has(string $part): bool
     {
-        return $this->parts === null || in_array($part, $this->parts, true);
+        return in_array($part, $this->parts ?? Parts::usual(), true);
     }
 
     /** @return array<string, string> what the forms are called, by key */

@@ -51,14 +51,18 @@ final class Parts
         return array_combine(array_map(fn (Part $part) => $part->key(), $parts), $parts);
     }
 
+    /** @return list<string> keys of the parts of the usual book */
+    public static function usual(): array
+    {
+        return array_keys(array_filter(self::all(), fn (Part $part) => ! in_array($part::class, self::BESIDE, true)));
+    }
+
     /**
      * @param  list<string>|null  $keys  null for the usual book; what is no part is passed over
      * @return array<string, Part>
      */
     public static function of(?array $keys): array
     {
-        return $keys === null
-            ? array_filter(self::all(), fn (Part $part) => ! in_array($part::class, self::BESIDE, true))
-            : array_intersect_key(self::all(), array_flip($keys));
+        return array_intersect_key(self::all(), array_flip($keys ?? self::usual()));
     }
 }
