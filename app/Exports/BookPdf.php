@@ -7,6 +7,8 @@ namespace App\Exports;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
+use HiddenWire\Core\Book\Parts\Maps;
+use HiddenWire\Core\Book\Parts\WallSheet;
 use HiddenWire\Core\Export\Exporter;
 
 /**
@@ -15,6 +17,14 @@ use HiddenWire\Core\Export\Exporter;
  */
 final readonly class BookPdf implements Exporter
 {
+    /** Sheets for the wall, on their side: A3, A2, A1, A0. */
+    private const WALL = [[420, 297], [594, 420], [841, 594], [1189, 841]];
+
+    /** Millimetres of such a sheet that its head, margins and headings take, and each line of its tables. */
+    private const WALL_HEAD = 62.0;
+
+    private const WALL_LINE = 5.4;
+
     /**
      * @param  list<string>|null  $parts  null for all
      * @param  (\Closure(int, int): void)|null  $progress  told after each part how many of all are written; what it throws ends the writing
@@ -51,13 +61,15 @@ final readonly class BookPdf implements Exporter
     public function write(BookInput $of): string
     {
         $book = new Book($of, $this->parts);
-        $html = new HtmlBook($this->parts, $this->maps($of), $this->progress);
+        $isForWall = in_array(WallSheet::KEY, $this->parts ?? [], true) && $of->rig->units !== [];
+        [$map, $sheet] = $isForWall ? $this->wall($of) : ['', self::WALL[0]];
+        $html = new HtmlBook($this->parts, [...$this->maps($of), WallSheet::KEY => $map], $this->progress);
         $body = $html->body($book);
         $head = '<meta http-equiv="Content-Security-Policy" content="'.Typesetter::POLICY."\">\n<style>\n"
             .PrintFonts::for($body.$book->title.$book->edition.'0123456789 /')."</style>\n";
         $foot = $book->title.($book->edition === '' ? '' : " · {$book->edition}");
 
-        $head .= '<style>'.$this->style($foot).'</style>';
+        $head .= '<style>'.$this->style($foot, $sheet).'</style>';
         // What is drawn in a map takes no room.
         $empty = (string) preg_replace('/(<svg[^>]*>).*?<\/svg>/s', '$1</svg>', $body);
 
@@ -66,8 +78,12 @@ final readonly class BookPdf implements Exporter
         );
     }
 
-    /** What is of paper alone: its size, and the foot of each sheet. */
-    private function style(string $foot): string
+    /**
+     * What is of paper alone: its size, and the foot of each sheet.
+     *
+     * @param  array{int, int}  $wall  width and height of the sheet for the wall, in millimetres
+     */
+    private function style(string $foot, array $wall): string
     {
         $size = $this->paper->label();
         $face = 'font: 8pt '.PrintFonts::FAMILIES.'; color: #444;';
@@ -75,7 +91,8 @@ final readonly class BookPdf implements Exporter
         $families = PrintFonts::FAMILIES;
 
         return "@page { size: {$size}; @bottom-left { content: ".self::quoted($foot)."; {$face} width: 80%; } @bottom-right { {$face} } }\n"
-            ."@page wide { size: {$size} landscape; }\n"
+            ."@page wide { size: {$size} landscape; }\n@page wall { size: {$wall[0]}mm {$wall[1]}mm; }\n"
+            .'#wall table, #wall h3, #wall figcaption { font-size: '.round(9 * self::larger($wall[0]), 1)."pt; }\n"
             ."body { font-family: {$families}; }\n"
             ."h1, h2, h3 { font-family: 'Barlow Semi Condensed', {$families}; }\n";
     }
@@ -100,5 +117,31 @@ final readonly class BookPdf implements Exporter
         }
 
         return $maps;
+    }
+
+    /** How much larger letters are on a sheet of a width than on A3: one stands further away. */
+    private static function larger(int $width): float
+    {
+        return max(1.0, 0.85 * $width / self::WALL[0][0]);
+    }
+
+    /**
+     * The map for the wall, and the sheet that it takes: the smallest on which it can be read.
+     *
+     * @return array{string, array{int, int}} the drawing, and width and height of its sheet in millimetres
+     */
+    private function wall(BookInput $of): array
+    {
+        $lines = count($of->rig->sources) + count($of->rig->controls);
+        $sheets = new MapSheets($this->drawings->at(MapDepth::Cables), WallSheet::KEY, (new Maps)->captionOf('cables'), $this->paper);
+        foreach (self::WALL as [$width, $height]) {
+            $larger = self::larger($width);
+            $map = $sheets->within([$width - 28.0, $height - $larger * (self::WALL_HEAD + self::WALL_LINE * $lines)]);
+            if ($map !== null) {
+                return [$map, [$width, $height]];
+            }
+        }
+
+        return ['<p>'.htmlspecialchars('The map is larger than a sheet of 1189 by 841 mm. Take the SVG.').'</p>', self::WALL[0]];
     }
 }

@@ -100,8 +100,14 @@ final readonly class HtmlBook implements Exporter
             array_filter([$book->edition, $book->from]),
         );
 
-        return '<div class="cover"><h1>'.self::text($book->title)."</h1>\n".implode('', $lines)."</div>\n"
-            ."<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n{$sections}{$atEnd}";
+        $cover = '<div class="cover"><h1>'.self::text($book->title)."</h1>\n".implode('', $lines)."</div>\n";
+        if (count($book->chapters) === 1) {
+            // One part needs no contents, and stands on one sheet with its head.
+            return (string) preg_replace('/^(<section[^>]*>\n)/', '$1'.addcslashes($cover, '\\$'), $sections, 1).$atEnd;
+        }
+
+        return "{$cover}<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n"
+            .$sections.$atEnd;
     }
 
     /**

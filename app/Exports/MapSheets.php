@@ -17,6 +17,8 @@ final readonly class MapSheets
     /** And at most: no map is larger than that. */
     private const MOST = 0.3;
 
+    private const MOST_ON_A_WALL = 0.5;
+
     /** By how much neighbouring sheets show the same. */
     private const OVERLAP = 8.0;
 
@@ -56,6 +58,19 @@ final readonly class MapSheets
             $whole >= self::LEAST => $this->figure($this->caption, $this->whole($whole), 'drawn'),
             default => $this->parted(),
         };
+    }
+
+    /**
+     * The map in one piece, for a sheet of its own.
+     *
+     * @param  array{float, float}  $room  that the map may take, in millimetres
+     * @return string|null null where it would be too small to read there
+     */
+    public function within(array $room): ?string
+    {
+        $scale = min($room[0] / max(1, $this->scene->width), max(0.0, $room[1]) / max(1, $this->scene->height), self::MOST_ON_A_WALL);
+
+        return $scale < self::LEAST ? null : $this->figure($this->caption, $this->whole($scale), 'drawn');
     }
 
     /** Millimetres a pixel at which the map fits. */

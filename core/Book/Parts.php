@@ -38,10 +38,11 @@ final class Parts
         Parts\Photos::class,
         Parts\ChangeLog::class,
         Parts\Models::class,
+        Parts\WallSheet::class,
     ];
 
     /** Those that a book has only where they are asked for. */
-    private const BESIDE = [Parts\ChangeLog::class, Parts\Models::class];
+    private const BESIDE = [Parts\ChangeLog::class, Parts\Models::class, Parts\WallSheet::class];
 
     /** @return array<string, Part> by key */
     public static function all(): array

@@ -30,8 +30,8 @@ it('has every part for the demo, each under its own name, and none that is empty
     $photo = new Photo('Faders', 320, 200, fn () => 'a picture');
     $book = new Book(new BookInput(nightRelay(), 'Revision 7', [['2026-11-20', 'Ines', 'A fader']], photos: ['mixer' => [$photo]]));
     $keys = array_map(fn (array $chapter) => $chapter['part']->key(), $book->chapters);
-    // The demo has no effects and no scenes; the change log and the appendix of models are parts that one asks for.
-    expect($keys)->toBe(array_values(array_diff(array_keys(Parts::all()), ['effects', 'scenes', 'changes', 'models'])))->and(array_unique($keys))->toBe($keys)->and($book->title)->toBe('Night relay at the pier arcade');
+    // The demo has no effects and no scenes; the change log, the appendix of models and the wall sheet are parts that one asks for.
+    expect($keys)->toBe(array_values(array_diff(array_keys(Parts::all()), ['effects', 'scenes', 'changes', 'models', 'wall'])))->and(array_unique($keys))->toBe($keys)->and($book->title)->toBe('Night relay at the pier arcade');
     foreach ($book->chapters as ['blocks' => $blocks]) {
         foreach ($blocks as $block) {
             $block instanceof Table && expect($block->widths === [] || count($block->widths) === count($block->columns))->toBeTrue();

@@ -170,6 +170,18 @@ it('sets a book of up to fifteen leads on twelve pages and one more for each fur
     expect(min(array_map(intval(...), $sizes[1])))->toBeGreaterThanOrEqual(7);
 })->with(['starters/harbour-radio.json', 'starters/school-visit.json', 'starters/regatta.json']);
 
+it('sets a sheet for the wall: one page, as small as it can be read, with the map, who hears what and the controls', function (string $file, string $size, array $says) {
+    ($this->export)('pdf', ['file' => resource_path($file), '--parts' => 'wall']);
+    expect(($this->tool)('pdfinfo', $this->out))->toContain("({$size})")->toMatch('/^Pages:\s+1$/m');
+    $text = (string) preg_replace('/\s+/', ' ', ($this->tool)('pdftotext', '-layout', $this->out, '-'));
+    foreach ($says as $said) {
+        expect($text)->toContain($said);
+    }
+})->with([
+    ['starters/bell-tower.json', 'A3', ['Bells of the tower', 'Tower mixer', 'W-07', 'over a network', 'must hear']],
+    ['rigs/night-relay.json', 'A1', ['Desk mixer', 'W-34', 'must hear', 'Cough (Foot switch)', 'Desk mixer · Mic 1, mute: muted', 'goes to Break']],
+]);
+
 it('gives a map as a file with its own fonts, its title and a legend', function () {
     $svg = ($this->export)('svg');
     preg_match_all('/base64,([^)]+)/', $svg, $fonts);

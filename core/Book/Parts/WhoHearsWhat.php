@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book\Parts;
 
+use HiddenWire\Core\Book\Block;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\Table;
 use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
@@ -45,30 +47,39 @@ final class WhoHearsWhat implements Part
         if ($cells > self::MOST) {
             return [new Text("The tables would have {$cells} cells, more than anybody reads on paper. The application shows them.")];
         }
-        $base = $rig->base();
-        $across = (int) ceil(count($rig->listeners) / ceil(count($rig->listeners) / self::ACROSS));
-        $blocks = [];
-        foreach ($rig->situations as $situation) {
-            $hearing = $of->hearing($situation->id);
-            $sounds = $situation === $base ? $rig->sources : array_filter(
-                $rig->sources,
-                fn (Source $sound) => $this->row($sound, $hearing, $rig->listeners) !== $this->row($sound, $of->hearing(), $rig->listeners),
-            );
-            $blocks[] = new Heading($situation->name);
-            foreach ($sounds === [] ? [] : array_chunk($rig->listeners, max(1, $across), true) as $listeners) {
-                $blocks[] = new Table(
-                    ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $listeners))],
-                    array_values(array_map(fn (Source $sound) => $this->row($sound, $hearing, $listeners), $sounds)),
-                    [1.3, ...array_fill(0, count($listeners), 1.0)],
-                );
-            }
-            $others = array_map(fn (Source $sound) => $sound->name, array_diff_key($rig->sources, $sounds));
-            if ($others !== []) {
-                $blocks[] = new Text("As in {$base->name}: ".implode('; ', $others).'.');
-            }
-        }
+        $blocks = array_merge(...array_map(fn (Situation $situation) => $this->of($of, $situation), array_values($rig->situations)));
         foreach ($rig->balances as $balance) {
             $blocks[] = new Text("Wished: {$balance->words($rig)}.");
+        }
+
+        return $blocks;
+    }
+
+    /** @return list<Block> what is heard in one situation; of others than the default only what is otherwise than there */
+    public function of(BookInput $of, Situation $situation): array
+    {
+        $rig = $of->rig;
+        $base = $rig->base();
+        if ($rig->sources === [] || $rig->listeners === []) {
+            return [];
+        }
+        $across = (int) ceil(count($rig->listeners) / ceil(count($rig->listeners) / self::ACROSS));
+        $hearing = $of->hearing($situation->id);
+        $sounds = $situation === $base ? $rig->sources : array_filter(
+            $rig->sources,
+            fn (Source $sound) => $this->row($sound, $hearing, $rig->listeners) !== $this->row($sound, $of->hearing(), $rig->listeners),
+        );
+        $blocks = [new Heading($situation->name)];
+        foreach ($sounds === [] ? [] : array_chunk($rig->listeners, max(1, $across), true) as $listeners) {
+            $blocks[] = new Table(
+                ['Sound', ...array_values(array_map(fn (Listener $one) => $one->name, $listeners))],
+                array_values(array_map(fn (Source $sound) => $this->row($sound, $hearing, $listeners), $sounds)),
+                [1.3, ...array_fill(0, count($listeners), 1.0)],
+            );
+        }
+        $others = array_map(fn (Source $sound) => $sound->name, array_diff_key($rig->sources, $sounds));
+        if ($others !== []) {
+            $blocks[] = new Text("As in {$base->name}: ".implode('; ', $others).'.');
         }
 
         return $blocks;
