@@ -36,6 +36,9 @@ final class UnitSettings
 {
     private readonly EquipmentModel $model;
 
+    /** @var list<NamedSetting|DialSetting|RouteAspect|Selector> what of it acts, in the order of the signal */
+    private readonly array $things;
+
     /** @var array<string, State> by situation */
     private array $states = [];
 
@@ -49,6 +52,7 @@ final class UnitSettings
         private readonly array $hands,
     ) {
         $this->model = $of->rig->modelOf($unit);
+        $this->things = $acting->of($unit);
         foreach ($of->rig->situations as $situation) {
             $this->states[$situation->id] = $of->hearing($situation->id)->graph->state;
         }
@@ -154,7 +158,7 @@ final class UnitSettings
     private function points(): ?Table
     {
         $knobs = $switches = $notes = $columns = [];
-        foreach ($this->acting->of($this->unit) as $one) {
+        foreach ($this->things as $one) {
             if (! $one instanceof DialSetting) {
                 continue;
             }
@@ -190,7 +194,7 @@ final class UnitSettings
     private function others(): array
     {
         $rows = [];
-        foreach ($this->acting->of($this->unit) as $one) {
+        foreach ($this->things as $one) {
             if (! $one instanceof DialSetting && $this->isShown($one)) {
                 $aspect = $one instanceof RouteAspect && $one->setting !== RouteSetting::On ? ", {$one->aspect()}" : '';
                 $rows[] = [

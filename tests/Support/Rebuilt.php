@@ -138,7 +138,10 @@ final class Rebuilt
         }
         foreach ($takes === 'nothing' ? [] : explode('; ', $takes) as $taken) {
             if (preg_match('/^as (.+?)(, its fader too)?$/', $taken, $follows) === 1) {
-                $follows = ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['with_fader' => true] : []);
+                // What stands beside "as Main" is its own.
+                preg_match_all('/(?:^|; )(?!as )(.+?)(?: [−-]?[\d.]+ dB)?(?:, [a-z -]+)?(?=;|$)/u', implode('; ', array_filter([$takes, $leaves])), $own);
+                $follows = ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['with_fader' => true] : [])
+                    + ($own[1] === [] ? [] : ['except' => array_map(fn (string $label) => $this->point($unit, $label), $own[1])]);
                 $this->change($unit, fn (array $one) => ['follows' => [$to => $follows] + ($one['follows'] ?? [])] + $one);
 
                 continue;
