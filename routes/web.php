@@ -31,6 +31,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareController;
 use App\Http\Controllers\ToneController;
 use App\Http\Controllers\WiringController;
+use App\Http\Controllers\WishImportController;
 use Illuminate\Support\Facades\Route;
 
 // What an address numbers fits a column of the database.
@@ -123,6 +124,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/import-cables', CableImportController::class)->name('import-cables');
             Route::post('/import-cables', CableImportController::class)->middleware('throttle:import')
                 ->name('import-cables.read');
+            Route::get('/import-wishes', WishImportController::class)->name('import-wishes');
+            Route::post('/import-wishes', WishImportController::class)->middleware('throttle:import')
+                ->name('import-wishes.read');
             Route::get('/causes', [HearingController::class, 'causes'])->name('causes');
             Route::post('/hear-on', [HearingController::class, 'hearOn'])->middleware('throttle:hear-on')->name('hear-on');
             Route::get('/wiring', [WiringController::class, 'show'])->name('wiring');

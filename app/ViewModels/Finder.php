@@ -130,7 +130,7 @@ final readonly class Finder
         $views = [
             'Add equipment' => 'stock', 'New place' => 'stock', 'New cable' => 'wiring',
             'New sound' => 'wishes', 'New listener' => 'wishes', 'New situation' => 'situations', 'New control' => 'controls',
-            'Renumber the cables' => 'cables', 'Import cables' => 'import-cables',
+            'Renumber the cables' => 'cables', 'Import cables' => 'import-cables', 'Import sounds and wishes' => 'import-wishes',
             'Invite someone' => 'people', 'Share a link' => 'people', 'Compare revisions' => 'history', 'Print the book' => 'book',
         ];
 

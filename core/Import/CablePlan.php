@@ -26,7 +26,7 @@ final class CablePlan
     /** What is shorter is a slip of the keys, but for a length of nothing, which our own tables can have. */
     private const SHORTEST_M = 0.01;
 
-    /** @var list<PlannedCable> */
+    /** @var list<PlannedRow> */
     public readonly array $rows;
 
     /** The rig as all that can be made would leave it. */
@@ -45,7 +45,7 @@ final class CablePlan
         foreach ($table->rows as $line => $row) {
             // Each change looks at the whole rig again: what a file may cost has a limit.
             if ($spent > self::MOST_WORK) {
-                $rows[] = new PlannedCable($line, 'problem', 'Too many at once. Import the file again for the rest.');
+                $rows[] = new PlannedRow($line, 'problem', 'Too many at once. Import the file again for the rest.');
 
                 continue;
             }
@@ -57,11 +57,11 @@ final class CablePlan
                     $words[] = $edit->words($rig);
                     $rig = $edit->applyTo($rig);
                 }
-                $rows[] = $edits === [] ? new PlannedCable($line, 'same', 'Is there already, like this.')
-                    : new PlannedCable($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
+                $rows[] = $edits === [] ? new PlannedRow($line, 'same', 'Is there already, like this.')
+                    : new PlannedRow($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
             } catch (InvalidRig $e) {
                 $edits = [null];
-                $rows[] = new PlannedCable($line, 'problem', $e->problems[0]->message);
+                $rows[] = new PlannedRow($line, 'problem', $e->problems[0]->message);
             }
             $spent += $edits === [] ? 0 : count($rig->units) + count($rig->cables);
         }
@@ -72,12 +72,12 @@ final class CablePlan
     /** @return list<RigEdit> all that can be made */
     public function all(): array
     {
-        return array_merge(...array_map(fn (PlannedCable $row) => $row->edits, $this->rows));
+        return array_merge(...array_map(fn (PlannedRow $row) => $row->edits, $this->rows));
     }
 
     public function count(string $outcome): int
     {
-        return count(array_filter($this->rows, fn (PlannedCable $row) => $row->outcome === $outcome));
+        return count(array_filter($this->rows, fn (PlannedRow $row) => $row->outcome === $outcome));
     }
 
     /**

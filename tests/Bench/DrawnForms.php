@@ -448,6 +448,18 @@ final class DrawnForms
         return ['csv' => implode("\r\n", $lines)."\r\n"];
     }
 
+    private function drawImportWishes(): array
+    {
+        $listeners = array_map(fn ($one) => $one->name, array_values($this->rig->listeners));
+        $lines = [implode("\t", ['Sound', 'Kind', ...$listeners, "{$this->newName()} (stream)"])];
+        foreach ([...array_map(fn ($one) => $one->name, array_values($this->rig->sources)), $this->newName()] as $sound) {
+            $cells = array_map(fn () => $this->oneOf(['', '', 'must', 'may', 'must not']), [...$listeners, 'new']);
+            $lines[] = implode("\t", [$sound, $this->oneOf(['', 'voice', 'music']), ...$cells]);
+        }
+
+        return ['csv' => implode("\n", $lines)];
+    }
+
     private function drawRenumber(): array
     {
         return [];

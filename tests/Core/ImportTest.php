@@ -9,8 +9,9 @@ use HiddenWire\Core\Export\CableCsv;
 use HiddenWire\Core\Import\CableMapping;
 use HiddenWire\Core\Import\CablePlan;
 use HiddenWire\Core\Import\CsvTable;
-use HiddenWire\Core\Import\PlannedCable;
+use HiddenWire\Core\Import\PlannedRow;
 use HiddenWire\Core\Import\UnreadableTable;
+use HiddenWire\Core\Import\WishPlan;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
@@ -21,7 +22,7 @@ function planned(Rig $rig, string $csv): array
     $table = CsvTable::read($csv);
 
     return array_map(
-        fn (PlannedCable $row) => [$row->line, $row->outcome, $row->words],
+        fn (PlannedRow $row) => [$row->line, $row->outcome, $row->words],
         (new CablePlan($rig, $table, CableMapping::guess($table->columns)))->rows,
     );
 }
@@ -96,4 +97,24 @@ it('takes its own cable schedule in again: the same cables as went out', functio
         return $cables;
     };
     expect($plan->count('problem'))->toBe(0)->and($plain($plan->after))->toBe($plain($rig));
+});
+
+it('takes sounds and wishes from a table, row by row', function () {
+    $rig = Draft::rig()->tone('music', 2)->ear('ears', 2)->wish('music', 'ears', 'may')->make();
+    $plan = fn (string $text): WishPlan => new WishPlan($rig, CsvTable::read($text));
+    // By hand: Ears is there, Viewers is new, Kettle is nobody; Music changes, Voice is new, Wind has a kind that there is not, Rain a cell.
+    $of = $plan("Sound,Kind,Ears,Viewers (stream),Kettle\nMusic,,must,may not,\nmusic,,must,,\nVoice,voice,must not,x,\nWind,storm,,,\nRain,,often,,\nMusic,,must,,\n");
+    expect(array_map(fn (PlannedRow $row) => [$row->line, $row->outcome], $of->rows))->toBe([
+        [1, 'new'], [1, 'problem'], [2, 'problem'], [3, 'changed'], [4, 'new'], [5, 'problem'], [6, 'problem'], [7, 'same'],
+    ])->and($of->rows[1]->words)->toStartWith('There is no listener called "Kettle". Write "Kettle (stream)" to add one')
+        ->and($of->rows[2]->words)->toBe('"may not" is no wish: write must, may or must not, or nothing.')
+        ->and($of->rows[5]->words)->toStartWith('"storm" is no kind of sound: write voice, game')
+        ->and($of->rows[6]->words)->toBe('"often" is no wish: write must, may or must not, or nothing.');
+    $after = array_reduce($of->all(), fn (Rig $rig, $edit) => $edit->applyTo($rig), $rig);
+    $wishes = array_map(fn ($wish) => [$after->sources[$wish->source]->name, $after->listeners[$wish->listener]->name, $wish->want->value], $after->wishes);
+    expect(array_values($wishes))->toBe([['Music', 'Ears', 'must'], ['Voice', 'Ears', 'must-not'], ['Voice', 'Viewers', 'must']])
+        ->and($after->sources['voice']->kind->value)->toBe('voice')->and($after->listeners['viewers']->kind->value)->toBe('stream')
+        // What somebody pastes from a spreadsheet has tabs between, and an empty rig takes all of it.
+        ->and((new WishPlan(Draft::rig()->make(), CsvTable::read("\tViewers (stream)\nVoice\tmust\n")))->count('new'))->toBe(2)
+        ->and($plan("Sound\tEars\n\tmust\n")->rows[0]->words)->toBe('The first column names the sound.');
 });

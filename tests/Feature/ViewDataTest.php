@@ -47,7 +47,7 @@ it('gives a view of a rig the page and one view model, and any other view one', 
         return array_filter($view->getData(), fn (string $key) => ! in_array($key, ['errors', '__env', 'app'], true), ARRAY_FILTER_USE_KEY);
     };
     foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'names', 'tracks', 'levels', 'controls', 'show', 'checks', 'returns', 'dependence', 'situations', 'doubts', 'bench', 'cables', 'people', 'history', 'history/1/1',
-        'find?q=a', 'book', 'import-cables', 'cards'] as $view) {
+        'find?q=a', 'book', 'import-cables', 'import-wishes', 'cards'] as $view) {
         $data = $given("/rigs/{$id}/{$view}");
         expect(array_key_first($data))->toBe('page')->and([$view, count($data)])->toBe([$view, 2]);
         $more = array_values($data)[1];

@@ -14,6 +14,7 @@ final class EditForms
         'wish' => [WishForms::class, 'wish'],
         'wishes' => [WishForms::class, 'wishes'],
         'mark-wish' => [WishForms::class, 'mark'],
+        'import-wishes' => [WishForms::class, 'import'],
         'rebalance' => [WishForms::class, 'rebalance'],
         'loudness' => [WishForms::class, 'loudness'],
         'right-mix' => [WishForms::class, 'rightMix'],

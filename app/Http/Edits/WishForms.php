@@ -7,6 +7,7 @@ namespace App\Http\Edits;
 use App\Rigs\Causes;
 use App\Rigs\FoundCauses;
 use App\ViewModels\Places;
+use App\ViewModels\WishImport;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSource;
@@ -27,6 +28,7 @@ use HiddenWire\Core\Edit\SetWishes;
 use HiddenWire\Core\Equipment\Family;
 use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\PointKind;
+use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Cure;
@@ -106,6 +108,18 @@ final class WishForms
             $in->flag('stereo') ?? false,
             $in->decibels('up_to_db'),
         )];
+    }
+
+    /** @return list<RigEdit> sounds, listeners and wishes of a table, as its preview showed them */
+    public static function import(EditFields $in): array
+    {
+        $import = new WishImport($in->rig, $in->text('csv', CsvTable::MAX_BYTES));
+        if ($import->plan === null) {
+            $in->refuse('csv', $import->trouble === '' ? 'Choose a file, or paste a table, first.' : $import->trouble);
+        }
+        $edits = $import->plan->all();
+
+        return $edits === [] ? $in->refuse('csv', 'No row changes anything.') : $edits;
     }
 
     /** @return list<RigEdit> a listener that has to hear the balance of another; without a number the wish is taken back */

@@ -26,16 +26,7 @@
             </form>
         @endif
         @if ($import->plan !== null)
-            <h3>What becomes of it</h3>
-            <p role="status">{{ $import->plan->count('new') }} new, {{ $import->plan->count('changed') }} changed, {{
-                $import->plan->count('same') }} as they are, {{ $import->plan->count('problem') }} that can't be made.</p>
-            <div class="matrix-scroll" tabindex="0" role="region" aria-label="Rows">
-                <table class="rows"><thead><tr><th scope="col">Line</th><th scope="col">Outcome</th><th scope="col">What</th></tr></thead>
-                    <tbody>@foreach ($import->plan->rows as $row)
-                        <tr class="outcome-{{ $row->outcome }}"><td class="figures">{{ $row->line }}</td><td>{{ $row->outcome }}</td><td>{{
-                        $row->words }}</td></tr> @endforeach</tbody>
-                </table>
-            </div>
+            <x-planned-rows :plan="$import->plan"/>
             @if ($import->makes() > 0)
                 <x-edit :page="$page" class="form-foot" :fields="['edit' => 'import-cables', 'situation' => '']"
                     :data-then="route('rigs.cables', $page->record->id)">

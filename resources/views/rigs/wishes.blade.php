@@ -121,6 +121,7 @@
                     </x-edit>
                 @endforeach
             </div>
+            <p class="quiet"><a href="{{ $page->url([], 'import-wishes') }}">Import sounds and wishes from a table</a></p>
             <x-balances :page="$page" :balances="$table->balances" />
             @if ($page->asked('ends') !== '1')
                 @foreach ($table->blasts as $blast) <p class="blast"><strong>{{ $blast['listener'] }}:</strong>

@@ -6,8 +6,8 @@ namespace HiddenWire\Core\Import;
 
 use HiddenWire\Core\Edit\RigEdit;
 
-/** What becomes of one row: a new cable, a change of one that is there, nothing, or a problem. */
-final readonly class PlannedCable
+/** What becomes of one row of a table: something new, a change of what is there, nothing, or a problem. */
+final readonly class PlannedRow
 {
     /**
      * @param  int  $line  of the file
