@@ -34,11 +34,11 @@ const troubles = async (page, address) => {
 
 const VIEWS = ['wishes', 'wishes?ends=1', 'returns', 'stock', 'stock?q=usb', 'shopping', 'wiring', 'wiring?depth=inside', 'wiring?layer=ground',
     'cables', 'computers', 'names', 'recipes', 'tracks', 'levels', 'controls', 'show', 'checks?causes=1', 'dependence', 'doubts', 'bench', 'faults', 'situations', 'cards',
-    'cards/run-down', 'book', 'history', 'people', 'downloads', 'import-cables', 'find?q=head'];
+    'cards/run-down', 'book', 'history', 'people', 'downloads', 'import-cables', 'import-wishes', 'find?q=head'];
 const OF_THE_DEMO = ['wishes?pair=rally:viewers&causes=1', 'stock?select=unit:mixer', 'stock?list=webcam%0Awebcam%0Ateapot%20of%20glass', 'stock?select=unit:cast-pc&swap=gaming-computer',
     'wiring?select=unit:mixer', 'computers/cast-pc/observed', 'wiring?select=cable:w-07', 'wiring?select=socket:cast-pc/usb-4&depth=sockets&with=mixer/phones',
     'recipes?select=unit:mixer', 'recipes?select=unit:mixer&as=matrix', 'situations?situation=break&against=on-air', 'controls?control=box-3',
-    'controls?of=mixer&try=mixer/ch-1%20fader', 'show?unlocked=1&to=break', 'by-hand?from=break&to=talk'];
+    'controls?of=mixer&try=mixer/ch-1%20fader', 'show?unlocked=1&to=break', 'by-hand?from=break&to=talk', 'label/cable/w-17', 'label/unit/mixer'];
 
 test('every view of a rig is valid HTML', async ({ page }) => {
     const small = await openSmall(page);
