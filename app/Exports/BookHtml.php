@@ -6,6 +6,7 @@ namespace App\Exports;
 
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\BookInput;
+use HiddenWire\Core\Book\Parts\WallSheet;
 use HiddenWire\Core\Export\Exporter;
 
 /** The book as one HTML file, with the maps drawn into it. */
@@ -48,11 +49,10 @@ final readonly class BookHtml implements Exporter
     public function writer(BookInput $of): HtmlBook
     {
         $maps = [];
-        foreach ($this->parts === null || in_array('maps', $this->parts, true) ? [MapDepth::Cables, MapDepth::Inside] : [] as $depth) {
-            if ($of->rig->units === []) {
-                continue;
+        foreach ($of->rig->units === [] ? [] : ['maps' => MapDepth::Cables->value, WallSheet::KEY => WallSheet::KEY] as $part => $figure) {
+            if (in_array($part, $this->parts ?? ['maps'], true)) {
+                $maps[$figure] = $this->mapAt === null ? $this->map(MapDepth::Cables) : $this->later(($this->mapAt)(MapDepth::Cables));
             }
-            $maps[$depth->value] = $this->mapAt === null ? $this->map($depth) : $this->later(($this->mapAt)($depth));
         }
 
         return new HtmlBook($this->parts, $maps);

@@ -106,17 +106,15 @@ final readonly class BookPdf implements Exporter
     /** @return array<string, string> by depth */
     private function maps(BookInput $of): array
     {
-        $maps = [];
-        $isAsked = $this->parts === null || in_array('maps', $this->parts, true);
-        foreach ($isAsked && $of->rig->units !== [] ? [MapDepth::Cables, MapDepth::Inside] : [] as $depth) {
-            try {
-                $maps[$depth->value] = (new MapSheets($this->drawings->at($depth), $depth->value, $depth->label(), $this->paper))->html();
-            } catch (TooLarge $e) {
-                $maps[$depth->value] = '<p>'.htmlspecialchars("{$depth->label()}: {$e->getMessage()}").'</p>';
-            }
+        if ($of->rig->units === [] || ! in_array('maps', $this->parts ?? ['maps'], true)) {
+            return [];
         }
-
-        return $maps;
+        $depth = MapDepth::Cables;
+        try {
+            return [$depth->value => (new MapSheets($this->drawings->at($depth), $depth->value, $depth->label(), $this->paper))->html()];
+        } catch (TooLarge $e) {
+            return [$depth->value => '<p>'.htmlspecialchars("{$depth->label()}: {$e->getMessage()}").'</p>'];
+        }
     }
 
     /** How much larger letters are on a sheet of a width than on A3: one stands further away. */
@@ -133,7 +131,12 @@ final readonly class BookPdf implements Exporter
     private function wall(BookInput $of): array
     {
         $lines = count($of->rig->sources) + count($of->rig->controls);
-        $sheets = new MapSheets($this->drawings->at(MapDepth::Cables), WallSheet::KEY, (new Maps)->captionOf('cables'), $this->paper);
+        try {
+            $scene = $this->drawings->at(MapDepth::Cables);
+        } catch (TooLarge $e) {
+            return ['<p>'.htmlspecialchars($e->getMessage()).'</p>', self::WALL[0]];
+        }
+        $sheets = new MapSheets($scene, WallSheet::KEY, (new Maps)->captionOf('cables'), $this->paper);
         foreach (self::WALL as [$width, $height]) {
             $larger = self::larger($width);
             $map = $sheets->within([$width - 28.0, $height - $larger * (self::WALL_HEAD + self::WALL_LINE * $lines)]);
