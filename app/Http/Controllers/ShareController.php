@@ -55,9 +55,8 @@ final class ShareController
     {
         $share = Share::of($secret) ?? abort(404);
         $rig = $share->rig ?? abort(404);
-        $parts = array_values(array_diff(array_keys(Parts::all()), ['changes']));
         try {
-            $written = (new WrittenBook($rig, $parts))->html();
+            $written = (new WrittenBook($rig, Parts::usual()))->html();
         } catch (InvalidDocument) {
             abort(404);
         }
