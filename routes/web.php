@@ -60,6 +60,8 @@ Route::controller(FarTestController::class)->prefix('/far/{run}/{listener}')->mi
         Route::get('/', 'show');
         Route::post('/', 'answer')->name('.answer');
     });
+Route::get('/label/{secret}/{kind}/{id}', [LabelController::class, 'open'])->where('secret', '[A-Za-z0-9]{40}')
+    ->whereIn('kind', ['cable', 'unit'])->where('id', '[a-z0-9._-]{1,64}')->middleware('throttle:shared')->name('label');
 Route::get('/shared/{secret}', [ShareController::class, 'show'])->where('secret', '[A-Za-z0-9]{40}')
     ->middleware('throttle:shared')->name('shared');
 
@@ -182,8 +184,9 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/{card}', 'show')->where('card', '[a-z0-9._/-]{1,80}')->name('card');
                 Route::post('/{card}', 'tick')->where('card', '[a-z0-9._/-]{1,80}')->middleware('throttle:ticks')->name('card.tick');
             });
-            Route::get('/label/{kind}/{id}', LabelController::class)->whereIn('kind', ['cable', 'unit'])->where('id', '[a-z0-9._-]{1,64}')
-                ->name('label');
+            Route::post('/labels', [LabelController::class, 'print'])->middleware('throttle:documents')->name('labels');
+            Route::get('/label/{kind}/{id}', [LabelController::class, 'show'])
+                ->whereIn('kind', ['cable', 'unit'])->where('id', '[a-z0-9._-]{1,64}')->name('label');
             Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');

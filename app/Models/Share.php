@@ -10,13 +10,14 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
 /**
- * A link by which anybody who has it sees one rig's book, and nothing else.
+ * A link by which anybody who has it sees one rig's book, or what its labels say, and nothing else.
  *
  * @property int $id
  * @property int $rig_id
  * @property string $name  what it is for
  * @property string $digest  of its secret; the secret itself is kept nowhere
  * @property Carbon|null $expires_at
+ * @property Opens $opens
  * @property Carbon $created_at
  */
 final class Share extends Model
@@ -28,22 +29,26 @@ final class Share extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['name', 'digest', 'expires_at'];
+    protected $fillable = ['name', 'digest', 'expires_at', 'opens'];
 
-    protected $casts = ['expires_at' => 'datetime', 'created_at' => 'datetime'];
+    protected $attributes = ['opens' => 'book'];
+
+    protected $casts = ['expires_at' => 'datetime', 'created_at' => 'datetime', 'opens' => Opens::class];
 
     /** @return array{string, self} the secret, which is told once, and what is to be kept */
-    public static function withSecret(string $name, ?Carbon $until): array
+    public static function withSecret(string $name, ?Carbon $until, Opens $opens = Opens::Book): array
     {
         $secret = Str::random(self::SECRET);
 
-        return [$secret, new self(['name' => $name, 'digest' => self::digest($secret), 'expires_at' => $until])];
+        return [$secret, new self([
+            'name' => $name, 'digest' => self::digest($secret), 'expires_at' => $until, 'opens' => $opens,
+        ])];
     }
 
-    /** The one of a secret that holds still. */
-    public static function of(string $secret): ?self
+    /** The one of a secret that holds still and opens this. */
+    public static function of(string $secret, Opens $opens = Opens::Book): ?self
     {
-        $share = self::query()->with('rig')->where('digest', self::digest($secret))->first();
+        $share = self::query()->with('rig')->where('digest', self::digest($secret))->where('opens', $opens)->first();
 
         return $share === null || $share->hasExpired() ? null : $share;
     }

@@ -20,8 +20,14 @@ final readonly class LabelPage
 
     public ?Unit $unit;
 
-    public function __construct(public Rig $record, private BookInput $of, private string $kind, private string $id)
-    {
+    /** @param  string|null  $secret  of the link by which it is seen without an account; null for members */
+    public function __construct(
+        public Rig $record,
+        private BookInput $of,
+        private string $kind,
+        private string $id,
+        private ?string $secret = null,
+    ) {
         $this->atHand = new AtHand($of);
         $this->cable = $kind === 'cable' ? $of->rig->cables[$id] : null;
         $this->unit = $kind === 'unit' ? $of->rig->units[$id] : null;
@@ -30,6 +36,12 @@ final readonly class LabelPage
     public function title(): string
     {
         return $this->cable->label ?? $this->unit->name ?? '';
+    }
+
+    /** Whether somebody sees it who has no more than a label: then only its ends and what runs there. */
+    public function isByLink(): bool
+    {
+        return $this->secret !== null;
     }
 
     /** "TRS, 3.5 mm, 8 m", or the unit's model and place. */
@@ -58,7 +70,8 @@ final readonly class LabelPage
 
     public function url(string $kind, string $id): string
     {
-        return route('rigs.label', ['rig' => $this->record->id, 'kind' => $kind, 'id' => $id]);
+        return $this->secret === null ? route('rigs.label', ['rig' => $this->record->id, 'kind' => $kind, 'id' => $id])
+            : route('label', ['secret' => $this->secret, 'kind' => $kind, 'id' => $id]);
     }
 
     public function cablingUrl(): string

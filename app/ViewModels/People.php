@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Models\Member;
 use App\Models\MemberRole;
+use App\Models\Opens;
 use App\Models\Rig as Record;
 use App\Models\Share;
 use App\Models\User;
@@ -43,7 +44,7 @@ final readonly class People
     /** Since when a link holds, and for how long, in words. */
     public function termOf(Share $share): string
     {
-        return 'made '.$share->created_at->toDateString().match (true) {
+        return ($share->opens === Opens::Labels ? 'codes on labels, ' : '').'made '.$share->created_at->toDateString().match (true) {
             $share->expires_at === null => '',
             $share->hasExpired() => ', expired',
             default => ', until '.$share->expires_at->format('Y-m-d H:i'),

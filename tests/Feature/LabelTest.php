@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Models\Opens;
+use App\Models\Share;
 use App\Models\User;
 use HiddenWire\Core\Book\AtHand;
 use HiddenWire\Core\Book\BookInput;
@@ -47,4 +49,30 @@ it('says what is lost without a lead, situation by situation, and where sockets 
         ->and(array_map(fn (array $one) => [$one['socket'], $one['cable']?->label, $one['there']], $atHand->socketsOf($rig->units['splitter'])))->toBe([
             ['In', 'W-1', 'Horn · Out at Desk'], ['A', 'W-2', 'Box · In at Desk'], ['B', 'W-3', 'Phones · In at Desk'], ['C', null, 'nothing goes here'],
         ]);
+});
+
+it('prints labels whose codes need no account, and lets none that were printed before open anything', function () {
+    $owner = User::factory()->create();
+    $rig = app(ImportRig::class)($owner, shipped('rigs/night-relay.json'));
+    [$old, $share] = Share::withSecret('Labels', null, Opens::Labels);
+    $rig->shares()->save($share);
+    $this->get("/label/{$old}/cable/w-17")->assertOk()->assertSeeInOrder(['Night relay', 'W-17', 'Where it goes', 'Desk mixer', 'What it carries', 'On air'])
+        ->assertHeader('X-Robots-Tag', 'noindex, nofollow')->assertDontSee('Is it plugged?')->assertDontSee('lacks')->assertDontSee("/rigs/{$rig->id}", false)
+        ->assertDontSee($owner->name);
+    $this->get("/label/{$old}/unit/mixer")->assertOk()->assertSee("/label/{$old}/cable/w-02", false)->assertDontSee("/rigs/{$rig->id}", false);
+    foreach (["/shared/{$old}", "/label/{$old}/cable/kettle", '/label/'.str_repeat('a', 40).'/cable/w-17'] as $nothing) {
+        $this->get($nothing)->assertNotFound();
+    }
+    // A link to the book opens no label.
+    [$book, $other] = Share::withSecret('The hall', null);
+    $rig->shares()->save($other);
+    $this->get("/label/{$book}/cable/w-17")->assertNotFound();
+    $editor = User::factory()->create();
+    $rig->members()->create(['user_id' => $editor->id, 'role' => 'edit', 'accepted_at' => now()]);
+    $this->actingAs($editor)->post("/rigs/{$rig->id}/labels", ['labels' => 'a4-65'])->assertForbidden();
+    $this->flushSession();
+    $answer = $this->actingAs($owner)->post("/rigs/{$rig->id}/labels", ['labels' => 'tape-18'])->assertOk()->assertHeader('Content-Type', 'application/pdf');
+    expect($answer->getContent())->toStartWith('%PDF')->and($rig->shares()->where('opens', 'labels')->count())->toBe(1)->and($rig->shares()->count())->toBe(2);
+    $this->get("/label/{$old}/cable/w-17")->assertNotFound();
+    $this->get("/rigs/{$rig->id}/people")->assertOk()->assertSee('codes on labels, made');
 });

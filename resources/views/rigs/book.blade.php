@@ -60,6 +60,16 @@
                     <li><a href="{{ route('rigs.export', ['rig' => $page->record->id, 'format' => $key, ...$book->query()]) }}"
                     download>{{ $label }}</a></li> @endforeach
             </ul>
+            @can('own', $page->record)
+                <h3>Labels for everybody</h3>
+                <form method="post" action="{{ route('rigs.labels', $page->record->id) }}">
+                    @csrf
+                    <input type="hidden" name="labels" value="{{ $book->stock->key }}">
+                    <p class="quiet">Their codes need no account: they show where a lead goes and what it carries, nothing else. Labels that
+                        were printed so before open nothing any more. To withdraw them, remove the link on People.</p>
+                    <button class="btn btn-sm btn-ink" type="submit" data-own>Print them</button>
+                </form>
+            @endcan
             <p class="quiet">This page prints as the book, too.</p>
         </aside>
         <article class="book paper-{{ $book->paper->value }}" tabindex="0"

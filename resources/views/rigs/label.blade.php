@@ -1,7 +1,8 @@
 <x-page :title="$label->title()" class="card-body">
     <main class="card-sheet label-sheet">
         <header>
-            <p><a href="{{ route('rigs.wishes', $label->record->id) }}">{{ $label->record->name }}</a></p>
+            <p>@if ($label->isByLink()) {{ $label->record->name }} @else <a
+                href="{{ route('rigs.wishes', $label->record->id) }}">{{ $label->record->name }}</a> @endif</p>
             <h1>{{ $label->title() }}</h1>
             <p class="quiet">{{ $label->kind() }}</p>
         </header>
@@ -23,6 +24,7 @@
                     @endforeach
                 </dl>
             </section>
+            @unless ($label->isByLink())
             <section>
                 <h2>Is it plugged?</h2>
                 @forelse ($label->lost() as $situation => $listeners)
@@ -37,6 +39,7 @@
                 @endforelse
                 <p><a href="{{ $label->cablingUrl() }}">Tick it on the cabling card</a></p>
             </section>
+            @endunless
         @elseif ($label->unit !== null)
             <section>
                 <h2>What is plugged</h2>
@@ -49,9 +52,9 @@
                             <span @class(['quiet' => $socket['cable'] === null])>{{ $socket['there'] }}</span></li>
                     @endforeach
                 </ul>
-                <p><a href="{{ $label->cablingUrl() }}">Cabling card</a></p>
+                @unless ($label->isByLink()) <p><a href="{{ $label->cablingUrl() }}">Cabling card</a></p> @endunless
             </section>
         @endif
-        <footer><p><a href="{{ $label->mapUrl() }}">Change it on the map</a></p></footer>
+        @unless ($label->isByLink()) <footer><p><a href="{{ $label->mapUrl() }}">Change it on the map</a></p></footer> @endunless
     </main>
 </x-page>
