@@ -77,7 +77,7 @@ final readonly class HtmlBook implements Exporter
 
         return "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n"
             ."<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n<title>{$title} · {$edition}</title>\n"
-            ."<style>\n".self::beside(self::STYLE)."</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
+            ."<style>\n".self::beside(self::STYLE).self::shares()."</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
     }
 
     /** What stands between the page's head and its script: also for a page of the application. */
@@ -206,7 +206,7 @@ final readonly class HtmlBook implements Exporter
 
         $all = array_sum($table->widths);
         $widths = $table->widths === [] ? '' : '<colgroup>'.implode('', array_map(
-            fn (float|int $one) => '<col width="'.round(100 * $one / $all, 1).'%">',
+            fn (float|int $one) => '<col class="share-'.max(1, (int) round(100 * $one / $all)).'">',
             $table->widths,
         )).'</colgroup>';
 
@@ -248,6 +248,12 @@ final readonly class HtmlBook implements Exporter
 
         return "<svg class=\"travel\" fill=\"none\" stroke=\"currentColor\" width=\"{$width}\" height=\"14\" viewBox=\"0 0 {$width} 14\" "
             ."aria-hidden=\"true\">{$picture}</svg> ".self::text($of->words);
+    }
+
+    /** Widths of columns in hundredths, as a style sheet: what a page may not say at a column itself. */
+    private static function shares(): string
+    {
+        return implode('', array_map(fn (int $share) => ".share-{$share} { width: {$share}%; }\n", range(1, 100)));
     }
 
     private static function beside(string $file): string
