@@ -11,7 +11,7 @@
         </form>
         <form method="post" action="{{ route('rigs.import-wishes.read', $page->record->id) }}">
             @csrf
-            <label class="paste-table">Or paste it <textarea class="form-control figures" name="csv" rows="8" wrap="off" spellcheck="false"
+            <label class="paste-table">Or paste it <textarea class="form-control figures" name="csv" rows="8" spellcheck="false"
                 required>{{ $import->csv }}</textarea></label>
             <button class="do" type="submit">Preview</button>
         </form>
