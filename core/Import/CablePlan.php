@@ -18,66 +18,26 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 
 /** A table of cables against a rig: row by row, what would be made of it and what can't. Units and sockets go by their names. */
-final class CablePlan
+final class CablePlan extends TablePlan
 {
-    /** Units and cables looked at again, over all changes. */
-    private const MOST_WORK = 250_000;
-
     /** What is shorter is a slip of the keys, but for a length of nothing, which our own tables can have. */
     private const SHORTEST_M = 0.01;
-
-    /** @var list<PlannedRow> */
-    public readonly array $rows;
-
-    /** The rig as all that can be made would leave it. */
-    public readonly Rig $after;
 
     /** @var array<string, list<string>> ids of units by name in small letters */
     private array $units = [];
 
     public function __construct(Rig $rig, CsvTable $table, private readonly CableMapping $mapping)
     {
+        parent::__construct($rig, $table, Plug::class);
+    }
+
+    protected function begin(Rig $rig, array $columns): array
+    {
         foreach ($rig->units as $unit) {
             $this->units[mb_strtolower($unit->name)][] = $unit->id;
         }
-        $rows = [];
-        $spent = 0;
-        foreach ($table->rows as $line => $row) {
-            // Each change looks at the whole rig again: what a file may cost has a limit.
-            if ($spent > self::MOST_WORK) {
-                $rows[] = new PlannedRow($line, 'problem', 'Too many at once. Import the file again for the rest.');
 
-                continue;
-            }
-            try {
-                $edits = $this->edits($rig, $row);
-                $words = [];
-                $isNew = ($edits[0] ?? null) instanceof Plug;
-                foreach ($edits as $edit) {
-                    $words[] = $edit->words($rig);
-                    $rig = $edit->applyTo($rig);
-                }
-                $rows[] = $edits === [] ? new PlannedRow($line, 'same', 'Is there already, like this.')
-                    : new PlannedRow($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
-            } catch (InvalidRig $e) {
-                $edits = [null];
-                $rows[] = new PlannedRow($line, 'problem', $e->problems[0]->message);
-            }
-            $spent += $edits === [] ? 0 : count($rig->units) + count($rig->cables);
-        }
-        $this->rows = $rows;
-        $this->after = $rig;
-    }
-
-    /** @return list<RigEdit> all that can be made */
-    public function all(): array
-    {
-        return array_merge(...array_map(fn (PlannedRow $row) => $row->edits, $this->rows));
-    }
-
-    public function count(string $outcome): int
-    {
-        return count(array_filter($this->rows, fn (PlannedRow $row) => $row->outcome === $outcome));
+        return [$rig, []];
     }
 
     /**
@@ -86,7 +46,7 @@ final class CablePlan
      *
      * @throws InvalidRig where a name is not known, or a value is none
      */
-    private function edits(Rig $rig, array $row): array
+    protected function edits(Rig $rig, array $row): array
     {
         $from = $this->socket($rig, $row, 'from');
         $to = $this->socket($rig, $row, 'to');

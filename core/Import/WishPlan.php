@@ -22,16 +22,13 @@ use HiddenWire\Core\Rig\Wish;
  * A table of sounds and wishes against a rig: the first column names sounds, one may say their kinds, and each other column is a listener,
  * "Viewers" or "Viewers (stream)" where it is new. Row by row, what would be made of it and what can't.
  */
-final class WishPlan
+final class WishPlan extends TablePlan
 {
     private const WORDS = [
         'must' => Want::Must, 'must hear' => Want::Must, 'yes' => Want::Must, 'x' => Want::Must, '1' => Want::Must,
         'may' => Want::May, 'may hear' => Want::May, 'maybe' => Want::May,
         'must not' => Want::MustNot, 'must-not' => Want::MustNot, 'not' => Want::MustNot, 'no' => Want::MustNot, '0' => Want::MustNot,
     ];
-
-    /** @var list<PlannedRow> */
-    public readonly array $rows;
 
     /** @var array<int, string> ids of listeners, by column */
     private array $listeners = [];
@@ -40,47 +37,11 @@ final class WishPlan
 
     public function __construct(Rig $rig, CsvTable $table)
     {
-        $rows = $this->columns($rig, $table->columns);
-        foreach ($rows as $row) {
-            foreach ($row->edits as $edit) {
-                $rig = $edit->applyTo($rig);
-            }
-        }
-        foreach ($table->rows as $line => $row) {
-            try {
-                [$edits, $isNew] = $this->edits($rig, $row);
-                $words = [];
-                foreach ($edits as $edit) {
-                    $words[] = $edit->words($rig);
-                    $rig = $edit->applyTo($rig);
-                }
-                $rows[] = $edits === [] ? new PlannedRow($line, 'same', 'Is there already, like this.')
-                    : new PlannedRow($line, $isNew ? 'new' : 'changed', implode('; ', $words), $edits);
-            } catch (InvalidRig $e) {
-                $rows[] = new PlannedRow($line, 'problem', $e->problems[0]->message);
-            }
-        }
-        $this->rows = $rows;
+        parent::__construct($rig, $table, AddSource::class);
     }
 
-    /** @return list<RigEdit> all that can be made */
-    public function all(): array
-    {
-        return array_merge(...array_map(fn (PlannedRow $row) => $row->edits, $this->rows));
-    }
-
-    public function count(string $outcome): int
-    {
-        return count(array_filter($this->rows, fn (PlannedRow $row) => $row->outcome === $outcome));
-    }
-
-    /**
-     * Which column is whom; listeners that are new, and columns that are nobody, are told as of the first line.
-     *
-     * @param  list<string>  $columns
-     * @return list<PlannedRow>
-     */
-    private function columns(Rig $rig, array $columns): array
+    /** Which column is whom; listeners that are new, and columns that are nobody, are told as of the first line. */
+    protected function begin(Rig $rig, array $columns): array
     {
         $rows = [];
         foreach (array_slice($columns, 1, null, true) as $at => $head) {
@@ -115,16 +76,16 @@ final class WishPlan
             }
         }
 
-        return $rows;
+        return [$rig, $rows];
     }
 
     /**
      * @param  list<string>  $row
-     * @return array{list<RigEdit>, bool} the edits, and whether the sound is new
+     * @return list<RigEdit>
      *
      * @throws InvalidRig where a cell says nothing that is known
      */
-    private function edits(Rig $rig, array $row): array
+    protected function edits(Rig $rig, array $row): array
     {
         $name = mb_substr(trim($row[0] ?? ''), 0, Bounds::SHORT_NAME);
         if ($name === '') {
@@ -154,7 +115,7 @@ final class WishPlan
             $edits[] = new SetWishes($of, Want::from((string) $want));
         }
 
-        return [$edits, ($edits[0] ?? null) instanceof AddSource];
+        return $edits;
     }
 
     /** Whether just this is wished already, in all situations. */
