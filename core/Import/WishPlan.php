@@ -30,6 +30,9 @@ final class WishPlan extends TablePlan
         'must not' => Want::MustNot, 'must-not' => Want::MustNot, 'not' => Want::MustNot, 'no' => Want::MustNot, '0' => Want::MustNot,
     ];
 
+    /** Columns looked at; each new listener copies the rig. */
+    private const MOST_COLUMNS = 200;
+
     /** @var array<int, string> ids of listeners, by column */
     private array $listeners = [];
 
@@ -44,7 +47,7 @@ final class WishPlan extends TablePlan
     protected function begin(Rig $rig, array $columns): array
     {
         $rows = [];
-        foreach (array_slice($columns, 1, null, true) as $at => $head) {
+        foreach (array_slice($columns, 1, self::MOST_COLUMNS, true) as $at => $head) {
             $name = trim($head);
             if (mb_strtolower($name) === 'kind') {
                 $this->kinds = $at;
@@ -75,6 +78,9 @@ final class WishPlan extends TablePlan
                 $rows[] = new PlannedRow(1, 'new', $words, [$add]);
             }
         }
+        if (count($columns) > self::MOST_COLUMNS + 1) {
+            $rows[] = new PlannedRow(1, 'problem', 'Only '.self::MOST_COLUMNS.' columns are read at once. Import the rest in a file of its own.');
+        }
 
         return [$rig, $rows];
     }
@@ -100,6 +106,7 @@ final class WishPlan extends TablePlan
             $edits[] = new AddSource($name, $kind, null);
             $source = (string) array_key_last($edits[0]->applyTo($rig)->sources);
         }
+        $wishes = array_filter($rig->wishes, fn (Wish $wish) => $wish->source === $source);
         $pairs = [];
         foreach ($this->listeners as $at => $listener) {
             $cell = mb_strtolower(trim($row[$at] ?? ''));
@@ -107,7 +114,7 @@ final class WishPlan extends TablePlan
                 continue;
             }
             $want = self::WORDS[$cell] ?? throw self::wrong("\"{$cell}\" is no wish: write must, may or must not, or nothing.");
-            if (! self::isWished($rig, $source, $listener, $want)) {
+            if (! self::isWished($wishes, $listener, $want)) {
                 $pairs[$want->value][] = [$source, $listener];
             }
         }
@@ -118,13 +125,14 @@ final class WishPlan extends TablePlan
         return $edits;
     }
 
-    /** Whether just this is wished already, in all situations. */
-    private static function isWished(Rig $rig, string $source, string $listener, Want $want): bool
+    /**
+     * Whether just this is wished already, in all situations.
+     *
+     * @param  array<array-key, Wish>  $wishes  of one sound
+     */
+    private static function isWished(array $wishes, string $listener, Want $want): bool
     {
-        $wishes = array_values(array_filter(
-            $rig->wishes,
-            fn (Wish $wish) => $wish->source === $source && $wish->listener === $listener,
-        ));
+        $wishes = array_values(array_filter($wishes, fn (Wish $wish) => $wish->listener === $listener));
 
         return count($wishes) === 1 && $wishes[0]->want === $want && $wishes[0]->situations === [];
     }

@@ -99,6 +99,18 @@ it('takes its own cable schedule in again: the same cables as went out', functio
     expect($plan->count('problem'))->toBe(0)->and($plain($plan->after))->toBe($plain($rig));
 });
 
+it('reads no more of a table of wishes than a request can bear, and says what is left', function () {
+    $rig = Draft::rig()->tone('music', 2)->ear('ears', 2)->make();
+    // By hand: 200 of 300 columns are new listeners, and one line says that there are more.
+    $heads = implode(',', array_map(fn (int $i) => "L{$i} (stream)", range(1, 300)));
+    $wide = new WishPlan($rig, CsvTable::read("Sound,{$heads}\nMusic".str_repeat(',', 300)."\n"));
+    expect($wide->after->listeners)->toHaveCount(201)->and($wide->rows[200]->outcome)->toBe('problem')
+        ->and($wide->rows[200]->words)->toContain('Only 200 columns');
+    $long = new WishPlan($rig, CsvTable::read("Sound,Ears\n".implode("\n", array_map(fn (int $i) => "S{$i},must", range(1, 2000)))));
+    expect($long->rows[1999]->words)->toBe('Too many at once. Import the file again for the rest.')
+        ->and($long->count('new') + $long->count('problem'))->toBe(2000)->and($long->count('new'))->toBeGreaterThan(400);
+});
+
 it('takes sounds and wishes from a table, row by row', function () {
     $rig = Draft::rig()->tone('music', 2)->ear('ears', 2)->wish('music', 'ears', 'may')->make();
     $plan = fn (string $text): WishPlan => new WishPlan($rig, CsvTable::read($text));
