@@ -18,7 +18,7 @@ use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\SocketRef;
 
 /** A table of cables against a rig: row by row, what would be made of it and what can't. Units and sockets go by their names. */
-final class CablePlan extends TablePlan
+final class CablePlan
 {
     /** What is shorter is a slip of the keys, but for a length of nothing, which our own tables can have. */
     private const SHORTEST_M = 0.01;
@@ -26,18 +26,34 @@ final class CablePlan extends TablePlan
     /** @var array<string, list<string>> ids of units by name in small letters */
     private array $units = [];
 
-    public function __construct(Rig $rig, CsvTable $table, private readonly CableMapping $mapping)
-    {
-        parent::__construct($rig, $table, Plug::class);
-    }
+    /** @var list<PlannedRow> */
+    public readonly array $rows;
 
-    protected function begin(Rig $rig, array $columns): array
+    /** The rig as all that can be made would leave it. */
+    public readonly Rig $after;
+
+    private readonly PlannedRows $planned;
+
+    public function __construct(Rig $rig, CsvTable $table, private readonly CableMapping $mapping)
     {
         foreach ($rig->units as $unit) {
             $this->units[mb_strtolower($unit->name)][] = $unit->id;
         }
 
-        return [$rig, []];
+        $this->planned = new PlannedRows($rig, $table, Plug::class, $this->edits(...));
+        $this->rows = $this->planned->rows;
+        $this->after = $this->planned->after;
+    }
+
+    /** @return list<RigEdit> all that can be made */
+    public function all(): array
+    {
+        return $this->planned->all();
+    }
+
+    public function count(string $outcome): int
+    {
+        return $this->planned->count($outcome);
     }
 
     /**
@@ -46,7 +62,7 @@ final class CablePlan extends TablePlan
      *
      * @throws InvalidRig where a name is not known, or a value is none
      */
-    protected function edits(Rig $rig, array $row): array
+    private function edits(Rig $rig, array $row): array
     {
         $from = $this->socket($rig, $row, 'from');
         $to = $this->socket($rig, $row, 'to');

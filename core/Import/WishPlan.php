@@ -22,7 +22,7 @@ use HiddenWire\Core\Rig\Wish;
  * A table of sounds and wishes against a rig: the first column names sounds, one may say their kinds, and each other column is a listener,
  * "Viewers" or "Viewers (stream)" where it is new. Row by row, what would be made of it and what can't.
  */
-final class WishPlan extends TablePlan
+final class WishPlan
 {
     private const WORDS = [
         'must' => Want::Must, 'must hear' => Want::Must, 'yes' => Want::Must, 'x' => Want::Must, '1' => Want::Must,
@@ -38,13 +38,40 @@ final class WishPlan extends TablePlan
 
     private ?int $kinds = null;
 
+    /** @var list<PlannedRow> */
+    public readonly array $rows;
+
+    /** The rig as all that can be made would leave it. */
+    public readonly Rig $after;
+
+    private readonly PlannedRows $planned;
+
     public function __construct(Rig $rig, CsvTable $table)
     {
-        parent::__construct($rig, $table, AddSource::class);
+        [$rig, $rows] = $this->begin($rig, $table->columns);
+        $this->planned = new PlannedRows($rig, $table, AddSource::class, $this->edits(...), $rows);
+        $this->rows = $this->planned->rows;
+        $this->after = $this->planned->after;
     }
 
-    /** Which column is whom; listeners that are new, and columns that are nobody, are told as of the first line. */
-    protected function begin(Rig $rig, array $columns): array
+    /** @return list<RigEdit> all that can be made */
+    public function all(): array
+    {
+        return $this->planned->all();
+    }
+
+    public function count(string $outcome): int
+    {
+        return $this->planned->count($outcome);
+    }
+
+    /**
+     * Which column is whom; listeners that are new, and columns that are nobody, are told as of the first line.
+     *
+     * @param  list<string>  $columns
+     * @return array{Rig, list<PlannedRow>} the rig as it leaves it, and what it makes
+     */
+    private function begin(Rig $rig, array $columns): array
     {
         $rows = [];
         foreach (array_slice($columns, 1, self::MOST_COLUMNS, true) as $at => $head) {
@@ -79,7 +106,8 @@ final class WishPlan extends TablePlan
             }
         }
         if (count($columns) > self::MOST_COLUMNS + 1) {
-            $rows[] = new PlannedRow(1, 'problem', 'Only '.self::MOST_COLUMNS.' columns are read at once. Import the rest in a file of its own.');
+            $rows[] = new PlannedRow(1, 'problem', 'Only '.self::MOST_COLUMNS
+                .' columns are read at once. Import the rest in a file of its own.');
         }
 
         return [$rig, $rows];
@@ -91,7 +119,7 @@ final class WishPlan extends TablePlan
      *
      * @throws InvalidRig where a cell says nothing that is known
      */
-    protected function edits(Rig $rig, array $row): array
+    private function edits(Rig $rig, array $row): array
     {
         $name = mb_substr(trim($row[0] ?? ''), 0, Bounds::SHORT_NAME);
         if ($name === '') {

@@ -9,21 +9,24 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Rig;
 
 /** A table against a rig: row by row, what would be made of it, on the rig as the rows before leave it, and what can't. */
-abstract class TablePlan
+final readonly class PlannedRows
 {
     /** Units, cables and wishes looked at again, over all changes. */
     private const MOST_WORK = 250_000;
 
     /** @var list<PlannedRow> */
-    public readonly array $rows;
+    public array $rows;
 
     /** The rig as all that can be made would leave it. */
-    public readonly Rig $after;
+    public Rig $after;
 
-    /** @param  class-string<RigEdit>  $new  the change that begins a row of something new */
-    public function __construct(Rig $rig, CsvTable $table, string $new)
+    /**
+     * @param  class-string<RigEdit>  $new  the change that begins a row of something new
+     * @param  \Closure(Rig, list<string>): list<RigEdit>  $of  a row's changes, none where nothing is otherwise; throws InvalidRig
+     * @param  list<PlannedRow>  $rows  of the first line, made in $rig already
+     */
+    public function __construct(Rig $rig, CsvTable $table, string $new, \Closure $of, array $rows = [])
     {
-        [$rig, $rows] = $this->begin($rig, $table->columns);
         $spent = 0;
         foreach ($table->rows as $line => $row) {
             // Each change looks at the whole rig again: what a file may cost has a limit.
@@ -33,7 +36,7 @@ abstract class TablePlan
                 continue;
             }
             try {
-                $edits = $this->edits($rig, $row);
+                $edits = $of($rig, $row);
                 $words = [];
                 foreach ($edits as $edit) {
                     $words[] = $edit->words($rig);
@@ -52,29 +55,13 @@ abstract class TablePlan
     }
 
     /** @return list<RigEdit> all that can be made */
-    final public function all(): array
+    public function all(): array
     {
         return array_merge(...array_map(fn (PlannedRow $row) => $row->edits, $this->rows));
     }
 
-    final public function count(string $outcome): int
+    public function count(string $outcome): int
     {
         return count(array_filter($this->rows, fn (PlannedRow $row) => $row->outcome === $outcome));
     }
-
-    /**
-     * What the first line says.
-     *
-     * @param  list<string>  $columns
-     * @return array{Rig, list<PlannedRow>} the rig as it leaves it, and what it makes
-     */
-    abstract protected function begin(Rig $rig, array $columns): array;
-
-    /**
-     * @param  list<string>  $row
-     * @return list<RigEdit> none where nothing is otherwise
-     *
-     * @throws InvalidRig where a cell says nothing that is known
-     */
-    abstract protected function edits(Rig $rig, array $row): array;
 }
