@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Inside;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Steps;
@@ -166,6 +167,7 @@ final readonly class HtmlBook implements Exporter
             $block instanceof Steps => $this->steps($block, $id),
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
             $block instanceof Figure => $this->figure($block),
+            $block instanceof Inside => self::inside($block),
             $block instanceof Photo => $this->photo($block),
             default => throw new \LogicException('HTML does not know '.$block::class.'.'),
         };
@@ -177,6 +179,18 @@ final readonly class HtmlBook implements Exporter
 
         return ! str_starts_with($map, '<svg') ? $map
             : '<figure tabindex="0"><figcaption>'.self::text($figure->caption)."</figcaption>{$map}</figure>\n";
+    }
+
+    /** At the scale at which its letters are eight points high on paper. */
+    private static function inside(Inside $inside): string
+    {
+        $scene = new InsideScene($inside);
+        $size = fn (float $pixels): string => sprintf('%.2Fmm', $pixels * MapSheets::LEAST);
+
+        return '<figure tabindex="0"><figcaption>'.self::text($inside->caption).'</figcaption><svg xmlns="http://www.w3.org/2000/svg" '
+            ."width=\"{$size($scene->width)}\" height=\"{$size($scene->height)}\" viewBox=\"0 0 {$scene->width} {$scene->height}\" "
+            .'font-family="'.self::text("'Barlow Semi Condensed', ".PrintFonts::FAMILIES).'" role="img" aria-label="'
+            .self::text($inside->caption).'">'.Svg::drawn($scene->shapes)."</svg></figure>\n";
     }
 
     private function photo(Photo $photo): string

@@ -12,7 +12,7 @@ namespace App\Exports;
 final readonly class MapSheets
 {
     /** Millimetres a pixel at which the smallest text, 10.5 px, is 8 points high. */
-    private const LEAST = 0.2688;
+    public const LEAST = 0.2688;
 
     /** And at most: no map is larger than that. */
     private const MOST = 0.3;

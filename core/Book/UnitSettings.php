@@ -93,6 +93,7 @@ final class UnitSettings
 
         return $mixes === [] && $points === null && $others === [] && $this->unit->linked === [] ? [] : [
             new Heading($this->unit->name),
+            ...Insides::ofUnit($this->of, $this->unit, $this->acting),
             ...($mixes === [] ? [] : [new Table(['Mix', 'Takes', 'Leaves out', 'For'], $mixes, [1, 3, 1.6, 1.6])]),
             ...($points === null ? [] : [$points]),
             ...($others === [] ? [] : [new Table(['What', 'Set to', 'Notes'], $others, [2, 1.5, 3])]),

@@ -9,6 +9,7 @@ use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Figure;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Inside;
 use HiddenWire\Core\Book\Photo;
 use HiddenWire\Core\Book\See;
 use HiddenWire\Core\Book\Steps;
@@ -67,7 +68,7 @@ final readonly class Markdown implements Exporter
             $block instanceof See => self::escaped((string) $block).".\n",
             $block instanceof Steps => implode("\n", array_map(fn (string $step) => '- [ ] '.self::escaped($step), $block->steps))."\n",
             $block instanceof Table => $block->rows === [] ? '' : $this->table($block),
-            $block instanceof Figure => '',
+            $block instanceof Figure, $block instanceof Inside => '',
             $block instanceof Photo => 'Picture: '.self::escaped($block->caption)."\n",
             default => throw new \LogicException('Markdown does not know '.$block::class.'.'),
         };

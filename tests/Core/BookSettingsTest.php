@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Inside;
 use HiddenWire\Core\Book\Parts\Mixes;
 use HiddenWire\Core\Book\Parts\Models;
 use HiddenWire\Core\Book\Table;
@@ -77,6 +78,7 @@ function settingsOf(Rig $rig): array
         match (true) {
             $block instanceof Heading => $rows[] = ["# {$block->text}"],
             $block instanceof Text => $rows[] = [$block->text],
+            $block instanceof Inside => null,
             $block instanceof Table => array_push($rows, $block->columns, ...array_map(
                 fn (array $row) => array_map(fn (string|Travel $cell) => (string) $cell, $row),
                 $block->rows,

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Book\Parts;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Book\Cards\ComputerCard;
 use HiddenWire\Core\Book\Heading;
+use HiddenWire\Core\Book\Insides;
 use HiddenWire\Core\Book\Part;
 use HiddenWire\Core\Book\PickWords;
 use HiddenWire\Core\Book\Steps;
@@ -57,6 +58,7 @@ final class Computers implements Part
                 array_map(fn (Device $device) => $this->device($device, $of), $devices),
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
             );
+            array_push($blocks, ...Insides::ofComputer($of, $unit));
             $channels = new ChannelTable($of->hearing()->graph);
             foreach (array_filter($devices, $channels->isUseful(...)) as $device) {
                 $blocks[] = new Heading("{$unit->name}: channels of {$device->name()}, {$device->direction->value}");
