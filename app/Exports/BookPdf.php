@@ -25,6 +25,14 @@ final readonly class BookPdf implements Exporter
 
     private const WALL_LINE = 5.4;
 
+    private const MAPS = 'maps';
+
+    /** Millimetres that the headings of a map take. */
+    private const MAP_HEAD = 22.0;
+
+    /** From where to where on a page it is left full enough by a map that goes onto the next one, as shares of its height. */
+    private const FULL = [0.64, 0.94];
+
     /**
      * @param  list<string>|null  $parts  null for all
      * @param  (\Closure(int, int): void)|null  $progress  told after each part how many of all are written; what it throws ends the writing
@@ -70,12 +78,42 @@ final readonly class BookPdf implements Exporter
         $foot = $book->title.($book->edition === '' ? '' : " · {$book->edition}");
 
         $head .= '<style>'.$this->style($foot, $sheet).'</style>';
-        // What is drawn in a map takes no room.
-        $empty = (string) preg_replace('/(<svg[^>]*>).*?<\/svg>/s', '$1</svg>', $body);
+        // What is drawn takes the room of its frame.
+        $empty = fn (string $body): string => (string) preg_replace('/(<svg[^>]*>).*?<\/svg>/s', '$1</svg>', $body);
+        $height = $html->drawing($body, self::MAPS);
+        if ($height !== null) {
+            $body = $html->moved($body, self::MAPS, null);
+            $places = $this->typesetter->places($html->page($book, $empty($body), $head));
+            $body = $html->moved($body, self::MAPS, $this->before($places, $height));
+        }
 
         return $this->typesetter->paged(
-            fn (?array $pages): string => $html->page($book, $pages === null ? $empty : $html->numbered($body, $pages), $head),
+            fn (?array $pages): string => $html->page($book, $pages === null ? $empty($body) : $html->numbered($body, $pages), $head),
         );
+    }
+
+    /**
+     * Behind which section the map goes: the first where it finds room on the page, or leaves no more than a third of it empty.
+     *
+     * @param  array<string, array{int, float}>  $places  of all sections, in their order
+     * @param  float  $height  of the map, in millimetres
+     * @return string|null null for behind all of them
+     */
+    private function before(array $places, float $height): ?string
+    {
+        $room = $this->paper->size()[1] - Paper::MARGINS['bottom'];
+        $last = null;
+        foreach ($places as $section => [, $points]) {
+            $down = $points / 72 * 25.4;
+            $fits = $down + $height + self::MAP_HEAD < $room;
+            // Nearly at the foot, a line more would leave it on a page of its own.
+            if ($last !== null && $section !== self::MAPS && ($fits || ($down > self::FULL[0] * $room && $down < self::FULL[1] * $room))) {
+                return $last;
+            }
+            $last = $section;
+        }
+
+        return null;
     }
 
     /**

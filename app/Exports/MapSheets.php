@@ -17,6 +17,8 @@ final readonly class MapSheets
     /** And at most: no map is larger than that. */
     private const MOST = 0.3;
 
+    private const MOST_ON_A_SHEET = 0.45;
+
     private const MOST_ON_A_WALL = 0.5;
 
     /** By how much neighbouring sheets show the same. */
@@ -49,8 +51,7 @@ final readonly class MapSheets
             return $this->figure($this->caption, $this->whole(self::LEAST), 'drawn');
         }
         [$width, $height] = $this->paper->inside(isWide: true);
-        $turned = $this->fit($width, $height - self::HEAD);
-
+        $turned = $this->fit($width, $height - self::HEAD, self::MOST_ON_A_SHEET);
         $whole = $this->fit($across, $down - self::HEAD);
 
         return match (true) {
@@ -74,9 +75,9 @@ final readonly class MapSheets
     }
 
     /** Millimetres a pixel at which the map fits. */
-    private function fit(float $width, float $height): float
+    private function fit(float $width, float $height, float $most = self::MOST): float
     {
-        return min($width / max(1, $this->scene->width), $height / max(1, $this->scene->height), self::MOST);
+        return min($width / max(1, $this->scene->width), $height / max(1, $this->scene->height), $most);
     }
 
     private function whole(float $scale): string

@@ -72,9 +72,24 @@ final class Typesetter
     {
         return $this->in(function (string $folder) use ($html): string {
             $this->print($folder, $html(null), ['--disable-pdf-tagging']);
-            $this->print($folder, $html($this->destinations("{$folder}/page.pdf")), ['--generate-pdf-document-outline']);
+            $this->print($folder, $html(array_map(fn (array $at) => $at[0], $this->destinations("{$folder}/page.pdf"))), ['--generate-pdf-document-outline']);
 
             return (string) file_get_contents("{$folder}/page.pdf");
+        });
+    }
+
+    /**
+     * Where things stand on paper.
+     *
+     * @param  string  $html  a whole page
+     * @return array<string, array{int, float}> by id, in the order in which they stand: the page, and how far down on it, in points
+     */
+    public function places(string $html): array
+    {
+        return $this->in(function (string $folder) use ($html): array {
+            $this->print($folder, $html, ['--disable-pdf-tagging']);
+
+            return $this->destinations("{$folder}/page.pdf");
         });
     }
 
@@ -93,8 +108,13 @@ final class Typesetter
         return storage_path('framework/print');
     }
 
-    /** @param  callable(string): string  $do  with a folder of its own */
-    private function in(callable $do): string
+    /**
+     * @template T
+     *
+     * @param  callable(string): T  $do  with a folder of its own
+     * @return T
+     */
+    private function in(callable $do): mixed
     {
         $folder = self::folder().'/'.getmypid().'-'.Str::lower(Str::random(20));
         File::ensureDirectoryExists(self::folder());
@@ -191,12 +211,20 @@ final class Typesetter
         return $parts;
     }
 
-    /** @return array<string, int> pages by the ids of what stands on them */
+    /** @return array<string, array{int, float}> page and points from its top by the ids of what stands there */
     private function destinations(string $file): array
     {
         $run = Process::timeout($this->seconds)->run(['pdfinfo', '-dests', $file]);
-        preg_match_all('/^\s*(\d+)\s+\[.*?\]\s+"(.+)"$/m', $run->output(), $found, PREG_SET_ORDER);
+        preg_match_all('/^\s*(\d+)\s+\[\s*XYZ\s+\S+\s+([\d.]+).*?\]\s+"(.+)"$/m', $run->output(), $found, PREG_SET_ORDER);
+        $sizes = Process::timeout($this->seconds)->run(['pdfinfo', '-f', '1', '-l', '-1', $file])->output();
+        preg_match_all('/^Page\s+(\d+) size:\s+[\d.]+ x ([\d.]+) pts/m', $sizes, $heights);
+        $heights = array_combine($heights[1], $heights[2]);
+        $places = [];
+        foreach ($found as [, $page, $up, $id]) {
+            $places[$id] = [(int) $page, (float) ($heights[$page] ?? 0) - (float) $up];
+        }
+        uasort($places, fn (array $a, array $b) => $a <=> $b);
 
-        return array_column(array_map(fn (array $one) => [$one[2], (int) $one[1]], $found), 1, 0);
+        return $places;
     }
 }
