@@ -168,7 +168,20 @@ it('sets a book of up to fifteen leads on twelve pages and one more for each fur
     // Tables are set in nine points, and nothing in fewer than eight.
     preg_match_all('/<fontspec [^>]*size="(\d+)"/', ($this->tool)('pdftohtml', '-xml', '-i', '-stdout', '-zoom', '1', $this->out), $sizes);
     expect(min(array_map(intval(...), $sizes[1])))->toBeGreaterThanOrEqual(7);
-})->with(['starters/harbour-radio.json', 'starters/school-visit.json', 'starters/regatta.json']);
+    // No page but the last ends above three fifths of its height; the foot stands in the last 15 mm.
+    $pages = explode('<page ', ($this->tool)('pdftotext', '-bbox', $this->out, '-'));
+    foreach (array_slice($pages, 1, -1) as $number => $page) {
+        preg_match('/height="([\d.]+)"/', $page, $height);
+        $room = (float) $height[1] - 42.5;
+        preg_match_all('/yMax="([\d.]+)"/', $page, $ends);
+        $lowest = max(array_filter(array_map(floatval(...), $ends[1]), fn (float $end) => $end < $room));
+        expect($lowest / $room)->toBeGreaterThan(0.6, 'page '.($number + 1));
+    }
+})->with(fn () => array_map(
+    fn (string $name) => "starters/{$name}.json",
+    // With the map turned, upright, upright and large, and in the run.
+    ['harbour-radio', 'school-visit', 'regatta', 'tram-cab', 'puppet-theatre', 'quiz-night'],
+));
 
 it('sets a sheet for the wall: one page, as small as it can be read, with the map, who hears what and the controls', function (string $file, string $size, array $says) {
     ($this->export)('pdf', ['file' => resource_path($file), '--parts' => 'wall']);

@@ -26,6 +26,16 @@ function* spots(points, width) {
     }
 }
 
+/** Ids of lines that run through the label of another one. */
+export function linesThrough(labels, lines) {
+    const through = Object.entries(lines).filter(([id, points]) => Object.entries(labels).some(([of, label]) => of !== id && points.some((point, i) => {
+        if (i === 0) return false;
+        const [left, top] = [Math.min(points[i - 1][0], point[0]), Math.min(points[i - 1][1], point[1])];
+        return overlap(label, [left, top, Math.abs(points[i - 1][0] - point[0]), Math.abs(points[i - 1][1] - point[1])]);
+    })));
+    return through.map(([id]) => id);
+}
+
 export function labelAll(edges, lines, placed) {
     const plates = Object.entries(placed.boxes).filter(([id]) => id.startsWith('unit:')).map(([, box]) => box);
     const names = Object.entries(placed.boxes).filter(([id]) => id.startsWith('place:')).map(([, [x, y, width]]) => [x, y, width, 28]);

@@ -9,6 +9,7 @@ const BESIDE_A_LINE = 1.2;
 const BESIDE_A_PLATE = 1.5;
 const IN_OTHER_PLACE = 1.2;
 const ON_A_NAME = 5;
+const THROUGH_A_LABEL = 90;
 const ROUNDS = 2;
 // Right, down, left, up.
 const STEPS = [[1, 0], [0, 1], [-1, 0], [0, -1]];
@@ -75,6 +76,10 @@ export class Router {
         this.from = new Int32Array(size * 4);
         this.seen = new Int32Array(size * 4);
         this.turn = 0;
+        // Whose label covers a point: the number of its line, from 1 on.
+        this.labelled = new Int16Array(size);
+        this.numbers = {};
+        this.ways = {};
         this.placeNumbers = {};
         for (const [id, box] of Object.entries(placed.boxes)) this.lay(id, box);
     }
@@ -109,12 +114,13 @@ export class Router {
         const { ports } = this.placed;
         const length = (edge) => Math.abs(ports[edge.from].x - ports[edge.to].x) + Math.abs(ports[edge.from].y - ports[edge.to].y);
         const order = [...edges].sort((a, b) => length(a) - length(b) || (a.id < b.id ? -1 : 1));
-        const ways = {};
+        const ways = this.ways;
+        edges.forEach((edge, i) => { this.numbers[edge.id] = i + 1; });
         let done = 0;
         for (let round = 0; round < ROUNDS; round++) {
             for (const edge of order) {
                 if (ways[edge.id]) this.mark(ways[edge.id], -1);
-                ways[edge.id] = this.route(ports[edge.from], ports[edge.to]);
+                ways[edge.id] = this.route(ports[edge.from], ports[edge.to], this.numbers[edge.id]);
                 this.mark(ways[edge.id], 1);
                 progress(++done, order.length * ROUNDS);
             }
@@ -122,7 +128,26 @@ export class Router {
         return Object.fromEntries(order.map((edge) => [edge.id, this.points(ways[edge.id])]));
     }
 
-    route(a, b) {
+    /** Lines once more, past the labels of the others; by edge. */
+    routeAgain(edges, labels) {
+        this.labelled.fill(0);
+        for (const [id, [x, y, width, height]] of Object.entries(labels)) {
+            for (let row = Math.max(0, Math.ceil((y - 1) / GRID)); row <= Math.min(this.rows - 1, (y + height + 1) / GRID); row++) {
+                for (let column = Math.max(0, Math.ceil((x - 1) / GRID)); column <= Math.min(this.columns - 1, (x + width + 1) / GRID); column++) {
+                    this.labelled[row * this.columns + column] = this.numbers[id];
+                }
+            }
+        }
+        const { ports } = this.placed;
+        return Object.fromEntries(edges.map((edge) => {
+            this.mark(this.ways[edge.id], -1);
+            this.ways[edge.id] = this.route(ports[edge.from], ports[edge.to], this.numbers[edge.id]);
+            this.mark(this.ways[edge.id], 1);
+            return [edge.id, this.points(this.ways[edge.id])];
+        }));
+    }
+
+    route(a, b, number) {
         const { columns, cost, from, seen } = this;
         const turn = ++this.turn;
         const at = (port) => Math.round(port.y / GRID) * columns + Math.round(port.x / GRID);
@@ -158,6 +183,7 @@ export class Router {
                 if (next !== heading) price += BEND + (this.used[0][point] + this.used[1][point] > 0 ? ON_A_LINE : 0);
                 if (this.used[upright][to]) price += ON_A_LINE;
                 if (this.used[1 - upright][to]) price += CROSSING;
+                if (this.labelled[to] && this.labelled[to] !== number) price += THROUGH_A_LABEL;
                 const beside = upright ? 1 : columns;
                 if (this.used[upright][to - beside] || this.used[upright][to + beside]) price += BESIDE_A_LINE;
                 if (this.placeOf[to] >= 0 && this.placeOf[to] !== homes[0] && this.placeOf[to] !== homes[1]) price += IN_OTHER_PLACE;
