@@ -55,6 +55,9 @@ final readonly class MapScene
     /** @var list<array{float, float, float, float}> left, top, right and bottom of units and labels, which no cut goes through */
     public array $whole;
 
+    /** @var array{list<float>, list<float>} where lines run: how far right upright stretches stand, and how far down level ones */
+    public array $runs;
+
     /** @var array<string, true> kinds of lines that it has */
     public array $realms;
 
@@ -80,10 +83,31 @@ final readonly class MapScene
             }
         }
         $this->shapes = [...$shapes, ...$this->marked($drawing)];
+        $this->runs = self::runs(array_column($geometry->lines, 'points'));
         $this->realms = array_fill_keys(array_map(fn (MapEdge $edge) => $edge->realm->value, $drawing->map->edges), true);
         $boxes = array_values(array_filter($geometry->boxes, fn (string $id) => str_starts_with($id, 'unit:'), ARRAY_FILTER_USE_KEY));
         $labels = array_values(array_filter(array_column($geometry->lines, 'label')));
         $this->whole = array_map(fn (array $box) => [$box[0], $box[1], $box[0] + $box[2], $box[1] + $box[3]], [...$boxes, ...$labels]);
+    }
+
+    /**
+     * @param  array<int, list<array{float, float}>>  $lines
+     * @return array{list<float>, list<float>}
+     */
+    private static function runs(array $lines): array
+    {
+        $runs = [[], []];
+        foreach ($lines as $points) {
+            for ($i = 1; $i < count($points); $i++) {
+                foreach ([0, 1] as $side) {
+                    if ($points[$i][$side] === $points[$i - 1][$side]) {
+                        $runs[$side][] = $points[$i][$side];
+                    }
+                }
+            }
+        }
+
+        return $runs;
     }
 
     /** @return list<Shape> */

@@ -21,6 +21,9 @@ final readonly class MapSheets
 
     private const MOST_ON_A_WALL = 0.5;
 
+    /** Pixels between a cut and a line along it. */
+    private const CLEAR = 3.0;
+
     /** By how much neighbouring sheets show the same. */
     private const OVERLAP = 8.0;
 
@@ -142,7 +145,8 @@ final readonly class MapSheets
     }
 
     /**
-     * Where a side of the map is cut, so that each part has room on a sheet and no unit and no label is cut through.
+     * Where a side of the map is cut, so that each part has room on a sheet, no unit and no label is cut through, and no line runs along the
+     * cut.
      *
      * @param  int  $side  0 for cuts across the width, 1 for cuts across the height
      * @return non-empty-list<array{float, float}> from where to where each part goes, in pixels
@@ -156,10 +160,9 @@ final readonly class MapSheets
             // A box that the cut would go through goes to the next sheet, unless nothing would be left on this one.
             do {
                 $cut = array_filter($this->scene->whole, fn (array $box) => $box[$side] < $at && $at < $box[$side + 2]);
-                foreach ($cut as $box) {
-                    $at = min($at, $box[$side]);
-                }
-            } while ($cut !== [] && $at > $from);
+                $along = array_filter($this->scene->runs[$side], fn (float $run) => abs($run - $at) < self::CLEAR);
+                $at = min([$at, ...array_column($cut, $side), ...array_map(fn (float $run) => $run - self::CLEAR, $along)]);
+            } while (($cut !== [] || $along !== []) && $at > $from);
             $at = $at > $from ? $at : $from + $room;
             $parts[] = [$from, $at];
             $from = $at;

@@ -156,6 +156,12 @@ it('sets a map at eight points or more, and parts it between units', function (s
                     expect($box[$side] >= $cut - 0.1 || $box[$side + 2] <= $cut + 0.1)->toBeTrue("{$file}: {$cut}");
                 }
             }
+            // The outer edges are no cuts.
+            foreach (array_filter([$from, $to], fn (float $cut) => $cut > 1 && $cut < [$scene->width, $scene->height][$side] - 1) as $cut) {
+                foreach ($scene->runs[$side] as $run) {
+                    expect(abs($run - $cut))->toBeGreaterThan(2.5, "{$file}: a line runs along {$cut}");
+                }
+            }
         }
     }
 })->with([['rigs/night-relay.json', 4], ['starters/bell-tower.json', 1], ['starters/school-visit.json', 1]]);
