@@ -27,6 +27,7 @@ use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\ValidationException;
 use Tests\Support\Draft;
 use Tests\Support\Stages;
@@ -118,6 +119,8 @@ final class Hostile
                 if ($record !== null) {
                     app(DeleteRig::class)($record);
                 }
+                // What is kept ready of rigs that are gone would fill the memory.
+                Cache::flush();
                 $file = mt_rand(0, 99) < self::RARE ? $rareFiles[mt_rand(0, count($rareFiles) - 1)] : $files[mt_rand(0, count($files) - 1)];
                 $record = app(ImportRig::class)($user, (string) file_get_contents($file));
                 $this->first = StoredRig::load($record);
