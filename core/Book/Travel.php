@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Equipment\LevelRange;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
-use HiddenWire\Core\Rig\Law;
 
 /**
  * How far a knob or fader stands along its way, as a small picture in a table: by the marks of the scale that is printed there, else

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Controls;
 
+use HiddenWire\Core\Equipment\Gesture;
 use HiddenWire\Core\Quantity\Decibels;
-use HiddenWire\Core\Rig\Gesture;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\HeardPair;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Equipment\Dials\DialKind;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\Gesture;
-use HiddenWire\Core\Rig\Law;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\RouteRef;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
+use HiddenWire\Core\Equipment\ControlKind;
 use HiddenWire\Core\With;
 
 /** A thing that a hand moves, and what it moves. */

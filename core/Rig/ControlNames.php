@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Dials\DelayDial;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Quantity\Decibels;
 

@@ -6,6 +6,8 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Equipment\RouteSetting;
 
 /** What of a unit a control can move, each as a move from its lowest to its highest, or from off to on. */

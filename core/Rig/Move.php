@@ -8,6 +8,8 @@ use HiddenWire\Core\Equipment\Dials\DelayDial;
 use HiddenWire\Core\Equipment\Dials\DialKind;
 use HiddenWire\Core\Equipment\Dials\Dials;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Tap;
 use HiddenWire\Core\Quantity\Bounds;

@@ -6,9 +6,9 @@ use App\Actions\ImportRig;
 use App\Models\User;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\Gesture;
-use HiddenWire\Core\Rig\Law;
 
 beforeEach(function () {
     $this->owner = User::factory()->create(['name' => 'Bea']);

@@ -2,7 +2,7 @@
 {{-- What a control is called, what its label says, and where it is. --}}
 <label>Name <input class="form-control form-control-sm" name="name" required maxlength="{{ HiddenWire\Core\Quantity\Bounds::SHORT_NAME }}"
     value="{{ $control?->name }}"></label>
-<label>Kind <select class="form-select form-select-sm" name="kind">@foreach (HiddenWire\Core\Rig\ControlKind::cases() as $kind)
+<label>Kind <select class="form-select form-select-sm" name="kind">@foreach (HiddenWire\Core\Equipment\ControlKind::cases() as $kind)
     <option value="{{ $kind->value }}" @selected($control?->kind === $kind)>{{ $kind->words() }}</option> @endforeach</select></label>
 <label>Its label says <input class="form-control form-control-sm" name="legend" value="{{ $control?->legend }}"
     maxlength="{{ HiddenWire\Core\Quantity\Bounds::SHORT_NAME }}"></label>

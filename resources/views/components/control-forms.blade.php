@@ -16,10 +16,10 @@
     <label>to <input class="form-control form-control-sm" name="to" maxlength="{{ Bounds::NAME }}" size="6"
         placeholder="highest"></label>
     <label>how <select class="form-select form-select-sm" name="law"><option value="">as usual</option>
-        @foreach (HiddenWire\Core\Rig\Law::cases() as $law) <option value="{{ $law->value }}">{{ $law->words() }}</option>
+        @foreach (HiddenWire\Core\Equipment\Law::cases() as $law) <option value="{{ $law->value }}">{{ $law->words() }}</option>
         @endforeach</select></label>
     <label>when <select class="form-select form-select-sm" name="by"><option value="">{{ $control->kind->isTurned() ? 'moved' : 'pressed'
-        }}</option>@foreach (HiddenWire\Core\Rig\Gesture::cases() as $by) <option value="{{ $by->value }}">{{ $by->words() }}</option>
+        }}</option>@foreach (HiddenWire\Core\Equipment\Gesture::cases() as $by) <option value="{{ $by->value }}">{{ $by->words() }}</option>
         @endforeach</select></label>
     <label>while held <select class="form-select form-select-sm" name="with"><option value="">nothing</option>
         @foreach ($page->rig->controls as $other) @if ($other !== $control) <option value="{{ $other->id }}">{{ $other->name }}</option>

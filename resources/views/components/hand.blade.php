@@ -1,7 +1,7 @@
 @props(['control'])
 {{-- A control as it lies: how far it is moved, and its label as it is written there. --}}
 @php
-    use HiddenWire\Core\Rig\ControlKind;
+    use HiddenWire\Core\Equipment\ControlKind;
     $share = ($control->position ?? 50) / 100;
     $angle = deg2rad(-225 + 270 * $share);
 @endphp

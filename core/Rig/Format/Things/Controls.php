@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Format\Things;
 
+use HiddenWire\Core\Equipment\ControlKind;
+use HiddenWire\Core\Equipment\Gesture;
+use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\ControlKind;
 use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Shape;
@@ -21,8 +23,6 @@ use HiddenWire\Core\Rig\Format\Types\ObjectOf;
 use HiddenWire\Core\Rig\Format\Types\Part;
 use HiddenWire\Core\Rig\Format\Types\Text;
 use HiddenWire\Core\Rig\Format\Types\Value;
-use HiddenWire\Core\Rig\Gesture;
-use HiddenWire\Core\Rig\Law;
 use HiddenWire\Core\Rig\Move;
 
 /** What hands move. */

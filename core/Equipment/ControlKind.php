@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Rig;
+namespace HiddenWire\Core\Equipment;
 
 /** What a hand finds there. */
 enum ControlKind: string

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HiddenWire\Core\Rig;
+namespace HiddenWire\Core\Equipment;
 
 /** How what is moved follows the hand. */
 enum Law: string
