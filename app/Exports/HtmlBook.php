@@ -229,7 +229,8 @@ final readonly class HtmlBook implements Exporter
         $scene = new InsideScene($inside);
         $size = fn (float $pixels): string => sprintf('%.2Fmm', $pixels * MapSheets::LEAST);
 
-        return '<figure tabindex="0"><figcaption>'.self::text($inside->caption).'</figcaption><svg class="inside" xmlns="http://www.w3.org/2000/svg" '
+        return '<figure tabindex="0"><figcaption>'.self::text($inside->caption).'</figcaption>'
+            .'<svg class="inside" xmlns="http://www.w3.org/2000/svg" '
             ."width=\"{$size($scene->width)}\" height=\"{$size($scene->height)}\" viewBox=\"0 0 {$scene->width} {$scene->height}\" "
             .'font-family="'.self::text("'Barlow Semi Condensed', ".PrintFonts::FAMILIES).'" role="img" aria-label="'
             .self::text($inside->caption).'">'.Svg::drawn($scene->shapes)."</svg></figure>\n";

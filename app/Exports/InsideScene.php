@@ -64,7 +64,8 @@ final readonly class InsideScene
         $this->left = max([0.0, ...array_map(fn (InsideRow $row) => $row->gives ? $this->widthOf($row) : 0.0, $of->rows)]) + self::GAP;
         $this->columns = $this->columns();
         $this->right = $this->left + self::COLUMN * (count($this->columns) + 1);
-        $this->width = max(self::LEAST, $this->right + self::GAP + max([0.0, ...array_map(fn (InsideRow $row) => $row->gives ? 0.0 : $this->widthOf($row), $of->rows)]));
+        $behind = array_map(fn (InsideRow $row) => $row->gives ? 0.0 : $this->widthOf($row), $of->rows);
+        $this->width = max(self::LEAST, $this->right + self::GAP + max([0.0, ...$behind]));
         $lines = $words = $marks = [];
         foreach ($of->rows as $at => $row) {
             array_push($lines, ...$this->lines($at, $row));
@@ -146,7 +147,8 @@ final readonly class InsideScene
     private function legend(): array
     {
         $y = self::y(count($this->of->rows)) + self::ROW / 4;
-        $write = fn (float $x, string $words) => Shape::text($x + self::LEGEND / 2 + 1, $y + self::LETTERS * 0.35, $words, self::LETTERS, self::SOFT);
+        $base = $y + self::LETTERS * 0.35;
+        $write = fn (float $x, string $words) => Shape::text($x + self::LEGEND / 2 + 1, $base, $words, self::LETTERS, self::SOFT);
         $first = self::DIAMOND + 1;
         $hollow = array_filter($this->of->joins, fn (array $join) => ! $join[2]) !== [];
         $words = $hollow ? 'joined in the default' : 'joined; lines that cross without it do not meet';

@@ -145,8 +145,8 @@ final readonly class MapSheets
     }
 
     /**
-     * Where a side of the map is cut, so that each part has room on a sheet, no unit and no label is cut through, and no line runs along the
-     * cut.
+     * Where a side of the map is cut, so that each part has room on a sheet, no unit and no label is cut through, and no line runs
+     * along the cut.
      *
      * @param  int  $side  0 for cuts across the width, 1 for cuts across the height
      * @return non-empty-list<array{float, float}> from where to where each part goes, in pixels

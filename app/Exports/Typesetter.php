@@ -72,7 +72,8 @@ final class Typesetter
     {
         return $this->in(function (string $folder) use ($html): string {
             $this->print($folder, $html(null), ['--disable-pdf-tagging']);
-            $this->print($folder, $html(array_map(fn (array $at) => $at[0], $this->destinations("{$folder}/page.pdf"))), ['--generate-pdf-document-outline']);
+            $pages = array_map(fn (array $at) => $at[0], $this->destinations("{$folder}/page.pdf"));
+            $this->print($folder, $html($pages), ['--generate-pdf-document-outline']);
 
             return (string) file_get_contents("{$folder}/page.pdf");
         });

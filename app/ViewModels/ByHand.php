@@ -8,6 +8,7 @@ use HiddenWire\Core\Controls\Crossing;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Rig;
 
 /** From one situation to another by hand, to read aloud. */
@@ -46,7 +47,7 @@ final readonly class ByHand
     {
         $goes = fn (Control $one): bool => in_array($this->to, $one->goesTo(), true);
 
-        return array_values(array_map(fn (Control $one) => $one->words(), array_filter($this->rig->controls, $goes)));
+        return array_values(array_map(fn (Control $one) => $one->words(), array_filter(Hands::of($this->rig), $goes)));
     }
 
     /** What a key would have to do that goes there at once; empty where there is one, or nothing to do. */

@@ -17,6 +17,7 @@ use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Names;
@@ -44,11 +45,12 @@ final readonly class ControlsPage
     public function __construct(public RigPage $page)
     {
         $rig = $page->rig;
-        $this->chosen = $rig->controls[$page->asked('control')] ?? null;
+        $all = Hands::of($rig);
+        $this->chosen = $all[$page->asked('control')] ?? null;
         $this->reach = new ControlReach(new Hearings($rig, [$page->situation->id => $page->hearing]));
         $this->names = new ControlNames($rig);
         $by = [];
-        foreach ($rig->controls as $control) {
+        foreach ($all as $control) {
             foreach ($control->moves as $move) {
                 $by[$move->slot()][$control->id] = $control;
             }
@@ -56,11 +58,40 @@ final readonly class ControlsPage
         $this->sharing = array_map(array_values(...), array_filter($by, fn (array $controls) => count($controls) > 1));
     }
 
-    /** @return array<string, list<Control>> by the name of the unit or place where they are, with their bank */
+    /** @return array<string, list<Control>> what units come with and nobody has said more of, by the name of the unit */
+    public function asTheyCome(): array
+    {
+        $units = [];
+        foreach (Hands::of($this->page->rig) as $control) {
+            if (! Hands::isOwn($this->page->rig, $control)) {
+                $units[$this->names->place($control)][] = $control;
+            }
+        }
+
+        return $units;
+    }
+
+    /** Whether somebody has entered it: else its unit comes with it. */
+    public function isOwn(Control $control): bool
+    {
+        return Hands::isOwn($this->page->rig, $control);
+    }
+
+    /** @return list<Control> other ones that could be held meanwhile: entered, or of the same unit */
+    public function others(Control $of): array
+    {
+        return array_values(array_filter(
+            Hands::of($this->page->rig),
+            fn (Control $one) => $one->id !== $of->id && ($this->isOwn($one) || (string) $one->at === (string) $of->at),
+        ));
+    }
+
+    /** @return array<string, list<Control>> by the name of the unit or place where they are, with their bank; the chosen one among them */
     public function surfaces(): array
     {
         $surfaces = [];
-        foreach ($this->page->rig->controls as $control) {
+        $chosen = $this->chosen === null || $this->isOwn($this->chosen) ? [] : [$this->chosen];
+        foreach ([...array_values($this->page->rig->controls), ...$chosen] as $control) {
             $surfaces[$this->names->place($control)][$control->bank][] = $control;
         }
         $named = [];
@@ -90,7 +121,7 @@ final readonly class ControlsPage
     /** Whether what it does is worked out for this look. */
     public function isHeard(Control $control): bool
     {
-        return count($this->page->rig->controls) <= self::HEARD || $control === $this->chosen;
+        return $control === $this->chosen || (Hands::isOwn($this->page->rig, $control) && count($this->page->rig->controls) <= self::HEARD);
     }
 
     /**
@@ -178,7 +209,7 @@ final readonly class ControlsPage
     public function withoutHand(): string
     {
         $names = new Names($this->page->rig);
-        $points = $this->page->rig->controls === [] ? [] : $this->reach->withoutHand($this->page->situation->id);
+        $points = Hands::of($this->page->rig) === [] ? [] : $this->reach->withoutHand($this->page->situation->id);
 
         return Listing::of(array_map($names->of(...), $points), self::NAMED);
     }
@@ -186,7 +217,7 @@ final readonly class ControlsPage
     /** Which sounds go on which hands; null of a rig without controls. */
     public function fewerHands(): ?FewerHands
     {
-        $count = count($this->page->rig->controls);
+        $count = count($this->page->rig->controls === [] ? Hands::asTheyCome($this->page->rig) : $this->page->rig->controls);
         $situation = $this->page->situation->id;
 
         return $count === 0 || $count > self::HEARD ? null
@@ -237,7 +268,7 @@ final readonly class ControlsPage
 
     private function when(MovedPair $one): string
     {
-        $with = $one->with === null ? '' : ' with '.($this->page->rig->controls[$one->with]->name ?? $one->with);
+        $with = $one->with === null ? '' : ' with '.(Hands::of($this->page->rig)[$one->with]->name ?? $one->with);
         $isPlain = in_array($one->by, [Gesture::Move, Gesture::Press], true) && $with === '';
 
         return $isPlain ? '' : $one->by->words().$with;

@@ -9,6 +9,7 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\State;
 
@@ -33,7 +34,7 @@ final readonly class Dial
     {
         $at = "{$unit}/{$point->id}";
         $this->hands = implode(', ', array_map(fn (Control $one) => $one->words(), array_filter(
-            $state->rig->controls,
+            Hands::of($state->rig),
             fn (Control $one) => array_filter($one->moves, fn (Move $move) => (string) $move->at === $at) !== [],
         )));
         $parts = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Book\Cards\Cabling;
+use HiddenWire\Core\Rig\Hands;
 
 /** What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions. */
 final readonly class Finder
@@ -102,7 +103,7 @@ final readonly class Finder
         foreach ($rig->listeners as $listener) {
             $add($listener->name, 'listener', $this->page->url([], 'wishes'), [$listener->kind->value]);
         }
-        foreach ($rig->controls as $control) {
+        foreach (Hands::of($rig) as $control) {
             $url = $this->page->url(['control' => $control->id], 'controls');
             $add($control->words(), 'control', $url, [$control->legend, $control->kind->words()]);
         }

@@ -17,7 +17,7 @@ use HiddenWire\Core\Rig\Unit;
 /** Drawings of what joins inside: of a unit that mixes its routes, of a computer what its programs take and where they play to. */
 final class Insides
 {
-    /** Rows that take two fifths of a sheet at most, at eight points, and columns that find room beside names; what is larger is drawn in parts. */
+    /** Rows that take two fifths of a sheet at eight points, and columns that find room beside names; what is larger is drawn in parts. */
     private const MOST_ROWS = 28;
 
     private const MOST_COLUMNS = 20;
@@ -145,7 +145,10 @@ final class Insides
         $count = count($parts);
 
         return array_map(
-            fn (array $part, int $number) => new Inside($count === 1 ? $caption : "{$caption}, part ".($number + 1)." of {$count}", ...$part),
+            fn (array $part, int $number) => new Inside(
+                $count === 1 ? $caption : "{$caption}, part ".($number + 1)." of {$count}",
+                ...$part,
+            ),
             $parts,
             array_keys($parts),
         );
@@ -183,8 +186,8 @@ final class Insides
     }
 
     /**
-     * What only gives, what does both, what only takes; each in the order of the unit, but nothing above what it takes from unless they run in
-     * a circle. Costs one pass for each step of the longest way.
+     * What only gives, what does both, what only takes; each in the order of the unit, but nothing above what it takes from unless they
+     * run in a circle. Costs one pass for each step of the longest way.
      *
      * @return list<string>
      */

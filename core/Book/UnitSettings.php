@@ -19,6 +19,7 @@ use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingRef;
@@ -67,7 +68,7 @@ final class UnitSettings
     public static function hands(BookInput $of): array
     {
         $hands = [];
-        foreach ($of->rig->controls as $control) {
+        foreach (Hands::of($of->rig) as $control) {
             foreach ($control->moves as $move) {
                 $at = $move->at;
                 $group = $at instanceof RouteRef && $move->set === RouteSetting::On->value

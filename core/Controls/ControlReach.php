@@ -10,6 +10,7 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\DeviceRef;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Pick;
@@ -75,14 +76,25 @@ final class ControlReach
     }
 
     /**
-     * From the other side: which controls make a sound louder or softer at a listener, those first that do little besides.
+     * From the other side: which controls make a sound louder or softer at a listener, those first that do little besides. Of what units
+     * come with only what stands on a way of the sound is tried.
      *
      * @return list<array{control: Control, besides: list<MovedPair>}> what else each of them moves
      */
     public function moving(string $source, string $listener, string $situation): array
     {
         $found = [];
-        foreach ($this->plan->rig->controls as $control) {
+        $passed = [];
+        foreach ($this->plan->in($situation)->pair($source, $listener)->arrivals() as $arrival) {
+            foreach ($arrival->hops as $hop) {
+                $passed[(string) $hop->at] = true;
+            }
+        }
+        foreach (Hands::of($this->plan->rig) as $control) {
+            $isNear = array_filter($control->moves, fn (Move $move) => isset($passed[(string) $move->at])) !== [];
+            if (! $isNear && ! Hands::isOwn($this->plan->rig, $control)) {
+                continue;
+            }
             $moved = array_filter($this->of($control, $situation), fn (MovedPair $one) => $one->isInLevel());
             $isIt = fn (MovedPair $one): bool => $one->source->id === $source && $one->listener->id === $listener;
             if (array_filter($moved, $isIt) !== []) {
@@ -102,7 +114,7 @@ final class ControlReach
     public function withoutHand(string $situation): array
     {
         $moved = $without = [];
-        foreach ($this->plan->rig->controls as $control) {
+        foreach (Hands::of($this->plan->rig) as $control) {
             foreach ($control->moves as $move) {
                 $moved[(string) $move->at] = true;
             }

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Controls;
 
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Control;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\Source;
@@ -29,7 +30,8 @@ final readonly class FewerHands
         $air = $this->onAir($rig->listeners);
         $this->sounds = $this->wanted($plan, $situation, $air);
         $hands = $moves = [];
-        foreach ($rig->controls as $control) {
+        // What somebody has entered is what hands work with; else what the units come with.
+        foreach ($rig->controls === [] ? Hands::asTheyCome($rig) : $rig->controls as $control) {
             $moved = [];
             foreach ($control->kind->isTurned() ? $reach->of($control, $situation, true) : [] as $one) {
                 $moved += isset($air[$one->listener->id]) && $one->isInLevel() ? [$one->source->id => $one->source] : [];

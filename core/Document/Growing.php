@@ -238,6 +238,13 @@ final class Growing
         if (is_string($item)) {
             return isset($this->ids[$item]);
         }
+        if (is_array($item) && ($item['moves'] ?? []) !== []) {
+            // A control that moves others too gets a move more.
+            return array_filter($item['moves'], fn (array $move) => ! $this->isAtMember($move['at'])) === [];
+        }
+        if (is_array($item) && isset($item['at'], $item['set'])) {
+            return $this->isAtMember($item['at']);
+        }
         foreach (is_array($item) && ! array_is_list($item) ? $item : [] as $key => $value) {
             // Where solo goes says nothing of whose a strip is.
             $isNamed = is_string($value) && $key !== 'solo';
@@ -247,6 +254,12 @@ final class Growing
         }
 
         return false;
+    }
+
+    /** Whether what a control moves is a point or a route of the member. */
+    private function isAtMember(string $at): bool
+    {
+        return isset($this->ids[$at]) || $this->isOfMemberRoute($at);
     }
 
     /** The next member's device, for that of a member's lane: "usb/play-3" for "usb/play-2"; null for any other. */
@@ -261,7 +274,7 @@ final class Growing
     private function copy(mixed $item, bool $isInside = false): mixed
     {
         if (is_string($item)) {
-            return $this->ids[$item] ?? $item;
+            return $this->ids[$item] ?? $this->renamedRoute($item);
         }
         if (! is_array($item)) {
             return $item;
@@ -282,7 +295,7 @@ final class Growing
             $copy[is_string($key) ? $this->renamedRoute($key) : $key] = match (true) {
                 $key === 'id' && is_string($value) => $this->ids[$value] ?? $this->numbered($value, $isInside),
                 $key === 'device' && is_string($value) => $this->deviceOfNext($value) ?? $this->copy($value, true),
-                in_array($key, ['label', 'system_name', 'path'], true) && is_string($value) => $this->relabelled($value),
+                in_array($key, ['label', 'system_name', 'path', 'name', 'legend'], true) && is_string($value) => $this->relabelled($value),
                 default => $this->copy($value, true),
             };
         }

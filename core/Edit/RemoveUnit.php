@@ -8,6 +8,7 @@ use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\Change;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\Format\References;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Pick;
 use HiddenWire\Core\Rig\PointRef;
@@ -48,7 +49,7 @@ final readonly class RemoveUnit implements RigEdit
             $parts = References::gone($parts, 'cables', $cable->id);
         }
 
-        return new Rig(References::gone($parts, 'units', $this->unit));
+        return new Rig(Hands::held(References::gone($parts, 'units', $this->unit)));
     }
 
     private function withoutIt(Pick $pick): Pick

@@ -6,6 +6,7 @@ namespace HiddenWire\Core\Edit;
 
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Rig;
 
 /** A control as it is from now on: a new one, or in the stead of the one of the same id. */
@@ -24,7 +25,7 @@ final readonly class SetControl implements RigEdit
 
     public function words(Rig $rig): string
     {
-        $was = $rig->controls[$this->control->id] ?? null;
+        $was = Hands::of($rig)[$this->control->id] ?? null;
         $moves = array_map(fn ($move) => (new ControlNames($rig))->move($move), $this->control->moves);
 
         return ($was === null ? "New {$this->control->kind->words()} {$this->control->words()}" : "Control {$this->control->words()}")

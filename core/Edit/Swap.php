@@ -24,6 +24,7 @@ use HiddenWire\Core\Rig\DeviceSettings;
 use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\EffectSwitch;
 use HiddenWire\Core\Rig\Following;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Naming;
@@ -122,7 +123,7 @@ final class Swap
         $kept = array_map(fn (Cable $cable) => $cable->id, $cables);
         $gone = array_values(array_diff(array_map(fn (Cable $cable) => $cable->id, $parts->cables), $kept));
 
-        return new Rig($parts->changing('units', $unit->id, fn () => $unit)->with(
+        $swapped = $parts->changing('units', $unit->id, fn () => $unit)->with(
             models: $models,
             cables: $cables,
             devices: array_values(array_filter(array_map($this->deviceSettings(...), $parts->devices))),
@@ -150,7 +151,15 @@ final class Swap
                 )))),
                 $parts->controls,
             ),
-        ));
+        );
+        $held = Hands::held($swapped);
+        foreach ($swapped->controls as $i => $control) {
+            if ($held->controls[$i] !== $control) {
+                $this->lose("what {$control->words()} moves while another one is held");
+            }
+        }
+
+        return new Rig($held);
     }
 
     /** @return array<string, string|bool|float> the named settings that the new model has too, and takes */

@@ -27,6 +27,7 @@ final readonly class EquipmentModel
      * @param  array<string, Rule>  $rules  by id, in order
      * @param  array<string, Growth>  $grows  of what it has more or fewer, by id, in order
      * @param  int|null  $drawsMa  current that it takes from a bus; null for what its kind usually takes
+     * @param  array<string, ModelControl>  $controls  what hands move at each unit, by id, in order
      * @param  Takes  $takes  by what its system chooses the default devices
      */
     public function __construct(
@@ -51,6 +52,7 @@ final readonly class EquipmentModel
         public array $rules = [],
         public array $grows = [],
         public ?int $drawsMa = null,
+        public array $controls = [],
     ) {
     }
 

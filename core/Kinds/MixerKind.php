@@ -39,6 +39,7 @@ final class MixerKind
     /** @var array<string, list<array<string, mixed>>> lists of the model, in the form of a document */
     private array $lists = [
         'sockets' => [], 'points' => [], 'routes' => [], 'auto_mutes' => [], 'settings' => [], 'meters' => [], 'lamps' => [], 'grows' => [],
+        'controls' => [],
     ];
 
     /** @var array<string, string> kinds of the sounds that have a strip, by id of the strip */
@@ -333,6 +334,26 @@ final class MixerKind
         $this->point($id, 'strip', $label, $channels, [...$before, 'fader' => self::FADER, 'mute' => false,
             ...$isOnMixer ? [] : ['made_at' => ['by' => 'companion', 'path' => 'Levels']], ...$after]);
         $this->lists['lamps'][] = ['id' => "mute-{$id}", 'label' => "Mute, {$label}", 'point' => $id];
+        if (isset($before['gain'])) {
+            $this->control('gain', $id, 'knob', "{$label} gain", 'gain', $before['gain'], 'even');
+        }
+        if ($isOnMixer) {
+            $this->control('fader', $id, 'fader', "{$label} fader", 'fader', self::FADER, 'taper');
+            $this->lists['controls'][] = ['id' => "mute-{$id}", 'name' => "{$label} mute", 'legend' => 'Mute', 'kind' => 'key',
+                'moves' => [['at' => $id, 'set' => 'mute', 'from' => false, 'to' => true, 'law' => 'toggle', 'by' => 'press']]];
+        }
+    }
+
+    /**
+     * Something that turns or slides, along all of the way that its point can be set to.
+     *
+     * @param  array{from: int, to: int}&array<string, mixed>  $span
+     */
+    private function control(string $stem, string $point, string $kind, string $name, string $set, array $span, string $law): void
+    {
+        $this->lists['controls'][] = ['id' => "{$stem}-{$point}", 'name' => $name, 'legend' => $this->labels[$point], 'kind' => $kind,
+            'moves' => [['at' => $point, 'set' => $set, 'from' => $span['from'], 'to' => $span['to'],
+                ...$law === 'even' ? [] : ['law' => $law]]]];
     }
 
     /** @param  array<string, mixed>  $more */
@@ -341,6 +362,7 @@ final class MixerKind
         $this->mixes[$id] = $kind;
         $this->point($id, 'bus', $label, 2, ['fader' => self::FADER, ...$more]);
         $this->lists['meters'][] = ['id' => $id, 'label' => $label, 'point' => $id, 'zones' => self::OF_MIX];
+        $this->control('level', $id, 'knob', "{$label} level", 'fader', self::FADER, 'taper');
     }
 
     /** @return array<int, string> ids of so many, by number from 1 */

@@ -52,6 +52,7 @@ final class Consistency
             new Rules\GroupRule, new Rules\CableRule, new Rules\DeviceRule, new Rules\PickRule, new Rules\AirRule, new Rules\SizeRule,
             new Rules\SoundRule, new Rules\WishRule, new Rules\SituationRule, new Rules\PaperRule, new Rules\BalanceRule,
             new Rules\ControlRule,
+            new Rules\ModelControlRule,
         ];
     }
 }

@@ -20,7 +20,7 @@ final readonly class ControlNames
     /** "Desk mixer · Voice: fader −90.0 to 10.0 dB", "Broadcast program · Music: muted or unmuted, when held". */
     public function move(Move $move): string
     {
-        $with = $move->with === null ? '' : ' while '.($this->rig->controls[$move->with]->name ?? $move->with).' is held';
+        $with = $move->with === null ? '' : ' while '.(Hands::of($this->rig)[$move->with]->name ?? $move->with).' is held';
         $by = in_array($move->by, [Gesture::Move, Gesture::Press], true) ? '' : ", {$move->by->words()}";
         if ($move->at instanceof SituationRef) {
             return 'to '.($this->rig->situations[$move->at->situation]->name ?? $move->at->situation).$by.$with;

@@ -9,6 +9,7 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Consistency;
+use HiddenWire\Core\Rig\Format\Things\Controls;
 use HiddenWire\Core\Rig\Format\Things\Models;
 use HiddenWire\Core\Rig\Format\Things\NamedSettings;
 use HiddenWire\Core\Rig\Format\Things\Points;
@@ -57,6 +58,7 @@ final class ModelSheets
         return $all ??= [
             'model' => new Sheet('', 'What it is', Models::model(), without: [
                 'name', 'family', 'summary', 'sockets', 'points', 'routes', 'auto_mutes', 'settings', 'meters', 'lamps', 'rules', 'grows',
+                'controls',
             ]),
             'sockets' => new Sheet('sockets', 'Sockets', Models::socket(), ['lanes[].point' => 'points']),
             'points' => new Sheet('points', 'Points', Points::point(), [
@@ -73,6 +75,7 @@ final class ModelSheets
             ]),
             'meters' => new Sheet('meters', 'Meters', Points::meter(), ['point' => 'points']),
             'lamps' => new Sheet('lamps', 'Lamps', Points::lamp(), ['point' => 'points', 'setting' => 'settings']),
+            'controls' => new Sheet('controls', 'Controls', Controls::ofModel()),
         ];
     }
 

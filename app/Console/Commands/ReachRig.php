@@ -8,6 +8,7 @@ use HiddenWire\Core\Controls\ControlReach;
 use HiddenWire\Core\Controls\ReachReport;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\ControlNames;
+use HiddenWire\Core\Rig\Hands;
 use Illuminate\Console\Command;
 
 final class ReachRig extends Command
@@ -33,12 +34,13 @@ final class ReachRig extends Command
             return self::FAILURE;
         }
         $asked = (string) $this->option('control');
-        if ($asked !== '' && ! isset($rig->controls[$asked])) {
-            $this->error("There is no control \"{$asked}\". There are: ".(implode(', ', array_keys($rig->controls)) ?: 'none').'.');
+        $all = Hands::of($rig);
+        if ($asked !== '' && ! isset($all[$asked])) {
+            $this->error("There is no control \"{$asked}\". There are: ".(implode(', ', array_keys($all)) ?: 'none').'.');
 
             return self::FAILURE;
         }
-        $controls = $asked === '' ? array_values($rig->controls) : [$rig->controls[$asked]];
+        $controls = $asked === '' ? array_values($all) : [$all[$asked]];
         $situations = $situation === null ? array_map(strval(...), array_keys($rig->situations)) : [$situation->id];
         $plan = new Hearings($rig);
         if ($this->option('json')) {
@@ -53,7 +55,7 @@ final class ReachRig extends Command
             foreach ($situations as $id) {
                 $rows = [];
                 foreach ($reach->of($control, $id) as $one) {
-                    $with = $one->with === null ? '' : ', with '.$rig->controls[$one->with]->name;
+                    $with = $one->with === null ? '' : ', with '.$all[$one->with]->name;
                     $rows[] = [
                         $rig->situations[$id]->name, $one->by->words().$with, $one->source->name, $one->listener->name, $one->words(),
                     ];

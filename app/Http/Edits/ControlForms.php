@@ -13,6 +13,7 @@ use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Naming;
@@ -28,7 +29,7 @@ final class ControlForms
     public static function set(EditFields $in): array
     {
         $rig = $in->rig;
-        $was = $in->has('control') ? $rig->controls[$in->known('control', $rig->controls)] : null;
+        $was = $in->has('control') ? self::chosen($in) : null;
         $kind = $in->choice('kind', ControlKind::class, 'Say what kind of control it is.');
         $at = ElementRef::read($in->text('at', Bounds::NAME));
         $there = match ($at?->collection) {
@@ -40,7 +41,7 @@ final class ControlForms
         $name = $in->name();
 
         return [new SetControl(new Control(
-            $was->id ?? Naming::id($name, array_map(strval(...), array_keys($rig->controls))),
+            $was->id ?? Naming::id($name, array_map(strval(...), array_keys(Hands::of($rig)))),
             $name,
             $kind,
             $at,
@@ -55,7 +56,7 @@ final class ControlForms
     /** @return list<RigEdit> one setting more that a control moves, or another way of moving it */
     public static function move(EditFields $in): array
     {
-        $control = $in->rig->controls[$in->known('control', $in->rig->controls)];
+        $control = self::chosen($in);
         $move = self::asked($in, $control);
         $kept = array_filter($control->moves, fn (Move $one) => "{$one->slot()} {$one->by->value} {$one->with}"
             !== "{$move->slot()} {$move->by->value} {$move->with}");
@@ -66,7 +67,7 @@ final class ControlForms
     /** @return list<RigEdit> */
     public static function unmove(EditFields $in): array
     {
-        $control = $in->rig->controls[$in->known('control', $in->rig->controls)];
+        $control = self::chosen($in);
         $slot = $in->text('what', self::SLOT);
         $by = $in->text('by', Bounds::SHORT_NAME);
         $kept = array_values(array_filter($control->moves, fn (Move $one) => $one->slot() !== $slot || $one->by->value !== $by));
@@ -78,7 +79,10 @@ final class ControlForms
     /** @return list<RigEdit> */
     public static function remove(EditFields $in): array
     {
-        return [new RemoveControl($in->known('control', $in->rig->controls))];
+        $control = self::chosen($in);
+
+        return [Hands::isOwn($in->rig, $control) ? new RemoveControl($control->id)
+            : $in->refuse('control', "{$control->name} comes with its model. Take it out there, or say here what it moves.")];
     }
 
     /** @return list<RigEdit> a control for every fader of a unit that has none yet, named and labelled as its point is */
@@ -86,7 +90,7 @@ final class ControlForms
     {
         $unit = $in->unit();
         $moved = $ids = [];
-        foreach ($in->rig->controls as $control) {
+        foreach (Hands::of($in->rig) as $control) {
             $ids[] = $control->id;
             foreach ($control->moves as $move) {
                 $moved[$move->slot()] = true;
@@ -112,6 +116,14 @@ final class ControlForms
         return $edits === [] ? $in->refuse('unit', 'Every fader of it has a control already, or it has none.') : $edits;
     }
 
+    /** The control that a form is about: the rig's own, or one that its unit comes with. */
+    private static function chosen(EditFields $in): Control
+    {
+        $all = Hands::of($in->rig);
+
+        return $all[$in->known('control', $all)];
+    }
+
     private static function asked(EditFields $in, Control $control): Move
     {
         $slot = $in->text('what', self::SLOT);
@@ -132,7 +144,7 @@ final class ControlForms
             to: self::value($in, 'to', $usual->to),
             law: $law,
             by: self::by($in, $isTurned),
-            with: $in->has('with') ? $in->known('with', $in->rig->controls) : null,
+            with: $in->has('with') ? $in->known('with', Hands::of($in->rig)) : null,
         );
     }
 

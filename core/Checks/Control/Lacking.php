@@ -20,6 +20,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\PointRef;
@@ -44,6 +45,7 @@ final readonly class Lacking implements Check
             return;
         }
         $control = new ControlReach($in->hearings);
+        $hands = Hands::of($in->rig);
         foreach ($in->each() as $situation => $hearing) {
             $reached = null;
             foreach ($hearing->all() as $pair) {
@@ -52,7 +54,7 @@ final readonly class Lacking implements Check
                 }
                 $reached ??= array_map(
                     fn (Control $one) => $one->kind->isTurned() ? $control->of($one, $situation, true) : [],
-                    $in->rig->controls,
+                    $hands,
                 );
                 yield from $this->judged($in, $situation, $pair, $reached);
             }
@@ -79,7 +81,7 @@ final readonly class Lacking implements Check
                 return;
             }
             if ($closest === null || count($besides) < count($closest[1])) {
-                $closest = [$in->rig->controls[$id], $besides];
+                $closest = [Hands::of($in->rig)[$id], $besides];
             }
         }
         $what = "No control moves {$pair->source->name} for {$pair->listener->name} ";
@@ -108,7 +110,7 @@ final readonly class Lacking implements Check
             return [];
         }
         $name = mb_strimwidth("{$pair->source->name} for {$pair->listener->name}", 0, Bounds::SHORT_NAME, '…');
-        $id = Naming::id($name, array_map(strval(...), array_keys($in->rig->controls)));
+        $id = Naming::id($name, array_map(strval(...), array_keys(Hands::of($in->rig))));
         $control = new Control($id, $name, ControlKind::Fader, ElementRef::unit($own->unit), moves: [$move]);
 
         return [new Proposal("Enter {$in->names->of($own)} as a control: it moves that alone", [new SetControl($control)], Cost::FADER)];

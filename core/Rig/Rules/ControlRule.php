@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Rig\Altered;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\SituationRef;
 
@@ -31,12 +32,13 @@ final class ControlRule implements Rule
                 $in->known($at->collection, $at->tokens[0], "/controls/{$i}/at", rtrim($at->collection, 's'));
             }
         }
+        $comes = $this->asTheyCome($in);
         foreach ($in->parts->controls as $i => $control) {
             $slots = [];
             foreach ($control->moves as $m => $move) {
                 $pointer = "/controls/{$i}/moves/{$m}";
                 $this->move($in, $move, $pointer);
-                if ($move->with !== null && (! isset($seen[$move->with]) || $move->with === $control->id)) {
+                if ($move->with !== null && (! isset($seen[$move->with]) && ! isset($comes[$move->with]) || $move->with === $control->id)) {
                     $in->problem("{$pointer}/with", "There is no other control \"{$move->with}\" that could be held.");
                 }
                 if (! $control->kind->isTurned() && $move->law->isAlongWay() && $move->at instanceof SituationRef === false) {
@@ -49,6 +51,19 @@ final class ControlRule implements Rule
                 $slots[$slot] = $m;
             }
         }
+    }
+
+    /** @return array<string, true> ids of controls that units come with: one of them can be held too */
+    private function asTheyCome(Fit $in): array
+    {
+        $ids = [];
+        foreach ($in->parts->units as $unit) {
+            foreach (($in->parts->models[$unit->model] ?? null)->controls ?? [] as $id => $_) {
+                $ids[Hands::id($unit->id, (string) $id)] = true;
+            }
+        }
+
+        return $ids;
     }
 
     private function move(Fit $in, Move $move, string $pointer): void

@@ -22,8 +22,9 @@
         }}</option>@foreach (HiddenWire\Core\Equipment\Gesture::cases() as $by) <option value="{{ $by->value }}">{{ $by->words() }}</option>
         @endforeach</select></label>
     <label>while held <select class="form-select form-select-sm" name="with"><option value="">nothing</option>
-        @foreach ($page->rig->controls as $other) @if ($other !== $control) <option value="{{ $other->id }}">{{ $other->name }}</option>
-        @endif @endforeach</select></label>
+        @foreach ($controls->others($control) as $other) <option value="{{ $other->id }}">{{ $other->name }}</option>
+        @endforeach</select></label>
     <button class="btn btn-sm btn-ink" type="submit">Add</button></x-edit>
-<x-edit :page="$page" :fields="['edit' => 'remove-control', 'control' => $control->id]"><button class="do" type="submit">Remove {{
-    $control->name }}</button></x-edit>
+@if ($controls->isOwn($control)) <x-edit :page="$page" :fields="['edit' => 'remove-control', 'control' => $control->id]"><button class="do"
+    type="submit">Remove {{ $control->name }}</button></x-edit> @else <p class="quiet">Its model comes with it. What you save here holds
+    for this unit alone.</p> @endif

@@ -1,7 +1,7 @@
 <x-rig-frame :page="$page">
     <div class="page controls-page">
         <h2>Controls <small>what hands move, and for whom what changes in {{ $page->situation->name }}</small></h2>
-        @if ($page->rig->controls === []) <p class="quiet">No control is entered yet: a fader, a knob, a key, a pad, a foot switch or a
+        @if ($page->rig->controls === [] && $controls->asTheyCome() === []) <p class="quiet">No control is entered yet: a fader, a knob, a key, a pad, a foot switch or a
             keyboard shortcut. Say what it moves, and its reach is worked out.</p> @endif
         @foreach ($controls->surfaces() as $surface => $list)
             <section class="surface" aria-label="{{ $surface }}">
@@ -19,6 +19,12 @@
                 </ul>
             </section>
         @endforeach
+        @php $comes = $controls->asTheyCome(); @endphp
+        @if ($comes !== []) <details class="comes-with" @if ($page->rig->controls === []) open @endif><summary>As the units come: {{
+            Count::of(array_sum(array_map(count(...), $comes)), 'control') }}</summary>
+            @foreach ($comes as $unit => $list) <p><strong>{{ $unit }}</strong> @foreach ($list as $one) <a
+                href="{{ $page->url(['control' => $one->id]) }}">{{ $one->name }}</a>@if (! $loop->last), @endif @endforeach</p> @endforeach
+        </details> @endif
         @php $fewer = $controls->fewerHands(); @endphp
         @if ($fewer !== null && $fewer->sounds !== []) <x-fewer-hands :page="$page" :fewer="$fewer" /> @endif
         @php $without = $controls->withoutHand(); @endphp

@@ -7,6 +7,8 @@ namespace HiddenWire\Core\Rig\Format\Things;
 use HiddenWire\Core\Equipment\ControlKind;
 use HiddenWire\Core\Equipment\Gesture;
 use HiddenWire\Core\Equipment\Law;
+use HiddenWire\Core\Equipment\ModelControl;
+use HiddenWire\Core\Equipment\ModelMove;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\Format\Field;
@@ -28,6 +30,9 @@ use HiddenWire\Core\Rig\Move;
 /** What hands move. */
 final class Controls
 {
+    /** Two ids of points with what is between them. */
+    private const LONGEST = 130;
+
     public static function control(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Control::class, 'control', [
@@ -42,6 +47,32 @@ final class Controls
             Field::of('moves', ListOf::of(new ObjectOf(self::move()), Bounds::MOVES))->written(),
         ])->rule(fn (array $control, Reading $in) => $control['position'] !== null && $control['kind']?->isTurned() === false
             ? $in->problem('Only a fader, a knob or a dial stands anywhere.', 'position') : null));
+    }
+
+    /** A control that every unit of a model has. */
+    public static function ofModel(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(ModelControl::class, 'model_control', [
+            Field::of('id', new Id)->needed(),
+            Field::of('name', Text::filled(Bounds::SHORT_NAME))->needed(),
+            Field::of('legend', Text::upTo(Bounds::SHORT_NAME)),
+            Field::of('kind', Choice::of(ControlKind::class))->needed(),
+            Field::of('bank', Text::upTo(Bounds::SHORT_NAME)),
+            Field::of('moves', ListOf::of(new ObjectOf(self::moveOfModel()), Bounds::MOVES))->written(),
+        ]));
+    }
+
+    private static function moveOfModel(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(ModelMove::class, 'model_move', [
+            Field::of('at', Text::filled(self::LONGEST))->needed(),
+            Field::of('set', Text::filled(Bounds::SHORT_NAME))->needed(),
+            Field::of('from', new Value),
+            Field::of('to', new Value),
+            Field::of('law', Choice::of(Law::class))->usual(Law::Even),
+            Field::of('by', Choice::of(Gesture::class))->usual(Gesture::Move),
+            Field::of('with', new Id),
+        ]));
     }
 
     public static function move(): Shape

@@ -66,6 +66,8 @@ final class Models
 
     private const RULES = 100;
 
+    private const CONTROLS = 200;
+
     private const RATES = 12;
 
     private const NAMED_POINTS = 100;
@@ -101,6 +103,7 @@ final class Models
             Field::of('rules', ListOf::of(new ObjectOf(NamedSettings::rule()), self::RULES)->keyed())->since(2),
             Field::of('grows', ListOf::of(new ObjectOf(NamedSettings::growth()), Growth::MOST_OF_MODEL)->keyed())->since(2),
             Field::of('draws_ma', new Whole(...Bounds::MILLIAMPERES))->since(2),
+            Field::of('controls', ListOf::of(new ObjectOf(Controls::ofModel()), self::CONTROLS)->keyed())->since(3),
         ])->made(fn (array $model, Reading $in) => new EquipmentModel(...['id' => $in->here(), ...$model])));
     }
 
