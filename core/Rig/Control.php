@@ -42,9 +42,9 @@ final readonly class Control
         ), is_string(...)));
     }
 
-    /** "Fader 3 (Caller)": its name, and what its label says. */
+    /** "Fader 3 (Caller)": its name, and what its label says besides. */
     public function words(): string
     {
-        return $this->legend === '' || $this->legend === $this->name ? $this->name : "{$this->name} ({$this->legend})";
+        return str_contains(mb_strtolower($this->name), mb_strtolower($this->legend)) ? $this->name : "{$this->name} ({$this->legend})";
     }
 }

@@ -85,12 +85,13 @@ final readonly class ModelReach
             $routes[$route->key()] = $route;
         }
 
-        // A program is heard as a box: here it needs no computer. And nothing has to feed a box.
+        // A program is heard as a box: here it needs no computer. And nothing has to feed a box, and no hand moves it.
         return $model->with(
             supply: Supply::None,
             family: $model->isProgram() ? Family::Mixer : $model->family,
             points: [...$model->points, ...$points],
             routes: [...$model->routes, ...$routes],
+            controls: [],
         );
     }
 

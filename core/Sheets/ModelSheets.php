@@ -8,6 +8,7 @@ use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Equipment\EquipmentModel;
+use HiddenWire\Core\Equipment\ModelMove;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\Format\Things\Controls;
 use HiddenWire\Core\Rig\Format\Things\Models;
@@ -75,7 +76,9 @@ final class ModelSheets
             ]),
             'meters' => new Sheet('meters', 'Meters', Points::meter(), ['point' => 'points']),
             'lamps' => new Sheet('lamps', 'Lamps', Points::lamp(), ['point' => 'points', 'setting' => 'settings']),
-            'controls' => new Sheet('controls', 'Controls', Controls::ofModel()),
+            'controls' => new Sheet('controls', 'Controls', Controls::ofModel(), [
+                'moves[].at' => 'routes', 'moves[].with' => 'controls',
+            ]),
         ];
     }
 
@@ -85,10 +88,10 @@ final class ModelSheets
         /** @var array<string, list<array<string, mixed>>> $document */
         $document = (array) json_decode((string) json_encode((new DocumentWriter)->model($model)), true);
         $labels = [];
-        foreach (['points', 'sockets', 'settings'] as $list) {
-            $count = array_count_values(array_column($document[$list] ?? [], 'label'));
+        foreach (['points', 'sockets', 'settings', 'controls'] as $list) {
+            $count = array_count_values(array_map(self::label(...), $document[$list] ?? []));
             foreach ($document[$list] ?? [] as $thing) {
-                $label = (string) ($thing['label'] ?? $thing['id']);
+                $label = self::label($thing);
                 $isPlain = ($count[$label] ?? 0) === 1 && preg_match('/[,>]/', $label) !== 1;
                 $labels[$list][(string) $thing['id']] = $isPlain ? $label : (string) $thing['id'];
             }
@@ -133,7 +136,7 @@ final class ModelSheets
             [$things[$key], $first, $parts] = $sheet->things($this->rows[$key]);
             $this->places[$key] = [$first, $parts];
         }
-        foreach (['points', 'sockets', 'settings', 'rules', 'grows', 'meters', 'lamps'] as $list) {
+        foreach (['points', 'sockets', 'settings', 'rules', 'grows', 'meters', 'lamps', 'controls'] as $list) {
             $things[$list] = $this->identified($list, $things[$list]);
         }
         foreach ($things['sockets'] as $i => $socket) {
@@ -182,9 +185,9 @@ final class ModelSheets
     private function identified(string $list, array $things): array
     {
         $taken = array_map(strval(...), array_column($things, 'id'));
-        $labels = array_count_values(array_map(strval(...), array_column($things, 'label')));
+        $labels = array_count_values(array_map(self::label(...), $things));
         foreach ($things as $i => $thing) {
-            $label = (string) ($thing['label'] ?? '');
+            $label = self::label($thing);
             if (($thing['id'] ?? '') === '') {
                 $things[$i] = ['id' => $taken[] = Naming::id($label, $taken), ...$thing];
             }
@@ -194,6 +197,16 @@ final class ModelSheets
         }
 
         return $things;
+    }
+
+    /**
+     * What a thing is called by others: its label, or of a control its name; else its id.
+     *
+     * @param  array<string, mixed>  $thing
+     */
+    private static function label(array $thing): string
+    {
+        return (string) ($thing['label'] ?? $thing['name'] ?? $thing['id'] ?? '');
     }
 
     /**
@@ -242,9 +255,10 @@ final class ModelSheets
             if ($column->refers === '' || ! isset($row[$column->key])) {
                 continue;
             }
-            $one = fn (string $text): string => $column->refers === 'routes'
-                ? implode('>', array_map(fn (string $end) => $name('points', trim($end)), explode('>', $text)))
-                : $name($column->refers, trim($text));
+            $one = fn (string $text): string => str_starts_with($text, ModelMove::SETTINGS)
+                ? ModelMove::SETTINGS.$name('settings', trim(substr($text, strlen(ModelMove::SETTINGS))))
+                : ($column->refers === 'routes' ? implode('>', array_map(fn (string $end) => $name('points', trim($end)), explode('>', $text)))
+                : $name($column->refers, trim($text)));
             $row[$column->key] = $column->cell === Cell::Words
                 ? implode(', ', array_map($one, explode(',', $row[$column->key])))
                 : $one($row[$column->key]);
