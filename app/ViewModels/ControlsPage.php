@@ -58,17 +58,26 @@ final readonly class ControlsPage
         $this->sharing = array_map(array_values(...), array_filter($by, fn (array $controls) => count($controls) > 1));
     }
 
-    /** @return array<string, list<Control>> what units come with and nobody has said more of, by the name of the unit */
+    /** @return array<string, array<string, string>> what units come with and nobody has said more of, by id, by the name of the unit */
     public function asTheyCome(): array
     {
         $units = [];
-        foreach (Hands::of($this->page->rig) as $control) {
-            if (! Hands::isOwn($this->page->rig, $control)) {
-                $units[$this->names->place($control)][] = $control;
+        $rig = $this->page->rig;
+        foreach ($rig->units as $unit) {
+            foreach (Hands::ofUnit($unit, $rig->modelOf($unit)) as $id => $control) {
+                if (! isset($rig->controls[$id])) {
+                    $units[$unit->name][$id] = mb_substr($control->name, mb_strlen(Hands::before($unit)));
+                }
             }
         }
 
         return $units;
+    }
+
+    /** "46 controls": how many units come with and nobody has said more of. */
+    public function comes(): string
+    {
+        return Count::of(array_sum(array_map(count(...), $this->asTheyCome())), 'control');
     }
 
     /** Whether somebody has entered it: else its unit comes with it. */

@@ -95,7 +95,7 @@ final class ControlReach
             if (! $isNear && ! Hands::isOwn($this->plan->rig, $control)) {
                 continue;
             }
-            $moved = array_filter($this->of($control, $situation), fn (MovedPair $one) => $one->isInLevel());
+            $moved = array_filter($this->of($control, $situation, ! Hands::isOwn($this->plan->rig, $control)), fn (MovedPair $one) => $one->isInLevel());
             $isIt = fn (MovedPair $one): bool => $one->source->id === $source && $one->listener->id === $listener;
             if (array_filter($moved, $isIt) !== []) {
                 $found[] = ['control' => $control, 'besides' => array_values(array_filter($moved, fn (MovedPair $one) => ! $isIt($one)))];

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\ModelControl;
 use HiddenWire\Core\Equipment\ModelMove;
+use HiddenWire\Core\Quantity\Bounds;
 
 /** All that hands find in a rig: its own controls, and those that its units come with. */
 final class Hands
@@ -29,19 +30,18 @@ final class Hands
     {
         $all = [];
         foreach ($rig->units as $unit) {
-            $all += self::ofUnit($unit->id, $rig->modelOf($unit));
+            $all += self::ofUnit($unit, $rig->modelOf($unit));
         }
 
         return $all;
     }
 
     /** @return array<string, Control> by id */
-    public static function ofUnit(string $unit, EquipmentModel $model): array
+    public static function ofUnit(Unit $unit, EquipmentModel $model): array
     {
         $all = [];
         foreach ($model->controls as $control) {
-            $id = self::id($unit, $control->id);
-            $all[$id] = self::control($id, $unit, $control);
+            $all[self::id($unit->id, $control->id)] = self::control($unit, $control);
         }
 
         return $all;
@@ -63,7 +63,7 @@ final class Hands
     {
         $there = array_column(array_map(fn (Control $one) => [$one->id, true], $parts->controls), 1, 0);
         foreach ($parts->units as $unit) {
-            $there += self::ofUnit($unit->id, $parts->models[$unit->model]);
+            $there += self::ofUnit($unit, $parts->models[$unit->model]);
         }
         $isLost = fn (Move $move): bool => $move->with !== null && ! isset($there[$move->with]);
 
@@ -74,12 +74,24 @@ final class Hands
         ));
     }
 
-    private static function control(string $id, string $unit, ModelControl $of): Control
+    /** Many units have a "Mute": it is called after its unit, too. */
+    private static function control(Unit $unit, ModelControl $of): Control
     {
-        return new Control($id, $of->name, $of->kind, ElementRef::unit($unit), $of->legend, bank: $of->bank, moves: array_map(
-            fn (ModelMove $move): Move => self::move($unit, $move),
-            $of->moves,
-        ));
+        return new Control(
+            self::id($unit->id, $of->id),
+            mb_strimwidth(self::before($unit).$of->name, 0, Bounds::SHORT_NAME, '…'),
+            $of->kind,
+            ElementRef::unit($unit->id),
+            $of->legend,
+            bank: $of->bank,
+            moves: array_map(fn (ModelMove $move): Move => self::move($unit->id, $move), $of->moves),
+        );
+    }
+
+    /** What a unit's controls are called by besides their own name, before it. */
+    public static function before(Unit $unit): string
+    {
+        return "{$unit->name}: ";
     }
 
     /** What a move of a model is in one of its units. */

@@ -68,12 +68,30 @@ it('takes a new control and what it moves, with what is usual for the rest', fun
 it('tries a setting that has no control, and enters every fader of a unit at once', function () {
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls?of=mixer&try=mixer/ch-2+fader")->assertOk()
         ->assertSee('Desk mixer · Mic 2, fader')->assertSee('Visitor voice')->assertSee('silent to 10.0 dB');
-    ($this->send)(['edit' => 'controls-of', 'unit' => 'headset-amp'])->assertSessionHasNoErrors();
-    // By hand: it has four faders of lines and one of the headset; the knob moves two of the lines already.
-    expect(array_keys(StoredRig::load($this->rig->fresh())->controls))->toContain('headset-amp-usb-in', 'headset-amp-phones-1')
-        ->not->toContain('headset-amp-line-1', 'headset-amp-optical-1');
+    ($this->send)(['edit' => 'controls-of', 'unit' => 'broadcast'])->assertSessionHasNoErrors();
+    // By hand: it has eight sources and a monitor; the faders of the box move the second, the third and the fifth already.
+    expect(array_keys(StoredRig::load($this->rig->fresh())->controls))->toContain('broadcast-source-1', 'broadcast-source-8', 'broadcast-monitor')
+        ->not->toContain('broadcast-source-2', 'broadcast-source-3', 'broadcast-source-5');
+    ($this->send)(['edit' => 'controls-of', 'unit' => 'broadcast'])->assertSessionHasErrors('unit');
+    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:broadcast")->assertSee('by Fader Monitor');
+    // What a unit comes with needs no entering.
     ($this->send)(['edit' => 'controls-of', 'unit' => 'headset-amp'])->assertSessionHasErrors('unit');
-    $this->get("/rigs/{$this->rig->id}/recipes?select=unit:headset-amp")->assertSee('by Fader Headset 1 (Headset 1)');
+});
+
+it('lists what the units come with, says what one does, and lets it be called otherwise here', function () {
+    $address = "/rigs/{$this->rig->id}/controls";
+    $this->actingAs($this->owner)->get($address)->assertSee('As the units come')->assertSee('Mic 1 fader')->assertDontSee('Its model comes with it');
+    // By hand: all that the desk plays to the speakers of the hall goes by its Main, and so does what the broadcast takes of it.
+    $this->get("{$address}?control=mixer-fader-ch-2")->assertSee('Desk mixer: Mic 2 fader')->assertSee('Visitor voice')
+        ->assertSee('Its model comes with it')->assertDontSee('Remove Desk mixer: Mic 2 fader');
+    ($this->send)(['edit' => 'remove-control', 'control' => 'mixer-fader-ch-2'])->assertSessionHasErrors('control');
+    ($this->send)(['edit' => 'control', 'control' => 'mixer-fader-ch-2', 'name' => 'Guest fader', 'kind' => 'fader', 'legend' => 'Guest',
+        'at' => 'units/mixer', 'position' => '70'])->assertSessionHasNoErrors();
+    expect(($this->control)('mixer-fader-ch-2')->moves[0]->slot())->toBe('mixer/ch-2 fader');
+    $this->get($address)->assertSee('Guest fader');
+    ($this->send)(['edit' => 'remove-control', 'control' => 'mixer-fader-ch-2'])->assertSessionHasNoErrors();
+    expect(($this->control)('mixer-fader-ch-2'))->toBeNull();
+    $this->get("{$address}?control=mixer-fader-ch-2")->assertSee('Desk mixer: Mic 2 fader');
 });
 
 it('says in which field what is wrong', function (array $fields, string $field) {
@@ -106,7 +124,9 @@ it('says of a cell which controls move it, and what they move besides', function
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=music:viewers")
         ->assertSee('moved by Fader 1 (Music), also it at Archive; Left pad (Quiet), also');
     $this->get("/rigs/{$this->rig->id}/wishes?pair=rally:driver-ears")->assertSee('moved by Balance knob (Game or talk), which moves nothing else');
-    $this->get("/rigs/{$this->rig->id}/wishes?pair=ring:presenter")->assertSee('moved by no control');
+    // By hand: the caller's ring comes by the desk's strip of the computer, which the music and the caller share, for two listeners.
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=ring:presenter")->assertSee('moved by Desk mixer: Computer fader, also');
+    $this->get("/rigs/{$this->rig->id}/wishes?pair=crew:viewers")->assertSee('moved by no control');
 });
 
 it('has a page to lie beside the keyboard, locked until it is unlocked', function () {
@@ -137,7 +157,7 @@ it('tells the way to another situation by hand, with what is heard in another or
 });
 
 it('chooses a device by a key, and tells faders on air that no hand has', function () {
-    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls")->assertSee('moved by no control: ')->assertSee('Desk mixer · Mic 1');
+    $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls")->assertSee('moved by no control: ')->assertSee('Broadcast program · Desk (Source 1)');
     // The broadcast program's music from the desk instead: the archive loses the player's music.
     ($this->send)(['edit' => 'control-move', 'control' => 'key-1', 'what' => 'broadcast/source-2 device', 'to' => 'mixer/usb/rec', 'by' => 'long'])
         ->assertSessionHasNoErrors();

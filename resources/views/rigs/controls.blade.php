@@ -21,9 +21,10 @@
         @endforeach
         @php $comes = $controls->asTheyCome(); @endphp
         @if ($comes !== []) <details class="comes-with" @if ($page->rig->controls === []) open @endif><summary>As the units come: {{
-            Count::of(array_sum(array_map(count(...), $comes)), 'control') }}</summary>
-            @foreach ($comes as $unit => $list) <p><strong>{{ $unit }}</strong> @foreach ($list as $one) <a
-                href="{{ $page->url(['control' => $one->id]) }}">{{ $one->name }}</a>@if (! $loop->last), @endif @endforeach</p> @endforeach
+            $controls->comes() }}</summary>
+            @foreach ($comes as $unit => $list) <p><strong>{{ $unit }}</strong> @foreach ($list as $id => $name) <a
+                href="{{ $page->url(['control' => $id]) }}#control-{{ $id }}">{{ $name }}</a>@if (! $loop->last), @endif @endforeach</p>
+            @endforeach
         </details> @endif
         @php $fewer = $controls->fewerHands(); @endphp
         @if ($fewer !== null && $fewer->sounds !== []) <x-fewer-hands :page="$page" :fewer="$fewer" /> @endif
