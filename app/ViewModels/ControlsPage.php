@@ -113,13 +113,15 @@ final readonly class ControlsPage
         return $named;
     }
 
-    /** @return list<array{words: string, slot: string, by: string, shared: string}> what a control moves */
+    /** @return list<array{words: string, slot: string, by: string, shared: string, isNow: bool}> what a control moves; `isNow` also of all
+     *     together */
     public function moves(Control $control): array
     {
         return array_map(fn (Move $move): array => [
             'words' => $this->names->move($move),
             'slot' => $move->slot(),
             'by' => $move->by->value,
+            'isNow' => in_array($move, $control->movesNow(), true),
             'shared' => implode(', ', array_map(
                 fn (Control $one) => $one->name,
                 array_filter($this->sharing[$move->slot()] ?? [], fn (Control $one) => $one !== $control),
@@ -143,7 +145,7 @@ final readonly class ControlsPage
     {
         $rows = [];
         foreach ($this->reach->of($control, $this->page->situation->id) as $one) {
-            $key = "{$one->by->value} {$one->with} {$one->source->id}";
+            $key = "{$one->by->value} {$one->with} {$one->to?->slot()} {$one->source->id}";
             $rows[$key] ??= [
                 'when' => $this->when($one), 'sound' => $one->source->name, 'id' => $one->source->id, 'at' => [], 'moved' => [],
             ];
@@ -280,7 +282,10 @@ final readonly class ControlsPage
         $with = $one->with === null ? '' : ' with '.(Hands::of($this->page->rig)[$one->with]->name ?? $one->with);
         $isPlain = in_array($one->by, [Gesture::Move, Gesture::Press], true) && $with === '';
 
-        return $isPlain ? '' : $one->by->words().$with;
+        return implode(', ', array_filter([
+            $isPlain ? '' : $one->by->words().$with,
+            $one->to === null ? '' : 'assigned to '.$this->names->target($one->to),
+        ]));
     }
 
     /**

@@ -63,12 +63,12 @@ final class ControlReach
         $rig = $this->plan->rig;
         $stops = new Positions(new State($rig, $rig->situations[$situation]));
         $reached = [];
-        foreach ($stops->of($control, $isBrief) as ['by' => $by, 'with' => $with, 'stops' => $of]) {
+        foreach ($stops->of($control, $isBrief) as ['by' => $by, 'with' => $with, 'to' => $to, 'stops' => $of]) {
             $hearings = array_map(fn (Position $stop) => $this->at($stop, $situation), $of);
             $pairs = $this->differing($hearings);
             foreach ($pairs as [$source, $listener]) {
                 $all = array_map(fn (Hearing $hearing) => $hearing->pair($source, $listener), $hearings);
-                $reached[] = new MovedPair($rig->sources[$source], $rig->listeners[$listener], $by, $with, $of, $all);
+                $reached[] = new MovedPair($rig->sources[$source], $rig->listeners[$listener], $by, $with, $of, $all, $to);
             }
         }
 
@@ -95,7 +95,8 @@ final class ControlReach
             if (! $isNear && ! Hands::isOwn($this->plan->rig, $control)) {
                 continue;
             }
-            $moved = array_filter($this->of($control, $situation, ! Hands::isOwn($this->plan->rig, $control)), fn (MovedPair $one) => $one->isInLevel());
+            $reached = $this->of($control, $situation, ! Hands::isOwn($this->plan->rig, $control));
+            $moved = array_filter($reached, fn (MovedPair $one) => $one->isInLevel());
             $isIt = fn (MovedPair $one): bool => $one->source->id === $source && $one->listener->id === $listener;
             if (array_filter($moved, $isIt) !== []) {
                 $found[] = ['control' => $control, 'besides' => array_values(array_filter($moved, fn (MovedPair $one) => ! $isIt($one)))];

@@ -7,6 +7,7 @@ namespace HiddenWire\Core\Controls;
 use HiddenWire\Core\Equipment\Gesture;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
+use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\HeardPair;
 
@@ -20,6 +21,7 @@ final readonly class MovedPair
      * @param  non-empty-list<HeardPair>  $pairs  one a stop
      * @param  non-empty-list<Position>  $stops
      * @param  string|null  $with  the control that has to be held
+     * @param  Move|null  $to  what an assigned control is assigned to; null of others
      */
     public function __construct(
         public Source $source,
@@ -28,6 +30,7 @@ final readonly class MovedPair
         public ?string $with,
         public array $stops,
         public array $pairs,
+        public ?Move $to = null,
     ) {
     }
 

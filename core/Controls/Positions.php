@@ -31,18 +31,19 @@ final readonly class Positions
 
     /**
      * @param  bool  $isBrief  only the ends, and the middle where something turns there: enough to know what is moved at all
-     * @return list<array{by: Gesture, with: string|null, stops: non-empty-list<Position>}> the lowest first; of a key, at rest
+     * @return list<array{by: Gesture, with: string|null, to: Move|null, stops: non-empty-list<Position>}> the lowest first; of a key, at
+     *     rest; of an assigned control for each thing that it can be assigned `to`
      */
     public function of(Control $control, bool $isBrief = false): array
     {
         $groups = [];
         foreach ($control->moves as $move) {
-            $groups["{$move->by->value} {$move->with}"][] = $move;
+            $groups["{$move->by->value} {$move->with}".($control->isAssigned ? " {$move->slot()}" : '')][] = $move;
         }
         $all = [];
         foreach ($groups as $moves) {
             $isTurned = $control->kind->isTurned() && $moves[0]->by === Gesture::Move;
-            $all[] = ['by' => $moves[0]->by, 'with' => $moves[0]->with,
+            $all[] = ['by' => $moves[0]->by, 'with' => $moves[0]->with, 'to' => $control->isAssigned ? $moves[0] : null,
                 'stops' => $isTurned ? $this->alongWay($control, $moves, $isBrief) : $this->pressed($moves)];
         }
 

@@ -15,7 +15,7 @@ final readonly class ReachReport
      * @param  list<Control>  $controls
      * @param  list<string>  $situations  ids
      * @return list<array<string, mixed>> a control each: {id, name, legend, moves: [words], situations: [{situation, reach: [{source,
-     *     listener, by, with, levels: [{at, db}]}]}]}; `at` in hundredths of the way, or what is done with a key; `db` null where it is
+     *     listener, by, with, to, levels: [{at, db}]}]}]}; `at` in hundredths of the way, or what is done with a key; `db` null where it is
      *     not heard
      */
     public function of(Hearings $plan, array $controls, array $situations): array
@@ -43,6 +43,7 @@ final readonly class ReachReport
             'listener' => $reach->listener->id,
             'by' => $reach->by->value,
             'with' => $reach->with,
+            'to' => $reach->to?->slot(),
             'levels' => array_map(
                 fn (Position $stop, ?float $db): array => ['at' => $stop->at === null ? $stop->words : $stop->at / 10,
                     'db' => $db === null ? null : round($db, 2)],

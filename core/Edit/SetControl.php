@@ -26,7 +26,10 @@ final readonly class SetControl implements RigEdit
     public function words(Rig $rig): string
     {
         $was = Hands::of($rig)[$this->control->id] ?? null;
-        $moves = array_map(fn ($move) => (new ControlNames($rig))->move($move), $this->control->moves);
+        $moves = array_map(
+            fn ($move) => (new ControlNames($rig))->move($move).($move->isChosen ? ' (now)' : ''),
+            $this->control->moves,
+        );
 
         return ($was === null ? "New {$this->control->kind->words()} {$this->control->words()}" : "Control {$this->control->words()}")
             .($moves === [] ? '' : ': '.implode('; ', $moves));

@@ -15,6 +15,7 @@ final readonly class ModelControl
      * @param  string  $legend  what is printed at it
      * @param  string  $bank  the page or bank on which it does this; empty for always
      * @param  list<ModelMove>  $moves
+     * @param  bool  $isAssigned  whether it moves one of what it can, as somebody chooses; else all together
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class ModelControl
         public string $legend = '',
         public string $bank = '',
         public array $moves = [],
+        public bool $isAssigned = false,
     ) {
     }
 }

@@ -18,6 +18,7 @@ final readonly class Control
      * @param  float|null  $position  where it stands now, in hundredths of its way; null where nobody has said
      * @param  string  $bank  the page or bank on which it does this; empty for always
      * @param  bool  $isLearned  whether somebody has moved it at the real thing and seen that
+     * @param  bool  $isAssigned  whether it moves one of what it can, the one that is chosen; else all together
      * @param  list<Move>  $moves
      */
     public function __construct(
@@ -30,7 +31,18 @@ final readonly class Control
         public string $bank = '',
         public bool $isLearned = false,
         public array $moves = [],
+        public bool $isAssigned = false,
     ) {
+    }
+
+    /** @return list<Move> what it moves now: of an assigned one what is chosen, or the first */
+    public function movesNow(): array
+    {
+        if (! $this->isAssigned) {
+            return $this->moves;
+        }
+
+        return array_slice(array_values(array_filter($this->moves, fn (Move $move) => $move->isChosen)) ?: $this->moves, 0, 1);
     }
 
     /** @return list<string> ids of the situations that it goes to */

@@ -85,6 +85,7 @@ final class Hands
             $of->legend,
             bank: $of->bank,
             moves: array_map(fn (ModelMove $move): Move => self::move($unit->id, $move), $of->moves),
+            isAssigned: $of->isAssigned,
         );
     }
 

@@ -34,6 +34,7 @@ final readonly class Move
      * @param  string|bool|float|null  $from  as it is at the beginning of the way, or before the press; null for as it stands
      * @param  string|bool|float|null  $to  at the end of the way, or after the press; of {@see Law::Step} what is added
      * @param  string|null  $with  the control that has to be held meanwhile
+     * @param  bool  $isChosen  whether it is what an assigned control moves now
      */
     public function __construct(
         public PointRef|RouteRef|SettingRef|SituationRef $at,
@@ -43,6 +44,7 @@ final readonly class Move
         public Law $law = Law::Even,
         public Gesture $by = Gesture::Move,
         public ?string $with = null,
+        public bool $isChosen = false,
     ) {
     }
 

@@ -255,10 +255,16 @@ final class ModelSheets
             if ($column->refers === '' || ! isset($row[$column->key])) {
                 continue;
             }
-            $one = fn (string $text): string => str_starts_with($text, ModelMove::SETTINGS)
-                ? ModelMove::SETTINGS.$name('settings', trim(substr($text, strlen(ModelMove::SETTINGS))))
-                : ($column->refers === 'routes' ? implode('>', array_map(fn (string $end) => $name('points', trim($end)), explode('>', $text)))
-                : $name($column->refers, trim($text)));
+            $ends = fn (string $text): string => implode('>', array_map(
+                fn (string $end) => $name('points', trim($end)),
+                explode('>', $text),
+            ));
+            $one = fn (string $text): string => match (true) {
+                str_starts_with($text, ModelMove::SETTINGS) => ModelMove::SETTINGS
+                    .$name('settings', trim(substr($text, strlen(ModelMove::SETTINGS)))),
+                $column->refers === 'routes' => $ends($text),
+                default => $name($column->refers, trim($text)),
+            };
             $row[$column->key] = $column->cell === Cell::Words
                 ? implode(', ', array_map($one, explode(',', $row[$column->key])))
                 : $one($row[$column->key]);

@@ -30,6 +30,7 @@ use HiddenWire\Core\Planning\Rebalance;
 use HiddenWire\Core\Planning\Volumes;
 use HiddenWire\Core\Rig\Balance;
 use HiddenWire\Core\Rig\DriverMode;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\ListenerKind;
 use HiddenWire\Core\Rig\MeasureKind;
 use HiddenWire\Core\Rig\Movable;
@@ -61,7 +62,8 @@ final class DrawnForms
         'reopen' => ['accept'], 'rebalance' => ['balance', 'route', 'point'], 'scene-picture' => ['add-scene', 'picture'], 'rename-scene' => ['add-scene'],
         'choose-scene' => ['add-scene'], 'remove-scene' => ['add-scene'], 'scene-source' => ['add-scene'], 'remove-picture' => ['picture'],
         'effect' => ['add-effect'], 'switch-effect' => ['add-effect'], 'move-effect' => ['add-effect'], 'remove-effect' => ['add-effect'],
-        'prove' => ['fact'], 'control-move' => ['control'], 'control-unmove' => ['control', 'control-move'], 'remove-control' => ['control'],
+        'prove' => ['fact'], 'control-move' => ['control'], 'control-unmove' => ['control', 'control-move'],
+        'control-assign' => ['control', 'control-move'], 'remove-control' => ['control'],
     ];
 
     /** Starters that have what few rigs have. */
@@ -490,7 +492,8 @@ final class DrawnForms
 
         return ['control' => $this->oneOf(['', '', $this->id($this->rig->controls) ?: '']), 'name' => $this->oneOf(['Fader', 'Pad', 'Key']).' '.$this->number(1, 40),
             'legend' => $this->oneOf(['', 'Music', 'Caller', 'Break']), 'kind' => $this->oneOf(['fader', 'knob', 'key', 'pad', 'footswitch']), 'at' => $at,
-            'position' => $this->oneOf(['', '50']), 'bank' => $this->oneOf(['', 'Show']), 'learned' => $this->oneOf(['0', '1'])];
+            'position' => $this->oneOf(['', '50']), 'bank' => $this->oneOf(['', 'Show']), 'learned' => $this->oneOf(['0', '1']),
+            'assigned' => $this->oneOf(['0', '0', '1'])];
     }
 
     private function drawControlMove(): ?array
@@ -514,6 +517,13 @@ final class DrawnForms
         $control = $this->oneOf(array_values(array_filter($this->rig->controls, fn ($one) => $one->moves !== [])));
 
         return $control === false ? null : ['control' => $control->id, 'what' => $control->moves[0]->slot(), 'by' => $control->moves[0]->by->value];
+    }
+
+    private function drawControlAssign(): ?array
+    {
+        $control = $this->oneOf(array_values(array_filter(Hands::of($this->rig), fn ($one) => $one->isAssigned && $one->moves !== [])));
+
+        return $control === false ? null : ['control' => $control->id, 'what' => $control->moves[count($control->moves) - 1]->slot()];
     }
 
     private function drawControlsOf(): array

@@ -18,6 +18,7 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ElementRef;
 use HiddenWire\Core\Rig\Hands;
+use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Problem;
@@ -98,7 +99,7 @@ it('lets the rig say otherwise of one, and has it as it comes again when that is
     $mine = Hands::of($rig)['desk-fader-a-2']->with(legend: 'Host', position: 80.0);
     $set = (new SetControl($mine))->applyTo($rig);
     expect(array_keys(Hands::of($set)))->toBe(['desk-fader-a-2', 'desk-all', 'desk-shifted'])
-        ->and(Hands::of($set)['desk-fader-a-2']->words())->toBe('Fader 2 (Host)')
+        ->and(Hands::of($set)['desk-fader-a-2']->words())->toBe('Desk: Fader 2 (Host)')
         ->and(Hands::isOwn($set, $mine))->toBeTrue()->and(Hands::isOwn($rig, Hands::of($rig)['desk-all']))->toBeFalse()
         ->and(count($set->parts()->controls))->toBe(1);
     $back = (new RemoveControl('desk-fader-a-2'))->applyTo($set);
@@ -129,6 +130,37 @@ it('grows with its model: a fader more, and a move more of what moves all', func
     $smaller = Growing::to($model, $model->grows['inputs'], 1)->controls;
     expect(array_keys($smaller))->toBe(['all', 'shifted'])->and($moves($smaller['all']))->toBe(['a-1']);
 });
+
+it('hears what an assigned control does for each thing that it can be assigned to', function () {
+    // Two sounds on one fader: it has the one or the other.
+    $rig = handedDesk()->make();
+    $moves = array_map(
+        fn (string $at) => new Move(new PointRef('desk', $at), 'fader', -50.0, 10.0, Law::Taper, isChosen: $at === 'a-2'),
+        ['a-1', 'a-2'],
+    );
+    $hand = new Control('hand', 'Hand', ControlKind::Fader, ElementRef::unit('desk'), moves: $moves, isAssigned: true);
+    $rig = (new SetControl($hand))->applyTo($rig);
+    $reached = (new ControlReach(new Hearings($rig)))->of($rig->controls['hand'], $rig->base()->id);
+    expect(array_map(fn ($one) => "{$one->to?->slot()}: {$one->source->id} {$one->words()}", $reached))->toBe([
+        'desk/a-1 fader: one −50.0 dB to 10.0 dB', 'desk/a-2 fader: two −50.0 dB to 10.0 dB',
+    ])->and(array_map(fn (Move $move) => $move->slot(), $rig->controls['hand']->movesNow()))->toBe(['desk/a-2 fader'])
+        // All together, it has both at once.
+        ->and(array_map(
+            fn ($one) => $one->to,
+            (new ControlReach(new Hearings($rig)))->of($hand->with(isAssigned: false), $rig->base()->id),
+        ))->toBe([null, null])
+        // What was chosen is gone: then it is the first that is left.
+        ->and(array_map(fn (Move $move) => $move->slot(), $hand->with(moves: [$moves[0]])->movesNow()))->toBe(['desk/a-1 fader']);
+});
+
+it('says that a control moves one thing at a time where it is assigned, and else all', function (bool $isAssigned, array $chosen, string $says) {
+    $moves = array_map(
+        fn (string $at) => new Move(new PointRef('desk', $at), 'mute', false, true, Law::Toggle, Gesture::Press, isChosen: in_array($at, $chosen, true)),
+        ['a-1', 'a-2'],
+    );
+    $key = new Control('key', 'Key', ControlKind::Key, ElementRef::unit('desk'), moves: $moves, isAssigned: $isAssigned);
+    expect(fn () => (new SetControl($key))->applyTo(handedDesk()->make()))->toThrow(InvalidRig::class, $says);
+})->with([[true, ['a-1', 'a-2'], 'one thing at a time'], [false, ['a-1'], 'all together']]);
 
 it('says what is wrong with a control of a model, at its place', function (array $control, string $at, string $says) {
     $problems = [];

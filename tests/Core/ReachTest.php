@@ -293,12 +293,12 @@ it('judges a level of its own by the controls where there are any', function () 
     expect(control_findings($wished('rally', 'driver-ears')))->toBe([]);
     // It comes to the presenter by the desk's strip of the computer, whose fader takes the caller and the ring along, for the driver too.
     expect(control_findings($wished('music', 'presenter')))->toContain('control.lacking: No control moves Music for Presenter alone: '
-        .'Computer fader also moves Music for Driver, Navigator for Presenter, Navigator for Driver and 2 more');
+        .'Desk mixer: Computer fader also moves Music for Driver, Navigator for Presenter, Navigator for Driver and 2 more');
     // The presenter's own voice has a send of its own into the headphones: that level, entered as a control, is what was wished. The knobs
     // that the desk comes with move it for others, too.
     $rig = $wished('voice', 'presenter');
-    expect(control_findings($rig))->toContain('control.lacking: No control moves Presenter voice for Presenter alone: Mic 1 gain also moves '
-        .'Presenter voice for Driver, Presenter voice for Viewers, Presenter voice for Archive and 3 more');
+    expect(control_findings($rig))->toContain('control.lacking: No control moves Presenter voice for Presenter alone: '
+        .'Desk mixer: Mic 1 gain also moves Presenter voice for Driver, Presenter voice for Viewers, Presenter voice for Archive and 3 more');
     $all = Examination::of(new Hearings($rig), [], null);
     $lacking = array_values(array_filter($all->findings, fn (Finding $one) => $one->code === 'control.lacking'))[0];
     expect($lacking->cures)->toHaveCount(1);

@@ -94,6 +94,24 @@ it('lists what the units come with, says what one does, and lets it be called ot
     $this->get("{$address}?control=mixer-fader-ch-2")->assertSee('Desk mixer: Mic 2 fader');
 });
 
+it('assigns a fader to one of several sounds at a time', function () {
+    ($this->send)(['edit' => 'control', 'control' => 'box-1', 'name' => 'Fader 1', 'kind' => 'fader', 'legend' => 'Music', 'at' => 'places/corner',
+        'assigned' => '1'])->assertSessionHasNoErrors();
+    ($this->send)(['edit' => 'control-move', 'control' => 'box-1', 'what' => 'broadcast/source-5 fader'])->assertSessionHasNoErrors();
+    $now = fn (): array => array_map(fn ($move) => $move->slot(), ($this->control)('box-1')->movesNow());
+    expect($now())->toBe(['broadcast/source-2 fader']);
+    $page = fn () => $this->get("/rigs/{$this->rig->id}/controls?control=box-1");
+    $page()->assertSee('One of these at a time')->assertSee('assigned to Broadcast program · Old console (Source 5), fader');
+    ($this->send)(['edit' => 'control-assign', 'control' => 'box-1', 'what' => 'broadcast/source-5 fader'])->assertSessionHasNoErrors();
+    expect($now())->toBe(['broadcast/source-5 fader']);
+    ($this->send)(['edit' => 'control-assign', 'control' => 'box-1', 'what' => 'broadcast/source-6 fader'])->assertSessionHasErrors('what');
+    ($this->send)(['edit' => 'control-assign', 'control' => 'box-2', 'what' => 'broadcast/source-3 fader'])->assertSessionHasErrors('what');
+    // All together again: nothing is chosen any more.
+    ($this->send)(['edit' => 'control', 'control' => 'box-1', 'name' => 'Fader 1', 'kind' => 'fader', 'at' => 'places/corner', 'assigned' => '0'])
+        ->assertSessionHasNoErrors();
+    expect($now())->toBe(['broadcast/source-2 fader', 'broadcast/source-5 fader']);
+});
+
 it('says in which field what is wrong', function (array $fields, string $field) {
     ($this->send)($fields)->assertSessionHasErrors($field);
 })->with([

@@ -57,7 +57,9 @@ final class ReachRig extends Command
                 foreach ($reach->of($control, $id) as $one) {
                     $with = $one->with === null ? '' : ', with '.$all[$one->with]->name;
                     $rows[] = [
-                        $rig->situations[$id]->name, $one->by->words().$with, $one->source->name, $one->listener->name, $one->words(),
+                        $rig->situations[$id]->name,
+                        $one->by->words().$with.($one->to === null ? '' : ', assigned to '.$names->target($one->to)),
+                        $one->source->name, $one->listener->name, $one->words(),
                     ];
                 }
                 $rows === [] ? $this->line("  {$rig->situations[$id]->name}: nothing changes")

@@ -49,8 +49,15 @@ final class ControlForms
             $kind->isTurned() ? $in->number('position', 0, 100) : null,
             $in->text('bank', Bounds::SHORT_NAME),
             $in->flag('learned') ?? false,
-            $was->moves ?? [],
+            self::kept($was, $in->flag('assigned') ?? $was->isAssigned ?? false),
+            $in->flag('assigned') ?? $was->isAssigned ?? false,
         ))];
+    }
+
+    /** @return list<Move> what a control moves, nothing of it chosen where it moves all together */
+    private static function kept(?Control $was, bool $isAssigned): array
+    {
+        return array_map(fn (Move $one) => $isAssigned ? $one : $one->with(isChosen: false), $was->moves ?? []);
     }
 
     /** @return list<RigEdit> one setting more that a control moves, or another way of moving it */
@@ -74,6 +81,24 @@ final class ControlForms
 
         return count($kept) === count($control->moves) ? $in->refuse('what', 'It does not move that any more.')
             : [new SetControl($control->with(moves: $kept))];
+    }
+
+    /** @return list<RigEdit> what an assigned control moves from now on */
+    public static function assign(EditFields $in): array
+    {
+        $control = self::chosen($in);
+        $slot = $in->text('what', self::SLOT);
+        $there = array_map(fn (Move $one) => $one->slot(), $control->moves);
+        if (! $control->isAssigned || ! in_array($slot, $there, true)) {
+            return $in->refuse('what', $control->isAssigned ? 'It does not move that any more.'
+                : 'It moves all together. Say that it is assigned first.');
+        }
+
+        return [new SetControl($control->with(moves: array_map(
+            fn (Move $one, int $at) => $one->with(isChosen: $at === array_search($slot, $there, true)),
+            $control->moves,
+            array_keys($control->moves),
+        )))];
     }
 
     /** @return list<RigEdit> */

@@ -105,6 +105,7 @@ final class EditForms
         'control' => [ControlForms::class, 'set'],
         'control-move' => [ControlForms::class, 'move'],
         'control-unmove' => [ControlForms::class, 'unmove'],
+        'control-assign' => [ControlForms::class, 'assign'],
         'controls-of' => [ControlForms::class, 'ofUnit'],
         'remove-control' => [ControlForms::class, 'remove'],
         'accept' => [PaperForms::class, 'accept'],

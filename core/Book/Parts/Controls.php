@@ -43,7 +43,8 @@ final class Controls implements Part
                 $this->name($control),
                 $control->legend,
                 $names->place($control).($control->bank === '' ? '' : ", {$control->bank}"),
-                implode('; ', array_map(fn (Move $move) => $this->move($move, $names), $control->moves)) ?: 'nothing',
+                ($control->isAssigned ? 'one at a time: ' : '')
+                    .(implode('; ', array_map(fn (Move $move) => $this->move($move, $names), $control->moves)) ?: 'nothing'),
                 $control->goesTo() === [] ? implode('; ', $changes) ?: 'nothing' : 'see Situations',
             ];
         }
@@ -56,7 +57,8 @@ final class Controls implements Part
     /** What it moves, and by which law where it goes along a way. */
     private function move(Move $move, ControlNames $names): string
     {
-        return $names->move($move).($move->law->isAlongWay() && is_float($move->to) ? ", {$move->law->words()}" : '');
+        return $names->move($move).($move->isChosen ? ' (now)' : '')
+            .($move->law->isAlongWay() && is_float($move->to) ? ", {$move->law->words()}" : '');
     }
 
     private function name(Control $control): string

@@ -68,7 +68,7 @@ final readonly class Lacking implements Check
     private function judged(Inspection $in, string $situation, HeardPair $pair, array $reached): iterable
     {
         $closest = null;
-        foreach ($reached as $id => $all) {
+        foreach (self::apart($reached) as [$id, $all]) {
             $moved = array_filter($all, fn (MovedPair $one) => $one->by === Gesture::Move && $one->isInLevel());
             $isIt = fn (MovedPair $one): bool => $one->source === $pair->source && $one->listener === $pair->listener;
             if (array_filter($moved, $isIt) === []) {
@@ -98,6 +98,28 @@ final readonly class Lacking implements Check
             [$situation],
             $this->proposals($in, $situation, $pair),
         );
+    }
+
+    /**
+     * An assigned control is one for each thing that it can be assigned to.
+     *
+     * @param  array<string, list<MovedPair>>  $reached  by control
+     * @return list<array{string, list<MovedPair>}>
+     */
+    private static function apart(array $reached): array
+    {
+        $apart = [];
+        foreach ($reached as $id => $all) {
+            $by = [];
+            foreach ($all as $one) {
+                $by[$one->to?->slot() ?? ''][] = $one;
+            }
+            foreach ($by as $group) {
+                $apart[] = [$id, $group];
+            }
+        }
+
+        return $apart;
     }
 
     /** @return list<Proposal> a control on the level that moves only what was wished to be apart, where the way has one */

@@ -80,8 +80,13 @@ final readonly class Mislabelled implements Check
         $moved = [];
         $doesAnything = false;
         foreach (array_keys($in->rig->situations) as $situation) {
+            $now = $control->movesNow();
             foreach ($reach->of($control, (string) $situation, true) as $one) {
                 $doesAnything = true;
+                // Its label is right or wrong of what it is assigned to now.
+                if ($one->to !== null && ! in_array($one->to, $now, true)) {
+                    continue;
+                }
                 $moved += $one->isInLevel() ? [$one->source->id => $one->source] : [];
             }
             if ($doesAnything && ! $isAll) {

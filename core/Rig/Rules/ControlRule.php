@@ -35,6 +35,13 @@ final class ControlRule implements Rule
         $comes = $this->asTheyCome($in);
         foreach ($in->parts->controls as $i => $control) {
             $slots = [];
+            $chosen = array_keys(array_filter($control->moves, fn (Move $move) => $move->isChosen));
+            if ($chosen !== [] && (! $control->isAssigned || count($chosen) > 1)) {
+                $in->problem(
+                    "/controls/{$i}/moves/".end($chosen).'/chosen',
+                    $control->isAssigned ? 'An assigned control moves one thing at a time.' : 'What is not assigned moves all together.',
+                );
+            }
             foreach ($control->moves as $m => $move) {
                 $pointer = "/controls/{$i}/moves/{$m}";
                 $this->move($in, $move, $pointer);

@@ -17,3 +17,5 @@
     name="position" min="0" max="100" step="any" value="{{ $control?->position }}"></label> @endif
 <label class="tick"><input type="hidden" name="learned" value="0"><input type="checkbox" name="learned" value="1"
     @checked($control?->isLearned)> seen on the real one</label>
+<label class="tick"><input type="hidden" name="assigned" value="0"><input type="checkbox" name="assigned" value="1"
+    @checked($control?->isAssigned)> assigned to one of what it moves at a time</label>

@@ -5,9 +5,14 @@
     href="{{ $page->url(['control' => $control->id]) }}#control-{{ $control->id }}">Change<span class="visually-hidden"> {{
     $control->name }}</span></a> @endif</p>
 @if ($controls->trouble($control) !== '') <p class="trouble">{{ $controls->trouble($control) }}</p> @endif
+@if ($control->isAssigned && count($control->moves) > 1) <p class="quiet">One of these at a time:</p> @endif
 <ul class="hand-moves">
     @foreach ($controls->moves($control) as $move)
-        <li>{{ $move['words'] }} @if ($move['shared'] !== '') <small class="quiet">also moved by {{ $move['shared'] }}</small> @endif
+        <li>{{ $move['words'] }} @if ($control->isAssigned && $move['isNow']) <strong>now</strong> @endif
+            @if ($move['shared'] !== '') <small class="quiet">also moved by {{ $move['shared'] }}</small> @endif
+            @if ($page->canEdit && $control->isAssigned && ! $move['isNow'] && $own) <x-edit :page="$page" :fields="['edit' =>
+                'control-assign', 'control' => $control->id, 'what' => $move['slot']]"><button class="do" type="submit">Assign<span
+                class="visually-hidden">: {{ $move['words'] }}</span></button></x-edit> @endif
             @if ($page->canEdit && $control === $controls->chosen) <x-edit :page="$page" :fields="['edit' => 'control-unmove',
                 'control' => $control->id, 'what' => $move['slot'], 'by' => $move['by']]"><button class="do" type="submit">Remove<span
                 class="visually-hidden">: {{ $move['words'] }}</span></button></x-edit> @endif</li>

@@ -1,8 +1,8 @@
 <x-rig-frame :page="$page">
     <div class="page controls-page">
         <h2>Controls <small>what hands move, and for whom what changes in {{ $page->situation->name }}</small></h2>
-        @if ($page->rig->controls === [] && $controls->asTheyCome() === []) <p class="quiet">No control is entered yet: a fader, a knob, a key, a pad, a foot switch or a
-            keyboard shortcut. Say what it moves, and its reach is worked out.</p> @endif
+        @if ($page->rig->controls === [] && $controls->asTheyCome() === []) <p class="quiet">No control is entered yet: a fader, a knob, a
+            key, a pad, a foot switch or a keyboard shortcut. Say what it moves, and its reach is worked out.</p> @endif
         @foreach ($controls->surfaces() as $surface => $list)
             <section class="surface" aria-label="{{ $surface }}">
                 <h3>{{ $surface }}</h3>

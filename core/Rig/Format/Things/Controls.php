@@ -44,6 +44,7 @@ final class Controls
             Field::of('position', new Number(0, 100)),
             Field::of('learned', new Flag, 'isLearned')->usual(false),
             Field::of('bank', Text::upTo(Bounds::SHORT_NAME)),
+            Field::of('assigned', new Flag, 'isAssigned')->usual(false),
             Field::of('moves', ListOf::of(new ObjectOf(self::move()), Bounds::MOVES))->written(),
         ])->rule(fn (array $control, Reading $in) => $control['position'] !== null && $control['kind']?->isTurned() === false
             ? $in->problem('Only a fader, a knob or a dial stands anywhere.', 'position') : null));
@@ -58,6 +59,7 @@ final class Controls
             Field::of('legend', Text::upTo(Bounds::SHORT_NAME)),
             Field::of('kind', Choice::of(ControlKind::class))->needed(),
             Field::of('bank', Text::upTo(Bounds::SHORT_NAME)),
+            Field::of('assigned', new Flag, 'isAssigned')->usual(false),
             Field::of('moves', ListOf::of(new ObjectOf(self::moveOfModel()), Bounds::MOVES))->written(),
         ]));
     }
@@ -85,6 +87,7 @@ final class Controls
             Field::of('law', Choice::of(Law::class))->usual(Law::Even),
             Field::of('by', Choice::of(Gesture::class))->usual(Gesture::Move),
             Field::of('with', new Id),
+            Field::of('chosen', new Flag, 'isChosen')->usual(false),
         ]));
     }
 }
