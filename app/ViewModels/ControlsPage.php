@@ -74,6 +74,12 @@ final readonly class ControlsPage
         return $units;
     }
 
+    /** A control as it is tried on the real thing. */
+    public function seen(Control $control): SeenHand
+    {
+        return new SeenHand($this->page, $this, $control);
+    }
+
     /** "46 controls": how many units come with and nobody has said more of. */
     public function comes(): string
     {

@@ -63,7 +63,7 @@ final class DrawnForms
         'choose-scene' => ['add-scene'], 'remove-scene' => ['add-scene'], 'scene-source' => ['add-scene'], 'remove-picture' => ['picture'],
         'effect' => ['add-effect'], 'switch-effect' => ['add-effect'], 'move-effect' => ['add-effect'], 'remove-effect' => ['add-effect'],
         'prove' => ['fact'], 'control-move' => ['control'], 'control-unmove' => ['control', 'control-move'],
-        'control-assign' => ['control', 'control-move'], 'remove-control' => ['control'],
+        'control-assign' => ['control', 'control-move'], 'control-tried' => ['control'], 'remove-control' => ['control'],
     ];
 
     /** Starters that have what few rigs have. */
@@ -517,6 +517,14 @@ final class DrawnForms
         $control = $this->oneOf(array_values(array_filter($this->rig->controls, fn ($one) => $one->moves !== [])));
 
         return $control === false ? null : ['control' => $control->id, 'what' => $control->moves[0]->slot(), 'by' => $control->moves[0]->by->value];
+    }
+
+    private function drawControlTried(): ?array
+    {
+        $control = $this->oneOf(array_values(Hands::of($this->rig)));
+
+        return $control === false ? null : ['control' => $control->id, 'what' => $this->oneOf(['as-planned', 'nothing',
+            ...array_map(fn ($move) => $move->slot(), $control->moves)])];
     }
 
     private function drawControlAssign(): ?array

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\SeenMoved;
+use HiddenWire\Core\Controls\SeenVerdict;
 use HiddenWire\Core\Document\Growing;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\RemoveControl;
@@ -161,6 +163,29 @@ it('says that a control moves one thing at a time where it is assigned, and else
     $key = new Control('key', 'Key', ControlKind::Key, ElementRef::unit('desk'), moves: $moves, isAssigned: $isAssigned);
     expect(fn () => (new SetControl($key))->applyTo(handedDesk()->make()))->toThrow(InvalidRig::class, $says);
 })->with([[true, ['a-1', 'a-2'], 'one thing at a time'], [false, ['a-1'], 'all together']]);
+
+it('compares what was seen while a control was tried with the plan', function (string $control, array $seen, SeenVerdict $verdict, array $instead, array $doubled) {
+    // A second fader that is planned to move the first sound.
+    $first = new Control('first', 'First', ControlKind::Fader, ElementRef::unit('desk'), moves: [
+        new Move(new PointRef('desk', 'a-1'), 'fader', -50.0, 10.0, Law::Taper),
+    ]);
+    $second = $first->with(id: 'second', name: 'Second', moves: [new Move(new PointRef('desk', 'a-2'), 'fader', -50.0, 10.0, Law::Taper)]);
+    $rig = (new SetControl($second))->applyTo((new SetControl($first))->applyTo(handedDesk()->make()));
+    $plan = new Hearings($rig);
+    $moved = new SeenMoved($plan, new ControlReach($plan), Hands::of($rig)[$control], $rig->base()->id, $seen);
+    expect($moved->verdict())->toBe($verdict)
+        ->and(array_map(fn (Move $one) => $one->slot(), $moved->instead()))->toBe($instead)
+        ->and(array_map(fn (Control $one) => $one->id, $moved->doubled()))->toBe($doubled);
+})->with([
+    'as planned' => ['second', ['two'], SeenVerdict::AsPlanned, [], []],
+    'dead' => ['second', [], SeenVerdict::Dead, [], []],
+    'another sound, which the other fader has too' => ['second', ['one'], SeenVerdict::Else, ['desk/a-1 fader'], ['first']],
+    'more' => ['second', ['one', 'two'], SeenVerdict::More, [], []],
+    'less' => ['desk-all', ['two'], SeenVerdict::Less, [], []],
+    'no sound of the rig' => ['second', ['nobody'], SeenVerdict::Dead, [], []],
+    // What mutes Main has both, too.
+    'a key that has both' => ['desk-all', ['one', 'two'], SeenVerdict::AsPlanned, ['desk/main mute'], []],
+]);
 
 it('says what is wrong with a control of a model, at its place', function (array $control, string $at, string $says) {
     $problems = [];

@@ -112,6 +112,24 @@ it('assigns a fader to one of several sounds at a time', function () {
     expect($now())->toBe(['broadcast/source-2 fader', 'broadcast/source-5 fader']);
 });
 
+it('compares a control with what was seen at the real one, and takes that over', function () {
+    $page = fn (string $more) => $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/controls?control=box-3{$more}");
+    $page('')->assertSee('What changes?')->assertDontSee('As planned')->assertSee('Try the next: ');
+    // By hand: the third fader moves the rally engine's slot, whatever its label says.
+    $page('&tried=1&seen-rally=1')->assertSee('As planned: it moves Rally engine.')->assertSee('Seen on the real one');
+    $page('&tried=1')->assertSee('Dead: nothing changes. The plan has it move Rally engine.')->assertSee('Let it move nothing');
+    $page('&tried=1&seen-music=1')->assertSee('It moves something else: Music, where the plan says Rally engine.')
+        ->assertSee('Doubled: Fader 1 (Music) is planned to move just that.')->assertSee('Let it move Broadcast program · Music (Source 2), fader');
+    $page('&tried=1&seen-rally=1&seen-music=1')->assertSee('It also moves Music.');
+    ($this->send)(['edit' => 'control-tried', 'control' => 'box-3', 'what' => 'broadcast/source-2 fader'])->assertSessionHasNoErrors();
+    expect([($this->control)('box-3')->isLearned, ($this->control)('box-3')->moves[0]->slot()])->toBe([true, 'broadcast/source-2 fader']);
+    ($this->send)(['edit' => 'control-tried', 'control' => 'box-3', 'what' => 'nothing'])->assertSessionHasNoErrors();
+    expect(($this->control)('box-3')->moves)->toBe([]);
+    ($this->send)(['edit' => 'control-tried', 'control' => 'box-2', 'what' => 'as-planned'])->assertSessionHasNoErrors();
+    expect([($this->control)('box-2')->isLearned, count(($this->control)('box-2')->moves)])->toBe([true, 1]);
+    ($this->send)(['edit' => 'control-tried', 'control' => 'box-2', 'what' => 'perhaps'])->assertSessionHasErrors('what');
+});
+
 it('says in which field what is wrong', function (array $fields, string $field) {
     ($this->send)($fields)->assertSessionHasErrors($field);
 })->with([

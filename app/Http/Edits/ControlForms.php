@@ -101,6 +101,22 @@ final class ControlForms
         )))];
     }
 
+    /** @return list<RigEdit> what was seen at the real one: that it does as planned, that it does nothing, or what it moves */
+    public static function tried(EditFields $in): array
+    {
+        $control = self::chosen($in);
+        $what = $in->text('what', self::SLOT);
+        $unit = strtok($what, '/');
+        $move = isset($in->rig->units[$unit]) ? Movable::of($in->rig, (string) $unit, $control->kind->isTurned())[$what] ?? null : null;
+
+        return [new SetControl(match (true) {
+            $what === 'as-planned' => $control->with(isLearned: true),
+            $what === 'nothing' => $control->with(isLearned: true, moves: [], isAssigned: false),
+            $move !== null => $control->with(isLearned: true, moves: [$move], isAssigned: false),
+            default => $in->refuse('what', 'Say what it moves, that it moves nothing, or that it does as planned.'),
+        })];
+    }
+
     /** @return list<RigEdit> */
     public static function remove(EditFields $in): array
     {

@@ -106,6 +106,7 @@ final class EditForms
         'control-move' => [ControlForms::class, 'move'],
         'control-unmove' => [ControlForms::class, 'unmove'],
         'control-assign' => [ControlForms::class, 'assign'],
+        'control-tried' => [ControlForms::class, 'tried'],
         'controls-of' => [ControlForms::class, 'ofUnit'],
         'remove-control' => [ControlForms::class, 'remove'],
         'accept' => [PaperForms::class, 'accept'],

@@ -12,6 +12,8 @@
                             @class(['is-chosen' => $control === $controls->chosen])>
                             <x-hand :control="$control" />
                             <div class="hand-does"><x-hand-does :page="$page" :controls="$controls" :control="$control" />
+                                @if ($control === $controls->chosen && ! $control->goesTo()) <x-try-hand :page="$page" :controls="$controls"
+                                    :control="$control" /> @endif
                                 @if ($control === $controls->chosen && $page->canEdit) <x-control-forms :page="$page" :controls="$controls"
                                     :control="$control" /> @endif</div>
                         </li>
