@@ -12,6 +12,7 @@ use HiddenWire\Core\Checks\Proposal;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Controls\ControlReach;
 use HiddenWire\Core\Controls\MovedPair;
+use HiddenWire\Core\Controls\OwnHand;
 use HiddenWire\Core\Edit\SetControl;
 use HiddenWire\Core\Equipment\ControlKind;
 use HiddenWire\Core\Equipment\Gesture;
@@ -96,8 +97,31 @@ final readonly class Lacking implements Check
             'It was wished to be changed by hand, apart from others: by a send before the fader, a second mix, or a control of its own.',
             $pair->listener->at,
             [$situation],
-            $this->proposals($in, $situation, $pair),
+            [...$this->proposals($in, $situation, $pair), ...$closest === null ? []
+                : self::apartFromOthers($in, $situation, $pair, $closest[0], array_values($closest[1]))],
         );
+    }
+
+    /**
+     * What takes others off a control that moves the sound as wished, and them too.
+     *
+     * @param  list<MovedPair>  $besides
+     * @return list<Proposal>
+     */
+    private static function apartFromOthers(Inspection $in, string $situation, HeardPair $pair, Control $control, array $besides): array
+    {
+        if (array_filter($besides, fn (MovedPair $one) => $one->listener === $pair->listener) !== []) {
+            return [];
+        }
+        $own = new OwnHand($in->hearings, $situation, $pair, $control, $besides);
+        $before = $own->beforeTheFader();
+        $second = $own->secondMix();
+        $others = Listing::of(array_values(array_unique(array_map(fn (MovedPair $one) => $one->listener->name, $besides))), self::NAMED);
+
+        return array_values(array_filter([
+            $before === [] ? null : new Proposal("Take it before the fader of {$control->words()} for {$others}", $before, Cost::SWITCH),
+            $second === [] ? null : new Proposal("Give {$others} a second mix, alike the one that {$control->words()} moves", $second, Cost::FADER),
+        ]));
     }
 
     /**
