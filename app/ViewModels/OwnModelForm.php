@@ -18,7 +18,7 @@ final readonly class OwnModelForm
     private const STEPS = [
         'Which sockets' => ['sockets'],
         'What goes where inside' => ['points', 'routes'],
-        'What can be turned and chosen' => ['settings', 'rules', 'auto_mutes'],
+        'What can be turned and chosen' => ['settings', 'rules', 'auto_mutes', 'controls'],
         'What a computer sees' => [],
         'What it shows' => ['meters', 'lamps'],
         'What else is known of it' => ['model', 'grows'],
@@ -42,6 +42,7 @@ final readonly class OwnModelForm
     private const THINGS = [
         'sockets' => 'socket', 'points' => 'point', 'routes' => 'route', 'settings' => 'setting', 'rules' => 'rule',
         'auto_mutes' => 'automatic mute', 'meters' => 'meter', 'lamps' => 'lamp', 'model' => 'the model', 'grows' => 'kind of part',
+        'controls' => 'control',
     ];
 
     /** A sentence at each sheet that needs one. */
@@ -54,6 +55,8 @@ final readonly class OwnModelForm
         'settings' => 'Switches, choices and numbers by name; a row for each of their effects.',
         'rules' => 'What it does by itself: when points are open or shut, which routes are on or off.',
         'auto_mutes' => 'What is muted while another point is open.',
+        'controls' => 'What a hand moves: a knob, a key, a shortcut of a program. A row for each thing that it moves: a point, a route '
+            .'(from>to), or a named setting (settings/ and its name).',
     ];
 
     /** Columns that are there from the start; others come when they are used or asked for. */
@@ -68,6 +71,7 @@ final readonly class OwnModelForm
         'lamps' => ['label', 'point', 'setting', 'value'],
         'model' => ['supply', 'draws_ma', 'runs_on[].system', 'asks'],
         'grows' => ['label', 'least', 'most', 'parts'],
+        'controls' => ['name', 'legend', 'kind', 'moves[].at', 'moves[].set', 'moves[].from', 'moves[].to', 'moves[].law', 'moves[].by'],
     ];
 
     /**

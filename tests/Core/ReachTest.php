@@ -28,6 +28,7 @@ use HiddenWire\Core\Equipment\Law;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ElementRef;
+use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Movable;
 use HiddenWire\Core\Rig\Move;
@@ -126,7 +127,7 @@ function reach_by_hand(Rig $rig, Position $stop, string $situation): Hearing
     return new Hearing((new GraphBuilder($rig))->build($rig->situations[$situation]));
 }
 
-it('says what the hearing says at every stop, of the demo\'s controls and of one for each kind of setting of every starter', function (string $file) {
+it('says what the hearing says at every stop, of every control of every starter and of one for each kind of setting', function (string $file) {
     $rig = reach_rig($file);
     if ($rig->controls === []) {
         // A fader, a knob or a key on one setting of each kind of each unit, what many rigs have and few share.
@@ -156,9 +157,10 @@ it('says what the hearing says at every stop, of the demo\'s controls and of one
     }
     $reach = new ControlReach(new Hearings($rig));
     $told = 0;
-    foreach ($rig->controls as $control) {
-        foreach (array_keys($rig->situations) as $situation) {
-            $situation = (string) $situation;
+    foreach (Hands::of($rig) as $control) {
+        // What units come with is heard in the default.
+        $situations = Hands::isOwn($rig, $control) ? array_map(strval(...), array_keys($rig->situations)) : [$rig->base()->id];
+        foreach ($situations as $situation) {
             $all = [];
             foreach ($reach->of($control, $situation) as $one) {
                 $all["{$one->by->value} {$one->source->id} {$one->listener->id}"] = $one;
