@@ -107,8 +107,9 @@ final readonly class OwnHand
         $mix = new PointRef($out->unit, $now->from);
         foreach ($model->routes as $key => $route) {
             $other = new PointRef($out->unit, $route->from);
-            if ($route->group !== $now->group || $route->to !== $now->to || $route->from === $now->from
-                || $this->hearing->graph->field()->listenersBehind($other) !== [] || ! CopyRecipe::isPossible($this->plan->rig, $mix, $other)) {
+            $isOther = $route->group === $now->group && $route->to === $now->to && $route->from !== $now->from;
+            if (! $isOther || $this->hearing->graph->field()->listenersBehind($other) !== []
+                || ! CopyRecipe::isPossible($this->plan->rig, $mix, $other)) {
                 continue;
             }
             $state = $this->hearing->graph->state;

@@ -120,7 +120,11 @@ final readonly class Lacking implements Check
 
         return array_values(array_filter([
             $before === [] ? null : new Proposal("Take it before the fader of {$control->words()} for {$others}", $before, Cost::SWITCH),
-            $second === [] ? null : new Proposal("Give {$others} a second mix, alike the one that {$control->words()} moves", $second, Cost::FADER),
+            $second === [] ? null : new Proposal(
+                "Give {$others} a second mix, alike the one that {$control->words()} moves",
+                $second,
+                Cost::FADER,
+            ),
         ]));
     }
 
