@@ -44,7 +44,7 @@ const childrenOf = (parent) => {
 };
 
 // Only what is the same in every copy is shared; what is written is the copy's own.
-const copyOf = (from) => {
+export const copyOf = (from = process.cwd()) => {
     mkdirSync(join(from, 'storage/run'), { recursive: true });
     const folder = mkdtempSync(join(from, 'storage/run/copy-'));
     execFileSync('chmod', ['755', folder]);
@@ -66,8 +66,7 @@ const copyOf = (from) => {
  * A whole Hidden Wire of a test's own, begun by bin/start in a copy of this folder, so that the test can kill parts of it without harm to
  * anybody.
  */
-export const ownServer = async () => {
-    const folder = copyOf(process.cwd());
+export const ownServer = async (folder = copyOf()) => {
     const port = await freePort();
     const out = join(folder, 'storage/run/start.out');
     const log = openSync(out, 'a');
