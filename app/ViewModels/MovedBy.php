@@ -13,9 +13,9 @@ use HiddenWire\Core\Signal\HeardPair;
 /** Which hands move a cell of the hearing table, in words. */
 final class MovedBy
 {
-    private const NAMED = 3;
+    private const NAMED = 2;
 
-    /** "moved by Fader 1 (Music), which also moves it at Archive; by no other control"; what moves it alone comes first. */
+    /** "moved by Fader 1 (Music), also it at Archive; Left pad, which moves nothing else; and 3 more": what moves it alone comes first. */
     public static function says(RigPage $page, HeardPair $pair): string
     {
         $reach = new ControlReach(new Hearings($page->rig, [$page->situation->id => $page->hearing]));
@@ -27,6 +27,9 @@ final class MovedBy
             $said[] = $control->words().($also === [] ? ', which moves nothing else' : ', also '.Listing::of($also, self::NAMED));
         }
 
-        return $said === [] ? 'moved by no control' : 'moved by '.implode('; ', array_slice($said, 0, self::NAMED));
+        $more = count($said) - self::NAMED;
+
+        return $said === [] ? 'moved by no control'
+            : 'moved by '.implode('; ', array_slice($said, 0, self::NAMED)).($more > 0 ? "; and {$more} more" : '');
     }
 }

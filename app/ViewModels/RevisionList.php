@@ -6,21 +6,21 @@ namespace App\ViewModels;
 
 use App\Models\Revision;
 use App\Models\Rig as Record;
-use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\CursorPaginator;
 
-/** A rig's revisions, the latest first, a page of them at a time and without their documents. */
+/** A rig's revisions, the latest first, a page of them at a time and without their documents: pages go by number, however many there are. */
 final readonly class RevisionList
 {
     private const PER_PAGE = 50;
 
-    /** @var LengthAwarePaginator<int, Revision> */
-    public LengthAwarePaginator $revisions;
+    /** @var CursorPaginator<int, Revision> */
+    public CursorPaginator $revisions;
 
     public function __construct(private Record $record)
     {
         $this->revisions = $record->revisions()
             ->select(['id', 'rig_id', 'number', 'parent', 'user_id', 'what', 'name', 'created_at'])
-            ->with('user:id,name')->latest('number')->paginate(self::PER_PAGE);
+            ->with('user:id,name')->latest('number')->cursorPaginate(self::PER_PAGE);
     }
 
     /** Whether the rig is as it was then. */
