@@ -18,4 +18,4 @@
 <label class="tick"><input type="hidden" name="learned" value="0"><input type="checkbox" name="learned" value="1"
     @checked($control?->isLearned)> seen on the real one</label>
 <label class="tick"><input type="hidden" name="assigned" value="0"><input type="checkbox" name="assigned" value="1"
-    @checked($control?->isAssigned)> assigned to one of what it moves at a time</label>
+    @checked($control?->isAssigned)> assigned to one thing at a time</label>
