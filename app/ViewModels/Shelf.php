@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Limits\Limit;
+use App\Limits\Limits;
 use App\Models\Member;
 use App\Models\Revision;
 use App\Models\Rig;
@@ -27,6 +29,9 @@ final readonly class Shelf
     /** @var Collection<int, Member> */
     public Collection $invitations;
 
+    /** @var list<Limit> limits that somebody comes near */
+    public array $limits;
+
     /** The starters by what somebody has; on the first page. */
     public ?LikeMine $like;
 
@@ -42,6 +47,7 @@ final readonly class Shelf
         $standings = self::standings($this->rigs->getCollection()->all());
         $this->cards = array_map(fn (Rig $rig) => new RigCard($rig, $standings[$rig->id] ?? null), array_values($this->rigs->items()));
         $this->invitations = $user->invitations()->with('rig:id,name,user_id', 'rig.user:id,name')->latest('id')->limit(20)->get();
+        $this->limits = array_values(array_filter([Limits::rigs($user), Limits::imports($user)], fn (Limit $one) => $one->isNear()));
         $this->like = $this->rigs->onFirstPage() ? new LikeMine(StarterCard::all($starters), $asked, $asked['like'] ?? '') : null;
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\DeleteAccount;
+use App\Limits\Limits;
 use App\Models\User;
 use App\Rigs\RigArchive;
 use App\Rules\Uncommon;
@@ -46,6 +47,7 @@ final class AccountController
     public function show(Request $request): View
     {
         return view('account.show', [
+            'limits' => Limits::of($this->user($request)),
             'sessions' => DB::table('sessions')->where('user_id', $this->user($request)->id)->count(),
             'hasOutbox' => OutboxController::isFor($request),
         ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Limits\Limits;
 use App\Models\Picture;
 use App\Models\Rig;
 use App\Rigs\Pictures;
@@ -29,6 +30,10 @@ final class PictureController
         try {
             if (! $file instanceof UploadedFile || ! $file->isValid() || $file->getSize() > Pictures::MAX_BYTES) {
                 throw new UnreadablePicture($file instanceof UploadedFile ? 'The picture is larger than 8 MB.' : 'Choose a picture first.');
+            }
+            $limit = Limits::pictures($rig->user ?? abort(404));
+            if (! $limit->has()) {
+                throw new UnreadablePicture($limit->refusal());
             }
             $pictures->keep($rig, $unit, $request->user() ?? abort(401), $file->getContent(), $caption);
         } catch (UnreadablePicture $e) {

@@ -8,6 +8,8 @@ use App\Actions\CreateRig;
 use App\Actions\DeleteRig;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
+use App\Limits\Limit;
+use App\Limits\Limits;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
@@ -42,7 +44,9 @@ final class RigController
     public function store(Request $request, ImportRig $import): RedirectResponse|Response
     {
         $file = $request->file('document');
+        $user = $this->user($request);
         try {
+            self::room(Limits::rigs($user), Limits::imports($user));
             if (! $file instanceof UploadedFile || ! $file->isValid()) {
                 throw InvalidDocument::whole($file instanceof UploadedFile && $file->getError() === UPLOAD_ERR_INI_SIZE
                     ? 'The file is larger than a rig document may be.' : 'Choose a rig document, a .json file, first.');
@@ -51,13 +55,15 @@ final class RigController
                 throw InvalidDocument::whole('The file is larger than a rig document may be.');
             }
             $rig = $import(
-                $this->user($request),
+                $user,
                 $file->getContent(),
                 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120),
             );
         } catch (InvalidDocument $e) {
             return response()->view('rigs.index', ['shelf' => $this->shelf($request, $e->problems)], 422);
         }
+
+        Limits::imported($user);
 
         return redirect()->route('rigs.wiring', $rig);
     }
@@ -82,6 +88,10 @@ final class RigController
     {
         $id = $request->string('starter')->toString();
         abort_unless($starters->has($id), 404);
+        $limit = Limits::rigs($this->user($request));
+        if (! $limit->has()) {
+            return redirect()->route('rigs.index')->withErrors(['rigs' => $limit->refusal()]);
+        }
 
         return redirect()->route('rigs.wiring', $open($this->user($request), $id));
     }
@@ -89,6 +99,10 @@ final class RigController
     public function create(Request $request, CreateRig $create): RedirectResponse
     {
         $name = $request->validate(['name' => ['required', 'string', 'max:'.Bounds::NAME]])['name'];
+        $limit = Limits::rigs($this->user($request));
+        if (! $limit->has()) {
+            return redirect()->route('rigs.index')->withErrors(['rigs' => $limit->refusal()]);
+        }
 
         return redirect()->route('rigs.wishes', $create($this->user($request), $name));
     }
@@ -125,6 +139,16 @@ final class RigController
                 ? "None of the last revisions of {$rig->name} can be read. Its document is still there."
                 : "{$rig->name} is back: {$revision->what}.",
         );
+    }
+
+    /** @throws InvalidDocument where one more does not fit */
+    private static function room(Limit ...$limits): void
+    {
+        foreach ($limits as $limit) {
+            if (! $limit->has()) {
+                throw InvalidDocument::whole($limit->refusal());
+            }
+        }
     }
 
     /** @param  list<Problem>  $problems */

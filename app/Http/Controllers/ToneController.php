@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Jobs\ReadTake;
+use App\Limits\Limits;
 use App\Models\Rig;
 use App\Models\TakeState;
 use App\Models\ToneTake;
@@ -206,6 +207,8 @@ final class ToneController
         ?array $hidden,
         TakeState $state,
     ): ToneTake {
+        $limit = Limits::recordings($rig->user ?? abort(404));
+        abort_unless($limit->has(), 422, $limit->refusal());
         $content = StoredRig::load($rig);
         $in = $content->situations[$situation] ?? abort(404);
         abort_if(! isset($content->units[$unit]) || TakeReader::tracksOf($content, $unit) === [], 404);

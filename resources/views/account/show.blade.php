@@ -21,6 +21,11 @@
                 <button class="btn btn-sm btn-ink" type="submit">Set<span class="visually-hidden"> the unit of lengths</span></button>
             </form>
         </section>
+        <section class="account-part" aria-labelledby="limits-title">
+            <h2 id="limits-title">What is kept</h2>
+            <p>@foreach ($limits as $limit) {{ $limit->words() }}@if (! $loop->last), @endif @endforeach</p>
+            @foreach ($limits as $limit) @if ($limit->isNear()) <p class="quiet">{{ $limit->warning() }}</p> @endif @endforeach
+        </section>
         <section class="account-part" aria-labelledby="password-title">
             <h2 id="password-title">Password</h2>
             <form method="post" action="{{ route('account.password') }}">

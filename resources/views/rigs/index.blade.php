@@ -19,6 +19,8 @@
                     <code>php artisan rig:validate</code> lists them all.</p> @endif
             </section>
         @endif
+        @error('rigs') <p class="trouble" role="alert">{{ $message }}</p> @enderror
+        @foreach ($shelf->limits as $limit) <p class="quiet">{{ $limit->warning() }}</p> @endforeach
         @foreach ($shelf->invitations as $invitation)
             <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
                 <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to

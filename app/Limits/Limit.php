@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Limits;
+
+use HiddenWire\Core\Quantity\Count;
+
+/** What an account has of something, and may have. */
+final readonly class Limit
+{
+    /** From here on it is told, in hundredths. */
+    private const NEAR = 90;
+
+    /**
+     * @param  string  $thing  one of them: "rig"
+     * @param  int|null  $most  null for no limit
+     * @param  string  $remedy  what makes room, as a sentence
+     * @param  string|null  $things  several of them; null for one with an s
+     */
+    public function __construct(
+        public string $thing,
+        public int $used,
+        public ?int $most,
+        private string $remedy,
+        private ?string $things = null,
+    ) {
+    }
+
+    /** Whether there is room for one more, or for so many. */
+    public function has(int $more = 1): bool
+    {
+        return $this->most === null || $this->used + $more <= $this->most;
+    }
+
+    public function isNear(): bool
+    {
+        return $this->most !== null && 100 * $this->used >= self::NEAR * $this->most;
+    }
+
+    /** "455 of 500 rigs", "12 rigs" */
+    public function words(): string
+    {
+        return ($this->most === null ? '' : "{$this->used} of ").Count::of($this->most ?? $this->used, $this->thing, $this->things);
+    }
+
+    /** For somebody who comes near it: "You have 455 of 500 rigs. Delete rigs that are not needed." */
+    public function warning(): string
+    {
+        return "You have {$this->words()}. {$this->remedy}";
+    }
+
+    /** For somebody who is past it. */
+    public function refusal(): string
+    {
+        return "You have {$this->words()}, and no more are kept for one account. {$this->remedy}";
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * What one account may have, and how often it may take something in. Each can be set in .env; 0 is no limit. Whoever comes near one is told
+ * on the pages where it counts and on the page of the account.
+ */
+return [
+
+    'rigs' => (int) env('LIMIT_RIGS', 500),
+
+    'pictures' => (int) env('LIMIT_PICTURES', 2000),
+
+    'recordings' => (int) env('LIMIT_RECORDINGS', 200),
+
+    'imports_an_hour' => (int) env('LIMIT_IMPORTS_AN_HOUR', 120),
+
+];
