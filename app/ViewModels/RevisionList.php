@@ -8,7 +8,7 @@ use App\Models\Revision;
 use App\Models\Rig as Record;
 use Illuminate\Pagination\CursorPaginator;
 
-/** A rig's revisions, the latest first, a page of them at a time and without their documents: pages go by number, however many there are. */
+/** A rig's revisions, the latest first, a page at a time and without their documents: pages go by number, however many there are. */
 final readonly class RevisionList
 {
     private const PER_PAGE = 50;

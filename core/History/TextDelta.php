@@ -35,7 +35,8 @@ final class TextDelta
         $from = 0;
         for ($at = 0, $length = strlen($new); $at < $length;) {
             // A stretch begins where a letter does.
-            [$place, $long] = (ord($new[$at]) & 0xC0) === 0x80 ? [0, 0] : self::longest($old, $new, $at, [$from, ...$blocks[substr($new, $at, self::BLOCK)] ?? []]);
+            $places = [$from, ...$blocks[substr($new, $at, self::BLOCK)] ?? []];
+            [$place, $long] = (ord($new[$at]) & 0xC0) === 0x80 ? [0, 0] : self::longest($old, $new, $at, $places);
             if ($long < self::BLOCK) {
                 $fresh .= $new[$at++];
 

@@ -339,9 +339,14 @@ final class MixerKind
         }
         if ($isOnMixer) {
             $this->control('fader', $id, 'fader', "{$label} fader", 'fader', self::FADER, 'taper');
-            $this->lists['controls'][] = ['id' => "mute-{$id}", 'name' => "{$label} mute", 'legend' => 'Mute', 'kind' => 'key',
-                'moves' => [['at' => $id, 'set' => 'mute', 'from' => false, 'to' => true, 'law' => 'toggle', 'by' => 'press']]];
+            $this->muteKey($id);
         }
+    }
+
+    private function muteKey(string $point): void
+    {
+        $this->lists['controls'][] = ['id' => "mute-{$point}", 'name' => "{$this->labels[$point]} mute", 'legend' => 'Mute', 'kind' => 'key',
+            'moves' => [['at' => $point, 'set' => 'mute', 'from' => false, 'to' => true, 'law' => 'toggle', 'by' => 'press']]];
     }
 
     /**
@@ -363,6 +368,9 @@ final class MixerKind
         $this->point($id, 'bus', $label, 2, ['fader' => self::FADER, ...$more]);
         $this->lists['meters'][] = ['id' => $id, 'label' => $label, 'point' => $id, 'zones' => self::OF_MIX];
         $this->control('level', $id, 'knob', "{$label} level", 'fader', self::FADER, 'taper');
+        if (isset($more['mute'])) {
+            $this->muteKey($id);
+        }
     }
 
     /** @return array<int, string> ids of so many, by number from 1 */

@@ -69,6 +69,9 @@ test('the largest of the mixers made by what they have is made from nothing, in 
         await click(page.locator('summary', { hasText: new RegExp(`^${words}$`) }));
         await paste(field(page, first[key]), SHEETS[key]);
     }
+    await click(page.locator('summary', { hasText: /^Controls$/ }));
+    await click(page.getByRole('button', { name: 'Write one for each gain, fader and mute of the points' }));
+    await expect(field(page, 'Name of control 26')).toHaveValue('To the second 1 level');
     await click(page.locator('summary', { hasText: /^What it is$/ }));
     const more = field(page, 'More columns for model');
     for (const column of ['made at by', 'holds']) await select(more, column);

@@ -10,6 +10,19 @@ const isAlike = (one, other) => one.toLowerCase() === other.toLowerCase();
 // A choice may be pasted in words.
 const meant = ({ choices }, cell) => Object.entries(choices).find((names) => names.some((one) => isAlike(one, cell)))?.[0] ?? cell;
 
+// What hands find at a point: a knob for its gain, a fader or a knob for its level, a key that mutes it.
+const handsOf = (point) => {
+    const { id, label, kind, mute } = point;
+    const at = (stem, word, rest) => ({ ...(id ? { id: `${stem}-${id}` } : {}), name: `${label} ${word}`, legend: label, 'move at': label, ...rest });
+    const along = (set) => ({ 'move set': set, 'move from': point[`${set} from`], 'move to': point[`${set} to`] });
+    const isStrip = kind === 'strip';
+    return [
+        ...(point['gain from'] && point['gain to'] ? [at('gain', 'gain', { kind: 'knob', ...along('gain') })] : []),
+        ...(point['fader from'] && point['fader to'] ? [at(isStrip ? 'fader' : 'level', isStrip ? 'fader' : 'level', { kind: isStrip ? 'fader' : 'knob', ...along('fader'), 'move law': 'taper' })] : []),
+        ...(mute ? [at('mute', 'mute', { legend: 'Mute', kind: 'key', 'move set': 'mute', 'move from': 'off', 'move to': 'on', 'move law': 'toggle', 'move by': 'press' })] : []),
+    ];
+};
+
 export function sheet() {
     return {
         text: null,
@@ -156,6 +169,14 @@ export function sheet() {
             });
             this.draw();
             this.write();
+        },
+
+        // A control for everything that hands set at a point, where none is called so yet.
+        fromPoints() {
+            const called = new Set(this.rows.map((row) => row.name));
+            const onUnit = (drawn.get('points')?.rows ?? []).filter((row) => row.label && ['', 'unit'].includes(row['made at by'] ?? NONE));
+            this.rows.push(...onUnit.flatMap(handsOf).filter(({ name }) => !called.has(name)));
+            this.settle();
         },
 
         // Enter goes to the field below.

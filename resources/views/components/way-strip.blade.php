@@ -7,7 +7,8 @@
         <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" />
         <span class="strip-says">{{ $strip->sentence() }}@if ($strip->lowered !== []); {{ implode('; ', $strip->lowered)
             }}@endif @if ($strip->ownLevel !== null); its own level: {{ $strip->ownLevel }}@endif</span>
-        @if ($page->rig->controls !== []) <span class="strip-says strip-moved">{{ App\ViewModels\MovedBy::says($page, $pair) }}</span> @endif
+        @if ($page->rig->controls !== []) <span class="strip-says strip-moved">{{ App\ViewModels\MovedBy::says($page, $pair) }}</span>
+        @endif
         <span class="strip-tools">
             @if ($page->view === 'wiring')
                 @if ($pair->arrivals() !== [])

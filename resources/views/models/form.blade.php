@@ -38,6 +38,8 @@
                             @if ($one['hint'] !== '') <p class="quiet">{{ $one['hint'] }}</p> @endif
                             <div x-data="sheet" data-thing="{{ $one['thing'] }}" data-columns="{{ $form::columns($one['key']) }}"
                                 @if ($one['key'] === 'routes') data-paint @endif>
+                                @if ($one['key'] === 'controls') <button type="button" class="do" x-on:click="fromPoints">Write one for each
+                                    gain, fader and mute of the points</button> @endif
                                 <textarea name="sheets[{{ $one['key'] }}]" data-sheet="{{ $one['key'] }}" rows="4" spellcheck="false"
                                     aria-label="{{ $one['sheet']->words }}: headings, then a line each, tabs between">{{ $one['text']
                                     }}</textarea>
