@@ -15,6 +15,7 @@ use HiddenWire\Core\Rig\Format\Field;
 use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
+use HiddenWire\Core\Rig\Format\Type;
 use HiddenWire\Core\Rig\Format\Types\Choice;
 use HiddenWire\Core\Rig\Format\Types\ElementPath;
 use HiddenWire\Core\Rig\Format\Types\Flag;
@@ -66,28 +67,28 @@ final class Controls
 
     private static function moveOfModel(): Shape
     {
-        return Shapes::once(__METHOD__, fn () => Shape::of(ModelMove::class, 'model_move', [
-            Field::of('at', Text::filled(self::LONGEST))->needed(),
-            Field::of('set', Text::filled(Bounds::SHORT_NAME))->needed(),
-            Field::of('from', new Value),
-            Field::of('to', new Value),
-            Field::of('law', Choice::of(Law::class))->usual(Law::Even),
-            Field::of('by', Choice::of(Gesture::class))->usual(Gesture::Move),
-            Field::of('with', new Id),
-        ]));
+        return Shapes::once(__METHOD__, fn () => Shape::of(ModelMove::class, 'model_move', self::moving(Text::filled(self::LONGEST))));
     }
 
     public static function move(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(Move::class, 'move', [
-            Field::of('at', new Part)->needed(),
+            ...self::moving(new Part),
+            Field::of('chosen', new Flag, 'isChosen')->usual(false),
+        ]));
+    }
+
+    /** @return list<Field> what is said of a move, wherever it goes */
+    private static function moving(Type $at): array
+    {
+        return [
+            Field::of('at', $at)->needed(),
             Field::of('set', Text::filled(Bounds::SHORT_NAME))->needed(),
             Field::of('from', new Value),
             Field::of('to', new Value),
             Field::of('law', Choice::of(Law::class))->usual(Law::Even),
             Field::of('by', Choice::of(Gesture::class))->usual(Gesture::Move),
             Field::of('with', new Id),
-            Field::of('chosen', new Flag, 'isChosen')->usual(false),
-        ]));
+        ];
     }
 }
