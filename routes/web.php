@@ -195,6 +195,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/undo', 'undo')->name('undo');
                 Route::post('/redo', 'redo')->name('redo');
                 Route::get('/history', 'history')->name('history');
+                Route::put('/history/thins', 'thins')->name('history.thins');
                 Route::post('/revisions/{number}/restore', 'restore')->name('restore');
                 Route::put('/revisions/{number}/name', 'name')->name('revision.name');
             });

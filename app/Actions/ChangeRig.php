@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Jobs\ThinRig;
 use App\Models\Revision;
 use App\Models\Rig;
 use App\Models\User;
@@ -190,6 +191,9 @@ final class ChangeRig
     {
         RigRows::store($rig->id, $changed, $stored);
         $rig->enter($changed, $number);
-        DB::afterCommit(fn () => StoredRig::keep($rig, $changed));
+        DB::afterCommit(function () use ($rig, $changed): void {
+            StoredRig::keep($rig, $changed);
+            ThinRig::ask($rig);
+        });
     }
 }

@@ -23,6 +23,7 @@ use Illuminate\Support\Carbon;
  * @property string $document  empty where it can't be unpacked any more
  * @property int|null $base  number of the revision on which it stands; null for one in full
  * @property int $place  how many stand on the same one before it, and one
+ * @property int $gone  how many were thinned out between the one before it and it
  * @property string|null $sum  of the document, to tell whether it came back as it went in; null of those that were never packed
  * @property array<string, int>|null $counts  pairs by verdict in the base situation; null where nobody has counted
  * @property int|null $units

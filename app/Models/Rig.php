@@ -22,13 +22,20 @@ use Illuminate\Support\Carbon;
  * @property string $state  a name of its own for every state that the rig is ever in
  * @property string|null $trouble  why it can't be read
  * @property int|null $readable  number of the last revision that can be read, where the rig can't
+ * @property bool $thins  whether its history is thinned out
  * @property Carbon $updated_at
  */
 final class Rig extends Model
 {
     protected $table = 'rigs';
 
-    protected $fillable = ['name', 'summary', 'revision', 'at', 'state', 'trouble', 'readable'];
+    protected $fillable = ['name', 'summary', 'revision', 'at', 'state', 'trouble', 'readable', 'thins'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['thins' => 'boolean'];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -345,7 +345,8 @@ final class MixerKind
 
     private function muteKey(string $point): void
     {
-        $this->lists['controls'][] = ['id' => "mute-{$point}", 'name' => "{$this->labels[$point]} mute", 'legend' => 'Mute', 'kind' => 'key',
+        $name = "{$this->labels[$point]} mute";
+        $this->lists['controls'][] = ['id' => "mute-{$point}", 'name' => $name, 'legend' => 'Mute', 'kind' => 'key',
             'moves' => [['at' => $point, 'set' => 'mute', 'from' => false, 'to' => true, 'law' => 'toggle', 'by' => 'press']]];
     }
 

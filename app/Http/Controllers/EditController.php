@@ -10,6 +10,7 @@ use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
 use App\Http\Redrawing;
 use App\Http\Requests\EditRequest;
+use App\Jobs\ThinRig;
 use App\Models\Rig;
 use App\Models\User;
 use App\ViewModels\RevisionList;
@@ -98,6 +99,16 @@ final readonly class EditController
         $revision->update(['name' => $name]);
 
         return back()->with('said', $name === '' ? "Revision {$number} has no name any more." : "Revision {$number} is called {$name}.");
+    }
+
+    /** Whether old revisions are thinned out: the owner says so, and can take it back before they are gone. */
+    public function thins(Request $request, Rig $rig): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $rig->update(['thins' => $request->boolean('thins')]);
+        ThinRig::ask($rig);
+
+        return back()->with('said', $rig->thins ? 'Old revisions are thinned out from now on.' : 'Every revision is kept from now on.');
     }
 
     public function history(Request $request, Rig $rig): View

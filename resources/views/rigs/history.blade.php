@@ -1,14 +1,20 @@
 <x-rig-frame :page="$page">
     <div class="history">
         <h2>History</h2>
-        <p class="quiet">Every revision of the rig is kept. Undo goes back one revision, nothing is lost.</p>
+        @if ($page->record->thins) <p class="quiet">Of revisions that are older than {{ App\Rigs\ThinHistory::DAYS }} days the first and the
+            last of each day stay, those with a name, and those of which a book, a test or a recording was made.</p>
+        @else <p class="quiet">Every revision of the rig is kept. Undo goes back one revision, nothing is lost.</p> @endif
+        @can('own', $page->record) <form class="row-form" method="post" action="{{ route('rigs.history.thins', $page->record->id) }}">@csrf
+            @method('put')<input type="hidden" name="thins" value="{{ $page->record->thins ? '0' : '1' }}"><button class="do"
+            type="submit">{{ $page->record->thins ? 'Keep every revision' : 'Thin out old revisions' }}</button></form> @endcan
         <ol class="revisions" reversed>
             @foreach ($list->revisions as $revision)
                 <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>
                     <span class="figures">{{ $revision->number }}</span>
                     <span class="what">@if ($revision->name !== '')<strong>{{ $revision->name }}</strong>
                         @endif{{ $revision->what }}@if ($list->isNow($revision)) <span class="tag">now</span>@endif</span>
-                    <span class="quiet">{{ $list->by($revision) }}</span>
+                    <span class="quiet">{{ $list->by($revision) }}@if ($list->gone($revision) !== ''); {{
+                        $list->gone($revision) }}@endif</span>
                     <div class="revision-more"><a href="{{ route('rigs.book', ['rig' => $page->record->id,
                         'revision' => $revision->number]) }}">Book<span class="visually-hidden">
                         of revision {{ $revision->number }}</span></a>
