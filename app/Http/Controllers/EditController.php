@@ -101,7 +101,7 @@ final readonly class EditController
         return back()->with('said', $name === '' ? "Revision {$number} has no name any more." : "Revision {$number} is called {$name}.");
     }
 
-    /** Whether old revisions are thinned out: the owner says so, and can take it back before they are gone. */
+    /** Whether old revisions are thinned out, as the owner says. */
     public function thins(Request $request, Rig $rig): RedirectResponse
     {
         Gate::authorize('own', $rig);

@@ -4,9 +4,6 @@
         @if ($page->record->thins) <p class="quiet">Of revisions that are older than {{ App\Rigs\ThinHistory::DAYS }} days the first and the
             last of each day stay, those with a name, and those of which a book, a test or a recording was made.</p>
         @else <p class="quiet">Every revision of the rig is kept. Undo goes back one revision, nothing is lost.</p> @endif
-        @can('own', $page->record) <form class="row-form" method="post" action="{{ route('rigs.history.thins', $page->record->id) }}">@csrf
-            @method('put')<input type="hidden" name="thins" value="{{ $page->record->thins ? '0' : '1' }}"><button class="do"
-            type="submit">{{ $page->record->thins ? 'Keep every revision' : 'Thin out old revisions' }}</button></form> @endcan
         <ol class="revisions" reversed>
             @foreach ($list->revisions as $revision)
                 <li @if ($list->isNow($revision)) class="now" aria-current="true" @endif>
@@ -40,5 +37,13 @@
             @endforeach
         </ol>
         {{ $list->revisions->links('pagination::simple-bootstrap-5') }}
+        @can('own', $page->record) <details class="thin-out"><summary>Old revisions</summary>
+            @if ($page->record->thins) <p>They are thinned out in the background, once a day.</p>
+            @else <p>They can be thinned out: of those that are older than {{ App\Rigs\ThinHistory::DAYS }} days the first and the last of
+                each day stay, those with a name, and those of which a book, a test or a recording was made. What is thinned out can't be
+                brought back.</p> @endif
+            <form method="post" action="{{ route('rigs.history.thins', $page->record->id) }}">@csrf @method('put')<input type="hidden"
+                name="thins" value="{{ $page->record->thins ? '0' : '1' }}"><button class="do" type="submit">{{ $page->record->thins
+                ? 'Keep every revision' : 'Thin out old revisions' }}</button></form></details> @endcan
     </div>
 </x-rig-frame>
