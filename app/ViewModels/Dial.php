@@ -9,7 +9,6 @@ use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Move;
 use HiddenWire\Core\Rig\State;
 
@@ -27,14 +26,14 @@ final readonly class Dial
     /** Where it is set and how long it stays, where that is not as with the rest of the unit; empty where it is. */
     public string $life;
 
-    /** Controls that move something of it: "Fader 1 (Music), Left pad"; empty where none does. */
+    /** Controls that somebody has entered and that move something of it: "Fader 1 (Music), Left pad"; empty where none does. */
     public string $hands;
 
     public function __construct(public string $unit, public Point $point, State $state, EquipmentModel $model)
     {
         $at = "{$unit}/{$point->id}";
         $this->hands = implode(', ', array_map(fn (Control $one) => $one->words(), array_filter(
-            Hands::of($state->rig),
+            $state->rig->controls,
             fn (Control $one) => array_filter($one->moves, fn (Move $move) => (string) $move->at === $at) !== [],
         )));
         $parts = [];

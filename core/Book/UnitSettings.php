@@ -19,7 +19,6 @@ use HiddenWire\Core\Equipment\SettingEffect;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Control;
-use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\SettingRef;
@@ -61,14 +60,14 @@ final class UnitSettings
     }
 
     /**
-     * What moves what, over all units.
+     * What moves what, over all units: what somebody has entered. That a unit has a knob for its own gain needs no telling.
      *
      * @return array<string, list<Control>> by the key of what is set
      */
     public static function hands(BookInput $of): array
     {
         $hands = [];
-        foreach (Hands::of($of->rig) as $control) {
+        foreach ($of->rig->controls as $control) {
             foreach ($control->moves as $move) {
                 $at = $move->at;
                 $group = $at instanceof RouteRef && $move->set === RouteSetting::On->value
