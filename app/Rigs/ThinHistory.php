@@ -26,7 +26,8 @@ final class ThinHistory
     {
         return RigTransaction::do(function () use ($rig): int {
             $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
-            $all = $fresh->revisions()->orderBy('number')->get(['id', 'rig_id', 'number', 'parent', 'name', 'base', 'gone', 'created_at'])
+            // Plain rows: there may be fifty thousand.
+            $all = $fresh->revisions()->orderBy('number')->toBase()->get(['id', 'number', 'parent', 'name', 'base', 'gone', 'created_at'])
                 ->keyBy('number');
             $kept = self::kept($fresh, $all);
             $goes = $all->diffKeys($kept);
@@ -49,19 +50,19 @@ final class ThinHistory
     }
 
     /**
-     * @param  Collection<array-key, Revision>  $all  by number
+     * @param  Collection<array-key, \stdClass>  $all  by number
      * @return array<int, true> numbers that stay
      */
     private static function kept(Rig $rig, Collection $all): array
     {
         $kept = [$rig->at => true];
-        $since = now()->subDays(self::DAYS);
+        $since = now()->subDays(self::DAYS)->toDateTimeString();
         $days = $children = [];
         foreach ($all as $number => $one) {
             if ($one->name !== '' || $one->created_at >= $since) {
                 $kept[$number] = true;
             }
-            $days[$one->created_at->toDateString()][] = $number;
+            $days[substr($one->created_at, 0, 10)][] = $number;
             $children[$one->parent][] = $number;
         }
         foreach ($days as $numbers) {
@@ -79,13 +80,13 @@ final class ThinHistory
     /**
      * Those that stay and stand on a full one that goes, with their documents: they have to be packed anew.
      *
-     * @param  Collection<array-key, Revision>  $goes
+     * @param  Collection<array-key, \stdClass>  $goes
      * @param  array<int, true>  $kept
      * @return list<array{Revision, string}> in the order of their numbers
      */
     private static function standingOn(Rig $rig, Collection $goes, array $kept): array
     {
-        $full = $goes->filter(fn (Revision $one) => $one->base === null)->keys();
+        $full = $goes->filter(fn (\stdClass $one) => $one->base === null)->keys();
         $homeless = [];
         foreach ($full->chunk(self::AT_A_TIME) as $numbers) {
             foreach ($rig->revisions()->whereIn('base', $numbers)->whereIn('number', array_keys($kept))->orderBy('number')->get() as $one) {
@@ -97,7 +98,7 @@ final class ThinHistory
     }
 
     /**
-     * @param  Collection<array-key, Revision>  $all  as it was
+     * @param  Collection<array-key, \stdClass>  $all  as it was
      * @param  array<int, true>  $kept
      */
     private static function point(Collection $all, array $kept): void
