@@ -22,7 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string $name  given to it by a person; usually empty
  * @property string $document  empty where it can't be unpacked any more
  * @property int|null $base  number of the revision on which it stands; null for one in full
- * @property int $place  how many stand on the same one before it, and one
+ * @property int $place  its place, from 1 on, among those that stand on the same one; 0 for one in full
  * @property int $gone  how many were thinned out between the one before it and it
  * @property string|null $sum  of the document, to tell whether it came back as it went in; null of those that were never packed
  * @property array<string, int>|null $counts  pairs by verdict in the base situation; null where nobody has counted

@@ -60,7 +60,8 @@ final readonly class SeenHand
         $seen = self::named($this->moved->seen);
         $besides = self::named(array_diff_key($this->moved->seen, $this->moved->planned));
         $missing = self::named(array_diff_key($this->moved->planned, $this->moved->seen));
-        $doubled = $this->moved->doubled();
+        // What the others move is heard only where that is asked.
+        $doubled = $this->isAsPlanned() ? [] : $this->moved->doubled();
 
         return match ($this->moved->verdict()) {
             SeenVerdict::AsPlanned => "As planned: it moves {$planned}.",
@@ -68,7 +69,7 @@ final readonly class SeenHand
             SeenVerdict::Else => "It moves something else: {$seen}, where the plan says {$planned}.",
             SeenVerdict::More => "It also moves {$besides}.",
             SeenVerdict::Less => "It does not move {$missing}".($besides === '' ? '.' : ", and moves {$besides}."),
-        }.($doubled === [] || $this->isAsPlanned() ? '' : ' Doubled: '
+        }.($doubled === [] ? '' : ' Doubled: '
             .Listing::of(array_map(fn (Control $one) => $one->words(), $doubled)).' is planned to move just that.');
     }
 
