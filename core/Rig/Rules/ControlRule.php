@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig\Rules;
 
+use HiddenWire\Core\Equipment\ControlKind;
 use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Move;
@@ -34,7 +35,6 @@ final class ControlRule implements Rule
         }
         $comes = $this->asTheyCome($in);
         foreach ($in->parts->controls as $i => $control) {
-            $slots = [];
             $chosen = array_keys(array_filter($control->moves, fn (Move $move) => $move->isChosen));
             if ($chosen !== [] && (! $control->isAssigned || count($chosen) > 1)) {
                 $in->problem(
@@ -48,15 +48,29 @@ final class ControlRule implements Rule
                 if ($move->with !== null && (! isset($seen[$move->with]) && ! isset($comes[$move->with]) || $move->with === $control->id)) {
                     $in->problem("{$pointer}/with", "There is no other control \"{$move->with}\" that could be held.");
                 }
-                if (! $control->kind->isTurned() && $move->law->isAlongWay() && $move->at instanceof SituationRef === false) {
-                    $in->problem("{$pointer}/law", "A {$control->kind->words()} has no way to go: it sets, toggles or steps.");
-                }
-                $slot = "{$move->slot()} {$move->by->value} {$move->with}";
-                if (isset($slots[$slot])) {
-                    $in->problem($pointer, "/controls/{$i}/moves/{$slots[$slot]} moves this already, in the same way.");
-                }
-                $slots[$slot] = $m;
             }
+            self::together($in, $control->kind, $control->moves, "/controls/{$i}/moves");
+        }
+    }
+
+    /**
+     * Moves have to go with the kind of their control, and with each other; of a rig's controls and of a model's.
+     *
+     * @param  list<Move>  $moves
+     * @param  string  $at  where they stand in the document
+     */
+    public static function together(Fit $in, ControlKind $kind, array $moves, string $at): void
+    {
+        $slots = [];
+        foreach ($moves as $m => $move) {
+            if (! $kind->isTurned() && $move->law->isAlongWay() && ! $move->at instanceof SituationRef) {
+                $in->problem("{$at}/{$m}/law", "A {$kind->words()} has no way to go: it sets, toggles or steps.");
+            }
+            $slot = "{$move->slot()} {$move->by->value} {$move->with}";
+            if (isset($slots[$slot])) {
+                $in->problem("{$at}/{$m}", "{$at}/{$slots[$slot]} moves this already, in the same way.");
+            }
+            $slots[$slot] = $m;
         }
     }
 

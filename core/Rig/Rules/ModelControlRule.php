@@ -27,10 +27,10 @@ final class ModelControlRule implements Rule
 
     private function control(Fit $in, EquipmentModel $model, ModelControl $control, string $pointer): void
     {
-        $slots = [];
+        $moves = [];
         foreach ($control->moves as $m => $of) {
             // The unit is any one: what is asked is whether the model can be set so.
-            $move = Hands::move($model->id, $of);
+            $moves[] = $move = Hands::move($model->id, $of);
             $why = $move->whyNot($model);
             if ($why !== null) {
                 $in->problem("{$pointer}/moves/{$m}", $why);
@@ -38,14 +38,7 @@ final class ModelControlRule implements Rule
             if ($of->with !== null && (! isset($model->controls[$of->with]) || $of->with === $control->id)) {
                 $in->problem("{$pointer}/moves/{$m}/with", "The model has no other control \"{$of->with}\" that could be held.");
             }
-            if (! $control->kind->isTurned() && $of->law->isAlongWay()) {
-                $in->problem("{$pointer}/moves/{$m}/law", "A {$control->kind->words()} has no way to go: it sets, toggles or steps.");
-            }
-            $slot = "{$move->slot()} {$of->by->value} {$of->with}";
-            if (isset($slots[$slot])) {
-                $in->problem("{$pointer}/moves/{$m}", "{$pointer}/moves/{$slots[$slot]} moves this already, in the same way.");
-            }
-            $slots[$slot] = $m;
         }
+        ControlRule::together($in, $control->kind, $moves, "{$pointer}/moves");
     }
 }
