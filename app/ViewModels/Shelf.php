@@ -13,15 +13,18 @@ use App\Models\User;
 use App\Rigs\Starters;
 use HiddenWire\Core\Rig\Problem;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Pagination\LengthAwarePaginator;
+use Illuminate\Pagination\CursorPaginator;
 
 /** The Rigs page: a person's rigs, a page of them at a time, invitations that wait, and the starters. */
 final readonly class Shelf
 {
-    public const PER_PAGE = 24;
+    public const PER_PAGE = 50;
 
-    /** @var LengthAwarePaginator<int, Rig> */
-    public LengthAwarePaginator $rigs;
+    /** @var CursorPaginator<int, Rig> by when they were changed, the latest first */
+    public CursorPaginator $rigs;
+
+    /** How many rigs there are on all pages. */
+    public int $count;
 
     /** @var list<RigCard> */
     public array $cards;
@@ -41,14 +44,24 @@ final readonly class Shelf
      */
     public function __construct(User $user, Starters $starters, public array $problems = [], array $asked = [])
     {
-        $this->rigs = $user->visibleRigs()
-            ->with(['user:id,name', 'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)])
-            ->latest('rigs.updated_at')->latest('rigs.id')->paginate(self::PER_PAGE);
-        $standings = self::standings($this->rigs->getCollection()->all());
+        $this->rigs = self::page($user, ['user:id,name', 'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)]);
+        $this->count = $user->visibleRigs()->count();
+        $standings = self::standings($this->rigs->items());
         $this->cards = array_map(fn (Rig $rig) => new RigCard($rig, $standings[$rig->id] ?? null), array_values($this->rigs->items()));
         $this->invitations = $user->invitations()->with('rig:id,name,user_id', 'rig.user:id,name')->latest('id')->limit(20)->get();
         $this->limits = array_values(array_filter([Limits::rigs($user), Limits::imports($user)], fn (Limit $one) => $one->isNear()));
         $this->like = $this->rigs->onFirstPage() ? new LikeMine(StarterCard::all($starters), $asked, $asked['like'] ?? '') : null;
+    }
+
+    /**
+     * The page that is asked for: it begins behind a rig, however many come before that.
+     *
+     * @param  array<array-key, string|\Closure>  $with  relations
+     * @return CursorPaginator<int, Rig>
+     */
+    public static function page(User $user, array $with = []): CursorPaginator
+    {
+        return $user->visibleRigs()->with($with)->latest('rigs.updated_at')->latest('rigs.id')->cursorPaginate(self::PER_PAGE);
     }
 
     /** Whether the page has to ask for the counts of some. */

@@ -16,7 +16,7 @@ export const rigOf = (page) => new URL(page.url()).pathname.split('/')[2];
 /** A rig of the list, on whichever page of it. */
 export const openRig = async (page, name) => {
     const link = page.getByRole('link', { name, exact: true }).first();
-    for (let number = 2; !(await link.isVisible()) && number < 9; number++) await page.goto(`/?page=${number}`);
+    for (let pages = 1; !(await link.isVisible()) && pages < 9; pages++) await page.getByRole('link', { name: 'Older' }).click();
     await link.click();
     await page.waitForURL(/\/rigs\/\d+/);
 };

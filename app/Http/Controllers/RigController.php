@@ -72,7 +72,7 @@ final class RigController
     public function standings(Request $request): JsonResponse
     {
         $until = hrtime(true) + self::HEARING_S * 1_000_000_000;
-        $rigs = $this->user($request)->visibleRigs()->latest('rigs.updated_at')->latest('rigs.id')->paginate(Shelf::PER_PAGE)->items();
+        $rigs = Shelf::page($this->user($request))->items();
         $standings = Shelf::standings($rigs);
         $left = 0;
         foreach ($rigs as $rig) {

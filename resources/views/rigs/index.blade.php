@@ -34,7 +34,7 @@
         @endforeach
         @if ($shelf->cards !== []) <h2 class="shelf-title">Your rigs</h2> @endif
         <div class="cards" x-data="standings" @if ($shelf->isIncomplete())
-            data-standings="{{ route('rigs.standings', ['page' => $shelf->rigs->currentPage()]) }}" @endif>
+            data-standings="{{ route('rigs.standings', ['cursor' => $shelf->rigs->cursor()?->encode()]) }}" @endif>
             @foreach ($shelf->cards as $card)
                 <article class="card-rig" data-rig="{{ $card->rig->id }}">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
@@ -91,7 +91,7 @@
         @if ($shelf->rigs->hasPages())
             <nav class="pages" aria-label="Pages of rigs">
                 @if (! $shelf->rigs->onFirstPage()) <a href="{{ $shelf->rigs->previousPageUrl() }}" rel="prev">Newer</a> @endif
-                <span>Page {{ $shelf->rigs->currentPage() }} of {{ $shelf->rigs->lastPage() }}, {{ $shelf->rigs->total() }} rigs</span>
+                <span>{{ $shelf->count }} rigs</span>
                 @if ($shelf->rigs->hasMorePages()) <a href="{{ $shelf->rigs->nextPageUrl() }}" rel="next">Older</a> @endif
             </nav>
         @endif
