@@ -65,6 +65,12 @@ return [
     /* Which build this is, as it was when a server's settings were cached; null where they are not: it is read off the files then. */
     'build' => env('APP_CONFIG_CACHE') === null ? null : App\Rigs\CoreBuild::read(dirname(__DIR__)),
 
+    /* The name of this web server among several: what it has heard in the background is kept here, for its own pages. */
+    'node' => (string) env('APP_NODE', ''),
+
+    /* Whether a page that was kept is made again all the same and has to be equal: in tests. */
+    'compare_pages' => (bool) env('APP_COMPARE_PAGES', false),
+
     /* Whether the demo account may be used from other machines too. */
     'demo' => (bool) env('APP_DEMO', false),
 

@@ -7,6 +7,7 @@ namespace App\Http;
 use App\Models\Rig;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Routing\Router;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
@@ -37,13 +38,17 @@ final readonly class Redrawing
             $this->router->substituteBindings($route);
             $this->router->substituteImplicitBindings($route);
             app()->instance('request', $asked);
-            $view = $route->run();
+            $made = $route->run();
         } catch (HttpException) {
             return null;
         } finally {
             app()->instance('request', $sent);
         }
 
-        return $view instanceof View ? $view->render() : null;
+        return match (true) {
+            $made instanceof View => $made->render(),
+            $made instanceof Response => (string) $made->getContent(),
+            default => null,
+        };
     }
 }

@@ -34,6 +34,12 @@ final class Causes
         return $kept instanceof FoundCauses ? $kept : null;
     }
 
+    /** Whether somebody has looked. */
+    public static function areKnown(Record $at): bool
+    {
+        return Cache::has(self::key($at));
+    }
+
     public static function of(Record $at, Rig $rig): FoundCauses
     {
         return self::known($at) ?? self::found($at, $rig);

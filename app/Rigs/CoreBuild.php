@@ -13,6 +13,9 @@ final class CoreBuild
     private const CORE = ['core/*.php', 'core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php', 'app/Exports/*.php',
         'resources/book/*'];
 
+    private const PAGES = ['app/*/*.php', 'app/*/*/*.php', 'app/*/*/*/*.php', 'resources/views/*/*.php', 'resources/views/*/*/*.php',
+        'routes/web.php', 'public/build/manifest.json'];
+
     private const DATA = ['resources/catalogue/*.json', 'resources/starters/*.json', 'resources/starters/layouts/*.json',
         'resources/rigs/*.json', 'resources/rigs/layouts/*.json'];
 
@@ -28,7 +31,13 @@ final class CoreBuild
         return self::known()['data'];
     }
 
-    /** @return array{core: string, data: string} as the files are now */
+    /** Of all that a page is made by. */
+    public static function pageStamp(): string
+    {
+        return self::known()['pages'].self::known()['data'];
+    }
+
+    /** @return array{core: string, data: string, pages: string} as the files are now */
     public static function read(string $root): array
     {
         $of = fn (array $patterns): string => hash('xxh128', implode("\n", array_map(
@@ -36,13 +45,13 @@ final class CoreBuild
             array_merge(...array_map(fn (string $pattern) => glob("{$root}/{$pattern}") ?: [], $patterns)),
         )));
 
-        return ['core' => $of(self::CORE), 'data' => $of(self::DATA)];
+        return ['core' => $of(self::CORE), 'data' => $of(self::DATA), 'pages' => $of(self::PAGES)];
     }
 
-    /** @return array{core: string, data: string} */
+    /** @return array{core: string, data: string, pages: string} */
     private static function known(): array
     {
-        /** @var array{core: string, data: string}|null $build */
+        /** @var array{core: string, data: string, pages: string}|null $build */
         $build = config('app.build');
 
         return $build ?? once(fn () => self::read(base_path()));

@@ -114,6 +114,12 @@ final class Heard
         }
     }
 
+    /** Whether a page has shown the hearing of a situation, by its id. */
+    public static function isNoted(Record $at, string $situation): bool
+    {
+        return Cache::has(self::keyOf($at, $situation));
+    }
+
     /** @return array<array-key, HearingNote> what is noted of the situations that the page of the last change did not show */
     public static function besides(Record $at): array
     {
@@ -132,6 +138,11 @@ final class Heard
 
     private static function key(Record $at, Situation $situation): string
     {
-        return 'heard:'.StoredRig::stateOf($at).":{$situation->id}";
+        return self::keyOf($at, $situation->id);
+    }
+
+    private static function keyOf(Record $at, string $situation): string
+    {
+        return 'heard:'.StoredRig::stateOf($at).":{$situation}";
     }
 }

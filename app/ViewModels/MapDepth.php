@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use Illuminate\Http\Request;
+
 /** How much the map shows. */
 enum MapDepth: string
 {
@@ -19,6 +21,21 @@ enum MapDepth: string
     public function label(): string
     {
         return ucfirst($this->value);
+    }
+
+    /** The depth at which this person has looked at a rig's map last, by its number; what is asked for now is kept. */
+    public static function lookedAt(Request $request, int $rig): self
+    {
+        $asked = self::tryFrom(is_string($request->query('depth')) ? $request->query('depth') : '');
+        if (! $request->hasSession()) {
+            return self::Cables;
+        }
+        $key = "depth.{$rig}";
+        if ($asked !== null && $request->isMethod('get')) {
+            $request->session()->put($key, $asked->value);
+        }
+
+        return self::tryFrom((string) $request->session()->get($key, '')) ?? self::Cables;
     }
 
     public function showsFreeSockets(): bool

@@ -140,7 +140,7 @@ final readonly class RigPage
         $this->difference = $against === null || $against === $situation
             ? null
             : new SituationDifference(Heard::in($this->rig, $against, $record), $this->hearing);
-        $this->usualDepth = self::keptDepth($request, $record->id);
+        $this->usualDepth = MapDepth::lookedAt($request, $record->id);
         $this->depth = MapDepth::tryFrom($asked('depth')) ?? $this->usualDepth;
 
         $pens = [];
@@ -176,21 +176,6 @@ final readonly class RigPage
             ? new Outage($this->hearing, $selected)
             : null;
         $this->grounds = $view === 'wiring' && $asked('layer') === 'ground' ? new GroundLayer($this) : null;
-    }
-
-    /** The depth at which this person has looked at this rig's map last; what is asked for now is kept. */
-    private static function keptDepth(Request $request, int $rig): MapDepth
-    {
-        $asked = MapDepth::tryFrom(is_string($request->query('depth')) ? $request->query('depth') : '');
-        if (! $request->hasSession()) {
-            return MapDepth::Cables;
-        }
-        $key = "depth.{$rig}";
-        if ($asked !== null && $request->isMethod('get')) {
-            $request->session()->put($key, $asked->value);
-        }
-
-        return MapDepth::tryFrom((string) $request->session()->get($key, '')) ?? MapDepth::Cables;
     }
 
     /** The situation that a wish made on this page holds in; empty for all. */

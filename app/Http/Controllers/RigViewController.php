@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\KeptPage;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
@@ -28,6 +29,7 @@ use App\ViewModels\TracksPage;
 use App\ViewModels\WishesPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 
 /** The views of a rig that show its page and one thing more. */
@@ -40,14 +42,16 @@ final class RigViewController
         Step::Dependence, Step::Situations, Step::ShowPage, Step::Doubts, Step::Cables, Step::Shopping, Step::Downloads,
     ];
 
-    public function __invoke(Request $request, Rig $rig, string $step): View
+    public function __invoke(Request $request, Rig $rig, string $step): Response
     {
         Gate::authorize('view', $rig);
-        $page = new RigPage($rig, $step, $request);
         /** @var view-string $view */
         $view = "rigs.{$step}";
 
-        return view($view, ['page' => $page, ...$this->more(Step::from($step), $page, $request->user() ?? abort(401))]);
+        return KeptPage::of($request, $rig, $step, fn (RigPage $page): View => view($view, [
+            'page' => $page,
+            ...$this->more(Step::from($step), $page, $request->user() ?? abort(401)),
+        ]));
     }
 
     /** @return array<string, mixed> what the view shows beside the page */

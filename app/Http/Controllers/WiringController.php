@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\KeptPage;
 use App\Http\Redrawing;
 use App\Models\Rig;
 use App\Rigs\Geometry;
@@ -18,6 +19,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 
 /** The map: drawn where its layout is known, else given to the browser's worker to lay out first. */
@@ -27,15 +29,16 @@ final readonly class WiringController
     {
     }
 
-    public function show(Request $request, Rig $rig): View
+    public function show(Request $request, Rig $rig): Response
     {
         Gate::authorize('view', $rig);
-        $page = new RigPage($rig, 'wiring', $request);
+        $asked = MapDepth::tryFrom($request->string('depth')->toString()) ?? MapDepth::lookedAt($request, $rig->id);
+        $layout = $rig->layouts()->where('depth', $asked->value)->first();
 
-        return view('rigs.wiring', [
+        return KeptPage::of($request, $rig, 'wiring', fn (RigPage $page): View => view('rigs.wiring', [
             'page' => $page,
-            'wiring' => new MapPage($page, $rig->layouts()->where('depth', $page->depth->value)->first()),
-        ]);
+            'wiring' => new MapPage($page, $layout),
+        ]), besides: serialize($layout?->getAttributes()));
     }
 
     /** Forgets how the map is laid out at a depth: it is laid out anew when it is shown. */
