@@ -84,9 +84,13 @@ return [
             // A rig is locked by its own row. Locks on the gaps between rows, as the stricter default takes them, would only make those who
             // begin rigs at the same time stand in each other's way.
             'isolation_level' => 'READ COMMITTED',
+            // Where several hosts are named, they are the nodes of a cluster: what one has acknowledged is read from every other.
             'options' => extension_loaded('pdo_mysql') ? array_filter([
                 (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_SSL_CA : PDO::MYSQL_ATTR_SSL_CA) => env('MYSQL_ATTR_SSL_CA'),
-            ]) : [],
+            ] + (str_contains((string) env('DB_HOST'), ',') ? [
+                (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_INIT_COMMAND : PDO::MYSQL_ATTR_INIT_COMMAND) => 'SET SESSION wsrep_sync_wait = 1',
+                PDO::ATTR_TIMEOUT => 2,
+            ] : [])) : [],
         ],
 
         'pgsql' => [

@@ -9,7 +9,7 @@ return [
     'disks' => [
 
         // Pictures are given out by the application, to those who may see them; the disk itself serves nothing.
-        'local' => ['driver' => 'local', 'root' => storage_path('app/private'), 'serve' => false, 'throw' => true],
+        'local' => ['driver' => 'local', 'root' => env('FILES_ROOT') ?: storage_path('app/private'), 'serve' => false, 'throw' => true],
 
     ],
 

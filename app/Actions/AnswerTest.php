@@ -8,6 +8,7 @@ use App\Models\TestAnswer;
 use App\Models\TestRun;
 use App\Models\User;
 use App\Rigs\RigTransaction;
+use App\Rigs\RowLock;
 use HiddenWire\Core\Bench\Heard;
 use HiddenWire\Core\Bench\TestPlan;
 use HiddenWire\Core\Quantity\Bounds;
@@ -29,7 +30,7 @@ final class AnswerTest
     public function __invoke(TestRun $run, ?User $by, TestPlan $plan, array $answers): array
     {
         return RigTransaction::do(function () use ($run, $by, $plan, $answers): array {
-            TestRun::query()->whereKey($run->id)->lockForUpdate()->value('id');
+            RowLock::testRun($run->id);
             $now = (int) (microtime(true) * 1000);
             $stands = self::standing($run);
             foreach ($answers as $answer) {

@@ -7,11 +7,13 @@ namespace App\Actions;
 use App\Jobs\ThinRig;
 use App\Models\Revision;
 use App\Models\Rig;
+use App\Models\SentEdit;
 use App\Models\User;
 use App\Rigs\Recovery;
 use App\Rigs\RigCounts;
 use App\Rigs\RigRows;
 use App\Rigs\RigTransaction;
+use App\Rigs\RowLock;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -34,14 +36,16 @@ final class ChangeRig
      * @param  callable(CoreRig): list<RigEdit>  $edits  the edits, read against the rig as it is now
      * @param  int  $seen  the rig's `revision` when the page was made
      * @param  int|null  $seenAt  number of the revision whose state the page showed
+     * @param  string|null  $id  what the change was sent with
      *
      * @throws InvalidRig when there would be no rig then
      * @throws StaleEdit when somebody has changed the same things since
+     * @throws AlreadyMade when it was sent before
      */
-    public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null): MadeChange
+    public function make(Rig $rig, User $by, callable $edits, int $seen, ?int $seenAt = null, ?string $id = null): MadeChange
     {
-        return RigTransaction::do(function () use ($rig, $by, $edits, $seen, $seenAt): MadeChange {
-            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+        return RigTransaction::do(function () use ($rig, $by, $edits, $seen, $seenAt, $id): MadeChange {
+            $fresh = $this->fresh($rig, $id);
             $from = clone $fresh;
             $stored = $changed = StoredRig::load($fresh);
             $words = [];
@@ -54,6 +58,7 @@ final class ChangeRig
             if ($words !== []) {
                 $this->record($fresh, $by, $stored, $changed, $what);
             }
+            $this->sent($fresh, $id, $what);
 
             return new MadeChange($from, $fresh, $stored, $changed, $what, $meanwhile);
         });
@@ -63,16 +68,18 @@ final class ChangeRig
      * @return string|null what was undone; null where there is nothing to undo
      *
      * @throws StaleEdit
+     * @throws AlreadyMade
      */
-    public function undo(Rig $rig, int $seen): ?string
+    public function undo(Rig $rig, int $seen, ?string $id = null): ?string
     {
-        return RigTransaction::do(function () use ($rig, $seen): ?string {
-            $fresh = $this->locked($rig, $seen);
+        return RigTransaction::do(function () use ($rig, $seen, $id): ?string {
+            $fresh = $this->locked($rig, $seen, $id);
             $now = $fresh->revisions()->select(['parent', 'what'])->where('number', $fresh->at)->sole();
             if ($now->parent === null) {
                 return null;
             }
             $this->goTo($fresh, $now->parent);
+            $this->sent($fresh, $id, "Undone: {$now->what}");
 
             return $now->what;
         });
@@ -82,16 +89,18 @@ final class ChangeRig
      * @return string|null what was done again; null where there is nothing to redo
      *
      * @throws StaleEdit
+     * @throws AlreadyMade
      */
-    public function redo(Rig $rig, int $seen): ?string
+    public function redo(Rig $rig, int $seen, ?string $id = null): ?string
     {
-        return RigTransaction::do(function () use ($rig, $seen): ?string {
-            $fresh = $this->locked($rig, $seen);
+        return RigTransaction::do(function () use ($rig, $seen, $id): ?string {
+            $fresh = $this->locked($rig, $seen, $id);
             $next = $fresh->revisions()->select(['number', 'what'])->where('parent', $fresh->at)->latest('number')->first();
             if ($next === null) {
                 return null;
             }
             $this->goTo($fresh, $next->number);
+            $this->sent($fresh, $id, "Redone: {$next->what}");
 
             return $next->what;
         });
@@ -101,11 +110,12 @@ final class ChangeRig
      * Brings a revision's state back as a new revision, which can be undone like any other.
      *
      * @throws StaleEdit
+     * @throws AlreadyMade
      */
-    public function restore(Rig $rig, User $by, int $number, int $seen): void
+    public function restore(Rig $rig, User $by, int $number, int $seen, ?string $id = null): void
     {
-        RigTransaction::do(function () use ($rig, $by, $number, $seen): void {
-            $fresh = $this->locked($rig, $seen);
+        RigTransaction::do(function () use ($rig, $by, $number, $seen, $id): void {
+            $fresh = $this->locked($rig, $seen, $id);
             $old = $fresh->revisions()->where('number', $number)->sole();
             $this->record(
                 $fresh,
@@ -114,13 +124,33 @@ final class ChangeRig
                 $this->content($old),
                 "Restored revision {$number}: {$old->what}",
             );
+            $this->sent($fresh, $id, "Revision {$number} is back.");
         });
     }
 
-    /** @throws StaleEdit when somebody has changed the rig since */
-    private function locked(Rig $rig, int $seen): Rig
+    /** The rig's record, locked. @throws AlreadyMade when what was sent with this id is made */
+    private function fresh(Rig $rig, ?string $id): Rig
     {
-        $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+        $fresh = RowLock::rig($rig->id);
+        $made = $id === null ? null : SentEdit::query()->find($id);
+
+        return $made === null ? $fresh : throw new AlreadyMade($made);
+    }
+
+    private function sent(Rig $fresh, ?string $id, string $said): void
+    {
+        if ($id !== null) {
+            SentEdit::query()->create(['id' => $id, 'rig_id' => $fresh->id, 'said' => $said]);
+        }
+    }
+
+    /**
+     * @throws StaleEdit when somebody has changed the rig since
+     * @throws AlreadyMade
+     */
+    private function locked(Rig $rig, int $seen, ?string $id): Rig
+    {
+        $fresh = $this->fresh($rig, $id);
 
         return $fresh->revision === $seen ? $fresh : throw new StaleEdit($this->meanwhile($fresh, $seen));
     }

@@ -8,6 +8,7 @@ use App\Models\CardTick;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigTransaction;
+use App\Rigs\RowLock;
 use HiddenWire\Core\Book\Card;
 
 /** Keeps what was ticked on a card. Several phones may have ticked without a network: of each step, the later tick holds. */
@@ -24,7 +25,7 @@ final class TickCard
     public function __invoke(Rig $rig, User $by, Card $card, array $ticks): array
     {
         return RigTransaction::do(function () use ($rig, $by, $card, $ticks): array {
-            Rig::query()->whereKey($rig->id)->lockForUpdate()->value('id');
+            RowLock::rig($rig->id);
             $now = (int) (microtime(true) * 1000);
             $known = array_flip($card->stepKeys());
             $stands = self::standing($rig, $card);

@@ -7,6 +7,7 @@ namespace App\Exports;
 use App\Models\Rig as Record;
 use App\Rigs\CoreBuild;
 use App\Rigs\StoredRig;
+use App\Rigs\Turn;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\ScheduleOrder;
@@ -49,7 +50,8 @@ final readonly class WrittenBook
     public function html(): string
     {
         return $this->kept()
-            ?? Cache::lock("book:{$this->record->id}", self::WAIT)->block(self::WAIT, fn (): string => $this->kept() ?? $this->write());
+            ?? Turn::of("book:{$this->record->id}", self::WAIT)
+                ->block(self::WAIT, fn (): string => $this->kept() ?? $this->write());
     }
 
     private function write(): string

@@ -40,7 +40,7 @@ final class HearOn implements ShouldQueue
     public static function ask(Rig $rig, string $situation): void
     {
         if (Cache::add(self::key(StoredRig::stateOf($rig), $situation), 'asked', self::SECONDS)) {
-            self::dispatch($rig->id, $situation, StoredRig::stateOf($rig));
+            self::dispatch($rig->id, $situation, StoredRig::stateOf($rig))->onQueue(self::queue());
         }
     }
 
@@ -76,6 +76,14 @@ final class HearOn implements ShouldQueue
     public function failed(?\Throwable $e): void
     {
         Cache::forget(self::key($this->state, $this->situation));
+    }
+
+    /** Of the web server whose page waits: what was heard is kept there. */
+    public static function queue(): string
+    {
+        $node = (string) config('app.node');
+
+        return $node === '' ? 'default' : "node-{$node}";
     }
 
     private static function key(string $state, string $situation): string

@@ -61,7 +61,7 @@ final class MakeBook implements ShouldQueue
     /** The name of the worker in this folder of this machine; others have others. */
     private static function worker(): string
     {
-        return substr(sha1(php_uname('n')."\n".base_path()), 0, 16);
+        return substr(sha1(php_uname('n')."\n".base_path()."\n".config('app.node')), 0, 16);
     }
 
     /** @throws \Throwable what went wrong, once the book is marked so */

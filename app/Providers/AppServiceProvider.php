@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\ClusterConnector;
 use App\Http\Throttles;
 use App\Jobs\MakeBook;
 use App\Mail\OutboxTransport;
@@ -23,6 +24,11 @@ use Illuminate\Support\ServiceProvider;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        $this->app->bind('db.connector.mariadb', ClusterConnector::class);
+    }
+
     public function boot(): void
     {
         // A query in a loop, or a column that a query left out, is an error here and not a slow page or a silent null.

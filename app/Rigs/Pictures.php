@@ -7,7 +7,6 @@ namespace App\Rigs;
 use App\Models\Picture;
 use App\Models\Rig;
 use App\Models\User;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Intervention\Image\Drivers\Gd\Driver;
@@ -43,7 +42,7 @@ final class Pictures
     public function keep(Rig $rig, string $unit, User $by, string $bytes, string $caption): Picture
     {
         // One at a time for each person: reading takes memory.
-        $lock = Cache::lock("picture:{$by->id}", self::SECONDS);
+        $lock = Turn::of("picture:{$by->id}", self::SECONDS);
         if (! $lock->get()) {
             throw new UnreadablePicture('Another picture of yours is being read. Try again in a moment.');
         }

@@ -34,7 +34,7 @@ final class Recovery
     public static function recover(Rig $rig, User $by): ?Revision
     {
         return RigTransaction::do(function () use ($rig, $by): ?Revision {
-            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+            $fresh = RowLock::rig($rig->id);
             $last = self::lastReadable($fresh);
             $content = $last === null ? null : self::read($last);
             if ($last === null || $content === null) {

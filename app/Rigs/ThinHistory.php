@@ -25,7 +25,7 @@ final class ThinHistory
     public static function of(Rig $rig): int
     {
         return RigTransaction::do(function () use ($rig): int {
-            $fresh = Rig::query()->lockForUpdate()->findOrFail($rig->id);
+            $fresh = RowLock::rig($rig->id);
             // Plain rows: there may be fifty thousand.
             $all = $fresh->revisions()->orderBy('number')->toBase()->get(['id', 'number', 'parent', 'name', 'base', 'gone', 'created_at'])
                 ->keyBy('number');

@@ -26,7 +26,7 @@ test('the database is killed between edits: the page says that nothing was saved
 
         await server.kill();
         await set('-9');
-        await expect(page.getByRole('alert')).toContainText('Not saved: the server did not answer. What you entered is still here');
+        await expect(page.getByRole('alert')).toContainText('Not saved: the server did not answer. What you entered is still here', { timeout: 30000 });
         await expect(fader).toHaveValue('-9');
         await server.start();
         expect(server.stored()[DEMO]).toEqual({ what: [expect.any(String), 'Desk mixer: Mic 1 fader −7.0 dB'], isWhole: true });

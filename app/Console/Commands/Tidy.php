@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Exports\Typesetter;
+use App\Models\SentEdit;
 use App\Models\ToneTake;
 use App\Rigs\KeptByState;
 use HiddenWire\Core\Quantity\Count;
@@ -21,6 +22,7 @@ final class Tidy extends Command
     {
         Typesetter::tidy();
         ToneTake::tidy();
+        SentEdit::tidy();
         $this->line(Count::of(KeptByState::tidy(), 'old entry', 'old entries').' deleted.');
 
         return self::SUCCESS;

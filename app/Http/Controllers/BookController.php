@@ -12,6 +12,7 @@ use App\Exports\TooLarge;
 use App\Exports\WrittenBook;
 use App\Http\Requests\BookRequest;
 use App\Models\Rig;
+use App\Rigs\Turn;
 use App\ViewModels\BookPage;
 use App\ViewModels\MapDepth;
 use App\ViewModels\RigPage;
@@ -21,7 +22,6 @@ use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Gate;
 
 /** The rig book on the screen, and the rig in every form in which it leaves. */
@@ -95,7 +95,8 @@ final class BookController
         $exporter = $format === 'pdf' ? abort(404) : $all[$format] ?? abort(404);
         try {
             // One at a time of each rig: whoever asks for several waits for the first.
-            $written = Cache::lock("export:{$rig->id}", self::WAIT)->block(self::WAIT, fn (): string => $exporter->write($edition->source));
+            $written = Turn::of("export:{$rig->id}", self::WAIT)
+                ->block(self::WAIT, fn (): string => $exporter->write($edition->source));
         } catch (LockTimeoutException) {
             return redirect()->route('rigs.book', $rig)
                 ->withErrors(['format' => 'Another download of this rig is being written. Try again.']);

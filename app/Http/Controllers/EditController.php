@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AlreadyMade;
 use App\Actions\ChangeRig;
 use App\Actions\MadeChange;
 use App\Actions\StaleEdit;
 use App\Actions\UnreadableRevision;
+use App\Http\EditId;
 use App\Http\Redrawing;
 use App\Http\Requests\EditRequest;
 use App\Jobs\ThinRig;
 use App\Models\Rig;
+use App\Models\SentEdit;
 use App\Models\User;
 use App\ViewModels\RevisionList;
 use App\ViewModels\RigPage;
@@ -44,6 +47,7 @@ final readonly class EditController
             fn (CoreRig $content) => $request->edits($content, $user),
             $request->integer('revision'),
             $request->filled('at_revision') ? $request->integer('at_revision') : null,
+            EditId::of($request, $rig),
         ));
     }
 
@@ -61,7 +65,7 @@ final readonly class EditController
         Gate::authorize('update', $rig);
 
         return $this->answer($request, $rig, function () use ($change, $rig, $request): string {
-            $what = $change->undo($rig, $request->integer('revision'));
+            $what = $change->undo($rig, $request->integer('revision'), EditId::of($request, $rig));
 
             return $what === null ? 'There is nothing to undo.' : "Undone: {$what}";
         });
@@ -72,7 +76,7 @@ final readonly class EditController
         Gate::authorize('update', $rig);
 
         return $this->answer($request, $rig, function () use ($change, $rig, $request): string {
-            $what = $change->redo($rig, $request->integer('revision'));
+            $what = $change->redo($rig, $request->integer('revision'), EditId::of($request, $rig));
 
             return $what === null ? 'There is nothing to redo.' : "Redone: {$what}";
         });
@@ -84,7 +88,7 @@ final readonly class EditController
         abort_unless($rig->revisions()->where('number', $number)->exists(), 404);
 
         return $this->answer($request, $rig, function () use ($change, $rig, $request, $number): string {
-            $change->restore($rig, $this->user($request), $number, $request->integer('revision'));
+            $change->restore($rig, $this->user($request), $number, $request->integer('revision'), EditId::of($request, $rig));
 
             return "Revision {$number} is back.";
         });
@@ -133,9 +137,16 @@ final readonly class EditController
      */
     private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse|StreamedResponse
     {
+        $shown = $this->shown($request);
+        $id = EditId::of($request, $rig);
         try {
             $made = $do();
-            $said = is_string($made) ? $made : $made->told($this->shown($request));
+            $said = is_string($made) ? $made : $made->told($shown);
+            $more = fn (): string => $this->kept($id, 'more', is_string($made) ? '' : $made->toldElsewhere($shown));
+            $this->kept($id, 'said', $said);
+        } catch (AlreadyMade $e) {
+            $said = $e->edit->said;
+            $more = fn (): string => $e->edit->more ?? '';
         } catch (StaleEdit $e) {
             return $this->refusal($request, $e->getMessage(), 409);
         } catch (UnreadableRevision $e) {
@@ -150,8 +161,7 @@ final readonly class EditController
                 422,
             );
         }
-        $more = fn (): string => is_string($made) ? '' : $made->toldElsewhere($this->shown($request));
-        if (! is_string($made) && $request->expectsJson() && $request->headers->has('X-Lines')) {
+        if ($request->expectsJson() && $request->headers->has('X-Lines')) {
             $request->session()->now('said', $said);
 
             return $this->inLines(['said' => $said, 'page' => $this->drawn($request, $rig)], fn (): array => ['more' => $more()]);
@@ -164,6 +174,16 @@ final readonly class EditController
         }
 
         return back()->with('said', $said);
+    }
+
+    /** Keeps what is answered with the edit's id, for one that asks again. */
+    private function kept(?string $id, string $as, string $words): string
+    {
+        if ($id !== null) {
+            SentEdit::query()->whereKey($id)->update([$as => $words]);
+        }
+
+        return $words;
     }
 
     /**

@@ -74,13 +74,29 @@ const refuse = (form, said) => {
 // A form may say what the page shows once its change is made; else it shows what it does now.
 const next = (form) => new URL(form.dataset.then ?? window.location.href, window.location.href).href;
 
+// Waits before each further try, in milliseconds: five tries within ten seconds, while a server or its database comes back.
+const WAITS = [500, 1500, 3000, 5000];
+const AWAY = [502, 503, 504];
+
+const wait = (ms) => new Promise((done) => { setTimeout(done, ms); });
+
+const idOf = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+
+// One edit, however often it is sent: the server knows its id. Null where no try had an answer.
 const ask = async (form, submitter, shows) => {
     const body = new FormData(form, submitter);
-    try {
-        return await fetch(form.action, { method: 'POST', body, headers: { Accept: 'application/json', 'X-Page': shows, 'X-Lines': '1' } });
-    } catch {
-        return null;
+    body.set('edit_id', idOf());
+    const headers = { Accept: 'application/json', 'X-Page': shows, 'X-Lines': '1' };
+    let answer = null;
+    for (const ms of [...WAITS, null]) {
+        answer = await fetch(form.action, { method: 'POST', body, headers }).catch(() => null);
+        if (answer !== null && !AWAY.includes(answer.status)) return answer;
+        if (ms !== null) {
+            say('The server does not answer. Trying again …');
+            await wait(ms);
+        }
     }
+    return answer;
 };
 
 // The answer comes in lines: what was done with the page drawn anew, then what it does where the page does not look.
