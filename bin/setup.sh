@@ -148,7 +148,11 @@ ensure_packages() {
     command -v ffmpeg > /dev/null || want+=(ffmpeg)
     # Draws maps as PNG.
     command -v rsvg-convert > /dev/null || want+=(librsvg2-bin)
-    if [ -n "${1:-}" ]; then
+    if [ "${1:-}" = with-cluster ]; then
+        [ -e /usr/lib/galera/libgalera_smm.so ] || want+=(galera-4)
+        command -v rsync > /dev/null || want+=(rsync)
+        command -v socat > /dev/null || want+=(socat)
+    elif [ -n "${1:-}" ]; then
         # Read what the tests have written: graphs, XML.
         command -v dot > /dev/null || want+=(graphviz)
         command -v xmllint > /dev/null || want+=(libxml2-utils)
@@ -382,14 +386,16 @@ serve() {
     SERVED_PORT=$1
     # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
     SUPERVISED=(APP_CONFIG_CACHE="$folder/config.php" APP_ROUTES_CACHE="$folder/routes.php")
-    step "Reading the settings" env "${SUPERVISED[@]}" QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
+    # One of several web servers on this machine lets the others go first.
+    step "Reading the settings" ${APP_NODE:+nice -n 19} env "${SUPERVISED[@]}" QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
         bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache'
     account=$(lesser_account www-data)
-    mkdir -p storage/framework/cache/data storage/framework/views storage/framework/sessions storage/framework/print storage/logs storage/app/private
+    mkdir -p "${CACHE_PATH:-storage/framework/cache/data}" storage/framework/{cache/data,views,sessions,print} storage/logs storage/app/private
     if [ "$account" != "$(id -un)" ]; then
         # Some archives of libraries hold files that only their owner may read.
         [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor
-        chown -R "$account" storage/framework storage/logs storage/app "$folder/config.php" "$folder/routes.php" "$folder/temporary"
+        chown -R "$account" storage/framework storage/logs storage/app ${CACHE_PATH:+"$CACHE_PATH" "$VIEW_COMPILED_PATH"} \
+            "$folder/config.php" "$folder/routes.php" "$folder/temporary"
     fi
     if [ "$(id -u)" = 0 ]; then
         user="user = $account"$'\n'"group = $account"
@@ -402,7 +408,8 @@ serve() {
     fill php-fpm.conf root "$ROOT" socket "$socket" user "$user" owner "$owner" workers "${WORKERS:-4}" > "$folder/php-fpm.conf"
     [ "$(id -u)" = 0 ] && user="user $account $account;" || user=""
     fill nginx.conf root "$ROOT" folder "$folder" socket "$socket" user "$user" port "$1" > "$folder/nginx.conf"
-    supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")")"
+    supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")" \
+        queues "default${APP_NODE:+,node-$APP_NODE}" nice "${APP_NODE:+nice -n 10 }")"
     SERVER=$SUPERVISOR
     SUPERVISED=()
     local waited=0

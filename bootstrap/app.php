@@ -9,7 +9,7 @@ use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
-use Illuminate\Database\LostConnectionDetector;
+use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;

@@ -46,7 +46,7 @@ final class AnswerTest
             }
 
             return $stands;
-        });
+        }, isOnce: true);
     }
 
     /**

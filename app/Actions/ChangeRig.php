@@ -61,7 +61,7 @@ final class ChangeRig
             $this->sent($fresh, $id, $what);
 
             return new MadeChange($from, $fresh, $stored, $changed, $what, $meanwhile);
-        });
+        }, $id !== null);
     }
 
     /**
@@ -82,7 +82,7 @@ final class ChangeRig
             $this->sent($fresh, $id, "Undone: {$now->what}");
 
             return $now->what;
-        });
+        }, $id !== null);
     }
 
     /**
@@ -103,7 +103,7 @@ final class ChangeRig
             $this->sent($fresh, $id, "Redone: {$next->what}");
 
             return $next->what;
-        });
+        }, $id !== null);
     }
 
     /**
@@ -125,7 +125,7 @@ final class ChangeRig
                 "Restored revision {$number}: {$old->what}",
             );
             $this->sent($fresh, $id, "Revision {$number} is back.");
-        });
+        }, $id !== null);
     }
 
     /** The rig's record, locked. @throws AlreadyMade when what was sent with this id is made */

@@ -42,7 +42,7 @@ final class TickCard
             }
 
             return $stands;
-        });
+        }, isOnce: true);
     }
 
     /** @return array<string, array{on: bool, at: int}> by step; only steps that the card has */

@@ -18,6 +18,15 @@ final class ClusterConnector extends MariaDbConnector
     /** Seconds for which a node that did not answer is asked last. */
     private const AWAY_S = 5;
 
+    /** Seconds for which it is tried. */
+    private const AGREE_S = 4;
+
+    /** The state of a node that is neither behind nor helping another. */
+    private const SYNCED = 4;
+
+    /** How often, in microseconds. */
+    private const LOOK_US = 100_000;
+
     /**
      * @param  array<string, mixed>  $config
      *
@@ -29,25 +38,50 @@ final class ClusterConnector extends MariaDbConnector
         if (count($hosts) === 1) {
             return parent::connect($config);
         }
+        // When a node dies, the others take a second or two to agree that they go on without it.
+        $until = hrtime(true) + self::AGREE_S * 1_000_000_000;
+        while (true) {
+            try {
+                return $this->first($hosts, $config);
+            } catch (\PDOException $e) {
+                if (hrtime(true) > $until) {
+                    throw $e;
+                }
+                usleep(self::LOOK_US);
+            }
+        }
+    }
+
+    /**
+     * @param  non-empty-list<string>  $hosts
+     * @param  array<string, mixed>  $config
+     *
+     * @throws \PDOException
+     */
+    private function first(array $hosts, array $config): PDO
+    {
         $away = [];
         foreach ($hosts as $host) {
             $away[$host] = Cache::store('disk')->has(self::key($host));
         }
         asort($away);
-        $last = null;
-        foreach (array_keys($away) as $host) {
+        $last = $behind = null;
+        foreach ($away as $host => $wasAway) {
             try {
                 $pdo = parent::connect(['host' => $host] + $config);
-                self::demandReady($pdo);
+                if (self::isLevel($pdo)) {
+                    $wasAway && Cache::store('disk')->forget(self::key($host));
 
-                return $pdo;
+                    return $pdo;
+                }
+                $behind ??= $pdo;
             } catch (\PDOException $e) {
                 $last = $e;
-                Cache::store('disk')->put(self::key($host), true, self::AWAY_S);
+                $wasAway || Cache::store('disk')->put(self::key($host), true, self::AWAY_S);
             }
         }
 
-        throw $last;
+        return $behind ?? throw $last;
     }
 
     /** @return non-empty-list<string> */
@@ -56,14 +90,21 @@ final class ClusterConnector extends MariaDbConnector
         return array_map(trim(...), explode(',', $named));
     }
 
-    /** @throws \PDOException when the node is cut off from the others, or has not caught up with them yet */
-    private static function demandReady(PDO $pdo): void
+    /**
+     * Whether it has all that the others have. One that has come back just now has not, and one that helps it may lag: what is asked of them
+     * waits.
+     *
+     * @throws \PDOException when the node is cut off from the others
+     */
+    private static function isLevel(PDO $pdo): bool
     {
-        $answer = $pdo->query("SHOW STATUS LIKE 'wsrep_ready'");
-        $row = $answer === false ? false : $answer->fetch(PDO::FETCH_NUM);
-        if (is_array($row) && $row[1] !== 'ON') {
+        $answer = $pdo->query("SHOW STATUS WHERE Variable_name IN ('wsrep_ready', 'wsrep_local_state')");
+        $status = $answer === false ? [] : $answer->fetchAll(PDO::FETCH_KEY_PAIR);
+        if (($status['wsrep_ready'] ?? 'ON') !== 'ON') {
             throw new \PDOException('SQLSTATE[08S01]: Communication link failure: this node does not take part in the cluster now.');
         }
+
+        return (int) ($status['wsrep_local_state'] ?? self::SYNCED) === self::SYNCED;
     }
 
     private static function key(string $host): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Database\AwayDetector;
 use App\Database\ClusterConnector;
 use App\Http\Throttles;
 use App\Jobs\MakeBook;
@@ -11,6 +12,7 @@ use App\Mail\OutboxTransport;
 use App\Models\User;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Auth\Notifications\ResetPassword;
+use Illuminate\Contracts\Database\LostConnectionDetector;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\AliasLoader;
 use Illuminate\Http\Middleware\TrustProxies;
@@ -27,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.mariadb', ClusterConnector::class);
+        $this->app->bind(LostConnectionDetector::class, AwayDetector::class);
     }
 
     public function boot(): void

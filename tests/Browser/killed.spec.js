@@ -1,5 +1,5 @@
 import { test, expect } from '@playwright/test';
-import { said } from './hands.js';
+import { openStarter, said } from './hands.js';
 import { ownServer } from './own-server.js';
 
 const DEMO = 'Night relay at the pier arcade';
@@ -62,4 +62,23 @@ test('the database is killed between edits: the page says that nothing was saved
     } finally {
         await server.stop();
     }
+});
+
+test('an edit whose answer is lost on the way is sent again by itself, and made once', async ({ page }) => {
+    await openStarter(page, 'Quiz night');
+    await page.goto(page.url().replace(/\/wiring.*/, '/wishes'));
+    let sent = 0;
+    await page.route('**/edits', async (route) => {
+        sent++;
+        // The server makes it; its answer never arrives. The second time the server is away.
+        if (sent === 1) await route.fetch();
+        if (sent === 2) return route.fulfill({ status: 503, contentType: 'application/json', body: '{}' });
+        return sent === 1 ? route.abort() : route.continue();
+    });
+    await page.getByLabel('Name of the new sound').fill('Fog horn');
+    await page.getByRole('button', { name: 'Add the sound' }).click();
+    await expect(said(page)).toContainText('Fog horn', { timeout: 20000 });
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    expect(sent).toBe(3);
+    await expect(page.locator('th[scope=row]', { hasText: 'Fog horn' })).toHaveCount(1);
 });

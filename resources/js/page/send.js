@@ -74,8 +74,9 @@ const refuse = (form, said) => {
 // A form may say what the page shows once its change is made; else it shows what it does now.
 const next = (form) => new URL(form.dataset.then ?? window.location.href, window.location.href).href;
 
-// Waits before each further try, in milliseconds: five tries within ten seconds, while a server or its database comes back.
-const WAITS = [500, 1500, 3000, 5000];
+// Waits before each further try, in milliseconds: five tries within ten seconds, while a server or its database comes back. A cluster needs
+// two seconds without a node, a database that starts again some more.
+const WAITS = [300, 900, 1400, 5000];
 const AWAY = [502, 503, 504];
 
 const wait = (ms) => new Promise((done) => { setTimeout(done, ms); });
