@@ -331,6 +331,13 @@ ensure_database_server() {
     [ "$(env_value DB_PORT)" = "$DB_PORT" ] || sed -i "s/^DB_PORT=.*/DB_PORT=$DB_PORT/" .env
 }
 
+# log_folder: where the database logs every change, if DB_LOG_DAYS says that it does; best on another disk.
+log_folder() {
+    local folder
+    folder=$(env_value DB_LOG_FOLDER)
+    printf %s "${folder:-$ROOT/storage/mariadb-log}"
+}
+
 # start_database ACCOUNT [TRY]
 start_database() {
     DB_PORT=${DB_PORT_FIXED:-$(free_port "$(env_value DB_PORT)")}
@@ -338,10 +345,17 @@ start_database() {
     [ "$(stat -c %U "$DATA")" = "$1" ] && [ "$(stat -c %U "$DATA/mysql")" = "$1" ] || chown -R "$1" "$DATA"
     say "Starting MariaDB on 127.0.0.1:$DB_PORT"
     mkdir -p "$RUN/database"
+    local days log=""
+    days=$(env_value DB_LOG_DAYS)
+    if [ -n "$days" ]; then
+        [[ $days =~ ^[0-9]+$ ]] || fail "Starting MariaDB" "DB_LOG_DAYS in .env is a number of days, or empty."
+        mkdir -p "$(log_folder)" && chown "$1" "$(log_folder)" || fail "Starting MariaDB" "The log's folder $(log_folder) can't be made."
+        log=" --log-bin=$(log_folder)/changes --binlog-format=ROW --sync-binlog=1 --server-id=1 --expire-logs-days=$days"
+    fi
     local before=0
     [ ! -f "$RUN/mariadb.log" ] || before=$(wc -l < "$RUN/mariadb.log")
     supervise database "$(fill database.conf root "$ROOT" run "$RUN" folder "$RUN/database" data "$DATA" socket "$SOCKET" port "$DB_PORT" \
-        as "$(as_account "$1")")"
+        log "$log" as "$(as_account "$1")")"
     STARTED_DATABASE=$SUPERVISOR
     printf %s "$DB_PORT" > "$RUN/mariadb.port"
     local waited=0

@@ -89,7 +89,7 @@ await alone;
 console.log(`  ${all} requests at ${rate} a second, answered in ${took.toFixed(1)} s (${(all / took).toFixed(1)} a second), ${wrong} not as they should be   ${wrong === 0 ? 'ok' : 'MISSED'}`);
 console.log(`  views: median ${percentile(times.view, 0.5).toFixed(0)} ms, 95th ${percentile(times.view, 0.95).toFixed(0)} ms, 99th ${percentile(times.view, 0.99).toFixed(0)} ms; changes: median ${percentile(times.edit, 0.5).toFixed(0)} ms, 95th ${percentile(times.edit, 0.95).toFixed(0)} ms`);
 if (large) {
-    console.log(`  changes of the large rig: ${times.large.length}, median ${percentile(times.large, 0.5).toFixed(0)} ms`);
+    console.log(`  changes of the large rig: ${times.large.length}, median ${percentile(times.large, 0.5)?.toFixed(0) ?? 'none'} ms`);
     line('All others while a rig of 300 units is edited, 99th', percentile([...times.view, ...times.edit], 0.99), LIMIT.others);
 } else {
     line(`Views at ${rate} requests a second, 95th`, percentile(times.view, 0.95), LIMIT.views);

@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test, expect } from '@playwright/test';
@@ -43,7 +43,14 @@ test('a backup taken while somebody works is put back in an empty folder: every 
     const [file, key, wrong] = ['rigs.enc', 'key', 'wrong'].map((name) => join(kept, name));
     writeFileSync(key, 'a long line that nobody guesses\n');
     writeFileSync(wrong, 'another line\n');
-    const server = await ownServer();
+    const [logs, log] = [join(kept, 'logs'), 'storage/mariadb-log'];
+    const from = copyOf();
+    const settings = join(from, '.env.example');
+    const changed = readFileSync(settings, 'utf8').replace(/^DB_LOG_DAYS=$/m, 'DB_LOG_DAYS=7');
+    rmSync(settings);
+    writeFileSync(settings, changed);
+    const server = await ownServer(from);
+    let mistakeAt;
     const jpeg = execFileSync('php', ['-r', '$i = imagecreatetruecolor(320, 200); imagefill($i, 0, 0, 0x4477aa); imagejpeg($i);']);
     let before;
     let acknowledged = 0;
@@ -85,6 +92,18 @@ test('a backup taken while somebody works is put back in an empty folder: every 
         expect((await script(server.folder, 'bin/backup', `--to=${file}`)).says).toContain('nothing is overwritten');
         // Where it runs, nothing is put back.
         expect((await script(server.folder, 'bin/restore', file, `--key-file=${key}`)).says).toContain('bin/start runs in this folder');
+        // Later somebody begins a rig, and some seconds after that makes a mistake.
+        const begin = async (name) => {
+            const answer = await context.request.post('/rigs/blank', { form: { _token: token, name }, maxRedirects: 0 });
+            expect(answer.status()).toBe(302);
+        };
+        const seconds = (count) => new Promise((resolve) => setTimeout(resolve, count * 1000));
+        await begin('Before the mistake');
+        await seconds(2);
+        mistakeAt = execFileSync('date', ['+%Y-%m-%d %H:%M:%S']).toString().trim();
+        await seconds(2);
+        await begin('The mistake');
+        cpSync(join(server.folder, log), logs, { recursive: true });
     } catch (error) {
         rmSync(kept, { recursive: true, force: true });
         throw error;
@@ -112,9 +131,20 @@ test('a backup taken while somebody works is put back in an empty folder: every 
         expect(done.status).toBe(0);
         expect((await script(folder, 'bin/restore', file, `--key-file=${key}`)).says).toContain('Something is kept here already: 4 rigs');
 
+        // To a second before the mistake; and not where the changes are not.
+        const again = ['bin/restore', file, `--key-file=${key}`, '--replace'];
+        expect((await script(folder, ...again, `--logs=${folder}/docs`)).says).toContain('the changes since the backup begin there');
+        expect((await script(folder, ...again, '--until=yesterday')).says).toContain('--until takes --logs');
+        const until = await script(folder, ...again, `--logs=${logs}`, `--until=${mistakeAt}`);
+        expect(until.says).toContain(`as of ${mistakeAt}`);
+        expect(until.status).toBe(0);
+
         there = await ownServer(folder);
         const person = await signIn(browser, there.url);
+        await expect(person.page.getByRole('heading', { name: 'Before the mistake' })).toBeVisible();
+        await expect(person.page.getByRole('heading', { name: 'The mistake' })).toHaveCount(0);
         const after = await documents(person);
+        for (const id of Object.keys(after)) if (JSON.parse(after[id]).name === 'Before the mistake') delete after[id];
         after.picture = (await (await person.context.request.get(picture)).body()).toString('base64');
         // All but the one that was being changed are byte for byte the same; that one is one of its states, whole.
         expect(Object.keys(after)).toEqual(Object.keys(before));
@@ -124,7 +154,8 @@ test('a backup taken while somebody works is put back in an empty folder: every 
         const stored = there.stored();
         expect(Object.values(stored).every((one) => one.isWhole)).toBe(true);
         const edits = stored[DEMO].what.length - 1;
-        expect(edits).toBeLessThanOrEqual(acknowledged);
+        // All edits that were acknowledged: those after the backup are in the logs.
+        expect(edits).toBe(acknowledged);
         expect(after[hammered].replace(/"ch-2": \{[^}]*\}/, '')).toBe(before[hammered].replace(/"ch-2": \{[^}]*\}/, ''));
         // What closes sessions and kept mails is as it was.
         expect(readFileSync(join(folder, '.env'), 'utf8')).toMatch(/^APP_KEY=base64:/m);
