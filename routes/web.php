@@ -30,6 +30,7 @@ use App\Http\Controllers\RigViewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareController;
 use App\Http\Controllers\ToneController;
+use App\Http\Controllers\TwoStepController;
 use App\Http\Controllers\WiringController;
 use App\Http\Controllers\WishImportController;
 use Illuminate\Support\Facades\Route;
@@ -44,6 +45,8 @@ Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', '
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
     Route::post('/sign-in', [SessionController::class, 'store']);
+    Route::get('/sign-in/code', [TwoStepController::class, 'ask'])->name('login.code');
+    Route::post('/sign-in/code', [TwoStepController::class, 'answer']);
     Route::get('/register', [AccountController::class, 'create'])->name('register');
     Route::post('/register', [AccountController::class, 'store'])->middleware('throttle:registration');
     Route::controller(PasswordController::class)->group(function () {
@@ -73,8 +76,16 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
         Route::put('/lengths', 'lengths')->middleware('throttle:account')->name('.lengths');
         Route::put('/password', 'password')->middleware('throttle:account')->name('.password');
         Route::post('/sign-out-everywhere', 'signOutEverywhere')->middleware('throttle:account')->name('.everywhere');
+        Route::delete('/sessions/{mark}', 'signOut')->where('mark', '[0-9a-f]{32}')->middleware('throttle:account')->name('.sign-out');
         Route::get('/export', 'export')->middleware('throttle:export')->name('.export');
         Route::delete('/', 'destroy')->middleware('throttle:account')->name('.destroy');
+    });
+    Route::controller(TwoStepController::class)->prefix('/account/two-step')->name('account.two-step')->group(function () {
+        Route::get('/', 'show');
+        Route::post('/', 'begin')->middleware('throttle:account')->name('.begin');
+        Route::put('/', 'confirm')->middleware('throttle:account')->name('.confirm');
+        Route::post('/codes', 'renew')->middleware('throttle:account')->name('.renew');
+        Route::delete('/', 'end')->middleware('throttle:account')->name('.end');
     });
     Route::controller(CatalogueController::class)->prefix('/catalogue')->name('catalogue')->group(function () {
         Route::get('/', 'index');

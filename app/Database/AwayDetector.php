@@ -15,7 +15,8 @@ final class AwayDetector extends LostConnectionDetector
 {
     /** What a node says that is cut off, waits in vain for what the others have written, or gives way. */
     private const CUT_OFF = [
-        'Not connected to Primary Component', 'WSREP has not yet prepared node', 'Lock wait timeout exceeded', 'Error while appending streaming',
+        'Not connected to Primary Component', 'WSREP has not yet prepared node', 'Lock wait timeout exceeded',
+        'Error while appending streaming',
         'Deadlock found when trying to get lock', 'WSREP detected deadlock/conflict',
     ];
 

@@ -91,8 +91,8 @@ final class ClusterConnector extends MariaDbConnector
     }
 
     /**
-     * Whether it has all that the others have. One that has come back just now has not, and one that helps it may lag: what is asked of them
-     * waits.
+     * Whether it has all that the others have. One that has come back just now has not, and one that helps it may lag: what is asked of
+     * them waits.
      *
      * @throws \PDOException when the node is cut off from the others
      */

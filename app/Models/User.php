@@ -21,6 +21,9 @@ use Illuminate\Support\Facades\DB;
  * @property string $email
  * @property string $password
  * @property Lengths $lengths  in what they read and write lengths
+ * @property string|null $two_step_secret  null where the password is enough; closed in the database
+ * @property int $two_step_last  the time step of the code that was taken last
+ * @property list<string>|null $recovery_codes  digests of those that are left
  */
 final class User extends Authenticatable
 {
@@ -33,14 +36,26 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password', 'lengths'];
 
-    protected $attributes = ['lengths' => 'metric'];
+    protected $attributes = ['lengths' => 'metric', 'two_step_secret' => null, 'two_step_last' => 0, 'recovery_codes' => null];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'two_step_secret', 'recovery_codes'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'lengths' => Lengths::class];
+        return ['password' => 'hashed', 'lengths' => Lengths::class, 'two_step_secret' => 'encrypted', 'recovery_codes' => 'array'];
+    }
+
+    /** Whether signing in takes a code beside the password. */
+    public function hasTwoSteps(): bool
+    {
+        return $this->two_step_secret !== null;
+    }
+
+    /** In bytes; null where the password is enough. */
+    public function twoStepSecret(): ?string
+    {
+        return $this->two_step_secret === null ? null : (string) base64_decode($this->two_step_secret, true);
     }
 
     /** @return HasMany<OwnModel, $this> */

@@ -25,8 +25,8 @@ final class RigTransaction
      * @template T
      *
      * @param  \Closure(): T  $do
-     * @param  bool  $isOnce  whether it does nothing where it was done before: then it may be tried again also where the connection was lost
-     *     while it was being committed, and nobody knows whether it was
+     * @param  bool  $isOnce  whether it does nothing where it was done before: then it may be tried again also where the connection was
+     *     lost while it was being committed, and nobody knows whether it was
      * @return T
      *
      * @throws \Throwable what went wrong in it; where the connection was lost, once no further try is safe

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ImportRig;
 use App\Models\Rig;
 use App\Models\User;
+use App\ViewModels\SessionList;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use Illuminate\Support\Facades\Hash;
@@ -63,6 +64,22 @@ describe('an account', function () {
             ->and(DB::table('sessions')->where('id', 'elsewhere')->exists())->toBeFalse()
             ->and(DB::table('sessions')->where('id', 'somebody')->exists())->toBeTrue();
         $this->get('/account')->assertOk();
+    });
+
+    it('lists where it is signed in, without what would open a session, and signs one out', function () {
+        DB::table('sessions')->where('id', 'elsewhere')->update(['ip_address' => '192.0.2.7', 'user_agent' => 'A <b>browser</b>']);
+        $remembered = $this->user->fresh()->remember_token;
+        $page = (string) $this->get('/account')->assertOk()->assertSee('192.0.2.7')->assertSee('A <b>browser</b>')->getContent();
+        expect($page)->not->toContain('elsewhere"')->not->toContain(session()->getId());
+        preg_match_all('#account/sessions/([0-9a-f]{32})"#', $page, $marks);
+        $mark = SessionList::mark('elsewhere');
+        expect($marks[1])->toContain($mark)->not->toContain(SessionList::mark('somebody'));
+        // Of somebody else, or of nobody: nothing.
+        $this->delete('/account/sessions/'.SessionList::mark('somebody'))->assertNotFound();
+        $this->delete('/account/sessions/'.SessionList::mark(session()->getId()))->assertNotFound();
+        $this->delete("/account/sessions/{$mark}")->assertSessionHas('said');
+        expect(DB::table('sessions')->pluck('id')->all())->not->toContain('elsewhere')->toContain('somebody')
+            ->and($this->user->fresh()->remember_token)->not->toBe($remembered);
     });
 
     it('signs out everywhere else', function () {

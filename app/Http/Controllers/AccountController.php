@@ -9,12 +9,15 @@ use App\Limits\Limits;
 use App\Models\User;
 use App\Rigs\RigArchive;
 use App\Rules\Uncommon;
+use App\ViewModels\SessionList;
 use HiddenWire\Core\Quantity\Lengths;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Rules\Password;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -22,6 +25,9 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** A person's account: beginning one, its password, its sessions, and its end. */
 final class AccountController
 {
+    /** Sessions that are listed. */
+    private const SESSIONS = 50;
+
     public function create(): View
     {
         abort_unless(self::isOpen(), 404);
@@ -48,7 +54,10 @@ final class AccountController
     {
         return view('account.show', [
             'limits' => Limits::of($this->user($request)),
-            'sessions' => DB::table('sessions')->where('user_id', $this->user($request)->id)->count(),
+            'sessions' => new SessionList($this->sessions($request)->latest('last_activity')->limit(self::SESSIONS)->get(
+                ['id', 'ip_address', 'user_agent', 'last_activity'],
+            ), $request->session()->getId()),
+            'codesLeft' => $this->user($request)->hasTwoSteps() ? count($this->user($request)->recovery_codes ?? []) : null,
             'hasOutbox' => OutboxController::isFor($request),
         ]);
     }
@@ -84,6 +93,17 @@ final class AccountController
         $ended = $this->endOthers($request);
 
         return back()->with('said', $ended === 1 ? 'One other session is signed out.' : "{$ended} other sessions are signed out.");
+    }
+
+    /** Ends one session of the account; no device stays signed in by itself then. */
+    public function signOut(Request $request, string $mark): RedirectResponse
+    {
+        $ids = $this->sessions($request)->where('id', '!=', $request->session()->getId())->pluck('id')->all();
+        $id = array_values(array_filter($ids, fn (mixed $id) => hash_equals(SessionList::mark((string) $id), $mark)))[0] ?? abort(404);
+        DB::table('sessions')->where('id', $id)->delete();
+        $this->user($request)->forceFill(['remember_token' => Str::random(60)])->save();
+
+        return back()->with('said', 'That session is signed out.');
     }
 
     /** Everything of the account in one archive. */
@@ -126,10 +146,12 @@ final class AccountController
 
     private function endOthers(Request $request): int
     {
-        return DB::table('sessions')
-            ->where('user_id', $this->user($request)->id)
-            ->where('id', '!=', $request->session()->getId())
-            ->delete();
+        return $this->sessions($request)->where('id', '!=', $request->session()->getId())->delete();
+    }
+
+    private function sessions(Request $request): Builder
+    {
+        return DB::table('sessions')->where('user_id', $this->user($request)->id);
     }
 
     private function user(Request $request): User

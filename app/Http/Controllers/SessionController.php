@@ -20,9 +20,7 @@ final class SessionController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        $request->signIn();
-
-        return redirect()->intended(route('rigs.index'));
+        return $request->signIn() ? redirect()->intended(route('rigs.index')) : redirect()->route('login.code');
     }
 
     public function destroy(Request $request): RedirectResponse

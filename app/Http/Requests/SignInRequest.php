@@ -8,6 +8,7 @@ use App\Http\LocalConnection;
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
@@ -26,8 +27,18 @@ final class SignInRequest extends FormRequest
         return ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255']];
     }
 
-    /** @throws ValidationException */
-    public function signIn(): void
+    /** Seconds between the password and the code. */
+    private const HALFWAY_S = 300;
+
+    /** Under which it stands in the session that the password was right. */
+    private const HALFWAY = 'halfway';
+
+    /**
+     * @return bool whether the person is signed in; false where a code is to come
+     *
+     * @throws ValidationException
+     */
+    public function signIn(): bool
     {
         $email = mb_strtolower($this->string('email')->toString());
         $limits = ['sign-in|'.sha1($email) => self::ATTEMPTS, "sign-ins|{$this->ip()}" => self::FROM_ONE_ADDRESS];
@@ -50,8 +61,34 @@ final class SignInRequest extends FormRequest
             throw ValidationException::withMessages(['email' => 'Wrong email or password.']);
         }
         RateLimiter::clear('sign-in|'.sha1($email));
-        Auth::login($user, $this->boolean('remember'));
-        $this->session()->regenerate();
+        $halfway = ['user' => $user->id, 'password' => sha1($user->password), 'remember' => $this->boolean('remember'),
+            'until' => now()->getTimestamp() + self::HALFWAY_S];
+        $this->session()->put(self::HALFWAY, $halfway);
+        if (! $user->hasTwoSteps()) {
+            self::finish($this, $user);
+        }
+
+        return ! $user->hasTwoSteps();
+    }
+
+    /** Whose password was right a moment ago in this session, and is still theirs; null where nobody's was. */
+    public static function halfway(Request $request): ?User
+    {
+        $halfway = $request->session()->get(self::HALFWAY);
+        if (! is_array($halfway) || $halfway['until'] < now()->getTimestamp()) {
+            return null;
+        }
+        $user = User::query()->whereKey((int) $halfway['user'])->first();
+
+        return $user !== null && hash_equals($halfway['password'], sha1($user->password)) ? $user : null;
+    }
+
+    /** Signs in whoever has done all steps. */
+    public static function finish(Request $request, User $user): void
+    {
+        $halfway = $request->session()->pull(self::HALFWAY);
+        Auth::login($user, is_array($halfway) && $halfway['remember']);
+        $request->session()->regenerate();
     }
 
     /** The demo account, whose password everybody knows, is for this machine only, unless it is wanted otherwise. */

@@ -40,9 +40,40 @@
                 <button class="btn btn-sm btn-ink" type="submit">Change the password</button>
             </form>
         </section>
+        <section class="account-part" aria-labelledby="two-step-title">
+            <h2 id="two-step-title">Two-step sign-in</h2>
+            @if (session('recovery'))
+                <p>Recovery codes, shown only now. Each stands in for the phone once: keep them where the phone is not.</p>
+                <ul class="recovery-codes">@foreach (session('recovery') as $code) <li><code>{{ $code }}</code></li> @endforeach</ul>
+            @endif
+            @if ($codesLeft === null)
+                <p>A code from your phone beside the password: the password alone lets nobody in.</p>
+                <form method="post" action="{{ route('account.two-step.begin') }}">@csrf
+            @else
+                <p>On. @if ($codesLeft === 0) No recovery code is left. @else {{ $codesLeft }} recovery
+                    {{ $codesLeft === 1 ? 'code is' : 'codes are' }} left. @endif</p>
+                <form method="post" action="{{ route('account.two-step.renew') }}">@csrf
+            @endif
+                <label>Password <input class="form-control" type="password" name="current" autocomplete="current-password" required></label>
+                @if ($errors->twoStep->has('current'))
+                    <p class="trouble" role="alert">{{ $errors->twoStep->first('current') }}</p> @endif
+                @if ($codesLeft === null) <button class="btn btn-sm btn-ink" type="submit">Set it up</button>
+                @else <button class="btn btn-sm btn-ink" type="submit">New recovery codes</button>
+                    <button class="do" type="submit" name="_method" value="delete"
+                    formaction="{{ route('account.two-step.end') }}">Turn it off</button> @endif
+            </form>
+        </section>
         <section class="account-part" aria-labelledby="everywhere-title">
             <h2 id="everywhere-title">Sessions</h2>
-            <p>{{ $sessions > 1 ? "Signed in at {$sessions} places." : 'Signed in here only.' }}</p>
+            <ul class="sessions">
+                @foreach ($sessions->sessions as $one)
+                    <li><div>@if ($one['isHere']) <strong>Here</strong> @else Used {{ $one['used'] }} @endif from {{ $one['from'] }}
+                        <small class="quiet">{{ $one['browser'] }}</small></div>
+                        @if (! $one['isHere']) <form method="post" action="{{ route('account.sign-out', $one['mark']) }}">@csrf
+                            @method('delete')<button class="do" type="submit">Sign out<span class="visually-hidden"> the one from {{
+                            $one['from'] }}, used {{ $one['used'] }}</span></button></form> @endif</li>
+                @endforeach
+            </ul>
             <form method="post" action="{{ route('account.everywhere') }}">
                 @csrf
                 <label>Password <input class="form-control" type="password" name="current" autocomplete="current-password" required></label>
