@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Rigs\Causes;
 use App\Rigs\CoreBuild;
 use App\Rigs\Heard;
+use App\Rigs\KeptByState;
 use App\Rigs\StoredRig;
 use App\ViewModels\MapDepth;
 use App\ViewModels\RigPage;
@@ -78,6 +79,7 @@ final readonly class KeptPage
         if ($kept === null) {
             $made = $make();
             if ($this->isUsual()) {
+                KeptByState::tidyNowAndThen();
                 Cache::put($this->name, [...$made, 'html' => gzcompress($made['html'], 1)], self::SECONDS);
             }
         } else {

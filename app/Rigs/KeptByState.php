@@ -15,6 +15,9 @@ final class KeptByState
 {
     private const SECONDS = 3600;
 
+    /** Every so many times that something is kept, what is out of date goes. */
+    private const TIDY_EVERY = 500;
+
     /**
      * What follows from a rig's stored state, made once for all who ask.
      *
@@ -31,6 +34,14 @@ final class KeptByState
         }
 
         return $kept;
+    }
+
+    /** Once the answer is on its way, every so often. */
+    public static function tidyNowAndThen(): void
+    {
+        if (random_int(1, self::TIDY_EVERY) === 1) {
+            defer(self::tidy(...));
+        }
     }
 
     /**

@@ -18,9 +18,6 @@ final class StoredRig
 {
     private const SECONDS = 86400;
 
-    /** Every so many times that something is kept, what is out of date goes. */
-    private const TIDY_EVERY = 500;
-
     /** @var \WeakMap<Connection, string>|null the identity of each connection's database */
     private static ?\WeakMap $identities = null;
 
@@ -56,9 +53,7 @@ final class StoredRig
     public static function keep(Rig $rig, CoreRig $content): void
     {
         self::$last = [self::stateOf($rig), $content];
-        if (random_int(1, self::TIDY_EVERY) === 1) {
-            defer(KeptByState::tidy(...));
-        }
+        KeptByState::tidyNowAndThen();
         Packed::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
     }
 
