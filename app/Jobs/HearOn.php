@@ -40,7 +40,7 @@ final class HearOn implements ShouldQueue
     public static function ask(Rig $rig, string $situation): void
     {
         if (Cache::add(self::key(StoredRig::stateOf($rig), $situation), 'asked', self::SECONDS)) {
-            self::dispatch($rig->id, $situation, StoredRig::stateOf($rig))->onQueue(self::queue());
+            self::dispatch($rig->id, $situation, StoredRig::stateOf($rig))->onQueue(self::queueOfNode());
         }
     }
 
@@ -79,7 +79,7 @@ final class HearOn implements ShouldQueue
     }
 
     /** Of the web server whose page waits: what was heard is kept there. */
-    public static function queue(): string
+    public static function queueOfNode(): string
     {
         $node = (string) config('app.node');
 

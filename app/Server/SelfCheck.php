@@ -70,7 +70,7 @@ final readonly class SelfCheck
                 'See docs/cluster.md, or log changes on another disk (DB_LOG_DAYS).',
             ) : null,
             $is->isOpen && ! $isHere
-                ? new Concern(false, 'Whoever reaches it may begin an account.', 'Set APP_REGISTRATION=false, unless that is wanted.') : null,
+                ? new Concern(false, 'Whoever reaches it may begin an account.', 'Set APP_REGISTRATION=false if not wanted.') : null,
             $is->mailer === 'outbox' && ! $isHere
                 ? new Concern(false, 'Mails are kept and not sent: nobody gets a new password by mail.', 'Set MAIL_MAILER=smtp.') : null,
         ];

@@ -132,7 +132,7 @@ it('counts attempts and takes turns in the database where several servers share 
 });
 
 it('hears in the background where the page waits', function () {
-    expect(HearOn::queue())->toBe('default');
+    expect(HearOn::queueOfNode())->toBe('default');
     config(['app.node' => 'b']);
-    expect(HearOn::queue())->toBe('node-b');
+    expect(HearOn::queueOfNode())->toBe('node-b');
 });

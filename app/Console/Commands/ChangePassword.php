@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Http\Controllers\PasswordController;
+use App\Models\Deed;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
@@ -26,6 +27,7 @@ final class ChangePassword extends Command
         }
         $password = Str::lower(implode('-', str_split(Str::random(20), 5)));
         PasswordController::change($user, $password);
+        Deed::note('Gave the account a new password.', null, whom: $user);
         $this->line("The new password of {$user->email}: {$password}");
         $this->line('All its sessions are signed out.');
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Accounts\TwoSteps;
+use App\Models\Deed;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -24,6 +25,7 @@ final class EndTwoSteps extends Command
             return self::FAILURE;
         }
         TwoSteps::end($user);
+        Deed::note('Turned two-step sign-in off.', null, whom: $user);
         $this->line("{$user->email} signs in with the password only.");
 
         return self::SUCCESS;

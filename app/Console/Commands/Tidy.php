@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Exports\Typesetter;
+use App\Models\Deed;
 use App\Models\SentEdit;
 use App\Models\ToneTake;
 use App\Rigs\KeptByState;
@@ -23,6 +24,7 @@ final class Tidy extends Command
         Typesetter::tidy();
         ToneTake::tidy();
         SentEdit::tidy();
+        Deed::tidy();
         $this->line(Count::of(KeptByState::tidy(), 'old entry', 'old entries').' deleted.');
 
         return self::SUCCESS;

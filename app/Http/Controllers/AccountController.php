@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\DeleteAccount;
 use App\Limits\Limits;
+use App\Models\Deed;
 use App\Models\User;
 use App\Rigs\RigArchive;
 use App\Rules\Uncommon;
@@ -27,6 +28,9 @@ final class AccountController
 {
     /** Sessions that are listed. */
     private const SESSIONS = 50;
+
+    /** What was done that is listed. */
+    private const DEEDS = 30;
 
     public function create(): View
     {
@@ -58,6 +62,7 @@ final class AccountController
                 ['id', 'ip_address', 'user_agent', 'last_activity'],
             ), $request->session()->getId()),
             'codesLeft' => $this->user($request)->hasTwoSteps() ? count($this->user($request)->recovery_codes ?? []) : null,
+            'deeds' => Deed::of($this->user($request))->limit(self::DEEDS)->get(),
             'hasOutbox' => OutboxController::isFor($request),
         ]);
     }
@@ -81,6 +86,7 @@ final class AccountController
         $user->update(['password' => $fields['password']]);
         Auth::logoutOtherDevices($fields['password']);
         $this->endOthers($request);
+        Deed::note('Changed the password.', $user);
 
         return back()->with('said', 'The password is changed; every other session is signed out.');
     }
@@ -91,6 +97,7 @@ final class AccountController
         $fields = $request->validateWithBag('everywhere', ['current' => ['required', 'current_password']]);
         Auth::logoutOtherDevices($fields['current']);
         $ended = $this->endOthers($request);
+        Deed::note('Signed out everywhere else.', $this->user($request));
 
         return back()->with('said', $ended === 1 ? 'One other session is signed out.' : "{$ended} other sessions are signed out.");
     }
@@ -102,6 +109,8 @@ final class AccountController
         $id = array_values(array_filter($ids, fn (mixed $id) => hash_equals(SessionList::mark((string) $id), $mark)))[0] ?? abort(404);
         DB::table('sessions')->where('id', $id)->delete();
         $this->user($request)->forceFill(['remember_token' => Str::random(60)])->save();
+
+        Deed::note('Signed one session out.', $this->user($request));
 
         return back()->with('said', 'That session is signed out.');
     }

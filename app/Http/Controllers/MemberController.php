@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Deed;
 use App\Models\Member;
 use App\Models\MemberRole;
 use App\Models\Rig;
@@ -48,6 +49,8 @@ final class MemberController
             return back()->withErrors(['email' => 'This rig is yours already.'])->withInput();
         }
         $user = User::query()->where('email', $email)->first();
+        $may = MemberRole::from($fields['role']) === MemberRole::Edit ? 'edit' : 'look at';
+        Deed::note("Invited {$email} to {$may} {$rig->name}.", $request->user(), $rig, $user);
         $member = $user === null ? null : $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
 
         // Whether somebody has an account here is nobody else's business, unless they are in the rig already.
@@ -61,6 +64,7 @@ final class MemberController
     {
         $member = $this->invitation($request, $invitation);
         $member->update(['accepted_at' => now()]);
+        Deed::note("Took up the invitation to {$member->rig?->name}.", $request->user(), $member->rig);
 
         return redirect()->route('rigs.index')->with('said', "{$member->rig?->name} is in your list.");
     }
@@ -78,6 +82,8 @@ final class MemberController
         Gate::authorize('view', $rig);
         $rig->members()->where('user_id', ($request->user() ?? abort(401))->id)->delete();
 
+        Deed::note("Left {$rig->name}.", $request->user(), $rig);
+
         return redirect()->route('rigs.index')->with('said', "You have left {$rig->name}.");
     }
 
@@ -86,10 +92,12 @@ final class MemberController
         return ($request->user() ?? abort(401))->invitations()->with('rig')->whereKey($id)->first() ?? abort(404);
     }
 
-    public function destroy(Rig $rig, Member $member): RedirectResponse
+    public function destroy(Request $request, Rig $rig, Member $member): RedirectResponse
     {
         Gate::authorize('own', $rig);
+        $member->load('user');
         $member->delete();
+        Deed::note("Removed {$member->user?->name} from {$rig->name}.", $request->user(), $rig, $member->user);
 
         return back()->with('said', 'They can\'t see this rig any more.');
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Jobs\SendResetLink;
+use App\Models\Deed;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -44,7 +45,10 @@ final class PasswordController
         ]);
         $status = Password::reset(
             [...$fields, 'email' => mb_strtolower($fields['email'])],
-            fn (User $user, string $password) => self::change($user, $password),
+            function (User $user, string $password): void {
+                self::change($user, $password);
+                Deed::note('Set a new password by the link of a mail.', $user);
+            },
         );
 
         return $status === Password::PASSWORD_RESET

@@ -10,6 +10,7 @@ use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
 use App\Limits\Limit;
 use App\Limits\Limits;
+use App\Models\Deed;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
@@ -119,10 +120,11 @@ final class RigController
         );
     }
 
-    public function destroy(Rig $rig, DeleteRig $delete): RedirectResponse
+    public function destroy(Request $request, Rig $rig, DeleteRig $delete): RedirectResponse
     {
         Gate::authorize('own', $rig);
         $delete($rig);
+        Deed::note("Deleted {$rig->name}.", $request->user(), $rig);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exports\WrittenBook;
+use App\Models\Deed;
 use App\Models\Rig;
 use App\Models\Share;
 use HiddenWire\Core\Book\Parts;
@@ -38,14 +39,16 @@ final class ShareController
         $days = (int) $fields['days'];
         [$secret, $share] = Share::withSecret($fields['name'], $days === 0 ? null : now()->addDays($days));
         $rig->shares()->save($share);
+        Deed::note("Made the link {$share->name} to the book of {$rig->name}, for ".self::DAYS[$days].'.', $request->user(), $rig);
 
         return back()->with('said', "The link for {$share->name} is made. It is shown only now.")->with('link', route('shared', $secret));
     }
 
-    public function destroy(Rig $rig, Share $share): RedirectResponse
+    public function destroy(Request $request, Rig $rig, Share $share): RedirectResponse
     {
         Gate::authorize('own', $rig);
         $share->delete();
+        Deed::note("Removed the link {$share->name} to the book of {$rig->name}.", $request->user(), $rig);
 
         return back()->with('said', "The link for {$share->name} opens nothing any more.");
     }

@@ -9,6 +9,7 @@ use App\Accounts\TwoSteps;
 use App\Exports\Codes;
 use App\Exports\NotInstalled;
 use App\Http\Requests\SignInRequest;
+use App\Models\Deed;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -63,6 +64,7 @@ final class TwoStepController
         }
         $request->session()->forget(self::PENDING);
         $codes = TwoSteps::begin($this->user($request), $secret, $step);
+        Deed::note('Turned two-step sign-in on.', $this->user($request));
 
         return redirect()->route('account')->with('said', 'From now on signing in takes a code of your phone.')->with('recovery', $codes);
     }
@@ -71,6 +73,7 @@ final class TwoStepController
     {
         $request->validateWithBag('twoStep', ['current' => ['required', 'current_password']]);
         abort_unless($this->user($request)->hasTwoSteps(), 404);
+        Deed::note('Made new recovery codes.', $this->user($request));
 
         return redirect()->route('account')->with('said', 'The recovery codes of before are good no more.')
             ->with('recovery', TwoSteps::renew($this->user($request)));
@@ -80,6 +83,7 @@ final class TwoStepController
     {
         $request->validateWithBag('twoStep', ['current' => ['required', 'current_password']]);
         TwoSteps::end($this->user($request));
+        Deed::note('Turned two-step sign-in off.', $this->user($request));
 
         return redirect()->route('account')->with('said', 'From now on signing in takes the password only.');
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Http\LocalConnection;
+use App\Models\Deed;
 use App\Models\User;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Foundation\Http\FormRequest;
@@ -89,6 +90,7 @@ final class SignInRequest extends FormRequest
         $halfway = $request->session()->pull(self::HALFWAY);
         Auth::login($user, is_array($halfway) && $halfway['remember']);
         $request->session()->regenerate();
+        Deed::note('Signed in.', $user);
     }
 
     /** The demo account, whose password everybody knows, is for this machine only, unless it is wanted otherwise. */

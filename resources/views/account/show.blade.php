@@ -82,6 +82,10 @@
                 <button class="btn btn-sm btn-ink" type="submit">Sign out everywhere else</button>
             </form>
         </section>
+        <section class="account-part" aria-labelledby="deeds-title">
+            <h2 id="deeds-title">What was done</h2>
+            <x-deeds :deeds="$deeds" />
+        </section>
         <section class="account-part" aria-labelledby="end-title">
             <h2 id="end-title">Export or delete</h2>
             <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a>

@@ -42,6 +42,8 @@
                     <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
                 <button class="do" type="submit">Make a link</button>
             </form>
+            <h3>Who let whom in</h3>
+            <x-deeds :deeds="$people->deeds" />
         @endif
         <p class="quiet">Two can work at the same time: each sees the other's changes within seconds.
             Changes that touch different things are merged; where both touch the same thing, the later one is told and nothing is
