@@ -77,7 +77,7 @@ final class ClusterConnector extends MariaDbConnector
                 $behind ??= $pdo;
             } catch (\PDOException $e) {
                 $last = $e;
-                $wasAway || Cache::store('disk')->put(self::key($host), true, self::AWAY_S);
+                Cache::store('disk')->put(self::key($host), true, self::AWAY_S);
             }
         }
 
