@@ -32,8 +32,16 @@ final readonly class KeptPage
     /** Stands in a kept page for the token of its forms: no text of a person's has a zero byte. */
     private const TOKEN = "\0token\0";
 
-    private function __construct(private Request $request, private Rig $rig, private string $name)
-    {
+    private string $name;
+
+    private function __construct(
+        private Request $request,
+        private Rig $rig,
+        private User $user,
+        private string $step,
+        private string $besides,
+    ) {
+        $this->name = $this->nameNow();
     }
 
     /**
@@ -43,7 +51,7 @@ final readonly class KeptPage
     public static function of(Request $request, Rig $rig, string $step, \Closure $make, string $besides = ''): Response
     {
         $user = $request->user() ?? abort(401);
-        $kept = new self($request, $rig, self::name($request, $rig, $user, $step, $besides));
+        $kept = new self($request, $rig, $user, $step, $besides);
 
         $view = null;
         $response = new Response($kept->html(function () use ($request, $rig, $step, $make, &$view): array {
@@ -78,14 +86,15 @@ final readonly class KeptPage
         $kept = $this->kept();
         if ($kept === null) {
             $made = $make();
-            if ($this->isUsual()) {
+            // Somebody may have found causes meanwhile: what was made then goes by another name.
+            if ($this->isUsual() && $this->nameNow() === $this->name) {
                 KeptByState::tidyNowAndThen();
                 Cache::put($this->name, [...$made, 'html' => gzcompress($made['html'], 1)], self::SECONDS);
             }
         } else {
             $made = $kept;
             $again = config('app.compare_pages') ? $make() : $made;
-            if ($again['html'] !== $made['html']) {
+            if ($again['html'] !== $made['html'] && $this->nameNow() === $this->name && $this->kept() !== null) {
                 $where = self::difference($made['html'], $again['html']);
                 throw new \LogicException("A kept page of {$this->request->path()} is out of date: {$where}");
             }
@@ -118,12 +127,13 @@ final readonly class KeptPage
         return $this->rig->trouble === null && ! $this->request->session()->hasAny(['said', 'errors', 'link']);
     }
 
-    private static function name(Request $request, Rig $rig, User $user, string $step, string $besides): string
+    private function nameNow(): string
     {
         return 'page:'.hash('xxh128', serialize([
-            StoredRig::stateOf($rig), $rig->at, CoreBuild::pageStamp(), Causes::areKnown($rig), self::marks($rig, $user),
-            $user->id, $user->name, $user->lengths, $rig->mayEdit($user), MapDepth::lookedAt($request, $rig->id),
-            $request->getSchemeAndHttpHost(), $step, $request->query(), $besides,
+            StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig),
+            self::marks($this->rig, $this->user), $this->user->id, $this->user->name, $this->user->lengths,
+            $this->rig->mayEdit($this->user), MapDepth::lookedAt($this->request, $this->rig->id),
+            $this->request->getSchemeAndHttpHost(), $this->step, $this->request->query(), $this->besides,
         ]));
     }
 

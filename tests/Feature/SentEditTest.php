@@ -72,6 +72,18 @@ it('knows undoing, redoing and restoring by their numbers too', function () {
     expect($at())->toBe(4)->and($this->rig->revisions()->count())->toBe(4);
 });
 
+it('undoes, redoes and restores in lines, as pages ask for it', function () {
+    ($this->send)($this->bell);
+    foreach (['undo' => 'Undone', 'redo' => 'Redone', 'revisions/1/restore' => 'Revision 1 is back.'] as $what => $said) {
+        $answer = $this->post(
+            "/rigs/{$this->rig->id}/{$what}",
+            ['revision' => $this->rig->fresh()->revision, 'edit_id' => $what],
+            ['Accept' => 'application/json', 'X-Lines' => '1', 'X-Page' => route('rigs.wishes', $this->rig->id)],
+        )->assertOk();
+        expect(json_decode(explode("\n", $answer->streamedContent())[0], true)['said'])->toStartWith($said);
+    }
+});
+
 it('takes the same number from another person, or for another rig, for another edit', function () {
     $json = ['Accept' => 'application/json'];
     ($this->send)($this->bell + ['edit_id' => 'a1'], $json)->assertOk();

@@ -60,7 +60,7 @@ final readonly class EditController
         return is_string($shown) && $shown !== '' ? $shown : null;
     }
 
-    public function undo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
+    public function undo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse|StreamedResponse
     {
         Gate::authorize('update', $rig);
 
@@ -71,7 +71,7 @@ final readonly class EditController
         });
     }
 
-    public function redo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse
+    public function redo(Request $request, Rig $rig, ChangeRig $change): JsonResponse|RedirectResponse|StreamedResponse
     {
         Gate::authorize('update', $rig);
 
@@ -82,7 +82,7 @@ final readonly class EditController
         });
     }
 
-    public function restore(Request $request, Rig $rig, int $number, ChangeRig $change): JsonResponse|RedirectResponse
+    public function restore(Request $request, Rig $rig, int $number, ChangeRig $change): JsonResponse|RedirectResponse|StreamedResponse
     {
         Gate::authorize('update', $rig);
         abort_unless($rig->revisions()->where('number', $number)->exists(), 404);
@@ -130,10 +130,7 @@ final readonly class EditController
      *
      * What a change does in situations that the page does not show takes longer to tell: a page that reads lines gets it in a second one.
      *
-     * @template T of MadeChange|string
-     *
-     * @param  callable(): T  $do  does it; says what was done, or gives what can be told of it
-     * @return (T is string ? JsonResponse|RedirectResponse : JsonResponse|RedirectResponse|StreamedResponse)
+     * @param  callable(): (MadeChange|string)  $do  does it; says what was done, or gives what can be told of it
      */
     private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse|StreamedResponse
     {
