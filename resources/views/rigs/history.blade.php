@@ -36,7 +36,7 @@
                 </li>
             @endforeach
         </ol>
-        {{ $list->revisions->links('pagination::simple-bootstrap-5') }}
+        <x-pages :of="$list->revisions" label="Pages of the history" />
         @can('own', $page->record) <details class="thin-out"><summary>Old revisions</summary>
             @if ($page->record->thins) <p>They are thinned out in the background, once a day.</p>
             @else <p>They can be thinned out: of those that are older than {{ App\Rigs\ThinHistory::DAYS }} days the first and the last of

@@ -88,13 +88,7 @@
                 </article>
             @endforeach
         </div>
-        @if ($shelf->rigs->hasPages())
-            <nav class="pages" aria-label="Pages of rigs">
-                @if (! $shelf->rigs->onFirstPage()) <a href="{{ $shelf->rigs->previousPageUrl() }}" rel="prev">Newer</a> @endif
-                <span>{{ $shelf->count }} rigs</span>
-                @if ($shelf->rigs->hasMorePages()) <a href="{{ $shelf->rigs->nextPageUrl() }}" rel="next">Older</a> @endif
-            </nav>
-        @endif
+        <x-pages :of="$shelf->rigs" label="Pages of rigs"><span>{{ $shelf->count }} rigs</span></x-pages>
         <section class="begin-rig" aria-labelledby="new-rig">
             <h2 id="new-rig">New rig</h2>
             <div class="doors">
