@@ -401,7 +401,8 @@ serve() {
     # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
     SUPERVISED=(APP_CONFIG_CACHE="$folder/config.php" APP_ROUTES_CACHE="$folder/routes.php")
     # One of several web servers on this machine lets the others go first.
-    step "Reading the settings" ${APP_NODE:+nice -n 19} env "${SUPERVISED[@]}" QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
+    step "Reading the settings" ${APP_NODE:+nice -n 19} env "${SUPERVISED[@]}" \
+        QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
         bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache'
     account=$(lesser_account www-data)
     mkdir -p "${CACHE_PATH:-storage/framework/cache/data}" storage/framework/{cache/data,views,sessions,print} storage/logs storage/app/private
