@@ -10,6 +10,7 @@ use App\Http\Controllers\CableImportController;
 use App\Http\Controllers\CardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\CrewController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\FarTestController;
 use App\Http\Controllers\FaultController;
@@ -40,7 +41,7 @@ use Illuminate\Support\Facades\Route;
 Route::pattern('number', '[0-9]{1,9}');
 Route::pattern('with', '[0-9]{1,9}');
 
-Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share', 'book'], '\d{1,15}'));
+Route::patterns(array_fill_keys(['rig', 'own', 'invitation', 'number', 'with', 'member', 'picture', 'share', 'book', 'crew'], '\d{1,15}'));
 
 Route::middleware('guest')->group(function () {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('login');
@@ -115,6 +116,21 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/invitations/{invitation}', [MemberController::class, 'accept'])->name('invitations.accept');
     Route::delete('/invitations/{invitation}', [MemberController::class, 'decline'])
         ->name('invitations.decline');
+    Route::controller(CrewController::class)->prefix('/crews')->name('crews.')->group(function () {
+        Route::get('/', 'index')->name('index');
+        Route::post('/', 'store')->middleware('throttle:invitations')->name('store');
+        Route::post('/invitations/{invitation}', 'accept')->name('accept');
+        Route::delete('/invitations/{invitation}', 'decline')->name('decline');
+        Route::prefix('/{crew}')->scopeBindings()->group(function () {
+            Route::get('/', 'show')->name('show');
+            Route::put('/', 'rename')->middleware('throttle:invitations')->name('rename');
+            Route::delete('/', 'destroy')->name('destroy');
+            Route::post('/people', 'invite')->middleware('throttle:invitations')->name('invite');
+            Route::delete('/people', 'leave')->name('leave');
+            Route::put('/people/{member}', 'role')->name('role');
+            Route::delete('/people/{member}', 'remove')->name('remove');
+        });
+    });
     Route::get('/', [RigController::class, 'index'])->name('rigs.index');
     Route::prefix('/rigs')->name('rigs.')->group(function () {
         Route::middleware('throttle:import')->controller(RigController::class)->group(function () {
@@ -129,6 +145,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::controller(RigController::class)->group(function () {
                 Route::get('/document', 'document')->name('document');
                 Route::delete('/', 'destroy')->name('destroy');
+                Route::put('/owner', 'handOver')->middleware('throttle:invitations')->name('hand-over');
                 Route::post('/recover', 'recover')->name('recover');
             });
             foreach (RigViewController::STEPS as $step) {
@@ -214,6 +231,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::get('/people', 'index')->name('people');
                 Route::delete('/people', 'leave')->name('leave');
                 Route::post('/people', 'store')->middleware('throttle:invitations')->name('people.store');
+                Route::put('/people/{member}', 'role')->scopeBindings()->name('people.role');
                 Route::delete('/people/{member}', 'destroy')->scopeBindings()->name('people.destroy');
                 Route::post('/pulse', 'pulse')->name('pulse');
             });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Crew;
 use App\Models\Rig;
 use App\Models\User;
 use HiddenWire\Core\Document\DocumentWriter;
@@ -18,10 +19,10 @@ final readonly class CreateRig
     {
     }
 
-    public function __invoke(User $owner, string $name): Rig
+    public function __invoke(User $by, string $name, ?Crew $crew = null): Rig
     {
         $rig = new CoreRig(new RigParts($name, situations: [new Situation('on-air', 'On air')]));
 
-        return ($this->import)($owner, (new DocumentWriter)->write($rig), 'Created');
+        return ($this->import)($by, (new DocumentWriter)->write($rig), 'Created', $crew);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Crew;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigCounts;
@@ -14,11 +15,11 @@ use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Document\Json;
 
-/** Takes a rig document in as a new rig of a user: rows and first revision in one transaction, or nothing. */
+/** Takes a rig document in as a new rig of a user, or of a crew of theirs: rows and first revision in one transaction, or nothing. */
 final class ImportRig
 {
     /** @throws InvalidDocument with every offence; nothing is stored then */
-    public function __invoke(User $owner, string $document, string $what = 'Imported'): Rig
+    public function __invoke(User $by, string $document, string $what = 'Imported', ?Crew $crew = null): Rig
     {
         $content = (new DocumentReader)->read($document);
         $canonical = (new DocumentWriter)->write($content);
@@ -30,13 +31,13 @@ final class ImportRig
             ));
         }
 
-        return RigTransaction::do(function () use ($owner, $content, $canonical, $what): Rig {
-            $rig = $owner->rigs()->make();
+        return RigTransaction::do(function () use ($by, $crew, $content, $canonical, $what): Rig {
+            $rig = ($crew ?? $by)->rigs()->make();
             $rig->enter($content, 1);
             RigRows::store($rig->id, $content);
             $rig->revisions()->create([
                 'number' => 1,
-                'user_id' => $owner->id,
+                'user_id' => $by->id,
                 'what' => $what,
                 'document' => $canonical,
                 ...RigCounts::columns($content),

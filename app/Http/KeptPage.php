@@ -132,7 +132,7 @@ final readonly class KeptPage
         return 'page:'.hash('xxh128', serialize([
             StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig),
             self::marks($this->rig, $this->user), $this->user->id, $this->user->name, $this->user->lengths,
-            $this->rig->mayEdit($this->user), MapDepth::lookedAt($this->request, $this->rig->id),
+            $this->rig->roleOf($this->user), MapDepth::lookedAt($this->request, $this->rig->id),
             $this->request->getSchemeAndHttpHost(), $this->step, $this->request->query(), $this->besides,
         ]));
     }

@@ -6,7 +6,7 @@ namespace App\Limits;
 
 use HiddenWire\Core\Quantity\Count;
 
-/** What an account has of something, and may have. */
+/** What an account or a crew has of something, and may have. */
 final readonly class Limit
 {
     /** From here on it is told, in hundredths. */
@@ -17,6 +17,7 @@ final readonly class Limit
      * @param  int|null  $most  null for no limit
      * @param  string  $remedy  what makes room, as a sentence
      * @param  string|null  $things  several of them; null for one with an s
+     * @param  string|null  $crew  the crew that has them; null where it is the account of whoever reads it
      */
     public function __construct(
         public string $thing,
@@ -24,6 +25,7 @@ final readonly class Limit
         public ?int $most,
         private string $remedy,
         private ?string $things = null,
+        private ?string $crew = null,
     ) {
     }
 
@@ -47,12 +49,19 @@ final readonly class Limit
     /** For somebody who comes near it: "You have 455 of 500 rigs. Delete rigs that are not needed." */
     public function warning(): string
     {
-        return "You have {$this->words()}. {$this->remedy}";
+        return "{$this->whoHas()} {$this->words()}. {$this->remedy}";
     }
 
     /** For somebody who is past it. */
     public function refusal(): string
     {
-        return "You have {$this->words()}, and no more are kept for one account. {$this->remedy}";
+        $whose = $this->crew === null ? 'account' : 'crew';
+
+        return "{$this->whoHas()} {$this->words()}, and no more are kept for one {$whose}. {$this->remedy}";
+    }
+
+    private function whoHas(): string
+    {
+        return $this->crew === null ? 'You have' : "The crew {$this->crew} has";
     }
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Limits;
 
+use App\Models\Crew;
+use App\Models\MemberRole;
 use App\Models\Picture;
 use App\Models\ToneTake;
 use App\Models\User;
 use Illuminate\Support\Facades\RateLimiter;
 
-/** What an account may have, by `config/limits.php`. */
+/** What an account or a crew may have, by `config/limits.php`. */
 final class Limits
 {
     private const HOUR = 3600;
@@ -17,27 +19,31 @@ final class Limits
     /** @return list<Limit> all, for the page of the account */
     public static function of(User $user): array
     {
-        return [self::rigs($user), self::pictures($user), self::recordings($user), self::imports($user)];
+        return [self::rigs($user), self::pictures($user), self::recordings($user), self::crews($user), self::imports($user)];
     }
 
-    public static function rigs(User $user): Limit
+    public static function rigs(User|Crew $owner): Limit
     {
-        return new Limit('rig', $user->rigs()->count(), self::most('rigs'), 'Delete rigs that are not needed.');
+        return self::limit('rig', 'rigs', $owner->rigs()->count(), $owner);
     }
 
-    /** Those in rigs of the account's own, whoever put them there. */
-    public static function pictures(User $user): Limit
+    /** Those in rigs of the owner's, whoever put them there. */
+    public static function pictures(User|Crew $owner): Limit
     {
-        $count = Picture::query()->whereIn('rig_id', $user->rigs()->select('id'))->count();
-
-        return new Limit('picture', $count, self::most('pictures'), 'Delete pictures that are not needed.');
+        return self::limit('picture', 'pictures', Picture::query()->whereIn('rig_id', $owner->rigs()->select('id'))->count(), $owner);
     }
 
-    public static function recordings(User $user): Limit
+    public static function recordings(User|Crew $owner): Limit
     {
-        $count = ToneTake::query()->whereIn('rig_id', $user->rigs()->select('id'))->count();
+        return self::limit('recording', 'recordings', ToneTake::query()->whereIn('rig_id', $owner->rigs()->select('id'))->count(), $owner);
+    }
 
-        return new Limit('recording', $count, self::most('recordings'), 'Delete recordings that are not needed.');
+    /** Those that somebody manages. */
+    public static function crews(User $user): Limit
+    {
+        $count = $user->crews(MemberRole::Manage)->count();
+
+        return new Limit('crew', $count, self::most('crews'), 'Delete or leave crews that are not needed.');
     }
 
     public static function imports(User $user): Limit
@@ -58,6 +64,13 @@ final class Limits
     public static function imported(User $user): void
     {
         RateLimiter::hit(self::key($user), self::HOUR);
+    }
+
+    private static function limit(string $thing, string $things, int $used, User|Crew $owner): Limit
+    {
+        $crew = $owner instanceof Crew ? $owner->name : null;
+
+        return new Limit($thing, $used, self::most($things), "Delete {$things} that are not needed.", crew: $crew);
     }
 
     private static function key(User $user): string

@@ -9,8 +9,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * Somebody whom a rig's owner lets in.
+ * Somebody who is let into one rig.
  *
+ * @property int $id
  * @property int $user_id
  * @property MemberRole $role
  * @property Carbon|null $accepted_at  null while the invitation waits

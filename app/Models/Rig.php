@@ -9,12 +9,14 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
- * A rig as its owner keeps it: its content is in the tables of {@see Content}, its past in the revisions.
+ * A rig as its owner, an account or a crew, keeps it: its content is in the tables of {@see Content}, its past in the revisions.
  *
  * @property int $id
- * @property int $user_id
+ * @property int|null $user_id  the account that owns it; null where a crew does
+ * @property int|null $crew_id  the crew that owns it
  * @property string $name
  * @property string $summary
  * @property int $revision  counts every change of state
@@ -41,6 +43,18 @@ final class Rig extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+
+    /** Who owns it; null where that is just being deleted. */
+    public function owner(): User|Crew|null
+    {
+        return $this->crew_id === null ? $this->user : $this->crew;
     }
 
     /** @return HasMany<Revision, $this> */
@@ -87,14 +101,24 @@ final class Rig extends Model
         ])->save();
     }
 
-    /** What a user may do here: true to edit, false to view only, null for nothing at all. */
-    public function mayEdit(User $user): ?bool
+    /** What a user may do here, as its owner, in its crew or as a member; null for nothing at all. */
+    public function roleOf(User $user): ?MemberRole
     {
-        $role = $this->user_id === $user->id
-            ? MemberRole::Edit
-            : $this->members()->where('user_id', $user->id)->whereNotNull('accepted_at')->first()?->role;
+        if ($this->user_id === $user->id) {
+            return MemberRole::Manage;
+        }
+        $roles = DB::table('members')->select('role')->where('rig_id', $this->id)->where('user_id', $user->id)->whereNotNull('accepted_at');
+        if ($this->crew_id !== null) {
+            $roles->unionAll(DB::table('crew_members')->select('role')->where('crew_id', $this->crew_id)->where('user_id', $user->id)
+                ->whereNotNull('accepted_at'));
+        }
 
-        return $role === null ? null : $role === MemberRole::Edit;
+        return MemberRole::highest(array_values($roles->pluck('role')->map(MemberRole::from(...))->all()));
+    }
+
+    public function allows(User $user, MemberRole $role): bool
+    {
+        return $this->roleOf($user)?->covers($role) === true;
     }
 
     /** @return HasMany<MadeBook, $this> */

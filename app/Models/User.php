@@ -65,23 +65,40 @@ final class User extends Authenticatable
     }
 
     /**
-     * Their own rigs, and those of others to which they have accepted an invitation: by the indexes of owners and of members, never by
-     * looking through all rigs.
+     * Their own rigs, those of their crews, and those of others to which they have accepted an invitation: by the indexes of owners and of
+     * members, never by looking through all rigs.
      *
      * @return Builder<Rig>
      */
     public function visibleRigs(): Builder
     {
         $mine = DB::table('rigs')->select('id')->where('user_id', $this->id)
-            ->union(DB::table('members')->select('rig_id')->where('user_id', $this->id)->whereNotNull('accepted_at'));
+            ->union(DB::table('members')->select('rig_id')->where('user_id', $this->id)->whereNotNull('accepted_at'))
+            ->union(DB::table('rigs')->select('rigs.id')->join('crew_members', 'crew_members.crew_id', '=', 'rigs.crew_id')
+                ->where('crew_members.user_id', $this->id)->whereNotNull('crew_members.accepted_at'));
 
         return Rig::query()->select('rigs.*')->joinSub($mine, 'mine', 'mine.id', '=', 'rigs.id');
     }
 
-    /** @return Builder<Member> invitations that they have not answered */
+    /** @return Builder<Member> invitations to rigs that they have not answered */
     public function invitations(): Builder
     {
         return Member::query()->where('user_id', $this->id)->whereNull('accepted_at');
+    }
+
+    /** @return Builder<CrewMember> invitations to crews that they have not answered */
+    public function crewInvitations(): Builder
+    {
+        return CrewMember::query()->where('user_id', $this->id)->whereNull('accepted_at');
+    }
+
+    /** @return Builder<Crew> the crews that they are in, by name */
+    public function crews(MemberRole $atLeast = MemberRole::View): Builder
+    {
+        $roles = array_values(array_filter(MemberRole::cases(), fn (MemberRole $role) => $role->covers($atLeast)));
+
+        return Crew::query()->whereIn('id', CrewMember::query()->select('crew_id')->where('user_id', $this->id)
+            ->whereNotNull('accepted_at')->whereIn('role', $roles))->orderBy('name')->orderBy('id');
     }
 
     /** @return HasMany<Rig, $this> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
+use App\Models\Crew;
 use App\Models\Rig;
 use App\Models\TestRun;
 use Illuminate\Support\Facades\DB;
@@ -21,6 +22,12 @@ final class RowLock
         self::write('rigs', $id);
 
         return $rig;
+    }
+
+    public static function crew(int $id): void
+    {
+        Crew::query()->whereKey($id)->lockForUpdate()->value('id');
+        self::write('crews', $id);
     }
 
     public static function testRun(int $id): void

@@ -19,7 +19,8 @@ final readonly class RigCard
     /** Whether it has been counted by this build of the core. */
     public bool $isKnown;
 
-    public function __construct(public Rig $rig, private ?Revision $standing)
+    /** @param  bool  $isOwn  whether whoever looks may delete it */
+    public function __construct(public Rig $rig, private ?Revision $standing, public bool $isOwn)
     {
         $this->counts = $standing->counts ?? [];
         $this->isKnown = $rig->trouble !== null || RigCounts::isKnown($standing);
@@ -38,6 +39,22 @@ final readonly class RigCard
         $geometry = $this->rig->layouts->first()?->geometry;
 
         return $geometry;
+    }
+
+    /** Whose it is, where it is not whoever looks: ", shared by Ivo Tamm", ", of the crew Night pier". */
+    public function whose(): string
+    {
+        return match (true) {
+            $this->rig->crew_id !== null => ", of the crew {$this->rig->crew?->name}",
+            $this->isOwn => '',
+            default => ", shared by {$this->rig->user?->name}",
+        };
+    }
+
+    /** Whether whoever looks is in it by an invitation to it alone. */
+    public function mayLeave(): bool
+    {
+        return $this->rig->members->isNotEmpty();
     }
 
     /** How much there is in it, in words. */

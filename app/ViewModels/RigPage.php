@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Jobs\HearOn;
+use App\Models\MemberRole;
 use App\Models\Rig as Record;
 use App\Models\User;
 use App\Rigs\Causes;
@@ -121,7 +122,7 @@ final readonly class RigPage
         $this->addresses = new Addresses($record->id);
         $user = $this->user = $request->user();
         $this->lengths = $user->lengths ?? Lengths::Metric;
-        $this->canEdit = $user !== null && $record->mayEdit($user) === true;
+        $this->canEdit = $user !== null && $record->allows($user, MemberRole::Edit);
         $this->rig = StoredRig::load($record);
         $this->names = new Names($this->rig);
         $asked = $this->asked(...);

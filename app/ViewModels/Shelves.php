@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use App\Models\Content\Place;
+use App\Models\MemberRole;
 use App\Models\Rig;
 use App\Models\User;
 
@@ -22,8 +23,8 @@ final readonly class Shelves
     /** @return list<self> */
     public static function of(User $user): array
     {
-        $rigs = $user->visibleRigs()->select(['rigs.id', 'rigs.name', 'rigs.user_id'])->whereNull('rigs.trouble')
-            ->latest('rigs.updated_at')->limit(self::MOST)->get()->filter(fn (Rig $rig) => $rig->mayEdit($user) === true);
+        $rigs = $user->visibleRigs()->select(['rigs.id', 'rigs.name', 'rigs.user_id', 'rigs.crew_id'])->whereNull('rigs.trouble')
+            ->latest('rigs.updated_at')->limit(self::MOST)->get()->filter(fn (Rig $rig) => $rig->allows($user, MemberRole::Edit));
         $places = Place::query()->whereIn('rig_id', $rigs->modelKeys())->orderBy('position')
             ->get(['rig_id', 'key', 'name'])->groupBy('rig_id');
 

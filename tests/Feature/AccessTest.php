@@ -14,6 +14,7 @@ use App\Rigs\RigFromRows;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Equipment\DeviceNames;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 
 /** A real picture of a size, as bytes. */
@@ -32,10 +33,12 @@ function pictureOf(int $width, int $height, string $type = 'png'): string
 beforeEach(function () {
     Storage::fake('local');
     $this->people = ['owner' => User::factory()->create(), 'editor' => User::factory()->create(), 'viewer' => User::factory()->create(),
-        'stranger' => User::factory()->create(), 'guest' => null];
+        'tester' => User::factory()->create(), 'manager' => User::factory()->create(), 'stranger' => User::factory()->create(), 'guest' => null];
     $this->rig = app(ImportRig::class)($this->people['owner'], shipped('rigs/night-relay.json'));
     $this->rig->members()->create(['user_id' => $this->people['editor']->id, 'role' => MemberRole::Edit, 'accepted_at' => now()]);
     $this->rig->members()->create(['user_id' => $this->people['viewer']->id, 'role' => MemberRole::View, 'accepted_at' => now()]);
+    $this->rig->members()->create(['user_id' => $this->people['tester']->id, 'role' => MemberRole::Test, 'accepted_at' => now()]);
+    $this->rig->members()->create(['user_id' => $this->people['manager']->id, 'role' => MemberRole::Manage, 'accepted_at' => now()]);
     $this->as = function (string $who) {
         // Each comes with a session of their own.
         $this->flushSession();
@@ -45,10 +48,11 @@ beforeEach(function () {
 });
 
 /*
- * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 may view only, 404 does not exist for them; a guest is
- * sent to sign in.
+ * Every action on a rig, by whom. Statuses: 200 shown, 302 done and sent back, 403 not by their role, 404 does not exist for them; a guest
+ * is sent to sign in.
  */
 it('lets each person do what is theirs, and nothing else', function (string $method, string $path, array $fields, array $expected) {
+    Queue::fake();
     $picture = app(Pictures::class)->keep($this->rig, 'mixer', $this->people['owner'], pictureOf(20, 10), 'Top');
     $member = $this->rig->members()->first();
     $path = str_replace(['{picture}', '{member}'], [(string) $picture->id, (string) $member->id], "/rigs/{$this->rig->id}{$path}");
@@ -65,9 +69,13 @@ it('lets each person do what is theirs, and nothing else', function (string $met
     }
     expect((new DocumentWriter)->write(RigFromRows::rig($this->rig->fresh())))->toBe(shipped('rigs/night-relay.json'));
 })->with(function () {
-    $look = ['owner' => 200, 'editor' => 200, 'viewer' => 200, 'stranger' => 404, 'guest' => 302];
-    $change = ['owner' => 302, 'editor' => 302, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
-    $own = ['owner' => 302, 'editor' => 403, 'viewer' => 403, 'stranger' => 404, 'guest' => 302];
+    $to = fn (int $owner, int $manager, int $editor, int $tester, int $viewer): array => ['owner' => $owner, 'manager' => $manager,
+        'editor' => $editor, 'tester' => $tester, 'viewer' => $viewer, 'stranger' => 404, 'guest' => 302];
+    $look = $to(200, 200, 200, 200, 200);
+    $test = $to(302, 302, 302, 302, 403);
+    $change = $to(302, 302, 302, 403, 403);
+    $manage = $to(302, 302, 403, 403, 403);
+    $own = $to(302, 403, 403, 403, 403);
     foreach (['wishes', 'stock', 'wiring', 'computers', 'recipes', 'tracks', 'levels', 'controls', 'show', 'checks', 'returns', 'dependence', 'situations', 'cables', 'people', 'history', 'history/1/1',
         'find?q=mixer', 'document'] as $view) {
         yield $view => ['GET', "/{$view}", [], $look];
@@ -84,8 +92,18 @@ it('lets each person do what is theirs, and nothing else', function (string $met
     yield 'a picture' => ['GET', '/pictures/{picture}', [], $look];
     yield 'a picture attached' => ['POST', '/pictures', ['unit' => 'mixer'], $change];
     yield 'a picture deleted' => ['DELETE', '/pictures/{picture}', [], $change];
-    yield 'an invitation' => ['POST', '/people', ['email' => 'nobody@hidden-wire.test', 'role' => 'view'], $own];
-    yield 'a member away' => ['DELETE', '/people/{member}', [], $own];
+    yield 'an invitation' => ['POST', '/people', ['email' => 'nobody@hidden-wire.test', 'role' => 'view'], $manage];
+    yield 'another role' => ['PUT', '/people/{member}', ['role' => 'view'], $manage];
+    yield 'a member away' => ['DELETE', '/people/{member}', [], $manage];
+    yield 'a link' => ['POST', '/shares', ['name' => 'Venue', 'days' => 7], $manage];
+    yield 'thinning' => ['PUT', '/history/thins', ['thins' => '1'], $manage];
+    yield 'a test begun' => ['POST', '/bench', [], $test];
+    yield 'a test brought in' => ['POST', '/bench/file', [], $test];
+    yield 'a recording of a simulated room' => ['POST', '/tones/simulated', ['unit' => 'broadcast', 'situation' => 'on-air'], $test];
+    yield 'a recording announced' => ['POST', '/tones', ['unit' => 'broadcast', 'situation' => 'on-air',
+        'files' => [['name' => 'a.wav', 'bytes' => 9]]], ['owner' => 200, 'manager' => 200, 'editor' => 200, 'tester' => 200] + $test];
+    yield 'ticks' => ['POST', '/cards/run-down', ['ticks' => []], ['owner' => 200, 'manager' => 200, 'editor' => 200, 'tester' => 200] + $test];
+    yield 'another owner' => ['PUT', '/owner', ['to' => 'me'], $own];
     yield 'the rig away' => ['DELETE', '', [], $own];
 });
 
@@ -98,7 +116,7 @@ it('invites by account, changes what they may do, and shows the rig among theirs
     ($this->as)('stranger')->get('/')->assertSee('Night relay at the pier arcade');
     ($this->as)('stranger')->get("/rigs/{$this->rig->id}/recipes")->assertOk()->assertSee('view only')->assertDontSee('data-send');
     $invite($stranger->email, 'edit')->assertSessionHas('said', "{$stranger->name} may edit this rig now.");
-    expect($this->rig->mayEdit($stranger))->toBeTrue()->and($this->rig->members()->count())->toBe(3);
+    expect($this->rig->roleOf($stranger))->toBe(MemberRole::Edit)->and($this->rig->members()->count())->toBe(5);
     $invite($this->people['owner']->email, 'edit')->assertSessionHasErrors(['email' => 'This rig is yours already.']);
     $invite($stranger->email, 'own')->assertSessionHasErrors('role');
 });

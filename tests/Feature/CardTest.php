@@ -39,7 +39,7 @@ it('shows every card that it lists, each with boxes to tick, and no card that th
 it('keeps ticks, of each step the later one, whoever ticked and in whatever order they arrive', function () {
     [$first, $second, $third] = $this->card->stepKeys();
     $helper = User::factory()->create();
-    $this->rig->members()->create(['user_id' => $helper->id, 'role' => 'view', 'accepted_at' => now()]);
+    $this->rig->members()->create(['user_id' => $helper->id, 'role' => 'test', 'accepted_at' => now()]);
     ($this->tick)([['step' => $first, 'on' => true, 'at' => 1000], ['step' => $second, 'on' => true, 'at' => 2000]])
         ->assertOk()->assertJson(['ticks' => [$first => ['on' => true, 'at' => 1000], $second => ['on' => true, 'at' => 2000]]]);
     // A phone that was without a network sends what is older than what is known, and what is newer.

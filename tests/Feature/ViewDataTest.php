@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Models\MemberRole;
 use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\ViewModels\CableTable;
@@ -96,11 +97,11 @@ it('says who may come in; links only to the owner', function () {
     $this->rig->shares()->create(['name' => 'Last year', 'digest' => str_repeat('b', 64), 'expires_at' => now()->subDay()]);
     $owners = new People($this->rig->fresh(), $this->owner, [7 => 'a week']);
     $today = now()->toDateString();
-    expect($owners->isOwner)->toBeTrue()->and($owners->owner)->toBe('Ivo Tamm')
-        ->and($owners->standingOf($owners->members[0]))->toBe('may edit, invited, not accepted yet')
+    expect($owners->mayManage)->toBeTrue()->and($owners->owner)->toBe('Ivo Tamm')
+        ->and([$owners->members[0]->role, $owners->members[0]->accepted_at])->toBe([MemberRole::Edit, null])
         ->and(array_map($owners->termOf(...), $owners->shares))->toBe(["made {$today}", "made {$today}, expired"]);
     $members = new People($this->rig->fresh(), $member, []);
-    expect($members->isOwner)->toBeFalse()->and($members->shares)->toBe([])->and($members->members)->toHaveCount(1);
+    expect($members->mayManage)->toBeFalse()->and($members->shares)->toBe([])->and($members->members)->toHaveCount(1);
 });
 
 it('offers what most rigs have and this one has not, and where it can begin and be heard', function () {

@@ -63,6 +63,8 @@ final class AccountController
             ), $request->session()->getId()),
             'codesLeft' => $this->user($request)->hasTwoSteps() ? count($this->user($request)->recovery_codes ?? []) : null,
             'deeds' => Deed::of($this->user($request))->limit(self::DEEDS)->get(),
+            'crews' => $this->user($request)->crews()->get(),
+            'alone' => DeleteAccount::crewsAlone($this->user($request)),
             'hasOutbox' => OutboxController::isFor($request),
         ]);
     }

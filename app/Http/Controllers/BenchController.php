@@ -54,10 +54,10 @@ final class BenchController
             'bench' => $this->bench($rig, $this->latest($rig), $request->string('after')->toString())]);
     }
 
-    /** Whoever may look may test; what is found changes nothing of the rig. */
+    /** What is found changes nothing of the rig. */
     public function store(Request $request, Rig $rig): RedirectResponse
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize('test', $rig);
         $run = $rig->testRuns()->create(['user_id' => $request->user()?->id, 'revision' => $rig->at, 'started_at' => now()]);
 
         return redirect()->route('rigs.bench.run', [$rig, $run]);
@@ -76,7 +76,7 @@ final class BenchController
     /** What a phone has answered since it last had a network. */
     public function answer(Request $request, Rig $rig, TestRun $run, AnswerTest $answer): JsonResponse
     {
-        $this->allow($rig, $run);
+        $this->allow($rig, $run, 'test');
         $answers = AnswerTest::sent($request);
 
         return response()->json(['answers' => (object) $answer($run, $request->user() ?? abort(401), $this->plan($rig), $answers)]);
@@ -85,7 +85,7 @@ final class BenchController
     /** Somebody at the rig plays a step now: whoever is far away is shown it when it comes to them. */
     public function playing(Request $request, Rig $rig, TestRun $run): JsonResponse
     {
-        $this->allow($rig, $run);
+        $this->allow($rig, $run, 'test');
         $run->playsNow($this->plan($rig)->step($request->string('step')->toString()) ?? abort(422), Date::now()->getTimestampMs());
 
         return response()->json(['says' => 'They see which it is.']);
@@ -104,7 +104,7 @@ final class BenchController
     /** A test that was written to a file: it becomes one of this rig, with the answers to steps that its plan has. */
     public function import(Request $request, Rig $rig): RedirectResponse
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize('test', $rig);
         $bench = redirect()->route('rigs.bench', $rig);
         $file = $request->file('test');
         if (! $file instanceof UploadedFile || ! $file->isValid() || $file->getSize() > self::MAX_BYTES) {
@@ -184,9 +184,9 @@ final class BenchController
         return view('rigs.bench-standing', ['rig' => $rig, 'note' => BenchPage::note($run, $stale)]);
     }
 
-    private function allow(Rig $rig, TestRun $run): void
+    private function allow(Rig $rig, TestRun $run, string $to = 'view'): void
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize($to, $rig);
         abort_unless($run->rig_id === $rig->id, 404);
     }
 

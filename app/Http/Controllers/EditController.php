@@ -105,10 +105,10 @@ final readonly class EditController
         return back()->with('said', $name === '' ? "Revision {$number} has no name any more." : "Revision {$number} is called {$name}.");
     }
 
-    /** Whether old revisions are thinned out, as the owner says. */
+    /** Whether old revisions are thinned out, as whoever manages it says. */
     public function thins(Request $request, Rig $rig): RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         $rig->update(['thins' => $request->boolean('thins')]);
         ThinRig::ask($rig);
 

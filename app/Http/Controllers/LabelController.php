@@ -50,7 +50,7 @@ final class LabelController
     /** Labels whose codes need no account. Those that were printed before open nothing any more. */
     public function print(Request $request, Rig $rig): Response|RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         [$secret, $share] = Share::withSecret('Labels', null, Opens::Labels);
         $labels = new Labels(
             LabelStock::of($request->string('labels')->toString()),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Invite;
 use App\Models\Deed;
 use App\Models\Member;
 use App\Models\MemberRole;
 use App\Models\Rig;
-use App\Models\User;
 use App\ViewModels\People;
 use App\ViewModels\RigPage;
 use Illuminate\Contracts\View\View;
@@ -37,26 +37,33 @@ final class MemberController
         );
     }
 
-    public function store(Request $request, Rig $rig): RedirectResponse
+    public function store(Request $request, Rig $rig, Invite $invite): RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         $fields = $request->validate([
             'email' => ['required', 'string', 'email', 'max:190'],
             'role' => ['required', Rule::enum(MemberRole::class)],
         ]);
         $email = mb_strtolower($fields['email']);
+        $user = $request->user() ?? abort(401);
         if ($email === $rig->user?->email) {
-            return back()->withErrors(['email' => 'This rig is yours already.'])->withInput();
-        }
-        $user = User::query()->where('email', $email)->first();
-        $may = MemberRole::from($fields['role']) === MemberRole::Edit ? 'edit' : 'look at';
-        Deed::note("Invited {$email} to {$may} {$rig->name}.", $request->user(), $rig, $user);
-        $member = $user === null ? null : $rig->members()->updateOrCreate(['user_id' => $user->id], ['role' => $fields['role']]);
+            $says = $rig->user_id === $user->id ? 'This rig is yours already.' : 'This rig is theirs already.';
 
-        // Whether somebody has an account here is nobody else's business, unless they are in the rig already.
-        return back()->with('said', $user !== null && $member?->accepted_at !== null
-            ? "{$user->name} may ".($fields['role'] === 'edit' ? 'edit' : 'look at').' this rig now.'
-            : "Invited. If {$email} has an account here, the invitation waits in their list of rigs.");
+            return back()->withErrors(['email' => $says])->withInput();
+        }
+
+        return back()->with('said', $invite($user, $rig, $email, MemberRole::from($fields['role'])));
+    }
+
+    public function role(Request $request, Rig $rig, Member $member): RedirectResponse
+    {
+        Gate::authorize('manage', $rig);
+        $role = MemberRole::from($request->validate(['role' => ['required', Rule::enum(MemberRole::class)]])['role']);
+        $member->load('user')->update(['role' => $role]);
+        $words = "{$member->user?->name} may {$role->may('this rig')} now.";
+        Deed::note("At {$rig->name}: {$words}", $request->user(), $rig, $member->user);
+
+        return back()->with('said', $words);
     }
 
     /** Takes an invitation up: from now on the rig is in the list. */
@@ -94,12 +101,16 @@ final class MemberController
 
     public function destroy(Request $request, Rig $rig, Member $member): RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         $member->load('user');
         $member->delete();
         Deed::note("Removed {$member->user?->name} from {$rig->name}.", $request->user(), $rig, $member->user);
 
-        return back()->with('said', 'They can\'t see this rig any more.');
+        // Whoever is also in its crew sees it as before.
+        $stays = $member->user !== null && $rig->roleOf($member->user) !== null;
+
+        return back()->with('said', $stays
+            ? "{$member->user->name} is in this rig by its crew only now." : 'They can\'t see this rig any more.');
     }
 
     /** A page that is open says so, and hears who else is here and what has changed since it was made. */

@@ -31,7 +31,7 @@ final class PictureController
             if (! $file instanceof UploadedFile || ! $file->isValid() || $file->getSize() > Pictures::MAX_BYTES) {
                 throw new UnreadablePicture($file instanceof UploadedFile ? 'The picture is larger than 8 MB.' : 'Choose a picture first.');
             }
-            $limit = Limits::pictures($rig->user ?? abort(404));
+            $limit = Limits::pictures($rig->owner() ?? abort(404));
             if (! $limit->has()) {
                 throw new UnreadablePicture($limit->refusal());
             }

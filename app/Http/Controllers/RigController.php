@@ -6,11 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Actions\CreateRig;
 use App\Actions\DeleteRig;
+use App\Actions\HandOver;
 use App\Actions\ImportRig;
 use App\Actions\OpenStarter;
 use App\Limits\Limit;
 use App\Limits\Limits;
+use App\Models\Crew;
 use App\Models\Deed;
+use App\Models\MemberRole;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\Recovery;
@@ -46,8 +49,9 @@ final class RigController
     {
         $file = $request->file('document');
         $user = $this->user($request);
+        $crew = self::crew($request);
         try {
-            self::room(Limits::rigs($user), Limits::imports($user));
+            self::room(Limits::rigs($crew ?? $user), Limits::imports($user));
             if (! $file instanceof UploadedFile || ! $file->isValid()) {
                 throw InvalidDocument::whole($file instanceof UploadedFile && $file->getError() === UPLOAD_ERR_INI_SIZE
                     ? 'The file is larger than a rig document may be.' : 'Choose a rig document, a .json file, first.');
@@ -59,6 +63,7 @@ final class RigController
                 $user,
                 $file->getContent(),
                 'Imported from '.Str::limit($this->printable($file->getClientOriginalName()), 120),
+                $crew,
             );
         } catch (InvalidDocument $e) {
             return response()->view('rigs.index', ['shelf' => $this->shelf($request, $e->problems)], 422);
@@ -73,7 +78,7 @@ final class RigController
     public function standings(Request $request): JsonResponse
     {
         $until = hrtime(true) + self::HEARING_S * 1_000_000_000;
-        $rigs = Shelf::page($this->user($request))->items();
+        $rigs = Shelf::page($this->user($request), Shelf::crew($this->user($request), $request->string('crew')->toString()))->items();
         $standings = Shelf::standings($rigs);
         $left = 0;
         foreach ($rigs as $rig) {
@@ -89,23 +94,25 @@ final class RigController
     {
         $id = $request->string('starter')->toString();
         abort_unless($starters->has($id), 404);
-        $limit = Limits::rigs($this->user($request));
+        $crew = self::crew($request);
+        $limit = Limits::rigs($crew ?? $this->user($request));
         if (! $limit->has()) {
             return redirect()->route('rigs.index')->withErrors(['rigs' => $limit->refusal()]);
         }
 
-        return redirect()->route('rigs.wiring', $open($this->user($request), $id));
+        return redirect()->route('rigs.wiring', $open($this->user($request), $id, $crew));
     }
 
     public function create(Request $request, CreateRig $create): RedirectResponse
     {
         $name = $request->validate(['name' => ['required', 'string', 'max:'.Bounds::NAME]])['name'];
-        $limit = Limits::rigs($this->user($request));
+        $crew = self::crew($request);
+        $limit = Limits::rigs($crew ?? $this->user($request));
         if (! $limit->has()) {
             return redirect()->route('rigs.index')->withErrors(['rigs' => $limit->refusal()]);
         }
 
-        return redirect()->route('rigs.wishes', $create($this->user($request), $name));
+        return redirect()->route('rigs.wishes', $create($this->user($request), $name, $crew));
     }
 
     public function document(Rig $rig): StreamedResponse
@@ -123,10 +130,30 @@ final class RigController
     public function destroy(Request $request, Rig $rig, DeleteRig $delete): RedirectResponse
     {
         Gate::authorize('own', $rig);
+        $crew = $rig->crew;
         $delete($rig);
-        Deed::note("Deleted {$rig->name}.", $request->user(), $rig);
+        Deed::note("Deleted {$rig->name}.", $request->user(), $rig, crew: $crew);
 
         return redirect()->route('rigs.index')->with('said', "{$rig->name} is deleted.");
+    }
+
+    /** To an own account, where a crew has it, or to a crew that somebody may add rigs to. */
+    public function handOver(Request $request, Rig $rig, HandOver $handOver): RedirectResponse
+    {
+        Gate::authorize('own', $rig);
+        $user = $this->user($request);
+        $to = $request->string('to')->toString() === 'me' ? $user
+            : $user->crews(MemberRole::Edit)->whereKey($request->integer('to'))->first() ?? abort(404);
+        if ($rig->owner()?->is($to)) {
+            return back();
+        }
+        $limit = Limits::rigs($to);
+        if (! $limit->has()) {
+            return back()->withErrors(['to' => $limit->refusal()]);
+        }
+        $handOver($user, $rig, $to);
+
+        return back()->with('said', $to instanceof Crew ? "{$rig->name} is the crew {$to->name}'s now." : "{$rig->name} is yours now.");
     }
 
     /** The way back for a rig that can't be read any more. */
@@ -141,6 +168,16 @@ final class RigController
                 ? "None of the last revisions of {$rig->name} can be read. Its document is still there."
                 : "{$rig->name} is back: {$revision->what}.",
         );
+    }
+
+    /** The crew that a new rig is for; null where it is for the account. Where somebody may not add to it, there is no such crew. */
+    private static function crew(Request $request): ?Crew
+    {
+        $crew = $request->string('crew')->toString();
+
+        $user = $request->user() ?? abort(401);
+
+        return $crew === '' ? null : $user->crews(MemberRole::Edit)->whereKey((int) $crew)->first() ?? abort(404);
     }
 
     /** @throws InvalidDocument where one more does not fit */

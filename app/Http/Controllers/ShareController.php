@@ -17,7 +17,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
-/** Links to a rig's book for people without an account: made and taken back by the owner, read by whoever has one. */
+/** Links to a rig's book for people without an account: made and taken back by those who manage it, read by whoever has one. */
 final class ShareController
 {
     /** Days that a link can hold; 0 for until it is taken back. */
@@ -28,7 +28,7 @@ final class ShareController
 
     public function store(Request $request, Rig $rig): RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         $fields = $request->validate([
             'name' => ['required', 'string', 'max:'.Bounds::SHORT_NAME],
             'days' => ['required', Rule::in(array_keys(self::DAYS))],
@@ -46,7 +46,7 @@ final class ShareController
 
     public function destroy(Request $request, Rig $rig, Share $share): RedirectResponse
     {
-        Gate::authorize('own', $rig);
+        Gate::authorize('manage', $rig);
         $share->delete();
         Deed::note("Removed the link {$share->name} to the book of {$rig->name}.", $request->user(), $rig);
 

@@ -28,7 +28,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
-/** Tone tests: what each sound plays, recordings brought in or simulated, and what was read of them. Whoever may look may test. */
+/** Tone tests: what each sound plays, recordings brought in or simulated, and what was read of them. Whoever may look reads them. */
 final class ToneController
 {
     /** Recordings of one rig that are there at a time; the oldest that is not kept makes room. */
@@ -84,7 +84,7 @@ final class ToneController
     /** A recording is announced: which unit made it in which situation, and which files come. */
     public function store(Request $request, Rig $rig): JsonResponse
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize('test', $rig);
         $sent = $request->validate([
             'unit' => ['required', 'string', 'max:60'], 'situation' => ['required', 'string', 'max:60'],
             'files' => ['required', 'array', 'min:1', 'max:'.self::MOST_FILES],
@@ -108,7 +108,7 @@ final class ToneController
     /** The next bytes of a file; says how many are there, so that one that broke off goes on from there. */
     public function piece(Request $request, Rig $rig, ToneTake $take, int $index): JsonResponse
     {
-        $this->allow($rig, $take);
+        $this->allow($rig, $take, 'test');
         $file = $take->files[$index] ?? abort(404);
         abort_unless($take->state === TakeState::Coming, 409, 'It is not coming in any more.');
         $path = Storage::path($take->file($index));
@@ -130,7 +130,7 @@ final class ToneController
     /** All is there: it is read when its turn comes. */
     public function ready(Rig $rig, ToneTake $take): JsonResponse
     {
-        $this->allow($rig, $take);
+        $this->allow($rig, $take, 'test');
         foreach ($take->files as $index => $file) {
             $path = Storage::path($take->file($index));
             $there = self::sizeOf($path);
@@ -147,7 +147,7 @@ final class ToneController
     /** A simulated room records, with something hidden in it. */
     public function simulate(Request $request, Rig $rig): RedirectResponse
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize('test', $rig);
         $sent = $request->validate([
             'unit' => ['required', 'string', 'max:60'], 'situation' => ['required', 'string', 'max:60'],
             'parts' => ['nullable', 'array', 'max:10'], 'parts.*' => [Rule::in(array_keys(SimulatedTake::HIDES))],
@@ -172,7 +172,7 @@ final class ToneController
 
     public function keep(Rig $rig, ToneTake $take): RedirectResponse
     {
-        $this->allow($rig, $take);
+        $this->allow($rig, $take, 'test');
         $take->update(['is_kept' => ! $take->is_kept]);
 
         return redirect()->route('rigs.tones.show', [$rig, $take]);
@@ -181,13 +181,13 @@ final class ToneController
     /** Stops it, or removes it where it is read. */
     public function destroy(Request $request, Rig $rig, ToneTake $take): RedirectResponse
     {
-        $this->allow($rig, $take);
+        $this->allow($rig, $take, 'test');
         if ($take->state === TakeState::Waiting || $take->state === TakeState::Working) {
             $take->update(['state' => TakeState::Stopped]);
 
             return redirect()->route('rigs.tones.show', [$rig, $take]);
         }
-        // Recordings are of those who work on the rig together; whoever only looks removes their own.
+        // Recordings are of those who work on the rig together; whoever only tests removes their own.
         abort_unless($take->user_id === $request->user()?->id || Gate::allows('update', $rig), 403);
         $take->delete();
 
@@ -207,7 +207,7 @@ final class ToneController
         ?array $hidden,
         TakeState $state,
     ): ToneTake {
-        $limit = Limits::recordings($rig->user ?? abort(404));
+        $limit = Limits::recordings($rig->owner() ?? abort(404));
         abort_unless($limit->has(), 422, $limit->refusal());
         $content = StoredRig::load($rig);
         $in = $content->situations[$situation] ?? abort(404);
@@ -230,9 +230,9 @@ final class ToneController
         return is_file($path) ? (int) filesize($path) : 0;
     }
 
-    private function allow(Rig $rig, ToneTake $take): void
+    private function allow(Rig $rig, ToneTake $take, string $to = 'view'): void
     {
-        Gate::authorize('view', $rig);
+        Gate::authorize($to, $rig);
         abort_unless($take->rig_id === $rig->id, 404);
     }
 }

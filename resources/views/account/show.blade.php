@@ -90,6 +90,9 @@
             <h2 id="end-title">Export or delete</h2>
             <p><a href="{{ route('account.export') }}" download>Download all rigs, pictures and own models</a>
                 as one archive. Each rig in it can be imported again.</p>
+            @if ($crews->isNotEmpty()) <p>Rigs of your <a href="{{ route('crews.index') }}">crews</a> stay with them.@if ($alone !== [])
+                {{ implode(', ', array_map(fn ($crew) => $crew->name, $alone)) }} {{ count($alone) === 1 ? 'has' : 'have' }} nobody else:
+                their rigs are deleted with your account.@endif</p> @endif
             <form method="post" action="{{ route('account.destroy') }}" data-forgets
                 data-confirm="Delete this account with all its rigs and their history? This can't be undone.">
                 @csrf @method('delete')

@@ -1,9 +1,10 @@
-@props(['like'])
+@props(['like', 'crew' => null])
 {{-- Starters, by how near they are to what somebody has. --}}
 @php use App\ViewModels\Having; @endphp
 <div class="like-mine" id="like-mine" x-data="likeMine">
     <form class="like-have" method="get" action="{{ route('rigs.index') }}#like-mine" aria-labelledby="have-title"
         x-on:submit.prevent="look" x-on:change="look">
+        @if ($crew !== null) <input type="hidden" name="crew" value="{{ $crew->id }}"> @endif
         <h3 id="have-title">What do you have?</h3>
         @foreach (Having::cases() as $having)
             <p class="have"><label for="have-{{ $having->value }}">{{ $having->label() }}</label>
@@ -36,6 +37,7 @@
                     @if ($fit['less'] !== '') <small>less: {{ $fit['less'] }}</small> @endif @endif</div>
                 <form class="starter-open" method="post" action="{{ route('rigs.start') }}">
                     @csrf
+                    @if ($crew !== null) <input type="hidden" name="crew" value="{{ $crew->id }}"> @endif
                     <input type="hidden" name="starter" value="{{ $card->id }}">
                     <span class="quiet">{{ trans_choice('{1} :count unit|[2,*] :count units', $card->units) }},
                         {{ trans_choice('{0} no cable|{1} :count cable|[2,*] :count cables', $card->cables) }}</span>

@@ -1,4 +1,7 @@
-@php use HiddenWire\Core\Quantity\Count; @endphp
+@php
+    use HiddenWire\Core\Quantity\Count;
+    $mayTest = Gate::allows('test', $page->record);
+@endphp
 <x-rig-frame :page="$page">
     <div class="page bench-page">
         <div class="recipes-head">
@@ -11,7 +14,7 @@
         <div class="bench-do">
             @if ($bench->run !== null)
                 <a class="btn btn-sm btn-ink" href="{{ $bench->runUrl() }}">Go on with this test</a> @endif
-            @if ($bench->plan->steps !== []) <form method="post" action="{{ route('rigs.bench.store', $page->record) }}">@csrf
+            @if ($bench->plan->steps !== [] && $mayTest) <form method="post" action="{{ route('rigs.bench.store', $page->record) }}">@csrf
                 <button class="{{ $bench->run === null ? 'btn btn-sm btn-ink' : 'do' }}" type="submit">{{ $bench->run === null
                 ? 'Start a test' : 'Start a new test' }}</button></form> @endif
             @if ($bench->run !== null) <a href="{{ $bench->exportUrl() }}" download>Test as JSON</a> @endif
@@ -38,13 +41,13 @@
                 rel="noreferrer">{{ parse_url($url, PHP_URL_HOST).parse_url($url, PHP_URL_PATH) }}</a></li> @endforeach</ul>
         </details>
         @endif
-        <details class="bench-import"><summary>Bring a test in</summary>
+        @if ($mayTest) <details class="bench-import"><summary>Bring a test in</summary>
             <form method="post" action="{{ route('rigs.bench.import', $page->record) }}" enctype="multipart/form-data">@csrf
                 <label>Test as JSON <input class="form-control form-control-sm" type="file" name="test" accept=".json,application/json"
                     required></label>
                 <button class="do" type="submit">Bring it in</button>
             </form>
-        </details>
+        </details> @endif
         @php $measured = $bench->measured(); @endphp
         @if ($measured !== [])
         <details class="bench-import"><summary>Measured by tone tests: {{ Count::of(count($measured), 'value') }}</summary>

@@ -60,7 +60,7 @@
                     <li><a href="{{ route('rigs.export', ['rig' => $page->record->id, 'format' => $key, ...$book->query()]) }}"
                     download>{{ $label }}</a></li> @endforeach
             </ul>
-            @can('own', $page->record)
+            @can('manage', $page->record)
                 <h3>Labels for everybody</h3>
                 <form method="post" action="{{ route('rigs.labels', $page->record->id) }}">
                     @csrf

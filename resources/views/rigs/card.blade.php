@@ -17,7 +17,8 @@
                     @foreach ($steps as $step)
                         <li data-step="{{ $step->key() }}" @if ($step->waitS > 0) data-wait="{{ $step->waitS }}" @endif>
                             <label>
-                                <input type="checkbox" @checked($card->isOn($step)) x-on:change="tick">
+                                <input type="checkbox" @checked($card->isOn($step)) x-on:change="tick"
+                                    @disabled(Gate::denies('test', $card->record))>
                                 <span class="step-says">@if ($step->clock() !== '')<span class="figures clock">{{ $step->clock() }}</span>
                                     @endif{{ $step->text }}@if ($step->note !== '') <small>{{ $step->note }}</small>@endif
                                     @if ($step->waitS > 0) <small class="wait">wait {{ $step->waitS }} s</small>@endif</span>
@@ -27,6 +28,7 @@
                 </ol>
             </section>
         @endforeach
-        <footer><button type="button" class="btn btn-sm btn-ink" x-on:click="again">Start over</button></footer>
+        @can('test', $card->record) <footer><button type="button" class="btn btn-sm btn-ink" x-on:click="again">Start over</button></footer>
+        @else <footer><p class="quiet">You may look at this rig: ticking takes the role test.</p></footer> @endcan
     </main>
 </x-page>

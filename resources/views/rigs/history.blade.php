@@ -37,7 +37,7 @@
             @endforeach
         </ol>
         <x-pages :of="$list->revisions" label="Pages of the history" />
-        @can('own', $page->record) <details class="thin-out"><summary>Old revisions</summary>
+        @can('manage', $page->record) <details class="thin-out"><summary>Old revisions</summary>
             @if ($page->record->thins) <p>They are thinned out in the background, once a day.</p>
             @else <p>They can be thinned out: of those that are older than {{ App\Rigs\ThinHistory::DAYS }} days the first and the last of
                 each day stay, those with a name, and those of which a book, a test or a recording was made. What is thinned out can't be

@@ -2,7 +2,8 @@
     <header class="top">
         <x-brand />
         <h1>Rigs</h1>
-        <nav aria-label="Elsewhere"><a href="{{ route('catalogue') }}">Catalogue</a></nav>
+        <nav aria-label="Elsewhere"><a href="{{ route('catalogue') }}">Catalogue</a>
+            <a href="{{ route('crews.index') }}">Crews</a></nav>
         <div class="top-end"><span class="who">{{ auth()->user()?->name }}</span><x-account /></div>
     </header>
     <main class="shelf-main">
@@ -23,18 +24,37 @@
         @foreach ($shelf->limits as $limit) <p class="quiet">{{ $limit->warning() }}</p> @endforeach
         @foreach ($shelf->invitations as $invitation)
             <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
-                <p><strong>{{ $invitation->rig->user->name }}</strong> invites you to
-                    <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->value === 'edit' ? 'edit it'
-                    : 'look at it' }}.</p>
+                <p><strong>{{ $invitation->rig->owner()?->name }}</strong> invites you to
+                    <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->may('it') }}.</p>
                 <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf
                     <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
                 <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete')
                     <button class="do" type="submit">Decline</button></form>
             </div>
         @endforeach
-        @if ($shelf->cards !== []) <h2 class="shelf-title">Your rigs</h2> @endif
+        @foreach ($shelf->crewInvitations as $invitation)
+            <div class="invitation" role="group" aria-label="Invitation to the crew {{ $invitation->crew->name }}">
+                <p>You are invited to the crew <strong>{{ $invitation->crew->name }}</strong>: you may {{
+                    $invitation->role->may('its rigs') }}.</p>
+                <form method="post" action="{{ route('crews.accept', $invitation->id) }}">@csrf
+                    <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
+                <form method="post" action="{{ route('crews.decline', $invitation->id) }}">@csrf @method('delete')
+                    <button class="do" type="submit">Decline</button></form>
+            </div>
+        @endforeach
+        @if ($shelf->crews->isNotEmpty())
+            <nav class="shelf-crews" aria-label="Whose rigs">
+                <a href="{{ route('rigs.index') }}" @if ($shelf->crew === null) aria-current="page" @endif>All rigs</a>
+                @foreach ($shelf->crews as $crew) <a href="{{ route('rigs.index', ['crew' => $crew->id]) }}"
+                    @if ($shelf->crew?->id === $crew->id) aria-current="page" @endif>{{ $crew->name }}</a> @endforeach
+            </nav>
+        @endif
+        @if ($shelf->crew !== null) <h2 class="shelf-title">{{ $shelf->crew->name }}</h2>
+            <p class="quiet">Rigs of this crew. <a href="{{ route('crews.show', $shelf->crew->id) }}">People and roles</a></p>
+        @elseif ($shelf->cards !== []) <h2 class="shelf-title">Your rigs</h2> @endif
         <div class="cards" x-data="standings" @if ($shelf->isIncomplete())
-            data-standings="{{ route('rigs.standings', ['cursor' => $shelf->rigs->cursor()?->encode()]) }}" @endif>
+            data-standings="{{ route('rigs.standings',
+            ['cursor' => $shelf->rigs->cursor()?->encode(), 'crew' => $shelf->crew?->id]) }}" @endif>
             @foreach ($shelf->cards as $card)
                 <article class="card-rig" data-rig="{{ $card->rig->id }}">
                     <a class="card-open" href="{{ route('rigs.wiring', $card->rig->id) }}">
@@ -62,21 +82,21 @@
                         @endif
                     </p>
                     <div class="card-foot">
-                        <span class="card-count">{{ $card->counted() }}@if ($card->rig->user_id !== auth()->id()), shared by {{
-                            $card->rig->user?->name }}@endif · changed {{ $card->rig->updated_at->diffForHumans() }}</span>
+                        <span class="card-count">{{ $card->counted() }}{{ $card->whose() }} · changed {{
+                            $card->rig->updated_at->diffForHumans() }}</span>
                         <a href="{{ route('rigs.wishes', $card->rig->id) }}">Wishes</a>
                         <a href="{{ route('rigs.document', $card->rig->id) }}" download>Document</a>
                         @if ($card->rig->readable !== null)
                         <form method="post" action="{{ route('rigs.recover', $card->rig->id) }}">@csrf
                             <button class="do" type="submit">Restore revision {{ $card->rig->readable }}</button></form>
                         @endif
-                        @if ($card->rig->user_id !== auth()->id())
+                        @if ($card->mayLeave())
                         <form method="post" action="{{ route('rigs.leave', $card->rig->id) }}"
                             data-confirm="Leave {{ $card->rig->name }}? Its owner can invite you again.">@csrf @method('delete')
                             <button class="do" type="submit">Leave<span class="visually-hidden">
                             {{ $card->rig->name }}</span></button></form>
                         @endif
-                        @if ($card->rig->user_id === auth()->id())
+                        @if ($card->isOwn)
                         <form method="post" action="{{ route('rigs.destroy', $card->rig->id) }}"
                             data-confirm="Delete {{ $card->rig->name }} with all its revisions? This can't be undone.">
                             @csrf @method('delete')
@@ -89,24 +109,24 @@
             @endforeach
         </div>
         <x-pages :of="$shelf->rigs" label="Pages of rigs"><span>{{ $shelf->count }} rigs</span></x-pages>
-        <section class="begin-rig" aria-labelledby="new-rig">
-            <h2 id="new-rig">New rig</h2>
+        @if ($shelf->mayBegin) <section class="begin-rig" aria-labelledby="new-rig">
+            <h2 id="new-rig">New rig{{ $shelf->crew === null ? '' : " of {$shelf->crew->name}" }}</h2>
             <div class="doors">
                 <div class="begin-door">
                     <h3>A rig like mine</h3>
                     <p>@if ($shelf->like !== null) Say what you have, start from the nearest of {{ count($shelf->like->fits) }}.
-                        <a href="#like-mine">Go there</a> @else <a href="{{ route('rigs.index') }}#like-mine">On the first page</a>
-                        @endif</p>
+                        <a href="#like-mine">Go there</a> @else
+                        <a href="{{ route('rigs.index', ['crew' => $shelf->crew?->id]) }}#like-mine">On the first page</a> @endif</p>
                 </div>
                 <form class="begin-door" method="post" action="{{ route('rigs.create') }}">
-                    @csrf
+                    @csrf @if ($shelf->crew !== null) <input type="hidden" name="crew" value="{{ $shelf->crew->id }}"> @endif
                     <h3>Empty</h3>
                     <div class="begin"><label class="visually-hidden" for="begin-name">Name of the new rig</label>
                         <input class="form-control" id="begin-name" name="name" maxlength="{{ Bounds::NAME }}" required
                         placeholder="Its name"><button class="btn btn-ink" type="submit">Create</button></div>
                 </form>
                 <form class="begin-door" method="post" action="{{ route('rigs.store') }}" enctype="multipart/form-data">
-                    @csrf
+                    @csrf @if ($shelf->crew !== null) <input type="hidden" name="crew" value="{{ $shelf->crew->id }}"> @endif
                     <h3>A file</h3>
                     <div class="begin"><label class="visually-hidden" for="document">Rig document</label>
                         <input class="form-control" id="document" name="document" type="file" accept=".json,application/json"
@@ -114,8 +134,8 @@
                     <p>It is checked as a whole: it comes in complete, or not at all.</p>
                 </form>
             </div>
-            @if ($shelf->like !== null) <x-like-mine :like="$shelf->like" /> @endif
-        </section>
+            @if ($shelf->like !== null) <x-like-mine :like="$shelf->like" :crew="$shelf->crew" /> @endif
+        </section> @endif
     </main>
     <x-keys />
 </x-page>

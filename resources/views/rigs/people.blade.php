@@ -2,26 +2,18 @@
     <div class="page people">
         <h2>People</h2>
         <ul class="members">
-            <li><strong>{{ $people->owner }}</strong> <span class="quiet">owner</span></li>
-            @foreach ($people->members as $member)
-                <li><strong>{{ $member->user->name }}</strong>
-                    <span class="quiet">{{ $member->user->email }}, {{ $people->standingOf($member) }}</span>
-                    @if ($people->isOwner) <form method="post"
-                        action="{{ route('rigs.people.destroy', [$page->record->id, $member->id]) }}">@csrf
-                        @method('delete')<button class="do" type="submit">Remove<span class="visually-hidden">
-                        {{ $member->user->name }}</span></button></form> @endif
-                </li>
-            @endforeach
+            <li><strong>{{ $people->owner }}</strong> <span class="quiet">{{ $people->crew === null ? 'owner'
+                : 'the crew that owns it' }}</span>
+                @if ($people->isInCrew) <a href="{{ route('crews.show', $people->crew->id) }}">People and roles</a> @endif</li>
+            @foreach ($people->crewMembers as $member) <li class="of-crew"><strong>{{ $member->user->name }}</strong>
+                <span class="quiet">in the crew, may {{ $member->role->value }}</span></li> @endforeach
+            <x-members :members="$people->members" :may-manage="$people->mayManage"
+                :role="fn ($member) => route('rigs.people.role', [$page->record->id, $member->id])"
+                :remove="fn ($member) => route('rigs.people.destroy', [$page->record->id, $member->id])" />
         </ul>
-        @if ($people->isOwner)
+        @if ($people->mayManage)
             <h3>Invite someone</h3>
-            <form class="row-form" method="post" action="{{ route('rigs.people.store', $page->record->id) }}">
-                @csrf
-                <label>Email of their account <input name="email" type="email" required maxlength="190" value="{{ old('email') }}"></label>
-                <label>Role <select name="role"><option value="view">view only</option><option value="edit"
-                    @selected(old('role') === 'edit')>edit</option></select></label>
-                <button class="do" type="submit">Invite</button>
-            </form>
+            <x-invite :to="route('rigs.people.store', $page->record->id)" />
             <h3>Links for people without an account</h3>
             <p class="quiet">Whoever has a link can read the book and the maps of this rig as it is then, and nothing else.</p>
             @if (session('link')) <p><label>The link, shown only now <input class="form-control" readonly
@@ -42,6 +34,17 @@
                     <option value="{{ $number }}" @selected($number === 7)>{{ $words }}</option> @endforeach</select></label>
                 <button class="do" type="submit">Make a link</button>
             </form>
+            @if ($people->others !== [])
+                <h3>Hand it over</h3>
+                <form class="row-form" method="post" action="{{ route('rigs.hand-over', $page->record->id) }}"
+                    data-confirm="Hand {{ $page->record->name }} over? Whoever has it then says who may come in.">
+                    @csrf @method('put')
+                    <label>To <select name="to">@foreach ($people->others as $value => $name) <option value="{{ $value }}">{{ $name
+                        }}</option> @endforeach</select></label>
+                    <button class="do" type="submit">Hand over</button>
+                </form>
+                <p class="quiet">Its people, links and history stay.</p>
+            @endif
             <h3>Who let whom in</h3>
             <x-deeds :deeds="$people->deeds" />
         @endif

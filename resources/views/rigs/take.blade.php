@@ -82,13 +82,13 @@
                 href="{{ route('rigs.tones.show', [$take->page->record, $take->take, 'reveal' => 1], false) }}">Show what was hidden</a>
                 @endif</p>
         @endif
-        <div class="bench-do">
+        @can('test', $take->page->record) <div class="bench-do">
             @if ($take->take->files !== [] && ! $take->take->state->isOpen()) <form method="post" action="{{ route('rigs.tones.keep',
                 [$take->page->record, $take->take]) }}">@csrf <button class="do" type="submit">{{ $take->take->is_kept
                 ? 'Keep the files no longer' : 'Keep the files' }}</button></form> @endif
             <form method="post" action="{{ route('rigs.tones.destroy', [$take->page->record, $take->take]) }}">@csrf @method('DELETE')
                 <button class="do" type="submit">{{ in_array($take->take->state->value, ['waiting', 'working'], true) ? 'Stop' : 'Remove'
                 }}</button></form>
-        </div>
+        </div> @endcan
     </div>
 </x-rig-frame>

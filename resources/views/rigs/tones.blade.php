@@ -1,3 +1,4 @@
+@php $mayTest = Gate::allows('test', $tones->page->record); @endphp
 <x-rig-frame :page="$tones->page">
     <div class="page tones-page">
         <div class="recipes-head">
@@ -33,7 +34,8 @@
             </li>
             <li>
                 <h3>Bring the recording in</h3>
-                @if ($tones->recorders() === []) <p>This rig records no track.</p> @else
+                @if ($tones->recorders() === []) <p>This rig records no track.</p>
+                @elseif (! $mayTest) <p class="quiet">You may look at this rig: bringing a recording in takes the role test.</p> @else
                 <form class="tone-bring" x-data="takeFiles" x-on:submit.prevent="send" data-to="{{ route('rigs.tones.store',
                     $tones->page->record, false) }}">
                     <x-tone-fields :tones="$tones" id="bring" />
@@ -59,7 +61,7 @@
                 @endif
             </li>
         </ol>
-        @if ($tones->recorders() !== [])
+        @if ($tones->recorders() !== [] && $mayTest)
         <details class="bench-import"><summary>Try it in a simulated room</summary>
             <form method="post" action="{{ route('rigs.tones.simulate', $tones->page->record) }}">@csrf
                 <x-tone-fields :tones="$tones" id="simulate" />
