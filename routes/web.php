@@ -12,6 +12,7 @@ use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\CrewController;
 use App\Http\Controllers\EditController;
+use App\Http\Controllers\EverywhereController;
 use App\Http\Controllers\FarTestController;
 use App\Http\Controllers\FaultController;
 use App\Http\Controllers\FindController;
@@ -31,6 +32,7 @@ use App\Http\Controllers\RigViewController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShareController;
 use App\Http\Controllers\ToneController;
+use App\Http\Controllers\TwiceController;
 use App\Http\Controllers\TwoStepController;
 use App\Http\Controllers\WiringController;
 use App\Http\Controllers\WishImportController;
@@ -116,6 +118,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
     Route::post('/invitations/{invitation}', [MemberController::class, 'accept'])->name('invitations.accept');
     Route::delete('/invitations/{invitation}', [MemberController::class, 'decline'])
         ->name('invitations.decline');
+    Route::get('/find', EverywhereController::class)->middleware('throttle:find-all')->name('find-all');
     Route::controller(CrewController::class)->prefix('/crews')->name('crews.')->group(function () {
         Route::get('/', 'index')->name('index');
         Route::post('/', 'store')->middleware('throttle:invitations')->name('store');
@@ -218,6 +221,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::get('/exports/{format}', [BookController::class, 'export'])->middleware('throttle:documents')->name('export');
             Route::delete('/layout', [WiringController::class, 'forget'])->name('layout.forget');
             Route::get('/find', FindController::class)->name('find');
+            Route::get('/twice', TwiceController::class)->name('twice');
             Route::controller(EditController::class)->group(function () {
                 Route::post('/edits', 'store')->name('edit');
                 Route::post('/undo', 'undo')->name('undo');

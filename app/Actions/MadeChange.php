@@ -153,7 +153,7 @@ final readonly class MadeChange
     {
         [$was, $is] = [$this->before, $this->after];
         // What a unit is called and noted changes no sound.
-        $plain = fn (Unit $unit): Unit => $unit->with(name: '', firmware: '', serial: '', notes: '');
+        $plain = fn (Unit $unit): Unit => $unit->with(name: '', firmware: '', serial: '', inventory: '', notes: '');
         $areSameUnits = $was->units === $is->units || array_map($plain, $was->units) == array_map($plain, $is->units);
         $isSameSound = $was->models === $is->models && $areSameUnits && $was->cables === $is->cables
             && $was->devices === $is->devices && $was->picks === $is->picks && $was->air === $is->air && $was->places === $is->places

@@ -20,6 +20,7 @@ final class Throttles
         'layout' => 60,
         'hear-on' => 6,
         'invitations' => 20,
+        'find-all' => 120,
         'pictures' => 60,
         'pieces' => 1_200,
         'account' => 10,

@@ -19,6 +19,8 @@ use Illuminate\Support\Facades\DB;
  * @property int|null $crew_id  the crew that owns it
  * @property string $name
  * @property string $summary
+ * @property string|null $first_day  of those on which it is used: "2026-12-05"
+ * @property string|null $last_day
  * @property int $revision  counts every change of state
  * @property int $at  number of the revision whose state it is in
  * @property string $state  a name of its own for every state that the rig is ever in
@@ -31,7 +33,7 @@ final class Rig extends Model
 {
     protected $table = 'rigs';
 
-    protected $fillable = ['name', 'summary', 'revision', 'at', 'state', 'trouble', 'readable', 'thins'];
+    protected $fillable = ['name', 'summary', 'first_day', 'last_day', 'revision', 'at', 'state', 'trouble', 'readable', 'thins'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -93,6 +95,8 @@ final class Rig extends Model
         $this->fill([
             'name' => $content->name,
             'summary' => $content->summary,
+            'first_day' => $content->days?->from,
+            'last_day' => $content->days?->to,
             'revision' => $this->revision + 1,
             'at' => $number,
             'state' => bin2hex(random_bytes(16)),

@@ -47,6 +47,9 @@ final class RigFromRows
             $this->rows[$model] = $this->rowsOf($table, $rig->id);
         }
         $data = ['format' => Rigs::FORMAT, 'version' => Rigs::VERSION, 'name' => $rig->name, 'summary' => $rig->summary];
+        if ($rig->first_day !== null) {
+            $data['days'] = (object) ['from' => $rig->first_day, 'to' => $rig->last_day];
+        }
         foreach (Tables::all() as $key => $list) {
             $data[$key] = $this->said($list, $this->rows[$list->table->model]);
         }

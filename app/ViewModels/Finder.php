@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Words\AlsoCalled;
+use App\Words\WordSearch;
 use HiddenWire\Core\Book\Cards\Cabling;
 use HiddenWire\Core\Rig\Hands;
 
-/** What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions. */
+/**
+ * What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions; last
+ * the way to look in all rigs.
+ */
 final readonly class Finder
 {
     private const MOST = 30;
@@ -40,8 +45,11 @@ final readonly class Finder
         }
         $found = $ranked === [] ? $near : $ranked;
         sort($found);
+        $elsewhere = ['what' => "“{$text}” in all rigs", 'kind' => 'find', 'url' => route('find-all', ['q' => $text], false)];
 
-        return array_slice(array_map(fn (array $one) => $one[2], $found), 0, self::MOST);
+        return [
+            ...array_slice(array_map(fn (array $one) => $one[2], $found), 0, self::MOST), ...$search->isEmpty() ? [] : [$elsewhere],
+        ];
     }
 
     /** @return list<array{what: string, kind: string, also: list<string>, about: string, url: string}> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Words\WordSearch;
+
 /**
  * The starters, the nearest to what somebody has first: by how many kinds of things there are as many of, then by how little is missing,
  * then by how little is too much, then the simplest.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Words\AlsoCalled;
+use App\Words\WordSearch;
 use HiddenWire\Core\Equipment\Connector;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Equipment\Family;

@@ -24,7 +24,7 @@ final readonly class CopyUnit implements RigEdit
 
         return new Rig($rig->parts()->with(units: [
             ...array_values($rig->units),
-            $unit->with(id: Naming::id($name, array_keys($rig->units)), name: $name, serial: '', notes: '', start: null),
+            $unit->with(id: Naming::id($name, array_keys($rig->units)), name: $name, serial: '', inventory: '', notes: '', start: null),
         ]));
     }
 

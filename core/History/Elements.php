@@ -23,7 +23,7 @@ final class Elements
     public static function of(Rig $rig): array
     {
         $data = (array) json_decode((string) json_encode((new DocumentWriter)->data($rig)), true);
-        $elements = ['name' => $data['name'], 'summary' => $data['summary'] ?? ''];
+        $elements = ['name' => $data['name'], 'summary' => $data['summary'] ?? '', 'days' => $data['days'] ?? null];
         foreach ($data['models'] as $id => $model) {
             $elements["models/{$id}"] = $model;
         }

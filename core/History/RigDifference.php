@@ -70,6 +70,7 @@ final readonly class RigDifference
     public function lines(): array
     {
         return array_filter([
+            'Days' => $this->days(),
             'Places and units' => [...$this->things('places'), ...$this->things('units'), ...$this->units()],
             'Cables' => $this->cables(),
             'Routes and settings' => $this->settings(),
@@ -102,6 +103,15 @@ final readonly class RigDifference
     private function heard(Rig $rig, Situation $situation): Hearing
     {
         return new Hearing((new GraphBuilder($rig))->build($situation));
+    }
+
+    /** @return list<string> */
+    private function days(): array
+    {
+        $words = fn (Rig $rig): string => $rig->days?->words() ?? 'no given days';
+
+        return $this->before->days == $this->after->days ? []
+            : ["used on {$words($this->after)} instead of {$words($this->before)}"];
     }
 
     /**

@@ -83,6 +83,9 @@ final class Bounds
     /** Of firmware and serial number. */
     public const NOTE = 60;
 
+    /** A day of the calendar. */
+    public const DAY = 10;
+
     /** Of what a rig is for. */
     public const SUMMARY = 4000;
 

@@ -65,6 +65,9 @@ final readonly class Rig
 
     public string $summary;
 
+    /** When it is used; null where nobody has said. */
+    public ?Days $days;
+
     /** @throws InvalidRig with every offence */
     public function __construct(RigParts $parts)
     {
@@ -91,6 +94,7 @@ final readonly class Rig
 
         $this->name = $parts->name;
         $this->summary = $parts->summary;
+        $this->days = $parts->days;
         $this->models = $parts->models;
         $this->places = self::byId('places', $parts->places, $altered);
         $this->units = self::byId('units', $parts->units, $altered);
@@ -210,6 +214,7 @@ final readonly class Rig
             papers: $this->papers->with(isLoose: true),
             balances: $this->balances,
             controls: array_values($this->controls),
+            days: $this->days,
             from: $this,
         );
     }

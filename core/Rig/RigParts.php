@@ -48,6 +48,7 @@ final readonly class RigParts
         public Papers $papers = new Papers,
         public array $balances = [],
         public array $controls = [],
+        public ?Days $days = null,
         public ?Rig $from = null,
     ) {
     }

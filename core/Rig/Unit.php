@@ -31,6 +31,7 @@ final readonly class Unit
      * @param  list<string>  $always  points that sound in every scene
      * @param  list<Picture>  $pictures  of a broadcast program
      * @param  string|null  $spareFor  id of the unit that it stands in for when that fails
+     * @param  string  $inventory  the number on the thing itself, by which it is known in every rig
      * @param  int|null  $powerW  watts that it takes from the wall at most
      * @param  OperatingSystem|null  $system  of a computer or tablet; null where it is not known
      */
@@ -65,6 +66,7 @@ final readonly class Unit
         public ?int $powerW = null,
         public Ownership $ownership = Ownership::Own,
         public ?string $spareFor = null,
+        public string $inventory = '',
     ) {
     }
 

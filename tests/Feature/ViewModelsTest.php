@@ -347,13 +347,13 @@ describe('the views in which a rig is built', function () {
 });
 
 it('forgives a typing mistake in a word of four letters, two in one of seven, none in a shorter', function (string $word, ?int $mistakes) {
-    expect(App\ViewModels\Likeness::mistakes($word, 'dynamic microphone, handheld · xlr'))->toBe($mistakes);
+    expect(App\Words\Likeness::mistakes($word, 'dynamic microphone, handheld · xlr'))->toBe($mistakes);
 })->with([['dynamic', 0], ['dynamc', 1], ['micropone', 1], ['mcrphone', 2], ['handh', 0], ['hanhd', 1], ['hxnhd', null], ['xrl', null], ['xlr', 0],
     ['headset', null]]);
 
 it('looks for a bounded number of words, each once, and forgives nothing in a word that is longer than any', function () {
-    expect(App\ViewModels\Likeness::words(' Desk  MIXR desk '))->toBe(['desk', 'mixr'])
-        ->and(App\ViewModels\Likeness::words(implode(' ', range(1000, 3000))))->toHaveCount(12)
-        ->and(App\ViewModels\Likeness::mistakes(str_repeat('ab', 20), str_repeat('ab', 19).'ba'))->toBe(1)
-        ->and(App\ViewModels\Likeness::mistakes(str_repeat('ab', 21), str_repeat('ab', 20).'ba'))->toBeNull();
+    expect(App\Words\Likeness::words(' Desk  MIXR desk '))->toBe(['desk', 'mixr'])
+        ->and(App\Words\Likeness::words(implode(' ', range(1000, 3000))))->toHaveCount(12)
+        ->and(App\Words\Likeness::mistakes(str_repeat('ab', 20), str_repeat('ab', 19).'ba'))->toBe(1)
+        ->and(App\Words\Likeness::mistakes(str_repeat('ab', 21), str_repeat('ab', 20).'ba'))->toBeNull();
 });

@@ -18,10 +18,12 @@ use HiddenWire\Core\Edit\RemovePlace;
 use HiddenWire\Core\Edit\RemoveUnit;
 use HiddenWire\Core\Edit\Rename;
 use HiddenWire\Core\Edit\RigEdit;
+use HiddenWire\Core\Edit\SetDays;
 use HiddenWire\Core\Edit\SwapUnit;
 use HiddenWire\Core\Equipment\Growth;
 use HiddenWire\Core\Equipment\SystemNeed;
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Days;
 use HiddenWire\Core\Rig\Format\Things\Units;
 use HiddenWire\Core\Rig\Naming;
 use HiddenWire\Core\Rig\OperatingSystem;
@@ -42,7 +44,25 @@ final class StockForms
     /** @return list<RigEdit> */
     public static function describeRig(EditFields $in): array
     {
-        return [new DescribeRig($in->name(Bounds::NAME), $in->text('summary', Bounds::SUMMARY))];
+        $described = new DescribeRig($in->name(Bounds::NAME), $in->text('summary', Bounds::SUMMARY));
+        $days = $in->isSent('first_day') || $in->isSent('last_day') ? self::days($in) : $in->rig->days;
+        $isNamed = $described->name !== $in->rig->name || $described->summary !== $in->rig->summary;
+
+        return $days == $in->rig->days ? [$described] : [...$isNamed ? [$described] : [], new SetDays($days)];
+    }
+
+    /** One day alone is the first and the last. */
+    private static function days(EditFields $in): ?Days
+    {
+        $first = $in->text('first_day', Bounds::DAY);
+        $last = $in->text('last_day', Bounds::DAY);
+        $days = new Days($first === '' ? $last : $first, $last === '' ? $first : $last);
+        foreach (['first_day' => $days->from, 'last_day' => $days->to] as $field => $day) {
+            $day === '' || Days::isDay($day) || $in->refuse($field, 'The calendar has no such day. Write it as 2026-12-05.');
+        }
+        $days->to >= $days->from || $in->refuse('last_day', 'The last day is before the first.');
+
+        return $days->from === '' ? null : $days;
     }
 
     /** @return list<RigEdit> */

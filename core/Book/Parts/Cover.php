@@ -41,6 +41,7 @@ final class Cover implements Part
 
         return [
             ...($rig->summary === '' ? [] : [new Text($rig->summary)]),
+            ...($rig->days === null ? [] : [new Text("Used on {$rig->days->words()}.")]),
             new Text(ucfirst(Listing::of([
                 Count::of(count($rig->places), 'place'), Count::of(count($rig->units), 'unit or program', 'units and programs'),
                 Count::of(count($rig->cables), 'cable'), Count::of(count($rig->sources), 'sound'),

@@ -2,7 +2,7 @@
     <header class="top">
         <x-brand />
         <h1>{{ $page->crew->name }}</h1>
-        <nav aria-label="Elsewhere"><a href="{{ route('crews.index') }}">Crews</a>
+        <nav aria-label="Elsewhere"><a href="{{ route('crews.index') }}">Crews</a> ·
             <a href="{{ route('rigs.index', ['crew' => $page->crew->id]) }}">Rigs of this crew</a></nav>
         <div class="top-end"><x-account /></div>
     </header>

@@ -2,8 +2,11 @@
     <header class="top">
         <x-brand />
         <h1>Rigs</h1>
-        <nav aria-label="Elsewhere"><a href="{{ route('catalogue') }}">Catalogue</a>
+        <nav aria-label="Elsewhere"><a href="{{ route('catalogue') }}">Catalogue</a> ·
             <a href="{{ route('crews.index') }}">Crews</a></nav>
+        <form class="find-all" method="get" action="{{ route('find-all') }}" role="search"><label class="visually-hidden"
+            for="find-all">Find in all rigs</label><input class="form-control form-control-sm" id="find-all" type="search" name="q"
+            maxlength="{{ Bounds::NAME }}" placeholder="Find in all rigs"></form>
         <div class="top-end"><span class="who">{{ auth()->user()?->name }}</span><x-account /></div>
     </header>
     <main class="shelf-main">

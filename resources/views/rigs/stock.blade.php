@@ -100,6 +100,10 @@ Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
                             value="{{ $page->rig->name }}"></label>
                         <label>What it is for <textarea class="form-control" name="summary" rows="3"
                             maxlength="{{ Bounds::SUMMARY }}">{{ $page->rig->summary }}</textarea></label>
+                        <div class="two"><label>First day of use <input class="form-control" name="first_day" type="date"
+                            value="{{ $page->rig->days?->from }}"></label>
+                        <label>Last day <input class="form-control" name="last_day" type="date"
+                            value="{{ $page->rig->days?->to }}"></label></div>
                         <button class="btn btn-sm btn-ink" type="submit">Save</button>
                     </x-edit>
                 </details>
@@ -107,6 +111,8 @@ Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
             </div>
         </section>
         @endif
+        @if ($page->rig->days !== null) <div x-data="fetched" data-own data-key="twice-{{ $page->record->revision }}"
+            data-from="{{ route('rigs.twice', $page->record) }}"></div> @endif
         <section class="stock-places" aria-label="Units by place" x-data="several" x-on:change="chosen" x-on:redrawn.document="tally"
             x-bind:data-none="isNone">
             @if ($places === []) <p class="quiet">Nothing is here yet. Write what there is into the list, one thing a line.</p> @endif

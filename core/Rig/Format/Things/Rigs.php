@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig\Format\Things;
 
 use HiddenWire\Core\Quantity\Bounds;
+use HiddenWire\Core\Rig\Days;
 use HiddenWire\Core\Rig\Format\Field;
+use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Shape;
 use HiddenWire\Core\Rig\Format\Shapes;
 use HiddenWire\Core\Rig\Format\Types\Choice;
@@ -55,6 +57,7 @@ final class Rigs
             self::paper('measures', Writings::measure(), fn (Rig|RigParts $rig) => $rig->papers->measures),
             Field::of('balances', ListOf::of(new ObjectOf(Sounds::balance()), Bounds::BALANCES))->since(2),
             Field::of('controls', ListOf::of(new ObjectOf(Controls::control()), Bounds::CONTROLS))->since(3),
+            Field::of('days', new ObjectOf(self::days()))->since(3)->saying('When the rig is used, set-up and strike among it.'),
         ], self::parts(...)));
     }
 
@@ -79,6 +82,30 @@ final class Rigs
             Field::of('kind', Choice::of(PlaceKind::class))->needed()->called('a place of kind'),
             Field::of('name', Text::filled(Bounds::NAME))->needed(),
         ]));
+    }
+
+    public static function days(): Shape
+    {
+        return Shapes::once(__METHOD__, fn () => Shape::of(Days::class, 'days', [
+            Field::of('from', self::day())->needed(),
+            Field::of('to', self::day())->needed(),
+        ])->rule(function (array $days, Reading $in): void {
+            foreach ($days as $key => $day) {
+                if (! Days::isDay($day)) {
+                    $in->problem('The calendar has no such day.', $key);
+
+                    return;
+                }
+            }
+            if ($days['to'] < $days['from']) {
+                $in->problem('The last day is before the first.', 'to');
+            }
+        }));
+    }
+
+    private static function day(): Text
+    {
+        return Text::filled(Bounds::DAY)->like('^\d{4}-\d{2}-\d{2}$', 'A day is written as 2026-12-05.');
     }
 
     /** @param  \Closure(Rig|RigParts): array<int, object>  $from */

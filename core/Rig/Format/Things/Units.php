@@ -99,6 +99,9 @@ final class Units
                 ->told(fn (Ownership $is) => str_replace('-', ' ', $is->value))->noted(new Note('Whose it is')),
             Field::of('spare_for', new Id('units'))->since(3)->noted(new Note('Stands in for'))
                 ->told(fn (?string $id, Rig $rig) => $id === null ? 'stands in for none' : "stands in for {$rig->units[$id]->name}"),
+            Field::of('inventory', Text::upTo(Bounds::NOTE))->since(3)->called('inventory number')
+                ->saying('The number on the thing itself, by which it is known in every rig.')
+                ->noted(new Note('Inventory number', fn (EquipmentModel $model) => ! $model->isProgram())),
         ]));
     }
 

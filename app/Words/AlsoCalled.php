@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\ViewModels;
+namespace App\Words;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 

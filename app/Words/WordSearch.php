@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\ViewModels;
+namespace App\Words;
 
 /**
  * How well something answers to what somebody types: by its own name first, then by what it is also called, then by what is said of it;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\ViewModels;
+namespace App\Words;
 
 /** Whether a word that somebody types is in a text, typing mistakes and all. */
 final class Likeness

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Rigs\Everywhere;
+use HiddenWire\Core\Quantity\Bounds;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** Finding a unit, a number, a model, a cable or a name in all rigs that somebody may see. */
+final class EverywhereController
+{
+    public function __invoke(Request $request): View
+    {
+        $text = mb_substr(trim(mb_scrub($request->string('q')->toString())), 0, Bounds::NAME);
+
+        return view('rigs.everywhere', [
+            'text' => $text, 'found' => (new Everywhere($request->user() ?? abort(401), $text))->found(),
+        ]);
+    }
+}

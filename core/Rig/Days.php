@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HiddenWire\Core\Rig;
+
+/** The days on which a rig is used, set-up and strike among them. */
+final readonly class Days
+{
+    /**
+     * @param  string  $from  the first day: "2026-12-05"
+     * @param  string  $to  the last one, the same or a later
+     */
+    public function __construct(public string $from, public string $to)
+    {
+    }
+
+    /** Whether a text is a day of the calendar: "2026-12-05". */
+    public static function isDay(string $text): bool
+    {
+        return preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $parts) === 1
+            && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1]);
+    }
+
+    /** Whether a day is of both. */
+    public function overlap(self $other): bool
+    {
+        return $this->from <= $other->to && $other->from <= $this->to;
+    }
+
+    /** "5 December 2026", "5 to 6 December 2026", "30 November to 2 December 2026" */
+    public function words(): string
+    {
+        [$from, $to] = [new \DateTimeImmutable($this->from), new \DateTimeImmutable($this->to)];
+        $first = match (true) {
+            $this->from === $this->to => '',
+            $from->format('Y-m') === $to->format('Y-m') => $from->format('j').' to ',
+            $from->format('Y') === $to->format('Y') => $from->format('j F').' to ',
+            default => $from->format('j F Y').' to ',
+        };
+
+        return $first.$to->format('j F Y');
+    }
+}
