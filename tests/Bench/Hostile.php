@@ -26,6 +26,7 @@ use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
+use Illuminate\Support\Defer\DeferredCallbackCollection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\ValidationException;
@@ -130,6 +131,8 @@ final class Hostile
             }
             $bag = $bag === [] ? $this->round() : $bag;
             $this->form($record->refresh(), $user, $i, array_pop($bag));
+            // What is done once the answer is on its way.
+            app(DeferredCallbackCollection::class)->invoke();
             if ($i % 1000 === 999) {
                 $this->say(sprintf(
                     '%d forms: %d made, %d refused, %d failures',
