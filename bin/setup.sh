@@ -156,6 +156,10 @@ ensure_packages() {
         # Read what the tests have written: graphs, XML.
         command -v dot > /dev/null || want+=(graphviz)
         command -v xmllint > /dev/null || want+=(libxml2-utils)
+        # Read the settings that bin/deploy writes.
+        command -v systemd-analyze > /dev/null || want+=(systemd)
+        [ -x /usr/sbin/logrotate ] || want+=(logrotate)
+        [ -x /usr/sbin/keepalived ] || want+=(keepalived)
     fi
     if [ "${1:-}" = with-browser ]; then
         [ -x /usr/bin/chromium ] || want+=(chromium)
@@ -373,6 +377,28 @@ start_database() {
     done
 }
 
+# at_database: how clients of the database are told where it is, in CLIENT: by the socket of the project's own, which is started where it
+# does not run; or as .env has it, where the database is a service of its own.
+at_database() {
+    OWN_DATABASE=yes
+    if [ -d "$DATA/mysql" ] || [ "${1:-}" != elsewhere ]; then
+        ensure_database_server
+        CLIENT=(--socket="$SOCKET")
+        return
+    fi
+    OWN_DATABASE=""
+    local host
+    for host in $(env_value DB_HOST | tr , ' '); do
+        (umask 077 && printf '[client]\nhost="%s"\nport=%s\nuser="%s"\npassword="%s"\n' "$host" "$(env_value DB_PORT)" \
+            "$(env_value DB_USERNAME)" "$(env_value DB_PASSWORD)" > "$RUN/client.cnf")
+        CLIENT=(--defaults-extra-file="$RUN/client.cnf")
+        mariadb "${CLIENT[@]}" --connect-timeout=5 -e 'SELECT 1' > /dev/null 2>> "$LOG" && return
+    done
+    fail "Asking the database" "It does not answer at $(env_value DB_HOST), port $(env_value DB_PORT), with the account in .env."
+}
+# is_elsewhere: .env names a database that is a service of its own.
+is_elsewhere() { [ ! -d "$DATA/mysql" ] && [ -f .env ] && [ "$(env_value APP_ENV)" = production ]; }
+
 # ensure_database NAME: the database and the one account that may use it and those whose names begin so, from this machine only.
 ensure_database() {
     local password
@@ -403,14 +429,14 @@ serve() {
     # One of several web servers on this machine lets the others go first.
     step "Reading the settings" ${APP_NODE:+nice -n 19} env "${SUPERVISED[@]}" \
         QUEUE_CONNECTION=database DB_QUEUE_RETRY_AFTER=330 QUEUE_FAILED_DRIVER=null \
-        bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache'
+        bash -c 'umask 077; php artisan config:cache && php artisan route:cache && php artisan view:cache && php artisan catalogue:cache'
     account=$(lesser_account www-data)
     mkdir -p "${CACHE_PATH:-storage/framework/cache/data}" storage/framework/{cache/data,views,sessions,print} storage/logs storage/app/private
     if [ "$account" != "$(id -un)" ]; then
         # Some archives of libraries hold files that only their owner may read.
         [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor
         chown -R "$account" storage/framework storage/logs storage/app ${CACHE_PATH:+"$CACHE_PATH" "$VIEW_COMPILED_PATH"} \
-            "$folder/config.php" "$folder/routes.php" "$folder/temporary"
+            "$folder/config.php" "$folder/routes.php" "$folder/catalogue.php" "$folder/temporary"
     fi
     if [ "$(id -u)" = 0 ]; then
         user="user = $account"$'\n'"group = $account"
@@ -420,9 +446,11 @@ serve() {
     socket="$folder/php.sock"
     [ ${#socket} -le 100 ] || socket="$SHORT-$1.php"
     version=$(php -r 'echo PHP_MAJOR_VERSION.".".PHP_MINOR_VERSION;')
-    fill php-fpm.conf root "$ROOT" socket "$socket" user "$user" owner "$owner" workers "${WORKERS:-4}" > "$folder/php-fpm.conf"
+    fill php-fpm.conf pool "$(fill pool.conf root "$ROOT" socket "$socket" user "$user" owner "$owner" workers "${WORKERS:-4}")" \
+        > "$folder/php-fpm.conf"
     [ "$(id -u)" = 0 ] && user="user $account $account;" || user=""
-    fill nginx.conf root "$ROOT" folder "$folder" socket "$socket" user "$user" port "$1" > "$folder/nginx.conf"
+    fill nginx.conf folder "$folder" user "$user" site "$(fill site.conf root "$ROOT" socket "$socket" name _ \
+        listen "listen 127.0.0.1:$1;" listens_on 127.0.0.1)" > "$folder/nginx.conf"
     supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")" \
         queues "default${APP_NODE:+,node-$APP_NODE}" nice "${APP_NODE:+nice -n 10 }")"
     SERVER=$SUPERVISOR

@@ -8,7 +8,7 @@ use App\Models\User;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Equipment\EquipmentModel;
 
-/** The catalogue's files, read once a process, and what people made beside it. */
+/** The catalogue's files, read once a process or taken up as PHP that was written of them, and what people made beside it. */
 final class CatalogueFiles
 {
     private const SECONDS = 30 * 86400;
@@ -21,22 +21,63 @@ final class CatalogueFiles
         return self::$catalogue ??= self::kept();
     }
 
+    /**
+     * Writes it as PHP, which opcache keeps compiled; taken up until core or models change.
+     *
+     * @return string the file
+     *
+     * @throws \RuntimeException when it can't be written
+     */
+    public static function write(): string
+    {
+        $path = self::path();
+        $text = "<?php\n\nreturn ['stamp' => ".var_export(self::stamp(), true).", 'make' => static function (): array {\n"
+            .PhpSource::of(self::read()->models)."}];\n";
+        if (@file_put_contents("{$path}.new", $text) === false || ! rename("{$path}.new", $path)) {
+            throw new \RuntimeException("{$path} can't be written.");
+        }
+
+        return $path;
+    }
+
+    /** Beside the settings that are kept ready. */
+    private static function path(): string
+    {
+        return dirname(app()->getCachedConfigPath()).'/catalogue.php';
+    }
+
+    private static function stamp(): string
+    {
+        return CoreBuild::stamp().CoreBuild::dataStamp();
+    }
+
     private static function kept(): Catalogue
     {
-        $stamp = CoreBuild::stamp().CoreBuild::dataStamp();
+        /** @var array{stamp: string, make: \Closure(): array<string, EquipmentModel>}|false $written */
+        $written = is_file(self::path()) ? include self::path() : false;
+        if (is_array($written) && $written['stamp'] === self::stamp()) {
+            return Catalogue::holding($written['make']());
+        }
+        $stamp = self::stamp();
         $kept = Packed::get('catalogue');
         if (is_array($kept) && $kept['stamp'] === $stamp && $kept['catalogue'] instanceof Catalogue) {
             return $kept['catalogue'];
         }
+        $made = self::read();
+        Packed::put('catalogue', ['stamp' => $stamp, 'catalogue' => $made], self::SECONDS);
+
+        return $made;
+    }
+
+    private static function read(): Catalogue
+    {
         $files = glob(resource_path('catalogue/*.json')) ?: [];
-        $made = Catalogue::of((function () use ($files) {
+
+        return Catalogue::of((function () use ($files) {
             foreach ($files as $file) {
                 yield basename($file, '.json') => (string) file_get_contents($file);
             }
         })());
-        Packed::put('catalogue', ['stamp' => $stamp, 'catalogue' => $made], self::SECONDS);
-
-        return $made;
     }
 
     /** @return array<string, EquipmentModel> the catalogue's models and a user's own, by id */
