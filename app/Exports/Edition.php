@@ -106,7 +106,7 @@ final readonly class Edition
                 $one->caption === '' ? $one->created_at->format('j F Y') : "{$one->caption}, {$one->created_at->format('j F Y')}",
                 $one->width,
                 $one->height,
-                fn (): string => (string) Storage::disk('local')->get($one->path()),
+                fn (): string => (string) Storage::get($one->path()),
             );
         }
 

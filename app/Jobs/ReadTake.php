@@ -9,12 +9,12 @@ use App\Models\ToneTake;
 use App\Rigs\Memory;
 use App\Rigs\StoredRig;
 use App\Takes\SimulatedTake;
+use App\Takes\TakeFiles;
 use App\Takes\TakeReader;
 use HiddenWire\Core\Audio\InvalidSound;
 use HiddenWire\Core\Planning\Hearings;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Illuminate\Support\Facades\Storage;
 
 /**
  * Reads the recording of a tone test in the background, however long it takes: says how far it is, and ends where it is told to stop. A
@@ -50,6 +50,7 @@ final class ReadTake implements ShouldQueue
         }
         Memory::raise(self::MEMORY);
         $take->update(['state' => TakeState::Working, 'done' => 0, 'trouble' => '']);
+        $files = new TakeFiles($take);
         try {
             $rig = StoredRig::load($take->rig);
             $begun = 0.0;
@@ -61,11 +62,11 @@ final class ReadTake implements ShouldQueue
                     $take->hidden['seed'],
                     $take->hidden['what'],
                 );
-                Storage::makeDirectory($take->folder());
-                $file = Storage::path($take->file(0));
+                $file = $files->path(0);
                 $words = $simulated->write($file, fn (float $share) => $this->progress($take, self::RENDERED * $share));
                 $take->update(['hidden' => [...$take->hidden, 'words' => $words],
                     'files' => [['name' => 'simulated.wav', 'bytes' => (int) filesize($file)]]]);
+                $files->keep(0);
                 $begun = self::RENDERED;
             }
             $read = (new TakeReader($rig, $take))->read(fn (float $share) => $this->progress($take, $begun + (1 - $begun) * $share));
@@ -74,6 +75,8 @@ final class ReadTake implements ShouldQueue
             // Whoever stopped it has said so already.
         } catch (InvalidSound $e) {
             $take->update(['state' => TakeState::Failed, 'trouble' => mb_strimwidth($e->getMessage(), 0, 400, '…')]);
+        } finally {
+            $files->leave();
         }
     }
 

@@ -66,7 +66,7 @@ final class Pictures
             'width' => $image->width(),
             'height' => $image->height(),
         ]);
-        Storage::disk('local')->put($picture->path(), $jpeg);
+        Storage::put($picture->path(), $jpeg);
         $picture->save();
 
         return $picture;
@@ -75,13 +75,13 @@ final class Pictures
     public function remove(Picture $picture): void
     {
         $picture->delete();
-        Storage::disk('local')->delete($picture->path());
+        Storage::delete($picture->path());
     }
 
     /** Deletes the files of a rig that is gone. */
     public function forget(int $rig): void
     {
-        Storage::disk('local')->deleteDirectory("pictures/{$rig}");
+        Storage::deleteDirectory("pictures/{$rig}");
     }
 
     /**

@@ -49,7 +49,7 @@ final class RigArchive
         $zip->addFromString("{$folder}/rig.json", (string) Recovery::document($rig));
         foreach ($rig->pictures as $picture) {
             /** @var Picture $picture */
-            $data = Storage::disk('local')->get($picture->path());
+            $data = Storage::get($picture->path());
             if ($data !== null) {
                 $zip->addFromString("{$folder}/{$picture->unit}-{$picture->id}.jpg", $data);
             }

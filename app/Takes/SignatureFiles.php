@@ -24,12 +24,12 @@ final class SignatureFiles
     {
         $name = implode('-', array_map(fn (Signature $one) => $one->number.($one->inBursts ? 'b' : ''), $signatures));
         $file = "signatures/{$name}.wav";
-        if (! Storage::exists($file)) {
-            Storage::makeDirectory('signatures');
+        if (! Storage::disk('local')->exists($file)) {
+            Storage::disk('local')->makeDirectory('signatures');
             $writer = new WavWriter(count($signatures), self::RATE);
             $frames = (int) (Signature::SECONDS * self::RATE);
             // Whoever asks at the same time writes the same.
-            $part = Storage::path("{$file}.".bin2hex(random_bytes(4)));
+            $part = Storage::disk('local')->path("{$file}.".bin2hex(random_bytes(4)));
             $handle = fopen($part, 'wb') ?: throw new \RuntimeException("{$part} can't be written");
             fwrite($handle, $writer->header($frames));
             for ($at = 0; $at < $frames; $at += self::RATE) {
@@ -42,9 +42,9 @@ final class SignatureFiles
                 fwrite($handle, $writer->block($block === [] ? [[]] : $block));
             }
             fclose($handle);
-            rename($part, Storage::path($file));
+            rename($part, Storage::disk('local')->path($file));
         }
 
-        return Storage::path($file);
+        return Storage::disk('local')->path($file);
     }
 }

@@ -20,7 +20,6 @@ use HiddenWire\Core\Tones\OrdinaryTake;
 use HiddenWire\Core\Tones\Signature;
 use HiddenWire\Core\Tones\TonePlan;
 use HiddenWire\Core\Tones\ToneTest;
-use Illuminate\Support\Facades\Storage;
 
 /** Reads the files of a recording: which channels are which track, and what is on them. */
 final readonly class TakeReader
@@ -176,7 +175,7 @@ final readonly class TakeReader
     {
         $wavs = [];
         foreach ($this->take->files as $index => ['bytes' => $bytes]) {
-            $file = Storage::path($this->take->file($index));
+            $file = (new TakeFiles($this->take))->path($index);
             if ($bytes === 0) {
                 WavFormat::read('');
             }

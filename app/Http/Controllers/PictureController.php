@@ -46,9 +46,9 @@ final class PictureController
     public function show(Rig $rig, Picture $picture): StreamedResponse
     {
         Gate::authorize('view', $rig);
-        abort_unless(Storage::disk('local')->exists($picture->path()), 404);
+        abort_unless(Storage::exists($picture->path()), 404);
 
-        return Storage::disk('local')->response(
+        return Storage::response(
             $picture->path(),
             "{$picture->unit}-{$picture->id}.jpg",
             ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400'],

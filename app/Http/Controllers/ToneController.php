@@ -13,6 +13,7 @@ use App\Rigs\Heard;
 use App\Rigs\StoredRig;
 use App\Takes\SignatureFiles;
 use App\Takes\SimulatedTake;
+use App\Takes\TakeFiles;
 use App\Takes\TakeReader;
 use App\ViewModels\RigPage;
 use App\ViewModels\TakePage;
@@ -24,7 +25,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\Rule;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
@@ -111,13 +111,12 @@ final class ToneController
         $this->allow($rig, $take, 'test');
         $file = $take->files[$index] ?? abort(404);
         abort_unless($take->state === TakeState::Coming, 409, 'It is not coming in any more.');
-        $path = Storage::path($take->file($index));
-        Storage::makeDirectory($take->folder());
-        $there = self::sizeOf($path);
+        $files = new TakeFiles($take);
+        $there = $files->bytes($index);
         $bytes = $request->getContent();
         if ($request->integer('from') === $there && $there + strlen($bytes) <= $file['bytes'] && strlen($bytes) <= self::PIECE) {
             abort_if(
-                @file_put_contents($path, $bytes, FILE_APPEND | LOCK_EX) !== strlen($bytes),
+                ! $files->add($index, $bytes),
                 507,
                 'There is no room for it on the disk. Remove recordings that are not needed.',
             );
@@ -132,8 +131,7 @@ final class ToneController
     {
         $this->allow($rig, $take, 'test');
         foreach ($take->files as $index => $file) {
-            $path = Storage::path($take->file($index));
-            $there = self::sizeOf($path);
+            $there = (new TakeFiles($take))->bytes($index);
             abort_if($there !== $file['bytes'], 409, "{$file['name']} is not there yet: {$there} of {$file['bytes']} bytes.");
         }
         if ($take->state === TakeState::Coming) {
@@ -221,13 +219,6 @@ final class ToneController
             'played' => (new TonePlan(Heard::in($content, $in, $rig)))->played(), 'files' => $files, 'marks' => [], 'hidden' => $hidden,
             'state' => $state,
         ]);
-    }
-
-    private static function sizeOf(string $path): int
-    {
-        clearstatcache(true, $path);
-
-        return is_file($path) ? (int) filesize($path) : 0;
     }
 
     private function allow(Rig $rig, ToneTake $take, string $to = 'view'): void
