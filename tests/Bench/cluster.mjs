@@ -57,8 +57,22 @@ const signIn = async ({ email, password }) => {
 
 const viewOf = ({ rig, unit }) => `/rigs/${rig}/recipes?select=unit:${unit}`;
 
+/** The card that those who share a rig tick off together, each steps of their own. */
+const CARD = 'run-down';
+
+/** Ticks one step, or takes the tick back, as a phone does; what was answered last stands. */
+const tick = async (one, person, mine, token, number) => {
+    const step = one.steps[number % one.steps.length];
+    const is = { step, on: Math.floor(number / one.steps.length) % 2 === 0, at: Date.now() };
+    const answer = await asked(person, `/rigs/${one.rig}/cards/${CARD}`, JSON.stringify({ ticks: [is] }), { Accept: 'application/json', 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token });
+    if (answer?.status === 200) mine.ticks[step] = is;
+    else if (answer === null) delete mine.ticks[step];
+    else told.errors.push(`A tick was answered ${answer.status}: ${answer.text().slice(0, 120)}`);
+    mine.ticked += answer?.status === 200 ? 1 : 0;
+};
+
 const edits = async (one, person, first, until) => {
-    const mine = { id: one.id, rig: one.rig, acknowledged: [], unsure: [] };
+    const mine = { id: one.id, rig: one.rig, acknowledged: [], unsure: [], ticks: {}, ticked: 0 };
     told.people.push(mine);
     const view = viewOf(one);
     let page = first;
@@ -79,6 +93,7 @@ const edits = async (one, person, first, until) => {
             else told.errors.push(`An edit was answered ${answer.status}: ${answer.text().slice(0, 120)}`);
             page = (await asked(person, view))?.text() ?? page;
         }
+        await tick(one, person, mine, tokenOf(page), number);
         await wait(THINKS * (0.5 + Math.random()));
     }
 };
@@ -86,6 +101,8 @@ const edits = async (one, person, first, until) => {
 const begins = [];
 for (const one of people) {
     const person = await signIn(one);
+    const steps = [...(await asked(person, `/rigs/${one.rig}/cards/${CARD}`)).text().matchAll(/data-step="([0-9a-f]+)"/g)].map(([, step]) => step);
+    one.steps = steps.filter((_, i) => i % one.of === one.share);
     begins.push([one, person, (await asked(person, viewOf(one))).text()]);
 }
 console.error('signed in');

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\ImportRig;
+use App\Models\CardTick;
 use App\Models\Member;
 use App\Models\MemberRole;
 use App\Models\Revision;
@@ -41,14 +42,14 @@ if ($argv[1] === 'people') {
             (new Member)->forceFill(['rig_id' => $rig->id, 'user_id' => $user->id, 'role' => MemberRole::Edit, 'accepted_at' => now()])->save();
         }
         $people[] = ['id' => $user->id, 'email' => $user->email, 'password' => $password, 'rig' => $rig->id, 'unit' => 'mixer',
-            'point' => $points[intdiv($i, $rigs) % count($points)]];
+            'point' => $points[intdiv($i, $rigs) % count($points)], 'share' => intdiv($i, $rigs), 'of' => (int) ceil($count / $rigs)];
     }
     exit(json_encode($people, JSON_THROW_ON_ERROR));
 }
 
-/** @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string, retried: int} $told */
+/** @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>, ticks: array<string, array{on: bool, at: int}>, ticked: int}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string, retried: int} $told */
 $told = json_decode((string) file_get_contents($argv[2]), true, flags: JSON_THROW_ON_ERROR);
-$acknowledged = $found = $doubled = $lost = 0;
+$acknowledged = $found = $doubled = $lost = $ticked = $ticksLost = 0;
 foreach ($told['people'] as $one) {
     $stored = Revision::query()->where('rig_id', $one['rig'])->where('user_id', $one['id'])->where('number', '>', 1)->orderBy('number')
         ->pluck('what')->all();
@@ -58,6 +59,11 @@ foreach ($told['people'] as $one) {
     foreach ($one['acknowledged'] as $what) {
         $found += ($times[$what] ?? 0) > 0 ? 1 : 0;
         $lost += ($times[$what] ?? 0) === 0 ? 1 : 0;
+    }
+    $ticked += $one['ticked'];
+    foreach ($one['ticks'] as $step => $is) {
+        $kept = CardTick::query()->where('rig_id', $one['rig'])->where('card', 'run-down')->where('step', $step)->first();
+        $ticksLost += $kept !== null && $kept->is_on === $is['on'] && $kept->at_ms === $is['at'] ? 0 : 1;
     }
     $doubled += count(array_filter($times, fn (int $count) => $count > 1));
     $isUnsure = fn (string $what): bool => in_array((float) preg_replace('/.*?(−?)([\d.]+) dB$/u', '-$2', $what), array_map(floatval(...), $one['unsure']), true);
@@ -72,9 +78,10 @@ foreach (Rig::query()->orderBy('id')->get() as $rig) {
     $different += (new DocumentWriter)->write(RigFromRows::rig($rig)) === $now->document ? 0 : 1;
 }
 $migrated = Schema::hasTable('added_while_serving') && DB::table('rigs')->where('added_while_serving', '!=', 7)->doesntExist();
-$isOk = $acknowledged > 0 && $found === $acknowledged && $doubled === 0 && $told['errors'] === [] && $different === 0
+$isOk = $acknowledged > 0 && $ticked > 0 && $ticksLost === 0 && $found === $acknowledged && $doubled === 0 && $told['errors'] === [] && $different === 0
     && $told['longest'] <= LONGEST_S && $migrated;
 printf("  edits acknowledged %d, found %d, made twice %d   %s\n", $acknowledged, $found, $doubled, $found === $acknowledged && $doubled === 0 ? 'ok' : 'MISSED');
+printf("  ticks acknowledged %d, steps that stand otherwise than was answered last %d   %s\n", $ticked, $ticksLost, $ticked > 0 && $ticksLost === 0 ? 'ok' : 'MISSED');
 printf("  requests answered %d, of them sent again %d; refused because another person changed the same thing %d\n", $told['asked'], $told['retried'], $told['refused']);
 printf("  longest time without an answer %.1f s (limit %.0f; %s)   %s\n", $told['longest'], LONGEST_S, $told['longestOf'], $told['longest'] <= LONGEST_S ? 'ok' : 'MISSED');
 printf("  errors seen %d   %s\n", count($told['errors']), $told['errors'] === [] ? 'ok' : 'MISSED');
