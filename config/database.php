@@ -85,9 +85,9 @@ return [
             // begin rigs at the same time stand in each other's way.
             'isolation_level' => 'READ COMMITTED',
             // Where several hosts are named, they are the nodes of a cluster: what one has acknowledged is read from every other.
-            // A statement is one message to the server, with its values in it. As two and a third that nobody answers, they take longer; and a
-            // node that had to give a transaction up says so in answer to the next message: where that has no answer, nobody hears of it, and
-            // what follows is committed statement by statement.
+            // A statement is one message to the server, with its values in it. As two and a third that has no answer it takes longer; and a
+            // node that had to give a transaction up says so in answer to the next message: where that has no answer, nobody hears of it,
+            // and what follows is committed statement by statement.
             'options' => extension_loaded('pdo_mysql') ? array_filter([
                 (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_SSL_CA : PDO::MYSQL_ATTR_SSL_CA) => env('MYSQL_ATTR_SSL_CA'),
                 PDO::ATTR_EMULATE_PREPARES => true,

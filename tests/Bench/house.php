@@ -111,8 +111,13 @@ foreach (array_chunk(range($revision['number'] + 1, $revision['number'] + $left)
         'document' => ''] + $revision, $chunk));
 }
 DB::statement('ANALYZE TABLE rigs, revisions, units, members');
-printf("  %d rigs of %d accounts, of which one has %d, and %d revisions\n", DB::table('rigs')->count(), DB::table('users')->count(),
-    $user->rigs()->count(), DB::table('revisions')->count());
+printf(
+    "  %d rigs of %d accounts, of which one has %d, and %d revisions\n",
+    DB::table('rigs')->count(),
+    DB::table('users')->count(),
+    $user->rigs()->count(),
+    DB::table('revisions')->count(),
+);
 $after = $medians();
 $missed = 0;
 foreach ($after as $name => $ms) {

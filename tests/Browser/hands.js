@@ -114,3 +114,12 @@ export const keyboard = (page) => {
     };
     return { press, to, write, choose, push, letGo };
 };
+
+/** Begins a crew; gives the address of its page. */
+export const beginCrew = async (page, name = 'Pier night crew') => {
+    await page.goto('/crews');
+    await page.getByLabel('Name').fill(name);
+    await page.getByRole('button', { name: 'Begin it' }).click();
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+    return new URL(page.url()).pathname;
+};

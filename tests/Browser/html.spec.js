@@ -1,6 +1,6 @@
 import { test, expect } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
-import { openRig, openSmall, rigOf, signIn } from './hands.js';
+import { beginCrew, openRig, openSmall, rigOf, signIn } from './hands.js';
 
 // How the text is set (spaces, a slash before a tag's end), and what is only a matter of taste, is not looked at.
 const validator = new HtmlValidate({
@@ -54,9 +54,10 @@ test('every view of a rig is valid HTML', async ({ page }) => {
 test('every page beside a rig is valid HTML', async ({ page, browser }) => {
     await signIn(page);
     const found = [];
-    for (const address of ['/', '/account', '/models', '/models/mixer', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam']) {
+    for (const address of ['/', '/account', '/models', '/models/mixer', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam', '/crews', '/find', '/find?q=mixer']) {
         found.push(...await troubles(page, address));
     }
+    found.push(...await troubles(page, await beginCrew(page)), ...await troubles(page, '/'));
     const guest = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage();
     for (const address of ['/register', '/sign-in', '/forgotten']) found.push(...await troubles(guest, address));
     expect(found).toEqual([]);

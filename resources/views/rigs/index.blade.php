@@ -53,7 +53,8 @@
             </nav>
         @endif
         @if ($shelf->crew !== null) <h2 class="shelf-title">{{ $shelf->crew->name }}</h2>
-            <p class="quiet">Rigs of this crew. <a href="{{ route('crews.show', $shelf->crew->id) }}">People and roles</a></p>
+            <p class="quiet">{{ $shelf->cards === [] ? 'This crew has no rigs yet.' : 'Rigs of this crew.' }}
+                <a href="{{ route('crews.show', $shelf->crew->id) }}">People and roles</a></p>
         @elseif ($shelf->cards !== []) <h2 class="shelf-title">Your rigs</h2> @endif
         <div class="cards" x-data="standings" @if ($shelf->isIncomplete())
             data-standings="{{ route('rigs.standings',
