@@ -381,7 +381,7 @@ start_database() {
 # does not run; or as .env has it, where the database is a service of its own.
 at_database() {
     OWN_DATABASE=yes
-    if [ -d "$DATA/mysql" ] || [ "${1:-}" != elsewhere ]; then
+    if ! is_elsewhere; then
         ensure_database_server
         CLIENT=(--socket="$SOCKET")
         return

@@ -10,8 +10,7 @@ use HiddenWire\Core\Book\Cards\Cabling;
 use HiddenWire\Core\Rig\Hands;
 
 /**
- * What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions; last
- * the way to look in all rigs.
+ * What of a rig answers to a few letters: units, sockets, cables by label, devices by name, sounds, listeners, views and actions.
  */
 final readonly class Finder
 {
@@ -20,9 +19,14 @@ final readonly class Finder
     /** @var list<array{what: string, kind: string, url: string}> */
     public array $found;
 
+    /** @var list<array{what: string, kind: string, url: string}> the way to look in all rigs, where something is looked for */
+    public array $elsewhere;
+
     public function __construct(private RigPage $page, public string $text)
     {
         $this->found = $this->find($text);
+        $this->elsewhere = trim($text) === '' ? []
+            : [['what' => "“{$text}” in all rigs", 'kind' => 'find', 'url' => route('find-all', ['q' => $text], false)]];
     }
 
     /**
@@ -45,11 +49,8 @@ final readonly class Finder
         }
         $found = $ranked === [] ? $near : $ranked;
         sort($found);
-        $elsewhere = ['what' => "“{$text}” in all rigs", 'kind' => 'find', 'url' => route('find-all', ['q' => $text], false)];
 
-        return [
-            ...array_slice(array_map(fn (array $one) => $one[2], $found), 0, self::MOST), ...$search->isEmpty() ? [] : [$elsewhere],
-        ];
+        return array_slice(array_map(fn (array $one) => $one[2], $found), 0, self::MOST);
     }
 
     /** @return list<array{what: string, kind: string, also: list<string>, about: string, url: string}> */

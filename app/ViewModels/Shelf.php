@@ -24,6 +24,8 @@ final readonly class Shelf
 {
     public const PER_PAGE = 50;
 
+    private const INVITATIONS = 20;
+
     /** @var CursorPaginator<int, Rig> by when they were changed, the latest first */
     public CursorPaginator $rigs;
 
@@ -42,8 +44,8 @@ final readonly class Shelf
     /** @var Collection<int, CrewMember> */
     public Collection $crewInvitations;
 
-    /** @var Collection<int, Crew> the crews that somebody is in */
-    public Collection $crews;
+    /** @var list<Crew> the crews that somebody is in, by name */
+    public array $crews;
 
     /** The crew whose rigs alone are shown; null for all that somebody may see. */
     public ?Crew $crew;
@@ -60,14 +62,21 @@ final readonly class Shelf
      */
     public function __construct(User $user, Starters $starters, public array $problems = [], array $asked = [])
     {
-        $this->crew = self::crew($user, $asked['crew'] ?? '');
-        $this->mayBegin = $this->crew === null || $this->crew->roleOf($user)?->covers(MemberRole::Edit) === true;
-        $this->crews = $user->crews()->get();
-        $this->rigs = self::page($user, $this->crew, ['user:id,name', 'crew:id,name',
+        $memberships = $user->crewMemberships()->with('crew:id,name')->latest('id')->get();
+        $joined = $memberships->filter(fn (CrewMember $one) => $one->accepted_at !== null && $one->crew !== null);
+        $this->crewInvitations = $memberships->filter(fn (CrewMember $one) => $one->accepted_at === null)->take(self::INVITATIONS);
+        $crews = array_filter(array_map(fn (CrewMember $one) => $one->crew, array_values($joined->all())));
+        usort($crews, fn (Crew $a, Crew $b) => $a->name <=> $b->name);
+        $this->crews = $crews;
+        $shown = $joined->firstWhere('crew_id', (int) ($asked['crew'] ?? ''));
+        $this->crew = $shown?->crew;
+        $this->mayBegin = $shown === null || $shown->role->covers(MemberRole::Edit);
+        $managed = $joined->where('role', MemberRole::Manage)->pluck('crew_id')->all();
+        $seen = self::query($user, $this->crew, array_values($joined->pluck('crew_id')->all()));
+        $this->count = (clone $seen)->count();
+        $this->rigs = self::paged($seen->with(['user:id,name', 'crew:id,name',
             'members' => fn ($members) => $members->where('user_id', $user->id)->whereNotNull('accepted_at'),
-            'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)]);
-        $this->count = self::query($user, $this->crew)->count();
-        $managed = $user->crews(MemberRole::Manage)->pluck('id')->all();
+            'layouts' => fn ($layouts) => $layouts->where('depth', MapDepth::Cables->value)]), $this->crew);
         $standings = self::standings($this->rigs->items());
         $this->cards = array_values(array_map(fn (Rig $rig) => new RigCard(
             $rig,
@@ -75,8 +84,7 @@ final readonly class Shelf
             $rig->crew_id === null ? $rig->user_id === $user->id : in_array($rig->crew_id, $managed, true),
         ), $this->rigs->items()));
         $this->invitations = $user->invitations()->with('rig:id,name,user_id,crew_id', 'rig.user:id,name', 'rig.crew:id,name')->latest('id')
-            ->limit(20)->get();
-        $this->crewInvitations = $user->crewInvitations()->with('crew:id,name')->latest('id')->limit(20)->get();
+            ->limit(self::INVITATIONS)->get();
         $limits = [Limits::rigs($this->crew ?? $user), Limits::imports($user)];
         $this->limits = array_values(array_filter($limits, fn (Limit $one) => $one->isNear()));
         $this->like = $this->rigs->onFirstPage() && $this->mayBegin
@@ -86,12 +94,20 @@ final readonly class Shelf
     /**
      * The page that is asked for: it begins behind a rig, however many come before that.
      *
-     * @param  array<array-key, string|\Closure>  $with  relations
      * @return CursorPaginator<int, Rig>
      */
-    public static function page(User $user, ?Crew $crew = null, array $with = []): CursorPaginator
+    public static function page(User $user, ?Crew $crew = null): CursorPaginator
     {
-        return self::query($user, $crew)->with($with)->latest('rigs.updated_at')->latest('rigs.id')->cursorPaginate(self::PER_PAGE)
+        return self::paged(self::query($user, $crew), $crew);
+    }
+
+    /**
+     * @param  Builder<Rig>  $rigs
+     * @return CursorPaginator<int, Rig>
+     */
+    private static function paged(Builder $rigs, ?Crew $crew): CursorPaginator
+    {
+        return $rigs->latest('rigs.updated_at')->latest('rigs.id')->cursorPaginate(self::PER_PAGE)
             ->appends($crew === null ? [] : ['crew' => (string) $crew->id]);
     }
 
@@ -101,10 +117,13 @@ final readonly class Shelf
         return $asked === '' ? null : $user->crews()->whereKey((int) $asked)->first();
     }
 
-    /** @return Builder<Rig> */
-    private static function query(User $user, ?Crew $crew): Builder
+    /**
+     * @param  list<int>|null  $crews  the numbers of somebody's crews, where they are known
+     * @return Builder<Rig>
+     */
+    private static function query(User $user, ?Crew $crew, ?array $crews = null): Builder
     {
-        return $crew === null ? $user->visibleRigs() : Rig::query()->where('rigs.crew_id', $crew->id);
+        return $crew === null ? $user->visibleRigs($crews) : Rig::query()->where('rigs.crew_id', $crew->id);
     }
 
     /** Whether the page has to ask for the counts of some. */

@@ -83,6 +83,9 @@ final class Bounds
     /** Of firmware and serial number. */
     public const NOTE = 60;
 
+    /** An address of mail. */
+    public const EMAIL = 190;
+
     /** A day of the calendar. */
     public const DAY = 10;
 

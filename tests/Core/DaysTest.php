@@ -38,5 +38,5 @@ it('takes days of the calendar only, in their order', function (mixed $days, ?st
     [(object) ['from' => '2026-02-29', 'to' => '2026-03-01'], '/days/from'],
     [(object) ['from' => '2026-12-05', 'to' => '2026-12-04'], '/days/to'],
     [(object) ['from' => '5 December', 'to' => '2026-12-06'], '/days/from'],
-    [(object) ['from' => '2026-12-05'], '/days'],
+    [(object) ['from' => '2026-12-05'], '/days/to'],
 ]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\ChangeRig;
 use App\Actions\CreateRig;
 use App\Actions\ImportRig;
+use App\Models\Crew;
 use App\Models\Rig;
 use App\Models\User;
 use App\Rigs\RigCounts;
@@ -53,7 +54,7 @@ it('shows a page of rigs by what is kept with them, and reads none', function ()
     }
 });
 
-it('finds a person\'s rigs by indexes', function () {
+it('finds a person\'s rigs by indexes', function (bool $hasCrew) {
     $others = array_map(
         fn (int $i) => ['name' => "Somebody {$i}", 'email' => "somebody-{$i}@example.test", 'password' => 'x'],
         range(1, 50),
@@ -63,7 +64,12 @@ it('finds a person\'s rigs by indexes', function () {
     foreach (DB::table('users')->where('email', 'like', 'somebody%')->pluck('id') as $owner) {
         DB::table('rigs')->insert(array_fill(0, 40, ['user_id' => $owner] + $row));
     }
-    DB::statement('ANALYZE TABLE rigs, members');
+    if ($hasCrew) {
+        $crew = Crew::query()->create(['name' => 'Night pier']);
+        $crew->members()->create(['user_id' => $this->user->id, 'role' => 'edit', 'accepted_at' => now()]);
+        DB::table('rigs')->insert(array_fill(0, 5, ['user_id' => null, 'crew_id' => $crew->id] + $row));
+    }
+    DB::statement('ANALYZE TABLE rigs, members, crew_members');
     $query = $this->user->visibleRigs();
     $plan = DB::select('EXPLAIN '.$query->toSql(), $query->getBindings());
     foreach ($plan as $step) {
@@ -73,7 +79,7 @@ it('finds a person\'s rigs by indexes', function () {
         }
     }
     expect(array_sum(array_map(fn ($step) => (int) $step->rows, $plan)))->toBeLessThan(100);
-});
+})->with(['without a crew' => [false], 'with a crew' => [true]]);
 
 it('counts at the change what nobody has to count later, and later what was too large or counted by another build', function () {
     expect(RigCounts::isKnown($this->rig->revisions()->sole()))->toBeTrue();

@@ -15,6 +15,7 @@ use App\Models\User;
 use App\Rigs\RigTransaction;
 use App\Rigs\RowLock;
 use App\ViewModels\CrewPage;
+use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Count;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -98,7 +99,7 @@ final class CrewController
     {
         Gate::authorize('manage', $crew);
         $fields = $request->validate([
-            'email' => ['required', 'string', 'email', 'max:190'],
+            'email' => ['required', 'string', 'email', 'max:'.Bounds::EMAIL],
             'role' => ['required', Rule::enum(MemberRole::class)],
         ]);
         $email = mb_strtolower($fields['email']);
@@ -176,7 +177,7 @@ final class CrewController
 
     private static function name(Request $request): string
     {
-        return $request->validate(['name' => ['required', 'string', 'max:60']])['name'];
+        return $request->validate(['name' => ['required', 'string', 'max:'.Bounds::SHORT_NAME]])['name'];
     }
 
     private function user(Request $request): User

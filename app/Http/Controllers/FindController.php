@@ -22,7 +22,7 @@ final class FindController
         $finder = new Finder($page, $request->string('q')->toString());
 
         return $request->expectsJson()
-            ? response()->json($finder->found)
+            ? response()->json([...$finder->found, ...$finder->elsewhere])
             : view('rigs.find', ['page' => $page, 'finder' => $finder]);
     }
 }

@@ -35,7 +35,7 @@ export function finder() {
             const answer = await fetch(address, { headers: { Accept: 'application/json' } }).catch(() => null);
             if (number !== this.asked) return;
             this.found = answer?.ok ? await answer.json() : [];
-            this.says = this.found.length > 0 ? '' : answer === null ? 'The server does not answer.'
+            this.says = this.found.some(({ kind }) => kind !== 'find') ? '' : answer === null ? 'The server does not answer.'
                 : answer.ok ? 'Nothing here is called that.' : 'The server could not look: something went wrong there.';
         },
 

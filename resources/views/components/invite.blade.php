@@ -3,7 +3,8 @@
 @php use App\Models\MemberRole; @endphp
 <form class="row-form" method="post" action="{{ $to }}">
     @csrf
-    <label>Email of their account <input name="email" type="email" required maxlength="190" value="{{ old('email') }}"></label>
+    <label>Email of their account <input name="email" type="email" required maxlength="{{ Bounds::EMAIL }}"
+        value="{{ old('email') }}"></label>
     <label>Role <select name="role">@foreach (MemberRole::cases() as $case) <option value="{{ $case->value }}"
         @selected(old('role') === $case->value)>{{ $case->value }}</option> @endforeach</select></label>
     <button class="do" type="submit">Invite</button>

@@ -23,7 +23,8 @@
             <h2 id="new-crew">New crew</h2>
             <form method="post" action="{{ route('crews.store') }}">
                 @csrf
-                <label>Name <input class="form-control" name="name" maxlength="60" required value="{{ old('name') }}"></label>
+                <label>Name <input class="form-control" name="name" maxlength="{{ Bounds::SHORT_NAME }}"
+                    required value="{{ old('name') }}"></label>
                 @error('name') <p class="trouble" role="alert">{{ $message }}</p> @enderror
                 <button class="btn btn-sm btn-ink" type="submit">Begin it</button>
             </form>

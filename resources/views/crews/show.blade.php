@@ -35,7 +35,7 @@
             <section class="account-part" aria-labelledby="crew-name">
                 <h2 id="crew-name">Name</h2>
                 <form method="post" action="{{ route('crews.rename', $page->crew->id) }}">@csrf @method('put')
-                    <label>Name of the crew <input class="form-control" name="name" maxlength="60" required
+                    <label>Name of the crew <input class="form-control" name="name" maxlength="{{ Bounds::SHORT_NAME }}" required
                         value="{{ $page->crew->name }}"></label>
                     <button class="btn btn-sm btn-ink" type="submit">Rename</button></form>
             </section>

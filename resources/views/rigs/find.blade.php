@@ -7,6 +7,7 @@
         <ul class="found">
             @forelse ($finder->found as $one) <li><a href="{{ $one['url'] }}"><strong>{{ $one['what'] }}</strong>
                 <small>{{ $one['kind'] }}</small></a></li> @empty <li class="quiet">Nothing here is called that.</li> @endforelse
+            @foreach ($finder->elsewhere as $one) <li><a href="{{ $one['url'] }}"><strong>{{ $one['what'] }}</strong></a></li> @endforeach
         </ul>
     </div>
 </x-rig-frame>

@@ -45,7 +45,7 @@
                     <button class="do" type="submit">Decline</button></form>
             </div>
         @endforeach
-        @if ($shelf->crews->isNotEmpty())
+        @if ($shelf->crews !== [])
             <nav class="shelf-crews" aria-label="Whose rigs">
                 <a href="{{ route('rigs.index') }}" @if ($shelf->crew === null) aria-current="page" @endif>All rigs</a>
                 @foreach ($shelf->crews as $crew) <a href="{{ route('rigs.index', ['crew' => $crew->id]) }}"
