@@ -29,7 +29,7 @@ test('a crew takes a rig over, and each sees it as far as their role goes', asyn
     await expect(hers.page.getByRole('button', { name: 'Start a test' })).toBeVisible();
 
     await page.goto(crew);
-    await page.getByLabel('Role of Odo').selectOption('view');
+    await page.getByLabel('What Odo may do').selectOption('view');
     await page.getByRole('button', { name: 'Set the role of Odo' }).click();
     await expect(page.getByText('Odo may look at the rigs of the crew now.').first()).toBeVisible();
     await hers.page.reload();

@@ -7,7 +7,7 @@
             }}{{ $member->accepted_at === null ? ', invited, not accepted yet' : '' }}</span>
         @if ($mayManage) <div class="member-do">
             <form method="post" action="{{ $role($member) }}">@csrf @method('put')
-                <select class="form-select form-select-sm" name="role" aria-label="Role of {{ $member->user->name }}">
+                <select class="form-select form-select-sm" name="role" aria-label="What {{ $member->user->name }} may do">
                     @foreach (MemberRole::cases() as $case) <option value="{{ $case->value }}"
                         @selected($case === $member->role)>{{ $case->value }}</option> @endforeach</select>
                 <button class="do" type="submit">Set<span class="visually-hidden"> the role of {{ $member->user->name }}</span></button>
