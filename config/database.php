@@ -86,8 +86,7 @@ return [
             'isolation_level' => 'READ COMMITTED',
             // Where several hosts are named, they are the nodes of a cluster: what one has acknowledged is read from every other.
             // A statement is one message to the server, with its values in it. As two and a third that has no answer it takes longer; and a
-            // node that had to give a transaction up says so in answer to the next message: where that has no answer, nobody hears of it,
-            // and what follows is committed statement by statement.
+            // node that gives a transaction up says so in answer to the next message, which has to be one that has an answer.
             'options' => extension_loaded('pdo_mysql') ? array_filter([
                 (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_SSL_CA : PDO::MYSQL_ATTR_SSL_CA) => env('MYSQL_ATTR_SSL_CA'),
                 PDO::ATTR_EMULATE_PREPARES => true,
