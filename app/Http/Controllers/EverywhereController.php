@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Rigs\Everywhere;
+use App\ViewModels\FoundEverywhere;
 use HiddenWire\Core\Quantity\Bounds;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -17,7 +18,7 @@ final class EverywhereController
         $text = mb_substr(trim(mb_scrub($request->string('q')->toString())), 0, Bounds::NAME);
 
         return view('rigs.everywhere', [
-            'text' => $text, 'found' => (new Everywhere($request->user() ?? abort(401), $text))->found(),
+            'found' => new FoundEverywhere($text, new Everywhere($request->user() ?? abort(401), $text)),
         ]);
     }
 }
