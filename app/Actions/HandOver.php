@@ -22,12 +22,12 @@ final class HandOver
                 'user_id' => $to instanceof User ? $to->id : null,
                 'crew_id' => $to instanceof Crew ? $to->id : null,
             ]);
+            // Whoever has it needs no invitation to it.
+            if ($to instanceof User) {
+                $rig->members()->where('user_id', $to->id)->delete();
+            }
         }, isOnce: true);
         $rig->refresh();
-        // Whoever has it needs no invitation to it.
-        if ($to instanceof User) {
-            $rig->members()->where('user_id', $to->id)->delete();
-        }
         $words = $to instanceof Crew ? "the crew {$to->name}" : $to->name;
         Deed::note("Handed {$rig->name} over to {$words}.", $by, $rig, $to instanceof User ? $to : null, $to instanceof Crew ? $to : null);
     }
