@@ -20,8 +20,6 @@ final readonly class CrewPage
 
     private const DEEDS = 30;
 
-    public MemberRole $role;
-
     public bool $mayManage;
 
     /** @var Collection<int, CrewMember> */
@@ -37,8 +35,7 @@ final readonly class CrewPage
 
     public function __construct(public Crew $crew, User $user)
     {
-        $this->role = $crew->roleOf($user) ?? MemberRole::View;
-        $this->mayManage = $this->role === MemberRole::Manage;
+        $this->mayManage = $crew->roleOf($user) === MemberRole::Manage;
         $this->members = $crew->members()->with('user:id,name,email')->orderBy('id')->get();
         $this->rigs = $crew->rigs()->latest('updated_at')->latest('id')->limit(self::RIGS)->get(['id', 'name', 'updated_at']);
         $this->count = $crew->rigs()->count();
