@@ -1,10 +1,9 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test, expect } from '@playwright/test';
-import { copyOf } from './own-server.js';
+import { copyOf, freePort } from './own-server.js';
 
 /** Lines of a text that are commands, in their order. */
 const commandsOf = (text) => text.split('\n').filter((line) => line.startsWith('    ')).map((line) => line.trim());
@@ -15,14 +14,6 @@ const bash = (script, folder) => new Promise((resolve) => {
     let says = '';
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => { says += part; });
     child.on('exit', (status) => resolve({ status, says }));
-});
-
-const freePort = () => new Promise((resolve) => {
-    const server = createServer();
-    server.listen(0, '127.0.0.1', () => {
-        const { port } = server.address();
-        server.close(() => resolve(port));
-    });
 });
 
 /**

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 const WAIT_MS = 120000;
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-const freePort = () => new Promise((resolve) => {
+export const freePort = () => new Promise((resolve) => {
     const server = createServer();
     server.listen(0, '127.0.0.1', () => {
         const { port } = server.address();
