@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\UnreadableRevision;
 use App\Http\Middleware\CsrfToken;
+use App\Http\Middleware\KeptSession;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
@@ -16,6 +17,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\MethodNotAllowedHttpException;
 
@@ -26,7 +28,7 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
+        $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class, StartSession::class => KeptSession::class]);
         $middleware->prepend(PlainInput::class);
         $middleware->prepend(KnownHost::class);
         $middleware->prepend(SecurityHeaders::class);

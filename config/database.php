@@ -79,21 +79,18 @@ return [
             'collation' => env('DB_COLLATION', 'utf8mb4_unicode_ci'),
             'prefix' => '',
             'prefix_indexes' => true,
-            'strict' => true,
             'engine' => null,
             // A rig is locked by its own row. Locks on the gaps between rows, as the stricter default takes them, would only make those who
             // begin rigs at the same time stand in each other's way.
             'isolation_level' => 'READ COMMITTED',
-            // Where several hosts are named, they are the nodes of a cluster: what one has acknowledged is read from every other.
+            // The address names the database.
+            'use_db_after_connecting' => false,
             // A statement is one message to the server, with its values in it. As two and a third that has no answer it takes longer; and a
             // node that gives a transaction up says so in answer to the next message, which has to be one that has an answer.
             'options' => extension_loaded('pdo_mysql') ? array_filter([
                 (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_SSL_CA : PDO::MYSQL_ATTR_SSL_CA) => env('MYSQL_ATTR_SSL_CA'),
                 PDO::ATTR_EMULATE_PREPARES => true,
-            ] + (str_contains((string) env('DB_HOST'), ',') ? [
-                (PHP_VERSION_ID >= 80500 ? Mysql::ATTR_INIT_COMMAND : PDO::MYSQL_ATTR_INIT_COMMAND) => 'SET SESSION wsrep_sync_wait = 1',
-                PDO::ATTR_TIMEOUT => 2,
-            ] : [])) : [],
+            ]) : [],
         ],
 
         'pgsql' => [

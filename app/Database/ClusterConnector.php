@@ -18,8 +18,15 @@ final class ClusterConnector extends MariaDbConnector
     /** Seconds for which a node that did not answer is asked last. */
     private const AWAY_S = 5;
 
+    /** Seconds that a node has to take a connection. */
+    private const CONNECT_S = 2;
+
     /** Seconds for which it is tried. */
     private const AGREE_S = 4;
+
+    /** Bad values are refused, not bent. */
+    private const SQL_MODE = 'ONLY_FULL_GROUP_BY,STRICT_TRANS_TABLES,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,'
+        .'NO_ENGINE_SUBSTITUTION';
 
     /** The state of a node that is neither behind nor helping another. */
     private const SYNCED = 4;
@@ -53,6 +60,34 @@ final class ClusterConnector extends MariaDbConnector
     }
 
     /**
+     * How a connection is set up goes with the connecting, as one statement. A web worker keeps its connection for the next request, and one
+     * that is taken up again is set up already; of a cluster it connects anew, since a node that is cut off answers nothing, not even that.
+     *
+     * @param  array<string, mixed>  $config
+     * @return array<int, mixed>
+     */
+    public function getOptions(array $config): array
+    {
+        $isNode = $config['is_node'] ?? false;
+        $says = [
+            "NAMES '{$config['charset']}' COLLATE '{$config['collation']}'",
+            "SESSION sql_mode = '".self::SQL_MODE."'",
+            "SESSION tx_isolation = '".str_replace(' ', '-', (string) $config['isolation_level'])."'",
+            // What one node has acknowledged is read from every other.
+            ...($isNode ? ['SESSION wsrep_sync_wait = 1'] : []),
+        ];
+
+        return [PDO::MYSQL_ATTR_INIT_COMMAND => 'SET '.implode(', ', $says)]
+            + ($isNode ? [PDO::ATTR_TIMEOUT => self::CONNECT_S] : [PDO::ATTR_PERSISTENT => PHP_SAPI === 'fpm-fcgi'])
+            + parent::getOptions($config);
+    }
+
+    /** @param  array<string, mixed>  $config */
+    protected function configureConnection(PDO $connection, array $config): void
+    {
+    }
+
+    /**
      * @param  non-empty-list<string>  $hosts
      * @param  array<string, mixed>  $config
      *
@@ -68,7 +103,7 @@ final class ClusterConnector extends MariaDbConnector
         $last = $behind = null;
         foreach ($away as $host => $wasAway) {
             try {
-                $pdo = parent::connect(['host' => $host] + $config);
+                $pdo = parent::connect(['host' => $host, 'is_node' => true] + $config);
                 if (self::isLevel($pdo)) {
                     $wasAway && Cache::store('disk')->forget(self::key($host));
 

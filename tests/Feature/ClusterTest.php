@@ -118,6 +118,22 @@ it('passes over a node that is not there, and takes none that is no part of a cl
     expect((new ClusterConnector)->connect(['host' => '127.0.0.1'] + $config)->query('SELECT 1')->fetchColumn())->toBe(1);
 });
 
+it('sets a connection up as it connects, once', function () {
+    $config = ['host' => '127.0.0.1'] + config('database.connections.mariadb');
+    $pdo = (new ClusterConnector)->connect($config);
+    expect($pdo->query('SELECT @@tx_isolation, @@collation_connection, @@character_set_client, database()')->fetch(PDO::FETCH_NUM))
+        ->toBe(['READ-COMMITTED', 'utf8mb4_unicode_ci', 'utf8mb4', $config['database']])
+        ->and(fn () => $pdo->exec("INSERT INTO cache_locks VALUES ('key', repeat('a', 1000), 1)"))->toThrow(PDOException::class, 'too long')
+        // Only a web worker keeps it for the next request; and never one of a cluster.
+        ->and($pdo->getAttribute(PDO::ATTR_PERSISTENT))->toBeFalse();
+    // The statements of a setting up, by what the server counts.
+    $count = fn (): int => (int) $pdo->query("SHOW SESSION STATUS LIKE 'Com_set_option'")->fetch(PDO::FETCH_NUM)[1];
+    expect($count())->toBe(1);
+    $options = (new ClusterConnector)->getOptions(['is_node' => true] + $config);
+    expect($options[PDO::MYSQL_ATTR_INIT_COMMAND])->toEndWith('SESSION wsrep_sync_wait = 1')
+        ->and($options)->toHaveKey(PDO::ATTR_TIMEOUT)->not->toHaveKey(PDO::ATTR_PERSISTENT);
+});
+
 it('counts attempts and takes turns in the database where several servers share it', function () {
     config(['cache.limiter' => 'database', 'cache.shared' => 'database']);
     app()->forgetInstance(Illuminate\Cache\RateLimiter::class);
