@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Models\Rig as Record;
 use App\Rigs\Heard;
+use App\Rigs\StrayWords;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
@@ -101,7 +102,7 @@ final readonly class MadeChange
 
         return $values($this->before) === $values($this->after) && $was->settings === $is->settings
             ? []
-            : LostPicks::between((new GraphBuilder($this->before))->build($was), Heard::in($this->after, $is, $this->to)->graph);
+            : LostPicks::between((new GraphBuilder($this->before))->build($was), Heard::in($this->after, $is, $this->to)->graph());
     }
 
     /** @return list<string> what is not as wished any more in situations that the page does not show */
@@ -118,6 +119,7 @@ final readonly class MadeChange
         $only = $this->onlyWishesOf();
         $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
         $builder = new GraphBuilder($this->after);
+        $graphs = $is === null || $near === null ? [] : [$is->id => $near->graph()];
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
             if ($was === null || $situation->id === $is?->id) {
@@ -130,7 +132,7 @@ final readonly class MadeChange
                 continue;
             }
             // What nothing is otherwise about than in the situation that is shown is taken over from there.
-            $graph = $builder->build($situation, $near?->graph);
+            $graph = $graphs[$situation->id] = $builder->build($situation, $near?->graph());
             $hearing = new Hearing($graph, $only, $only === null ? $near : null);
             $kept[$situation->id] = $note->under($hearing->note());
             $new = $note->newAtOdds($hearing);
@@ -144,6 +146,9 @@ final readonly class MadeChange
             }
         }
         Heard::keepBesides($this->to, $kept);
+        if ($is !== null && array_diff_key(StrayWords::situations($this->after, $is), $graphs) === []) {
+            StrayWords::of($this->to, $this->after, $is, fn (Situation $situation) => $graphs[$situation->id]);
+        }
 
         return $told;
     }

@@ -38,7 +38,7 @@ final class Drawings
     /** @throws TooLarge when it has more units and cables than can be drawn */
     private function make(MapDepth $depth): MapScene
     {
-        $map = new MapGraph($this->source->hearing()->graph, $depth);
+        $map = new MapGraph($this->source->hearing()->graph(), $depth);
         $layout = $this->record?->layouts()->where('depth', $depth->value)->first();
         $geometry = $layout !== null && $layout->structure === $map->structure() ? Geometry::of($layout->geometry, $map) : null;
         if ($geometry === null) {

@@ -31,8 +31,12 @@ final class CatalogueFiles
     public static function write(): string
     {
         $path = self::path();
-        $text = "<?php\n\nreturn ['stamp' => ".var_export(self::stamp(), true).", 'make' => static function (): array {\n"
-            .PhpSource::of(self::read()->models)."}];\n";
+        $models = self::read()->models;
+        $text = "<?php\n\nreturn ['stamp' => ".var_export(self::stamp(), true);
+        foreach (['make' => $models, 'programs' => self::programsOf($models)] as $key => $made) {
+            $text .= ", '{$key}' => static function (): array {\n".PhpSource::of($made).'}';
+        }
+        $text .= "];\n";
         if (@file_put_contents("{$path}.new", $text) === false || ! rename("{$path}.new", $path)) {
             throw new \RuntimeException("{$path} can't be written.");
         }
@@ -51,11 +55,24 @@ final class CatalogueFiles
         return CoreBuild::stamp().CoreBuild::dataStamp();
     }
 
+    /**
+     * What was written as PHP; null where that is out of date.
+     *
+     * @return array{make: \Closure(): array<string, EquipmentModel>, programs: \Closure(): array<string, EquipmentModel>}|null
+     */
+    private static function written(): ?array
+    {
+        /** @var array{stamp: string, make: \Closure(): array<string, EquipmentModel>, programs: \Closure(): array<string, EquipmentModel>}|false
+         *     $written */
+        $written = is_file(self::path()) ? include self::path() : false;
+
+        return is_array($written) && $written['stamp'] === self::stamp() ? $written : null;
+    }
+
     private static function kept(): Catalogue
     {
-        /** @var array{stamp: string, make: \Closure(): array<string, EquipmentModel>}|false $written */
-        $written = is_file(self::path()) ? include self::path() : false;
-        if (is_array($written) && $written['stamp'] === self::stamp()) {
+        $written = self::written();
+        if ($written !== null) {
             return Catalogue::holding($written['make']());
         }
         $stamp = self::stamp();
@@ -84,6 +101,24 @@ final class CatalogueFiles
     public static function with(User $user): array
     {
         return self::catalogue()->models + self::ownOf($user);
+    }
+
+    /** @return array<string, EquipmentModel> the programs among them, by id; the others need not be made for it */
+    public static function programsWith(User $user): array
+    {
+        $written = self::$catalogue === null ? self::written() : null;
+
+        return ($written === null ? self::programsOf(self::catalogue()->models) : $written['programs']())
+            + self::programsOf(self::ownOf($user));
+    }
+
+    /**
+     * @param  array<string, EquipmentModel>  $models  by id
+     * @return array<string, EquipmentModel> by id
+     */
+    private static function programsOf(array $models): array
+    {
+        return array_filter($models, fn (EquipmentModel $model) => $model->isProgram());
     }
 
     /** @return array<string, EquipmentModel> by id */

@@ -11,6 +11,7 @@ use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\KeptHearing;
+use HiddenWire\Core\Signal\UnbuiltGraph;
 use Illuminate\Cache\Lock;
 use Illuminate\Contracts\Cache\Lock as LockContract;
 use Illuminate\Contracts\Cache\LockTimeoutException;
@@ -58,8 +59,8 @@ final class Heard
     private static function once(Rig $rig, Situation $situation, Record $at): Hearing
     {
         $key = 'hearing:'.self::key($at, $situation);
+        $graph = new UnbuiltGraph($rig, $situation);
         $kept = Packed::get($key);
-        $graph = (new GraphBuilder($rig))->build($situation);
         if ($kept instanceof KeptHearing) {
             return new Hearing($graph, kept: $kept);
         }

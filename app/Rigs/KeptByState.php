@@ -21,12 +21,15 @@ final class KeptByState
     /**
      * What follows from a rig's stored state, made once for all who ask.
      *
-     * @param  \Closure(): array<array-key, string>  $make
-     * @return array<array-key, string>
+     * @template T of array<array-key, mixed>
+     *
+     * @param  \Closure(): T  $make
+     * @return T
      */
     public static function of(Rig $at, string $what, \Closure $make): array
     {
         $key = "{$what}:".StoredRig::stateOf($at);
+        /** @var T|null $kept */
         $kept = Cache::get($key);
         if (! is_array($kept)) {
             $kept = $make();

@@ -46,7 +46,7 @@ final readonly class Comparison
      */
     public function table(HearingDifference $heard): array
     {
-        $was = $heard->before->graph->rig;
+        $was = $heard->before->rig;
         $rows = [];
         foreach ($heard->after->all() as $pair) {
             $isKnown = isset($was->sources[$pair->source->id], $was->listeners[$pair->listener->id]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
-use App\Rigs\KeptByState;
+use App\Rigs\StrayWords;
 use HiddenWire\Core\Devices\Device;
 use HiddenWire\Core\Devices\DeviceLists;
 use HiddenWire\Core\Devices\OtherWays;
@@ -18,6 +18,7 @@ use HiddenWire\Core\Equipment\Takes;
 use HiddenWire\Core\Rig\DeviceRef;
 use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Role;
+use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SystemDefault;
 use HiddenWire\Core\Rig\SystemLevel;
@@ -25,7 +26,6 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\ChannelTable;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\Stray;
 
 /**
  * A computer's devices as its system lists them, who uses each, and its programs with their picks.
@@ -36,9 +36,6 @@ use HiddenWire\Core\Signal\Stray;
  */
 final readonly class Computer
 {
-    /** Units up to which every situation is looked at, and not only the one that is shown. */
-    private const ALL_SITUATIONS = 200;
-
     /** What a form sends for channels of the device of the whole program. */
     private const OF_PROGRAM = 'program';
 
@@ -73,7 +70,7 @@ final readonly class Computer
     /** @param  array<string, string>  $stray  whom a stray sound would reach, by the name of the situation */
     private function __construct(public Unit $unit, private RigPage $page, array $stray)
     {
-        $graph = $page->hearing->graph;
+        $graph = $page->hearing->graph();
         $programs = array_values(array_filter(
             $page->rig->units,
             fn (Unit $one) => $one->place === $unit->place && $page->rig->modelOf($one)->isProgram(),
@@ -118,7 +115,7 @@ final readonly class Computer
     /** @return list<string> references of the devices that a program's in or out uses */
     public function usedAt(Unit $program, Point $point): array
     {
-        return array_map(fn (Device $device) => (string) $device->ref, $this->page->hearing->graph->allPicked($program, $point));
+        return array_map(fn (Device $device) => (string) $device->ref, $this->page->hearing->graph()->allPicked($program, $point));
     }
 
     /** @return list<string> the pens whose sounds pass a program's in or out */
@@ -127,7 +124,7 @@ final readonly class Computer
         if ($this->page->pens === []) {
             return [];
         }
-        $sounds = $this->page->hearing->graph->field()->sourcesAt("{$program->id}/{$point->id}");
+        $sounds = $this->page->hearing->graph()->field()->sourcesAt("{$program->id}/{$point->id}");
 
         return array_keys(array_intersect($this->page->pens, array_map(fn (Source $source) => $source->id, $sounds)));
     }
@@ -135,13 +132,7 @@ final readonly class Computer
     /** @return list<self> */
     public static function all(RigPage $page): array
     {
-        return self::of($page, self::hosts($page));
-    }
-
-    /** @return list<Unit> what has an operating system */
-    public static function hosts(RigPage $page): array
-    {
-        return array_values(array_filter($page->rig->units, fn (Unit $unit) => $page->rig->modelOf($unit)->family->isHost()));
+        return self::of($page, StrayWords::computers($page->rig));
     }
 
     /**
@@ -150,37 +141,19 @@ final readonly class Computer
      */
     public static function of(RigPage $page, array $hosts): array
     {
-        $stray = $hosts === [] ? [] : self::strayIn($page, self::hosts($page));
+        $stray = $hosts === [] ? [] : StrayWords::of(
+            $page->record,
+            $page->rig,
+            $page->situation,
+            fn (Situation $situation) => $situation === $page->situation
+                ? $page->hearing->graph()
+                : (new GraphBuilder($page->rig))->build($situation),
+        );
 
         return array_map(
             fn (Unit $unit) => new self($unit, $page, array_map(fn (array $words) => $words[$unit->id], $stray)),
             $hosts,
         );
-    }
-
-    /**
-     * Kept for a stored state: it takes a graph for each situation, and most pages of a state ask for the same.
-     *
-     * @param  list<Unit>  $hosts
-     * @return array<string, array<string, string>> by the name of the situation and the computer
-     */
-    private static function strayIn(RigPage $page, array $hosts): array
-    {
-        $situations = count($page->rig->units) > self::ALL_SITUATIONS ? [$page->situation] : $page->rig->situations;
-        $stray = [];
-        foreach ($situations as $situation) {
-            $words = function () use ($page, $situation, $hosts): array {
-                $graph = $situation === $page->situation ? $page->hearing->graph : (new GraphBuilder($page->rig))->build($situation);
-
-                return array_combine(
-                    array_map(fn (Unit $unit) => $unit->id, $hosts),
-                    array_map(fn (Unit $unit) => (new Stray($graph, $unit))->words(), $hosts),
-                );
-            };
-            $stray[$situation->name] = KeptByState::of($page->record, "stray:{$situation->id}", $words);
-        }
-
-        return $stray;
     }
 
     /**
@@ -232,7 +205,7 @@ final readonly class Computer
         return $device->direction === Direction::Playback ? [] : array_map(
             fn (Device $one) => $one->name(),
             array_filter(
-                $this->page->hearing->graph->devices->of($this->unit->id),
+                $this->page->hearing->graph()->devices->of($this->unit->id),
                 fn (Device $one) => $one->direction === Direction::Playback,
             ),
         );
@@ -240,7 +213,7 @@ final readonly class Computer
 
     private function nameOf(DeviceRef $ref): string
     {
-        return ($this->page->hearing->graph->devices->of($this->unit->id)[(string) $ref] ?? null)?->name() ?? $this->page->names->of($ref);
+        return ($this->page->hearing->graph()->devices->of($this->unit->id)[(string) $ref] ?? null)?->name() ?? $this->page->names->of($ref);
     }
 
     private function levelOf(Device $device): ?SystemLevel
@@ -273,11 +246,11 @@ final readonly class Computer
      */
     public static function pickOf(Hearing $hearing, Unit $program, Point $point): ?array
     {
-        $host = $hearing->graph->rig->hostOf($program->place);
+        $host = $hearing->rig->hostOf($program->place);
         if ($point->picks === null || $host === null) {
             return null;
         }
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $pick = $graph->state->pick($program->id, $point->id);
         $device = $graph->picked($program, $point);
         $isOfProgram = $point->deviceOf !== null;
@@ -323,16 +296,16 @@ final readonly class Computer
     private static function choices(Hearing $hearing, Unit $host, Unit $program, Point $point): array
     {
         if ($point->deviceOf !== null) {
-            $giver = $hearing->graph->rig->modelOf($program)->points[$point->deviceOf];
+            $giver = $hearing->rig->modelOf($program)->points[$point->deviceOf];
 
             return ['' => 'nothing', self::OF_PROGRAM => 'channels of '
-                .($hearing->graph->picked($program, $giver)?->name() ?? "the device of {$giver->label}")];
+                .($hearing->graph()->picked($program, $giver)?->name() ?? "the device of {$giver->label}")];
         }
         $choices = ['' => 'nothing'];
         if ($point->offers(PickFrom::Defaults)) {
             $choices += ['system' => SystemDefault::System->words(), 'call' => SystemDefault::Call->words()];
         }
-        foreach ($hearing->graph->devices->of($host->id) as $ref => $device) {
+        foreach ($hearing->graph()->devices->of($host->id) as $ref => $device) {
             $isOffered = $point->offers($device->ref->pickFrom($device->direction !== $point->picks));
             if ($device->ref->unit === $program->id || ! $isOffered) {
                 continue;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\ViewModels;
 
+use App\Rigs\StrayWords;
 use HiddenWire\Core\Equipment\EquipmentModel;
 use HiddenWire\Core\Rig\Unit;
 
@@ -16,16 +17,12 @@ final readonly class Computers
     /** @var list<Computer> the one that is shown; none where there is none */
     public array $computers;
 
-    /** @var array<string, EquipmentModel> by id */
-    public array $programs;
-
-    /** @param  array<string, EquipmentModel>  $models  that may be used, by id */
-    public function __construct(RigPage $page, array $models)
+    /** @param  array<string, EquipmentModel>  $programs  that may be used, by id */
+    public function __construct(RigPage $page, public array $programs)
     {
-        $this->hosts = Computer::hosts($page);
+        $this->hosts = StrayWords::computers($page->rig);
         $shown = self::shown($page, $this->hosts);
         $this->computers = $shown === null ? [] : Computer::of($page, [$shown]);
-        $this->programs = array_filter($models, fn (EquipmentModel $model) => $model->isProgram());
     }
 
     /**

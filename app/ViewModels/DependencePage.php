@@ -102,7 +102,7 @@ final readonly class DependencePage
             if (! $page->rig->modelOf($unit)->family->isHost()) {
                 continue;
             }
-            $order = new StartOrder($hearing->graph, $unit->place);
+            $order = new StartOrder($hearing->graph(), $unit->place);
             $times = $order->times();
             $starts[] = [
                 'computer' => $unit->name,
@@ -188,7 +188,7 @@ final readonly class DependencePage
     /** @return list<array{sound: string, places: list<string>, left: string, opens: string}> */
     private function touches(): array
     {
-        $field = $this->page->hearing->graph->field();
+        $field = $this->page->hearing->graph()->field();
         $rows = [];
         foreach ($this->page->rig->sources as $source) {
             $touch = new Touch($this->page->hearing, $source, $field->sourcesAt(...));

@@ -208,7 +208,7 @@ final readonly class FaultPage
         $meter = isset($this->rig->units[$unit]) ? $this->rig->modelOf($unit)->meters[$id] ?? null : null;
         $source = $this->rig->sources[$of] ?? null;
         $level = $meter === null || $source === null ? null
-            : (new Readings($this->page->hearing->graph))->ofSource($this->rig->units[$unit], $meter, $source);
+            : (new Readings($this->page->hearing->graph()))->ofSource($this->rig->units[$unit], $meter, $source);
 
         return $meter === null || $level === null ? 'As planned it does not move.' : "As planned it shows {$meter->reading($level)}.";
     }
@@ -517,7 +517,7 @@ final readonly class FaultPage
 
     private function device(string $computer, string $ref): string
     {
-        $device = $this->page->hearing->graph->devices->of($computer)[$ref] ?? null;
+        $device = $this->page->hearing->graph()->devices->of($computer)[$ref] ?? null;
 
         return $device === null ? $ref : "{$device->name()} ({$device->direction->value})";
     }

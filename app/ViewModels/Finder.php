@@ -95,7 +95,7 @@ final readonly class Finder
                 "{$cable->type->words()} {$cable->colour} {$rig->units[$cable->from->unit]->name} {$rig->units[$cable->to->unit]->name}",
             );
         }
-        foreach ($this->page->hearing->graph->devices->all() as $computer => $devices) {
+        foreach ($this->page->hearing->graph()->devices->all() as $computer => $devices) {
             foreach ($devices as $device) {
                 $add(
                     $device->name(),

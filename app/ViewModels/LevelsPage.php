@@ -69,7 +69,7 @@ final readonly class LevelsPage
         $this->listener = array_values($chosen)[0] ?? array_values($streams)[0] ?? $this->listeners[0] ?? null;
         $diagrams = [];
         foreach ($this->listener === null ? [] : $this->heardAt($this->listener) as $pair) {
-            $chain = Chain::of($hearing->graph, $pair);
+            $chain = Chain::of($hearing->graph(), $pair);
             $diagrams = $chain === null ? $diagrams : [...$diagrams, new LevelDiagram($pair, $chain)];
         }
         $this->diagrams = $diagrams;
@@ -118,9 +118,9 @@ final readonly class LevelsPage
         foreach ($this->page->rig->sources as $source) {
             foreach ($this->page->rig->listeners as $listener) {
                 $pair = $this->page->hearing->pair($source->id, $listener->id);
-                $chain = isset($gains[$source->id]) ? null : Chain::of($this->page->hearing->graph, $pair);
+                $chain = isset($gains[$source->id]) ? null : Chain::of($this->page->hearing->graph(), $pair);
                 if ($chain?->preamp !== null) {
-                    $boosted = Chain::of($this->page->hearing->graph, $pair, self::BOOSTER_DB);
+                    $boosted = Chain::of($this->page->hearing->graph(), $pair, self::BOOSTER_DB);
                     $gains[$source->id] = [
                         'source' => $source,
                         'microphone' => $this->page->rig->units[$source->origins[0]->at->unit]->name,

@@ -20,7 +20,7 @@ final readonly class MapPage
     /** @param  Layout|null  $layout  the one that is kept for the page's depth */
     public function __construct(RigPage $page, ?Layout $layout)
     {
-        $this->map = new MapGraph($page->hearing->graph, $page->depth);
+        $this->map = new MapGraph($page->hearing->graph(), $page->depth);
         $isKnown = $layout !== null && $layout->structure === $this->map->structure();
         $geometry = $isKnown ? Geometry::of($layout->geometry, $this->map) : Geometry::adapted($layout?->geometry, $this->map);
         $this->drawing = $geometry === null ? null : new MapDrawing(

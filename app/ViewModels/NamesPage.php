@@ -43,7 +43,7 @@ final readonly class NamesPage
 
     public function __construct(RigPage $page)
     {
-        $graph = $page->hearing->graph;
+        $graph = $page->hearing->graph();
         $builder = new GraphBuilder($page->rig);
         $graphs = count($page->rig->units) > self::ALL_SITUATIONS
             ? [$graph]
@@ -80,7 +80,7 @@ final readonly class NamesPage
      */
     private function feeds(RigPage $page): array
     {
-        $graph = $page->hearing->graph;
+        $graph = $page->hearing->graph();
         $rows = (new FeedNames($graph))->rows();
         $feeds = [];
         foreach ($rows as $row) {

@@ -45,7 +45,7 @@ final readonly class ObservedPage
             if (trim($text) !== '') {
                 $listing = DeviceListing::read($text);
                 $passedOver = $listing->passedOver;
-                $observed = new ObservedDevices($page->rig, $computer->id, $page->hearing->graph->devices->of($computer->id), $listing);
+                $observed = new ObservedDevices($page->rig, $computer->id, $page->hearing->graph()->devices->of($computer->id), $listing);
             }
         } catch (UnreadableTable $e) {
             $trouble = $e->getMessage();

@@ -5,23 +5,15 @@ declare(strict_types=1);
 namespace App\ViewModels;
 
 use HiddenWire\Core\Edit\CopyRecipe;
-use HiddenWire\Core\Equipment\Direction;
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Equipment\Lane;
 use HiddenWire\Core\Equipment\Point;
 use HiddenWire\Core\Equipment\PointKind;
 use HiddenWire\Core\Equipment\Route;
 use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Equipment\Rule;
-use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Equipment\Tap;
-use HiddenWire\Core\Equipment\Way;
-use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\PointRef;
-use HiddenWire\Core\Rig\Rig;
-use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\SignalGraph;
 use HiddenWire\Core\Signal\SoundField;
 
@@ -42,31 +34,29 @@ final readonly class Recipes
 
     private EquipmentModel $model;
 
-    private Wiring $wiring;
+    private UnitMixes $mixes;
 
     public function __construct(public Unit $unit, private SignalGraph $graph, private SoundField $field)
     {
-        $this->wiring = new Wiring($graph->rig);
+        $this->mixes = new UnitMixes($unit, $graph->state, $graph->wiring());
         $this->model = $graph->rig->modelOf($unit);
         $recipes = [];
-        foreach ($this->model->points as $point) {
-            $feeds = array_filter($this->model->routes, fn (Route $route) => $route->to === $point->id);
-            if (self::isMixed($feeds)) {
-                $recipes[] = new Recipe(
-                    $point,
-                    new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
-                    array_values(array_map($this->feed(...), $feeds)),
-                    $field->listenersBehind("{$unit->id}/{$point->id}"),
-                    $this->labels($point->canFollow),
-                    $unit->follows[$point->id] ?? null,
-                    $this->labels($this->alike($point)),
-                );
-            }
+        foreach ($this->mixes->all as $id => $feeds) {
+            $point = $this->model->points[$id];
+            $recipes[] = new Recipe(
+                $point,
+                new Dial($unit->id, $point, $graph->state, $this->model),
+                array_map($this->feed(...), $feeds),
+                $field->listenersBehind("{$unit->id}/{$point->id}"),
+                $this->labels($point->canFollow),
+                $unit->follows[$point->id] ?? null,
+                $this->labels($this->alike($point)),
+            );
         }
         $this->recipes = $recipes;
         $outputs = array_map(fn (Recipe $recipe) => $recipe->output, $recipes);
         $this->controls = array_values(array_map(
-            fn (Point $point) => new Dial($unit->id, $point, $graph->state, $graph->rig->modelOf($unit)),
+            fn (Point $point) => new Dial($unit->id, $point, $graph->state, $this->model),
             array_filter($this->model->points, fn (Point $point) => $point->isControlled() && ! in_array($point, $outputs, true)),
         ));
         $used = array_merge(...array_map(fn (Recipe $recipe) => $recipe->in(), $recipes));
@@ -116,34 +106,15 @@ final readonly class Recipes
         return [array_slice($controls, 0, $half), array_slice($controls, $half)];
     }
 
-    /** How many feeds carry what is plugged in. */
-    public function inUse(): int
-    {
-        return array_sum(array_map(fn (Recipe $recipe) => count($recipe->in()), $this->recipes));
-    }
-
     /** @return array{list<Dial>, list<Dial>} the controls of what has something plugged in, and of what has not */
     public function controlsByUse(): array
     {
-        $isIdle = fn (Dial $control): bool => $this->isIdle($control->point->id);
+        $isIdle = fn (Dial $control): bool => $this->mixes->isIdle($control->point->id);
 
         return [
             array_values(array_filter($this->controls, fn (Dial $control) => ! $isIdle($control))),
             array_values(array_filter($this->controls, $isIdle)),
         ];
-    }
-
-    /** @return list<Unit> every unit with an output that is mixed */
-    public static function units(Rig $rig): array
-    {
-        return array_values(array_filter($rig->units, function (Unit $unit) use ($rig): bool {
-            $feeds = [];
-            foreach ($rig->modelOf($unit)->routes as $key => $route) {
-                $feeds[$route->to][$key] = $route;
-            }
-
-            return array_filter($feeds, self::isMixed(...)) !== [];
-        }));
     }
 
     /** @return list<Point> the points that feed any output: the rows of the matrix */
@@ -168,16 +139,6 @@ final readonly class Recipes
         }
 
         return null;
-    }
-
-    /**
-     * An output is mixed when more than one way leads into it, or one that can be set.
-     *
-     * @param  array<string, Route>  $feeds
-     */
-    private static function isMixed(array $feeds): bool
-    {
-        return count($feeds) > 1 || array_filter($feeds, fn (Route $route) => $route->can !== []) !== [];
     }
 
     private function feed(Route $route): Feed
@@ -205,37 +166,8 @@ final readonly class Recipes
             in_array($now->tap, [Tap::PreFader, Tap::PostFader], true) && $state->isMuted($this->unit->id, $from),
             $this->by($route),
             $this->movesWith($route),
-            $this->isIdle($from->id),
+            $this->mixes->isIdle($from->id),
         );
-    }
-
-    /**
-     * Whether nothing is plugged into what leads to a point, and nothing is picked there.
-     *
-     * @param  array<string, true>  $seen  points that were asked on the way
-     */
-    public function isIdle(string $point, array $seen = []): bool
-    {
-        $sockets = array_filter($this->model->sockets, fn (Socket $socket) => array_filter(
-            $socket->lanes,
-            fn (Lane $lane) => $lane->way === Way::In && $lane->point === $point,
-        ) !== []);
-        if ($sockets !== []) {
-            return array_filter($sockets, fn (Socket $one) => $this->cablesAt($one) !== []) === [];
-        }
-        if ($this->model->points[$point]->picks === Direction::Recording) {
-            return $this->graph->state->pick($this->unit->id, $point) === null;
-        }
-        $from = array_filter($this->model->routes, fn (Route $route) => $route->to === $point && ! isset($seen[$route->from]));
-        $seen[$point] = true;
-
-        return $from !== [] && array_filter($from, fn (Route $route) => ! $this->isIdle($route->from, $seen)) === [];
-    }
-
-    /** @return list<Cable> */
-    private function cablesAt(Socket $socket): array
-    {
-        return $this->wiring->at(new SocketRef($this->unit->id, $socket->id));
     }
 
     /**

@@ -9,6 +9,7 @@ use HiddenWire\Core\Planning\ListeningIn;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\Readings;
+use HiddenWire\Core\Signal\SignalGraph;
 
 /** The units with mixed outputs, and the one whose recipes are shown: the selected one, else the first. */
 final readonly class RecipesPage
@@ -45,12 +46,12 @@ final readonly class RecipesPage
 
     public function __construct(RigPage $page)
     {
-        $this->units = Recipes::units($page->rig);
-        $this->shown = $this->chosen($page) ?? $this->busiest($page);
+        $this->units = UnitMixes::units($page->rig);
+        $this->shown = $this->shown($page);
         $this->isMatrix = $page->asked('as') === 'matrix';
         $this->knobs = new KnobsInSeries($page);
         [$this->meters, $this->lamps] = $this->readings($page);
-        $chains = $this->shown === null ? null : new Chains($page->hearing->graph, $this->shown->unit);
+        $chains = $this->shown === null ? null : new Chains($page->hearing->graph(), $this->shown->unit);
         $this->chains = $chains === null || $chains->all === [] ? null : $chains;
         $output = $this->shown === null ? null
             : $page->rig->modelOf($this->shown->unit)->points[$page->asked('listen')] ?? null;
@@ -64,20 +65,23 @@ final readonly class RecipesPage
         );
     }
 
-    private function chosen(RigPage $page): ?Recipes
+    private function shown(RigPage $page): ?Recipes
     {
-        $unit = array_values(array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit))[0] ?? null;
+        $graph = $page->hearing->graph();
+        $selected = array_filter($this->units, fn (Unit $one) => $one->id === $page->selectedUnit);
+        $unit = reset($selected) ?: $this->busiest($graph);
 
-        return $unit === null ? null : new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
+        return $unit === null ? null : new Recipes($unit, $graph, $graph->field());
     }
 
     /** The unit of which most feeds are in use; of the first ones where there are many. */
-    private function busiest(RigPage $page): ?Recipes
+    private function busiest(SignalGraph $graph): ?Unit
     {
         $busiest = null;
+        $most = -1;
         foreach (array_slice($this->units, 0, self::LOOKED_AT) as $unit) {
-            $one = new Recipes($unit, $page->hearing->graph, $page->hearing->graph->field());
-            $busiest = $busiest === null || $one->inUse() > $busiest->inUse() ? $one : $busiest;
+            $inUse = (new UnitMixes($unit, $graph->state, $graph->wiring()))->inUse();
+            [$busiest, $most] = $inUse > $most ? [$unit, $inUse] : [$busiest, $most];
         }
 
         return $busiest;
@@ -91,7 +95,7 @@ final readonly class RecipesPage
         }
         $unit = $this->shown->unit;
         $model = $page->rig->modelOf($unit);
-        $readings = new Readings($page->hearing->graph);
+        $readings = new Readings($page->hearing->graph());
         $meters = $lamps = [];
         foreach ($model->meters as $meter) {
             $levels = $readings->of($unit, $meter);

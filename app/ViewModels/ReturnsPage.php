@@ -54,7 +54,7 @@ final readonly class ReturnsPage
         foreach ($this->page->rig->sources as $source) {
             $pair = $this->page->hearing->pair($source->id, $listener->id);
             $isOwn = $this->isOwn($source, $listener);
-            $isBack = $isOwn && OwnReturn::ownReturn($this->page->hearing->graph, $pair) !== null;
+            $isBack = $isOwn && OwnReturn::ownReturn($this->page->hearing->graph(), $pair) !== null;
             $cells[$source->id] = ['pair' => $pair, 'isOwn' => $isOwn, 'isBack' => $isBack];
             $isRight = $isRight && ! $isBack && ! $pair->verdict->isAtOdds();
         }
@@ -66,7 +66,7 @@ final readonly class ReturnsPage
     {
         foreach (OwnReturn::isVoice($source) ? $source->origins : [] as $origin) {
             foreach ($listener->at as $ear) {
-                if (OwnReturn::isOwn($this->page->hearing->graph, $origin->at, $ear)) {
+                if (OwnReturn::isOwn($this->page->hearing->graph(), $origin->at, $ear)) {
                     return true;
                 }
             }
@@ -78,7 +78,7 @@ final readonly class ReturnsPage
     /** @return list<array{name: string, where: string, levels: array<array-key, float>}> */
     private function calls(): array
     {
-        $field = $this->page->hearing->graph->field();
+        $field = $this->page->hearing->graph()->field();
         $calls = [];
         foreach ($this->page->rig->units as $unit) {
             $model = $this->page->rig->modelOf($unit);

@@ -229,7 +229,7 @@ final readonly class RigPage
             'layer' => ($view ?? $this->view) === 'wiring' && in_array($this->asked('layer'), ['ground', 'dark'], true)
                 ? $this->asked('layer') : null,
             'finding' => in_array($view ?? $this->view, ['wiring', 'checks'], true) ? $this->finding?->evidence() : null,
-            'against' => $this->difference?->before->graph->state->situation->id,
+            'against' => $this->difference?->before->situation->id,
             'select' => match (true) {
                 $this->selectedUnit !== null => "unit:{$this->selectedUnit}",
                 $this->selectedCable !== null => "cable:{$this->selectedCable}",
@@ -367,7 +367,7 @@ final readonly class RigPage
 
     public function namedSettings(Unit $unit): NamedSettings
     {
-        return new NamedSettings($this->hearing->graph, $unit);
+        return new NamedSettings($this->hearing->graph(), $unit);
     }
 
     /** Whether a view says when the real rig was tested. */

@@ -46,7 +46,7 @@ final readonly class SceneTable
 
     private function __construct(RigPage $page, public Unit $unit, SoundField $field)
     {
-        $graph = $page->hearing->graph;
+        $graph = $page->hearing->graph();
         $shown = $graph->state->scene($unit->id)?->id;
         $listeners = array_filter(
             $page->rig->listeners,
@@ -102,7 +102,7 @@ final readonly class SceneTable
     /** @return array<string, self> of the programs that can have scenes, by unit */
     public static function all(RigPage $page): array
     {
-        $field = $page->hearing->graph->field();
+        $field = $page->hearing->graph()->field();
         $tables = [];
         foreach ($page->rig->units as $unit) {
             if (array_filter($page->rig->modelOf($unit)->points, fn (Point $point) => $point->inScenes) !== []) {
@@ -128,7 +128,7 @@ final readonly class SceneTable
     private static function sounds(Hearing $hearing, array $listeners, Verdict $verdict): array
     {
         $names = [];
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             foreach ($listeners as $listener) {
                 if ($hearing->pair($source->id, $listener->id)->verdict === $verdict) {
                     $names[$source->id] = $source->name;

@@ -38,7 +38,7 @@ final readonly class Sheet
         public ?Cable $cable = null,
         private ?User $user = null,
     ) {
-        $this->rig = $hearing->graph->rig;
+        $this->rig = $hearing->rig;
         $this->wiring = new Wiring($this->rig);
     }
 
@@ -83,7 +83,7 @@ final readonly class Sheet
                 $rows[] = [
                     'point' => $point,
                     'control' => $point->isControlled()
-                        ? new Dial($unit->id, $point, $this->hearing->graph->state, $this->hearing->graph->rig->modelOf($unit)) : null,
+                        ? new Dial($unit->id, $point, $this->hearing->graph()->state, $this->hearing->rig->modelOf($unit)) : null,
                     'says' => $this->picked($unit, $point),
                     'pick' => $pick,
                 ];
@@ -96,8 +96,8 @@ final readonly class Sheet
     /** What a program's in or out comes to now, where there is more to say than what is chosen. */
     private function picked(Unit $unit, Point $point): string
     {
-        $pick = $point->picks === null ? null : $this->hearing->graph->state->pick($unit->id, $point->id);
-        $device = $pick === null ? null : $this->hearing->graph->picked($unit, $point);
+        $pick = $point->picks === null ? null : $this->hearing->graph()->state->pick($unit->id, $point->id);
+        $device = $pick === null ? null : $this->hearing->graph()->picked($unit, $point);
 
         return match (true) {
             $pick === null => '',
@@ -118,7 +118,7 @@ final readonly class Sheet
         $feeds = [];
         foreach ($model->routes as $route) {
             if ($route->can !== []) {
-                $now = $this->hearing->graph->state->route($unit->id, $route);
+                $now = $this->hearing->graph()->state->route($unit->id, $route);
                 $feeds[$route->to][] = [
                     'key' => $route->key(),
                     'from' => $model->points[$route->from]->label,
@@ -135,7 +135,7 @@ final readonly class Sheet
     /** @return list<Device> */
     public function devices(Unit $unit): array
     {
-        return array_values($this->hearing->graph->devices->of($unit->id));
+        return array_values($this->hearing->graph()->devices->of($unit->id));
     }
 
     /** @return list<Unit> */

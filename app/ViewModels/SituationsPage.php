@@ -53,7 +53,7 @@ final readonly class SituationsPage
     {
         $rig = $page->rig;
         $this->situations = array_values($rig->situations);
-        $this->table = new SituationTable($rig, [$page->situation->id => $page->hearing->graph->state]);
+        $this->table = new SituationTable($rig, [$page->situation->id => $page->hearing->graph()->state]);
         $groups = $this->grouped($this->table->rows);
         $this->groups = array_map(fn (array $group) => [
             ...$group,
@@ -96,12 +96,12 @@ final readonly class SituationsPage
 
     public function from(): ?Situation
     {
-        return $this->difference?->before->graph->state->situation;
+        return $this->difference?->before->situation;
     }
 
     public function to(): ?Situation
     {
-        return $this->difference?->after->graph->state->situation;
+        return $this->difference?->after->situation;
     }
 
     /** Where a device that a situation uses otherwise is chosen: with its computer, in that situation. */

@@ -62,22 +62,29 @@ final readonly class Stock
     /** What a list of equipment is taken for; null where none is read. */
     public ?EquipmentList $list;
 
-    /** @param  array<string, EquipmentModel>  $models  by id */
-    public function __construct(private RigPage $page, public array $models)
+    /** @var array<string, EquipmentModel> what the catalogue has, by id; empty where nothing of it is asked for */
+    public array $models;
+
+    /** @param  \Closure(): array<string, EquipmentModel>  $models  by id; it takes a while */
+    public function __construct(private RigPage $page, \Closure $models)
     {
         $asked = $page->asked(...);
         $this->text = mb_strtolower(trim($asked('q')));
         $this->family = Family::tryFrom($asked('family'));
         $this->connector = Connector::tryFrom($asked('has'));
         $this->isSearching = $this->text !== '' || $this->family !== null || $this->connector !== null;
-        $this->found = (new ModelSearch($models))->find($this->text, $this->family, $this->connector);
-        $this->list = $page->canEdit && trim($asked('list')) !== '' ? new EquipmentList($asked('list'), $page->rig, $models) : null;
+        $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
+        $isListed = $page->canEdit && trim($asked('list')) !== '';
+        $this->models = $this->isSearching || $isListed || $this->chosen !== null ? $models() : [];
+        $this->found = $this->isSearching
+            ? (new ModelSearch($this->models))->find($this->text, $this->family, $this->connector)
+            : [];
+        $this->list = $isListed ? new EquipmentList($asked('list'), $page->rig, $this->models) : null;
         $wiring = new Wiring($page->rig);
         $this->plates = array_map(fn (Unit $unit) => new UnitPlate($page->rig, $wiring, $unit), array_values($page->rig->units));
         $this->shown = in_array($asked('show'), [self::FREE, self::IDLE], true) ? $asked('show') : '';
         $this->idle = $this->shown === self::IDLE ? $this->idleUnits() : [];
-        $this->chosen = $page->selectedUnit === null ? null : $page->rig->units[$page->selectedUnit];
-        $other = $models[$asked('swap')] ?? null;
+        $other = $this->models[$asked('swap')] ?? null;
         $this->swap = $this->chosen === null || $other === null || $other->id === $this->chosen->model
             ? null
             : new SwapUnit($this->chosen->id, $other);

@@ -147,11 +147,11 @@ final readonly class Tracks
      */
     public static function of(RigPage $page, array $units): array
     {
-        $field = $page->hearing->graph->field();
+        $field = $page->hearing->graph()->field();
         $scenes = SceneTable::all($page);
 
         return array_map(
-            fn (Unit $unit) => new self($unit, $page->hearing->graph, $field, $scenes[$unit->id] ?? null),
+            fn (Unit $unit) => new self($unit, $page->hearing->graph(), $field, $scenes[$unit->id] ?? null),
             $units,
         );
     }

@@ -55,16 +55,16 @@ final readonly class WayStrip
 
     public function __construct(public HeardPair $pair, Hearing $hearing, ?FoundCauses $found)
     {
-        $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->graph->rig), $pair->arrivals());
+        $this->ways = array_map(fn (Arrival $arrival) => self::steps($arrival, $hearing->rig), $pair->arrivals());
         $this->reach = $pair->verdict === Verdict::Missing && $this->ways === [] ? Reach::of($pair, $hearing) : null;
         $this->doubts = array_map(
-            fn (Fact $fact) => $fact->subject($hearing->graph->rig).': '.lcfirst($fact->words()),
+            fn (Fact $fact) => $fact->subject($hearing->rig).': '.lcfirst($fact->words()),
             Reliance::of($hearing)->behind($pair),
         );
-        $this->lowered = array_map(fn (Lowering $one) => $one->words(), (new Ducking($hearing->graph))->of($pair));
-        $own = NoOwnLevel::own($hearing->graph->rig, $hearing->field, $pair);
-        $this->ownLevel = $own === null ? null : (new Names($hearing->graph->rig))->of($own);
-        $this->causes = $found?->ofCell(Cell::of($pair, $hearing->graph->state->situation->id)) ?? [];
+        $this->lowered = array_map(fn (Lowering $one) => $one->words(), (new Ducking($hearing->graph()))->of($pair));
+        $own = NoOwnLevel::own($hearing->rig, $hearing->field(), $pair);
+        $this->ownLevel = $own === null ? null : (new Names($hearing->rig))->of($own);
+        $this->causes = $found?->ofCell(Cell::of($pair, $hearing->situation->id)) ?? [];
     }
 
     /** In words: what the verdict means for this pair. */

@@ -202,7 +202,7 @@ final readonly class TestPlan
      */
     private function meters(Hearing $hearing, array $pairs): array
     {
-        $readings = new Readings($hearing->graph);
+        $readings = new Readings($hearing->graph());
         $said = $shown = [];
         foreach ($pairs as $pair) {
             foreach ($pair->wish?->want === Want::Must ? $pair->arrivals()[0]->hops ?? [] : [] as $hop) {

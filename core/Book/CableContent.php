@@ -30,8 +30,8 @@ final readonly class CableContent
     /** @param  non-empty-array<array-key, Hearing>  $hearings  of situations, by id, the default first */
     public function __construct(array $hearings, private Wiring $wiring)
     {
-        $this->rig = $hearings[array_key_first($hearings)]->graph->rig;
-        $this->graphs = array_map(fn (Hearing $hearing) => $hearing->graph, $hearings);
+        $this->rig = $hearings[array_key_first($hearings)]->rig;
+        $this->graphs = array_map(fn (Hearing $hearing) => $hearing->graph(), $hearings);
     }
 
     /** In all situations. */

@@ -41,7 +41,7 @@ final class Insides
             $made->named[$point->id] = [$point->label, $made->leads($unit, $point)];
         }
         foreach ($of->rig->situations as $situation) {
-            $state = $of->hearing($situation->id)->graph->state;
+            $state = $of->hearing($situation->id)->graph()->state;
             foreach ($model->routes as $key => $route) {
                 if ($acting->has(new RouteRef($unit->id, (string) $key)) && $state->route($unit->id, $route)->on) {
                     $made->join($route->from, $route->to, $of->rig->isBase($situation->id));
@@ -61,7 +61,7 @@ final class Insides
             $of->rig->units,
             fn (Unit $one) => $one->place === $computer->place && $of->rig->modelOf($one)->isProgram(),
         );
-        $devices = $of->hearing()->graph->devices->of($computer->id);
+        $devices = $of->hearing()->graph()->devices->of($computer->id);
         foreach ($devices as $device) {
             $made->named["device {$device->ref}"] = self::naming($of, $device);
         }
@@ -71,7 +71,7 @@ final class Insides
             }
         }
         foreach ($of->rig->situations as $situation) {
-            $graph = $of->hearing($situation->id)->graph;
+            $graph = $of->hearing($situation->id)->graph();
             foreach ($programs as $program) {
                 foreach ($of->rig->modelOf($program)->points as $point) {
                     foreach ($graph->allPicked($program, $point) as $device) {

@@ -54,7 +54,7 @@ final class UnitSettings
         $this->model = $of->rig->modelOf($unit);
         $this->things = $acting->of($unit);
         foreach ($of->rig->situations as $situation) {
-            $this->states[$situation->id] = $of->hearing($situation->id)->graph->state;
+            $this->states[$situation->id] = $of->hearing($situation->id)->graph()->state;
         }
         $this->base = $this->states[$of->rig->base()->id];
     }
@@ -113,7 +113,7 @@ final class UnitSettings
             }
             $for = array_map(
                 fn (Listener $one) => $one->name,
-                $this->of->hearing()->graph->field()->listenersBehind("{$this->unit->id}/{$output->id}"),
+                $this->of->hearing()->graph()->field()->listenersBehind("{$this->unit->id}/{$output->id}"),
             );
             $row = $this->mix($output, $feeds);
             if ($row !== null) {

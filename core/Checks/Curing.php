@@ -41,7 +41,7 @@ final class Curing
         foreach (Checks::all() as $check) {
             $this->checks[Checks::kind($check->code())][] = $check;
         }
-        $most = self::TRIALS * self::LINKS / max(1, count($in->base()->graph->links));
+        $most = self::TRIALS * self::LINKS / max(1, count($in->base()->graph()->links));
         $this->left = (int) max(self::LEAST_TRIALS, min(self::TRIALS, $most));
     }
 

@@ -74,7 +74,7 @@ final class Inspection
 
     public function graph(string $situation): SignalGraph
     {
-        return $this->hearings->in($situation)->graph;
+        return $this->hearings->in($situation)->graph();
     }
 
     public function field(string $situation): SoundField
@@ -100,7 +100,7 @@ final class Inspection
             foreach ($this->base()->all() as $pair) {
                 $goesOut = in_array($pair->listener->kind, [ListenerKind::Stream, ListenerKind::Track, ListenerKind::Caller], true);
                 $chain = $goesOut && $pair->wish !== null && $pair->wish->want !== Want::MustNot && count($this->chains) < self::CHAINS
-                    ? Chain::of($this->base()->graph, $pair)
+                    ? Chain::of($this->base()->graph(), $pair)
                     : null;
                 $this->chains = $chain === null ? $this->chains : [...$this->chains, [$pair, $chain]];
             }

@@ -33,7 +33,7 @@ final class Acting
     public function __construct(private readonly Rig $rig, iterable $hearings)
     {
         foreach ($hearings as $hearing) {
-            $this->passed($hearing->graph);
+            $this->passed($hearing->graph());
             $this->stopping($hearing);
         }
         foreach ($rig->situations as $situation) {
@@ -89,7 +89,7 @@ final class Acting
 
     private function stopping(Hearing $hearing): void
     {
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $ahead = $back = $wished = [];
         foreach ($hearing->all() as $pair) {
             if ($pair->wish !== null) {

@@ -207,7 +207,7 @@ final class ControlReach
     /** As the program uses a device now, but another one; of one that plays, what goes there where the point takes in. */
     private function pick(PointRef $at, string $device, string $situation): Pick
     {
-        $graph = $this->plan->in($situation)->graph;
+        $graph = $this->plan->in($situation)->graph();
         $tokens = explode('/', $device);
         $ref = isset($tokens[2]) ? DeviceRef::lane($tokens[0], $tokens[1], $tokens[2]) : DeviceRef::point($tokens[0], $tokens[1] ?? '');
         $now = $graph->state->pick($at->unit, $at->point) ?? new Pick($at, null);

@@ -108,11 +108,11 @@ final readonly class OwnHand
         foreach ($model->routes as $key => $route) {
             $other = new PointRef($out->unit, $route->from);
             $isOther = $route->group === $now->group && $route->to === $now->to && $route->from !== $now->from;
-            if (! $isOther || $this->hearing->graph->field()->listenersBehind($other) !== []
+            if (! $isOther || $this->hearing->graph()->field()->listenersBehind($other) !== []
                 || ! CopyRecipe::isPossible($this->plan->rig, $mix, $other)) {
                 continue;
             }
-            $state = $this->hearing->graph->state;
+            $state = $this->hearing->graph()->state;
             $fader = $model->points[$other->point]->fader === null ? []
                 : [new SetPoint($other, new PointSettings(fader: $state->fader($mix->unit, $model->points[$mix->point])), $this->where())];
 
@@ -147,13 +147,13 @@ final readonly class OwnHand
 
     private function route(RouteRef $at): Route
     {
-        return $this->hearing->graph->state->route($at->unit, $this->plan->rig->modelOf($at->unit)->routes[$at->key]);
+        return $this->hearing->graph()->state->route($at->unit, $this->plan->rig->modelOf($at->unit)->routes[$at->key]);
     }
 
     /** Before the fader, and as loud as behind it now where the send has a level. */
     private function before(RouteRef $at, Route $now): RouteSettings
     {
-        $fader = $this->hearing->graph->state->fader($at->unit, $this->plan->rig->modelOf($at->unit)->points[$now->from]);
+        $fader = $this->hearing->graph()->state->fader($at->unit, $this->plan->rig->modelOf($at->unit)->points[$now->from]);
         $loud = $now->db->plus($fader);
 
         return new RouteSettings(

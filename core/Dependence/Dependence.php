@@ -90,7 +90,7 @@ final readonly class Dependence
     /** The computer in whose list a device is: that of the program that uses it, else the one that lists it. */
     private function hostOf(Hop $hop, DeviceRef $at): ?string
     {
-        $graph = $this->hearing->graph;
+        $graph = $this->hearing->graph();
         if ($hop->pick !== null) {
             return $graph->rig->hostOf($graph->rig->units[$hop->pick->unit]->place)?->id;
         }
@@ -111,7 +111,7 @@ final readonly class Dependence
     private function leadsOf(DeviceRef $at, ?string $host): array
     {
         $leads = [];
-        $via = $host === null ? [] : $this->hearing->graph->devices->of($host)[(string) $at]->via ?? [];
+        $via = $host === null ? [] : $this->hearing->graph()->devices->of($host)[(string) $at]->via ?? [];
         foreach ($via as ['cable' => $cable, 'hub' => $hub]) {
             array_push($leads, new CableRef($cable), ...($hub === null ? [] : [new UnitRef($hub)]));
         }
@@ -122,7 +122,7 @@ final readonly class Dependence
     /** @return list<UnitRef|CableRef> units, their computers, what they need, and the lead by which a unit has its power */
     private function with(string ...$units): array
     {
-        $rig = $this->hearing->graph->rig;
+        $rig = $this->hearing->rig;
         $all = $needed = [];
         while ($units !== []) {
             $id = array_pop($units);
@@ -144,9 +144,9 @@ final readonly class Dependence
     /** @return list<UnitRef|CableRef> the lead by which a unit hangs at a computer, and where it leads; none where there are two */
     private function onlyLead(string $unit): array
     {
-        $wiring = $this->hearing->graph->wiring();
+        $wiring = $this->hearing->graph()->wiring();
         $leads = [];
-        foreach ($this->hearing->graph->rig->modelOf($unit)->sockets as $socket) {
+        foreach ($this->hearing->rig->modelOf($unit)->sockets as $socket) {
             if ($socket->link === LinkRole::Device || $socket->link === LinkRole::Upstream) {
                 $here = new SocketRef($unit, $socket->id);
                 foreach ($wiring->at($here) as $cable) {

@@ -29,7 +29,7 @@ final readonly class Outage
 
     public function __construct(Hearing $hearing, public UnitRef|CableRef $at)
     {
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $situation = $graph->state->situation;
         $units = $at instanceof UnitRef ? [$at->unit, ...$this->programsOf($graph->rig, $at->unit)] : [];
         $cables = $at instanceof CableRef ? [$at->cable] : [];

@@ -27,7 +27,7 @@ final readonly class Rehearsal
 
     public function __construct(Hearing $hearing, Unit $computer)
     {
-        $rig = $hearing->graph->rig;
+        $rig = $hearing->rig;
         $follow = $protected = [];
         foreach ($rig->picks as $pick) {
             $isHere = $rig->hostOf($rig->units[$pick->at->unit]->place)?->id === $computer->id;
@@ -46,13 +46,13 @@ final readonly class Rehearsal
     /** @return list<HeardPair> */
     private function lost(Hearing $hearing, Unit $computer): array
     {
-        $rig = $hearing->graph->rig;
+        $rig = $hearing->rig;
         $without = array_map(
             fn (DeviceSettings $set) => $set->computer === $computer->id ? $set->with(roles: []) : $set,
             $rig->devices,
         );
         $then = new Rig($rig->parts()->with(devices: $without));
-        $situation = $then->situations[$hearing->graph->state->situation->id]->with(defaults: []);
+        $situation = $then->situations[$hearing->situation->id]->with(defaults: []);
         $after = new Hearing((new GraphBuilder($then))->build($situation));
         $lost = [];
         foreach ($hearing->all() as $pair) {

@@ -28,7 +28,7 @@ final readonly class Touch
     public function __construct(Hearing $hearing, Source $source, \Closure $soundsAt)
     {
         $by = $controls = $pairs = [];
-        foreach ($hearing->graph->rig->listeners as $listener) {
+        foreach ($hearing->rig->listeners as $listener) {
             $pair = $hearing->pair($source->id, $listener->id);
             if (! $pair->isHeard()) {
                 continue;
@@ -69,13 +69,13 @@ final readonly class Touch
     /** @return list<PointRef> */
     private function opened(Hearing $hearing): array
     {
-        $state = $hearing->graph->state;
+        $state = $hearing->graph()->state;
         $opens = [];
         foreach ($this->places as $at) {
             if (! $at instanceof PointRef) {
                 continue;
             }
-            $model = $hearing->graph->rig->modelOf($at->unit);
+            $model = $hearing->rig->modelOf($at->unit);
             foreach ($model->autoMutes as $rule) {
                 $open = array_filter($rule->whileOpen, fn (string $id) => ! $state->isMuted($at->unit, $model->points[$id]));
                 if (array_values($open) === [$at->point]) {
@@ -94,7 +94,7 @@ final readonly class Touch
      */
     private function isAlone(Hearing $hearing, PointRef|RouteRef $at, Source $source, \Closure $soundsAt): bool
     {
-        $routes = $hearing->graph->rig->modelOf($at->unit)->routes;
+        $routes = $hearing->rig->modelOf($at->unit)->routes;
         $route = $at instanceof RouteRef ? $routes[$at->key] : null;
         if ($route?->choice === null) {
             return true;
@@ -121,7 +121,7 @@ final readonly class Touch
 
     private function control(Hearing $hearing, Hop $hop): PointRef|RouteRef|null
     {
-        $rig = $hearing->graph->rig;
+        $rig = $hearing->rig;
         if ($hop->at instanceof PointRef && $hop->kind === HopKind::Gain && $rig->point($hop->at)->mute !== null) {
             return $hop->at;
         }

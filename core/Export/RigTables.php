@@ -107,7 +107,7 @@ final class RigTables
     {
         $rows = [];
         foreach ($of->rig->situations as $situation) {
-            $readings = new Readings($of->hearing($situation->id)->graph);
+            $readings = new Readings($of->hearing($situation->id)->graph());
             foreach ($of->rig->units as $unit) {
                 foreach ($of->rig->modelOf($unit)->meters as $meter) {
                     foreach ($readings->of($unit, $meter) as $source => $db) {
@@ -125,7 +125,7 @@ final class RigTables
     {
         $rows = [];
         foreach ($of->rig->situations as $situation) {
-            $state = $of->hearing($situation->id)->graph->state;
+            $state = $of->hearing($situation->id)->graph()->state;
             foreach ($of->rig->units as $unit) {
                 $points = $of->rig->modelOf($unit)->points;
                 foreach ($of->rig->modelOf($unit)->routes as $route) {

@@ -25,8 +25,8 @@ final readonly class FollowSignal
      */
     public function __construct(Hearing $plan, HeardPair $pair)
     {
-        $rig = $plan->graph->rig;
-        $readings = new Readings($plan->graph);
+        $rig = $plan->rig;
+        $readings = new Readings($plan->graph());
         $checks = [];
         foreach ($pair->arrivals()[0]->hops ?? [] as $hop) {
             $at = $hop->at;

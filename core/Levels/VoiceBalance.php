@@ -24,11 +24,11 @@ final readonly class VoiceBalance
     public function __construct(Hearing $hearing, Listener $listener)
     {
         $voice = $loudest = null;
-        $ducking = new Ducking($hearing->graph);
+        $ducking = new Ducking($hearing->graph());
         $chains = [];
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             $pair = $hearing->pair($source->id, $listener->id);
-            $chain = $pair->wish?->want === Want::MustNot ? null : Chain::of($hearing->graph, $pair);
+            $chain = $pair->wish?->want === Want::MustNot ? null : Chain::of($hearing->graph(), $pair);
             if ($chain !== null) {
                 $chains[] = [$pair, $chain];
                 if ($source->kind === SourceKind::Voice && $chain->end > ($voice ?? -INF)) {

@@ -112,7 +112,7 @@ final class Diagnosis
         private readonly ?Catalogue $catalogue = null,
     ) {
         $base = $hearings->in($hearings->rig->base()->id);
-        $most = min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($base->graph->links)), self::WORK / max(1, $base->work()));
+        $most = min(self::TRIALS, self::TRIALS * self::LINKS / max(1, count($base->graph()->links)), self::WORK / max(1, $base->work()));
         $this->trials = new Trials($hearings, (int) max(self::LEAST_TRIALS, $most));
     }
 
@@ -324,7 +324,7 @@ final class Diagnosis
         foreach (array_slice($this->inOrder(), 0, self::CELLS) as $key) {
             $cell = $this->cell($key);
             $hearing = $this->hearings->in($cell->situation);
-            $empty[$cell->situation] ??= new EmptySockets($hearing->graph);
+            $empty[$cell->situation] ??= new EmptySockets($hearing->graph());
             $troubles[$key] = new Trouble($cell, $this->trials->pair($key), $hearing, $this->earlier, $empty[$cell->situation]);
         }
         $outcomes = $this->tryAll($this->asked($troubles, fn (Trouble $trouble) => $this->single($trouble, ofCables: false)), [], null);

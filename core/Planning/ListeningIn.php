@@ -50,7 +50,7 @@ final class ListeningIn
 
     public function __construct(private readonly Hearing $hearing, private readonly Unit $unit, private readonly Point $output)
     {
-        $this->field = $hearing->graph->field();
+        $this->field = $hearing->graph()->field();
         $this->mix = $this->field->levelsAt(new PointRef($unit->id, $output->id));
     }
 
@@ -63,7 +63,7 @@ final class ListeningIn
     public function hear(): array
     {
         return array_values(array_filter(
-            $this->hearing->graph->rig->listeners,
+            $this->hearing->rig->listeners,
             fn (Listener $one) => $this->isHeardBy($one, $this->hearing),
         ));
     }
@@ -71,7 +71,7 @@ final class ListeningIn
     /** @return list<ListeningChoice> for each other listener in the room the easiest that there is */
     public function choices(): array
     {
-        $rig = $this->hearing->graph->rig;
+        $rig = $this->hearing->rig;
         $choices = [];
         foreach ($this->isEmpty() || count($rig->units) > self::UNITS ? [] : $rig->listeners as $listener) {
             if (! self::isInRoom($listener) || $this->isHeardBy($listener, $this->hearing)) {
@@ -93,7 +93,7 @@ final class ListeningIn
     private function isHeardBy(Listener $listener, Hearing $hearing): bool
     {
         $differences = [];
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             $level = $hearing->pair($source->id, $listener->id)->level()?->value();
             if (($level === null) !== ! isset($this->mix[$source->id])) {
                 return false;
@@ -109,9 +109,9 @@ final class ListeningIn
     /** @return list<array{RigEdit, string}> what the listener could do, the easiest first, with how it is said */
     private function edits(Listener $listener): array
     {
-        $rig = $this->hearing->graph->rig;
+        $rig = $this->hearing->rig;
         $model = $rig->modelOf($this->unit);
-        $id = $this->hearing->graph->state->situation->id;
+        $id = $this->hearing->situation->id;
         $situation = $rig->isBase($id) ? null : $id;
         $at = new PointRef($this->unit->id, $this->output->id);
         $edits = [];
@@ -125,7 +125,7 @@ final class ListeningIn
         ));
         foreach ($outputs as $point) {
             $route = $model->routes["{$this->output->id}>{$point->id}"] ?? null;
-            if ($route?->group !== null && ! $this->hearing->graph->state->route($this->unit->id, $route)->on) {
+            if ($route?->group !== null && ! $this->hearing->graph()->state->route($this->unit->id, $route)->on) {
                 $edits[] = [
                     new SetRoute(new RouteRef($this->unit->id, $route->key()), new RouteSettings(on: true), $situation),
                     "choose {$this->output->label} for {$point->label}",
@@ -155,12 +155,12 @@ final class ListeningIn
     private function tried(Listener $listener, RigEdit $edit, string $words): ?ListeningChoice
     {
         try {
-            $rig = $edit->applyTo($this->hearing->graph->rig);
+            $rig = $edit->applyTo($this->hearing->rig);
         } catch (InvalidRig) {
             return null;
         }
-        $situation = $rig->situation($this->hearing->graph->state->situation->id) ?? $rig->base();
-        $after = new Hearing((new GraphBuilder($rig))->build($situation, $this->hearing->graph), before: $this->hearing);
+        $situation = $rig->situation($this->hearing->situation->id) ?? $rig->base();
+        $after = new Hearing((new GraphBuilder($rig))->build($situation, $this->hearing->graph()), before: $this->hearing);
         if (! $this->isHeardBy($listener, $after)) {
             return null;
         }
@@ -185,7 +185,7 @@ final class ListeningIn
 
     private function isChanged(Listener $listener, Hearing $after): bool
     {
-        foreach ($after->graph->rig->sources as $source) {
+        foreach ($after->rig->sources as $source) {
             $was = $this->hearing->pair($source->id, $listener->id)->level()?->value();
             $is = $after->pair($source->id, $listener->id)->level()?->value();
             if (($was === null) !== ($is === null) || abs(($was ?? 0.0) - ($is ?? 0.0)) > self::UNNOTICED_DB) {

@@ -80,7 +80,7 @@ final class OwnSlot
         $field = null;
         foreach (array_reverse($this->pair->isHeard() ? $this->pair->arrivals()[0]->hops ?? [] : []) as $hop) {
             if ($hop->pick !== null && $this->rig->point($hop->pick)->picks !== null) {
-                $field ??= $this->hearing->graph->field();
+                $field ??= $this->hearing->graph()->field();
                 if (count($field->sourcesAt($hop->pick)) > 1) {
                     return $hop->pick;
                 }
@@ -110,7 +110,7 @@ final class OwnSlot
     /** @return list<RigEdit>|null what makes a slot lead where another leads; null where it can't */
     private function routesLike(PointRef $shared, Point $slot): ?array
     {
-        $state = $this->hearing->graph->state;
+        $state = $this->hearing->graph()->state;
         $edits = [];
         $routes = $this->rig->modelOf($shared->unit)->routes;
         foreach ($routes as $route) {
@@ -136,13 +136,13 @@ final class OwnSlot
         $host = $this->rig->hostOf($this->rig->units[$slot->unit]->place);
         $point = $this->rig->point($slot);
         $devices = array_values(array_filter(
-            $host === null ? [] : $this->hearing->graph->devices->of($host->id),
+            $host === null ? [] : $this->hearing->graph()->devices->of($host->id),
             fn (Device $device) => $device->isUsable() && $device->ref->unit !== $slot->unit
                 && $point->offers($device->ref->pickFrom($device->direction !== $point->picks)),
         ));
         $picks = [];
         foreach ($devices as $device) {
-            $there = $this->hearing->field->levelsAt($this->hearing->graph->deviceNode($device));
+            $there = $this->hearing->field()->levelsAt($this->hearing->graph()->deviceNode($device));
             if (array_keys($there) == [$this->pair->source->id]) {
                 $picks[] = new Pick($slot, $device->ref, tap: $device->direction === $point->picks ? null : $device->direction);
             }
@@ -198,7 +198,7 @@ final class OwnSlot
             return [];
         }
         $point = $this->rig->point($slot);
-        $state = $this->hearing->graph->state;
+        $state = $this->hearing->graph()->state;
         foreach (['fader' => $state->fader($slot->unit, $point), 'gain' => $state->gain($slot->unit, $point)] as $knob => $now) {
             $to = round($now->value() + $louder, 2);
             if (abs($to) <= Bounds::DB && $point->{$knob} !== null && $point->{$knob}->reaches(Decibels::of($to))) {

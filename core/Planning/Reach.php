@@ -19,7 +19,7 @@ final readonly class Reach
 
     public static function of(HeardPair $pair, Hearing $hearing): self
     {
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $names = new Names($graph->rig);
         $origin = $pair->source->origins === [] ? null : $pair->source->origins[array_key_first($pair->source->origins)];
         $last = $origin === null ? 'nowhere: it has no starting point yet' : $names->of($origin->at);

@@ -68,7 +68,7 @@ final class Rebalance
 
     private function hear(Rig $rig, ?Hearing $before): Hearing
     {
-        $graph = (new GraphBuilder($rig))->build($rig->situation($this->situation) ?? $rig->base(), $before?->graph);
+        $graph = (new GraphBuilder($rig))->build($rig->situation($this->situation) ?? $rig->base(), $before?->graph());
 
         return new Hearing($graph, before: $before);
     }
@@ -87,7 +87,7 @@ final class Rebalance
                 continue;
             }
             try {
-                $after = $this->hear($edit->applyTo($hearing->graph->rig), $hearing);
+                $after = $this->hear($edit->applyTo($hearing->rig), $hearing);
             } catch (InvalidRig) {
                 continue;
             }
@@ -101,11 +101,11 @@ final class Rebalance
 
     private function route(Hearing $hearing, RouteRef $at, float $off): ?RigEdit
     {
-        $route = $hearing->graph->rig->route($at);
+        $route = $hearing->rig->route($at);
         if ($route === null || ! $route->allows(RouteSetting::Db)) {
             return null;
         }
-        $to = round($hearing->graph->state->route($at->unit, $route)->db->value() - $off, 2);
+        $to = round($hearing->graph()->state->route($at->unit, $route)->db->value() - $off, 2);
 
         if (abs($to) > Bounds::DB || $route->whyNotAt(Decibels::of($to)) !== null) {
             return null;
@@ -116,8 +116,8 @@ final class Rebalance
 
     private function fader(Hearing $hearing, PointRef $at, float $off): ?RigEdit
     {
-        $point = $hearing->graph->rig->point($at);
-        $to = $point->fader === null ? null : Decibels::of(round($hearing->graph->state->fader($at->unit, $point)->value() - $off, 2));
+        $point = $hearing->rig->point($at);
+        $to = $point->fader === null ? null : Decibels::of(round($hearing->graph()->state->fader($at->unit, $point)->value() - $off, 2));
 
         return $to === null || ! $point->fader->reaches($to) ? null : new SetPoint($at, new PointSettings(fader: $to), $this->situation);
     }
@@ -125,8 +125,8 @@ final class Rebalance
     /** Whether one sound alone moves at the listener alone, by what it is off. */
     private function isOnly(Hearing $before, Hearing $after, string $source, float $off): bool
     {
-        foreach ($before->graph->rig->sources as $one) {
-            foreach ($before->graph->rig->listeners as $listener) {
+        foreach ($before->rig->sources as $one) {
+            foreach ($before->rig->listeners as $listener) {
                 $was = $before->pair($one->id, $listener->id)->level()?->value();
                 $is = $after->pair($one->id, $listener->id)->level()?->value();
                 $moves = $one->id === $source && $listener->id === $this->balance->listener ? -$off : 0.0;

@@ -29,7 +29,7 @@ final readonly class Region
 
     public static function of(HeardPair $pair, Hearing $hearing): self
     {
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $starts = $ends = [];
         foreach ($pair->source->origins as $origin) {
             $channels = $graph->channelsOf($graph->entry($origin->at));
@@ -54,7 +54,7 @@ final readonly class Region
     /** The same where everything that is shut, muted or off were open: what several faults on one way keep apart. */
     public static function opened(HeardPair $pair, Hearing $hearing): self
     {
-        $graph = $hearing->graph;
+        $graph = $hearing->graph();
         $leaving = $entering = [];
         foreach ($graph->links as $link) {
             $isOpenable = $link->block === null || ! in_array($link->block, [BlockKind::Absent, BlockKind::NotPlugged], true);

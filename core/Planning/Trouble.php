@@ -58,8 +58,8 @@ final class Trouble
         private readonly ?EmptySockets $empty = null,
         ?Region $region = null,
     ) {
-        $this->graph = $hearing->graph;
-        $this->rig = $hearing->graph->rig;
+        $this->graph = $hearing->graph();
+        $this->rig = $hearing->rig;
         $this->names = new Names($this->rig);
         $this->region = $region ?? Region::of($pair, $hearing);
         $this->wiring = $this->graph->wiring();

@@ -130,7 +130,7 @@ final readonly class Unmended
             return null;
         }
         $region = Region::of($pair, $hearing);
-        foreach ($hearing->graph->links as $link) {
+        foreach ($hearing->graph()->links as $link) {
             $says = match ($link->block) {
                 BlockKind::Refused => 'is '.$link->block->value,
                 BlockKind::NoLoopback => 'can\'t be taken: there is '.$link->block->value,

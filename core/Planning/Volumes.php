@@ -30,7 +30,7 @@ final readonly class Volumes
 
     public function __construct(private Hearing $hearing, private Listener $listener, SoundField $field)
     {
-        $rig = $hearing->graph->rig;
+        $rig = $hearing->rig;
         $names = new Names($rig);
         $knobs = [];
         foreach ($this->common() as $at) {
@@ -38,7 +38,7 @@ final readonly class Volumes
             $knobs[] = [
                 'at' => $at,
                 'name' => $names->of($at),
-                'db' => $hearing->graph->state->fader($at->unit, $point)->value(),
+                'db' => $hearing->graph()->state->fader($at->unit, $point)->value(),
                 'reference' => $point->fader?->db->value() ?? 0.0,
                 'isAlone' => $field->listenersBehind($at) === [$listener],
             ];
@@ -77,8 +77,8 @@ final readonly class Volumes
         if ($edits === [] || $this->working === null) {
             return null;
         }
-        $point = $this->hearing->graph->rig->point($this->working);
-        $to = round($this->hearing->graph->state->fader($this->working->unit, $point)->value() + $moved, 2);
+        $point = $this->hearing->rig->point($this->working);
+        $to = round($this->hearing->graph()->state->fader($this->working->unit, $point)->value() + $moved, 2);
         $span = $point->fader;
         if ($span === null || $to < $span->from->value() || $to > $span->to->value()) {
             return null;
@@ -91,7 +91,7 @@ final readonly class Volumes
     private function common(): array
     {
         $common = null;
-        foreach ($this->hearing->graph->rig->sources as $source) {
+        foreach ($this->hearing->rig->sources as $source) {
             $pair = $this->hearing->pair($source->id, $this->listener->id);
             $arrival = $pair->isHeard() ? $pair->arrivals()[0] ?? null : null;
             if ($arrival === null) {
@@ -104,6 +104,9 @@ final readonly class Volumes
                 }
             }
             $common = $common === null ? $passed : array_intersect_key($common, $passed);
+            if ($common === []) {
+                break;
+            }
         }
 
         return array_values($common ?? []);
@@ -111,7 +114,7 @@ final readonly class Volumes
 
     private function isSetInSituation(PointRef $at): bool
     {
-        foreach ($this->hearing->graph->rig->situations as $situation) {
+        foreach ($this->hearing->rig->situations as $situation) {
             foreach ($situation->changes as $change) {
                 if ((string) $change->at === (string) $at && $change->set instanceof PointSettings && $change->set->fader !== null) {
                     return true;
@@ -124,7 +127,7 @@ final readonly class Volumes
 
     private function leaveAlone(PointRef $at): RigEdit
     {
-        $rig = $this->hearing->graph->rig;
+        $rig = $this->hearing->rig;
         $about = ElementRef::read("units/{$at->unit}/points/{$at->point}") ?? ElementRef::unit($at->unit);
         $working = $this->working === null ? '' : (new Names($rig))->of($this->working);
         $why = $rig->papers->reasonFor($about)->why ?? '';

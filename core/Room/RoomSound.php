@@ -98,10 +98,10 @@ final readonly class RoomSound
                 $channels[] = [];
             }
         }
-        $real = $this->real->graph->rig;
+        $real = $this->real->rig;
         foreach ($this->plan->signatures as $source => $signatures) {
             $played = in_array((string) $source, $this->faults->swapped, true) ? array_reverse($signatures) : $signatures;
-            foreach ($this->real->field->response($real->sources[$source], $real->listeners[$track->id], self::LEAST) as $way) {
+            foreach ($this->real->field()->response($real->sources[$source], $real->listeners[$track->id], self::LEAST) as $way) {
                 $signature = $played[$way['part'] - 1] ?? null;
                 if ($signature === null) {
                     continue;

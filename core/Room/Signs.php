@@ -26,8 +26,8 @@ final readonly class Signs
                 $heard[self::hear($pair)] = Impression::of($pair);
             }
         }
-        $readings = new Readings($hearing->graph);
-        $rig = $hearing->graph->rig;
+        $readings = new Readings($hearing->graph());
+        $rig = $hearing->rig;
         foreach ($rig->units as $unit) {
             foreach ($rig->modelOf($unit)->meters as $meter) {
                 foreach ($readings->of($unit, $meter) as $source => $db) {
@@ -63,8 +63,8 @@ final readonly class Signs
                 $differing[self::hear($is)] = Impression::of($is)->value;
             }
         }
-        $readings = new Readings($there->graph);
-        $rig = $there->graph->rig;
+        $readings = new Readings($there->graph());
+        $rig = $there->rig;
         foreach ($rig->sources as $source) {
             foreach ($there->isAsBefore($source) ? [] : $rig->units as $unit) {
                 foreach ($rig->modelOf($unit)->meters as $meter) {
@@ -89,8 +89,8 @@ final readonly class Signs
     public function unlisted(Hearing $there): array
     {
         $gone = [];
-        foreach ($this->hearing->graph->devices->all() as $computer => $devices) {
-            $is = $there->graph->devices->of((string) $computer);
+        foreach ($this->hearing->graph()->devices->all() as $computer => $devices) {
+            $is = $there->graph()->devices->of((string) $computer);
             foreach ($devices as $ref => $device) {
                 if ($device->isUsable() && ! (isset($is[$ref]) && $is[$ref]->isUsable())) {
                     $gone["list {$computer} {$ref}"] = Presence::Gone->value;

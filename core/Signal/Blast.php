@@ -19,9 +19,9 @@ final readonly class Blast
     public static function all(Hearing $hearing): array
     {
         $blasts = [];
-        foreach ($hearing->graph->rig->listeners as $listener) {
+        foreach ($hearing->rig->listeners as $listener) {
             $levels = [];
-            foreach ($hearing->graph->rig->sources as $source) {
+            foreach ($hearing->rig->sources as $source) {
                 if ($source->loudness === null) {
                     continue;
                 }

@@ -25,7 +25,7 @@ final readonly class Compared
     public function __construct(Hearing $hearing, string $listener, string $like)
     {
         $rows = $differences = [];
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             [$here, $there] = [$hearing->pair($source->id, $listener), $hearing->pair($source->id, $like)];
             $isWanted = $here->wish?->want !== Want::MustNot && $there->wish?->want !== Want::MustNot;
             $rows[$source->id] = [

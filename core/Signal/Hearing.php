@@ -7,6 +7,8 @@ namespace HiddenWire\Core\Signal;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Listener;
 use HiddenWire\Core\Rig\PointRef;
+use HiddenWire\Core\Rig\Rig;
+use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\Spill;
 use HiddenWire\Core\Rig\Treatment;
@@ -31,9 +33,13 @@ final class Hearing
     /** @var list<Loop>|null */
     private ?array $loops = null;
 
-    public readonly SoundField $field;
+    public readonly Rig $rig;
 
-    private readonly WayFinder $wayFinder;
+    public readonly Situation $situation;
+
+    private ?SoundField $field = null;
+
+    private ?WayFinder $wayFinder = null;
 
     /** Taps moved, and what judging came to. */
     private int $work = 0;
@@ -55,7 +61,7 @@ final class Hearing
 
     private readonly Sum $nothing;
 
-    private readonly Headroom $headroom;
+    private ?Headroom $headroom = null;
 
     /** @var array{string, bool}|null the source that was last looked at for being too loud anywhere */
     private ?array $loud = null;
@@ -63,19 +69,18 @@ final class Hearing
     /**
      * @param  list<string>|null  $sources  only these; null for all
      * @param  self|null  $before  of the graph that this one was made like: what nothing has changed about is taken over
-     * @param  KeptHearing|null  $kept  of the same rig in the same situation: nothing is heard again
+     * @param  KeptHearing|null  $kept  of the same rig in the same situation: nothing is heard again, and the graph made when asked for
      * @param  Effort|null  $effort  more patience than a page has; a field of its own is made with it
      */
     public function __construct(
-        public readonly SignalGraph $graph,
+        private SignalGraph|UnbuiltGraph $graph,
         ?array $sources = null,
         ?self $before = null,
         ?KeptHearing $kept = null,
         ?Effort $effort = null,
     ) {
-        $this->field = $effort === null ? $graph->field($before?->field) : new SoundField($graph, $effort);
-        $this->wayFinder = new WayFinder($graph, $this->field->channels);
-        $this->headroom = new Headroom($graph);
+        $this->rig = $graph->rig;
+        $this->situation = $graph instanceof UnbuiltGraph ? $graph->situation : $graph->state->situation;
         $this->find = $this->waysOf(...);
         $this->nothing = Sum::nothing();
         $this->wishes = $this->wishes();
@@ -84,6 +89,7 @@ final class Hearing
 
             return;
         }
+        $this->field = $effort === null ? $this->graph()->field($before?->field()) : new SoundField($this->graph(), $effort);
         $changed = $before === null ? null : $this->changed($before);
         foreach ($graph->rig->sources as $source) {
             if ($sources === null || in_array($source->id, $sources, true)) {
@@ -91,6 +97,27 @@ final class Hearing
             }
         }
         $this->hearTogether();
+    }
+
+    /** The graph that it is heard on. */
+    public function graph(): SignalGraph
+    {
+        return $this->graph instanceof UnbuiltGraph ? $this->graph = $this->graph->built() : $this->graph;
+    }
+
+    public function field(): SoundField
+    {
+        return $this->field ??= $this->graph()->field();
+    }
+
+    private function headroom(): Headroom
+    {
+        return $this->headroom ??= new Headroom($this->graph());
+    }
+
+    private function wayFinder(): WayFinder
+    {
+        return $this->wayFinder ??= new WayFinder($this->graph(), $this->field()->channels);
     }
 
     /** Whether what has to be alone is alone: that hangs on the other sounds. */
@@ -117,7 +144,7 @@ final class Hearing
     private function beside(HeardPair $pair): array
     {
         $beside = [];
-        foreach ($this->graph->rig->sources as $id => $other) {
+        foreach ($this->rig->sources as $id => $other) {
             if ($other === $pair->source) {
                 continue;
             }
@@ -141,8 +168,8 @@ final class Hearing
         $wishes = $this->wishes[$source->id] ?? [];
         // What is wished of it may be otherwise in this situation.
         $was = $before !== null && $changed !== null && isset($before->pairs[$source->id])
-            && $before->graph->rig->sources[$source->id] === $source && ($before->wishes[$source->id] ?? []) === $wishes
-            && Spill::origins($before->graph->rig, $source) == Spill::origins($this->graph->rig, $source) ? $before : null;
+            && $before->rig->sources[$source->id] === $source && ($before->wishes[$source->id] ?? []) === $wishes
+            && Spill::origins($before->rig, $source) == Spill::origins($this->rig, $source) ? $before : null;
         if ($was !== null && ! $this->begins($source, $changed[0])) {
             $this->pairs[$source->id] = $was->pairs[$source->id];
             $this->silent[$source->id] = $was->silent[$source->id] ?? [];
@@ -150,14 +177,14 @@ final class Hearing
 
             return;
         }
-        $isKept = $was !== null && $this->field->isCounted($source) && $was->field->isCounted($source);
+        $isKept = $was !== null && $this->field()->isCounted($source) && $was->field()->isCounted($source);
         $row = [];
-        foreach (array_intersect_key($this->graph->rig->listeners, $this->field->reachedBy($source)) as $id => $listener) {
+        foreach (array_intersect_key($this->rig->listeners, $this->field()->reachedBy($source)) as $id => $listener) {
             $row[$id] = $isKept && ! isset($changed[1][$id]) && isset($was->pairs[$source->id][$id])
                 ? $was->pairs[$source->id][$id]
                 : $this->judge($source, $listener, $wishes[$id] ?? null);
         }
-        $this->work += $this->field->work($source);
+        $this->work += $this->field()->work($source);
         $this->pairs[$source->id] = $row;
     }
 
@@ -165,10 +192,10 @@ final class Hearing
     {
         $this->work = $kept->work;
         foreach ($kept->pairs as $id => $row) {
-            $source = $this->graph->rig->sources[$id];
+            $source = $this->rig->sources[$id];
             $this->pairs[$id] = [];
             foreach ($row as $to => [$verdict, $sum, $doubling, $loss, $overload, $beside]) {
-                $listener = $this->graph->rig->listeners[$to];
+                $listener = $this->rig->listeners[$to];
                 $wish = $this->wishes[$id][$to] ?? null;
                 $this->pairs[$id][$to] = new HeardPair(
                     $source,
@@ -180,7 +207,7 @@ final class Hearing
                     $doubling,
                     $loss,
                     $overload,
-                    array_map(fn (string $other) => $this->graph->rig->sources[$other], $beside),
+                    array_map(fn (string $other) => $this->rig->sources[$other], $beside),
                 );
             }
         }
@@ -226,7 +253,7 @@ final class Hearing
      */
     private function changed(self $before): ?array
     {
-        [$old, $new] = [$before->graph, $this->graph];
+        [$old, $new] = [$before->graph(), $this->graph()];
         if ($old->rig->listeners !== $new->rig->listeners || count($old->links) !== count($new->links) || ! $new->isLaidOutLike($old)) {
             return null;
         }
@@ -238,11 +265,11 @@ final class Hearing
                 array_push($to, ...$new->channelsOf($link->to), ...$old->channelsOf($was->to));
             }
         }
-        [$was, $is] = [$before->field->channels, $this->field->channels];
+        [$was, $is] = [$before->field()->channels, $this->field()->channels];
 
         return $from === [] ? [[], []] : [
             $was->reach($from, backward: true) + $is->reach($from, backward: true),
-            $this->field->listenersIn($was->reach($to) + $is->reach($to)),
+            $this->field()->listenersIn($was->reach($to) + $is->reach($to)),
         ];
     }
 
@@ -250,7 +277,7 @@ final class Hearing
     private function begins(Source $source, array $channels): bool
     {
         foreach ($source->origins as $origin) {
-            foreach ($this->graph->channelsOf($this->graph->entry($origin->at)) as $channel) {
+            foreach ($this->graph()->channelsOf($this->graph()->entry($origin->at)) as $channel) {
                 if (isset($channels[$channel])) {
                     return true;
                 }
@@ -269,7 +296,7 @@ final class Hearing
     /** @throws \OutOfBoundsException when the rig has no such source or listener */
     public function pair(string $source, string $listener): HeardPair
     {
-        $rig = $this->graph->rig;
+        $rig = $this->rig;
         if (! isset($this->pairs[$source], $rig->listeners[$listener])) {
             throw new \OutOfBoundsException("There is no source \"{$source}\" or no listener \"{$listener}\".");
         }
@@ -286,9 +313,9 @@ final class Hearing
     {
         foreach ($this->pairs as $id => $row) {
             $was = $before->pairs[$id] ?? [];
-            $source = $this->graph->rig->sources[$id];
+            $source = $this->rig->sources[$id];
             $isWished = ($this->wishes[$id] ?? []) === ($before->wishes[$id] ?? []);
-            foreach ($row === $was && $isWished ? [] : $this->graph->rig->listeners as $to => $listener) {
+            foreach ($row === $was && $isWished ? [] : $this->rig->listeners as $to => $listener) {
                 if (! $isWished || ($row[$to] ?? null) !== ($was[$to] ?? null)) {
                     yield [$was[$to] ?? $before->silence($source, $listener), $row[$to] ?? $this->silence($source, $listener)];
                 }
@@ -305,20 +332,20 @@ final class Hearing
     /** How many steps were taken to find the ways that were asked for. */
     public function steps(): int
     {
-        return $this->wayFinder->steps();
+        return $this->wayFinder()->steps();
     }
 
     /** @return list<Loop> the loudest first */
     public function loops(): array
     {
-        return $this->loops ??= (new LoopFinder($this->graph, $this->field->channels, $this->field->gains))->loops();
+        return $this->loops ??= (new LoopFinder($this->graph(), $this->field()->channels, $this->field()->gains))->loops();
     }
 
     /** @return \Generator<int, HeardPair> sources in the rig's order, for each the listeners in theirs */
     public function all(): \Generator
     {
         foreach ($this->rows() as [$source, , $pairs]) {
-            foreach ($this->graph->rig->listeners as $id => $listener) {
+            foreach ($this->rig->listeners as $id => $listener) {
                 yield $pairs[$id] ?? $this->silence($source, $listener);
             }
         }
@@ -332,7 +359,7 @@ final class Hearing
     public function rows(): \Generator
     {
         foreach ($this->pairs as $id => $row) {
-            yield [$this->graph->rig->sources[$id], $this->wishes[$id] ?? [], $row];
+            yield [$this->rig->sources[$id], $this->wishes[$id] ?? [], $row];
         }
     }
 
@@ -346,7 +373,7 @@ final class Hearing
      */
     public function response(HeardPair $pair): array
     {
-        return $this->field->response($pair->source, $pair->listener, 10 ** (self::RESPONSE_DB / 20));
+        return $this->field()->response($pair->source, $pair->listener, 10 ** (self::RESPONSE_DB / 20));
     }
 
     /** What is worth keeping of it to tell later what has changed. */
@@ -354,7 +381,7 @@ final class Hearing
     {
         $pairs = [];
         foreach ($this->rows() as [$source, $wishes, $row]) {
-            foreach ($this->graph->rig->listeners as $id => $_) {
+            foreach ($this->rig->listeners as $id => $_) {
                 $verdict = ($row[$id] ?? null)->verdict ?? self::verdictOfSilence($wishes[$id] ?? null);
                 $pairs[$source->id][$id] = [$verdict->value, ($row[$id] ?? null)?->level()?->value()];
             }
@@ -368,7 +395,7 @@ final class Hearing
     {
         $counts = array_fill_keys(array_map(fn (Verdict $verdict) => $verdict->value, Verdict::cases()), 0);
         foreach ($this->rows() as [, $wishes, $row]) {
-            foreach ($this->graph->rig->listeners as $id => $_) {
+            foreach ($this->rig->listeners as $id => $_) {
                 $counts[(($row[$id] ?? null)->verdict ?? self::verdictOfSilence($wishes[$id] ?? null))->value]++;
             }
         }
@@ -383,9 +410,9 @@ final class Hearing
      */
     private function wishes(): array
     {
-        $situation = $this->graph->state->situation->id;
+        $situation = $this->situation->id;
         $wishes = [];
-        foreach ($this->graph->rig->wishes as $wish) {
+        foreach ($this->rig->wishes as $wish) {
             if (in_array($situation, $wish->situations, true)) {
                 $wishes[$wish->source][$wish->listener] = $wish;
             } elseif ($wish->situations === []) {
@@ -399,7 +426,7 @@ final class Hearing
     private function judge(Source $source, Listener $listener, ?Wish $wish): HeardPair
     {
         $this->work += self::JUDGING;
-        $sum = $this->field->heard($source, $listener);
+        $sum = $this->field()->heard($source, $listener);
         $isUnwanted = $wish?->want === Want::MustNot;
         if (! ($isUnwanted ? $sum->peak !== null : $sum->isHeard())) {
             $verdict = $sum->isUncertain() ? Verdict::Uncounted : self::verdictOfSilence($wish);
@@ -416,7 +443,7 @@ final class Hearing
         }
         if ($isWanted && $this->mayOverload($source)) {
             $ways = $ways === null || $ways->arrivals === [] ? $this->ways($source, $listener, Sum::HEARD_DB) : $ways;
-            $overload = $ways->arrivals === [] ? null : $this->headroom->overload($source, $ways->arrivals[0]);
+            $overload = $ways->arrivals === [] ? null : $this->headroom()->overload($source, $ways->arrivals[0]);
         }
         if ($isUnwanted && $this->isFine($source, $listener, $wish, $sum)) {
             return new HeardPair($source, $listener, $wish, Verdict::Ok, $sum, $this->find, $doubling);
@@ -462,7 +489,7 @@ final class Hearing
     private function mayOverload(Source $source): bool
     {
         if ($this->loud === null || $this->loud[0] !== $source->id) {
-            $this->loud = [$source->id, $this->field->mayExceed($source, $this->headroom->tight, $this->headroom->usual)];
+            $this->loud = [$source->id, $this->field()->mayExceed($source, $this->headroom()->tight, $this->headroom()->usual)];
         }
 
         return $this->loud[1];
@@ -474,7 +501,7 @@ final class Hearing
         $strongest = $this->ways($source, $listener, Sum::HEARD_DB)->arrivals[0] ?? null;
 
         $isTreating = fn (Hop $hop): bool => $hop->effect !== null && $hop->at instanceof PointRef
-            && $this->graph->rig->units[$hop->at->unit]->effect($hop->effect)?->kind->treats() === true;
+            && $this->rig->units[$hop->at->unit]->effect($hop->effect)?->kind->treats() === true;
 
         return $strongest !== null
             && (array_filter($strongest->hopsOf(HopKind::Effect), $isTreating) === []) === ($wanted === Treatment::Processed);
@@ -553,6 +580,6 @@ final class Hearing
 
     private function ways(Source $source, Listener $listener, float $down): Ways
     {
-        return $this->wayFinder->ways(Spill::origins($this->graph->rig, $source), $listener->at, $down);
+        return $this->wayFinder()->ways(Spill::origins($this->rig, $source), $listener->at, $down);
     }
 }

@@ -50,7 +50,7 @@ final readonly class HearingDifference
     private function common(): iterable
     {
         foreach ($this->after->all() as $is) {
-            if (isset($this->before->graph->rig->sources[$is->source->id], $this->before->graph->rig->listeners[$is->listener->id])) {
+            if (isset($this->before->rig->sources[$is->source->id], $this->before->rig->listeners[$is->listener->id])) {
                 yield [$this->before->pair($is->source->id, $is->listener->id), $is];
             }
         }

@@ -27,12 +27,12 @@ final readonly class Recordings
     public function __construct(private Hearing $hearing)
     {
         $tracks = [];
-        foreach ($hearing->graph->rig->listeners as $listener) {
+        foreach ($hearing->rig->listeners as $listener) {
             if ($listener->kind !== ListenerKind::Track) {
                 continue;
             }
             $sounds = [];
-            foreach ($hearing->graph->rig->sources as $source) {
+            foreach ($hearing->rig->sources as $source) {
                 $level = $hearing->pair($source->id, $listener->id)->level();
                 if ($level !== null) {
                     $sounds[$source->id] = $level->value();
@@ -103,7 +103,7 @@ final readonly class Recordings
     /** @return list<Source> sounds that are alone on some track: their level can still be changed without touching any other */
     public function partable(): array
     {
-        return array_values(array_filter($this->hearing->graph->rig->sources, fn (Source $one) => $this->isAlone($one->id)));
+        return array_values(array_filter($this->hearing->rig->sources, fn (Source $one) => $this->isAlone($one->id)));
     }
 
     /**
@@ -200,7 +200,7 @@ final readonly class Recordings
 
     private function source(string|int $id): Source
     {
-        return $this->hearing->graph->rig->sources[(string) $id];
+        return $this->hearing->rig->sources[(string) $id];
     }
 
     /** @param  array<array-key, float>  $sounds */
@@ -212,7 +212,7 @@ final readonly class Recordings
     /** @return array<string, string> what the files of each unit that records keep, by its name: "Matroska. Keeps all tracks." */
     public function containers(): array
     {
-        $graph = $this->hearing->graph;
+        $graph = $this->hearing->graph();
         $kept = [];
         foreach ($this->tracks as $row) {
             foreach ($row['track']->at as $ear) {

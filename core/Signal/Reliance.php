@@ -26,7 +26,7 @@ final readonly class Reliance
     public static function of(Hearing $hearing): self
     {
         return new self($hearing, array_values(array_filter(
-            $hearing->graph->rig->papers->facts,
+            $hearing->rig->papers->facts,
             fn (Fact $fact) => $fact->certainty !== Certainty::Proven,
         )));
     }
@@ -38,7 +38,7 @@ final readonly class Reliance
             return [];
         }
         $passed = ["sources/{$pair->source->id}" => true, "listeners/{$pair->listener->id}" => true,
-            "wishes/{$pair->source->id}/{$pair->listener->id}" => true, "situations/{$this->hearing->graph->state->situation->id}" => true];
+            "wishes/{$pair->source->id}/{$pair->listener->id}" => true, "situations/{$this->hearing->situation->id}" => true];
         foreach ($pair->arrivals() as $arrival) {
             foreach ($arrival->hops as $hop) {
                 $passed += $this->elements($hop);
@@ -61,8 +61,8 @@ final readonly class Reliance
     {
         $behind = array_fill(0, count($this->facts), []);
         $looked = 0;
-        foreach ($this->facts === [] ? [] : $this->hearing->graph->rig->sources as $source) {
-            foreach ($this->hearing->graph->rig->listeners as $listener) {
+        foreach ($this->facts === [] ? [] : $this->hearing->rig->sources as $source) {
+            foreach ($this->hearing->rig->listeners as $listener) {
                 $pair = $this->hearing->pair($source->id, $listener->id);
                 if (! $pair->isHeard() || $looked++ >= self::PAIRS) {
                     continue;
@@ -101,7 +101,7 @@ final readonly class Reliance
     /** @return array<string, true> */
     private function ofCable(string $id): array
     {
-        $cable = $this->hearing->graph->rig->cables[$id] ?? null;
+        $cable = $this->hearing->rig->cables[$id] ?? null;
 
         return $cable === null ? [] : ["cables/{$id}" => true]
             + $this->ofUnit($cable->from->unit, "sockets/{$cable->from->socket}")
@@ -111,7 +111,7 @@ final readonly class Reliance
     /** @return array<string, true> */
     private function ofUnit(string $unit, string $inside = ''): array
     {
-        $place = $this->hearing->graph->rig->units[$unit]->place;
+        $place = $this->hearing->rig->units[$unit]->place;
 
         return ["units/{$unit}" => true, "places/{$place}" => true] + ($inside === '' ? [] : ["units/{$unit}/{$inside}" => true]);
     }

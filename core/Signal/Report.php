@@ -37,8 +37,8 @@ final class Report
     public function of(Hearing $hearing, bool $withResponse = false): array
     {
         return [
-            'rig' => $hearing->graph->rig->name,
-            'situation' => $hearing->graph->state->situation->id,
+            'rig' => $hearing->rig->name,
+            'situation' => $hearing->situation->id,
             'hearing' => iterator_to_array($this->pairs($hearing, $withResponse), false),
         ] + $this->besides($hearing);
     }
@@ -61,7 +61,7 @@ final class Report
                 'cut' => array_map(strval(...), $loop->cut),
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
             ], $hearing->loops()),
-            'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph->devices->all()),
+            'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph()->devices->all()),
         ];
     }
 
@@ -75,7 +75,7 @@ final class Report
         $nothing = $withResponse ? [...self::NOTHING, 'response' => [], 'left_out' => null] : self::NOTHING;
         foreach ($hearing->rows() as [$source, $wishes, $pairs]) {
             $nothing['source'] = $source->id;
-            foreach ($hearing->graph->rig->listeners as $id => $listener) {
+            foreach ($hearing->rig->listeners as $id => $listener) {
                 $pair = $pairs[$id] ?? null;
                 if ($pair !== null && ($pair->sum->isReached || $pair->sum->isUncertain())) {
                     yield $this->pair($hearing, $pair, $withResponse);
@@ -113,7 +113,7 @@ final class Report
             'lost_channels' => $pair->sum->isHeard() ? $pair->sum->namesOfLostParts() : [],
             'beside' => array_map(fn (Source $one) => $one->id, $pair->beside),
             'doubling' => $this->doubling($pair->doubling),
-            'lowered' => array_map($this->lowering(...), (new Ducking($hearing->graph))->of($pair)),
+            'lowered' => array_map($this->lowering(...), (new Ducking($hearing->graph()))->of($pair)),
             'cancelling' => array_map($this->arrival(...), $pair->cancelling() ?? []),
             'uncounted' => $this->uncounted($pair), 'arrivals' => $arrivals, 'more_arrivals' => $pair->isCapped(),
         ] + ($withResponse ? [

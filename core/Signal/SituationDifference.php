@@ -18,8 +18,8 @@ final readonly class SituationDifference
     /** @param  SituationTable|null  $table  of the rig, where it is made already */
     public function __construct(public Hearing $before, public Hearing $after, ?SituationTable $table = null)
     {
-        [$was, $is] = [$before->graph->state, $after->graph->state];
-        $table ??= new SituationTable($after->graph->rig, [$was->situation->id => $was, $is->situation->id => $is]);
+        [$was, $is] = [$before->graph()->state, $after->graph()->state];
+        $table ??= new SituationTable($after->rig, [$was->situation->id => $was, $is->situation->id => $is]);
         $this->changes = $table->told($was->situation->id, $is->situation->id);
         $this->pairs = (new HearingDifference($before, $after))->pairs;
     }

@@ -17,7 +17,7 @@ final readonly class Offsets
 
     public function __construct(private Hearing $hearing, Unit $program)
     {
-        $rig = $hearing->graph->rig;
+        $rig = $hearing->rig;
         $latest = [];
         foreach ($program->pictures === [] ? [] : $hearing->all() as $pair) {
             $ear = $pair->listener->at[0] ?? null;
@@ -39,7 +39,7 @@ final readonly class Offsets
                     $pair,
                     $picture,
                     ($pair->delay()?->value() ?? 0.0),
-                    $this->hearing->graph->state->delay($program->id, $point)->value(),
+                    $this->hearing->graph()->state->delay($program->id, $point)->value(),
                 );
             }
         }

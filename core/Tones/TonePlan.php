@@ -40,7 +40,7 @@ final readonly class TonePlan
     /** @param  array<array-key, list<array{int, bool}>>|null  $played  what was played, by {@see played()}; null for what is to be */
     public function __construct(private Hearing $hearing, ?array $played = null)
     {
-        $this->rig = $hearing->graph->rig;
+        $this->rig = $hearing->rig;
         $this->tracks = array_values(array_filter(
             $this->rig->listeners,
             fn (Listener $one) => $one->kind === ListenerKind::Track && $one->at !== [],
@@ -107,7 +107,7 @@ final readonly class TonePlan
             $offset += $this->rig->point($ear)->channels;
         }
         foreach (array_keys($this->signatures) as $source) {
-            foreach ($this->hearing->field->response($this->rig->sources[$source], $track, 10 ** (self::LEAST_DB / 20)) as $way) {
+            foreach ($this->hearing->field()->response($this->rig->sources[$source], $track, 10 ** (self::LEAST_DB / 20)) as $way) {
                 $channel = $offsets[$way['ear']] + $way['ear_channel'] - 1;
                 $part = $way['part'] - 1;
                 $planned[$source][$part][$channel] = [...($planned[$source][$part][$channel] ?? []), ...$way['taps']];
@@ -154,7 +154,7 @@ final readonly class TonePlan
     /** How many channels a sound has where it begins; 0 where no unit gives it. */
     private function parts(Source $source): int
     {
-        $graph = $this->hearing->graph;
+        $graph = $this->hearing->graph();
         $parts = array_map(fn ($origin) => count($graph->channelsOf($graph->entry($origin->at))), array_values($source->origins));
 
         return $parts === [] ? 0 : max($parts);

@@ -66,7 +66,7 @@ it('loses whatever is told to depend on what fails, and without a computer nothi
 it('mutes a sound for all where it says so, and nothing else', function (string $file) {
     $rig = (new DocumentReader)->read(shipped("{$file}.json"));
     $hearing = hearingOf($rig);
-    $field = $hearing->field;
+    $field = $hearing->field();
     $before = pairsOf($hearing);
     foreach ($rig->sources as $source) {
         $touch = new Touch($hearing, $source, $field->sourcesAt(...));
@@ -76,7 +76,7 @@ it('mutes a sound for all where it says so, and nothing else', function (string 
         $expected = array_values(array_filter($before, fn (string $pair) => ! str_starts_with($pair, "{$source->id} ") || in_array($pair, $left, true)));
         $now = hearingOf($muted);
         // What a unit has kept mute by itself while this was open opens then, as is told: nobody else hears more.
-        $opened = array_merge([], ...array_map(fn (PointRef $at) => $now->field->listenersBehind($at), $touch->opens));
+        $opened = array_merge([], ...array_map(fn (PointRef $at) => $now->field()->listenersBehind($at), $touch->opens));
         $more = array_values(array_diff(pairsOf($now), $expected));
         $reached = array_map(fn ($listener) => is_string($listener) ? $listener : $listener->id, $opened);
         expect([$source->id, array_filter($more, fn (string $pair) => ! in_array(substr((string) strrchr($pair, ' '), 1), $reached, true))])
@@ -90,12 +90,12 @@ it('brings each microphone to its target with the gain to dial in, as far as tha
     $hearing = hearingOf($rig);
     $count = 0;
     foreach ($hearing->all() as $pair) {
-        $preamp = Chain::of($hearing->graph, $pair)?->preamp;
+        $preamp = Chain::of($hearing->graph(), $pair)?->preamp;
         if ($preamp === null) {
             continue;
         }
         $then = hearingOf((new SetPoint($preamp->at, new PointSettings(gain: $preamp->toSet())))->applyTo($rig));
-        $again = Chain::of($then->graph, $then->pair($pair->source->id, $pair->listener->id))?->preamp;
+        $again = Chain::of($then->graph(), $then->pair($pair->source->id, $pair->listener->id))?->preamp;
         expect($again?->now->value())->toBe($preamp->toSet()->value())->and(abs($again->wanted->value() - $preamp->wanted->value()))->toBeLessThan(0.11);
         $count++;
     }

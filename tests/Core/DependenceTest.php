@@ -82,7 +82,7 @@ it('loses in an outage nothing that does not depend on it', function (string $fi
 })->with(fn () => shippedRigs());
 
 it('times the start: each when all that it needs is ready', function () {
-    $start = new StartOrder(programs(['soft' => ['ready_s' => 8], 'cast' => ['ready_s' => 5, 'needs' => ['music']], 'music' => ['ready_s' => 2]])->hear()->graph, 'pc');
+    $start = new StartOrder(programs(['soft' => ['ready_s' => 8], 'cast' => ['ready_s' => 5, 'needs' => ['music']], 'music' => ['ready_s' => 2]])->hear()->graph(), 'pc');
     // The mixer is there after 8 s; the player, which picks its device, at 10; the broadcast program, which needs both, at 15.
     expect($start->times())->toBe(['soft' => [0, 8], 'music' => [8, 10], 'cast' => [10, 15]]);
 });
@@ -101,7 +101,7 @@ it('falls with its computer, and with what it needs', function () {
 });
 
 it('orders the start: what installs a device before what picks it', function (array $units, array $order, array $late, array $circle) {
-    $start = new StartOrder(programs($units)->hear()->graph, 'pc');
+    $start = new StartOrder(programs($units)->hear()->graph(), 'pc');
     $names = fn (array $all): array => array_map(fn (Unit $one) => $one->id, $all);
     expect($names($start->order))->toBe($order)->and(array_map($names, $start->late))->toBe($late)->and($names($start->circle))->toBe($circle);
 })->with([
@@ -119,7 +119,7 @@ it('finds what no wanted way uses, but no picture lead and no computer', functio
 
 it('mutes a sound for all in the fewest places', function () {
     $hearing = twoInto()->hear();
-    $touch = fn (string $source): Touch => new Touch($hearing, $hearing->graph->rig->sources[$source], $hearing->field->sourcesAt(...));
+    $touch = fn (string $source): Touch => new Touch($hearing, $hearing->rig->sources[$source], $hearing->field()->sourcesAt(...));
     expect(array_map(strval(...), $touch('a')->places))->toBe(['desk/one'])->and($touch('a')->left)->toBe([])
         // The second strip has no mute, and everything behind it carries the other sound too.
         ->and($touch('b')->places)->toBe([])->and(array_map(fn ($pair) => $pair->listener->id, $touch('b')->left))->toBe(['e']);
@@ -129,7 +129,7 @@ it('rehearses that something takes the defaults: who follows, who is lost, who i
     $draft = programs([])->pick('music/sound', $pick)->device('pc', 'soft/played-1', ['roles' => ['playback']])->source('song', 'music/sound')
         ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->wish('song', 'viewers', 'must');
     $hearing = $draft->hear();
-    $rehearsal = new Rehearsal($hearing, $hearing->graph->rig->units['pc']);
+    $rehearsal = new Rehearsal($hearing, $hearing->rig->units['pc']);
     expect(array_map(strval(...), $rehearsal->follow))->toBe($follow)->and(count($rehearsal->protected))->toBe($protected)
         ->and(array_map(fn ($pair) => "{$pair->source->id} {$pair->listener->id}", $rehearsal->lost))->toBe($lost);
 })->with([

@@ -100,7 +100,7 @@ describe('what is heard', function () {
     it('lets stray sound go nowhere by a default that can not be used', function (array $settings, array $reached) {
         $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('head', 'usb-headset', 'room')->cable('usb', 'pc/usb-1', 'head/usb')
             ->listener('me', 'head/ear')->device('pc', 'head/usb/play', ['roles' => ['playback']] + $settings);
-        $graph = $draft->hear()->graph;
+        $graph = $draft->hear()->graph();
         expect(array_map(fn ($listener) => $listener->id, (new Stray($graph, $graph->rig->units['pc']))->reaches))->toBe($reached);
     })->with(['in use' => [[], ['me']], 'disabled' => [['enabled' => false], []], 'muted' => [['mute' => true], []], 'so soft that nobody hears it' => [['db' => -70], []]]);
 
@@ -277,7 +277,7 @@ describe('levels and times', function () {
                 socketOf('one', 'xlr-m', 'out', 'professional-line', true, 'thru'), socketOf('two', 'xlr-m', 'out', 'professional-line', true, 'thru')]])
             ->unit('b', $in(1000))->unit('c', $in(10000))->cable('xlr', 'a/out', 'split/in')->cable('xlr', 'split/one', 'b/in')
             ->source('s', 'a/out')->listener('l', 'b/in')->wish('s', 'l', 'must');
-        $end = fn (Draft $one): float => Chain::of($one->hear()->graph, $one->pair('s', 'l'))->end ?? NAN;
+        $end = fn (Draft $one): float => Chain::of($one->hear()->graph(), $one->pair('s', 'l'))->end ?? NAN;
         $alone = $end($draft);
         expect(round($end($draft->cable('xlr', 'split/two', 'c/in')) - $alone, 3))->toBe(-1.555);
     });
@@ -288,7 +288,7 @@ describe('levels and times', function () {
             ->ear('c', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in')->cable('trs', 'b/out', 'c/in');
         $levels = fn (float $boost): array => array_map(
             fn ($stage) => $stage->level,
-            Chain::of($draft->hear()->graph, $draft->pair('a', 'c'), $boost)->stages ?? [],
+            Chain::of($draft->hear()->graph(), $draft->pair('a', 'c'), $boost)->stages ?? [],
         );
         // Where it begins as before; from the first lead on 20 dB more, and no further 20 behind the second.
         $more = array_map(fn (float $with, float $without) => round($with - $without, 6), $levels(20.0), $levels(0.0));
@@ -304,7 +304,7 @@ describe('levels and times', function () {
         $first = function (array $capsule) use ($mic): array {
             $hearing = $mic($capsule)->hear();
             $pairs = array_filter(iterator_to_array($hearing->all(), false), fn ($pair) => $pair->isHeard());
-            $stage = Chain::of($hearing->graph, array_values($pairs)[0])->stages[0];
+            $stage = Chain::of($hearing->graph(), array_values($pairs)[0])->stages[0];
 
             return [$stage->isAnalog, round($stage->level, 2), $stage->max === null ? null : round($stage->max, 2), round($stage->floor, 2)];
         };
@@ -317,7 +317,7 @@ describe('levels and times', function () {
 
     it('begins what has no capsule inside, at its nominal level, below full scale', function () {
         $draft = Draft::rig()->tone('a', 1, 'trs-6.35', true)->ear('b', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in');
-        $stage = Chain::of($draft->hear()->graph, $draft->pair('a', 'b'))->stages[0] ?? null;
+        $stage = Chain::of($draft->hear()->graph(), $draft->pair('a', 'b'))->stages[0] ?? null;
         expect([$stage?->isAnalog, $stage?->level, $stage?->max, $stage?->floor])->toBe([false, -18.0, 0.0, -110.0]);
     });
 
@@ -327,7 +327,7 @@ describe('levels and times', function () {
             'routes' => [['from' => 'one', 'to' => 'ear'], ['from' => 'two', 'to' => 'ear', 'db' => -9], ['from' => 'song', 'to' => 'ear', 'db' => -20]]])
             ->source('one', 'u/one')->source('two', 'u/two')->add('sources', ['id' => 'song', 'name' => 'Song', 'kind' => 'music', 'origins' => [['at' => 'u/song']]])->listener('l', 'u/ear');
         $hearing = $draft->hear();
-        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['l']))->rows;
+        $rows = (new VoiceBalance($hearing, $hearing->rig->listeners['l']))->rows;
         expect(array_map(fn (array $row) => [$row['pair']->source->id, $row['under'], round($row['chain']->end, 2)], $rows))
             ->toBe([['one', null, -18.0], ['two', null, -27.0], ['song', 20.0, -38.0]]);
     });
@@ -341,7 +341,7 @@ describe('levels and times', function () {
                 socketOf('one', 'xlr-m', 'out', 'microphone', true, 'thru'), socketOf('two', 'xlr-m', 'out', 'microphone', true, 'thru')]])
             ->unit('b', $in(1000))->unit('c', $in(10000))->cable('xlr', 'a/out', 'split/in')->cable('xlr', 'split/one', 'b/in')
             ->source('s', 'a/out')->listener('l', 'b/in')->wish('s', 'l', 'must');
-        $end = fn (Draft $one): float => Chain::of($one->hear()->graph, $one->pair('s', 'l'))->end ?? NAN;
+        $end = fn (Draft $one): float => Chain::of($one->hear()->graph(), $one->pair('s', 'l'))->end ?? NAN;
         $alone = $end($draft);
         expect(round($end($draft->cable('xlr', 'split/two', 'c/in')) - $alone, 3))->toBe(-1.555);
     });
@@ -351,7 +351,7 @@ describe('levels and times', function () {
             'sockets' => [socketOf('in', 'trs-6.35', 'in', 'professional-line', true, 'thru'), socketOf('out', 'trs-6.35', 'out', 'professional-line', true, 'thru')]])
             ->ear('c', 1, 'trs-6.35', true)->cable('trs', 'a/out', 'b/in')->cable('trs', 'b/out', 'c/in');
         // What distorts there is known of what is no passive one.
-        expect(Chain::of($draft->hear()->graph, $draft->pair('a', 'c'))->stages[1]->max === null)->toBe($isLead);
+        expect(Chain::of($draft->hear()->graph(), $draft->pair('a', 'c'))->stages[1]->max === null)->toBe($isLead);
     })->with([['isolator', true], ['splitter', true], ['adapter', true], ['booster', true], ['mixer', false], ['interface', false]]);
 
     it('leaves out of a balance what must not be heard', function () {
@@ -359,7 +359,7 @@ describe('levels and times', function () {
             'routes' => [['from' => 'one', 'to' => 'ear'], ['from' => 'two', 'to' => 'ear']]])->source('one', 'u/one')->source('two', 'u/two')->listener('l', 'u/ear')
             ->wish('one', 'l', 'must')->wish('two', 'l', 'must-not');
         $hearing = $draft->hear();
-        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['l']))->rows;
+        $rows = (new VoiceBalance($hearing, $hearing->rig->listeners['l']))->rows;
         expect(array_map(fn (array $row) => $row['pair']->source->id, $rows))->toBe(['one']);
     });
 
@@ -373,7 +373,7 @@ describe('levels and times', function () {
             ->source('early', 'face/early')->source('late', 'face/late')->listener('air', 'cast/stream')
             ->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'cast' ? $one + ['pictures' => [['id' => 'cam', 'name' => 'Camera', 'delay_ms' => 200]]] : $one, $d['units'])] + $d);
         $hearing = $draft->hear();
-        $offsets = (new Offsets($hearing, $hearing->graph->rig->units['cast']))->offsets;
+        $offsets = (new Offsets($hearing, $hearing->rig->units['cast']))->offsets;
         // 5 ms and 85 ms: the later one.
         expect($offsets)->toHaveCount(1)->and($offsets[0]->pair->source->id)->toBe('late')->and($offsets[0]->soundMs)->toBe(85.0);
     });

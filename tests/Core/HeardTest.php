@@ -96,7 +96,7 @@ it('tells whether a sound is alone also where only it is heard anew', function (
     // Bob is taken out: nothing about Ann has changed but that she is alone.
     $without = new Rig($rig->parts()->with(models: ['model-of-u' => $rig->models['model-of-u']->with(routes: array_filter($rig->models['model-of-u']->routes, fn ($one) => $one->from !== 'bob'))]));
     expect((new Hearings($without, [], $hearings))->in('base')->pair('ann', 'track')->verdict)->toBe(Verdict::Ok);
-    $kept = (new Hearing($hearings->in('base')->graph, kept: $hearings->in('base')->kept()))->pair('ann', 'track');
+    $kept = (new Hearing($hearings->in('base')->graph(), kept: $hearings->in('base')->kept()))->pair('ann', 'track');
     expect($kept->verdict)->toBe(Verdict::NotAlone)->and($kept->beside[0]->id)->toBe('bob');
 });
 
@@ -190,8 +190,8 @@ it('listens before or after the fader as a setting says, in a situation too', fu
 it('shows on a meter before the mute what would come', function () {
     $draft = strip([], ['mute' => true], ['model' => ['meters' => [['id' => 'm', 'label' => 'In', 'point' => 'ch', 'tap' => 'before-mute', 'zones' => [['name' => 'green', 'from_db' => 5]]]]]]);
     $hearing = $draft->hear();
-    $rig = $hearing->graph->rig;
-    expect((new Readings($hearing->graph))->of($rig->units['desk'], array_values($rig->modelOf('desk')->meters)[0]))->toBe(['s' => 10.0]);
+    $rig = $hearing->rig;
+    expect((new Readings($hearing->graph()))->of($rig->units['desk'], array_values($rig->modelOf('desk')->meters)[0]))->toBe(['s' => 10.0]);
 });
 
 it('gives an output that follows another its channels too', function (int $width, string $sides) {
@@ -290,7 +290,7 @@ it('lists every tap down to -80 dB, and says what it left out', function () {
         array_push($routes, ['hub', "p-{$i}", -40, 'straight', 1 + $i * 0.137], ["p-{$i}", 'hub']);
     }
     $draft = Draft::inside(['hub' => 1] + $points, [['tone', 'hub'], ...$routes, ['hub', 'ear']]);
-    $hearing = new Hearing($draft->hear()->graph, effort: new Effort(20_000));
+    $hearing = new Hearing($draft->hear()->graph(), effort: new Effort(20_000));
     $report = iterator_to_array((new Report)->pairs($hearing, withResponse: true))[0];
     // Of a loop that was not gone round to its end no bound is known.
     expect($report['left_out'])->toBe(['at_most_db' => null]);

@@ -79,7 +79,7 @@ describe('the chain', function () {
     it('reckons a dynamic microphone to a track by hand', function () {
         // 66 dB at a metre, 5 cm away: 66 + 26.02 = 92.02 dB SPL; -147.70 + 92.02 = -55.68 dBu; 12 dBu is full scale at no gain, so with
         // 50 dB -55.68 - 12 + 50 = -17.68 dBFS. For -18 it wants 49.7 dB.
-        $graph = ($hearing = throughDesk(50)->hear())->graph;
+        $graph = ($hearing = throughDesk(50)->hear())->graph();
         $chain = Chain::of($graph, $hearing->pair('voice', 'tape'));
         $stages = array_map(fn (Stage $stage) => [$stage->label, round($stage->level, 1), $stage->unit()], $chain->stages ?? []);
         expect(array_slice($stages, 0, 3))->toBe([['Mic · Capsule', -55.7, 'dBu'], ['Desk · In 1', -55.7, 'dBu'], ['Desk · In 1', -17.7, 'dBFS']])
@@ -91,7 +91,7 @@ describe('the chain', function () {
     it('goes by what somebody has measured: how loud, how far, how noisy', function () {
         $hearing = throughDesk(50, [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 60], ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.5],
             ['about' => 'places/desk', 'kind' => 'noise', 'value' => 55]])->hear();
-        $chain = Chain::of($hearing->graph, $hearing->pair('voice', 'tape'));
+        $chain = Chain::of($hearing->graph(), $hearing->pair('voice', 'tape'));
         // 60 + 6.02 = 66.02 dB SPL: 26 dB less than before; the room 20 dB more, so the voice stands 66.02 - 55 = 11.0 dB above it.
         expect(round((float) $chain?->end, 1))->toBe(-43.7)->and(round((float) $chain?->overNoise(), 1))->toBe(11.0)
             ->and(round((float) $chain?->preamp?->shortDb(), 1))->toBe(15.7);
@@ -103,7 +103,7 @@ describe('the chain', function () {
             ->source('voice', 'u/a')->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'u/b']]])->listener('me', 'u/ear')
             ->wish('voice', 'me', 'must')->wish('game', 'me', 'must');
         $hearing = $draft->hear();
-        $rows = (new VoiceBalance($hearing, $hearing->graph->rig->listeners['me']))->rows;
+        $rows = (new VoiceBalance($hearing, $hearing->rig->listeners['me']))->rows;
         expect(array_map(fn (array $row) => $row['under'] === null ? null : round($row['under'], 1), $rows))->toBe([null, 5.0]);
     });
 });

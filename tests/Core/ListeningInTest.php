@@ -38,8 +38,8 @@ function deskToListenTo(array $into, array $feed = [], array $phones = [], bool 
 function listeningTo(Draft $draft, string $output): array
 {
     $hearing = $draft->hear();
-    $unit = $hearing->graph->rig->units['desk'];
-    $listening = new ListeningIn($hearing, $unit, $hearing->graph->rig->modelOf($unit)->points[$output]);
+    $unit = $hearing->rig->units['desk'];
+    $listening = new ListeningIn($hearing, $unit, $hearing->rig->modelOf($unit)->points[$output]);
     $choices = [];
     foreach ($listening->choices() as $choice) {
         $choices[$choice->listener->id] = [$choice->words, array_map(fn (Listener $one) => $one->id, $choice->also)];

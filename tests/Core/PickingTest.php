@@ -73,7 +73,7 @@ function arrives(Draft $draft, string $listener, ?string $situation = null): arr
 {
     $hearing = $draft->hear($situation);
 
-    return array_map(fn (object $source) => $hearing->pair($source->id, $listener)->isHeard(), $hearing->graph->rig->sources);
+    return array_map(fn (object $source) => $hearing->pair($source->id, $listener)->isHeard(), $hearing->rig->sources);
 }
 
 const LEFT_MIC = ['device' => 'mic-a/usb/rec'];

@@ -56,7 +56,7 @@ it('is set in a situation, taken over from what was heard before, told, joined a
     $edit = new SetPoint(new PointRef('desk', 'b'), new PointSettings(inverted: true));
     $after = $edit->applyTo($rig);
     $before = new Hearing((new GraphBuilder($rig))->build($rig->base()));
-    $taken = new Hearing((new GraphBuilder($after))->build($after->base(), $before->graph), before: $before);
+    $taken = new Hearing((new GraphBuilder($after))->build($after->base(), $before->graph()), before: $before);
     expect($taken->pair('s', 'l')->verdict)->toBe(Verdict::Missing)
         ->and((new Hearing((new GraphBuilder($after))->build($after->situations['show'])))->pair('s', 'l')->verdict)->toBe(Verdict::Doubled)
         ->and($edit->words($rig))->toBe('Desk: b polarity inverted')

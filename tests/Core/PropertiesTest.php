@@ -176,7 +176,7 @@ it('hears in a situation what it would hear with the situation\'s changes as set
 it('says of every point what an ear there would say', function () {
     $this->limitTo(60)->forAll(randomRoutes(), new ChooseGenerator(0, 7))->then(function (array $routes, int $mute) {
         $hearing = tangle($routes, [$mute])->hear();
-        $field = $hearing->field;
+        $field = $hearing->field();
         foreach (['x' => 'u/p6', 'y' => 'u/p7'] as $listener => $at) {
             $there = array_map(fn ($source) => $source->id, $field->sourcesAt($at));
             foreach (['a', 'b'] as $source) {
@@ -193,14 +193,14 @@ it('says of every point what an ear there would say', function () {
 it('draws as passing inside a unit what the hearing says', function () {
     $this->limitTo(60)->forAll(randomRoutes(), new ChooseGenerator(0, 7))->then(function (array $routes, int $mute) {
         $hearing = tangle($routes, [$mute])->hear();
-        $unit = $hearing->graph->rig->units['u'];
+        $unit = $hearing->rig->units['u'];
         foreach (['a' => 'p0', 'b' => 'p1'] as $source => $from) {
-            $reached = Passage::inside($hearing->graph, $unit, $from, false);
+            $reached = Passage::inside($hearing->graph(), $unit, $from, false);
             foreach (['x' => 'p6', 'y' => 'p7'] as $listener => $to) {
                 // What cancels or is too quiet passes and is not heard; nothing is heard that does not pass.
                 expect(isset($reached[$to]) || ! $hearing->pair($source, $listener)->sum->isReached)->toBeTrue();
                 expect(isset($reached[$to]))
-                    ->toBe(isset(Passage::inside($hearing->graph, $unit, $from, true)[$to]) && isset($reached[$to]));
+                    ->toBe(isset(Passage::inside($hearing->graph(), $unit, $from, true)[$to]) && isset($reached[$to]));
             }
         }
     });

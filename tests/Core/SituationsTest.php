@@ -186,7 +186,7 @@ it('hears a situation like another as it hears it alone, also where other wishes
                 fn (HeardPair $pair) => [$pair->source->id, $pair->listener->id, $pair->verdict->value, $pair->wish?->want->value],
                 iterator_to_array($hearing->all(), false),
             );
-            expect($told(new Hearing($builder->build($other, $near->graph), null, $near)))->toBe($told(new Hearing($builder->build($other))));
+            expect($told(new Hearing($builder->build($other, $near->graph()), null, $near)))->toBe($told(new Hearing($builder->build($other))));
         }
     }
 })->with(['rigs/night-relay.json', 'starters/puppet-theatre.json', 'starters/harbour-radio.json', 'starters/night-market.json']);
@@ -199,6 +199,6 @@ it('judges by the wishes of its own situation what sounds like in the one beside
     })->make();
     $builder = new GraphBuilder($rig);
     $near = new Hearing($builder->build($rig->base()));
-    $quiet = new Hearing($builder->build($rig->situations['quiet'], $near->graph), null, $near);
+    $quiet = new Hearing($builder->build($rig->situations['quiet'], $near->graph()), null, $near);
     expect($near->pair('s', 'l')->verdict->value)->toBe('ok')->and($quiet->pair('s', 'l')->verdict->value)->toBe('leak');
 });

@@ -31,7 +31,7 @@ const APART_DB = 0.15;
 function firstDisagreement(Rig $rig, Situation $situation, PlainSums $plain): ?string
 {
     $hearing = new Hearing((new GraphBuilder($rig))->build($situation));
-    $readings = new Readings($hearing->graph);
+    $readings = new Readings($hearing->graph());
     $recordings = new Recordings($hearing);
     $contents = new CableContent([$hearing], new Wiring($rig));
     $points = $here = $meters = [];
@@ -55,8 +55,8 @@ function firstDisagreement(Rig $rig, Situation $situation, PlainSums $plain): ?s
             foreach ($rig->modelOf($unit)->points as $point) {
                 $at = "{$unit->id}/{$point->id}";
                 $should = $plain->level($powers, $at);
-                $points[$at] ??= [$hearing->field->levelsAt($at), array_map(fn (Source $one) => $one->id, $hearing->field->sourcesAt($at))];
-                $isCounted = ! $hearing->field->at($source, $at)->isUncertain();
+                $points[$at] ??= [$hearing->field()->levelsAt($at), array_map(fn (Source $one) => $one->id, $hearing->field()->sourcesAt($at))];
+                $isCounted = ! $hearing->field()->at($source, $at)->isUncertain();
                 if ($differs($points[$at][0][$source->id] ?? null, $should, -60, $isCounted)) {
                     return "{$source->id} at {$at}: ".($points[$at][0][$source->id] ?? 'nothing').", not {$should}";
                 }
@@ -72,7 +72,7 @@ function firstDisagreement(Rig $rig, Situation $situation, PlainSums $plain): ?s
                 $should = $plain->level($powers, "{$unit->id}/{$meter->point}", $stage);
                 $key = "{$unit->id} {$meter->id}";
                 $meters[$key] ??= $readings->of($unit, $meter);
-                $isCounted = ! $hearing->field->at($source, "{$unit->id}/{$meter->point}")->isUncertain();
+                $isCounted = ! $hearing->field()->at($source, "{$unit->id}/{$meter->point}")->isUncertain();
                 // A meter shows less than the second method follows: they are held to each other where an ear would hear it.
                 if ($isCounted && $should > -60 + NEAR_DB && abs(($meters[$key][$source->id] ?? -INF) - $should) > APART_DB) {
                     return "{$source->id} on the meter {$key}: ".($meters[$key][$source->id] ?? 'nothing').", not {$should}";
@@ -158,10 +158,10 @@ it('adds two origins of one sound, or the two parts of it, alike for all who ask
             'origins' => [['at' => 'u/one'], ...$second === [] ? [] : [$second + ['at' => 'u/two']]]]]] + $d)
         ->track('t', 'u/ear')->make();
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->base()));
-    $meter = (new Readings($hearing->graph))->of($rig->units['u'], $rig->modelOf($rig->units['u'])->meters['m']);
-    $all = [$hearing->pair('s', 't')->level()?->value(), $hearing->field->levelsAt('u/ear')['s'] ?? null, $meter['s'] ?? null,
+    $meter = (new Readings($hearing->graph()))->of($rig->units['u'], $rig->modelOf($rig->units['u'])->meters['m']);
+    $all = [$hearing->pair('s', 't')->level()?->value(), $hearing->field()->levelsAt('u/ear')['s'] ?? null, $meter['s'] ?? null,
         (new Recordings($hearing))->tracks['t']['sounds']['s'] ?? null];
-    expect($all)->toBe([$db, $db, $db, $db])->and($hearing->field->sourcesAt('u/ear') !== [])->toBe($db !== null);
+    expect($all)->toBe([$db, $db, $db, $db])->and($hearing->field()->sourcesAt('u/ear') !== [])->toBe($db !== null);
 })->with([
     // 20 log10(1 + 1) = 6.02
     'at one time' => [['db' => 0], [], 6.02],
@@ -185,8 +185,8 @@ it('never passes off as silence what could not be counted', function () {
     $pair = $hearing->pair('s-1', 'l');
     expect($pair->verdict)->toBe(Verdict::Uncounted);
     foreach ($rig->listeners['l']->at as $ear) {
-        expect(array_map(fn (Source $one) => $one->id, $hearing->field->sourcesAt($ear)))->toContain('s-1')
-            ->and($hearing->field->at($rig->sources['s-1'], $ear)->isUncertain())->toBeTrue();
+        expect(array_map(fn (Source $one) => $one->id, $hearing->field()->sourcesAt($ear)))->toContain('s-1')
+            ->and($hearing->field()->at($rig->sources['s-1'], $ear)->isUncertain())->toBeTrue();
     }
 });
 
@@ -221,6 +221,6 @@ it('answers the same whoever asked before', function () {
     $work = $hearing->work();
     expect($ask(array_reverse($points)))->toBe($forward)->and(array_filter($forward))->not->toBe([]);
     // Asked everywhere, what was heard stands: a field that is read spreads nothing anew.
-    array_map($hearing->field->levelsAt(...), $points);
-    expect($hearing->work())->toBe($work)->and((new Hearing($hearing->graph))->kept()->pairs)->toEqual($hearing->kept()->pairs);
+    array_map($hearing->field()->levelsAt(...), $points);
+    expect($hearing->work())->toBe($work)->and((new Hearing($hearing->graph()))->kept()->pairs)->toEqual($hearing->kept()->pairs);
 });

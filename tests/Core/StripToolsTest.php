@@ -50,7 +50,7 @@ function toolChain(Draft $draft, string $source = 'waltz'): Chain
 {
     $hearing = $draft->hear();
 
-    return Chain::of($hearing->graph, $hearing->pair($source, 'viewers')) ?? throw new LogicException('Not heard');
+    return Chain::of($hearing->graph(), $hearing->pair($source, 'viewers')) ?? throw new LogicException('Not heard');
 }
 
 /** @return list<Lowering> */
@@ -58,7 +58,7 @@ function lowerings(Draft $draft, ?string $situation = null): array
 {
     $hearing = $draft->hear($situation);
 
-    return (new Ducking($hearing->graph))->of($hearing->pair('waltz', 'viewers'));
+    return (new Ducking($hearing->graph()))->of($hearing->pair('waltz', 'viewers'));
 }
 
 /** @return array<string, string> why by sentence */
@@ -143,7 +143,7 @@ describe('duckers', function () {
     });
 
     it('count in the balance against the voice', function () {
-        $row = fn (array $effects) => array_column((new VoiceBalance($hearing = tooled($effects)->hear(), $hearing->graph->rig->listeners['viewers']))->rows, null)[0];
+        $row = fn (array $effects) => array_column((new VoiceBalance($hearing = tooled($effects)->hear(), $hearing->rig->listeners['viewers']))->rows, null)[0];
         expect($row([])['under'])->toEqualWithDelta(0.0, 0.01)
             ->and([round((float) $row([DUCK])['under'], 2), $row([DUCK])['lowered']])->toBe([12.0, 12.0]);
     });

@@ -95,7 +95,7 @@ it('draws a level diagram: each stage in order, peaks above it, the maximum at o
     $rig = ($this->now)();
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->base()));
     $pair = $hearing->pair('voice', 'viewers');
-    $diagram = new LevelDiagram($pair, Chain::of($hearing->graph, $pair));
+    $diagram = new LevelDiagram($pair, Chain::of($hearing->graph(), $pair));
     expect(count($diagram->columns))->toBe(count($diagram->chain->stages))->and(array_unique(array_filter(array_column($diagram->columns, 'max'), fn ($max) => $max !== null)))->toHaveCount(1);
     foreach ($diagram->columns as $i => $column) {
         expect($column['peak'])->toBeLessThan($column['level'])->and($column['level'])->toBeLessThanOrEqual($column['floor'])->and($column['x'])->toBe(LevelDiagram::LEFT + LevelDiagram::STAGE * $i + 59);

@@ -95,7 +95,7 @@ it('plugs a lead in last, in the base and in a situation, and takes it back', fu
     // Who tries to choose a default there is told why not.
     ($this->edit)(['edit' => 'device', 'computer' => 'tablet', 'device' => 'face/usb/play', 'name' => '', 'enabled' => '1', 'roles' => ['playback']])
         ->assertSessionHasErrors();
-    $list = (new Computers(($this->page)('computers'), App\Rigs\CatalogueFiles::with($this->owner)))->computers[0];
+    $list = (new Computers(($this->page)('computers'), App\Rigs\CatalogueFiles::programsWith($this->owner)))->computers[0];
     expect($list->takesLast)->toBeTrue()->and($list->defaults)->toBe([]);
 });
 

@@ -20,7 +20,7 @@ beforeEach(function () {
         $this->rig->fresh(),
         'stock',
         tap(Request::create('/', 'GET', $query), fn (Request $request) => $request->setUserResolver(fn () => $this->owner)),
-    ), CatalogueFiles::with($this->owner));
+    ), fn () => CatalogueFiles::with($this->owner));
     $this->plates = function (string $place, array $query = []): array {
         $stock = ($this->stock)($query);
         $rig = (new RigPage($this->rig->fresh(), 'stock', tap(Request::create('/'), fn ($request) => $request->setUserResolver(fn () => $this->owner))))->rig;

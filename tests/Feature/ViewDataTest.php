@@ -151,11 +151,11 @@ it('shows recipes of the selected unit, else of the first, and programs beside t
     expect($recipes->shown?->unit)->toBe($recipes->units[0])->and($recipes->isMatrix)->toBeFalse();
     $mixer = new RecipesPage(($this->page)('recipes', ['select' => 'unit:mixer', 'as' => 'matrix']));
     expect($mixer->shown?->unit->id)->toBe('mixer')->and($mixer->isMatrix)->toBeTrue();
-    $list = new Computers(($this->page)('computers'), CatalogueFiles::catalogue()->models);
+    $list = new Computers(($this->page)('computers'), CatalogueFiles::programsWith($this->owner));
     // One at a time: that with most programs, else the selected one, or that on which what is selected runs.
     $shown = fn (string $select): array => array_map(
         fn ($one) => $one->unit->id,
-        (new Computers(($this->page)('computers', ['select' => $select]), CatalogueFiles::catalogue()->models))->computers,
+        (new Computers(($this->page)('computers', ['select' => $select]), CatalogueFiles::programsWith($this->owner)))->computers,
     );
     expect(array_map(fn ($one) => $one->id, $list->hosts))->toContain('cast-pc', 'sim-pc')
         ->and(array_map(fn ($one) => $one->unit->id, $list->computers))->toBe(['cast-pc'])

@@ -32,7 +32,7 @@ final class ObservedController
             $all = Disturbance::cases();
             // Two things have gone wrong, as a seed says which.
             $wrong = [$all[$seed % count($all)], $all[intdiv($seed, count($all)) % count($all)]];
-            $list = (new SimulatedComputer($page->hearing->graph->devices->of($computer)))->listing($wrong, $seed);
+            $list = (new SimulatedComputer($page->hearing->graph()->devices->of($computer)))->listing($wrong, $seed);
 
             return view('rigs.observed', ['page' => $page, 'seen' => new ObservedPage($page, $unit, $list, $seed)]);
         }

@@ -59,8 +59,8 @@ final class RigViewController
     {
         return match ($step) {
             Step::Wishes => ['table' => new WishesPage($page)],
-            Step::Stock => ['stock' => new Stock($page, CatalogueFiles::with($user))],
-            Step::Computers => ['list' => new Computers($page, CatalogueFiles::with($user))],
+            Step::Stock => ['stock' => new Stock($page, fn () => CatalogueFiles::with($user))],
+            Step::Computers => ['list' => new Computers($page, CatalogueFiles::programsWith($user))],
             Step::Recipes => ['recipes' => new RecipesPage($page)],
             Step::Names => ['names' => new NamesPage($page)],
             Step::Tracks => ['tracks' => new TracksPage($page)],

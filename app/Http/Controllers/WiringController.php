@@ -87,7 +87,7 @@ final readonly class WiringController
         $shown = Request::create(is_string($query) ? "/?{$query}" : '/');
         $shown->setUserResolver($request->getUserResolver());
         $page = new RigPage($rig, 'wiring', $shown);
-        $drawing = new MapDrawing(new MapGraph($page->hearing->graph, $depth), $geometry, $page->highlighted());
+        $drawing = new MapDrawing(new MapGraph($page->hearing->graph(), $depth), $geometry, $page->highlighted());
 
         return view('rigs.drawing', ['page' => $page, 'drawing' => $drawing])->render();
     }

@@ -83,7 +83,7 @@ final class RunDown implements CardKind
     private static function plugs(BookInput $of): array
     {
         $steps = [];
-        $devices = $of->hearing()->graph->devices;
+        $devices = $of->hearing()->graph()->devices;
         foreach ($of->rig->units as $computer) {
             $leads = [];
             foreach ($of->rig->modelOf($computer)->takes === Takes::LastPlugged ? $devices->of($computer->id) : [] as $device) {

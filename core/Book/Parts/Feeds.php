@@ -27,7 +27,7 @@ final class Feeds implements Part
         $rows = [];
         foreach ($of->rig->picks as $pick) {
             $host = $of->rig->hostOf($of->rig->units[$pick->at->unit]->place);
-            $device = $of->hearing()->graph->picked($of->rig->units[$pick->at->unit], $of->rig->point($pick->at));
+            $device = $of->hearing()->graph()->picked($of->rig->units[$pick->at->unit], $of->rig->point($pick->at));
             if ($host === null || $device === null) {
                 continue;
             }

@@ -33,7 +33,7 @@ final class MetersToExpect implements Part
         ));
         $readings = $units === []
             ? []
-            : array_map(fn ($situation) => new Readings($of->hearing($situation->id)->graph), $rig->situations);
+            : array_map(fn ($situation) => new Readings($of->hearing($situation->id)->graph()), $rig->situations);
         $blocks = [];
         foreach ($units as $unit) {
             $rows = [...$this->meters($of, $unit, $readings), ...$this->lamps($of, $unit, $readings)];

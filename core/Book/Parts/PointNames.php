@@ -41,12 +41,12 @@ final class PointNames implements Part
         $feeds = array_map(fn (array $row) => [
             $of->rig->units[$row['at']->unit]->name.', '.$of->rig->point($row['at'])->label,
             self::told($row),
-        ], (new FeedNames($of->hearing()->graph))->rows());
+        ], (new FeedNames($of->hearing()->graph()))->rows());
         if ($feeds !== []) {
             $blocks[] = new Heading('Stage by stage');
             $blocks[] = new Table(['Program', 'One feed, by the names that it has on its way'], $feeds, [1, 3.4]);
         }
-        $graphs = array_map(fn ($situation) => $of->hearing($situation->id)->graph, array_values($of->rig->situations));
+        $graphs = array_map(fn ($situation) => $of->hearing($situation->id)->graph(), array_values($of->rig->situations));
         $misnomers = Misnomers::in($of->rig, $graphs);
         if ($misnomers !== []) {
             $blocks[] = new Heading('Names that mislead');

@@ -37,8 +37,8 @@ final readonly class Channels implements Check
         $hearing = $in->base();
         foreach ($in->rig->units as $unit) {
             foreach ($in->rig->modelOf($unit)->points as $point) {
-                $pick = $hearing->graph->state->pick($unit->id, $point->id);
-                $device = $pick === null || $point->picks !== Direction::Recording ? null : $hearing->graph->picked($unit, $point);
+                $pick = $hearing->graph()->state->pick($unit->id, $point->id);
+                $device = $pick === null || $point->picks !== Direction::Recording ? null : $hearing->graph()->picked($unit, $point);
                 if ($pick !== null && $device !== null && $device->isUsable()) {
                     yield from $this->past($in, $unit, $point, $pick, $device);
                     yield from $this->unread($in, $hearing, $unit, $point, $pick, $device);
@@ -74,7 +74,7 @@ final readonly class Channels implements Check
             return;
         }
         $at = new PointRef($unit->id, $point->id);
-        foreach ($this->sourcesBesides($hearing->graph, $device, $read) as $id => $channels) {
+        foreach ($this->sourcesBesides($hearing->graph(), $device, $read) as $id => $channels) {
             $source = $in->rig->sources[$id];
             if (! $this->isMissed($in, $hearing, $at, $source)) {
                 continue;

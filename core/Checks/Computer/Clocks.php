@@ -23,7 +23,7 @@ final readonly class Clocks implements Check
 
     public function findings(Inspection $in): iterable
     {
-        $graph = $in->base()->graph;
+        $graph = $in->base()->graph();
         foreach ($in->rig->units as $unit) {
             $model = $in->rig->modelOf($unit);
             $clocks = $about = [];

@@ -30,7 +30,7 @@ final readonly class Defaults implements Check
 
     public function findings(Inspection $in): iterable
     {
-        $graph = $in->base()->graph;
+        $graph = $in->base()->graph();
         foreach ($graph->devices->all() as $computer => $devices) {
             foreach ($devices as $device) {
                 if ($device->roles !== [] && ! $device->isUsable()) {

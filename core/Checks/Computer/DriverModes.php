@@ -26,7 +26,7 @@ final readonly class DriverModes implements Check
 
     public function findings(Inspection $in): iterable
     {
-        $graph = $in->base()->graph;
+        $graph = $in->base()->graph();
         foreach ($in->rig->units as $unit) {
             $modes = [];
             $about = [];

@@ -28,7 +28,7 @@ final readonly class Format implements Check
 
     public function findings(Inspection $in): iterable
     {
-        $graph = $in->base()->graph;
+        $graph = $in->base()->graph();
         $told = [];
         foreach ($in->rig->units as $unit) {
             $devices = [];
@@ -94,7 +94,7 @@ final readonly class Format implements Check
 
     private function listed(Inspection $in, DeviceRef $ref): ?Device
     {
-        foreach ($in->base()->graph->devices->all() as $list) {
+        foreach ($in->base()->graph()->devices->all() as $list) {
             if (isset($list[(string) $ref])) {
                 return $list[(string) $ref];
             }

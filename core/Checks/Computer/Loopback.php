@@ -31,7 +31,7 @@ final readonly class Loopback implements Check
             foreach ($in->rig->units as $unit) {
                 $model = $in->rig->modelOf($unit);
                 foreach ($model->routes as $route) {
-                    $now = $hearing->graph->state->route($unit->id, $route);
+                    $now = $hearing->graph()->state->route($unit->id, $route);
                     if ($now->group !== null && $now->on && $model->isPlayedTo($now->from)) {
                         foreach ($model->routes as $other) {
                             $isInstead = $other->group === $now->group && $other->to === $now->to && $other->choice() !== $now->choice()

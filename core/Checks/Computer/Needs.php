@@ -63,7 +63,7 @@ final readonly class Needs implements Check
     private function silenced(Inspection $in): iterable
     {
         foreach ($in->each() as $situation => $hearing) {
-            foreach ($hearing->graph->silenced->units as $id => $block) {
+            foreach ($hearing->graph()->silenced->units as $id => $block) {
                 $unit = $in->rig->units[$id];
                 $needs = array_filter($unit->needs, fn (string $need) => isset($in->rig->units[$need]));
                 $names = array_map(fn (string $need) => $in->rig->units[$need]->name, $needs);
@@ -84,7 +84,7 @@ final readonly class Needs implements Check
     /** @return iterable<Finding> programs that start before what they need, or wait for each other */
     private function order(Inspection $in, string $place): iterable
     {
-        $order = new StartOrder($in->base()->graph, $place);
+        $order = new StartOrder($in->base()->graph(), $place);
         foreach ($order->late as [$program, $other]) {
             yield new Finding(
                 $this->code(),

@@ -24,7 +24,7 @@ final readonly class OneDevice implements Check
 
     public function findings(Inspection $in): iterable
     {
-        $graph = $in->base()->graph;
+        $graph = $in->base()->graph();
         foreach ($in->rig->units as $unit) {
             $limits = $in->rig->modelOf($unit)->limits;
             if ($limits->devicesAtOnce === null && $limits->sources === null && $limits->tracks === null) {

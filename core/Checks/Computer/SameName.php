@@ -25,7 +25,7 @@ final readonly class SameName implements Check
 
     public function findings(Inspection $in): iterable
     {
-        foreach ($in->base()->graph->devices->all() as $computer => $devices) {
+        foreach ($in->base()->graph()->devices->all() as $computer => $devices) {
             $named = [];
             foreach ($devices as $device) {
                 if ($device->isUsable()) {

@@ -70,7 +70,7 @@ final readonly class Unavailable implements Check
         if ($in->rig->isBase($situation->id)) {
             return false;
         }
-        $before = $in->base()->graph->devices->of($device->computer)[(string) $device->ref] ?? null;
+        $before = $in->base()->graph()->devices->of($device->computer)[(string) $device->ref] ?? null;
 
         return $before?->isUsable() === true;
     }

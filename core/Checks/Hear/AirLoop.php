@@ -30,7 +30,7 @@ final readonly class AirLoop implements Check
     public function findings(Inspection $in): iterable
     {
         foreach ($in->each() as $situation => $hearing) {
-            foreach ($hearing->graph->links as $link) {
+            foreach ($hearing->graph()->links as $link) {
                 $at = $link->at;
                 if ($link->kind !== HopKind::Air || ! $link->carries() || ! $at instanceof AirRef
                     || $in->field($situation)->sourcesAt($at->from) === [] || $in->field($situation)->listenersBehind($at->to) === []) {

@@ -58,7 +58,7 @@ final readonly class Merged implements Check
     private function beside(Hearing $hearing, HeardPair $pair): array
     {
         $beside = [];
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             $other = $hearing->pair($source->id, $pair->listener->id);
             if ($source->id !== $pair->source->id && $other->isHeard() && ! $other->isSpill()) {
                 $beside[] = $other;

@@ -25,15 +25,15 @@ final readonly class Ducked implements Check
     {
         $duckers = $setOff = [];
         foreach ($in->each() as $situation => $hearing) {
-            $ducking = new Ducking($hearing->graph);
-            foreach ($hearing->graph->rig->units as $unit) {
+            $ducking = new Ducking($hearing->graph());
+            foreach ($hearing->rig->units as $unit) {
                 foreach ($unit->effects === [] ? [] : $ducking->ofUnit($unit) as $lowering) {
                     $key = "{$unit->id} {$lowering->effect->id}";
                     $duckers[$key] ??= $lowering;
                     $setOff[$key] = ($setOff[$key] ?? false) || $lowering->by !== [];
                     $own = array_intersect_key(
                         array_column($lowering->by, null, 'id'),
-                        $hearing->field->levelsAt($hearing->graph->entry((string) $lowering->at)),
+                        $hearing->field()->levelsAt($hearing->graph()->entry((string) $lowering->at)),
                     );
                     if ($own !== []) {
                         yield $this->byItself($in, $lowering, array_values($own), (string) $situation);

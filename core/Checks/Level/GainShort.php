@@ -65,7 +65,7 @@ final readonly class GainShort implements Check
                 $gain = $put === null ? null : (array_values($put->model->routes)[0] ?? null)?->db;
                 if ($put !== null && $gain !== null) {
                     $to = $preamp->span->nearest(Decibels::of($preamp->wanted->value() - $gain->value()));
-                    $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $joint->to);
+                    $feed = PhantomFeed::at($in->base()->graph()->state, $in->wiring, $joint->to);
                     $power = $feed->switch === null || $feed->isOn !== false ? []
                         : [new SetValue($feed->socket->unit, $feed->switch->id, true)];
 

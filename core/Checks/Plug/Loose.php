@@ -103,7 +103,7 @@ final readonly class Loose implements Check
             $sounds = [];
             foreach ($in->each() as $situation => $hearing) {
                 foreach ($model->routes as $route) {
-                    if ($route->from === $point->id && $hearing->graph->state->route($unit->id, $route)->on) {
+                    if ($route->from === $point->id && $hearing->graph()->state->route($unit->id, $route)->on) {
                         continue 3;
                     }
                 }

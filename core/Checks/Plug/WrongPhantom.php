@@ -41,7 +41,7 @@ final readonly class WrongPhantom implements Check
             }
         }
         foreach ($in->joints->analog() as $joint) {
-            $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $joint->to);
+            $feed = PhantomFeed::at($in->base()->graph()->state, $in->wiring, $joint->to);
             // Phantom power is on the pins of XLR only; a dynamic microphone does not notice it.
             if ($feed->switch !== null && $feed->isOn === true && $joint->cable->type === CableType::Xlr
                 && $joint->gives !== SignalKind::Microphone
@@ -114,7 +114,7 @@ final readonly class WrongPhantom implements Check
             $to = new SocketRef($now->unit, $socket->id);
             $isFree = $socket->phantom === PhantomPower::Offers && $in->wiring->at($to) === [];
             if ($isFree && Mating::cable($in->rig->socket($needs), $socket) !== null) {
-                $feed = PhantomFeed::at($in->base()->graph->state, $in->wiring, $to);
+                $feed = PhantomFeed::at($in->base()->graph()->state, $in->wiring, $to);
 
                 return [new Proposal(
                     "Move {$in->rig->cables[$cable]->label} to {$in->names->of($to)}",

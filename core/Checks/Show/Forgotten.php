@@ -128,7 +128,7 @@ final readonly class Forgotten implements Check
             return null;
         }
         $before = $in->hearings->in($situation->id);
-        $then = new Hearing((new GraphBuilder($rig))->build($rig->situations[$situation->id], $before->graph), before: $before);
+        $then = new Hearing((new GraphBuilder($rig))->build($rig->situations[$situation->id], $before->graph()), before: $before);
         foreach ($then->differing($before) as [$was, $is]) {
             if ($is->verdict->rank() > $was->verdict->rank()) {
                 return null;

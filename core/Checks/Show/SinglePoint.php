@@ -69,7 +69,7 @@ final readonly class SinglePoint implements Check
     private function sounds(Hearing $hearing, Listener $listener): int
     {
         $count = 0;
-        foreach ($hearing->graph->rig->sources as $source) {
+        foreach ($hearing->rig->sources as $source) {
             $pair = $hearing->pair($source->id, $listener->id);
             $count += $pair->meetsMust() ? 1 : 0;
         }

@@ -3,7 +3,7 @@
 <p class="against">
     @foreach ($page->rig->situations as $situation)
         @if ($situation !== $page->situation)
-            @php $isAgainst = $page->difference?->before->graph->state->situation->id === $situation->id; @endphp
+            @php $isAgainst = $page->difference?->before->situation->id === $situation->id; @endphp
             <a href="{{ $page->url(['against' => $isAgainst ? null : $situation->id]) }}" @if ($isAgainst)
                 aria-current="true" @endif>{{ $situation->name }}</a>
         @endif

@@ -1,7 +1,7 @@
 @props(['page'])
 {{-- From the situation that is compared with to the one that is shown: what a hand would do, and for whom the hearing changes. --}}
 @if ($page->difference !== null)
-    <p class="lead-line">From {{ $page->difference->before->graph->state->situation->name }} to {{ $page->situation->name }}:</p>
+    <p class="lead-line">From {{ $page->difference->before->situation->name }} to {{ $page->situation->name }}:</p>
     <ul class="changes">
         @forelse ($page->difference->changes as $change) <li>{{ $change }}</li> @empty <li>nothing differs</li> @endforelse
     </ul>

@@ -37,7 +37,7 @@
                 <h3>Hearing table, {{ $situation }}</h3>
                 <div class="matrix-scroll" tabindex="0" role="region" aria-label="Hearing table, {{ $situation }}">
                     <table class="hearing-change">
-                        <thead><tr><th scope="col">Sounds</th>@foreach ($heard->after->graph->rig->listeners as $listener)
+                        <thead><tr><th scope="col">Sounds</th>@foreach ($heard->after->rig->listeners as $listener)
                             <th scope="col">{{ $listener->name }}</th> @endforeach</tr></thead>
                         <tbody>
                             @foreach ($comparison->table($heard) as $sound => $cells)
