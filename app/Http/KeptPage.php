@@ -129,24 +129,34 @@ final readonly class KeptPage
 
     private function nameNow(): string
     {
+        $marks = self::marks($this->rig, $this->user);
+
         return 'page:'.hash('xxh128', serialize([
-            StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig),
-            self::marks($this->rig, $this->user), $this->user->id, $this->user->name, $this->user->lengths,
+            $marks, StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig), $this->user->id, $this->user->name, $this->user->lengths,
             $this->rig->roleOf($this->user), MapDepth::lookedAt($this->request, $this->rig->id),
             $this->request->getSchemeAndHttpHost(), $this->step, $this->request->query(), $this->besides,
         ]));
     }
 
-    /** @return array<string, mixed> what changes beside a rig's document and shows in its pages, in short */
+    /**
+     * In one question, with what the state's name and the frame of the page would ask for else.
+     *
+     * @return array<string, mixed> what changes beside a rig's document and shows in its pages, in short
+     */
     private static function marks(Rig $rig, User $user): array
     {
-        return (array) DB::query()
+        $marks = (array) DB::query()
+            ->selectSub(StoredRig::identities(), 'identity')
             ->selectSub(DB::table('test_runs')->where('rig_id', $rig->id)->selectRaw('count(*) > 0'), 'tested')
             ->selectSub(DB::table('pictures')->where('rig_id', $rig->id)
                 ->selectRaw("concat(count(*), ':', coalesce(max(id), 0))"), 'pictures')
             ->selectSub(DB::table('own_models')->where('user_id', $user->id)
                 ->selectRaw('md5(group_concat(concat(hex(`key`), md5(document)) order by id))'), 'models')
             ->first();
+        StoredRig::identify((string) $marks['identity']);
+        $rig->noteTested((bool) $marks['tested']);
+
+        return $marks;
     }
 
     private static function difference(string $kept, string $again): string

@@ -31,6 +31,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class Rig extends Model
 {
+    private ?bool $wasTested = null;
+
     protected $table = 'rigs';
 
     protected $fillable = ['name', 'summary', 'first_day', 'last_day', 'revision', 'at', 'state', 'trouble', 'readable', 'thins'];
@@ -81,6 +83,18 @@ final class Rig extends Model
     public function testRuns(): HasMany
     {
         return $this->hasMany(TestRun::class);
+    }
+
+    /** Whether it was ever tested. */
+    public function isTested(): bool
+    {
+        return $this->wasTested ??= $this->testRuns()->exists();
+    }
+
+    /** Takes over whether it was from whoever asked it with something else. */
+    public function noteTested(bool $isTested): void
+    {
+        $this->wasTested = $isTested;
     }
 
     /** @return HasMany<Picture, $this> */

@@ -8,6 +8,7 @@ use App\Models\Rig;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Connection;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -78,6 +79,19 @@ final class StoredRig
         $connection = DB::connection();
         self::$identities ??= new \WeakMap;
 
-        return self::$identities[$connection] ??= (string) $connection->table('identity')->value('id');
+        return self::$identities[$connection] ??= (string) self::identities()->value('id');
+    }
+
+    /** Where a database says which one it is. */
+    public static function identities(): Builder
+    {
+        return DB::table('identity')->select('id')->limit(1);
+    }
+
+    /** Takes over which database it is from whoever asked it with something else. */
+    public static function identify(string $identity): void
+    {
+        self::$identities ??= new \WeakMap;
+        self::$identities[DB::connection()] = $identity;
     }
 }

@@ -6,6 +6,7 @@ namespace App\ViewModels;
 
 use App\Rigs\Everywhere;
 use HiddenWire\Core\Quantity\Count;
+use Illuminate\Pagination\Paginator;
 
 /** What was found in all rigs, by kind, each with what is said of it and the way there. */
 final readonly class FoundEverywhere
@@ -14,19 +15,20 @@ final readonly class FoundEverywhere
         'sounds' => 'Sounds', 'listeners' => 'Listeners'];
 
     /**
-     * @var list<array{id: string, title: string, count: string,
-     *     rows: list<array{name: string, says: string, rig: string, url: string}>}>
+     * @var list<array{id: string, title: string, rows: list<array{name: string, says: string, rig: string, url: string}>,
+     *     pages: Paginator<int, \stdClass>}>
      */
     public array $kinds;
 
-    public function __construct(public string $text, Everywhere $everywhere)
+    /** @param  string|null  $only  the kind that is gone through page by page; null where the first of each are shown */
+    public function __construct(public string $text, public ?string $only, int $page, Everywhere $everywhere)
     {
         $kinds = [];
-        foreach (array_filter($everywhere->found()) as $kind => $found) {
+        foreach ($everywhere->found($only, $page) as $kind => $found) {
             $kinds[] = ['id' => $kind, 'title' => self::TITLES[$kind],
-                'count' => count($found).(count($found) === Everywhere::MOST ? ' first' : ''),
                 'rows' => array_map(fn (\stdClass $one) => ['name' => $one->name, 'says' => self::says($kind, $one),
-                    'rig' => $kind === 'rigs' ? '' : $one->rig_name, 'url' => self::url($kind, $one)], $found)];
+                    'rig' => $kind === 'rigs' ? '' : $one->rig_name, 'url' => self::url($kind, $one)], array_values($found->items())),
+                'pages' => $found->setPath(route('find-all'))->appends(['q' => $text, 'of' => $kind])];
         }
         $this->kinds = $kinds;
     }

@@ -373,7 +373,7 @@ final readonly class RigPage
     /** Whether a view says when the real rig was tested. */
     public function isTested(): bool
     {
-        return $this->view !== 'bench' && $this->record->testRuns()->exists();
+        return $this->view !== 'bench' && $this->record->isTested();
     }
 
     /** How the situation stands, in words. Nothing is as wished where nothing is wished. */

@@ -22,12 +22,6 @@ final readonly class Days
             && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1]);
     }
 
-    /** Whether a day is of both. */
-    public function overlap(self $other): bool
-    {
-        return $this->from <= $other->to && $other->from <= $this->to;
-    }
-
     /** "5 December 2026", "5 to 6 December 2026", "30 November to 2 December 2026" */
     public function words(): string
     {

@@ -15,14 +15,6 @@ it('says days as people do', function (string $from, string $to, string $words) 
     ['2026-12-31', '2027-01-01', '31 December 2026 to 1 January 2027'],
 ]);
 
-it('knows which days are of both', function (string $from, string $to, bool $overlap) {
-    $days = new Days('2026-12-05', '2026-12-07');
-    expect($days->overlap(new Days($from, $to)))->toBe($overlap)->and((new Days($from, $to))->overlap($days))->toBe($overlap);
-})->with([
-    ['2026-12-01', '2026-12-04', false], ['2026-12-01', '2026-12-05', true], ['2026-12-06', '2026-12-06', true],
-    ['2026-12-01', '2026-12-31', true], ['2026-12-07', '2026-12-09', true], ['2026-12-08', '2026-12-09', false],
-]);
-
 it('takes days of the calendar only, in their order', function (mixed $days, ?string $pointer) {
     $data = json_decode(shipped('rigs/penny-slot.json'));
     $data->days = $days;

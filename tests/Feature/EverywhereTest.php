@@ -11,6 +11,7 @@ use App\Rigs\RigFromRows;
 use App\Rigs\TwiceBooked;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Rig\Days;
+use Illuminate\Support\Facades\DB;
 
 beforeEach(function () {
     $this->owner = User::factory()->create();
@@ -21,8 +22,8 @@ beforeEach(function () {
     $this->edit = fn (Rig $rig, array $fields) => $this->actingAs($rig->user ?? $this->owner)
         ->post("/rigs/{$rig->id}/edits", $fields + ['revision' => $rig->refresh()->revision])->assertSessionHasNoErrors();
     $this->found = fn (string $text, ?User $who = null): array => array_map(
-        fn (array $rows) => array_map(fn (stdClass $one) => "{$one->rig}: {$one->name}", $rows),
-        array_filter((new Everywhere($who ?? $this->owner, $text))->found()),
+        fn ($page) => array_map(fn (stdClass $one) => "{$one->rig}: {$one->name}", $page->items()),
+        (new Everywhere($who ?? $this->owner, $text))->found(),
     );
     $this->number = fn (Rig $rig, string $unit, string $number) => ($this->edit)($rig, ['edit' => 'describe-unit', 'unit' => $unit,
         'name' => RigFromRows::rig($rig)->units[$unit]->name, 'inventory' => $number]);
@@ -63,7 +64,7 @@ it('finds a name, a number, a cable and a person in all rigs that somebody may s
 it('says where a model is used, also by what else it is called', function () {
     $counts = fn (string $text): array => array_map(
         fn (stdClass $one) => [$one->rig, $one->name, $one->count],
-        (new Everywhere($this->owner, $text))->found()['models'],
+        (new Everywhere($this->owner, $text))->found()['models']->items(),
     );
     $model = RigFromRows::rig($this->relay)->modelOf(RigFromRows::rig($this->relay)->units['mixer']);
     $units = count(array_filter(RigFromRows::rig($this->relay)->units, fn ($unit) => $unit->model === $model->id));
@@ -82,6 +83,27 @@ it('shows what it found with the way there', function () {
     // The finder of a rig leads here last.
     $last = $this->getJson("/rigs/{$this->relay->id}/find?q=mixer")->assertOk()->json();
     expect(end($last))->toBe(['what' => '“mixer” in all rigs', 'kind' => 'find', 'url' => '/find?q=mixer']);
+});
+
+it('goes through what was found page by page, fifty at a time', function () {
+    for ($i = 1; $i <= 51; $i++) {
+        DB::table('sources')->insert(['rig_id' => $this->relay->id, 'key' => "owl-{$i}", 'position' => 1000 + $i,
+            'name' => sprintf('Owl %02d', $i), 'kind' => 'voice']);
+    }
+    $pages = fn (?string $of, int $page): array => array_map(
+        fn ($one) => [count($one->items()), $one->items()[0]->name, $one->hasMorePages()],
+        (new Everywhere($this->owner, 'owl'))->found($of, $page),
+    );
+    expect($pages(null, 1))->toBe(['sounds' => [50, 'Owl 01', true]])->and($pages('sounds', 2))->toBe(['sounds' => [1, 'Owl 51', false]])
+        ->and($pages('sounds', 3))->toBe([])->and($pages('units', 1))->toBe([]);
+    $this->actingAs($this->owner)->get('/find?q=owl')->assertOk()->assertSee('Owl 50')->assertDontSee('Owl 51')
+        ->assertSee('/find?q=owl&amp;of=sounds&amp;page=2', false);
+    $this->get('/find?q=owl&of=sounds')->assertOk()->assertSee('page=2', false)->assertSee('Next');
+    $this->get('/find?q=owl&of=sounds&page=2')->assertOk()->assertSee('Owl 51')->assertDontSee('Owl 50')->assertSee('Before')
+        ->assertDontSee('Next');
+    // What is no page and no kind is the first of all.
+    $this->get('/find?q=owl&of=nothing&page=-1')->assertOk()->assertSee('Owl 01');
+    $this->get('/find?q=owl&of=sounds&page=99')->assertOk()->assertSee('There are no more of them.');
 });
 
 it('keeps the days of a rig, through rows, revisions and documents', function () {
@@ -128,6 +150,7 @@ it('tells of a number that is in two rigs on the same days', function (string $f
 })->with([
     'the same days' => ['2026-12-05', '2026-12-06', true],
     'one day of both' => ['2026-12-06', '2026-12-09', true],
+    'up to its first day' => ['2026-12-01', '2026-12-05', true],
     'around it' => ['2026-12-01', '2026-12-31', true],
     'the day after' => ['2026-12-07', '2026-12-09', false],
     'the day before' => ['2026-12-01', '2026-12-04', false],

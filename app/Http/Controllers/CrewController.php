@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Invite;
 use App\Actions\LeaveCrew;
+use App\Http\Requests\InviteRequest;
 use App\Limits\Limits;
 use App\Models\Crew;
 use App\Models\CrewMember;
@@ -95,20 +96,15 @@ final class CrewController
         return redirect()->route('crews.index')->with('said', "The crew {$crew->name} is no more.");
     }
 
-    public function invite(Request $request, Crew $crew, Invite $invite): RedirectResponse
+    public function invite(InviteRequest $request, Crew $crew, Invite $invite): RedirectResponse
     {
-        Gate::authorize('manage', $crew);
-        $fields = $request->validate([
-            'email' => ['required', 'string', 'email', 'max:'.Bounds::EMAIL],
-            'role' => ['required', Rule::enum(MemberRole::class)],
-        ]);
-        $email = mb_strtolower($fields['email']);
+        $email = $request->email();
         $member = $crew->members()->whereNotNull('accepted_at')->whereRelation('user', 'email', $email)->first();
         if ($member !== null) {
-            return $this->changed($request, $crew, $member, MemberRole::from($fields['role']));
+            return $this->changed($request, $crew, $member, $request->role());
         }
 
-        return back()->with('said', $invite($this->user($request), $crew, $email, MemberRole::from($fields['role'])));
+        return back()->with('said', $invite($this->user($request), $crew, $email, $request->role()));
     }
 
     public function role(Request $request, Crew $crew, CrewMember $member): RedirectResponse

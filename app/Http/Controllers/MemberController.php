@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Invite;
+use App\Http\Requests\InviteRequest;
 use App\Models\Deed;
 use App\Models\Member;
 use App\Models\MemberRole;
@@ -37,22 +38,16 @@ final class MemberController
         );
     }
 
-    public function store(Request $request, Rig $rig, Invite $invite): RedirectResponse
+    public function store(InviteRequest $request, Rig $rig, Invite $invite): RedirectResponse
     {
-        Gate::authorize('manage', $rig);
-        $fields = $request->validate([
-            'email' => ['required', 'string', 'email', 'max:190'],
-            'role' => ['required', Rule::enum(MemberRole::class)],
-        ]);
-        $email = mb_strtolower($fields['email']);
         $user = $request->user() ?? abort(401);
-        if ($email === $rig->user?->email) {
+        if ($request->email() === $rig->user?->email) {
             $says = $rig->user_id === $user->id ? 'This rig is yours already.' : 'This rig is theirs already.';
 
             return back()->withErrors(['email' => $says])->withInput();
         }
 
-        return back()->with('said', $invite($user, $rig, $email, MemberRole::from($fields['role'])));
+        return back()->with('said', $invite($user, $rig, $request->email(), $request->role()));
     }
 
     public function role(Request $request, Rig $rig, Member $member): RedirectResponse

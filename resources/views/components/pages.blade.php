@@ -1,9 +1,9 @@
-@props(['of', 'label'])
-{{-- The way to newer and older ones of a list that goes by key. --}}
+@props(['of', 'label', 'back' => 'Newer', 'on' => 'Older'])
+{{-- The way to the other pages of a list. --}}
 @if ($of->hasPages())
     <nav class="pages" aria-label="{{ $label }}">
-        @if (! $of->onFirstPage()) <a href="{{ $of->previousPageUrl() }}" rel="prev">Newer</a> @endif
+        @if (! $of->onFirstPage()) <a href="{{ $of->previousPageUrl() }}" rel="prev">{{ $back }}</a> @endif
         {{ $slot }}
-        @if ($of->hasMorePages()) <a href="{{ $of->nextPageUrl() }}" rel="next">Older</a> @endif
+        @if ($of->hasMorePages()) <a href="{{ $of->nextPageUrl() }}" rel="next">{{ $on }}</a> @endif
     </nav>
 @endif

@@ -26,24 +26,14 @@
         @error('rigs') <p class="trouble" role="alert">{{ $message }}</p> @enderror
         @foreach ($shelf->limits as $limit) <p class="quiet">{{ $limit->warning() }}</p> @endforeach
         @foreach ($shelf->invitations as $invitation)
-            <div class="invitation" role="group" aria-label="Invitation to {{ $invitation->rig->name }}">
-                <p><strong>{{ $invitation->rig->owner()?->name }}</strong> invites you to
-                    <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->may('it') }}.</p>
-                <form method="post" action="{{ route('invitations.accept', $invitation->id) }}">@csrf
-                    <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
-                <form method="post" action="{{ route('invitations.decline', $invitation->id) }}">@csrf @method('delete')
-                    <button class="do" type="submit">Decline</button></form>
-            </div>
+            <x-invitation :to="$invitation->rig->name" :accept="route('invitations.accept', $invitation->id)"
+                :decline="route('invitations.decline', $invitation->id)"><strong>{{ $invitation->rig->owner()?->name }}</strong> invites you to
+                <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->may('it') }}.</x-invitation>
         @endforeach
         @foreach ($shelf->crewInvitations as $invitation)
-            <div class="invitation" role="group" aria-label="Invitation to the crew {{ $invitation->crew->name }}">
-                <p>You are invited to the crew <strong>{{ $invitation->crew->name }}</strong>: you may {{
-                    $invitation->role->may('its rigs') }}.</p>
-                <form method="post" action="{{ route('crews.accept', $invitation->id) }}">@csrf
-                    <button class="btn btn-sm btn-ink" type="submit">Accept</button></form>
-                <form method="post" action="{{ route('crews.decline', $invitation->id) }}">@csrf @method('delete')
-                    <button class="do" type="submit">Decline</button></form>
-            </div>
+            <x-invitation :to="'the crew '.$invitation->crew->name" :accept="route('crews.accept', $invitation->id)"
+                :decline="route('crews.decline', $invitation->id)">You are invited to the crew
+                <strong>{{ $invitation->crew->name }}</strong>: you may {{ $invitation->role->may('its rigs') }}.</x-invitation>
         @endforeach
         @if ($shelf->crews !== [])
             <nav class="shelf-crews" aria-label="Whose rigs">
