@@ -60,8 +60,9 @@ final class ClusterConnector extends MariaDbConnector
     }
 
     /**
-     * How a connection is set up goes with the connecting, as one statement. A web worker keeps its connection for the next request, and one
-     * that is taken up again is set up already; of a cluster it connects anew, since a node that is cut off answers nothing, not even that.
+     * How a connection is set up goes with the connecting, as one statement. A web worker keeps its connection for the next request, and
+     * one that is taken up again is set up already; of a cluster it connects anew, since a node that is cut off answers nothing, not even
+     * that.
      *
      * @param  array<string, mixed>  $config
      * @return array<int, mixed>

@@ -62,8 +62,10 @@ final class CatalogueFiles
      */
     private static function written(): ?array
     {
-        /** @var array{stamp: string, make: \Closure(): array<string, EquipmentModel>, programs: \Closure(): array<string, EquipmentModel>}|false
-         *     $written */
+        /**
+         * @var array{stamp: string, make: \Closure(): array<string, EquipmentModel>,
+         *     programs: \Closure(): array<string, EquipmentModel>}|false $written
+         */
         $written = is_file(self::path()) ? include self::path() : false;
 
         return is_array($written) && $written['stamp'] === self::stamp() ? $written : null;

@@ -213,7 +213,9 @@ final readonly class Computer
 
     private function nameOf(DeviceRef $ref): string
     {
-        return ($this->page->hearing->graph()->devices->of($this->unit->id)[(string) $ref] ?? null)?->name() ?? $this->page->names->of($ref);
+        $listed = $this->page->hearing->graph()->devices->of($this->unit->id)[(string) $ref] ?? null;
+
+        return $listed?->name() ?? $this->page->names->of($ref);
     }
 
     private function levelOf(Device $device): ?SystemLevel

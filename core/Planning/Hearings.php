@@ -40,7 +40,10 @@ final class Hearings
 
     private function graph(string $situation): SignalGraph
     {
-        return $this->graphs[$situation] ??= $this->builder->build($this->rig->situations[$situation], $this->beforeIn($situation)?->graph());
+        return $this->graphs[$situation] ??= $this->builder->build(
+            $this->rig->situations[$situation],
+            $this->beforeIn($situation)?->graph(),
+        );
     }
 
     private function beforeIn(string $situation): ?Hearing

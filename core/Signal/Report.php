@@ -61,7 +61,10 @@ final class Report
                 'cut' => array_map(strval(...), $loop->cut),
                 'hops' => array_map($this->hop(...), $loop->hops), 'elements' => $loop->elements,
             ], $hearing->loops()),
-            'devices' => array_map(fn (array $list) => array_map($this->device(...), array_values($list)), $hearing->graph()->devices->all()),
+            'devices' => array_map(
+                fn (array $list) => array_map($this->device(...), array_values($list)),
+                $hearing->graph()->devices->all(),
+            ),
         ];
     }
 

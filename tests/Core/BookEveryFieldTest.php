@@ -42,14 +42,18 @@ it('leaves a trace of every field of a document in the book', function () {
     $part = fn (string $key, BookInput $of): string => (new Markdown([$key]))->write($of);
     $original = $of($every->rig('everything'));
     $plain = array_combine($keys, array_map(fn (string $key) => $part($key, $original), $keys));
-    $isTold = function (string $path) use ($every, $of, $part, $plain): bool {
-        // What is said of models stands in the appendix: that is looked at first.
-        $first = str_starts_with($path, 'models') ? ['models' => $plain['models']] : [];
+    $told = [];
+    $isTold = function (string $path) use ($every, $of, $part, $plain, &$told): bool {
+        // What stands beside it is likely told in the same part: that is looked at first. What is said of models stands in the appendix.
+        $beside = preg_replace('~\.[^.]*$~', '', $path);
+        $first = $told[$beside] ?? (str_starts_with($path, 'models') ? ['models' => true] : []);
         $tries = 0;
         foreach ($every->changed($path) as $rig) {
             $changed = $of($rig);
-            foreach ($first + $plain as $key => $was) {
+            foreach (array_replace($first, $plain) as $key => $was) {
                 if ($part($key, $changed) !== $was) {
+                    $told[$beside][$key] = true;
+
                     return true;
                 }
             }
