@@ -132,7 +132,8 @@ final readonly class KeptPage
         $marks = self::marks($this->rig, $this->user);
 
         return 'page:'.hash('xxh128', serialize([
-            $marks, StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig), $this->user->id, $this->user->name, $this->user->lengths,
+            $marks, StoredRig::stateOf($this->rig), $this->rig->at, CoreBuild::pageStamp(), Causes::areKnown($this->rig),
+            $this->user->id, $this->user->name, $this->user->lengths,
             $this->rig->roleOf($this->user), MapDepth::lookedAt($this->request, $this->rig->id),
             $this->request->getSchemeAndHttpHost(), $this->step, $this->request->query(), $this->besides,
         ]));

@@ -7,6 +7,9 @@ namespace HiddenWire\Core\Rig;
 /** The days on which a rig is used, set-up and strike among them. */
 final readonly class Days
 {
+    private const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November',
+        'December'];
+
     /**
      * @param  string  $from  the first day: "2026-12-05"
      * @param  string  $to  the last one, the same or a later
@@ -25,14 +28,22 @@ final readonly class Days
     /** "5 December 2026", "5 to 6 December 2026", "30 November to 2 December 2026" */
     public function words(): string
     {
-        [$from, $to] = [new \DateTimeImmutable($this->from), new \DateTimeImmutable($this->to)];
+        [[$year, $month, $day], [$lastYear, $lastMonth]] = [self::parts($this->from), self::parts($this->to)];
         $first = match (true) {
             $this->from === $this->to => '',
-            $from->format('Y-m') === $to->format('Y-m') => $from->format('j').' to ',
-            $from->format('Y') === $to->format('Y') => $from->format('j F').' to ',
-            default => $from->format('j F Y').' to ',
+            [$year, $month] === [$lastYear, $lastMonth] => "{$day} to ",
+            $year === $lastYear => "{$day} {$month} to ",
+            default => "{$day} {$month} {$year} to ",
         };
 
-        return $first.$to->format('j F Y');
+        return $first.implode(' ', array_reverse(self::parts($this->to)));
+    }
+
+    /** @return array{int, string, int} year, month by name, day */
+    private static function parts(string $day): array
+    {
+        [$year, $month, $number] = array_map(intval(...), explode('-', $day));
+
+        return [$year, self::MONTHS[$month - 1], $number];
     }
 }

@@ -2,33 +2,100 @@
 
 declare(strict_types=1);
 
-arch('the core knows no framework')
-    ->expect('HiddenWire\Core')
-    ->not->toUse(['Illuminate', 'Laravel', 'Symfony', 'App', 'Carbon', 'config', 'app', 'env', 'request', 'now', 'base_path',
-        'resource_path']);
+use Tests\Support\PhpUses;
 
-arch('the core does no input or output and reads no clock')
-    ->expect('HiddenWire\Core')
-    ->not->toUse(['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date', 'rand',
-        'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']);
-
-// The core has one direction: each room uses only those before it.
-$rooms = ['Quantity', 'Equipment', 'Rig', 'Document', 'Kinds', 'Devices', 'Situations', 'Signal', 'Edit', 'Planning', 'Levels', 'Recording',
-    'Timing', 'Grounds', 'Dependence', 'Controls', 'Checks', 'Bench', 'Audio', 'Tones', 'Room', 'Finder', 'Progress', 'History', 'Sheets', 'Book', 'Export', 'Import'];
-foreach ($rooms as $number => $room) {
-    // Documents and devices are side by side.
-    $later = array_map(fn (string $other) => "HiddenWire\\Core\\{$other}", array_slice($rooms, $number + 1));
-    if ($later !== []) {
-        arch("core/{$room} uses no room behind it")->expect("HiddenWire\\Core\\{$room}")->not->toUse($later);
+/**
+ * @param  array<string, PhpUses>  $files
+ * @param  list<string>  $forbidden
+ * @return list<string> "file: what it uses"
+ */
+function usesOf(array $files, array $forbidden): array
+{
+    $found = [];
+    foreach ($files as $path => $file) {
+        foreach ($file->uses($forbidden) as $one) {
+            $found[] = "{$path}: {$one}";
+        }
     }
+
+    return $found;
 }
 
-arch('strict types everywhere')->expect(['App', 'HiddenWire\Core', 'Database\Seeders'])->toUseStrictTypes();
+/** @return array<string, PhpUses> */
+function coreFiles(): array
+{
+    static $files = null;
 
-arch('the core is final')->expect('HiddenWire\Core')->classes()->toBeFinal();
+    return $files ??= PhpUses::below('core');
+}
 
-arch('views compute nothing: view models do not touch requests but for the page\'s address')
-    ->expect('App\ViewModels')->not->toUse(['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Auth']);
+it('sees what a file uses', function () {
+    $file = new PhpUses(<<<'PHP'
+        <?php
+
+        declare(strict_types=1);
+
+        namespace One\Two;
+
+        use Far\Away as Near;
+        use Other\Thing;
+
+        final readonly class A extends Near\B
+        {
+            use Sub\Piece;
+
+            public function time(): void
+            {
+                $this->date();
+                \App\Models\Rig::query();
+                array_map(fn () => strlen(...), [new Thing, new class {}]);
+                Thing::rand();
+            }
+        }
+        PHP);
+    expect($file->namespace)->toBe('One\Two')->and($file->isStrict)->toBeTrue()->and($file->isFinal)->toBeTrue()
+        ->and($file->names)->toBe(['Far\Away', 'Other\Thing', 'Far\Away\B', 'One\Two\Sub\Piece', 'App\Models\Rig'])
+        ->and($file->functions)->toBe(['array_map', 'strlen'])
+        ->and($file->uses(['App', 'Far', 'Oth', 'strlen', 'time', 'date', 'rand']))->toBe(['App', 'Far', 'strlen'])
+        ->and((new PhpUses('<?php abstract class A {} echo 1;'))->functions)->toBe(['echo'])
+        ->and((new PhpUses('<?php class A {}'))->isFinal)->toBeFalse()->and((new PhpUses('<?php enum A {}'))->isFinal)->toBeTrue();
+});
+
+it('has a core that knows no framework', function () {
+    expect(coreFiles())->not->toBe([])->and(usesOf(coreFiles(), ['Illuminate', 'Laravel', 'Symfony', 'App', 'Carbon', 'config', 'app', 'env',
+        'request', 'now', 'base_path', 'resource_path']))->toBe([]);
+});
+
+it('has a core that does no input or output and reads no clock', function () {
+    expect(usesOf(coreFiles(), ['file_get_contents', 'file_put_contents', 'fopen', 'echo', 'print', 'time', 'microtime', 'hrtime', 'date',
+        'rand', 'mt_rand', 'random_int', 'DateTime', 'DateTimeImmutable', 'getenv']))->toBe([]);
+});
+
+it('has a core of one direction: each room uses only those before it', function () {
+    $rooms = ['Quantity', 'Equipment', 'Rig', 'Document', 'Kinds', 'Devices', 'Situations', 'Signal', 'Edit', 'Planning', 'Levels',
+        'Recording', 'Timing', 'Grounds', 'Dependence', 'Controls', 'Checks', 'Bench', 'Audio', 'Tones', 'Room', 'Finder', 'Progress',
+        'History', 'Sheets', 'Book', 'Export', 'Import'];
+    $found = [];
+    foreach ($rooms as $number => $room) {
+        $later = array_map(fn (string $other) => "HiddenWire\\Core\\{$other}", array_slice($rooms, $number + 1));
+        $here = array_filter(coreFiles(), fn (string $path) => str_starts_with($path, "core/{$room}/"), ARRAY_FILTER_USE_KEY);
+        expect($here)->not->toBe([]);
+        $found = [...$found, ...usesOf($here, $later)];
+    }
+    expect($found)->toBe([])
+        ->and(array_diff(array_map(basename(...), (array) glob(dirname(__DIR__, 2).'/core/*', GLOB_ONLYDIR)), $rooms))->toBe([]);
+});
+
+it('has strict types everywhere, final classes in the core, and dumps nothing', function () {
+    $files = [...coreFiles(), ...PhpUses::below('app'), ...PhpUses::below('database/seeders'), ...PhpUses::below('lib')];
+    expect(array_keys(array_filter($files, fn (PhpUses $file) => ! $file->isStrict)))->toBe([])
+        ->and(array_keys(array_filter(coreFiles(), fn (PhpUses $file) => ! $file->isFinal)))->toBe([])
+        ->and(usesOf([...$files, ...PhpUses::below('config'), ...PhpUses::below('routes')], ['dd', 'dump', 'var_dump', 'ray']))->toBe([]);
+});
+
+it('has view models that ask no database and do not know who is signed in', function () {
+    expect(usesOf(PhpUses::below('app/ViewModels'), ['Illuminate\Support\Facades\DB', 'Illuminate\Support\Facades\Auth']))->toBe([]);
+});
 
 it('computes nothing in views: nothing is made, asked of the database, or measured there', function () {
     $found = [];
@@ -44,8 +111,6 @@ it('computes nothing in views: nothing is made, asked of the database, or measur
     }
     expect($found)->toBe([]);
 });
-
-arch('no dumping')->expect(['dd', 'dump', 'var_dump', 'ray'])->not->toBeUsed();
 
 it('has no line past 140 characters', function () {
     $long = [];

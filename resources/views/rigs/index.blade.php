@@ -27,7 +27,8 @@
         @foreach ($shelf->limits as $limit) <p class="quiet">{{ $limit->warning() }}</p> @endforeach
         @foreach ($shelf->invitations as $invitation)
             <x-invitation :to="$invitation->rig->name" :accept="route('invitations.accept', $invitation->id)"
-                :decline="route('invitations.decline', $invitation->id)"><strong>{{ $invitation->rig->owner()?->name }}</strong> invites you to
+                :decline="route('invitations.decline', $invitation->id)"><strong>{{
+                    $invitation->rig->owner()?->name }}</strong> invites you to
                 <strong>{{ $invitation->rig->name }}</strong>: you may {{ $invitation->role->may('it') }}.</x-invitation>
         @endforeach
         @foreach ($shelf->crewInvitations as $invitation)
