@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Actions\ImportRig;
+use App\Models\MemberRole;
+use App\Models\Rig as Record;
+use App\Models\User;
 use HiddenWire\Core\Document\Catalogue;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Signal\GraphBuilder;
@@ -52,6 +56,26 @@ function throughDesk(float $gain, array $measures = []): Draft
         ->pick('rec/in-1', ['device' => 'desk/usb/rec', 'channels' => [1]])->source('voice', 'mic/capsule')->track('tape', 'rec/track-1')
         ->wish('voice', 'tape', 'must')->set('desk', 'points', 'in-1', ['gain' => $gain])
         ->with(fn (array $d) => ['places' => [['id' => 'desk', 'kind' => 'computer', 'name' => 'Desk']]] + $d + ($measures === [] ? [] : ['measures' => $measures]));
+}
+
+/**
+ * A shipped rig with one person of each role, of an owner of its own.
+ *
+ * @return array{Record, array<string, User|null>} people by "owner", "manager", "editor", "tester", "viewer", "stranger" and "guest"
+ */
+function sharedRig(string $path): array
+{
+    $people = [];
+    foreach (['owner', 'editor', 'viewer', 'tester', 'manager', 'stranger'] as $who) {
+        $people[$who] = User::factory()->create();
+    }
+    $rig = app(ImportRig::class)($people['owner'], shipped($path));
+    $roles = ['editor' => MemberRole::Edit, 'viewer' => MemberRole::View, 'tester' => MemberRole::Test, 'manager' => MemberRole::Manage];
+    foreach ($roles as $who => $role) {
+        $rig->members()->create(['user_id' => $people[$who]->id, 'role' => $role, 'accepted_at' => now()]);
+    }
+
+    return [$rig, $people + ['guest' => null]];
 }
 
 /** The models that come with the application. */
