@@ -106,6 +106,7 @@ final class ClusterConnector extends MariaDbConnector
             try {
                 $pdo = parent::connect(['host' => $host, 'is_node' => true] + $config);
                 if (self::isLevel($pdo)) {
+                    self::catchUp($pdo);
                     $wasAway && Cache::store('disk')->forget(self::key($host));
 
                     return $pdo;
@@ -141,6 +142,20 @@ final class ClusterConnector extends MariaDbConnector
         }
 
         return (int) ($status['wsrep_local_state'] ?? self::SYNCED) === self::SYNCED;
+    }
+
+    /**
+     * Waits once for what other nodes had acknowledged when a web request began: all that it reads is at least as new. Each read waits where
+     * one goes on for longer, as a worker does; in a transaction a row that is older than another node's is refused at the commit.
+     *
+     * @throws \PDOException
+     */
+    private static function catchUp(PDO $pdo): void
+    {
+        if (PHP_SAPI === 'fpm-fcgi') {
+            $pdo->query('SELECT 1');
+            $pdo->exec('SET SESSION wsrep_sync_wait = 0');
+        }
     }
 
     private static function key(string $host): string
