@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Models\MemberRole;
 use App\Models\OwnModel;
 use App\Models\Rig;
-use App\Models\User;
 use App\Rigs\CatalogueFiles;
 use App\Rigs\Pictures;
 use App\Rigs\RigFromRows;
