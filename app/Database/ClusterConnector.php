@@ -145,8 +145,8 @@ final class ClusterConnector extends MariaDbConnector
     }
 
     /**
-     * Waits once for what other nodes had acknowledged when a web request began: all that it reads is at least as new. Each read waits where
-     * one goes on for longer, as a worker does; in a transaction a row that is older than another node's is refused at the commit.
+     * Waits once for what other nodes had acknowledged when a web request began: all that it reads is at least as new. Each read waits
+     * where one goes on for longer, as a worker does; in a transaction a row that is older than another node's is refused at the commit.
      *
      * @throws \PDOException
      */

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\ImportRig;
 use App\Models\MemberRole;
 use App\Models\OwnModel;
 use App\Models\Rig;
