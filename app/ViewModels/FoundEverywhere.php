@@ -15,7 +15,7 @@ final readonly class FoundEverywhere
         'sounds' => 'Sounds', 'listeners' => 'Listeners'];
 
     /**
-     * @var list<array{id: string, title: string, rows: list<array{name: string, says: string, rig: string, url: string}>,
+     * @var list<array{id: string, title: string, count: string, rows: list<array{name: string, says: string, rig: string, url: string}>,
      *     pages: Paginator<int, \stdClass>}>
      */
     public array $kinds;
@@ -26,6 +26,7 @@ final readonly class FoundEverywhere
         $kinds = [];
         foreach ($everywhere->found($only, $page) as $kind => $found) {
             $kinds[] = ['id' => $kind, 'title' => self::TITLES[$kind],
+                'count' => $only === null ? $found->count().($found->hasMorePages() ? ' first' : '') : '',
                 'rows' => array_map(fn (\stdClass $one) => ['name' => $one->name, 'says' => self::says($kind, $one),
                     'rig' => $kind === 'rigs' ? '' : $one->rig_name, 'url' => self::url($kind, $one)], array_values($found->items())),
                 'pages' => $found->setPath(route('find-all'))->appends(['q' => $text, 'of' => $kind])];

@@ -15,7 +15,7 @@
             <p>{{ $found->only === null ? 'Nothing in your rigs is called that.' : 'There are no more of them.' }}</p> @endif
         @foreach ($found->kinds as $kind)
             <section aria-labelledby="found-{{ $kind['id'] }}">
-                <h2 id="found-{{ $kind['id'] }}">{{ $kind['title'] }}</h2>
+                <h2 id="found-{{ $kind['id'] }}">{{ $kind['title'] }} <small class="quiet">{{ $kind['count'] }}</small></h2>
                 <ul class="found-in">
                     @foreach ($kind['rows'] as $one)
                         <li><a href="{{ $one['url'] }}">{{ $one['name'] }}</a> <span class="quiet">{{ $one['says'] }}</span>
