@@ -7,7 +7,7 @@ export default defineConfig({
     // One a core; each test works on rigs of its own.
     workers: 2,
     // A slow machine is no failure.
-    timeout: 360000,
+    timeout: 900000,
     expect: { timeout: 40000 },
     use: {
         baseURL: process.env.APP_URL,
