@@ -119,7 +119,7 @@ final readonly class MadeChange
         $only = $this->onlyWishesOf();
         $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
         $builder = new GraphBuilder($this->after);
-        $graphs = $is === null || $near === null ? [] : [$is->id => $near->graph()];
+        $graphs = $is === null || $near === null || $only === [] ? [] : [$is->id => $near->graph()];
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
             if ($was === null || $situation->id === $is?->id) {

@@ -18,7 +18,6 @@ final class EverywhereController
     public function __invoke(Request $request): View
     {
         $text = mb_substr(trim(mb_scrub($request->string('q')->toString())), 0, Bounds::NAME);
-
         $of = $request->string('of')->toString();
 
         return view('rigs.everywhere', ['found' => new FoundEverywhere(
