@@ -71,11 +71,25 @@ const updating = (from, to, childrenOnly, skip) => {
 // What the page itself has put somewhere, the server knows nothing of.
 const removing = (element, skip) => element.nodeType === Node.ELEMENT_NODE && element.hasAttribute('data-own') && skip();
 
+// What the keyboard can stand on.
+const STOPS = ':is(a[href], button, input:not([type=hidden]), select, textarea)';
+
 // Whoever stood on what has gone stands on what has come into its place.
 const standAgain = (was, neighbours) => {
     if (was === document.activeElement || was === document.body) return;
     const place = was.isConnected ? was : neighbours.find((one) => one.isConnected);
     (place ?? document.querySelector('main#view'))?.focus({ preventScroll: true });
+};
+
+// Alpine asks every element that comes for directives, and few have any: the browser finds those sooner.
+const CARRIERS = './/*[@*[starts-with(name(), "x-") or starts-with(name(), "@") or starts-with(name(), ":")]]';
+const withDirectives = (root, visit) => {
+    const found = document.evaluate(CARRIERS, root, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE);
+    let ignored = null;
+    for (let i = -1; i < found.snapshotLength; i++) {
+        const one = i < 0 ? root : found.snapshotItem(i);
+        if (!ignored?.contains(one)) visit(one, () => (ignored = one));
+    }
 };
 
 const replaceView = (next) => {
@@ -85,7 +99,8 @@ const replaceView = (next) => {
     // What is morphed after it finds its place taken.
     made.replaceWith(made.cloneNode(false));
     state.whole = document.adoptNode(made);
-    was.replaceWith(state.whole);
+    window.Alpine.mutateDom(() => was.replaceWith(state.whole));
+    window.Alpine.initTree(state.whole, withDirectives);
 };
 
 export const parsed = (html) => new DOMParser().parseFromString(html, 'text/html');
@@ -106,7 +121,7 @@ export const redraw = (page, sent = null, seen = state.drawings) => {
     // Another view shares nothing with the one that was: it comes whole. What stands around both is morphed.
     if (next.body.dataset.view !== document.body.dataset.view) replaceView(next);
     const was = document.activeElement ?? document.body;
-    const stops = window.Alpine === undefined ? [] : [...document.querySelectorAll('main#view :is(a[href], button, input:not([type=hidden]), select, textarea)')];
+    const stops = [...was.closest('main#view')?.querySelectorAll(STOPS) ?? []];
     const at = stops.indexOf(was);
     document.title = next.title;
     window.Alpine.morph(document.body, next.body, { key: keyOf, updating, removing, lookahead: false });

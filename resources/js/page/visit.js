@@ -35,6 +35,10 @@ const prepare = (address) => whenIdle(() => {
     if (known?.html) known.ready ??= parsed(known.html);
 });
 
+// What has just been shown is not needed again at once: the frames that follow come first.
+const LATER_MS = 600;
+const prepareLater = (address) => setTimeout(() => prepare(address), LATER_MS);
+
 const taken = (known) => {
     const document = known.ready ?? known.html;
     known.ready = null;
@@ -101,7 +105,7 @@ export const visit = async (address, isNew = true, leaves = false) => {
             redraw(taken(known));
             arrive(address, place);
             await seenByReader();
-            if (isJust(known)) return prepare(address);
+            if (isJust(known)) return prepareLater(address);
         }
         do {
             await settled();
@@ -114,7 +118,7 @@ export const visit = async (address, isNew = true, leaves = false) => {
         if (!isShown || !isAlike(html, known.html)) redraw(html, null, seen);
         if (!isShown) arrive(address, place);
         keep(address, { html, revision: document.body.dataset.revision, ready: null });
-        prepare(address);
+        prepareLater(address);
     } catch {
         if (number === latest.number) window.location.assign(address);
     } finally {
