@@ -22,6 +22,7 @@ use App\Http\Controllers\MadeBookController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\MixerModelController;
 use App\Http\Controllers\ModelFileController;
+use App\Http\Controllers\MovedByController;
 use App\Http\Controllers\ObservedController;
 use App\Http\Controllers\OutboxController;
 use App\Http\Controllers\OwnModelController;
@@ -198,6 +199,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
                 Route::post('/{take}/keep', 'keep')->whereNumber('take')->middleware('throttle:ticks')->name('.keep');
                 Route::delete('/{take}', 'destroy')->whereNumber('take')->middleware('throttle:ticks')->name('.destroy');
             });
+            Route::get('/moved-by', MovedByController::class)->name('moved-by');
             Route::get('/by-hand', ByHandController::class)->middleware('throttle:documents')->name('by-hand');
             Route::controller(BenchController::class)->prefix('/bench')->name('bench')->group(function () {
                 Route::get('/', 'index');

@@ -8,7 +8,6 @@ use HiddenWire\Core\Controls\ControlReach;
 use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Quantity\Listing;
-use HiddenWire\Core\Signal\HeardPair;
 
 /** Which hands move a cell of the hearing table, in words. */
 final class MovedBy
@@ -16,13 +15,12 @@ final class MovedBy
     private const NAMED = 2;
 
     /** "moved by Fader 1 (Music), also it at Archive; Left pad, which moves nothing else; and 3 more": what moves it alone comes first. */
-    public static function says(RigPage $page, HeardPair $pair): string
+    public static function says(Hearings $plan, string $source, string $listener, string $situation): string
     {
-        $reach = new ControlReach(new Hearings($page->rig, [$page->situation->id => $page->hearing]));
         $said = [];
-        $moving = $reach->moving($pair->source->id, $pair->listener->id, $page->situation->id);
+        $moving = (new ControlReach($plan))->moving($source, $listener, $situation);
         foreach ($moving as ['control' => $control, 'besides' => $besides]) {
-            $also = array_map(fn (MovedPair $one) => $one->source === $pair->source ? "it at {$one->listener->name}"
+            $also = array_map(fn (MovedPair $one) => $one->source->id === $source ? "it at {$one->listener->name}"
                 : "{$one->source->name} at {$one->listener->name}", $besides);
             $said[] = $control->words().($also === [] ? ', which moves nothing else' : ', also '.Listing::of($also, self::NAMED));
         }

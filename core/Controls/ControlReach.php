@@ -77,7 +77,7 @@ final class ControlReach
 
     /**
      * From the other side: which controls make a sound louder or softer at a listener, those first that do little besides. Of what units
-     * come with only what stands on a way of the sound is tried.
+     * come with only what stands on a way of the sound is tried; the ends of each are enough.
      *
      * @return list<array{control: Control, besides: list<MovedPair>}> what else each of them moves
      */
@@ -95,7 +95,7 @@ final class ControlReach
             if (! $isNear && ! Hands::isOwn($this->plan->rig, $control)) {
                 continue;
             }
-            $reached = $this->of($control, $situation, ! Hands::isOwn($this->plan->rig, $control));
+            $reached = $this->of($control, $situation, isBrief: true);
             $moved = array_filter($reached, fn (MovedPair $one) => $one->isInLevel());
             $isIt = fn (MovedPair $one): bool => $one->source->id === $source && $one->listener->id === $listener;
             if (array_filter($moved, $isIt) !== []) {

@@ -125,8 +125,9 @@ final class GraphBuilder
         $this->state = new State($this->rig, $situation);
         $out = $this->out($situation);
         $silenced = Silenced::of($this->state, $out === [] ? $this->wiring() : new Wiring($this->rig, $out));
-        $set = $like === null || $like->silenced != $silenced ? null : Alike::units($this->rig, $situation, $like);
-        $patched = $like === null || $set === null ? null : $this->patched($like, $set);
+        $changes = self::changesOf($situation);
+        $set = $like === null || $like->silenced != $silenced ? null : Alike::units($this->rig, $situation, $changes, $like);
+        $patched = $like === null || $set === null ? null : $this->patched($like, $set, $changes);
         if ($patched !== null) {
             return $this->graph = $patched;
         }
@@ -142,7 +143,7 @@ final class GraphBuilder
             $this->graph->copyAll($like->silenced->cables === $silenced->cables && Alike::isSameWiring($this->rig, $situation, $like));
         }
         if ($this->graph->ofUnits === null) {
-            $this->units($situation, $absent);
+            $this->units($changes, $absent);
         }
         if ($this->graph->ofWiring === null) {
             $this->cables($out);
@@ -190,8 +191,8 @@ final class GraphBuilder
         return $this->graph;
     }
 
-    /** @param  array<string, true>  $absent */
-    private function units(Situation $situation, array $absent): void
+    /** @return array<array-key, list<Change|SettingValue|EffectSwitch|SceneChoice>> by unit */
+    private static function changesOf(Situation $situation): array
     {
         $changes = [];
         foreach ([...$situation->effects, ...$situation->scenes] as $switch) {
@@ -203,6 +204,16 @@ final class GraphBuilder
         foreach ($situation->settings as $set) {
             $changes[$set->unit][] = $set;
         }
+
+        return $changes;
+    }
+
+    /**
+     * @param  array<array-key, list<Change|SettingValue|EffectSwitch|SceneChoice>>  $changes  by unit
+     * @param  array<string, true>  $absent
+     */
+    private function units(array $changes, array $absent): void
+    {
         foreach ($this->rig->units as $unit) {
             $model = $this->rig->modelOf($unit);
             $block = $this->blockOf($unit, isset($absent[$unit->id]));
@@ -274,16 +285,17 @@ final class GraphBuilder
      * The graph that another comes to, with some units made anew at their place.
      *
      * @param  list<Unit>  $units
+     * @param  array<array-key, list<Change|SettingValue|EffectSwitch|SceneChoice>>  $changes  of the situation, by unit
      * @return SignalGraph|null null where a unit takes more room now, or less
      */
-    private function patched(SignalGraph $like, array $units): ?SignalGraph
+    private function patched(SignalGraph $like, array $units, array $changes): ?SignalGraph
     {
         $graph = SignalGraph::standing($this->rig, $this->state, $like);
         foreach ($units as $unit) {
             $was = $like->sections[$unit->id];
             $this->graph = SignalGraph::upTo($like, $was);
             $this->preFader = $this->unmuted = $this->behindGain = $this->variants = [];
-            $this->unit($unit, $was->model, $was->changes, $was->block);
+            $this->unit($unit, $was->model, $changes[$unit->id] ?? [], $was->block);
             $section = $this->graph->sections[$unit->id];
             if ($section->nodeEnd !== $was->nodeEnd || $section->linkEnd !== $was->linkEnd) {
                 return null;

@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Controls\ControlReach;
+use HiddenWire\Core\Controls\MovedPair;
 use HiddenWire\Core\Controls\SeenMoved;
 use HiddenWire\Core\Controls\SeenVerdict;
+use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\Growing;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\RemoveControl;
@@ -94,6 +96,29 @@ it('says from the other side which of them move a sound, and nothing of those th
     $moving = (new ControlReach(new Hearings($rig)))->moving('two', 'ears', $rig->base()->id);
     expect(array_map(fn (array $one) => $one['control']->id, $moving))->toBe(['desk-fader-a-2', 'desk-all', 'desk-shifted'])
         ->and(array_map(fn (array $one) => count($one['besides']), $moving))->toBe([0, 1, 3]);
+});
+
+it('finds by the ends of each what all of its positions find', function () {
+    $plan = new Hearings((new DocumentReader)->read(shipped('rigs/night-relay.json')));
+    $reach = new ControlReach($plan);
+    $ids = fn (array $moving): array => array_map(
+        fn (array $one) => [$one['control']->id, array_map(fn (MovedPair $pair) => [$pair->source->id, $pair->listener->id], $one['besides'])],
+        $moving,
+    );
+    $tried = 0;
+    foreach ($plan->rig->controls as $control) {
+        // Each position of a control of the rig's own, not only its ends.
+        $moved = array_values(array_filter($reach->of($control, 'on-air'), fn (MovedPair $one) => $one->isInLevel()));
+        foreach ($plan->in('on-air')->all() as $pair) {
+            $isIt = fn (MovedPair $one): bool => $one->source === $pair->source && $one->listener === $pair->listener;
+            $found = array_filter($reach->moving($pair->source->id, $pair->listener->id, 'on-air'), fn (array $one) => $one['control'] === $control);
+            $expected = array_filter($moved, $isIt) === [] ? []
+                : [['control' => $control, 'besides' => array_filter($moved, fn (MovedPair $one) => ! $isIt($one))]];
+            expect($ids(array_values($found)))->toEqual(array_map(fn (array $one) => [$one[0], array_values($one[1])], $ids($expected)));
+            $tried += count($expected);
+        }
+    }
+    expect($tried)->toBeGreaterThan(10);
 });
 
 it('lets the rig say otherwise of one, and has it as it comes again when that is removed', function () {

@@ -11,6 +11,7 @@ use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\Edit\SetAbsent;
 use HiddenWire\Core\Edit\SetPoint;
 use HiddenWire\Core\Edit\SetPulled;
+use HiddenWire\Core\Edit\SetRoute;
 use HiddenWire\Core\Edit\Unplug;
 use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
@@ -24,6 +25,9 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RigParts;
+use HiddenWire\Core\Rig\RouteRef;
+use HiddenWire\Core\Rig\RouteSettings;
+use HiddenWire\Core\Rig\State;
 use HiddenWire\Core\Room\PossibleFaults;
 use HiddenWire\Core\Signal\ChannelGraph;
 use HiddenWire\Core\Signal\GraphBuilder;
@@ -115,6 +119,10 @@ function everyEdit(Rig $rig): iterable
                 if ($point->mute !== null) {
                     yield "{$unit->id}/{$point->id} muted in {$situation->id}" => new SetPoint(new PointRef($unit->id, $point->id), new PointSettings(mute: true), $situation->id);
                 }
+            }
+            foreach ($rig->modelOf($unit)->routes as $key => $route) {
+                $isOn = (new State($rig, $situation))->route($unit->id, $route)->on;
+                yield "{$unit->id} {$key} turned in {$situation->id}" => new SetRoute(new RouteRef($unit->id, (string) $key), new RouteSettings(on: ! $isOn), $situation->id);
             }
         }
     }

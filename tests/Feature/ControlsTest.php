@@ -158,11 +158,17 @@ it('is read by whoever may look, and changed by nobody else', function () {
 
 it('says of a cell which controls move it, and what they move besides', function () {
     $this->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes?pair=music:viewers")
-        ->assertSee('moved by Fader 1 (Music), also it at Archive; Left pad (Quiet), also');
-    $this->get("/rigs/{$this->rig->id}/wishes?pair=rally:driver-ears")->assertSee('moved by Balance knob (Game or talk), which moves nothing else');
+        ->assertSee('moved-by?source=music&amp;listener=viewers&amp;situation=on-air', false);
+    $moved = fn (string $source, string $listener) => $this->get("/rigs/{$this->rig->id}/moved-by?source={$source}&listener={$listener}&situation=on-air");
+    $moved('music', 'viewers')->assertOk()->assertSee('moved by Fader 1 (Music), also it at Archive; Left pad (Quiet), also');
+    $moved('rally', 'driver-ears')->assertSee('moved by Balance knob (Game or talk), which moves nothing else');
     // By hand: the caller's ring comes by the desk's strip of the computer, which the music and the caller share, for two listeners.
-    $this->get("/rigs/{$this->rig->id}/wishes?pair=ring:presenter")->assertSee('moved by Desk mixer: Computer fader, also');
-    $this->get("/rigs/{$this->rig->id}/wishes?pair=crew:viewers")->assertSee('moved by no control');
+    $moved('ring', 'presenter')->assertSee('moved by Desk mixer: Computer fader, also');
+    $moved('crew', 'viewers')->assertSee('moved by no control');
+    $moved('nobody', 'viewers')->assertNotFound();
+    $this->flushSession();
+    $this->actingAs(User::factory()->create());
+    $moved('music', 'viewers')->assertNotFound();
 });
 
 it('has a page to lie beside the keyboard, locked until it is unlocked', function () {

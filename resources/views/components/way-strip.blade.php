@@ -7,7 +7,14 @@
         <x-verdict :verdict="$pair->verdict" :silent="! $pair->isHeard()" />
         <span class="strip-says">{{ $strip->sentence() }}@if ($strip->lowered !== []); {{ implode('; ', $strip->lowered)
             }}@endif @if ($strip->ownLevel !== null); its own level: {{ $strip->ownLevel }}@endif</span>
-        @if ($page->rig->controls !== []) <span class="strip-says strip-moved">{{ App\ViewModels\MovedBy::says($page, $pair) }}</span>
+        @if ($page->rig->controls !== [])
+            @php
+                $cell = ['source' => $pair->source->id, 'listener' => $pair->listener->id, 'situation' => $page->situation->id];
+                $movedBy = route('rigs.moved-by', [$page->record, ...$cell], false);
+            @endphp
+            <span class="strip-says strip-moved" x-data="fetched" data-own
+                data-key="moved-{{ $page->record->revision }}-{{ implode('-', $cell) }}" data-from="{{ $movedBy }}"><a
+                href="{{ $movedBy }}">Moved by …</a></span>
         @endif
         <span class="strip-tools">
             @if ($page->view === 'wiring')
