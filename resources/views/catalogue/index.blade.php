@@ -42,7 +42,6 @@
         </section>
         <section class="catalogue-model" aria-label="Chosen model">
             @if ($chosen === null)
-                <x-socket-shapes />
                 @foreach ($catalogue->families as $family => $models)
                     <h2 id="family-{{ $family }}">{{ ucfirst($models[0]->family->words()) }}</h2>
                     @if ($family === Family::Mixer->value) <p class="quiet">Yours is another? <a href="{{ route('models.mixer') }}">Say

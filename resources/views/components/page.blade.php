@@ -14,6 +14,5 @@
     x-on:pointerover="point" x-on:popstate.window="back" x-on:input="input" x-on:focusout="left" x-on:pointerdown="pressed"
     x-on:redrawn.document="input" x-on:beforeunload.window="leave">
 {{ $slot }}
-<x-verdict-shapes />
 </body>
 </html>

@@ -16,7 +16,6 @@
         </nav>
     </x-slot:tools>
     @endif
-    <x-socket-shapes />
     <div @class(['stock', 'with-sheet' => $unit !== null])>
         <div class="stock-read">
         @if ($page->canEdit)
@@ -173,11 +172,11 @@ Ann's mic = condenser microphone">{{ $stock->list?->text }}</textarea></label>
             @endif
         </section>
         @if ($places !== [])
-        <p class="socket-legend">Ins left, outs right.@foreach ($stock->shapes() as $mark) <span><svg class="sock realm-{{
-            $mark->realm->value }}" aria-hidden="true"><use href="#sock-{{ $mark->shape }}"/></svg>{{ $mark::SHAPES[$mark->shape]
-            }}</span>@endforeach <span class="legend-end"><svg class="sock realm-analog" aria-hidden="true"><use
-            href="#sock-jack"/></svg>plugged <svg class="sock realm-analog free" aria-hidden="true"><use
-            href="#sock-jack"/></svg>free</span></p>
+        <p class="socket-legend">Ins left, outs right.@foreach ($stock->shapes() as $mark) <span><svg
+            class="sock realm-{{ $mark->realm->value }}" viewBox="-8 -8 16 16" aria-hidden="true"><x-socket-shape
+            :shape="$mark->shape" /></svg>{{ $mark::SHAPES[$mark->shape] }}</span>@endforeach <span class="legend-end"><svg
+            class="sock realm-analog" viewBox="-8 -8 16 16" aria-hidden="true"><x-socket-shape shape="jack" /></svg>plugged <svg
+            class="sock realm-analog free" viewBox="-8 -8 16 16" aria-hidden="true"><x-socket-shape shape="jack" /></svg>free</span></p>
         @endif
         </div>
         @if ($unit !== null)
