@@ -83,7 +83,11 @@ final class ClusterConnector extends MariaDbConnector
             + parent::getOptions($config);
     }
 
-    /** @param  array<string, mixed>  $config */
+    /**
+     * It is set up as it connects, by {@see getOptions()}.
+     *
+     * @param  array<string, mixed>  $config
+     */
     protected function configureConnection(PDO $connection, array $config): void
     {
     }

@@ -124,7 +124,7 @@ final readonly class Computer
         if ($this->page->pens === []) {
             return [];
         }
-        $sounds = $this->page->hearing->graph()->field()->sourcesAt("{$program->id}/{$point->id}");
+        $sounds = $this->page->hearing->field()->sourcesAt("{$program->id}/{$point->id}");
 
         return array_keys(array_intersect($this->page->pens, array_map(fn (Source $source) => $source->id, $sounds)));
     }

@@ -188,7 +188,7 @@ final readonly class DependencePage
     /** @return list<array{sound: string, places: list<string>, left: string, opens: string}> */
     private function touches(): array
     {
-        $field = $this->page->hearing->graph()->field();
+        $field = $this->page->hearing->field();
         $rows = [];
         foreach ($this->page->rig->sources as $source) {
             $touch = new Touch($this->page->hearing, $source, $field->sourcesAt(...));

@@ -23,7 +23,7 @@ final readonly class KnobsInSeries
         $listeners = count($page->rig->units) > self::UNITS ? [] : array_filter($page->rig->listeners, $isInRoom);
         $all = [];
         foreach ($listeners as $listener) {
-            $volumes = new Volumes($page->hearing, $listener, $page->hearing->graph()->field());
+            $volumes = new Volumes($page->hearing, $listener);
             if ($volumes->isInSeries()) {
                 $all[] = [
                     'listener' => $listener,

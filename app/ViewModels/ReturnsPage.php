@@ -78,7 +78,7 @@ final readonly class ReturnsPage
     /** @return list<array{name: string, where: string, levels: array<array-key, float>}> */
     private function calls(): array
     {
-        $field = $this->page->hearing->graph()->field();
+        $field = $this->page->hearing->field();
         $calls = [];
         foreach ($this->page->rig->units as $unit) {
             $model = $this->page->rig->modelOf($unit);

@@ -102,7 +102,7 @@ final readonly class SceneTable
     /** @return array<string, self> of the programs that can have scenes, by unit */
     public static function all(RigPage $page): array
     {
-        $field = $page->hearing->graph()->field();
+        $field = $page->hearing->field();
         $tables = [];
         foreach ($page->rig->units as $unit) {
             if (array_filter($page->rig->modelOf($unit)->points, fn (Point $point) => $point->inScenes) !== []) {

@@ -147,7 +147,7 @@ final readonly class Tracks
      */
     public static function of(RigPage $page, array $units): array
     {
-        $field = $page->hearing->graph()->field();
+        $field = $page->hearing->field();
         $scenes = SceneTable::all($page);
 
         return array_map(

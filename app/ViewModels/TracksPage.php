@@ -46,7 +46,7 @@ final readonly class TracksPage
             default => array_slice($this->units, 0, 1),
         });
         $this->afterwards = Afterwards::of($page);
-        $field = $page->hearing->graph()->field();
+        $field = $page->hearing->field();
         $said = fn (MeasureKind $kind, string $unit): ?float => $page->rig->papers->measured($kind)["units/{$unit}"] ?? null;
         $cards = [];
         foreach ($page->rig->units as $unit) {

@@ -113,7 +113,7 @@ final class UnitSettings
             }
             $for = array_map(
                 fn (Listener $one) => $one->name,
-                $this->of->hearing()->graph()->field()->listenersBehind("{$this->unit->id}/{$output->id}"),
+                $this->of->hearing()->field()->listenersBehind("{$this->unit->id}/{$output->id}"),
             );
             $row = $this->mix($output, $feeds);
             if ($row !== null) {

@@ -108,7 +108,7 @@ final readonly class OwnHand
         foreach ($model->routes as $key => $route) {
             $other = new PointRef($out->unit, $route->from);
             $isOther = $route->group === $now->group && $route->to === $now->to && $route->from !== $now->from;
-            if (! $isOther || $this->hearing->graph()->field()->listenersBehind($other) !== []
+            if (! $isOther || $this->hearing->field()->listenersBehind($other) !== []
                 || ! CopyRecipe::isPossible($this->plan->rig, $mix, $other)) {
                 continue;
             }

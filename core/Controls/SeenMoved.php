@@ -66,7 +66,7 @@ final readonly class SeenMoved
     /** @return list<Move> settings that what was seen passes, and nothing else: what it may really move */
     public function instead(): array
     {
-        $field = $this->plan->in($this->situation)->graph()->field();
+        $field = $this->plan->in($this->situation)->field();
         $now = array_map(fn (Move $move) => $move->slot(), $this->control->moves);
         $sets = array_unique([...array_map(fn (Move $move) => $move->set, $this->control->moves),
             $this->control->kind->isTurned() ? 'fader' : 'mute']);

@@ -50,7 +50,7 @@ final class ListeningIn
 
     public function __construct(private readonly Hearing $hearing, private readonly Unit $unit, private readonly Point $output)
     {
-        $this->field = $hearing->graph()->field();
+        $this->field = $hearing->field();
         $this->mix = $this->field->levelsAt(new PointRef($unit->id, $output->id));
     }
 

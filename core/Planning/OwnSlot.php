@@ -80,7 +80,7 @@ final class OwnSlot
         $field = null;
         foreach (array_reverse($this->pair->isHeard() ? $this->pair->arrivals()[0]->hops ?? [] : []) as $hop) {
             if ($hop->pick !== null && $this->rig->point($hop->pick)->picks !== null) {
-                $field ??= $this->hearing->graph()->field();
+                $field ??= $this->hearing->field();
                 if (count($field->sourcesAt($hop->pick)) > 1) {
                     return $hop->pick;
                 }

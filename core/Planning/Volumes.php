@@ -15,7 +15,6 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HopKind;
-use HiddenWire\Core\Signal\SoundField;
 
 /**
  * The volume knobs in series that everything passes on its way to one listener. One of them is to be the working knob: the last that is
@@ -28,7 +27,7 @@ final readonly class Volumes
 
     public ?PointRef $working;
 
-    public function __construct(private Hearing $hearing, private Listener $listener, SoundField $field)
+    public function __construct(private Hearing $hearing, private Listener $listener)
     {
         $rig = $hearing->rig;
         $names = new Names($rig);
@@ -40,7 +39,7 @@ final readonly class Volumes
                 'name' => $names->of($at),
                 'db' => $hearing->graph()->state->fader($at->unit, $point)->value(),
                 'reference' => $point->fader?->db->value() ?? 0.0,
-                'isAlone' => $field->listenersBehind($at) === [$listener],
+                'isAlone' => $hearing->field()->listenersBehind($at) === [$listener],
             ];
         }
         $this->knobs = $knobs;

@@ -179,7 +179,7 @@ final class DrawnForms
     {
         $hearing = new Hearing((new GraphBuilder($this->rig))->build($this->rig->base()));
         foreach ($this->rig->listeners as $listener) {
-            if (((new Volumes($hearing, $listener, $hearing->field()))->edits() ?? []) !== []) {
+            if (((new Volumes($hearing, $listener))->edits() ?? []) !== []) {
                 return ['listener' => $listener->id];
             }
         }

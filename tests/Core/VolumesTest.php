@@ -42,7 +42,7 @@ function volumes(Draft $draft): Volumes
 {
     $hearing = $draft->hear();
 
-    return new Volumes($hearing, $hearing->rig->listeners['me'], $hearing->field());
+    return new Volumes($hearing, $hearing->rig->listeners['me']);
 }
 
 it('lists what everything passes in series, and chooses the last knob that is nobody else\'s', function () {

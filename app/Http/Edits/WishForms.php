@@ -341,7 +341,7 @@ final class WishForms
         $hearing = new Hearing((new GraphBuilder($in->rig))->build($in->rig->base()));
         $listener = $in->rig->listeners[$in->known('listener', $in->rig->listeners)];
 
-        return (new Volumes($hearing, $listener, $hearing->graph()->field()))->edits()
+        return (new Volumes($hearing, $listener))->edits()
             ?? $in->refuse('listener', "{$listener->name} has one knob to turn already, or the last one doesn't go that far.");
     }
 

@@ -35,7 +35,7 @@ final class Tracks implements Part
         if ($units === []) {
             return [];
         }
-        $fields = array_map(fn ($situation) => $of->hearing($situation->id)->graph()->field(), $rig->situations);
+        $fields = array_map(fn ($situation) => $of->hearing($situation->id)->field(), $rig->situations);
         $blocks = [];
         foreach ($units as $unit) {
             $tracks = array_filter(
