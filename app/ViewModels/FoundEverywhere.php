@@ -26,7 +26,7 @@ final readonly class FoundEverywhere
         $kinds = [];
         foreach ($everywhere->found($only, $page) as $kind => $found) {
             $kinds[] = ['id' => $kind, 'title' => self::TITLES[$kind],
-                'count' => $only === null ? $found->count().($found->hasMorePages() ? ' first' : '') : '',
+                'count' => $only === null ? ($found->hasMorePages() ? 'the first ' : '').$found->count() : '',
                 'rows' => array_map(fn (\stdClass $one) => ['name' => $one->name, 'says' => self::says($kind, $one),
                     'rig' => $kind === 'rigs' ? '' : $one->rig_name, 'url' => self::url($kind, $one)], array_values($found->items())),
                 'pages' => $found->setPath(route('find-all'))->appends(['q' => $text, 'of' => $kind])];
