@@ -12,9 +12,10 @@ use HiddenWire\Core\Equipment\Socket;
 use HiddenWire\Core\Rig\DeviceRef;
 
 /**
- * What of a new model stands for what of an old one. A socket's counterpart is the one of the same id, else of the same label, else the
- * first free one that the same cable fits; a point's is the one of the same id or label and kind, else the point behind the counterpart of
- * its socket. What was asked for once stays: nothing stands for two things.
+ * Maps an old model to a new one: which socket, point, route and device of the new one takes over from which of the old. A socket's
+ * counterpart has the same id, else the same label, else it is the first free one that the same cable fits. A point's has the same id or
+ * label and the same kind, else it is the point behind the counterpart of its socket. A counterpart that was given once is kept, and given
+ * to nothing else.
  */
 final class Counterparts
 {

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Edit;
 
-/** What did not fit, in words, as it is found. */
+/** What could not be carried over, in words, in the order in which it was found. */
 final class Losses
 {
     /** @var list<string> */
     private array $lost = [];
 
-    /** @return null for what is left of it */
+    /** Returns null, the value of what was lost. */
     public function add(string $what): null
     {
         $this->lost[] = $what;

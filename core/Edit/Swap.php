@@ -35,7 +35,7 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Rig\SystemLevel;
 use HiddenWire\Core\Rig\Unit;
 
-/** The rig with a unit of another model in a unit's stead, and what did not fit. */
+/** The rig after a unit has changed its model, and what could not be carried over. */
 final class Swap
 {
     public readonly Rig $rig;

@@ -18,7 +18,7 @@ use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Scene;
 use HiddenWire\Core\Rig\Unit;
 
-/** A unit as another model takes it: what is set, named, linked and made at the unit itself, as far as the model has what that needs. */
+/** A unit after a change of model: its settings, names, links, effects and scenes, as far as the new model supports them. */
 final class SwappedUnit
 {
     /** @var list<string>|null */
