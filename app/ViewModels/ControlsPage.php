@@ -234,7 +234,7 @@ final readonly class ControlsPage
     /** Which sounds go on which hands; null of a rig without controls. */
     public function fewerHands(): ?FewerHands
     {
-        $count = count($this->page->rig->controls === [] ? Hands::asTheyCome($this->page->rig) : $this->page->rig->controls);
+        $count = count(Hands::entered($this->page->rig));
         $situation = $this->page->situation->id;
 
         return $count === 0 || $count > self::HEARD ? null

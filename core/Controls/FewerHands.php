@@ -31,7 +31,7 @@ final readonly class FewerHands
         $this->sounds = $this->wanted($plan, $situation, $air);
         $hands = $moves = [];
         // What somebody has entered is what hands work with; else what the units come with.
-        foreach ($rig->controls === [] ? Hands::asTheyCome($rig) : $rig->controls as $control) {
+        foreach (Hands::entered($rig) as $control) {
             $moved = [];
             foreach ($control->kind->isTurned() ? $reach->of($control, $situation, true) : [] as $one) {
                 $moved += isset($air[$one->listener->id]) && $one->isInLevel() ? [$one->source->id => $one->source] : [];

@@ -58,7 +58,7 @@ final readonly class SeenMoved
     {
         $same = fn (Control $one): bool => $one->id !== $this->control->id && $this->seen !== []
             && $one->kind->isTurned() === $this->control->kind->isTurned() && $this->isSeen($this->moved($one));
-        $near = $this->plan->rig->controls === [] ? Hands::asTheyCome($this->plan->rig) : $this->plan->rig->controls;
+        $near = Hands::entered($this->plan->rig);
 
         return array_values(array_filter($near, $same));
     }

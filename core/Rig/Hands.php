@@ -25,6 +25,12 @@ final class Hands
         return $known[$rig] ??= $rig->controls + self::asTheyCome($rig);
     }
 
+    /** @return array<string, Control> the controls that somebody has entered; where nobody has, those that units come with; by id */
+    public static function entered(Rig $rig): array
+    {
+        return $rig->controls === [] ? self::of($rig) : $rig->controls;
+    }
+
     /** @return array<string, Control> what units come with, whether or not the rig says otherwise of it; by id */
     public static function asTheyCome(Rig $rig): array
     {
