@@ -1,13 +1,13 @@
 // What axe finds in every view: both themes, 1280, 390 and 320 px, and 200 % text; and what each kind of control looks like when the
 // pointer or the keyboard is on it: readable still, and with a ring that is seen.
 //
-//   node tests/Bench/axe.mjs ADDRESS [RIG]
+//   node tests/Bench/axe.mjs ADDRESS [VIEW...]
 //
-// Of the demo, whose account is signed in. Prints what was found, and how much was looked at; ends with 1 where anything was found.
+// Of the demo, whose account is signed in; all views where none is named, as in wishes?pair=rally:viewers. Prints what was found, and how much was looked at; ends with 1 where anything was found.
 import axe from 'axe-core';
 import { demoPage } from './demo-page.mjs';
 
-const base = process.argv[2];
+const [, , base, ...asked] = process.argv;
 const SIZES = [[1280, 800, 1], [390, 844, 1], [320, 640, 1], [1280, 800, 2], [390, 844, 2]];
 const THEMES = ['light', 'dark'];
 const BESIDE = ['/', '/account', '/models', '/models/new?from=eight-input-desk', '/catalogue', '/catalogue?model=webcam'];
@@ -17,10 +17,11 @@ const STATES = ['wishes?pair=rally:viewers', 'wiring?select=unit:mixer', 'wiring
 // How little more than its ground a ring may differ: a control's outline needs 3 to 1.
 const RING = 3;
 
-const { browser, page, rig } = await demoPage(base, process.argv[3]);
+const { browser, page, rig } = await demoPage(base);
 await page.goto(`${base}/rigs/${rig}/wishes`);
 const views = (await page.evaluate(() => document.body.dataset.views)).split(' ');
-const addresses = [...BESIDE, ...[...views, ...STATES].map((view) => `/rigs/${rig}/${view}`)];
+const below = (view) => `/rigs/${rig}/${view}`;
+const addresses = asked.length > 0 ? asked.map(below) : [...BESIDE, ...[...views, ...STATES].map(below)];
 
 const found = new Set();
 let looks = 0;
