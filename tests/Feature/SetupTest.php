@@ -60,8 +60,8 @@ it('ends what a run before has left of its process group, and nothing else', fun
     $lines = <<<SH
         setsid sh -c 'sleep 300 & sleep 300' & left=\$!
         sleep 0.5
-        cd / && setsid sleep 300 & other=\$!
-        cd "\$ROOT"
+        (cd / && exec setsid sleep 300) & other=\$!
+        sleep 0.2
         echo \$left > {$file}
         bin/serve/alone {$file} echo instead
         pgrep -g \$left -r R,S,D > /dev/null || echo ended

@@ -5,7 +5,7 @@ export const theme = (Alpine) => ({
 
     init() {
         this.show();
-        document.addEventListener('redrawn', () => this.show());
+        for (const name of ['redrawn', 'arrived']) document.addEventListener(name, () => this.show());
     },
 
     now() {

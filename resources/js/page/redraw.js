@@ -103,7 +103,12 @@ const replaceView = (next) => {
     window.Alpine.initTree(state.whole, withDirectives);
 };
 
-export const parsed = (html) => new DOMParser().parseFromString(html, 'text/html');
+/** A document of an answer's HTML, with this page's token in its forms. */
+export const parsed = (html) => {
+    const next = new DOMParser().parseFromString(html, 'text/html');
+    if (next.querySelector('main#view')) keepToken(next);
+    return next;
+};
 
 /**
  * @param page an answer's HTML, or its document, which is used up
@@ -115,11 +120,11 @@ export const redraw = (page, sent = null, seen = state.drawings) => {
     const next = typeof page === 'string' ? parsed(page) : page;
     if (!next.querySelector('main#view')) return window.location.reload();
     state.drawings++;
-    keepToken(next);
     // What was sent is no longer half typed: the server says now what stands there.
     if (sent?.isConnected) sent.reset();
     // Another view shares nothing with the one that was: it comes whole. What stands around both is morphed.
-    if (next.body.dataset.view !== document.body.dataset.view) replaceView(next);
+    const isOther = next.body.dataset.view !== document.body.dataset.view;
+    if (isOther) replaceView(next);
     const was = document.activeElement ?? document.body;
     const stops = [...was.closest('main#view')?.querySelectorAll(STOPS) ?? []];
     const at = stops.indexOf(was);
@@ -127,7 +132,8 @@ export const redraw = (page, sent = null, seen = state.drawings) => {
     window.Alpine.morph(document.body, next.body, { key: keyOf, updating, removing, lookahead: false });
     state.whole = null;
     standAgain(was, at < 0 ? [] : [...stops.slice(at + 1, at + 12), ...stops.slice(Math.max(0, at - 12), at).reverse()]);
-    document.dispatchEvent(new CustomEvent('redrawn'));
+    // What stands in a view that came whole has just begun, and knows all.
+    document.dispatchEvent(new CustomEvent(isOther ? 'arrived' : 'redrawn'));
 };
 
 const TRIES = 5;

@@ -11,7 +11,7 @@
 @endphp
 <aside class="next-step" aria-label="Next step" x-data="nextStep" data-key="next"
     data-step="{{ md5("{$next->kind->value} {$next->about} {$next->sentence}") }}"
-    x-bind:hidden="isAway" x-on:redrawn.document="look">
+    x-bind:hidden="isAway" x-on:redrawn.document="look" x-on:arrived.document="look">
     <span class="next-word" aria-hidden="true">Next</span>
     <p><span class="visually-hidden">Next: </span>{{ $next->sentence }}</p>
     @if ($isLooking) <span class="visually-hidden" x-data="causes" data-key="causes-{{ $page->record->revision }}"
