@@ -81,7 +81,7 @@ const standAgain = (was, neighbours) => {
     (place ?? document.querySelector('main#view'))?.focus({ preventScroll: true });
 };
 
-// Alpine asks every element that comes for directives, and few have any: the browser finds those sooner.
+// Alpine would check every added element for directives. Few have any, and a query finds those faster.
 const CARRIERS = './/*[@*[starts-with(name(), "x-") or starts-with(name(), "@") or starts-with(name(), ":")]]';
 const withDirectives = (root, visit) => {
     const found = document.evaluate(CARRIERS, root, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE);
@@ -132,7 +132,7 @@ export const redraw = (page, sent = null, seen = state.drawings) => {
     window.Alpine.morph(document.body, next.body, { key: keyOf, updating, removing, lookahead: false });
     state.whole = null;
     standAgain(was, at < 0 ? [] : [...stops.slice(at + 1, at + 12), ...stops.slice(Math.max(0, at - 12), at).reverse()]);
-    // What stands in a view that came whole has just begun, and knows all.
+    // The components of a view that was replaced as a whole have just been initialised: they need no redrawing.
     document.dispatchEvent(new CustomEvent(isOther ? 'arrived' : 'redrawn'));
 };
 

@@ -35,7 +35,7 @@ const prepare = (address) => whenIdle(() => {
     if (known?.html) known.ready ??= parsed(known.html);
 });
 
-// What has just been shown is not needed again at once: the frames that follow come first.
+// A view that has just been shown is parsed for its next visit later, so that parsing does not delay its first frames.
 const LATER_MS = 600;
 const prepareLater = (address) => setTimeout(() => prepare(address), LATER_MS);
 
