@@ -26,7 +26,7 @@ final readonly class Alike
     public static function units(Rig $rig, Situation $situation, array $changes, SignalGraph $graph): ?array
     {
         $was = $graph->rig;
-        $isNoMore = self::differsInside($graph->state->situation, $situation) && $was->base()->plugged === $rig->base()->plugged
+        $isNoMore = self::differsInsideOnly($graph->state->situation, $situation) && $was->base()->plugged === $rig->base()->plugged
             && $was->models === $rig->models && $was->cables === $rig->cables && $was->devices === $rig->devices
             && $was->picks === $rig->picks && $was->air === $rig->air && $was->papers->measures === $rig->papers->measures
             && array_keys($was->units) === array_keys($rig->units);
@@ -46,8 +46,8 @@ final readonly class Alike
         return $units;
     }
 
-    /** Whether two situations differ in nothing but how points and routes are set. */
-    private static function differsInside(Situation $was, Situation $is): bool
+    /** Whether two situations are the same, or differ in nothing but how points and routes are set. */
+    private static function differsInsideOnly(Situation $was, Situation $is): bool
     {
         $isPick = fn (Change $change): bool => $change->set instanceof Pick;
         $picks = fn (Situation $one): array => array_values(array_filter($one->changes, $isPick));
