@@ -167,6 +167,7 @@ Route::middleware(['auth', 'auth.session'])->group(function () {
             Route::put('/layout', [WiringController::class, 'layout'])->middleware('throttle:layout')->name('layout');
             Route::get('/book', [BookController::class, 'show'])->name('book');
             Route::get('/book/map/{depth}', [BookController::class, 'map'])->middleware('throttle:layout')->name('book.map');
+            Route::get('/book/chapter/{chapter}', [BookController::class, 'chapter'])->name('book.chapter');
             Route::get('/book/written', [BookController::class, 'written'])->middleware('throttle:export')->name('book.written');
             Route::controller(MadeBookController::class)->prefix('/books')->name('books')->scopeBindings()->group(function () {
                 Route::post('/', 'store')->middleware('throttle:export')->name('.store');

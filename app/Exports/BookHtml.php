@@ -14,9 +14,9 @@ final readonly class BookHtml implements Exporter
 {
     /**
      * @param  list<string>|null  $parts  null for all
-     * @param  (\Closure(MapDepth): string)|null  $mapAt  where a page asks for a map once it is shown; null draws it into the book
+     * @param  BookAddresses|null  $later  where a page asks for a map once it is shown; null draws it into the book
      */
-    public function __construct(private Drawings $drawings, private ?array $parts, private ?\Closure $mapAt = null)
+    public function __construct(private Drawings $drawings, private ?array $parts, private ?BookAddresses $later = null)
     {
     }
 
@@ -51,7 +51,8 @@ final readonly class BookHtml implements Exporter
         $maps = [];
         foreach ($of->rig->units === [] ? [] : ['maps' => MapDepth::Cables->value, WallSheet::KEY => WallSheet::KEY] as $part => $figure) {
             if (in_array($part, $this->parts ?? ['maps'], true)) {
-                $maps[$figure] = $this->mapAt === null ? $this->map(MapDepth::Cables) : $this->later(($this->mapAt)(MapDepth::Cables));
+                $maps[$figure] = $this->later === null ? $this->map(MapDepth::Cables)
+                    : self::placeholder($this->later);
             }
         }
 
@@ -68,11 +69,11 @@ final readonly class BookHtml implements Exporter
         }
     }
 
-    private function later(string $address): string
+    private static function placeholder(BookAddresses $later): string
     {
-        $address = htmlspecialchars($address);
+        $address = htmlspecialchars($later->map(MapDepth::Cables));
 
-        return "<figure tabindex=\"0\" x-data=\"fetched\" data-own data-key=\"{$address}\" data-from=\"{$address}\">"
+        return "<figure tabindex=\"0\" x-data=\"fetched\" data-own data-key=\"map-{$later->state}\" data-from=\"{$address}\">"
             ."<p role=\"status\"><a href=\"{$address}\">Drawing the map …</a></p></figure>\n";
     }
 }

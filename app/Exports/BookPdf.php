@@ -74,18 +74,19 @@ final readonly class BookPdf implements Exporter
         $html = new HtmlBook($this->parts, [...$this->maps($of), WallSheet::KEY => $map], $this->progress);
         $body = $html->body($book);
         $head = '<meta http-equiv="Content-Security-Policy" content="'.Typesetter::POLICY."\">\n<style>\n"
-            .PrintFonts::for($body.$book->title.$book->edition.'0123456789 /')."</style>\n";
+            .PrintFonts::for($body->html().$book->title.$book->edition.'0123456789 /')."</style>\n";
         $foot = $book->title.($book->edition === '' ? '' : " · {$book->edition}");
 
         $head .= '<style>'.$this->style($foot, $sheet).'</style>';
         // What is drawn takes the room of its frame.
         $empty = fn (string $body): string => (string) preg_replace('/(<svg[^>]*>).*?<\/svg>/s', '$1</svg>', $body);
-        $height = $html->drawing($body, self::MAPS);
+        $height = $body->isOneOfSeveral(self::MAPS) ? $body->chapter(self::MAPS)?->drawn() : null;
         if ($height !== null) {
-            $body = $html->moved($body, self::MAPS, null);
-            $places = $this->typesetter->places($html->page($book, $empty($body), $head));
-            $body = $html->moved($body, self::MAPS, $this->before($places, $height));
+            $body = $body->moved(self::MAPS, null);
+            $places = $this->typesetter->places($html->page($book, $empty($body->html()), $head));
+            $body = $body->moved(self::MAPS, $this->before($places, $height));
         }
+        $body = $body->html();
 
         return $this->typesetter->paged(
             fn (?array $pages): string => $html->page($book, $pages === null ? $empty($body) : $html->numbered($body, $pages), $head),

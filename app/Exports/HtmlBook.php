@@ -62,7 +62,7 @@ final readonly class HtmlBook implements Exporter
     {
         $book = new Book($of, $this->parts);
 
-        return $this->page($book, $this->body($book), '', "<script>\n".self::beside(self::SCRIPT)."</script>\n");
+        return $this->page($book, $this->body($book)->html(), '', "<script>\n".self::beside(self::SCRIPT)."</script>\n");
     }
 
     /**
@@ -82,75 +82,23 @@ final readonly class HtmlBook implements Exporter
     }
 
     /** What stands between the page's head and its script: also for a page of the application. */
-    public function body(Book $book): string
+    public function body(Book $book): BookBody
     {
-        $contents = $sections = $atEnd = '';
+        $chapters = [];
         foreach ($book->chapters as $number => ['part' => $part, 'blocks' => $blocks]) {
             $written = $this->section('<h2>'.self::text($part->title())."</h2>\n", $blocks, $part->key());
             if ($written !== '') {
-                $contents .= self::entry($part->key(), $part->title());
-                [$written, $sheets] = [...explode(MapSheets::AT_THE_END, $written, 2), ''];
-                $sections .= "<section id=\"{$part->key()}\">\n{$written}</section>\n";
-                $atEnd .= $sheets;
+                [$inside, $sheets] = [...explode(MapSheets::AT_THE_END, $written, 2), ''];
+                $chapters[] = new WrittenChapter($part->key(), $part->title(), $inside, $sheets);
             }
             ($this->progress ?? fn () => null)($number + 1, count($book->chapters));
         }
-
         $lines = array_map(
             fn (string $line) => '<p class="edition">'.self::text($line)."</p>\n",
             array_filter([$book->edition, $book->from]),
         );
 
-        $cover = '<div class="cover"><h1>'.self::text($book->title)."</h1>\n".implode('', $lines)."</div>\n";
-        if (count($book->chapters) === 1) {
-            // One part needs no contents, and stands on one sheet with its head.
-            return (string) preg_replace('/^(<section[^>]*>\n)/', '$1'.addcslashes($cover, '\\$'), $sections, 1).$atEnd;
-        }
-
-        return "{$cover}<nav aria-label=\"Contents\">\n<h2 class=\"on-paper\">Contents</h2>\n<ol>\n{$contents}</ol></nav>\n"
-            .$sections.$atEnd;
-    }
-
-    /** A line of the contents. */
-    private static function entry(string $key, string $title): string
-    {
-        return "<li><a href=\"#{$key}\">".self::text($title)." <span class=\"number\"></span></a></li>\n";
-    }
-
-    /**
-     * What the drawings of a section take on paper, where others stand around it.
-     *
-     * @return float|null millimetres of height; infinite for a sheet on its side; null where it has none
-     */
-    public function drawing(string $body, string $key): ?float
-    {
-        $isThere = preg_match("/<section id=\"{$key}\">\n(.*?)<\/section>/s", $body, $found) === 1 && substr_count($body, '<section ') > 1;
-        if (! $isThere || ! str_contains($found[1], '<figure')) {
-            return null;
-        }
-        preg_match_all('/<svg[^>]* height="([\d.]+)mm"/', $found[1], $heights);
-
-        return str_starts_with($found[1], self::TURNED) ? INF : array_sum(array_map(floatval(...), $heights[1]));
-    }
-
-    /**
-     * A body with one of its sections, and its line in the contents, behind another one.
-     *
-     * @param  string|null  $after  null for behind all others
-     */
-    public function moved(string $body, string $key, ?string $after): string
-    {
-        foreach (["/<li><a href=\"#%s\">.*?<\/li>\n/s", "/<section id=\"%s\">\n.*?<\/section>\n/s"] as $pattern) {
-            $moved = preg_match(sprintf($pattern, preg_quote($key, '/')), $body, $found) === 1 ? $found[0] : '';
-            $without = str_replace($moved, '', $body);
-            $others = sprintf($pattern, $after === null ? '[^"]+' : preg_quote($after, '/'));
-            if ($moved !== '' && preg_match_all($others, $without, $found, PREG_OFFSET_CAPTURE) > 0) {
-                [$text, $at] = $found[0][count($found[0]) - 1];
-                $body = substr_replace($without, $moved, $at + strlen($text), 0);
-            }
-        }
-
-        return $body;
+        return new BookBody('<div class="cover"><h1>'.self::text($book->title)."</h1>\n".implode('', $lines)."</div>\n", $chapters);
     }
 
     /**

@@ -6,13 +6,12 @@ namespace App\Exports;
 
 use App\Models\Rig as Record;
 use App\Rigs\CoreBuild;
+use App\Rigs\Packed;
 use App\Rigs\StoredRig;
 use App\Rigs\Turn;
-use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\Book;
 use HiddenWire\Core\Book\ScheduleOrder;
 use HiddenWire\Core\Quantity\Lengths;
-use Illuminate\Support\Facades\Cache;
 
 /** The book as HTML for a page: written once for a state of the rig, one at a time, and kept for whoever asks next. */
 final readonly class WrittenBook
@@ -27,14 +26,14 @@ final readonly class WrittenBook
 
     /**
      * @param  list<string>|null  $parts  null for all
-     * @param  (\Closure(MapDepth): string)|null  $mapAt  where its page asks for a map once it is shown; null draws the maps into it
+     * @param  BookAddresses|null  $later  where its page asks for maps and long chapters once it is shown; null has them in it
      */
     public function __construct(
         private Record $record,
         private ?array $parts,
         private ?int $revision = null,
         private ScheduleOrder $order = ScheduleOrder::Label,
-        private ?\Closure $mapAt = null,
+        private ?BookAddresses $later = null,
         private Lengths $lengths = Lengths::Metric,
     ) {
     }
@@ -43,43 +42,55 @@ final readonly class WrittenBook
     public function atOnce(): ?string
     {
         $rig = StoredRig::load($this->record);
+        $isQuick = count($rig->units) * count($rig->situations) <= self::AT_ONCE;
 
-        return $this->kept() ?? (count($rig->units) * count($rig->situations) <= self::AT_ONCE ? $this->write() : null);
+        return ($this->kept() ?? ($isQuick ? $this->write() : null))?->html($this->later);
     }
 
     public function html(): string
     {
-        return $this->kept()
-            ?? Turn::of("book:{$this->record->id}", self::WAIT)
-                ->block(self::WAIT, fn (): string => $this->kept() ?? $this->write());
+        return $this->body()->html($this->later);
     }
 
-    private function write(): string
+    /** What stands in the section of a part; null where it has nothing to say. */
+    public function chapter(string $key): ?string
+    {
+        return $this->body()->chapter($key)?->html;
+    }
+
+    private function body(): BookBody
+    {
+        return $this->kept()
+            ?? Turn::of("book:{$this->record->id}", self::WAIT)
+                ->block(self::WAIT, fn (): BookBody => $this->kept() ?? $this->write());
+    }
+
+    private function write(): BookBody
     {
         $edition = Edition::of($this->record, $this->revision, order: $this->order, lengths: $this->lengths);
-        $writer = (new BookHtml($edition->drawings, $this->parts, $this->mapAt))->writer($edition->source);
-        $html = $writer->body(new Book($edition->source, $this->parts));
+        $writer = (new BookHtml($edition->drawings, $this->parts, $this->later))->writer($edition->source);
+        $body = $writer->body(new Book($edition->source, $this->parts));
         // Where nobody has looked for the causes yet, it says so: that is true only now.
         if ($edition->source->causes() !== null) {
-            Cache::put($this->key(), $html, self::SECONDS);
+            Packed::put($this->key(), $body, self::SECONDS);
         }
 
-        return $html;
+        return $body;
     }
 
     /** @phpstan-impure */
-    private function kept(): ?string
+    private function kept(): ?BookBody
     {
-        $html = Cache::get($this->key());
+        $body = Packed::get($this->key());
 
-        return is_string($html) ? $html : null;
+        return $body instanceof BookBody ? $body : null;
     }
 
     /** What is not in the rig's state, and shows in the book: names of revisions, pictures, the last book made. */
     private function key(): string
     {
         $besides = [
-            $this->parts, $this->revision, $this->order->value, $this->lengths->value, $this->record->name, $this->mapAt === null,
+            $this->parts, $this->revision, $this->order->value, $this->lengths->value, $this->record->name, $this->later === null,
             $this->record->revisions()->latest('number')->limit(60)->pluck('name')->all(),
             $this->record->pictures()->pluck('id')->all(), $this->record->books()->max('revision'),
         ];

@@ -310,6 +310,35 @@ it('shows the book and gives every form to those who may look, and to nobody els
     }
 });
 
+it('has long chapters of the book come after its page, word for word as in the file', function () {
+    $user = User::factory()->create();
+    $rig = app(ImportRig::class)($user, shipped('rigs/night-relay.json'));
+    $page = $this->actingAs($user)->get("/rigs/{$rig->id}/book")->assertOk()->getContent();
+    expect(strlen($page))->toBeLessThan(150_000);
+    preg_match_all('/<section id="([^"]+)">\n<div x-data="fetched" data-own data-key="([^"]+)" data-from="([^"]+)">/', $page, $later, PREG_SET_ORDER);
+    expect(array_column($later, 1))->toBe(['computers', 'mixes']);
+    $file = $this->get("/rigs/{$rig->id}/exports/html")->assertOk()->getContent();
+    preg_match_all('/<section id="([^"]+)">\n(.*?)<\/section>/s', $file, $chapters);
+    $chapters = array_combine($chapters[1], $chapters[2]);
+    expect(count($chapters))->toBeGreaterThan(20);
+    // The map comes after, too.
+    foreach (array_diff_key($chapters, ['maps' => true]) as $key => $written) {
+        $isLater = in_array($key, array_column($later, 1), true);
+        expect(strlen($written) > 20_000)->toBe($isLater)->and($isLater || str_contains($page, $written))->toBeTrue();
+    }
+    foreach ($later as [, $key, , $address]) {
+        expect($this->get(htmlspecialchars_decode($address))->assertOk()->getContent())->toBe($chapters[$key]);
+    }
+    $this->get("/rigs/{$rig->id}/book/chapter/poem")->assertNotFound();
+    // Another name at the desk is another text to ask for; other chapters stay as they are on a page that is shown.
+    $this->post("/rigs/{$rig->id}/edits", ['edit' => 'describe-unit', 'unit' => 'mixer', 'name' => 'Pier desk', 'revision' => 1])->assertSessionHasNoErrors();
+    $after = $this->get("/rigs/{$rig->id}/book")->assertOk()->getContent();
+    preg_match_all('/x-data="fetched" data-own data-key="((?:computers|mixes)-[^"]+)"/', $after, $keys);
+    expect(array_intersect($keys[1], array_column($later, 2)))->toBe([]);
+    $this->flushSession();
+    $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/book/chapter/mixes")->assertNotFound();
+});
+
 it('shows the book to whoever has the link, as long as it holds, and nothing else', function () {
     $owner = User::factory()->create();
     $rig = app(ImportRig::class)($owner, shipped('rigs/ticket-booth.json'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Exports\BookAddresses;
 use App\Exports\BookHtml;
 use App\Exports\Edition;
 use App\Exports\Exports;
@@ -12,6 +13,7 @@ use App\Exports\TooLarge;
 use App\Exports\WrittenBook;
 use App\Http\Requests\BookRequest;
 use App\Models\Rig;
+use App\Rigs\StoredRig;
 use App\Rigs\Turn;
 use App\ViewModels\BookPage;
 use App\ViewModels\MapDepth;
@@ -57,13 +59,24 @@ final class BookController
         return response($this->book($request, $rig)->html());
     }
 
+    /** What stands in one chapter of the book, for a page that is shown already. */
+    public function chapter(BookRequest $request, Rig $rig, string $chapter): Response
+    {
+        Gate::authorize('view', $rig);
+
+        return response($this->book($request, $rig)->chapter($chapter) ?? abort(404));
+    }
+
     private function book(BookRequest $request, Rig $rig): WrittenBook
     {
-        $mapAt = fn (MapDepth $depth): string => route('rigs.book.map', array_filter(
-            ['rig' => $rig->id, 'depth' => $depth->value, 'revision' => $request->revision()],
-        ));
-
-        return new WrittenBook($rig, $request->parts(), $request->revision(), $request->order(), $mapAt, $request->lengths());
+        return new WrittenBook(
+            $rig,
+            $request->parts(),
+            $request->revision(),
+            $request->order(),
+            new BookAddresses($rig->id, hash('xxh64', StoredRig::stateOf($rig)), $request->picks()),
+            $request->lengths(),
+        );
     }
 
     /** A map of the book alone, for a page that is shown already. */

@@ -34,10 +34,16 @@ final class BookRequest extends FormRequest
     {
         $rig = $this->route('rig');
 
-        return route('rigs.book', array_filter([
-            'rig' => $rig instanceof Rig ? $rig->id : $rig, 'parts' => $this->parts(), 'paper' => $this->paper()->value,
-            'revision' => $this->revision(), 'order' => $this->order()->value,
-        ], fn (mixed $value) => $value !== null));
+        return route('rigs.book', ['rig' => $rig instanceof Rig ? $rig->id : $rig, 'paper' => $this->paper()->value, ...$this->picks()]);
+    }
+
+    /** @return array<string, string|int|list<string>> what decides what the book says, for an address */
+    public function picks(): array
+    {
+        return array_filter(
+            ['parts' => $this->parts(), 'revision' => $this->revision(), 'order' => $this->order()->value],
+            fn (mixed $value) => $value !== null,
+        );
     }
 
     public function paper(): Paper
