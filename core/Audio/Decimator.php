@@ -58,7 +58,7 @@ final class Decimator
         $taken = [];
         for ($at = 0; $at < $last; $at += $by) {
             $sum = $half[$side] * $all[$at + $side];
-            // The side is a multiple of five, written out: most of the time of a tone test goes by here.
+            // The side is a multiple of five, written out: a tone test spends most of its time here.
             for ($i = 0, $a = $at, $b = $at + 2 * $side; $i < $side; $i += 5, $a += 5, $b -= 5) {
                 $sum += $half[$i] * ($all[$a] + $all[$b]) + $half[$i + 1] * ($all[$a + 1] + $all[$b - 1])
                     + $half[$i + 2] * ($all[$a + 2] + $all[$b - 2]) + $half[$i + 3] * ($all[$a + 3] + $all[$b - 3])

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Audio;
 
-/** Sound that lies somewhere, of which any part can be read. */
+/** Stored sound, of which any part can be read. */
 interface Recording
 {
     public function format(): WavFormat;

@@ -22,7 +22,7 @@ final class Runs
     /** A prime, so that a shifted copy has another number. */
     private const TURN = 1_009;
 
-    /** How near the highest sample a flat top lies. */
+    /** How near the highest sample a flat top is. */
     private const TOP = 0.97;
 
     /** @var list<array{int, int, float}> loud or long ones: the first sample, how many, which value */

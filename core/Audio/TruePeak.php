@@ -81,7 +81,7 @@ final class TruePeak
         $this->kept = array_slice($all, $last);
     }
 
-    /** @param  list<float>  $all  gap i lies behind sample i + SIDE - 1 */
+    /** @param  list<float>  $all  gap i follows sample i + SIDE - 1 */
     private function gaps(array $all, int $from, int $to, float $most): void
     {
         $peak = $this->peak;

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Audio;
 
 /**
  * How a WAV file is laid out: RIFF, or RF64 (EBU Tech 3306) where it is larger than 4 GB; PCM of 16, 24 or 32 bits, or floats of 32 or 64,
- * little-endian, the channels of a frame one after another.
+ * little-endian, the channels of a frame in sequence.
  */
 final readonly class WavFormat
 {

@@ -22,7 +22,7 @@ use HiddenWire\Core\Signal\Readings;
 use HiddenWire\Core\Signal\Reliance;
 
 /**
- * How the real rig is tested against the plan: for each listener one look at all that must be heard, as far as it can be told apart, and
+ * How the real rig is tested against the plan: for each listener one look at all that must be heard, as far as it can be distinguished, and
  * one at all that must not, which plays alone, since what is meant to be heard would cover it. In every situation each place is visited
  * once, beginning where the situation before has ended; places far away come last. Cost: one hearing a situation.
  */
@@ -104,7 +104,7 @@ final readonly class TestPlan
     }
 
     /**
-     * What can be told apart by ear plays together: everybody who speaks, and of anything else one of each kind.
+     * What can be distinguished by ear plays together: everybody who speaks, and of anything else one of each kind.
      *
      * @param  list<HeardPair>  $pairs
      * @return list<non-empty-list<HeardPair>>

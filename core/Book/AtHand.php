@@ -12,7 +12,7 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\Hearing;
 
-/** What somebody needs to know who holds a lead or stands at a unit: where it goes, what runs there, and what is lost without it. */
+/** What somebody needs to know who holds a lead or is at a unit: where it goes, what it carries, and what is lost without it. */
 final readonly class AtHand
 {
     public function __construct(private BookInput $of)

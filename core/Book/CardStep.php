@@ -24,7 +24,7 @@ final readonly class CardStep
         return substr(hash('sha256', "{$this->text}\n{$this->note}"), 0, 12);
     }
 
-    /** When, as on a clock that stands at 0:00 when the show begins; empty where it has no time of its own. */
+    /** When, as on a clock that reads 0:00 when the show begins; empty where it has no time of its own. */
     public function clock(): string
     {
         return $this->atMin === null ? '' : ($this->atMin < 0 ? '−' : '+').intdiv(abs($this->atMin), 60)

@@ -24,7 +24,7 @@ final readonly class Plugs
         foreach ([$cable->from, $cable->to] as $at) {
             $ends[] = self::plug($cable->type, $this->rig->socket($at)->connector);
         }
-        // Whichever way it lies, it is the same lead.
+        // Whichever end comes first, it is the same lead.
         sort($ends);
         $said = array_values(array_unique($ends));
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Book;
 
-/** Where in the book more stands: a paragraph, or a cell of a table. On paper it has the number of the page behind it. */
+/** A reference to another place in the book: a paragraph, or a cell of a table. On paper it has the number of the page behind it. */
 final readonly class See implements \Stringable, Block
 {
     /** @param  string  $before  what is said of it: "Set all as in" */

@@ -11,7 +11,7 @@ use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
 
 /**
- * How far a knob or fader stands along its way, as a small picture in a table: by the marks of the scale that is printed there, else
+ * The position of a knob or fader along its travel, as a small picture in a table: by the marks of the scale that is printed there, else
  * evenly in dB for a knob and as {@see Law::Taper} for a fader.
  */
 final readonly class Travel implements \Stringable

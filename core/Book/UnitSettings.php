@@ -222,7 +222,7 @@ final class UnitSettings
         };
     }
 
-    /** How it stands, with the picture of its way and the printed mark where these are known. */
+    /** Its value, with the picture of its travel and the printed mark where these are known. */
     private function knob(NamedSetting|DialSetting|RouteAspect|Selector $one): Travel|string
     {
         if ($one instanceof RouteAspect && $one->setting === RouteSetting::Db) {
@@ -304,7 +304,7 @@ final class UnitSettings
         };
     }
 
-    /** Whether nobody has said how a setting stands that shuts something as it comes: all is heard as if it were open. */
+    /** Whether a setting that is closed by default has no stated value: all is heard as if it were open. */
     private function isUnsaid(Setting $setting): bool
     {
         return ! isset($this->unit->values[$setting->id]) && array_filter(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Checks;
 
-/** Every check. Those of one thing in several situations are told once. */
+/** Every check. Findings about one thing in several situations are reported once. */
 final class Checks
 {
-    /** Findings of one check that are told: a rig that has more of them has one trouble, not hundreds. */
+    /** Most findings of one check that are reported: a rig that has more has one trouble, not hundreds. */
     public const OF_ONE = 60;
 
     /** @return list<Check> a new one is a line here */

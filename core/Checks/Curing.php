@@ -28,7 +28,7 @@ final class Curing
     /** @var array<string, list<Check>> by the first part of their codes */
     private array $checks = [];
 
-    /** @var array<string, array<string, true>> keys of all that the checks of a kind find now, also of what is not told */
+    /** @var array<string, array<string, true>> keys of all that the checks of a kind find now, also of what is not reported */
     private array $known = [];
 
     private int $left;
@@ -90,7 +90,7 @@ final class Curing
     }
 
     /**
-     * Of what a check finds, the first are told; what is behind them comes forward when one of those is cured, and is nothing new.
+     * Of what a check finds, the first are reported; the next one appears when one of those is cured, and is not new.
      *
      * @return array<string, true>
      */

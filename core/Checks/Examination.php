@@ -13,7 +13,7 @@ use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Rig\Rig;
 
 /**
- * All that is the matter with a rig, each matter once: what is not as wished, with its causes, and what the checks find besides. A finding
+ * All that is the matter with a rig, each matter once: what is not as wished, with its causes, and what else the checks find. A finding
  * about what a cause says already is part of that cause, with its reason, its cures and whatever acceptance it has had.
  */
 final readonly class Examination

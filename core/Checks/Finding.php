@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\SocketRef;
 use HiddenWire\Core\Rig\UnitRef;
 use HiddenWire\Core\With;
 
-/** One thing that a check says about a rig besides the hearing. */
+/** One thing that a check says about a rig beyond the hearing. */
 final readonly class Finding
 {
     use With;

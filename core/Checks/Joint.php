@@ -16,7 +16,7 @@ final readonly class Joint
     /**
      * @param  SignalKind  $gives  what comes out, seen through passive units on the way
      * @param  SignalKind  $takes  what the input is for as it is plugged and set
-     * @param  bool  $isPassed  the taking unit is passive: what takes really stands behind it
+     * @param  bool  $isPassed  the receiving unit is passive: the actual load is behind it
      */
     public function __construct(
         public Cable $cable,

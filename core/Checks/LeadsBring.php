@@ -15,13 +15,13 @@ use HiddenWire\Core\Rig\InvalidRig;
 
 /**
  * What else a lead brings that a cure plugs in: a ground loop, a level that does not suit, a headphone volume in the way. The checks of
- * leads, grounds and levels look at the rig with the cure made; what they find that they have not found before is told with it.
+ * leads, grounds and levels look at the rig with the cure made; what they find that they did not find before is reported with it.
  */
 final class LeadsBring
 {
     private const KINDS = ['plug', 'ground', 'level'];
 
-    /** Checks of which notes are told too: a headphone volume in the way, a ground loop that is likely quiet. */
+    /** Checks whose notes are reported too: a headphone volume in the way, a ground loop that is likely quiet. */
     private const NOTES = ['plug.level', 'ground.loop'];
 
     /** Cures that are held against the checks: each costs a hearing. */
@@ -38,7 +38,7 @@ final class LeadsBring
 
     /**
      * @param  list<Cause>  $causes
-     * @return list<Cause> with what the leads of their cures bring; of a cause, a cure that brings nothing stands before one as good that
+     * @return list<Cause> with what the leads of their cures bring; of a cause, a cure that brings nothing precedes one as good that
      *     does
      */
     public function of(array $causes): array

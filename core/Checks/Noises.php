@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\SourceKind;
 /** What noise a rig can make, by its kind, where it comes in, and what stops it. */
 final readonly class Noises
 {
-    /** A voice that stands less than this above its noise is heard to hiss in a pause. */
+    /** A voice with less signal-to-noise ratio than this hisses audibly in pauses. */
     private const HISS_DB = 45.0;
 
     /** @var list<array{kind: 'hum'|'hiss'|'whine', where: string, stops: string}> */

@@ -19,7 +19,7 @@ use HiddenWire\Core\Situations\RouteAspect;
 use HiddenWire\Core\Situations\Selector;
 
 /**
- * Which settings act: what stands on a way that some sound takes to a listener in any situation, what alone stops a sound that is in a
+ * Which settings act: what is on a way that some sound takes to a listener in any situation, what alone stops a sound that is in a
  * wish, and what such a thing follows by a rule of its unit. What somebody has set, in the rig or in a situation, is always among them.
  *
  * Costs a search through the channels of each graph for every sound and listener.

@@ -28,11 +28,11 @@ use HiddenWire\Core\Signal\Hearing;
 
 /**
  * For whom what changes when a hand moves a control: the rig is heard at each position ({@see Positions}), and what differs between any two
- * is told. Cost: one hearing a stop, of the sounds that pass what is moved.
+ * is reported. Cost: one hearing per stop, of the sounds that pass what is moved.
  */
 final class ControlReach
 {
-    /** @var array<string, Hearing> by situation and what stands otherwise in it */
+    /** @var array<string, Hearing> by situation and what differs in it */
     private array $heard = [];
 
     /** @var \WeakMap<Control, array<string, list<MovedPair>>> what is known already, by situation */
@@ -76,8 +76,8 @@ final class ControlReach
     }
 
     /**
-     * From the other side: which controls make a sound louder or softer at a listener, those first that do little besides. Of what units
-     * come with only what stands on a way of the sound is tried; the ends of each are enough.
+     * From the other side: which controls make a sound louder or softer at a listener, fewest other effects first. Of what units
+     * come with, only what is on a way of the sound is tried; the ends of each are enough.
      *
      * @return list<array{control: Control, besides: list<MovedPair>}> what else each of them moves
      */

@@ -27,7 +27,7 @@ use HiddenWire\Core\Situations\SceneShown;
 use HiddenWire\Core\Situations\Selector;
 
 /**
- * What a situation sets, each setting by itself, so that one after the other can be exchanged with another situation's: that is how things
+ * What a situation sets, each setting by itself, so that they can be exchanged one by one with another situation's: that is how things
  * stand while somebody goes from one to the other.
  */
 final readonly class Overrides

@@ -35,7 +35,7 @@ final readonly class OwnHand
 
     /**
      * @param  HeardPair  $pair  what it is to move
-     * @param  list<MovedPair>  $besides  what it moves besides
+     * @param  list<MovedPair>  $besides  what else it moves
      */
     public function __construct(
         private Hearings $plan,

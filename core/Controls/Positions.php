@@ -18,7 +18,7 @@ use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\State;
 
 /**
- * The positions of a control between which what it does can be heard: both ends, the middle, where it stands and where a law bends; of a
+ * The positions of a control between which what it does can be heard: both ends, the middle, the current one and where a law bends; of a
  * key, before and after. Each gesture is one of its own: pressed long, a key may do something else.
  */
 final readonly class Positions
@@ -72,11 +72,11 @@ final readonly class Positions
         }, array_map(fn (Move $move) => [$move, $this->valueAt($move, $one)], $moves)), $at);
     }
 
-    /** What one move comes to along the way. What knows no way stands at its end from the middle on. */
+    /** The value of one move along the travel. A move without a travel is at its end from the middle on. */
     private function valueAt(Move $move, int $at): string|bool|float
     {
         if ($move->law === Law::Step) {
-            // A dial that turns on and on: one step either way from where it stands.
+            // An endless encoder: one step either way from its current value.
             return $this->stepped($move, (int) round(($at - self::END / 2) * 2 / self::END));
         }
         if (is_float($move->from) && is_float($move->to)) {
@@ -112,7 +112,7 @@ final readonly class Positions
         return [new Position(null, 'before', $before), new Position(null, $done, $after)];
     }
 
-    /** A step or several from where it stands; not past its ends. */
+    /** A step or several from its current value; not past its ends. */
     private function stepped(Move $move, int $steps): string|bool|float
     {
         $now = $this->standing($move);
@@ -140,7 +140,7 @@ final readonly class Positions
         return $level === null ? [-INF, INF] : [$level->from->value(), $level->to->value()];
     }
 
-    /** How what is moved stands in the situation, as a move says it. */
+    /** The current value of what is moved in the situation, as a move says it. */
     public function standing(Move $move): string|bool|float
     {
         $at = $move->at;

@@ -32,7 +32,7 @@ final class DocumentReader
     }
 
     /**
-     * A document of our own keeping: what is physically impossible and was let in once is read, and told by {@see Rig::$faults}; code
+     * A document of our own keeping: what is physically impossible and was let in once is read, and reported by {@see Rig::$faults}; code
      * points that are no characters, which were let in once too, are left out.
      *
      * @throws InvalidDocument

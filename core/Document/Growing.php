@@ -193,7 +193,7 @@ final class Growing
 
             return $made;
         }
-        // What stands together of the last member stands together of the next.
+        // What is grouped of the last member is grouped of the next.
         $made = $copies = [];
         foreach ($node as $item) {
             if ($this->isOfMember($item)) {

@@ -16,7 +16,7 @@ final class Json
     /** The format nests nine deep at most. */
     public const MAX_DEPTH = 24;
 
-    /** A key and its colon: texts are passed over as a whole, so that what stands in one is none. */
+    /** A key and its colon: texts are skipped as a whole, so that nothing inside one counts. */
     private const KEY = '/"(?:[^"\\\\]++|\\\\.)*+"(?:\s*+:|(*SKIP)(*FAIL))/s';
 
     /** How wide a line of the canonical form gets before an object or list is broken over several lines. */

@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\Situation;
 
-/** Takes one change of a situation back, or all of them: there it stands as in the default again. */
+/** Removes one change of a situation, or all of them: there the default applies again. */
 final readonly class ClearChange implements RigEdit
 {
     /**

@@ -61,7 +61,7 @@ final readonly class CopyRecipe implements RigEdit
         return false;
     }
 
-    /** What has to be set so that a route stands as another, of what can be set. */
+    /** The settings that make a route equal to another, as far as they can be set. */
     private static function alike(Route $from, Route $to): RouteSettings
     {
         return new RouteSettings(

@@ -8,8 +8,8 @@ use HiddenWire\Core\Rig\Hands;
 use HiddenWire\Core\Rig\Rig;
 
 /**
- * Removes a control; moves of others for which it would have to be held go with it. What it moved stays as it stands. What its unit comes
- * with is there again as it comes.
+ * Removes a control; moves of others for which it would have to be held go with it. What it moved keeps its value. One that its unit comes
+ * with is restored as supplied.
  */
 final readonly class RemoveControl implements RigEdit
 {

@@ -10,7 +10,7 @@ use HiddenWire\Core\Rig\InvalidRig;
 use HiddenWire\Core\Rig\Problem;
 use HiddenWire\Core\Rig\Rig;
 
-/** What a cable is: its type, label, length, colour, price and supplier, and whether it is at hand or to buy. */
+/** What a cable is: its type, label, length, colour, price and supplier, and whether it is owned or to buy. */
 final readonly class SetCable implements RigEdit
 {
     /**

@@ -8,7 +8,7 @@ use HiddenWire\Core\Rig\Effect;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Unit;
 
-/** Adds an effect to the end of a chain, or sets one that is there. */
+/** Adds an effect to the end of a chain, or sets an existing one. */
 final readonly class SetEffect implements RigEdit
 {
     public function __construct(public string $unit, public Effect $effect)

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Edit;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\ShowStep;
 
-/** Writes a step of the run-down: a new one at the end of its phase, or another text for one that is there. */
+/** Writes a step of the run-down: a new one at the end of its phase, or another text for an existing one. */
 final readonly class SetShowStep implements RigEdit
 {
     public function __construct(public ShowStep $step)

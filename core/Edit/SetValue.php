@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\SettingValue;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
 
-/** A named setting of a unit: for good, or in a situation. Nothing is as it comes, or as in the default. */
+/** A named setting of a unit: in the base, or in a situation. Empty means the factory setting, or the default's. */
 final readonly class SetValue implements RigEdit
 {
     public function __construct(

@@ -22,7 +22,7 @@ final class Settings
         return new Rig($rig->parts()->changing('units', $unit, $change(...)));
     }
 
-    /** Puts changes into a situation, one after the other, on top of what it changes there already. */
+    /** Adds changes to a situation in order, on top of what it changes there already. */
     public static function ofSituation(Rig $rig, string $situation, Change ...$changes): Rig
     {
         return new Rig($rig->parts()->changing('situations', $situation, function (Situation $one) use ($rig, $changes): Situation {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
-/** One condition of a unit's rule: how a point stands. */
+/** One condition of a unit's rule: the state of a point. */
 final readonly class Condition
 {
     public function __construct(public string $point, public Standing $is)

@@ -9,7 +9,7 @@ enum ControlKind: string
 {
     case Fader = 'fader';
     case Knob = 'knob';
-    /** Turns on and on; what it moves stands elsewhere. */
+    /** An endless encoder; the value it moves is kept elsewhere. */
     case Dial = 'dial';
     case Key = 'key';
     case Pad = 'pad';

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Equipment;
 
 /**
  * How a computer's system calls a device: by its socket and what that belongs to ("Green socket, built-in sound"; "Programme, USB mixer";
- * "Picture 1, capture card"). The only one of its direction goes by its model's name. A model that says a text of its own keeps it.
+ * "Picture 1, capture card"). The only one of its direction has its model's name. A model that has a text of its own keeps it.
  */
 final class DeviceNames
 {
@@ -45,7 +45,7 @@ final class DeviceNames
         return str_contains(self::of($model, $socket, $lane), self::PARTNER);
     }
 
-    /** A name of a model as it stands inside a sentence: "small mixer", but "USB mixer". */
+    /** A name of a model inside a sentence: "small mixer", but "USB mixer". */
     public static function inside(string $name): string
     {
         return preg_match('/^\p{Lu}\p{Ll}/u', $name) === 1 ? mb_strtolower(mb_substr($name, 0, 1)).mb_substr($name, 1) : $name;
@@ -56,7 +56,7 @@ final class DeviceNames
         if ($offer->direction === Direction::Playback && $socket->connector->isPicture()) {
             return trim('Picture '.preg_replace('/\D/', '', $socket->label)).', '.self::PARTNER;
         }
-        // "Line out · green": a computer's own sockets are told apart by the colour of their rings.
+        // "Line out · green": a computer's own sockets are distinguished by the colour of their rings.
         $colour = explode(' · ', $socket->label, 2)[1] ?? null;
 
         return ($colour === null ? $socket->label : ucfirst($colour).' socket').', '.self::BUILT_IN;

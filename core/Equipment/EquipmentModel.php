@@ -73,7 +73,7 @@ final readonly class EquipmentModel
         ));
     }
 
-    /** The model as it comes, without names of somebody's own. */
+    /** The model as supplied, without names of the user's own. */
     public function unnamed(): self
     {
         $points = array_map(fn (Point $point) => $point->unnamed(), $this->points);

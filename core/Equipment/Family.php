@@ -62,7 +62,7 @@ enum Family: string
         return $this === self::Computer || $this === self::Tablet;
     }
 
-    /** What stands at someone else's end of a network. */
+    /** Equipment at someone else's end of a network. */
     public function isRemote(): bool
     {
         return $this === self::CallService || $this === self::Remote;

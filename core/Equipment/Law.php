@@ -11,7 +11,7 @@ enum Law: string
     case Even = 'even';
     /** As a fader: three quarters of the way for the upper 40 dB, the rest below. */
     case Taper = 'taper';
-    /** Moves in the lower half of the way and then stands: one side of a balance knob. */
+    /** Moves in the lower half of the travel and then stays: one side of a balance knob. */
     case FirstHalf = 'first-half';
     /** Stands in the lower half of the way and then moves: the other side. */
     case SecondHalf = 'second-half';
@@ -62,7 +62,7 @@ enum Law: string
     }
 
     /**
-     * How much of the way stands behind a value, from 0 to 1: what {@see value()} turned round says, of laws that rise all the way.
+     * The share of the travel at a value, from 0 to 1: the inverse of {@see value()}, of laws that rise all the way.
      *
      * @param  float  $from  at its beginning, below $to
      */

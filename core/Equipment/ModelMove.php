@@ -17,7 +17,7 @@ final readonly class ModelMove
     /**
      * @param  string  $at  a point, a route ("from>to"), or a named setting ("settings/phantom")
      * @param  string  $set  the key of what is set there: "fader", "mute", "on", "db", "tap", "value"
-     * @param  string|bool|float|null  $from  as it is at the beginning of the way, or before the press; null for as it stands
+     * @param  string|bool|float|null  $from  as it is at the beginning of the way, or before the press; null for the current value
      * @param  string|bool|float|null  $to  at the end of the way, or after the press; of {@see Law::Step} what is added
      * @param  string|null  $with  the control of the same model that has to be held meanwhile
      */

@@ -13,7 +13,7 @@ final readonly class Setting
      * @param  list<string>  $choices  of a choice; empty for any other kind
      * @param  array{float, float}|null  $range  of a number; null where it has none
      * @param  string  $unit  of a number: "Hz"
-     * @param  string|bool|float  $factory  where it stands when the unit is new
+     * @param  string|bool|float  $factory  the factory setting
      * @param  string  $since  the firmware since which it is there
      * @param  list<SettingEffect>  $effects
      * @param  array<string, string>  $says  what a choice means, by choice: what a container of files keeps, say

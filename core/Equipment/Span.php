@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Equipment;
 
 use HiddenWire\Core\Quantity\Decibels;
 
-/** A knob or fader for a gain: from its lowest to its highest setting, and where it stands when the unit is new. */
+/** A knob or fader for a gain: from its lowest to its highest setting, and its factory setting. */
 final readonly class Span
 {
     use Ranged;
@@ -14,7 +14,7 @@ final readonly class Span
     /** A fader whose scale ends this low is shut at its lowest setting: nothing comes through. */
     public const SHUT_BELOW_DB = -60;
 
-    /** @throws \RangeException when the range is empty or the setting lies outside it */
+    /** @throws \RangeException when the range is empty or the setting is outside it */
     public function __construct(public Decibels $from, public Decibels $to, public Decibels $db, public ?OwnScale $scale = null)
     {
         if (! $from->isBelow($to) || ! $this->reaches($db)) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Equipment;
 
-/** How a point stands, for a rule of its unit. */
+/** The state of a point, for a rule of its unit. */
 enum Standing: string
 {
     /** Not muted, and its fader not shut. */

@@ -11,7 +11,7 @@ use HiddenWire\Core\Room\LeadWork;
 /**
  * Which faults explain what is known of a room, and what to check next. A single fault is looked for first; where none answers all as it
  * was answered, two together: of those the table tells what one of them would do where the other does nothing, and what they do to the same
- * sound is taken as told by either.
+ * sound is taken as identified by either.
  */
 final class FaultFinder
 {
@@ -65,7 +65,7 @@ final class FaultFinder
         $this->suspicions = $single !== [] ? $single : $this->pairs();
     }
 
-    /** How many can be told apart by ears and meters. */
+    /** How many can be distinguished by ear and meter. */
     public function classes(): int
     {
         $classes = [];

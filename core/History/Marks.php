@@ -6,7 +6,7 @@ namespace HiddenWire\Core\History;
 
 use HiddenWire\Core\Rig\Rig;
 
-/** What stands on a map, by what became of it from one revision to another. */
+/** The elements of a map, by what became of them from one revision to another. */
 final class Marks
 {
     /** @return array<string, Mark> by `unit:…`, `cable:…` or `pick:…`; what is as it was is left out */

@@ -45,7 +45,7 @@ use HiddenWire\Core\Signal\HearingDifference;
 /** From one revision of a rig to another: what was built, plugged and set otherwise, and what that does to who hears what. */
 final readonly class RigDifference
 {
-    /** What has words of its own here; the rest is told as the description of the format has it. */
+    /** What has words of its own here; the rest is worded by the description of the format. */
     private const TOLD_OF_UNITS = [
         'id', 'name', 'place', 'model', 'firmware', 'serial', 'notes', 'price', 'supplier', 'system', 'names', 'follows', 'effects',
         'scenes', 'pictures', 'always', 'linked', 'links', 'readyS', 'start', 'needs', 'atLogin', 'points', 'routes', 'values',
@@ -513,7 +513,7 @@ final readonly class RigDifference
             $said["default {$default->slot()}"] = $default->words($rig);
         }
         foreach ($situation->scenes as $choice) {
-            // By the name that it has now: a new name is told with the program.
+            // By the name that it has now: a new name is reported with the program.
             $isThere = ($this->after->units[$choice->unit] ?? null)?->scene($choice->scene) !== null;
             $said["scene {$choice->unit}"] = $choice->words($isThere ? $this->after : $rig);
         }

@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\Role;
 
 /**
  * What a computer lists, as text: a table with headings (name, direction, default, rate, bits, enabled), or lines under "Playback" and
- * "Recording" as a system's own tools write them. Lines that say nothing of a device are passed over and told.
+ * "Recording" as a system's own tools write them. Lines that say nothing of a device are skipped and reported.
  */
 final readonly class DeviceListing
 {
@@ -36,7 +36,7 @@ final readonly class DeviceListing
 
     private const OFF = '/\b(disabled|off|no|false|inactive|hidden|unplugged)\b/iu';
 
-    /** What stands beside a name in a line: bullets, numbers, marks, formats. */
+    /** What surrounds a name in a line: bullets, numbers, marks, formats. */
     private const BESIDE = [
         '/^[*•\-–>\s]+/u', '/^\d+[.)]\s+/u', '/[\[(]\s*(default[^\])]*|disabled)\s*[\])]/iu',
         '/,?\s*\d{2,3}(?:\.\d)?\s*kHz|,?\s*\d{4,6}\s*Hz|,?\s*\d{2}\s*-?bits?/iu',
@@ -50,7 +50,7 @@ final readonly class DeviceListing
     {
     }
 
-    /** Lines of a listing that are offered to be told one by one. */
+    /** Lines of a listing that the user is asked about one by one. */
     public const MAPPED = 60;
 
     /**
@@ -100,7 +100,7 @@ final readonly class DeviceListing
         return implode("\n", $left);
     }
 
-    /** What stands between quotes or brackets, else behind a number and a colon, else all of it without what stands beside names. */
+    /** The text between quotes or brackets, else behind a number and a colon, else all of it without what surrounds names. */
     private static function likelyName(string $line): string
     {
         $isSet = preg_match('/["“«]([^"”»]{2,})["”»]/u', $line, $found) === 1 || preg_match('/\[([^\[\]]{2,})\]/u', $line, $found) === 1;

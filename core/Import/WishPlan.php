@@ -66,7 +66,7 @@ final class WishPlan
     }
 
     /**
-     * Which column is whom; listeners that are new, and columns that are nobody, are told as of the first line.
+     * Which column is whom; listeners that are new, and columns that are nobody, are reported as of the first line.
      *
      * @param  list<string>  $columns
      * @return array{Rig, list<PlannedRow>} the rig as it leaves it, and what it makes

@@ -180,7 +180,7 @@ final class Chain
         return $arrival === null ? null : new self($graph, $pair, $arrival, $boost);
     }
 
-    /** How far the sound stands above the noise at its end, dB. */
+    /** Signal-to-noise ratio at its end, dB. */
     public function overNoise(): float
     {
         return $this->end - $this->endFloor;

@@ -8,7 +8,7 @@ use HiddenWire\Core\Equipment\Span;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\PointRef;
 
-/** A microphone's gain: where it stands, and what to dial in so that the voice comes to its target. */
+/** A microphone's gain: its setting, and the one that brings the voice to its target. */
 final readonly class Preamp
 {
     public function __construct(public PointRef $at, public Span $span, public Decibels $now, public Decibels $wanted)

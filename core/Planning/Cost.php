@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Planning;
 
 /**
- * What a change costs a technician: a switch is at hand, a pick is a dialog, a default touches other programs too, a cable has to be found
+ * What a change costs a technician: a switch is quick, a pick is a dialog, a default touches other programs too, a cable has to be found
  * and run.
  */
 final class Cost
@@ -41,7 +41,7 @@ final class Cost
 
     public const DEFAULT = 1400;
 
-    /** A lead that is there, pulled and plugged in again: seconds, and no program is touched. */
+    /** An existing lead, pulled and plugged in again: seconds, and no program is touched. */
     public const PLUG_AGAIN = 1080;
 
     /**
@@ -64,7 +64,7 @@ final class Cost
     /** Names that are alike belong together: "Chimes" and "Chimes in". */
     public const ALIKE = -30;
 
-    /** What was so before, in the history or in another situation, is nearer at hand. */
+    /** What was so before, in the history or in another situation, is cheaper. */
     public const KNOWN = -90;
 
     /** Made for one situation only though the base has it. */

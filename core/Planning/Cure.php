@@ -34,7 +34,7 @@ final readonly class Cure
     ) {
     }
 
-    /** @return list<string> what goes with it, to be told beside it */
+    /** @return list<string> what goes with it, to be said with it */
     public function remarks(): array
     {
         return [...($this->keeps === null ? [] : [$this->keeps]), ...$this->costs, ...$this->brings];

@@ -42,7 +42,7 @@ final class Gap
     private const LIVE = 1;
 
     /**
-     * Ways proposed, each without the dearest change of the one before: first over what is picked and plugged as it stands, whatever is
+     * Ways proposed, each without the dearest change of the one before: first over what is picked and plugged now, whatever is
      * shut on it, then over what else could be.
      */
     private const WAYS = [1 => 2, 0 => 5];
@@ -270,7 +270,7 @@ final class Gap
         return $this->trouble->placesOf($at, $property)[0];
     }
 
-    /** Where a route stands that is open: as it comes, or where it adds nothing, as near as it goes. */
+    /** The level of a route that is open: its factory setting, or unity, as near as it goes. */
     private function openLevel(RouteRef $at): Decibels
     {
         $route = $this->trouble->rig->modelOf($at->unit)->routes[$at->key];

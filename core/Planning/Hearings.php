@@ -19,7 +19,7 @@ final class Hearings
     private array $graphs = [];
 
     /**
-     * @param  array<array-key, Hearing>  $known  hearings at hand, by situation
+     * @param  array<array-key, Hearing>  $known  hearings that are known, by situation
      * @param  self|null  $before  of a rig that differs little: what nothing has changed about is taken over
      */
     public function __construct(public readonly Rig $rig, private array $known = [], private readonly ?self $before = null)

@@ -9,7 +9,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hop;
 use HiddenWire\Core\Signal\HopKind;
 
-/** Which of the ways of a doubled sound a change leaves, and by what such a way can be told from the others. */
+/** Which of the ways of a doubled sound a change leaves, and what distinguishes such a way from the others. */
 final readonly class KeptWays
 {
     /** Kinds of steps that a way keeps, whatever is set on it. */

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Planning;
 use HiddenWire\Core\Rig\Want;
 use HiddenWire\Core\Signal\HeardPair;
 
-/** What a change does besides to a cell that it does not bring to its wish: it was there before, or is not after it either. */
+/** What else a change does to a cell that it does not bring to its wish: it was there before, or is not after it either. */
 final class SideEffect
 {
     /** Levels that move by less are not worth a word. */

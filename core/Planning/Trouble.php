@@ -47,7 +47,7 @@ final class Trouble
 
     /**
      * @param  list<Rig>  $earlier  states of the rig that were before, the latest first
-     * @param  EmptySockets|null  $empty  of the same graph, where they are at hand
+     * @param  EmptySockets|null  $empty  of the same graph, where they are known
      * @param  Region|null  $region  what is taken for reached; null for what is
      */
     public function __construct(

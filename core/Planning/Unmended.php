@@ -25,7 +25,7 @@ final readonly class Unmended
     /** Of the cells that a change would make worse these are named. */
     private const NAMED = 3;
 
-    /** Cells that are told one by one. */
+    /** Cells that are reported one by one. */
     private const TOLD = 60;
 
     /** @param  int  $untried  changes that were come upon and not tried */

@@ -16,7 +16,7 @@ final class Bounds
     /** Of a cable's label. */
     public const LABEL = 20;
 
-    /** A name of somebody's own for a point: it stands before what the unit calls it. */
+    /** A user's name for a point, shown before the unit's own name for it. */
     public const POINT_NAME = 40;
 
     /** Controls of a rig or of a model, and what one of them moves. */
@@ -71,7 +71,7 @@ final class Bounds
     /** By what one effect holds the sound back, in ms. */
     public const EFFECT_MS = [0, 5000];
 
-    /** Devices that a program takes besides the first. */
+    /** Devices that a program takes in addition to the first. */
     public const ALSO = 31;
 
     /** Of a cable's colour. */

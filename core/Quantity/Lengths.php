@@ -30,7 +30,7 @@ enum Lengths: string
         return "{$feet} ft".($rest === 0 ? '' : " {$rest} in");
     }
 
-    /** As it stands in a field whose label has the unit: "1.5", "4 ft 11 in"; empty where it is not known. */
+    /** As written in a field whose label has the unit: "1.5", "4 ft 11 in"; empty where it is not known. */
     public function field(?float $metres): string
     {
         return match (true) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Rig;
 
 /**
- * What of some parts is not as it is in the rig that they were made from. Things are told apart by identity: an edit makes anew what it
+ * What of some parts is not as it is in the rig that they were made from. Objects are compared by identity: an edit makes anew what it
  * changes and hands on the rest.
  */
 final readonly class Altered

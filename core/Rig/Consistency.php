@@ -41,7 +41,7 @@ final class Consistency
         return $in->problems();
     }
 
-    /** @return list<Rule> in the order in which their offences are told */
+    /** @return list<Rule> in the order in which their violations are reported */
     private static function rules(): array
     {
         return self::$rules ??= [

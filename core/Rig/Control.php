@@ -13,9 +13,9 @@ final readonly class Control
     use With;
 
     /**
-     * @param  ElementRef  $at  the unit that has it, or the place where it lies
+     * @param  ElementRef  $at  the unit that has it, or its place
      * @param  string  $legend  what its label says
-     * @param  float|null  $position  where it stands now, in hundredths of its way; null where nobody has said
+     * @param  float|null  $position  its current position, in hundredths of its travel; null where nobody has said
      * @param  string  $bank  the page or bank on which it does this; empty for always
      * @param  bool  $isLearned  whether somebody has moved it at the real thing and seen that
      * @param  bool  $isAssigned  whether it moves one of what it can, the one that is chosen; else all together
@@ -54,7 +54,7 @@ final readonly class Control
         ), is_string(...)));
     }
 
-    /** "Fader 3 (Caller)": its name, and what its label says besides. */
+    /** "Fader 3 (Caller)": its name, and what else its label says. */
     public function words(): string
     {
         return str_contains(mb_strtolower($this->name), mb_strtolower($this->legend)) ? $this->name : "{$this->name} ({$this->legend})";

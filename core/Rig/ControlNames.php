@@ -36,7 +36,7 @@ final readonly class ControlNames
         }.$by.$with;
     }
 
-    /** The unit that has it, or the place where it lies, by name. */
+    /** The unit that has it, or its place, by name. */
     public function place(Control $control): string
     {
         $id = $control->at->tokens[0];
@@ -60,7 +60,7 @@ final readonly class ControlNames
         };
     }
 
-    /** One of its values, or how it stands: "−16.0 dB", "muted". */
+    /** One of its values, or the current one: "−16.0 dB", "muted". */
     public function value(Move $move, string|bool|float $value): string
     {
         $at = $move->at;

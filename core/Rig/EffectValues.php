@@ -14,7 +14,7 @@ final readonly class EffectValues
     use With;
 
     /**
-     * @param  float|null  $highPassHz  what lies below it is taken away
+     * @param  float|null  $highPassHz  what is below it is removed
      * @param  list<array{hz: float, db: float}>  $bands  of an equaliser
      * @param  Decibels|null  $threshold  dBFS: a gate opens there, a compressor or limiter begins to work, a ducker takes notice
      * @param  float|null  $ratio  of a compressor: so many dB more come in for one that goes out

@@ -36,7 +36,7 @@ final readonly class Fact
     ) {
     }
 
-    /** By what facts are told apart: there is one for a thing, and one for it with each other. */
+    /** Identifies a fact: there is one for a thing, and one for it with each other. */
     public function key(): string
     {
         return $this->with === null ? (string) $this->about : "{$this->about} {$this->with}";

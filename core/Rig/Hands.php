@@ -95,7 +95,7 @@ final class Hands
         );
     }
 
-    /** What a unit's controls are called by besides their own name, before it. */
+    /** The prefix of a unit's controls, before their own name. */
     public static function before(Unit $unit): string
     {
         return "{$unit->name}: ";

@@ -12,7 +12,7 @@ final readonly class Measure
     {
     }
 
-    /** By what measures are told apart: of a thing there is one of each kind. */
+    /** Identifies a measure: of a thing there is one of each kind. */
     public function key(): string
     {
         return "{$this->about} {$this->kind->value}";

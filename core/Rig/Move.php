@@ -31,7 +31,7 @@ final readonly class Move
 
     /**
      * @param  string  $set  the key of what is set there: "fader", "mute", "on", "db", "tap", "device", "value", "situation"
-     * @param  string|bool|float|null  $from  as it is at the beginning of the way, or before the press; null for as it stands
+     * @param  string|bool|float|null  $from  as it is at the beginning of the way, or before the press; null for the current value
      * @param  string|bool|float|null  $to  at the end of the way, or after the press; of {@see Law::Step} what is added
      * @param  string|null  $with  the control that has to be held meanwhile
      * @param  bool  $isChosen  whether it is what an assigned control moves now
@@ -54,7 +54,7 @@ final readonly class Move
         return $this->at instanceof SituationRef ? null : $this->at->unit;
     }
 
-    /** By what it is told apart from others: two moves of one slot are about one setting. */
+    /** Identifies it: two moves of one slot are about one setting. */
     public function slot(): string
     {
         return "{$this->at} {$this->set}";

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Rig;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\With;
 
-/** A picture of a broadcast program: a camera, a captured screen. It stands in scenes, and may bring its sound along. */
+/** A picture of a broadcast program: a camera, a captured screen. It is placed in scenes, and may bring its sound along. */
 final readonly class Picture
 {
     use With;
@@ -15,7 +15,7 @@ final readonly class Picture
     /**
      * @param  Milliseconds|null  $delay  how late the picture comes; null where nobody has said
      * @param  string|null  $sound  the program's point with the sound that belongs to it; null where it has none
-     * @param  bool  $isTied  whether that sound is in a scene as the picture is; otherwise it stands in scenes by itself
+     * @param  bool  $isTied  whether that sound is in a scene as the picture is; otherwise it is in scenes by itself
      */
     public function __construct(
         public string $id,

@@ -8,7 +8,7 @@ namespace HiddenWire\Core\Rig;
 final readonly class Problem
 {
     /**
-     * @param  string|null  $fault  names what is physically impossible, the same wherever it stands in a document; null where the parts
+     * @param  string|null  $fault  names what is physically impossible, the same wherever it is in a document; null where the parts
      * don't even fit together
      */
     public function __construct(public string $pointer, public string $message, public ?string $fault = null)

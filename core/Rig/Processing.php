@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
-/** What an operating system does to the sound of a device besides its level. */
+/** What an operating system does to the sound of a device other than its level. */
 enum Processing: string
 {
     /** Bends the sound to the loudspeakers or to a voice: bass, treble, noise. */

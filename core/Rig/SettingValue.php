@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Rig;
 
 use HiddenWire\Core\With;
 
-/** In a situation a named setting of a unit stands otherwise than in the base. */
+/** In a situation a named setting of a unit differs from the base. */
 final readonly class SettingValue
 {
     use With;

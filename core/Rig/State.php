@@ -16,7 +16,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 
 /**
- * How everything stands in one situation: what the model has when new, the unit's settings on top, the situation's changes on top of those.
+ * The state of everything in one situation: the model's factory settings, the unit's settings on top, then the situation's changes.
  * Switching on a route of an exclusive group switches the group's other choices off; routes of one choice are on and off together.
  */
 final readonly class State
@@ -136,7 +136,7 @@ final readonly class State
         return $ruled;
     }
 
-    /** Whether a point stands so now. */
+    /** Whether a point has this state now. */
     public function holds(string $unit, Point $point, Standing $is): bool
     {
         return match ($is) {
@@ -183,7 +183,7 @@ final readonly class State
         return $this->set($unit, $point)->fader ?? $point->fader->db ?? Decibels::zero();
     }
 
-    /** What a route as it stands adds behind the gain of its start: its own level, and the start's fader where it is tapped behind it. */
+    /** What a route adds now behind the gain of its start: its own level, and the start's fader where it is tapped behind it. */
     public function sendTotal(string $unit, Route $now): Decibels
     {
         return $now->tap === Tap::PostFader
@@ -277,13 +277,13 @@ final readonly class State
         return $this->set($unit, $point)->delay ?? Milliseconds::zero();
     }
 
-    /** Where one of a point's controls stands. */
+    /** The value of one of a point's controls. */
     public function of(string $unit, Point $point, DialKind $kind): Decibels|Milliseconds|bool
     {
         return $this->set($unit, $point)?->of($kind) ?? $kind->usual($point);
     }
 
-    /** The route as it stands: on or off, its gain, where it is tapped; by what is set, what it follows, its unit's rules and solo. */
+    /** A route's current state: on or off, its gain, where it is tapped; by what is set, what it follows, its unit's rules and solo. */
     public function route(string $unit, Route $route): Route
     {
         $follows = $this->rig->units[$unit]->follows[$route->to] ?? null;
@@ -348,7 +348,7 @@ final readonly class State
         return $this->picks["{$unit}/{$point}"] ?? null;
     }
 
-    /** Where a named setting stands: as the situation says, else the unit, else as it comes. */
+    /** The value of a named setting: the situation's, else the unit's, else the factory setting. */
     public function value(string $unit, Setting $setting): string|bool|float
     {
         return $this->values[$unit][$setting->id] ?? $setting->factory;

@@ -109,7 +109,7 @@ final readonly class Unit
         return null;
     }
 
-    /** The picture with which a point's sound comes and goes; null where it stands in scenes by itself. */
+    /** The picture with which a point's sound comes and goes; null where it is in scenes by itself. */
     public function tiedTo(string $point): ?Picture
     {
         foreach ($this->pictures as $picture) {

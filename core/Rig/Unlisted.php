@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Rig;
 
-/** Why a system does not offer a device that is there. */
+/** Why a system does not offer a device that exists. */
 enum Unlisted: string
 {
     case Hidden = 'hidden';

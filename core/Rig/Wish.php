@@ -35,7 +35,7 @@ final readonly class Wish
     ) {
     }
 
-    /** @return list<string> what is wished besides whether it is heard: "alone", "own level, apart from other sounds" */
+    /** @return list<string> what is wished in addition to being heard: "alone", "own level, apart from other sounds" */
     public function marks(): array
     {
         return array_values(array_filter([

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Room;
 
-/** Whether a planned device stands in a computer's list. */
+/** Whether a planned device is in a computer's list. */
 enum Presence: string
 {
     case There = 'there';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Sheets;
 
-/** How one value of a document stands in a cell of a sheet, and back. What can't be read stays a text, so that whoever reads it tells. */
+/** How one value of a document is written in a cell of a sheet and read back. What can't be read stays a text, to be reported. */
 enum Cell: string
 {
     case Text = 'text';
@@ -18,7 +18,7 @@ enum Cell: string
     case Texts = 'texts';
     /** Pairs of numbers: "0=-60, 10=0"; also one word where that is allowed: "straight" */
     case Pairs = 'pairs';
-    /** A text, a number, "on" or "off"; a text that looks like one of the others stands in quotes */
+    /** A text, a number, "on" or "off"; a text that looks like one of the others is quoted */
     case Value = 'value';
 
     private const ON = 'on';

@@ -167,7 +167,7 @@ final class ModelSheets
         $row = $first[(int) $steps[1]] ?? null;
         $rest = array_slice($steps, 2);
         $key = implode('.', $rest);
-        // Parts of a map are named, not counted: there the thing's own row is told.
+        // Parts of a map are named, not counted: there the thing's own row is reported.
         if (ctype_digit($rest[1] ?? '') && isset($parts[(int) $steps[1]][$rest[0]][(int) $rest[1]])) {
             $row = $parts[(int) $steps[1]][$rest[0]][(int) $rest[1]];
             $key = "{$rest[0]}[].".implode('.', array_slice($rest, 2));
@@ -236,7 +236,7 @@ final class ModelSheets
         return $sheet->things($named)[0][0] ?? $thing;
     }
 
-    /** The id of what a label names; what nothing is called becomes an id all the same, so that its absence is told. */
+    /** The id of what a label names; a name that nothing has becomes an id all the same, so that its absence is reported. */
     private function idOf(string $list, string $name): string
     {
         return $this->ids[$list][$name] ?? (preg_match('/^[a-z0-9][a-z0-9._-]*$/D', $name) === 1 ? $name : Naming::id($name, []));

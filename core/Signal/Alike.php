@@ -15,7 +15,7 @@ use HiddenWire\Core\Rig\Unit;
 
 /**
  * Whether the graph of a rig in a situation comes to that of another, but for what is set inside some units: at their points and routes,
- * which changes what a link does and never where it leads. Things are told apart by identity: an edit hands on what it does not change.
+ * which changes what a link does and never where it leads. Objects are compared by identity: an edit passes on what it does not change.
  */
 final readonly class Alike
 {
@@ -58,7 +58,7 @@ final readonly class Alike
             && $picks($was) === $picks($is));
     }
 
-    /** Whether all that stands inside units comes to the same. */
+    /** Whether everything inside units has the same effect. */
     public static function isSameInside(Rig $rig, Situation $situation, SignalGraph $graph): bool
     {
         return $graph->state->situation === $situation && $graph->rig->models === $rig->models && $graph->rig->units === $rig->units;

@@ -12,13 +12,13 @@ final readonly class BestTrack
 {
     /**
      * @param  float|null  $above  dB over the loudest other sound there, negative where that is louder; null where it is alone
-     * @param  list<Source>  $others  what is on the track besides
+     * @param  list<Source>  $others  what else is on the track
      */
     public function __construct(public Listener $track, public ?float $above, public array $others)
     {
     }
 
-    /** How it stands there: "alone", "2.5 dB over the rest". */
+    /** Its isolation there: "alone", "2.5 dB over the rest". */
     public function words(): string
     {
         return match (true) {

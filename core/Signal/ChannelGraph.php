@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 /**
  * The links that carry, taken apart by channel, and the order in which sound runs through them: strongly connected channels together,
- * whatever feeds a channel before it. Edges are numbered; what is known of edge e stands at e in each list.
+ * whatever feeds a channel before it. Edges are numbered; each list holds the data of edge e at index e.
  */
 final class ChannelGraph
 {

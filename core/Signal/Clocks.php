@@ -10,7 +10,7 @@ namespace HiddenWire\Core\Signal;
  */
 final class Clocks
 {
-    /** Sets beyond this number are not told apart any more; a rig has a handful. */
+    /** Sets beyond this number are no longer distinguished; a rig has a handful. */
     private const MOST_SETS = 4096;
 
     /** @var array<array-key, int> number of a clock by the unit that has it, from 1 */

@@ -8,7 +8,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Hertz;
 use HiddenWire\Core\Quantity\Milliseconds;
 
-/** A sound that arrives twice: how far what arrives besides the strongest copy lies below it, and how far apart the two are. */
+/** A sound that arrives twice: how far below the strongest copy the others are, and how far apart in time. */
 final readonly class Doubling
 {
     /** Two copies 20 dB apart ripple by less than 1 dB on one side (20 log10(1 ± 0.1) = +0.83, -0.92): nobody hears it. */
@@ -20,7 +20,7 @@ final readonly class Doubling
     /** From about here on a copy is heard apart from the first (the fusion limit for speech and clicks). */
     public const ECHO_MS = 25.0;
 
-    /** Below this the first notch lies above 5 kHz and the copies, for all that matters in a voice, add. */
+    /** Below this the first notch is above 5 kHz and the copies, for all that matters in a voice, add. */
     public const ADDS_MS = 0.1;
 
     /** A turned copy this late leaves speech 20 dB down: 2 sin(pi f t) is 0.2 at 8 kHz. Later ones leave the treble: it is thin. */

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 /**
  * How much may still be computed of one hearing. Counted in taps moved along an edge, so that the same rig always gives the same answer,
- * on any machine. What is left out is bounded and told, never passed off as silence.
+ * on any machine. What is left out has a bound and is reported, never taken for silence.
  */
 final class Effort
 {

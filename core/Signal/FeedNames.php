@@ -36,7 +36,7 @@ final class FeedNames
     }
 
     /**
-     * @return list<FeedRow> one for each pick of a device that is there; `stages` in the order in which the sound runs, `beyond` what lies
+     * @return list<FeedRow> one for each pick of a device that is there; `stages` in the order of the sound, `beyond` what is
      *     before the first of them (recording) or behind the last (playback): "a mix of 3", "" for nothing
      */
     public function rows(): array
@@ -78,7 +78,7 @@ final class FeedNames
         ];
     }
 
-    /** @return array{list<array{where: string, name: string}>, string} stages from the device outward, and what lies beyond */
+    /** @return array{list<array{where: string, name: string}>, string} stages from the device outward, and what is beyond */
     private function followed(Device $device, Direction $direction): array
     {
         $node = $this->graph->deviceNode($device);
@@ -88,7 +88,7 @@ final class FeedNames
             $seen[$node] = true;
             $links = array_values(array_filter(
                 $direction === Direction::Playback ? $this->leaving($node) : $this->arriving($node),
-                // Programs meet here too; what they do with it is told in rows of their own.
+                // Programs meet here too; what they do with it has rows of its own.
                 fn (Link $link) => $link->pick === null && ! $link->at instanceof AirRef,
             ));
             $next = array_values(array_unique(array_map(

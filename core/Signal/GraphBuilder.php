@@ -474,7 +474,7 @@ final class GraphBuilder
         return [$node, $next];
     }
 
-    /** The node of a point behind its gain, where it stands whether or not it is muted. */
+    /** The node of a point behind its gain, which exists whether or not it is muted. */
     private function unmuted(Unit $unit, Point $point, Realm $realm): int
     {
         $name = "{$unit->id}/{$point->id}";
@@ -816,7 +816,7 @@ final class GraphBuilder
     ): Link {
         $at = new PointRef($program->id, $point->id);
         $node = $this->graph->deviceNode($device);
-        // What is taken besides has the usual channels: a choice is one of the first device.
+        // Further devices have the usual channels: a choice applies to the first device.
         $isFirst = $pick->also === [] || ! in_array((string) $device->ref, array_map(strval(...), $pick->also), true);
         $channels = $isFirst ? $pick->channels : null;
         $map = $this->picked($channels, $channelsRead, $device->channels, $point->channels);

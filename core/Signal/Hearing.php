@@ -27,7 +27,7 @@ final class Hearing
      */
     public const SPILL_DB = 20.0;
 
-    /** A response is told down to here, relative to the source. */
+    /** A response is reported down to this level, relative to the source. */
     private const RESPONSE_DB = -80.0;
 
     /** @var list<Loop>|null */

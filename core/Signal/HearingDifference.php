@@ -25,7 +25,7 @@ final readonly class HearingDifference
         $this->pairs = $pairs;
     }
 
-    /** What becomes of a pair, in words: "no longer heard", "10.0 dB louder"; its verdict stands beside it. */
+    /** What becomes of a pair, in words: "no longer heard", "10.0 dB louder"; its verdict is given apart. */
     public static function says(HeardPair $was, HeardPair $is): string
     {
         [$before, $after] = [$was->level()?->value(), $is->level()?->value()];

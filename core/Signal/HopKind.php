@@ -17,6 +17,6 @@ enum HopKind: string
     case Air = 'air';
     /** What the system itself does: its level of a device, its processing, a recording device that it plays. */
     case System = 'system';
-    /** One stage of a chain of effects, or what a system does to a sound besides its level. */
+    /** One stage of a chain of effects, or what a system does to a sound other than its level. */
     case Effect = 'effect';
 }

@@ -24,7 +24,7 @@ final readonly class Loop
      * @param  bool  $isBound  the gain is at most this
      * @param  list<string>  $elements  references of every element in the part, each once
      * @param  non-empty-list<PointRef|CableRef|DeviceRef|UnitRef>  $cut  the fewest elements that open every circle: one
-     *     round goes from them to themselves, and so many dB can be added at all of them as the gain lies below 0
+     *     round goes from them to themselves, and the margin at all of them, dB, is how far the gain is below 0
      */
     public function __construct(
         public array $hops,

@@ -13,10 +13,10 @@ namespace HiddenWire\Core\Signal;
  */
 final class LoopCut
 {
-    /** A channel counts so much; below it stands what decides between sets of one size. */
+    /** Weight of a channel; smaller weights decide between sets of one size. */
     private const ONE = 1_000_000_000_000;
 
-    /** What a channel counts besides that no hand can turn up or down. */
+    /** Added weight of a channel that no control turns up or down. */
     private const FIXED = 10_000_000;
 
     /** Branches that may be looked at; circles with no channel in common bound most parts at once. */

@@ -29,7 +29,7 @@ final class LoopGains
     /** @var array<int, list<int>> channels at which a part is cut */
     private array $cuts = [];
 
-    /** Whether some of what was taken together could not be told apart by its delay. */
+    /** Whether some of what was summed could not be separated by its delay. */
     private bool $isBound = false;
 
     public function __construct(private readonly ChannelGraph $channels, private readonly SignalGraph $graph)

@@ -254,7 +254,7 @@ final readonly class Recordings
         foreach ($rest as $sounds) {
             $wanted += $sounds;
         }
-        // Of several that would do, those that carry the least besides.
+        // Of several that would do, those that carry the fewest others.
         uksort($rest, fn (string|int $a, string|int $b) => count($this->tracks[$a]['sounds']) <=> count($this->tracks[$b]['sounds']));
         if (count($rest) <= self::TRIED) {
             $sets = [[]];

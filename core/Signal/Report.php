@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Source;
 /** The whole answer for one situation as plain data, for the command line and for other programs. */
 final class Report
 {
-    /** What is told of a pair that nothing joins. */
+    /** What is reported of a pair that nothing joins. */
     private const NOTHING = [
         'source' => '', 'listener' => '', 'wish' => null, 'verdict' => '',
         'level_db' => null,
@@ -69,7 +69,7 @@ final class Report
     }
 
     /**
-     * What is said of each pair, one after another: a large rig has too many to hold all at once.
+     * What is reported of each pair, as a stream: a large rig has too many to hold all at once.
      *
      * @return \Generator<int, array<string, mixed>>
      */

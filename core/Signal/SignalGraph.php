@@ -98,7 +98,7 @@ final class SignalGraph
         return $graph;
     }
 
-    /** A graph with what stands before a unit in another one, to make the unit anew at its place. */
+    /** A graph with the part before a unit in another one, to build the unit anew in its place. */
     public static function upTo(self $other, UnitSection $section): self
     {
         $graph = new self($other->rig, $other->state, $other->devices);

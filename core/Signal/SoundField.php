@@ -16,7 +16,7 @@ use HiddenWire\Core\Rig\Spill;
  * say how loud a sound is at a place read it here: the hearing at ears, recipes, tracks, returns, meters, names, the book at points.
  *
  * Each source is spread once, when it is first asked about: at first over the channels that lead to a listener, over the rest only when
- * somebody asks what arrives there. Nothing of the rest leads back, so that the first answer stands.
+ * somebody asks what arrives there. None of the rest leads back, so the first answer remains valid.
  */
 final class SoundField
 {

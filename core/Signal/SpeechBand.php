@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Signal;
 
 /**
  * What copies of a sound that come within a tenth of a millisecond come to, some with turned polarity. A copy that is turned and t late
- * cancels as far as 2 sin(pi f t) says: the bass goes, the treble stays. So that is weighed over 100 Hz to 8 kHz, where speech lies, on a
+ * cancels as far as 2 sin(pi f t) says: the bass goes, the treble stays. So that is weighed over 100 Hz to 8 kHz, the range of speech, on a
  * logarithmic grid and without weights: as much for each octave.
  */
 final class SpeechBand

@@ -10,7 +10,7 @@ use HiddenWire\Core\Quantity\Milliseconds;
 /** What of one source arrives at one listener, all ways together. */
 final readonly class Sum
 {
-    /** What counts as heard: within this of the source's own level. 60 dB below speech at 65 dB SPL lies at the threshold of hearing. */
+    /** What counts as heard: within this of the source's own level. 60 dB below speech at 65 dB SPL is the threshold of hearing. */
     public const HEARD_DB = 60.0;
 
     /** So far under nominal level nobody follows speech: 40 dB below 65 dB SPL is under the noise of a quiet room. */
@@ -208,7 +208,7 @@ final readonly class Sum
         return array_map(fn (int $part) => $isSurround ? self::PARTS[$part] : 'channel '.($part + 1), $this->lostParts());
     }
 
-    /** Whether left and right of a stereo sound arrive as one: what they differ in lies 20 dB and more below what they have in common. */
+    /** Whether left and right of a stereo sound arrive as one: their difference is 20 dB or more below what they have in common. */
     public function isMono(): bool
     {
         $difference = $all = 0.0;
@@ -253,7 +253,7 @@ final readonly class Sum
         }, $channels));
     }
 
-    /** What arrives in one slot besides the strongest copy: near it, and late. */
+    /** What arrives in one slot in addition to the strongest copy: near it, and late. */
     private function within(Slot $slot): ?Doubling
     {
         $worst = null;

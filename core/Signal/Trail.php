@@ -9,7 +9,7 @@ use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Quantity\Milliseconds;
 use HiddenWire\Core\Rig\PointRef;
 
-/** The steps walked so far. Shares its beginning with other trails; levels and delays are added up when it is told. */
+/** The steps walked so far. Shares its beginning with other trails; levels and delays are added up when it is asked for. */
 final readonly class Trail
 {
     /**
@@ -55,7 +55,7 @@ final readonly class Trail
         foreach (array_reverse($steps) as $step) {
             $link = $step->link;
             assert($link !== null, 'Steps have a link each');
-            // Most steps change nothing: what stands before them stands after them.
+            // Most steps change nothing: the state before them is the state after them.
             $gain = $none;
             if ($step->gainDb !== 0.0) {
                 $gain = Decibels::of($step->gainDb);

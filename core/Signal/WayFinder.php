@@ -13,7 +13,7 @@ use HiddenWire\Core\Rig\PointRef;
  * Finds the strongest ways from a source to an ear: the explanation of what the sum says. A way is a sequence of elements; its channels
  * travel together, each with an amplitude for each part of the source, so that what cancels within it is gone. It may pass a point twice
  * by different channels, but no channel twice. The most promising step is taken first, judged by the best that can still come of it, so
- * that the strongest ways come first whatever there is besides.
+ * that the strongest ways come first, whatever others there are.
  */
 final class WayFinder
 {
@@ -29,7 +29,7 @@ final class WayFinder
     /** Amplitudes below this are what cancelling leaves of rounding. */
     private const NOTHING = 1e-9;
 
-    /** Best amplitudes that are kept at hand, of all ears together. */
+    /** Best amplitudes that are cached, of all ears together. */
     private const KEPT = 500_000;
 
     private int $kept = 0;

@@ -21,7 +21,7 @@ interface Adjustable
     /** What of it is set: "fader", "route"; empty where {@see what()} says so already. */
     public function aspect(): string;
 
-    /** How it stands, without its name: "off", "−6.0 dB". What stands alike reads alike. */
+    /** Its value without its name: "off", "−6.0 dB". Equal values read alike. */
     public function stands(State $state): string;
 
     /** What a hand does to have it so: "Desk mixer: Mic 1 → Main off". */

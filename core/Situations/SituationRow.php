@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\Situations;
 
-/** One thing that some situation says, and how it stands in all of them. */
+/** One setting that some situation changes, with its value in each of them. */
 final readonly class SituationRow
 {
     /**
-     * @param  array<string, string>  $stands  how it stands, in words, by situation
+     * @param  array<string, string>  $stands  its value, in words, by situation
      * @param  list<string>  $saidBy  ids of the situations that say it themselves; elsewhere it is as in the default
      */
     public function __construct(public Adjustable $of, public array $stands, public array $saidBy)

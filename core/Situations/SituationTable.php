@@ -50,13 +50,13 @@ final readonly class SituationTable
         ), $things);
     }
 
-    /** @return list<SituationRow> what stands otherwise in the second of two situations than in the first */
+    /** @return list<SituationRow> what differs in the second of two situations from the first */
     public function between(string $from, string $to): array
     {
         return array_values(array_filter($this->rows, fn (SituationRow $row) => $row->differs($from, $to)));
     }
 
-    /** @return list<string> the same, told: "Desk mixer: Mic 1 → Main off" */
+    /** @return list<string> the same in words: "Desk mixer: Mic 1 → Main off" */
     public function told(string $from, string $to): array
     {
         return array_map(fn (SituationRow $row) => $row->of->told($this->states[$to]), $this->between($from, $to));

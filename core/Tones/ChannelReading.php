@@ -12,7 +12,7 @@ final readonly class ChannelReading
      * @param  float  $truePeak  amplitude, 1 is full scale
      * @param  list<array{float, float}>  $clipped  where the wave is cut off: s from the beginning, and how long
      * @param  list<array{float, float}>  $holes  where samples are missing: s from the beginning, and how long
-     * @param  float|null  $floor  dB against full scale (RMS) of the quietest tenth of a second, by which noise is told where nothing plays
+     * @param  float|null  $floor  dB against full scale (RMS) of the quietest tenth of a second, an estimate of the noise
      * @param  list<float>  $powers  K-weighted, of each 100 ms
      * @param  list<float>  $plain  mean powers of each 100 ms
      * @param  float  $mark  the same for channels with the same samples

@@ -14,7 +14,7 @@ use HiddenWire\Core\Rig\Source;
  */
 final readonly class MeasuredTracks
 {
-    /** A level that is off by so much is told, dB. */
+    /** Deviation of a level from which it is reported, dB. */
     private const LEVEL_DB = 6.0;
 
     /** So much softer than the loudest side, a side does not count. */

@@ -45,7 +45,7 @@ final readonly class OrdinaryTake
     /** A voice that the plan has so far under the loudest of a track is not expected to be seen on it, dB. */
     private const PLANNED_DB = 20.0;
 
-    /** Loud moments that differ by more are told, dB. */
+    /** Difference of loud moments from which it is reported, dB. */
     private const MATCHED_DB = 3.0;
 
     /** @var array<array-key, list<array{float, float}>> from and to, s, when a track has something on it, by track */
@@ -183,7 +183,7 @@ final readonly class OrdinaryTake
      * @param  array<array-key, list<float>>  $db  by track
      * @return array{array<array-key, float>, array<array-key, array<array-key, float>>, array<array-key, array<array-key, float>>,
      *     array<array-key, array-key>, list<string|int|null>} seconds spoken, how far apart from other voices, how far over what else
-     *     plays, louder tracks, and for each 100 ms the track of whoever speaks; '' where nobody does, null where that can't be told
+     *     plays, louder tracks, and for each 100 ms the track of whoever speaks; '' where nobody does, null where that can't be determined
      */
     private function turns(array $db): array
     {

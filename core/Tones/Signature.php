@@ -11,7 +11,7 @@ namespace HiddenWire\Core\Tones;
  */
 final readonly class Signature
 {
-    /** There are so many, told apart when they all play at once. */
+    /** How many there are; all can play at once and be distinguished. */
     public const COUNT = 48;
 
     public const SECONDS = 60.0;

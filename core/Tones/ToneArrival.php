@@ -10,7 +10,7 @@ final readonly class ToneArrival
     /**
      * @param  float  $seconds  when its 60 s begin, from the beginning of the recording; by the plan, after they are played
      * @param  float  $db  against what is played
-     * @param  int  $polarity  1 as it is played, -1 turned round, 0 where it cannot be told
+     * @param  int  $polarity  1 as it is played, -1 inverted, 0 where it cannot be determined
      */
     public function __construct(public float $seconds, public float $db, public int $polarity)
     {

@@ -37,7 +37,7 @@ final readonly class ToneBands
     /** @var array<int, int> which of those kept is a band */
     private array $places;
 
-    /** @var list<float> what a band leaves of a tone, by how many hundredths of a band it lies beside the middle */
+    /** @var list<float> what a band leaves of a tone, by its distance from the middle, in hundredths of a band */
     private array $gains;
 
     /** @param  list<Signature>  $signatures  that are looked for */
@@ -66,7 +66,7 @@ final readonly class ToneBands
         $this->places = array_flip($this->bands);
     }
 
-    /** The place of the band where a frequency lies, among those kept. */
+    /** The index of the band that contains a frequency, among those kept. */
     public function place(float $hertz): int
     {
         return $this->places[(int) round($hertz / $this->width)];

@@ -24,7 +24,7 @@ final readonly class ToneSearch
 
     private const ENOUGH = 1e6;
 
-    /** What lies further under the strongest signature of a channel is what filters leave of it. */
+    /** Anything further below the strongest signature of a channel is its residual behind the filters. */
     private const LEAST_DB = 70.0;
 
     /** Amplitude against that of most of the time, from which on it is limited. */

@@ -38,7 +38,7 @@ final class CableSchedule implements Part
             if ($lead === null) {
                 $rows[] = $this->cable($of, $row, $types[$row['label']]);
             } else {
-                // It stands where the first of its plugs does.
+                // It is listed where the first of its plugs is.
                 $rows["lead {$lead}"] = [];
                 $leads[$lead][] = $row;
             }

@@ -29,7 +29,7 @@ use HiddenWire\Core\Signal\Stray;
 /** One sheet a computer: its devices as the system lists them, their names, defaults and formats, and what starts when. */
 final class Computers implements Part
 {
-    /** What of a computer's card stands here: cabling, names, defaults and picks are in tables. */
+    /** What is written here of a computer's card: cabling, names, defaults and picks are in tables. */
     private const STEPS = ['System', 'Install', 'Allow', 'At login'];
 
     public function key(): string

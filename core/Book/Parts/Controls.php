@@ -15,7 +15,7 @@ use HiddenWire\Core\Rig\Control;
 use HiddenWire\Core\Rig\ControlNames;
 use HiddenWire\Core\Rig\Move;
 
-/** What hands move: each control with its label, where it lies, what it moves, and for whom what changes in the default. */
+/** What hands move: each control with its label, its place, what it moves, and what changes for whom in the default. */
 final class Controls implements Part
 {
     public function key(): string

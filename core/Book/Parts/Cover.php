@@ -12,7 +12,7 @@ use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\Situation;
 
-/** What the rig is for, and how it stands. */
+/** What the rig is for, and its current state. */
 final class Cover implements Part
 {
     public function key(): string

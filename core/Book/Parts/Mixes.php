@@ -10,7 +10,7 @@ use HiddenWire\Core\Book\Text;
 use HiddenWire\Core\Book\UnitSettings;
 use HiddenWire\Core\Controls\Acting;
 
-/** Unit by unit what each mix takes and where every knob and switch stands that acts, in any situation. */
+/** Unit by unit what each mix takes and the setting of every knob and switch that acts, in any situation. */
 final class Mixes implements Part
 {
     public function key(): string

@@ -51,7 +51,7 @@ final readonly class Format implements Check
     /**
      * A device on the way of a wanted sound that has fewer bits than what comes before it: not where one program shows that already.
      *
-     * @param  array<string, true>  $told  references of devices that are told of
+     * @param  array<string, true>  $told  references of devices that are reported
      * @return iterable<Finding>
      */
     private function along(Inspection $in, array $told): iterable

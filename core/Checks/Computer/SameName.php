@@ -15,7 +15,7 @@ use HiddenWire\Core\Planning\Cost;
 use HiddenWire\Core\Quantity\Listing;
 use HiddenWire\Core\Rig\DeviceSettings;
 
-/** Two devices of one computer that can't be told apart in its list. */
+/** Two devices of one computer that can't be distinguished in its list. */
 final readonly class SameName implements Check
 {
     public function code(): string

@@ -24,7 +24,7 @@ use HiddenWire\Core\Rig\UnitRef;
 /** A control that moves more than its label says, something else, or nothing at all. */
 final readonly class Mislabelled implements Check
 {
-    /** Of what is moved besides these are named. */
+    /** Names so many of the other things moved. */
     private const NAMED = 4;
 
     /** Controls of a rig that are looked at. */

@@ -23,7 +23,7 @@ use HiddenWire\Core\Signal\Arrival;
 use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\Hop;
 
-/** One voice on the air through two microphones: a webcam's, a headset's, a capture card's besides its own. */
+/** One voice on the air through two microphones: a webcam's, a headset's, a capture card's in addition to its own. */
 final readonly class SecondMicrophone implements Check
 {
     /** Ways to shut one that are proposed. */

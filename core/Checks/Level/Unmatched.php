@@ -45,7 +45,7 @@ final readonly class Unmatched implements Check
                 $voices[$where][$pair->source->id] = [$pair, $chain];
             }
         }
-        // What is told of the air is not told again of tracks.
+        // What is reported of the air is not reported again of tracks.
         ksort($voices);
         $told = [];
         foreach ($voices as $ofOne) {

@@ -10,7 +10,7 @@ use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\Severity;
 use HiddenWire\Core\Rig\CableRef;
 
-/** Two leads in one socket. Such a rig is refused today; one that was kept before is still told. */
+/** Two leads in one socket. Such a rig is refused today; one that was stored before is still reported. */
 final readonly class Taken implements Check
 {
     public function code(): string

@@ -15,7 +15,7 @@ use HiddenWire\Core\Equipment\Way;
 use HiddenWire\Core\Rig\Cable;
 use HiddenWire\Core\Rig\CableRef;
 
-/** An output into an output, an input into an input, a computer into a computer. Two outputs that a passive unit joins are told apart. */
+/** An output into an output, an input into an input, a computer into a computer. Two outputs joined by a passive unit are another case. */
 final readonly class WrongDirection implements Check
 {
     public function code(): string

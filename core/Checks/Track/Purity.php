@@ -25,7 +25,7 @@ final readonly class Purity implements Check
     /** Routes that are proposed to be switched off. */
     private const PROPOSED = 3;
 
-    /** Of what a track carries besides these are named. */
+    /** Names so many of the other sounds on a track. */
     private const NAMED = 3;
 
     public function code(): string

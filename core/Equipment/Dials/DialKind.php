@@ -32,7 +32,7 @@ interface DialKind
 
     public function isOn(EquipmentModel $model, Point $point): bool;
 
-    /** Where it stands when the unit is new, of a point that has it. */
+    /** The factory setting, of a point that has it. */
     public function usual(Point $point): Decibels|Milliseconds|bool;
 
     /** Why a point can't be set so, as a sentence; null where it can. */

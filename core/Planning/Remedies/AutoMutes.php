@@ -36,7 +36,7 @@ final class AutoMutes implements Remedy
                         "{$trouble->names->of($at)} is not muted by {$trouble->rig->units[$at->unit]->name} itself any more",
                         "Put the automatic mute of {$trouble->partOf($at)} back in force{$trouble->where($situation)}",
                         [new SetPoint($at, new PointSettings(autoMute: true), $situation)],
-                        // A rule that is there for that is nearer at hand than a mute that somebody has to remember.
+                        // A rule made for this is preferred to a mute that somebody has to remember.
                         Cost::RULE + $more + Cost::KNOWN,
                         [$at],
                     );

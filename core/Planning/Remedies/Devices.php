@@ -85,7 +85,7 @@ final class Devices implements Remedy
         }
     }
 
-    /** @return list<Candidate> a device that is there, but not offered, offered again */
+    /** @return list<Candidate> a device that exists, but is not offered, offered again */
     public static function enabling(Device $device, Unit $host): array
     {
         if (! $device->isConnected || $device->isEnabled()) {

@@ -38,7 +38,7 @@ final class Levels implements Remedy
         }
         $isQuiet = $verdict === Verdict::TooQuiet;
         foreach ($trouble->pair->arrivals()[0]->hops ?? [] as $hop) {
-            // To nominal level where it stands; what follows is set to that.
+            // To nominal level at this stage; what follows is set to that.
             $by = -($isQuiet ? $trouble->pair->level()?->value() ?? 0.0 : $trouble->pair->overload?->hop->level->value() ?? 0.0);
             if ($hop->at instanceof PointRef) {
                 yield from $this->point($trouble, $hop->at, 'gain', $by);

@@ -10,7 +10,7 @@ use HiddenWire\Core\Rig\Rig;
 final class Difference
 {
     /**
-     * @param  list<string>  $besides  properties that are told elsewhere
+     * @param  list<string>  $besides  properties that are reported elsewhere
      * @return array<string, string> what the second says, in words, by property
      */
     public static function between(Shape $shape, object $was, object $is, Rig $rig, array $besides = []): array

@@ -22,7 +22,7 @@ final readonly class Field
      * @param  bool  $isRuled  whether a rule says what is missing where it is left out
      * @param  (\Closure(never): mixed)|null  $from  what the thing holds there, where that is no property
      * @param  string  $words  what it is called in a sentence; empty for its key
-     * @param  \Closure|null  $told  gets what stands there and the rig, says it in words; null where its words and value do
+     * @param  \Closure|null  $told  gets the value and the rig, says it in words; null where its words and value do
      * @param  bool  $goesWithLast  whether the thing goes with the last of what the list names: an empty one would mean something else
      * @param  Note|null  $note  how people write it down; null where it has a form of its own, or none
      */
@@ -86,7 +86,7 @@ final readonly class Field
         return $this->with(isWritten: true);
     }
 
-    /** @param  \Closure(never): mixed  $from  gets the thing, gives what stands there */
+    /** @param  \Closure(never): mixed  $from  gets the thing, gives the value */
     public function from(\Closure $from): self
     {
         return $this->with(from: $from);
@@ -98,13 +98,13 @@ final readonly class Field
         return $this->with(words: $words);
     }
 
-    /** @param  \Closure  $told  gets what stands there now and the rig, says it in words: "starts at login" */
+    /** @param  \Closure  $told  gets the current value and the rig, says it in words: "starts at login" */
     public function told(\Closure $told): self
     {
         return $this->with(told: $told);
     }
 
-    /** It is a field of the thing's own form, and stands with its notes in the book. */
+    /** It is a field of the thing's own form, and is in its notes in the book. */
     public function noted(Note $note): self
     {
         return $this->with(note: $note);

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Rig\Format;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 
-/** A field that people write down in a form as it stands in the document. */
+/** A field that people write in a form as it is in the document. */
 final readonly class Note
 {
     /** @param  (\Closure(EquipmentModel): bool)|null  $isFor  whether units of a model have it; null for all */

@@ -10,7 +10,7 @@ final readonly class Plan
     /** @var array<string, Field> by key, in their order */
     public array $fields;
 
-    /** @var array<string, self> what stands in objects of their own, by key */
+    /** @var array<string, self> what is in objects of its own, by key */
     public array $groups;
 
     /** @var array<string, true> keys without which the object is none */

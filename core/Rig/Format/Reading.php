@@ -23,7 +23,7 @@ final class Reading
 
     /**
      * @param  int  $version  of the format that the document is in
-     * @param  list<string|int>  $path  where what is read stands in a document
+     * @param  list<string|int>  $path  the position in a document of what is read
      */
     public function __construct(public readonly int $version, array $path = [])
     {
@@ -42,7 +42,7 @@ final class Reading
         return count($this->problems);
     }
 
-    /** Adds a problem with what stands here, or at a key or position below. */
+    /** Adds a problem with the value here, or at a key or position below. */
     public function problem(string $message, string|int ...$below): null
     {
         $pointer = '';
@@ -108,7 +108,7 @@ final class Reading
         return $thing !== null && array_key_exists($key, $thing->given);
     }
 
-    /** Notes an element that is there but could not be read, so that nobody complains that it is not there. */
+    /** Notes an element that exists but could not be read, so that it is not reported as missing. */
     public function unreadable(string $list, string $id): void
     {
         $this->unreadable[$list][] = $id;

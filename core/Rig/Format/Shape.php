@@ -19,7 +19,7 @@ final class Shape
     /** @var array<string, mixed>|\Closure(Definitions): array<string, mixed> more for the schema */
     private array|\Closure $says = [];
 
-    /** @var list<string> keys by which one thing of a list is told from another */
+    /** @var list<string> keys that identify one thing of a list */
     private array $identity = ['id'];
 
     /** @var array<int, Plan> by version */
@@ -75,7 +75,7 @@ final class Shape
         return $with;
     }
 
-    /** @param  array<string, mixed>|\Closure(Definitions): array<string, mixed>  $says  in the schema, besides the fields */
+    /** @param  array<string, mixed>|\Closure(Definitions): array<string, mixed>  $says  in the schema, in addition to the fields */
     public function saying(array|\Closure $says): self
     {
         $with = clone $this;
@@ -84,7 +84,7 @@ final class Shape
         return $with;
     }
 
-    /** Things of this kind in one list are told apart by these keys. */
+    /** Things of this kind in one list are identified by these keys. */
     public function knownBy(string ...$keys): self
     {
         $with = clone $this;
@@ -120,7 +120,7 @@ final class Shape
         throw new \OutOfBoundsException("No field is held by {$property}.");
     }
 
-    /** The thing that an object of a document says; null where something is wrong with it or inside it, and then that is told. */
+    /** The thing that an object of a document says; null where something is wrong with it or inside it, which is then reported. */
     public function read(mixed $data, Reading $in): mixed
     {
         $before = $in->count();

@@ -7,7 +7,7 @@ namespace HiddenWire\Core\Rig\Format;
 /** What can stand in one field of a document: how it is read, written, and said in a schema. */
 interface Type
 {
-    /** What stands there, as the core holds it; where it is wrong, a problem is added to the reading and the result has no meaning. */
+    /** The value, as the core holds it; where it is wrong, a problem is added to the reading and the result has no meaning. */
     public function read(mixed $value, Reading $in): mixed;
 
     /**

@@ -6,7 +6,7 @@ namespace HiddenWire\Core\Rig\Rules;
 
 use HiddenWire\Core\Rig\Altered;
 
-/** What is written down is about something that is there, and said once. */
+/** A note is about something that exists, and is made once. */
 final class PaperRule implements Rule
 {
     public function reads(): array

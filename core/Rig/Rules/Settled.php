@@ -10,7 +10,7 @@ use HiddenWire\Core\Equipment\RouteSetting;
 use HiddenWire\Core\Rig\PointSettings;
 use HiddenWire\Core\Rig\RouteSettings;
 
-/** Whether a setting is one that the model has, and lies in its range. */
+/** Whether a setting is one that the model has, and is in its range. */
 final class Settled
 {
     public static function point(Fit $in, EquipmentModel $model, string $id, PointSettings $settings, string $pointer): void

@@ -60,7 +60,7 @@ final class Computers
         ])->knownBy('at')->rule(self::isOne(...))->saying(['not' => ['required' => ['device', 'default']]]));
     }
 
-    /** What stands in a situation's change of a pick: all but what it is a pick of, which the change says. */
+    /** The fields of a situation's change of a pick: all but what it is a pick of, which the change says. */
     public static function change(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::making(

@@ -78,7 +78,7 @@ final class Models
         return self::model()->made(fn (array $model) => new EquipmentModel(...['id' => $id, ...$model]));
     }
 
-    /** A model of a document: its id is the key at which it stands. */
+    /** A model of a document: its id is its key. */
     public static function model(): Shape
     {
         return Shapes::once(__METHOD__, fn () => Shape::of(EquipmentModel::class, 'model', [

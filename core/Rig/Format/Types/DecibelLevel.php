@@ -13,7 +13,7 @@ use HiddenWire\Core\Rig\Format\Type;
 /** Decibels, two decimals at most. */
 final readonly class DecibelLevel implements Type
 {
-    /** @param  string  $says  said where it lies outside */
+    /** @param  string  $says  message where it is outside */
     public function __construct(private float $least = -Bounds::DB, private float $most = Bounds::DB, private string $says = '')
     {
     }

@@ -9,7 +9,7 @@ use HiddenWire\Core\Rig\Format\Definitions;
 use HiddenWire\Core\Rig\Format\Reading;
 use HiddenWire\Core\Rig\Format\Type;
 
-/** Where a named setting stands: a text, a switch, or a number with three decimals at most. */
+/** The value of a named setting: a text, a switch, or a number with three decimals at most. */
 final readonly class Value implements Type
 {
     public function read(mixed $value, Reading $in): string|bool|float|null
