@@ -20,7 +20,7 @@ const browser = await chromium.launch({
 });
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
 const page = await context.newPage();
-// What is put together stands on a page of its own: those of the application take no style from elsewhere.
+// What is put together is on a page of its own: those of the application take no style from elsewhere.
 const sheet = await context.newPage();
 
 await page.goto(`${base}/sign-in`);

@@ -25,7 +25,7 @@ final class AnswerTest
      * @param  User|null  $by  null for somebody far away, who has a link
      * @param  list<array{step: string, heard: Heard, note: string, at: int}>  $answers  `at` in milliseconds since 1970; of steps that the
      *     plan does not have (any more) none is taken
-     * @return array<string, array{heard: string, note: string, at: int}> how the test stands now, by step
+     * @return array<string, array{heard: string, note: string, at: int}> the current state of the test, by step
      */
     public function __invoke(TestRun $run, ?User $by, TestPlan $plan, array $answers): array
     {

@@ -13,7 +13,7 @@ use App\Models\User;
 /** Invites the account of an address to a rig or a crew. For whoever is in it already it changes what they may do. */
 final class Invite
 {
-    /** @return string what whoever invites is told */
+    /** @return string the message to whoever invites */
     public function __invoke(User $by, Rig|Crew $to, string $email, MemberRole $role): string
     {
         $rig = $to instanceof Rig ? $to : null;

@@ -21,7 +21,7 @@ final class KeepModel
         return Naming::id($name, array_map(strval(...), array_keys(CatalogueFiles::with($user))));
     }
 
-    /** Keeps it as a new one, or in the place of one that is there. */
+    /** Keeps it as a new one, or in the place of an existing one. */
     public static function keep(User $user, EquipmentModel $model, ?OwnModel $inPlaceOf = null): void
     {
         $document = Json::encode((new DocumentWriter)->model($model));

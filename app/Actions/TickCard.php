@@ -20,7 +20,7 @@ final class TickCard
     /**
      * @param  list<array{step: string, on: bool, at: int}>  $ticks  `at` in milliseconds since 1970; steps that the card does not have (any
      *     more) are passed over
-     * @return array<string, array{on: bool, at: int}> how the card stands now, by step
+     * @return array<string, array{on: bool, at: int}> the current state of the card, by step
      */
     public function __invoke(Rig $rig, User $by, Card $card, array $ticks): array
     {

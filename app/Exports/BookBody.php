@@ -24,7 +24,7 @@ final readonly class BookBody
         );
         $sheets = implode('', array_map(fn (WrittenChapter $one) => $one->sheets, $this->chapters));
         if (count($this->chapters) === 1) {
-            // One part needs no contents, and stands on one sheet with its head.
+            // One part needs no contents, and is on one sheet with its head.
             return $written($this->chapters[0], $this->cover).$sheets;
         }
         $contents = implode('', array_map(fn (WrittenChapter $one) => $one->entry(), $this->chapters));
@@ -44,7 +44,7 @@ final readonly class BookBody
         return null;
     }
 
-    /** Whether a chapter stands between others. */
+    /** Whether a chapter is one of several. */
     public function isOneOfSeveral(string $key): bool
     {
         return count($this->chapters) > 1 && $this->chapter($key) !== null;

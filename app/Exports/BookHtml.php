@@ -45,7 +45,7 @@ final readonly class BookHtml implements Exporter
         return $this->writer($of)->write($of);
     }
 
-    /** What writes it, with the maps at hand that its parts show. */
+    /** The writer, with the maps that its parts show. */
     public function writer(BookInput $of): HtmlBook
     {
         $maps = [];

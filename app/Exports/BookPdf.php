@@ -156,7 +156,7 @@ final readonly class BookPdf implements Exporter
         }
     }
 
-    /** How much larger letters are on a sheet of a width than on A3: one stands further away. */
+    /** How much larger letters are on a sheet of a width than on A3: it is read from further away. */
     private static function larger(int $width): float
     {
         return max(1.0, 0.85 * $width / self::WALL[0][0]);

@@ -13,7 +13,7 @@ final class Codes
 
     /**
      * @param  list<string>  $texts
-     * @return list<string> an SVG for each, as large as what it stands in
+     * @return list<string> an SVG for each, as large as its container
      *
      * @throws NotInstalled with the command that installs what is missing
      */

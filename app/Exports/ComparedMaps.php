@@ -63,7 +63,7 @@ final class ComparedMaps
         $layout = $record->layouts()->where('depth', $depth->value)->first();
         $now = $layout !== null && $layout->structure === $is->structure() ? Geometry::of($layout->geometry, $is) : null;
         $now ??= NodeLayouts::of('The later map', ['map' => $is])['map'];
-        // What is there on both sides stands in the same place, where it has kept its size.
+        // What exists on both sides is in the same place, where it has kept its size.
         $then = $was->structure() === $is->structure()
             ? $now
             : NodeLayouts::of('The earlier map', ['map' => $was], ['map' => Geometry::adapted($now->data(), $was)])['map'];

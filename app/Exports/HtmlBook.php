@@ -68,8 +68,8 @@ final readonly class HtmlBook implements Exporter
     /**
      * A whole page around a body.
      *
-     * @param  string  $head  what stands in its head besides
-     * @param  string  $foot  what stands behind its body
+     * @param  string  $head  additional contents of its head
+     * @param  string  $foot  what follows its body
      */
     public function page(Book $book, string $body, string $head, string $foot = ''): string
     {
@@ -81,7 +81,7 @@ final readonly class HtmlBook implements Exporter
             ."<style>\n".self::beside(self::STYLE).self::shares()."</style>\n{$head}</head>\n<body>\n{$body}{$foot}</body>\n</html>\n";
     }
 
-    /** What stands between the page's head and its script: also for a page of the application. */
+    /** The contents between the page's head and its script: also for a page of the application. */
     public function body(Book $book): BookBody
     {
         $chapters = [];

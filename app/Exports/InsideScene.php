@@ -48,7 +48,7 @@ final readonly class InsideScene
     /** @var list<Shape> from the back to the front */
     public array $shapes;
 
-    /** @var array<int, float> where the upright line of a row stands */
+    /** @var array<int, float> position of the vertical line of a row */
     private array $columns;
 
     private float $left;

@@ -26,7 +26,7 @@ final readonly class MapScene
 
     private const WHITE = '#ffffff';
 
-    /** Colour, width and dashes of a line, by realm: told apart without colour too. */
+    /** Colour, width and dashes of a line, by realm: distinct without colour, too. */
     private const WIRES = [
         'analog' => ['#6f3619', 1.7, []],
         'digital' => ['#1d4f7c', 4.0, []],
@@ -128,7 +128,7 @@ final readonly class MapScene
     }
 
     /**
-     * A line as its kind is drawn: told apart without colour, too.
+     * A line in the style of its kind: distinct without colour, too.
      *
      * @param  list<array{float, float}>  $points
      * @return list<Shape>

@@ -50,7 +50,7 @@ final readonly class MapSheets
         [$across, $down] = $this->paper->inside(isWide: false);
         $upright = $this->fit($across, self::SHARE * $down);
         if ($upright >= self::LEAST) {
-            // No larger than it has to be: so it finds room where it stands.
+            // No larger than necessary, so that it finds room in its place.
             return $this->figure($this->caption, $this->whole(self::LEAST), 'drawn');
         }
         [$width, $height] = $this->paper->inside(isWide: true);

@@ -10,7 +10,7 @@ enum Paper: string
     case A4 = 'a4';
     case Letter = 'letter';
 
-    /** Margins of what is read; the foot stands in the lower one. */
+    /** Page margins; the foot is in the lower one. */
     public const MARGINS = ['top' => 14, 'side' => 14, 'bottom' => 15];
 
     public function label(): string

@@ -13,7 +13,7 @@ final readonly class Shape
 {
     /**
      * @param  'box'|'line'|'polygon'|'text'  $kind
-     * @param  Points  $points  two corners of a box; the corners of a line or polygon; where a text stands on its base line
+     * @param  Points  $points  two corners of a box; the corners of a line or polygon; the start of a text on its base line
      * @param  string|null  $fill  a colour; null for none
      * @param  string|null  $stroke  a colour; null for none
      * @param  list<float>  $dashes

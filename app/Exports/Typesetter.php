@@ -16,7 +16,7 @@ use Symfony\Component\Process\ExecutableFinder;
  */
 final class Typesetter
 {
-    /** Everything but data in the page itself is refused, whatever stands in it. */
+    /** Everything but data in the page itself is refused, whatever the page asks for. */
     public const POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:";
 
     /** Seconds after which nobody works in a folder any more. */
@@ -212,7 +212,7 @@ final class Typesetter
         return $parts;
     }
 
-    /** @return array<string, array{int, float}> page and points from its top by the ids of what stands there */
+    /** @return array<string, array{int, float}> page and points from its top, by id of the element */
     private function destinations(string $file): array
     {
         $run = Process::timeout($this->seconds)->run(['pdfinfo', '-dests', $file]);

@@ -52,7 +52,7 @@ final readonly class WrittenBook
         return $this->body()->html($this->later);
     }
 
-    /** What stands in the section of a part; null where it has nothing to say. */
+    /** The contents of a part's section; null where it has nothing to say. */
     public function chapter(string $key): ?string
     {
         return $this->body()->chapter($key)?->html;

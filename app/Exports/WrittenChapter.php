@@ -9,16 +9,16 @@ final readonly class WrittenChapter
 {
     /**
      * @param  string  $key  of its part: also the id of its section
-     * @param  string  $html  what stands in its section
-     * @param  string  $sheets  what stands behind all sections, on sheets of its own
+     * @param  string  $html  contents of its section
+     * @param  string  $sheets  what follows all sections, on sheets of its own
      */
     public function __construct(public string $key, public string $title, public string $html, public string $sheets = '')
     {
     }
 
     /**
-     * @param  string  $head  what stands before it, in its section
-     * @param  string|null  $address  where a page asks for what stands in the section, which is then left out
+     * @param  string  $head  what precedes it in its section
+     * @param  string|null  $address  where a page asks for the contents, which are then left out
      */
     public function section(string $head = '', ?string $address = null): string
     {

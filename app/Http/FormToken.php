@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 /**
- * The session's token as it stands in an answer: behind a mask that is new each time. Answers are compressed and repeat what stands in
+ * The session's token as sent in an answer: under a mask that is new each time. Answers are compressed and repeat what stands in
  * their address; a token that was always the same could be guessed from their length, letter by letter.
  */
 final class FormToken

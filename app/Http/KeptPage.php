@@ -45,7 +45,7 @@ final readonly class KeptPage
     }
 
     /**
-     * @param  string  $besides  what the view is made from that no other view is
+     * @param  string  $besides  what only this view is made from
      * @param  \Closure(RigPage): View  $make
      */
     public static function of(Request $request, Rig $rig, string $step, \Closure $make, string $besides = ''): Response
@@ -86,7 +86,7 @@ final readonly class KeptPage
         $kept = $this->kept();
         if ($kept === null) {
             $made = $make();
-            // Somebody may have found causes meanwhile: what was made then goes by another name.
+            // Somebody may have found causes meanwhile: what was made then has another name.
             if ($this->isUsual() && $this->nameNow() === $this->name) {
                 KeptByState::tidyNowAndThen();
                 Cache::put($this->name, [...$made, 'html' => gzcompress($made['html'], 1)], self::SECONDS);

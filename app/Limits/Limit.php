@@ -9,7 +9,7 @@ use HiddenWire\Core\Quantity\Count;
 /** What an account or a crew has of something, and may have. */
 final readonly class Limit
 {
-    /** From here on it is told, in hundredths. */
+    /** From here on it is shown, in hundredths. */
     private const NEAR = 90;
 
     /**

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * How a step of a card stands: ticked or not, by its last change.
+ * The state of a step of a card: ticked or not, by its last change.
  *
  * @property int $rig_id
  * @property string $card

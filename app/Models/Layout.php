@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Where everything stands on a rig's map at one depth, for the structure that it was laid out for.
+ * The positions on a rig's map at one depth, for the structure that it was laid out for.
  *
  * @property string $depth
  * @property string $structure

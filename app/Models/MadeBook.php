@@ -57,7 +57,7 @@ final class MadeBook extends Model
         return "books/{$this->rig_id}/{$this->id}.pdf";
     }
 
-    /** How it stands, in words. */
+    /** Its state in words. */
     public function says(): string
     {
         return match ($this->state) {

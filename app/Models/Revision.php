@@ -21,7 +21,7 @@ use Illuminate\Support\Carbon;
  * @property string $what
  * @property string $name  given to it by a person; usually empty
  * @property string $document  empty where it can't be unpacked any more
- * @property int|null $base  number of the revision on which it stands; null for one in full
+ * @property int|null $base  number of the revision that it is a difference to; null for one in full
  * @property int $place  its place, from 1 on, among those that stand on the same one; 0 for one in full
  * @property int $gone  how many were thinned out between the one before it and it
  * @property string|null $sum  of the document, to tell whether it came back as it went in; null of those that were never packed

@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $id
  * @property int $rig_id
  * @property string $said  what was answered
- * @property string|null $more  what was told of situations that the page does not show
+ * @property string|null $more  what was reported of situations that the page does not show
  * @property Carbon $created_at
  */
 final class SentEdit extends Model

@@ -35,7 +35,7 @@ final class Share extends Model
 
     protected $casts = ['expires_at' => 'datetime', 'created_at' => 'datetime', 'opens' => Opens::class];
 
-    /** @return array{string, self} the secret, which is told once, and what is to be kept */
+    /** @return array{string, self} the secret, which is shown once, and what is to be stored */
     public static function withSecret(string $name, ?Carbon $until, Opens $opens = Opens::Book): array
     {
         $secret = Str::random(self::SECRET);

@@ -88,7 +88,7 @@ final class ToneTake extends Model
         return "takes/{$this->rig_id}/{$this->id}";
     }
 
-    /** Where a file of it lies, from its place in the list. */
+    /** The path of a file of it, by its index in the list. */
     public function file(int $index): string
     {
         return "{$this->folder()}/{$index}";
@@ -106,7 +106,7 @@ final class ToneTake extends Model
         };
     }
 
-    /** How it stands, in words. */
+    /** Its state in words. */
     public function says(): string
     {
         return match ($this->state) {

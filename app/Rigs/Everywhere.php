@@ -37,7 +37,7 @@ final class Everywhere
     /**
      * @param  string|null  $kind  only that; null for all
      * @return array<string, Paginator<int, \stdClass>> by kind, in the order in which they are shown, without those of which there is
-     *     nothing; each has `rig`, `rig_name`, `key`, `name` and what its kind has besides
+     *     nothing; each has `rig`, `rig_name`, `key`, `name` and what else its kind has
      */
     public function found(?string $kind = null, int $page = 1): array
     {

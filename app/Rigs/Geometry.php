@@ -8,7 +8,7 @@ use App\ViewModels\MapGraph;
 use App\ViewModels\MapPlate;
 
 /**
- * Where everything stands on a map. It comes from a browser's worker, so it is taken only when it holds a place for each box and each line
+ * The positions on a map. They come from a browser's worker, so it is taken only when it holds a place for each box and each line
  * of the structure and nothing else.
  *
  * @phpstan-type Box array{float, float, float, float}
@@ -143,7 +143,7 @@ final readonly class Geometry
             : [[$from[0], $from[1]], [$out, $from[1]], [$out, $middle], [$in, $middle], [$in, $to[1]], [$to[0], $to[1]]];
     }
 
-    /** @return array{width: float, height: float, boxes: array<string, Box>} where everything stands, without the lines */
+    /** @return array{width: float, height: float, boxes: array<string, Box>} the positions, without the lines */
     public function standing(): array
     {
         return ['width' => $this->width, 'height' => $this->height, 'boxes' => $this->boxes];

@@ -18,7 +18,7 @@ use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * The hearing of a rig in a situation, computed once. It is at hand as long as the rig is: a change asks for it to say what it does, and
+ * The hearing of a rig in a situation, computed once. It is in memory while the rig is: a change asks for it to say what it does, and
  * the page that is drawn anew asks again. That of a stored rig is kept for everybody under the name of its state: one computes it, and
  * whoever asks meanwhile waits.
  */
@@ -32,7 +32,7 @@ final class Heard
     /** How often they look, in milliseconds. */
     private const LOOK_MS = 10;
 
-    /** Rigs whose hearings are at hand: that of before a change, and that of after it. */
+    /** Rigs whose hearings are in memory: the one before a change, and the one after it. */
     private const RIGS = 2;
 
     /** @var list<array{Rig, array<array-key, Hearing>}> the latest first */

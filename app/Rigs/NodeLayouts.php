@@ -15,7 +15,7 @@ final class NodeLayouts
     /**
      * @param  string  $name  what the maps are of, for messages
      * @param  array<string, MapGraph>  $maps  by depth
-     * @param  array<string, Geometry|null>  $kept  where everything stands already, by depth: only lines are laid out then
+     * @param  array<string, Geometry|null>  $kept  known positions, by depth: only lines are laid out then
      * @return array<string, Geometry> by depth
      *
      * @throws NotInstalled with the command that installs what is missing

@@ -10,7 +10,7 @@ use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Support\Facades\DB;
 
-/** How a rig stands in its base situation, kept with its revision: a list of rigs reads none of them. */
+/** The state of a rig in its base situation, kept with its revision: a list of rigs reads none of them. */
 final class RigCounts
 {
     /** A larger rig is not heard at the change, but when somebody looks at the list. */
@@ -39,13 +39,13 @@ final class RigCounts
         return ['counts' => null] + self::all($content, isHeard: false);
     }
 
-    /** Whether a revision stands as it was heard by this build of the core. */
+    /** Whether a revision's counts are from this build of the core. */
     public static function isKnown(?Revision $revision): bool
     {
         return $revision?->counts !== null && $revision->build === CoreBuild::stamp();
     }
 
-    /** Hears a rig and keeps how it stands; one that can't be read is marked so. */
+    /** Hears a rig and keeps its state; one that can't be read is marked so. */
     public static function learn(Rig $rig): void
     {
         try {

@@ -33,7 +33,7 @@ final class RigRows
     private const CHUNK = 1000;
 
     /**
-     * Tables that others refer to, by what their rows are told apart by: of these only the rows that differ are written. Any
+     * Tables that others refer to, by the columns that identify their rows: of these only the rows that differ are written. Any
      * other table is written anew where it differs.
      */
     private const REFERRED_TO = [
@@ -51,7 +51,7 @@ final class RigRows
     ];
 
     /**
-     * Replaces a rig's rows by those of a rig; with what is stored now at hand, only those that differ. Call it in a transaction.
+     * Replaces a rig's rows by those of a rig; where what is stored now is given, only those that differ. Call it in a transaction.
      */
     public static function store(int $rigId, Core\Rig $rig, ?Core\Rig $stored = null): void
     {

@@ -13,11 +13,11 @@ use HiddenWire\Core\Signal\Stray;
 
 /**
  * Whom a sound that nobody has listed would reach from each computer, in words. Kept for a stored state: it takes a graph for each
- * situation, which a change has at hand and the page that follows has not.
+ * situation, which a change has and the page that follows does not.
  */
 final class StrayWords
 {
-    /** Units up to which it is told for all situations; of more, for the one that is shown. */
+    /** Most units for which it is reported for all situations; with more, for the one that is shown. */
     private const ALL_SITUATIONS = 200;
 
     /** @return list<Unit> what has an operating system */
@@ -26,7 +26,7 @@ final class StrayWords
         return array_values(array_filter($rig->units, fn (Unit $unit) => $rig->modelOf($unit)->family->isHost()));
     }
 
-    /** @return array<array-key, Situation> those that it is told for, by id */
+    /** @return array<array-key, Situation> those that it is reported for, by id */
     public static function situations(Rig $rig, Situation $shown): array
     {
         return count($rig->units) > self::ALL_SITUATIONS ? [$shown->id => $shown] : $rig->situations;

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Takes old revisions out of a rig's history, where its owner wants that. Kept for good: the first and the last of each day, those with a
- * name, those of which a book, a test or a recording was made, those from which several were made, where the rig stands, and all of the
+ * name, those of which a book, a test or a recording was made, those from which several were made, the current one, and all of the
  * last days. What stays points to the nearest that is kept.
  */
 final class ThinHistory

@@ -10,7 +10,7 @@ use Database\Seeders\DatabaseSeeder;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
 
-/** How this server is set up, and how it stands now. What can't be known is null. */
+/** How this server is set up, and its current state. What can't be known is null. */
 final readonly class ServerFacts
 {
     /**

@@ -115,7 +115,7 @@ final readonly class BenchPage
         return $answer !== null && $answer->state !== $step->state;
     }
 
-    /** "as-planned", "trouble", "stale", "open": how a step stands. */
+    /** "as-planned", "trouble", "stale", "open": the state of a step. */
     public function stands(TestStep $step): string
     {
         $answer = $this->answer($step);
@@ -232,7 +232,7 @@ final readonly class BenchPage
         return route('rigs.faults', [$this->record->id, 'situation' => $step->situation->id, 'known' => $known->text()], false);
     }
 
-    /** What an answer says of one sound of a step; null where it can't be told which of them is meant, or the plan itself is otherwise. */
+    /** What an answer says of one sound of a step; null where it is not clear which of them is meant, or the plan itself is otherwise. */
     private function said(Heard $heard, TestStep $step, Expected $expected): ?Impression
     {
         if (! $expected->isPlanned || (! $heard->isFine() && count($step->expected) > 1)) {

@@ -40,7 +40,7 @@ final readonly class Comparison
     }
 
     /**
-     * The hearing table of a situation: how each pair stands after, and how it stood where that is otherwise; null where it was not there.
+     * The hearing table of a situation: each pair after, and before where that differs; null where it did not exist.
      *
      * @return array<string, array<string, array{after: HeardPair, before: HeardPair|null, isNew: bool}>> by sound and listener
      */

@@ -24,7 +24,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\Unit;
 
-/** What hands move, as it lies, and what each of it does in the situation that is shown. */
+/** What hands move, in its arrangement, and what each control does in the situation that is shown. */
 final readonly class ControlsPage
 {
     /** So many controls are heard for one look; of more, the chosen one. */

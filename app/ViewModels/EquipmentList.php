@@ -95,7 +95,7 @@ final readonly class EquipmentList
     }
 
     /**
-     * Each line with where it stands: under its heading; a computer or a console at a place of its own; a program where the computer is;
+     * Each line with its place: under its heading; a computer or a console at a place of its own; a program where the computer is;
      * all else at the desk.
      *
      * @param  list<array{text: string, count: int, name: string, model: string, near: array<string, string>, heading: string}>  $lines
@@ -126,7 +126,7 @@ final readonly class EquipmentList
     }
 
     /**
-     * The places that headings name: those that are there by name, else new ones of the kind of what stands under them.
+     * The places that headings name: existing ones by name, else new ones of the kind of what is listed under them.
      *
      * @param  list<array{model: string, heading: string}>  $lines
      * @return array<string, string>

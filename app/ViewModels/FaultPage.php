@@ -44,7 +44,7 @@ final readonly class FaultPage
 
     public ?NextCheck $next;
 
-    /** A stand-in for the real rig, with a fault that nobody is told of. */
+    /** A stand-in for the real rig, with an undisclosed fault. */
     public ?SimulatedRoom $room;
 
     /** @var array<string, string> answers by check */

@@ -12,7 +12,7 @@ use HiddenWire\Core\Quantity\Bounds;
 use HiddenWire\Core\Quantity\Decibels;
 use HiddenWire\Core\Rig\Source;
 
-/** One way into an output, as it stands: from which point, how strongly, from where on it, and which sounds that brings. */
+/** One way into an output, as it is set: from which point, how strongly, from where on it, and which sounds that brings. */
 final readonly class Feed
 {
     public bool $canSwitch;

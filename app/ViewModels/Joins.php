@@ -48,7 +48,7 @@ final readonly class Joins
         $this->obstacles = $obstacles;
     }
 
-    /** How a socket stands to this one: `here`, `fits`, `taken`, `blocked`. */
+    /** How a socket relates to this one: `here`, `fits`, `taken`, `blocked`. */
     public function stands(string $ref): string
     {
         return match (true) {

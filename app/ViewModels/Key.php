@@ -6,7 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Dials\DialKind;
 
-/** A switch of a point as it stands, and what pressing it does. */
+/** The state of a point's switch, and what pressing it does. */
 final readonly class Key
 {
     private const DOES = [

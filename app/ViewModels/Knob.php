@@ -8,7 +8,7 @@ use HiddenWire\Core\Equipment\Dials\Scale;
 use HiddenWire\Core\Equipment\OwnScale;
 use HiddenWire\Core\Quantity\Decibels;
 
-/** A knob or fader of a point as it stands; with the scale that is printed at it, where the model gives it. */
+/** A knob or fader of a point with its value and the scale that is printed at it, where the model gives it. */
 final readonly class Knob
 {
     public function __construct(
@@ -20,7 +20,7 @@ final readonly class Knob
     ) {
     }
 
-    /** What is printed where it stands. */
+    /** The mark printed at its position. */
     public function mark(): float
     {
         return $this->own === null || is_bool($this->value) ? 0.0 : $this->own->markOf(Decibels::of($this->value));

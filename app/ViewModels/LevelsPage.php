@@ -21,7 +21,7 @@ use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Timing\Offset;
 use HiddenWire\Core\Timing\Offsets;
 
-/** Levels and time: what to dial in, how each sound stands stage by stage, how they stand to each other, what comes when. */
+/** Levels and time: what to dial in, the level of each sound stage by stage, their balance, what arrives when. */
 final readonly class LevelsPage
 {
     /** dB of the booster that the noise is compared with. */

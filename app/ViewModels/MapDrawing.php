@@ -76,7 +76,7 @@ final class MapDrawing
         }
     }
 
-    /** How a line or a plate stands in an outage: "failed", "dark" or nothing. */
+    /** The state of a line or a plate in an outage: "failed", "dark" or nothing. */
     public function inOutage(?Outage $outage, string $key): string
     {
         // What a program picks goes with the program.
@@ -197,7 +197,7 @@ final class MapDrawing
         }
     }
 
-    /** The plate on which a port stands. */
+    /** The plate of a port. */
     private function plateOf(string $port): string
     {
         return str_starts_with($port, 'device ') ? explode(' ', $port)[1] : (string) strstr($port, '/', true);

@@ -18,7 +18,7 @@ use HiddenWire\Core\Rig\Unit;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\SignalGraph;
 
-/** What stands on the map at one depth, before anything is laid out: places, plates with their ports, lines. */
+/** The contents of the map at one depth, before anything is laid out: places, plates with their ports, lines. */
 final class MapGraph
 {
     /** @var array<string, list<MapPlate>> by place */
@@ -183,7 +183,7 @@ final class MapGraph
         }
     }
 
-    /** Devices stand on their computer's plate; what a program installs stands on the program's own. */
+    /** Devices are on their computer's plate; what a program installs is on the program's own. */
     private function devicePort(Device $device): string
     {
         return $device->ref->lane === null ? (string) $device->ref : "device {$device->computer} {$device->ref}";
@@ -233,7 +233,7 @@ final class MapGraph
         );
     }
 
-    /** A socket that gives sound, or that hangs on a computer, stands on the right. */
+    /** A socket that gives sound, or belongs to a computer, is on the right. */
     public static function isOutSocket(Socket $socket): bool
     {
         $first = array_values($socket->lanes)[0] ?? null;

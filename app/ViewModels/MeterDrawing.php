@@ -6,7 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Meter;
 
-/** A meter, lying: its zones or printed marks, where a usual level stands, where each sound brings it; in the drawing's units. */
+/** A horizontal meter: its zones or printed marks, the usual level, where each sound brings it; in the drawing's units. */
 final readonly class MeterDrawing
 {
     /** dB over nominal at its ends. */
@@ -30,7 +30,7 @@ final readonly class MeterDrawing
     /** @var list<array{x: float, name: string, reading: string}> the sounds that it sees, the loudest first */
     public array $sounds;
 
-    /** Where a usual level stands. */
+    /** The position of a usual level. */
     public float $usual;
 
     /** @param  array<string, float>  $levels  dB over nominal at the meter, by the sound's name, the loudest first */

@@ -11,7 +11,7 @@ final readonly class MixScale
 {
     public const WIDTH = 150;
 
-    /** What is fainter stands at the left end. */
+    /** What is fainter is at the left end. */
     private const FROM = -24.0;
 
     private const STEP = 6.0;

@@ -75,7 +75,7 @@ final readonly class MixerForm
     public static function sent(array $sent, string $id = self::SKETCH): self
     {
         $text = fn (string $key): string => is_string($sent[$key] ?? null) ? trim(mb_scrub($sent[$key])) : '';
-        // What is no number is told like one that is out of its bounds.
+        // What is no number is reported like one that is out of its bounds.
         $number = fn (string $key): int => preg_match('/^\d{1,4}$/', $text($key)) === 1 ? (int) $text($key) : ($text($key) === '' ? 0 : -1);
         $counts = array_map($number, array_combine($keys = array_keys(MixerOptions::COUNTS), $keys));
         $flags = array_map(fn (string $key): bool => $text($key) === '1', array_combine($keys = array_keys(self::FLAGS), $keys));

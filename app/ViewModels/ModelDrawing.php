@@ -23,7 +23,7 @@ final readonly class ModelDrawing
 
     public function __construct(public EquipmentModel $model)
     {
-        // A program stands on its own here, without a computer: as a box with sockets it is drawn the same way.
+        // A program is by itself here, without a computer: as a box with sockets it is drawn the same way.
         $rig = new Rig(new RigParts(
             $model->name,
             places: [new Place(
@@ -59,7 +59,7 @@ final readonly class ModelDrawing
         return $this->plate->height() + 16;
     }
 
-    /** @return array{x: float, y: float} where a port stands */
+    /** @return array{x: float, y: float} the position of a port */
     public function spot(MapPort $port): array
     {
         $row = (int) array_search($port, $port->isOut ? $this->plate->right : $this->plate->left, true);

@@ -44,7 +44,7 @@ final readonly class ModelSearch
             }
         }
         $found = $ranked === [] ? $near : $ranked;
-        // Of two that answer alike, that of the shorter name has less besides.
+        // Of two that answer alike, the one with the shorter name has fewer other words.
         $weights = [];
         foreach ($found as $id => $rank) {
             $weights[$id] = $search->isEmpty() ? [0, 0] : [$rank, mb_strlen($this->models[$id]->name)];

@@ -16,7 +16,7 @@ use HiddenWire\Core\Signal\SignalGraph;
 /**
  * The named settings of a unit as forms show them, in the situation of a graph. In a row, `set` is what the situation says, empty where it
  * stands as `otherwise` says; `breaks` tells which picks would lose their device, and at what;
- * `says` what it means as it stands.
+ * `says` what its current value means.
  *
  * @phpstan-type Row array{setting: Setting, set: string, otherwise: string, choices: array<array-key, string>, place: string,
  *     breaks: list<string>, says: string}

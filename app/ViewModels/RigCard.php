@@ -10,7 +10,7 @@ use App\Rigs\RigCounts;
 use HiddenWire\Core\Quantity\Count;
 use HiddenWire\Core\Signal\Verdict;
 
-/** A rig on the Rigs page: a small drawing and how it stands in its base situation, all of it from what is kept with its revision. */
+/** A rig on the Rigs page: a small drawing and the state of its base situation, all of it from what is kept with its revision. */
 final readonly class RigCard
 {
     /** @var array<string, int> pairs by verdict; empty where nobody has counted */

@@ -111,7 +111,7 @@ final readonly class RigPage
     /** Whether whoever looks may change it. */
     public bool $canEdit;
 
-    /** @var array<string, string> what the address asks for, as it stands there */
+    /** @var array<string, string> what the address asks for, unchanged */
     private array $query;
 
     private Addresses $addresses;
@@ -376,7 +376,7 @@ final readonly class RigPage
         return $this->view !== 'bench' && $this->record->isTested();
     }
 
-    /** How the situation stands, in words. Nothing is as wished where nothing is wished. */
+    /** The state of the situation, in words. Nothing is as wished where nothing is wished. */
     public function standing(): string
     {
         $odds = count($this->atOdds());

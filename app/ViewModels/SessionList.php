@@ -36,7 +36,7 @@ final readonly class SessionList
         $this->sessions = $sessions;
     }
 
-    /** What stands for a session in a page. */
+    /** The name of a session in a page. */
     public static function mark(string $id): string
     {
         return hash('xxh128', $id.config('app.key'));

@@ -12,7 +12,7 @@ use HiddenWire\Core\Book\Table;
 /** What a rig lacks and what it costs, as the book has it. */
 final readonly class ShoppingPage
 {
-    /** @var list<array{title: string, columns: list<string>, rows: list<list<string>>, rest: list<list<string>>}> `rest` is at hand */
+    /** @var list<array{title: string, columns: list<string>, rows: list<list<string>>, rest: list<list<string>>}> `rest` is owned */
     public array $tables;
 
     public function __construct(RigPage $page)

@@ -13,7 +13,7 @@ use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\SituationRef;
 use HiddenWire\Core\Rig\State;
 
-/** What lies under the hands in the situation that is on: large, to have beside the keyboard. */
+/** The controls in the situation that is on: large, to have beside the keyboard. */
 final readonly class ShowPage
 {
     /** Sounds, and listeners, that are named of one control. */
@@ -39,7 +39,7 @@ final readonly class ShowPage
         $this->isUnlocked = $page->canEdit && $page->asked('unlocked') === '1';
     }
 
-    /** @return list<string> how what it moves stands now; of several: "3 unmuted" */
+    /** @return list<string> the current state of what it moves; of several: "3 unmuted" */
     public function now(Control $control): array
     {
         $now = [];

@@ -30,7 +30,7 @@ use HiddenWire\Core\Situations\SceneShown;
 use HiddenWire\Core\Situations\Selector;
 
 /**
- * How one thing stands in one situation, with the form that sets it there, and the one that has it as in the default again. What has two
+ * The value of one thing in one situation, with the form that sets it there, and the one that restores the default. What has two
  * positions is set by a click, a level by its number, a choice from a list; what hangs on a computer's devices is set in Computers.
  */
 final readonly class SituationCell

@@ -6,7 +6,7 @@ namespace App\ViewModels;
 
 use HiddenWire\Core\Equipment\Dials\Scale;
 
-/** A number that a situation sets: the form's fields, the one that is typed, how it stands now, and how far it goes. */
+/** A number that a situation sets: the form's fields, the one that is typed, its current value, and its range. */
 final readonly class SituationLevel
 {
     /** @param  array<string, string>  $fields */

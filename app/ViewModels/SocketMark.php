@@ -60,7 +60,7 @@ final readonly class SocketMark
         };
     }
 
-    /** @return list<self> of a model that stands in no rig */
+    /** @return list<self> of a model that is in no rig */
     public static function of(EquipmentModel $model): array
     {
         return array_values(array_map(fn (Socket $socket) => new self($socket), $model->sockets));

@@ -16,7 +16,7 @@ final readonly class SoundsIn
 
     public string $name;
 
-    /** What is said besides, smaller; empty where there is nothing more to say. */
+    /** An addition in smaller type; empty where there is none. */
     public string $also;
 
     /** @param  list<Source>  $sources */

@@ -74,7 +74,7 @@ final readonly class TakePage
             .' at revision '.$this->take->revision.'; '.$this->take->kept();
     }
 
-    /** @return list<string> what is told of a recording without a signature; none where there is one */
+    /** @return list<string> what is reported of a recording without a signature; none where there is one */
     public function ordinary(): array
     {
         return $this->read->says ?? [];

@@ -182,7 +182,7 @@ final readonly class WayStrip
         return array_map(fn (array $group) => WayStep::of($group[1], $group[0] === '' ? '' : $rig->units[$group[0]]->name), $groups);
     }
 
-    /** The unit inside which a hop is; empty for what lies between units. */
+    /** The unit inside which a hop is; empty for what is between units. */
     private static function unitOf(Hop $hop): string
     {
         return match ($hop->kind) {

@@ -13,13 +13,13 @@ use HiddenWire\Core\Rig\Source;
 use HiddenWire\Core\Signal\Blast;
 use HiddenWire\Core\Signal\HeardPair;
 
-/** What stands around the hearing table: what is not as wished, the chosen pair's ways, and what sounds and listeners can be added. */
+/** What surrounds the hearing table: what is not as wished, the chosen pair's ways, and what sounds and listeners can be added. */
 final readonly class WishesPage
 {
     /** Units up to which a slot of its own is looked for. */
     private const UNITS = 150;
 
-    /** Cells that are told one listener after the other, too. */
+    /** Most cells that are also listed by listener. */
     private const SHORT = 400;
 
     /** @var list<HeardPair> what the audience would notice first in front */
@@ -96,7 +96,7 @@ final readonly class WishesPage
         return "{$this->page->rig->units[$at->unit]->name}: {$this->page->rig->point($at)->label}";
     }
 
-    /** Whether the table has so few cells that they can be told one listener after the other. */
+    /** Whether the table has few enough cells to be listed by listener. */
     public function isShort(): bool
     {
         $cells = count($this->page->rig->sources) * count($this->page->rig->listeners);

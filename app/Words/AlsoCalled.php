@@ -6,7 +6,7 @@ namespace App\Words;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
 
-/** What people call things besides: words beside the things, as data. They find them, and are never shown. */
+/** Other names that people use for things, kept as data beside them. They are searched, and never shown. */
 final class AlsoCalled
 {
     /** @var array<string, array<string, list<string>>> by file, by what they are of */

@@ -12,7 +12,7 @@ final class Likeness
 
     private const TWO_MISTAKES = 7;
 
-    /** A longer word is looked for as it stands. */
+    /** A longer word is looked for literally. */
     private const LONGEST = 40;
 
     /** Nobody finds anything by more words than this: the rest is passed over. */

@@ -23,14 +23,14 @@ final class WordSearch
 
     private const ABOUT = 4;
 
-    /** More where only its beginning is typed, where it stands within another word, and for each mistake. */
+    /** More where only its beginning is typed, where it is within another word, and for each mistake. */
     private const BEGINS = 1;
 
     private const WITHIN = 4;
 
     private const MISTAKE = 12;
 
-    /** Less where the whole of what is typed is a name of it, or stands within one. */
+    /** Less where the whole of what is typed is a name of it, or is within one. */
     private const WHOLE = -8;
 
     private const PART = -3;
@@ -54,7 +54,7 @@ final class WordSearch
     }
 
     /**
-     * @param  list<string>  $also  what it is called besides, each a word or several
+     * @param  list<string>  $also  its other names, each a word or several
      * @param  string  $about  what else is said of it
      * @return int|null null where a word is nowhere in it
      */

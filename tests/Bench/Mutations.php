@@ -18,7 +18,7 @@ use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /**
- * Small faults put into the core, one at a time, each against the tests that run through its lines: what no test notices is told. Which
+ * Small faults put into the core, one at a time, each against the tests that run through its lines: what no test notices is reported. Which
  * tests run where comes from one run of all of them with coverage.
  */
 final class Mutations

@@ -66,7 +66,7 @@ const drawnAs = (number) => page.evaluate((one) => {
     }).join(';');
 }, number);
 
-// The ring of the element with the keyboard: an outline of it or of a part of it, against what it stands on.
+// The ring of the element with the keyboard: an outline of it or of a part of it, against its background.
 const ring = () => page.evaluate(() => {
     const number = (colour) => (colour.match(/[\d.]+/g) ?? []).map(Number);
     const lit = (colour) => {

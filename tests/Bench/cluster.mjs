@@ -60,7 +60,7 @@ const viewOf = ({ rig, unit }) => `/rigs/${rig}/recipes?select=unit:${unit}`;
 /** The card that those who share a rig tick off together, each steps of their own. */
 const CARD = 'run-down';
 
-/** Ticks one step, or takes the tick back, as a phone does; what was answered last stands. */
+/** Ticks one step, or takes the tick back, as a phone does; the last answer counts. */
 const tick = async (one, person, mine, token, number) => {
     const step = one.steps[number % one.steps.length];
     const is = { step, on: Math.floor(number / one.steps.length) % 2 === 0, at: Date.now() };

@@ -117,7 +117,7 @@ function speed(): int
             printf("  six stereo tracks of 60 s: %.1f s, ffmpeg's loudness of them %.1f s\n", $ours, $theirs);
         }
         sort($ratios);
-        // The file itself lies in memory here.
+        // The file itself is in memory here.
         $mib = memory_get_peak_usage() / 2 ** 20 - 60 * ToneTruths::RATE * 4 / 2 ** 20;
         $ok = $ratios[1] <= RATIO && $mib <= MIB;
         $line = "  %.1f times ffmpeg in the median (limit %d), %.1f MiB (limit %d)   %s\n";

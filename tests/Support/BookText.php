@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-/** A book in Markdown, taken apart: what stands under which chapter and heading. */
+/** A book in Markdown, taken apart: its text by chapter and heading. */
 final readonly class BookText
 {
     /**

@@ -158,7 +158,7 @@ final class EveryField
         $properties = $schema['properties'] ?? [];
         foreach (array_filter([$schema['then'] ?? [], $schema['else'] ?? [], ...$schema['anyOf'] ?? []]) as $part) {
             foreach ($this->properties($part) as $key => $of) {
-                // What is said more closely elsewhere stands there.
+                // What is said more precisely elsewhere is there.
                 $properties[$key] = isset($properties[$key]) && $properties[$key] !== $of ? ['anyOf' => [$properties[$key], $of]] : $of;
             }
         }

@@ -138,7 +138,7 @@ final class Rebuilt
         }
         foreach ($takes === 'nothing' ? [] : explode('; ', $takes) as $taken) {
             if (preg_match('/^as (.+?)(, its fader too)?$/', $taken, $follows) === 1) {
-                // What stands beside "as Main" is its own.
+                // What is beside "as Main" is its own.
                 preg_match_all('/(?:^|; )(?!as )(.+?)(?: [−-]?[\d.]+ dB)?(?:, [a-z -]+)?(?=;|$)/u', implode('; ', array_filter([$takes, $leaves])), $own);
                 $follows = ['of' => $this->point($unit, $follows[1])] + (isset($follows[2]) ? ['with_fader' => true] : [])
                     + ($own[1] === [] ? [] : ['except' => array_map(fn (string $label) => $this->point($unit, $label), $own[1])]);
@@ -327,7 +327,7 @@ final class Rebuilt
         }
     }
 
-    /** @return array<string, mixed> what a wish asks for besides */
+    /** @return array<string, mixed> what else a wish asks for */
     private static function marks(string $words): array
     {
         return (str_contains($words, 'alone') ? ['alone' => true] : []) + (str_contains($words, 'dry') ? ['treatment' => 'dry'] : [])

@@ -19,7 +19,7 @@ final class PackHistory extends Command
     {
         $packed = 0;
         foreach (Revision::query()->whereNotNull('document')->distinct()->orderBy('rig_id')->pluck('rig_id') as $rig) {
-            // In the order of their numbers: each stands on one before it.
+            // In the order of their numbers: each is a difference to one before it.
             $numbers = Revision::query()->where('rig_id', $rig)->whereNotNull('document')->orderBy('number')->pluck('id');
             foreach ($numbers as $id) {
                 $one = Revision::query()->whereKey($id)->sole();

@@ -59,7 +59,7 @@ final class BookController
         return response($this->book($request, $rig)->html());
     }
 
-    /** What stands in one chapter of the book, for a page that is shown already. */
+    /** The contents of one chapter of the book, for a page that is shown already. */
     public function chapter(BookRequest $request, Rig $rig, string $chapter): Response
     {
         Gate::authorize('view', $rig);

@@ -130,7 +130,7 @@ final readonly class EditController
      *
      * What a change does in situations that the page does not show takes longer to tell: a page that reads lines gets it in a second one.
      *
-     * @param  callable(): (MadeChange|string)  $do  does it; says what was done, or gives what can be told of it
+     * @param  callable(): (MadeChange|string)  $do  does it; says what was done, or returns what can be reported of it
      */
     private function answer(Request $request, Rig $rig, callable $do): JsonResponse|RedirectResponse|StreamedResponse
     {
@@ -196,7 +196,7 @@ final readonly class EditController
             try {
                 yield json_encode($then(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n";
             } catch (\Throwable $e) {
-                // The change is made and told: what is missing is what it does elsewhere.
+                // The change is made and reported: only its effects elsewhere are missing.
                 report($e);
             }
         }, headers: ['Content-Type' => 'application/x-ndjson', 'Cache-Control' => 'no-store']);

@@ -44,7 +44,7 @@ final class MadeBookController
         return redirect()->to($request->back())->with('said', 'The book is being made.');
     }
 
-    /** How it stands, for the page that waits for it. */
+    /** Its state, for the page that waits for it. */
     public function show(Rig $rig, MadeBook $book): JsonResponse
     {
         $this->authorize($rig, $book);

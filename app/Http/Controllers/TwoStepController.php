@@ -20,7 +20,7 @@ use Illuminate\Validation\ValidationException;
 /** The second step of signing in: setting it up, ending it, and the code itself. */
 final class TwoStepController
 {
-    /** Under which the secret that is being set up stands in the session. */
+    /** Session key of the secret that is being set up. */
     private const PENDING = 'two-step-secret';
 
     /** Wrong codes of an account, in a minute and in an hour. */

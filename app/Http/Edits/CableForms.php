@@ -227,7 +227,7 @@ final class CableForms
     private static function length(EditFields $in, ?float $was): ?float
     {
         $said = $in->text('length', 40);
-        // What stands there as it was said is not touched: to the inch it would become another length.
+        // What was typed in feet and inches is kept: to the inch it would become another length.
         if ($said === '' || ($was !== null && $said === $in->user->lengths->field($was))) {
             return $said === '' ? null : $was;
         }

@@ -98,7 +98,7 @@ final class ComputerForms
         return $edits === [] ? $in->refuse('difference', 'Nothing of it can be taken over any more.') : $edits;
     }
 
-    /** @return list<RigEdit> how a program opens what it has picked, and which devices it takes besides */
+    /** @return list<RigEdit> how a program opens what it has picked, and which other devices it takes */
     public static function opens(EditFields $in): array
     {
         $at = $in->pointOfUnit();

@@ -25,7 +25,7 @@ final class ControlForms
 {
     private const SLOT = 300;
 
-    /** @return list<RigEdit> a new control, or one that is there with other fields; what it moves stays */
+    /** @return list<RigEdit> a new control, or an existing one with other fields; what it moves stays */
     public static function set(EditFields $in): array
     {
         $rig = $in->rig;

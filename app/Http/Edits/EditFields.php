@@ -40,7 +40,7 @@ final readonly class EditFields extends FormFields
     }
 
     /**
-     * A name for something new: two of one name in one list can't be told apart.
+     * A name for something new: two of one name in one list can't be distinguished.
      *
      * @param  array<array-key, Place|Source|Listener|Situation>  $things  those that are there
      */

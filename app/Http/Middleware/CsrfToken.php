@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\FormToken;
 use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 
-/** Pages send the token that stands in them: a cookie with it, of a name that two copies on one machine would share, is not needed. */
+/** Pages send the token that is in them: a cookie with it, of a name that two copies on one machine would share, is not needed. */
 final class CsrfToken extends ValidateCsrfToken
 {
     protected $addHttpCookie = false;

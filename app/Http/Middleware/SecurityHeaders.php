@@ -9,7 +9,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Everything that a page runs or shows ships with the application: the policy says so, and no script stands in a page. */
+/** Everything that a page runs or shows ships with the application: the policy says so, and no page has a script in it. */
 final class SecurityHeaders
 {
     public const POLICY = "default-src 'none'; script-src 'self'; worker-src 'self'; style-src 'self'; img-src 'self' data:; "

@@ -31,7 +31,7 @@ final class SignInRequest extends FormRequest
     /** Seconds between the password and the code. */
     private const HALFWAY_S = 300;
 
-    /** Under which it stands in the session that the password was right. */
+    /** Session key that says that the password was right. */
     private const HALFWAY = 'halfway';
 
     /**

@@ -11,7 +11,7 @@ use HiddenWire\Core\Rig\Rig;
 final readonly class Column
 {
     /**
-     * @param  list<string>  $path  the keys at which its value stands in an element's object; empty where only the database goes by it
+     * @param  list<string>  $path  the keys of its value in an element's object; empty where only the database goes by it
      * @param  \Closure(never, Rig): mixed  $value  what it holds of an element, as documents say it
      * @param  mixed  $usual  what documents leave out
      * @param  Type|null  $type  of its field, where it holds one

@@ -17,7 +17,7 @@ use HiddenWire\Core\With;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * How one kind of thing of a document lies in a table, by its shape: which column holds which field. Lists whose things others refer to, or
+ * How a kind of thing is stored in a table, by its shape: which column holds which field. Lists whose things others refer to, or
  * that refer to others, have tables of their own.
  */
 final readonly class Table

@@ -25,7 +25,7 @@ export function grid() {
             if (document.activeElement === document.body) this.$root.querySelector('td.chosen a')?.focus();
         },
 
-        // The cells that an element stands for: itself, or a row or column by its head.
+        // The cells that an element selects: itself, or a row or column by its head.
         cellsAt(element) {
             const { cell, row, column } = element?.closest('[data-cell], [data-row], [data-column]')?.dataset ?? {};
             if (cell) return [cell];

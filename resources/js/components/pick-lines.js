@@ -1,5 +1,5 @@
 // The picks of a computer's programs as lines between device and program, dashed as everything inside a computer, pens below them. What the
-// pointer or the keyboard is at stands out. Choosing stays the list.
+// pointer or the focus is on stands out. Choosing is still done by the list.
 const SVG = 'http://www.w3.org/2000/svg';
 
 const line = (path, classes) => {

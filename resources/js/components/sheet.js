@@ -57,7 +57,7 @@ export function sheet() {
             this.judged();
         },
 
-        // One row stands ready behind the last.
+        // One empty row follows the last.
         draw() {
             const chooser = this.chooser();
             const heads = this.shown.map(({ words }) => make('th', { scope: 'col' }, words));
@@ -78,7 +78,7 @@ export function sheet() {
             const isChoice = Object.keys(options).length > 0;
             const list = refers && refers !== 'routes' ? { list: `called-${refers}` } : {};
             const number = kind === 'number' ? { inputmode: 'decimal', class: 'of-number' } : {};
-            // What stands there and is no choice is shown as it stands: it is told, not lost.
+            // A value that is no choice is shown as it is: it is reported, not lost.
             const odd = value === NONE || Object.hasOwn(options, value) ? {} : { [value]: value };
             const known = { [NONE]: NONE, ...options, ...odd };
             const field = isChoice
@@ -192,7 +192,7 @@ export function sheet() {
             this.matrix?.draw();
         },
 
-        // What is wrong is marked where it stands. Rows that say nothing are not counted.
+        // What is wrong is marked in its place. Empty rows are not counted.
         judged() {
             for (const cell of this.table.querySelectorAll('[aria-invalid]')) cell.removeAttribute('aria-invalid');
             const isSaid = (_, i) => Object.values(this.rows[i] ?? {}).some(Boolean);

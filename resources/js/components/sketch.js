@@ -17,7 +17,7 @@ export function sketch() {
             body.delete('_method');
             const answer = await fetch(this.$root.dataset.sketch, { method: 'POST', body, headers: { Accept: 'text/html' } }).catch(() => null);
             if (!answer || number !== this.asked) return;
-            // What is still wrong stands beside the last drawing, which stays.
+            // What is still wrong is shown beside the last drawing, which stays.
             const html = new DOMParser().parseFromString(await answer.text(), 'text/html').body;
             const drawing = document.querySelector('[data-sketched]');
             drawing.querySelector('.trouble')?.remove();

@@ -14,7 +14,7 @@ const NEAR = 0.45;
 const nearest = (field, value) => [...field.options].filter((one) => one.value !== '')
     .map(({ text }) => [likeness(text, value), text]).filter(([how]) => how > NEAR).sort((a, b) => b[0] - a[0]).slice(0, 2).map(([, text]) => text);
 
-// What is pasted and not known stands at its field, with what is near, until something is chosen there.
+// What is pasted and not known is shown at its field, with near matches, until something is chosen there.
 const askAbout = (field, value) => {
     const near = nearest(field, value);
     const note = document.createElement('small');

@@ -2,7 +2,7 @@
 
 const HEIGHT = 15;
 const STEP = 8;
-/** How far from its end a label that hangs to one side still lies on its line. */
+/** How far from its end a label to one side is still on its line. */
 const ASIDE = 8;
 
 const overlap = (a, b, by = 0) => a[0] < b[0] + b[2] + by && b[0] < a[0] + a[2] + by && a[1] < b[1] + b[3] + by && b[1] < a[1] + a[3] + by;

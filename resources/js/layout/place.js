@@ -116,7 +116,7 @@ function costOf(shelf, edges, ports) {
     return lines / Math.max(1, edges.length) * 0.7 + scale * 2;
 }
 
-/** The same, where everything stands already: only the lines are new. */
+/** The same with known positions: only the lines are new. */
 export function keepAll(structure, kept) {
     const ports = {};
     for (const place of structure.places) {

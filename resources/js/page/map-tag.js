@@ -17,7 +17,7 @@ export const nameTag = (frame, isFar) => {
         if (text === '') return;
         tag.textContent = text;
         const around = frame.getBoundingClientRect();
-        // A line is long: its name stands where the pointer is.
+        // A line is long: its name is shown at the pointer.
         const box = at.matches('.line') && event.type === 'pointerover'
             ? new DOMRect(event.clientX, event.clientY, 0, 0)
             : at.getBoundingClientRect();

@@ -4,7 +4,7 @@
 // How often the page was redrawn: what was fetched before the last time is out of date. And how many changes are on their way.
 const state = { drawings: 0, sending: 0, whole: null };
 
-// The session's token stands behind a mask that is new in each answer. One that is the same under its mask stays as it is: forms that
+// The session's token is under a mask that is new in each answer. One that is the same under its mask stays as it is: forms that
 // differ in nothing else are alike.
 const bare = (masked) => {
     const bytes = [...atob(masked)].map((one) => one.charCodeAt(0));
@@ -24,7 +24,7 @@ const keepToken = (next) => {
 
 const ROWS = 'li, tr, article, [data-row]';
 
-// What a form of a change is about, to know it again: its fixed fields, but not how a switch among them stands, nor what it was made from.
+// What a form of a change is about, to know it again: its fixed fields, but neither a switch's state nor what it was made from.
 const aboutOf = (form) => {
     const change = form.querySelector(':scope > input[name=_change]')?.getAttribute('value');
     if (!change) return null;
@@ -74,7 +74,7 @@ const removing = (element, skip) => element.nodeType === Node.ELEMENT_NODE && el
 // What the keyboard can stand on.
 const STOPS = ':is(a[href], button, input:not([type=hidden]), select, textarea)';
 
-// Whoever stood on what has gone stands on what has come into its place.
+// Focus on something that has gone moves to what has taken its place.
 const standAgain = (was, neighbours) => {
     if (was === document.activeElement || was === document.body) return;
     const place = was.isConnected ? was : neighbours.find((one) => one.isConnected);
@@ -120,9 +120,9 @@ export const redraw = (page, sent = null, seen = state.drawings) => {
     const next = typeof page === 'string' ? parsed(page) : page;
     if (!next.querySelector('main#view')) return window.location.reload();
     state.drawings++;
-    // What was sent is no longer half typed: the server says now what stands there.
+    // What was sent is no longer half typed: the server says now what its value is.
     if (sent?.isConnected) sent.reset();
-    // Another view shares nothing with the one that was: it comes whole. What stands around both is morphed.
+    // Another view shares nothing with the one that was: it comes whole. What surrounds both is morphed.
     const isOther = next.body.dataset.view !== document.body.dataset.view;
     if (isOther) replaceView(next);
     const was = document.activeElement ?? document.body;

@@ -78,7 +78,7 @@ export class RouteMatrix {
         if (event.type === 'click') this.settled();
     }
 
-    // A painted route stands where it would if all were painted in the order of the matrix.
+    // A painted route is placed as if all were painted in the order of the matrix.
     join(ends) {
         const points = labelsOf('points');
         const place = ({ from, to }) => points.indexOf(from) * points.length + points.indexOf(to);

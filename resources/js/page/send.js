@@ -40,7 +40,7 @@ const clear = (form) => {
     }
 };
 
-// Each error stands at its field; the first one gets the keyboard.
+// Each error is shown at its field; the first one gets the focus.
 const markAll = (form, errors) => {
     const marked = Object.entries(errors).flatMap(([key, [text]]) => {
         const field = fieldOf(form, key);
@@ -66,7 +66,7 @@ const refuse = (form, said) => {
     const more = count > 1 ? ` ${count - 1} more ${count === 2 ? 'error is' : 'errors are'} marked.` : '';
     const first = count > 0 ? Object.values(errors)[0][0] : said?.message;
     complain(form, first ? `Not saved: ${first}${more}` : NOT_SAVED);
-    // What stands at its field already is only heard once more.
+    // What is shown at its field already is only announced once more.
     document.querySelector('.form-trouble').classList.toggle('visually-hidden', marked === 1 && count === 1);
     if (marked > 0) form.querySelector('[aria-invalid]').scrollIntoView({ block: 'nearest' });
 };

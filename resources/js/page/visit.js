@@ -148,7 +148,7 @@ export const toView = (name) => {
     return new URL(`/rigs/${document.body.dataset.rig}/${name}${situation ? `?situation=${encodeURIComponent(situation)}` : ''}`, address).href;
 };
 
-// The views that are drawn in one frame; what else lies below a rig is a file, or a page of its own.
+// The views that are drawn in one frame; what else is below a rig is a file, or a page of its own.
 const isView = (pathname) => {
     const [, rigs, rig, view, ...more] = pathname.split('/');
     return rigs === 'rigs' && rig === document.body.dataset.rig && more.length === 0

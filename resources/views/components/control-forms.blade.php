@@ -1,5 +1,5 @@
 @props(['page', 'controls', 'control'])
-{{-- The forms of the chosen control: what it is, what it moves besides, and away with it. --}}
+{{-- The forms of the chosen control: what it is, what else it moves, and its removal. --}}
 <x-edit :page="$page" class="hand-form" :fields="['edit' => 'control', 'control' => $control->id]">
     <x-control-fields :page="$page" :control="$control" /><button class="btn btn-sm btn-ink" type="submit">Save</button></x-edit>
 <form class="hand-form" method="get" action="{{ $page->url([]) }}">

@@ -1,5 +1,5 @@
 @props(['control'])
-{{-- A control as it lies: how far it is moved, and its label as it is written there. --}}
+{{-- A control: its position, and its label as printed. --}}
 @php
     use HiddenWire\Core\Equipment\ControlKind;
     $share = ($control->position ?? 50) / 100;

@@ -1,5 +1,5 @@
 @props(['page', 'control', 'knob'])
-{{-- A knob or fader: its level, and what is printed where it stands. --}}
+{{-- A knob or fader: its level, and the mark printed at its position. --}}
 @php $at = ['unit' => $control->unit, 'point' => $control->point->id]; @endphp
 <x-number :page="$page" :fields="['edit' => 'point', ...$at]" :name="$knob->field"
     label="{{ ucfirst($knob->name) }} of {{ $control->point->label }}" :value="$knob->value" :from="$knob->scale->from"

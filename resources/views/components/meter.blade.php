@@ -1,5 +1,5 @@
 @props(['meter'])
-{{-- A meter, lying: zones or printed marks above the line, a notch where a usual level stands, a wedge for each sound. --}}
+{{-- A horizontal meter: zones or printed marks above the line, a notch at a usual level, a wedge for each sound. --}}
 <svg class="meter" viewBox="0 -2 {{ $meter::WIDTH }} 34" width="{{ $meter::WIDTH }}" height="34" aria-hidden="true">
     <path class="meter-line" d="M0,18H{{ $meter::WIDTH }}"/>
     @foreach ($meter->zones as $i => $zone)

@@ -6,7 +6,7 @@
     $more = $pick['also'] === [] ? '' : count($pick['also']).' more at once';
     $says = implode(', ', array_filter([$pick['mode'], $more, $pick['level']['says'] ?? '']));
 @endphp
-{{-- What else there is to a pick: how it is opened, what is taken besides, its level in the system, what is not offered. --}}
+{{-- What else there is to a pick: how it is opened, what else is taken, its level in the system, what is not offered. --}}
 @if ($pick['heldBy'] !== '') <p class="form-trouble">{{ $pick['heldBy'] }} has this device for itself: nothing comes through.</p> @endif
 @if ($pick['isPicked'])
     <details class="stock-more program-level" data-keep>

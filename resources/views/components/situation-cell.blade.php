@@ -1,5 +1,5 @@
 @props(['page', 'cell', 'label', 'url'])
-{{-- How a thing stands in a situation: empty where it is as in the default, and there a click, a number or a choice sets it. --}}
+{{-- The value of a thing in a situation: empty where it is the default's, and there a click, a number or a choice sets it. --}}
 @php $back = "{$label}: as in the default"; @endphp
 @if ($cell->level !== null)
     @php $level = $cell->level; @endphp
