@@ -23,6 +23,8 @@ export const ask = (base, person, path, form = null, headers = {}) => new Promis
     } }, (answer) => {
         const parts = [];
         answer.on('data', (part) => parts.push(part));
+        // A server that dies in the middle of an answer has not answered.
+        answer.on('error', reject);
         answer.on('end', () => {
             const cookie = answer.headers['set-cookie']?.[0]?.split(';')[0];
             if (cookie) person.cookie = cookie;
