@@ -12,9 +12,6 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\KeptHearing;
 use HiddenWire\Core\Signal\UnbuiltGraph;
-use Illuminate\Cache\Lock;
-use Illuminate\Contracts\Cache\Lock as LockContract;
-use Illuminate\Contracts\Cache\LockTimeoutException;
 use Illuminate\Support\Facades\Cache;
 
 /**
@@ -28,9 +25,6 @@ final class Heard
 
     /** How long somebody who asks waits for whoever is hearing the same, in seconds. */
     private const WAIT = 30;
-
-    /** How often they look, in milliseconds. */
-    private const LOOK_MS = 10;
 
     /** Rigs whose hearings are in memory: the one before a change, and the one after it. */
     private const RIGS = 2;
@@ -64,7 +58,8 @@ final class Heard
         if ($kept instanceof KeptHearing) {
             return new Hearing($graph, kept: $kept);
         }
-        $lock = self::locked("{$key}:lock");
+        // Where it takes too long, or there is no room for a lock, it is done twice.
+        $lock = OneOfServer::waitFor($key, self::WAIT);
         try {
             $meanwhile = Packed::get($key);
             if ($meanwhile instanceof KeptHearing) {
@@ -76,19 +71,6 @@ final class Heard
             return $hearing;
         } finally {
             $lock?->release();
-        }
-    }
-
-    /** The lock, once nobody else has it; null where it takes too long, or where there is no room for one: then it is done twice. */
-    private static function locked(string $key): ?LockContract
-    {
-        try {
-            $lock = Cache::lock($key, self::WAIT);
-            ($lock instanceof Lock ? $lock->betweenBlockedAttemptsSleepFor(self::LOOK_MS) : $lock)->block(self::WAIT);
-
-            return $lock;
-        } catch (LockTimeoutException|\ErrorException) {
-            return null;
         }
     }
 

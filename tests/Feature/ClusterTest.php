@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Database\AwayDetector;
 use App\Database\ClusterConnector;
 use App\Jobs\HearOn;
+use App\Rigs\OneOfServer;
 use App\Rigs\RigTransaction;
 use App\Rigs\RowLock;
 use App\Rigs\Turn;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
+use Symfony\Component\Process\Process;
 
 /** @return list<string> lines of the application and the core that hold something */
 function linesWith(string $pattern): array
@@ -36,7 +38,24 @@ it('locks rows in one place, which writes what it locks, and nothing by name on 
     foreach (linesWith('/lockForUpdate\(|sharedLock\(|for update/i') as $line) {
         expect($line)->toStartWith('app/Rigs/RowLock.php:');
     }
-    expect(linesWith('/\bGET_LOCK\b/i'))->toBe([])->and(linesWith('/Cache::lock\(/'))->toHaveCount(1);
+    expect(linesWith('/\bGET_LOCK\b/i'))->toBe([])->and(linesWith('/Cache::lock\(/'))->toBe([]);
+});
+
+it('waits for a hearing that another worker computes, and not for a worker that was killed', function () {
+    $holds = (new Process([PHP_BINARY, '-r', 'require "vendor/autoload.php";
+        $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        config(["cache.stores.disk.lock_path" => $argv[1]]); $held = App\Rigs\OneOfServer::waitFor("hearing", 1);
+        echo $held === null ? "no" : "held"; flush(); sleep(60);', '--', (string) config('cache.stores.disk.lock_path')], base_path()));
+    $holds->start();
+    $holds->waitUntil(fn (string $type, string $said) => $said !== '');
+    expect($holds->getOutput())->toBe('held')->and(OneOfServer::waitFor('hearing', 0.05))->toBeNull();
+    $other = OneOfServer::waitFor('another', 0.05) ?? throw new LogicException('Another name is free');
+    $other->release();
+    $holds->signal(SIGKILL);
+    $freed = OneOfServer::waitFor('hearing', 20);
+    expect($freed)->not->toBeNull();
+    $freed->release();
+    expect(OneOfServer::waitFor('hearing', 0))->not->toBeNull();
 });
 
 it('writes the row that it locks', function () {
