@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Models\Rig as Record;
+use App\Rigs\Causes;
 use App\Rigs\CoreBuild;
 use App\Rigs\Packed;
 use App\Rigs\StoredRig;
@@ -20,6 +21,9 @@ final readonly class WrittenBook
     private const AT_ONCE = 600;
 
     private const SECONDS = 3600;
+
+    /** Ends the name of a book in which the causes are not known. */
+    private const UNEXAMINED = ':unexamined';
 
     /** How long one writing keeps another of the same rig waiting, in seconds. */
     private const WAIT = 60;
@@ -70,10 +74,8 @@ final readonly class WrittenBook
         $edition = Edition::of($this->record, $this->revision, order: $this->order, lengths: $this->lengths);
         $writer = (new BookHtml($edition->drawings, $this->parts, $this->later))->writer($edition->source);
         $body = $writer->body(new Book($edition->source, $this->parts));
-        // Where nobody has looked for the causes yet, it says so: that is true only now.
-        if ($edition->source->causes() !== null) {
-            Packed::put($this->key(), $body, self::SECONDS);
-        }
+        // Where nobody has looked for the causes yet, it says so: that is true only until somebody has.
+        Packed::put($this->key().($edition->source->causes() === null ? self::UNEXAMINED : ''), $body, self::SECONDS);
 
         return $body;
     }
@@ -81,7 +83,9 @@ final readonly class WrittenBook
     /** @phpstan-impure */
     private function kept(): ?BookBody
     {
-        $body = Packed::get($this->key());
+        $key = $this->key();
+        $isExamined = $this->revision === null && Causes::areKnown($this->record);
+        $body = Packed::get($key) ?? ($isExamined ? null : Packed::get($key.self::UNEXAMINED));
 
         return $body instanceof BookBody ? $body : null;
     }
