@@ -29,7 +29,8 @@ final class OneOfServer
     public static function waitFor(string $name, float $seconds): ?self
     {
         $folder = config('cache.stores.disk.lock_path').'/alone';
-        is_dir($folder) || @mkdir($folder, 0775, true);
+        // A command that root runs leaves a folder that the web server can write to.
+        is_dir($folder) || (@mkdir($folder, 0775) && @chown($folder, (int) fileowner(dirname($folder))));
         $path = $folder.'/'.hexdec(hash('xxh32', $name)) % self::FILES;
         // One that a command of another user made can be read, which is enough.
         $file = @fopen($path, 'c') ?: @fopen($path, 'r');
