@@ -52,7 +52,7 @@ final class Hostile
     /** @var list<string> what went wrong, in words */
     public array $failures = [];
 
-    /** @var array<string, array{int, int, int}> how often each change was made, was refused, and had nothing to be made with */
+    /** @var array<string, array{int, int, int}> how often each change was made, was refused, and had nothing to work on */
     public array $edits = [];
 
     /** The rig of the forms as it was begun: what it has become is compared with it. */
@@ -120,7 +120,7 @@ final class Hostile
                 if ($record !== null) {
                     app(DeleteRig::class)($record);
                 }
-                // What is kept ready of rigs that are gone would fill the memory.
+                // What is cached for rigs that were deleted would fill the memory.
                 Cache::flush();
                 $file = mt_rand(0, 99) < self::RARE ? $rareFiles[mt_rand(0, count($rareFiles) - 1)] : $files[mt_rand(0, count($files) - 1)];
                 $record = app(ImportRig::class)($user, (string) file_get_contents($file));

@@ -57,7 +57,7 @@ const mark = () => page.evaluate(() => {
     return number;
 });
 
-// How an element and what is in it look, to tell whether the keyboard shows there at all.
+// How an element and what is in it look, to see whether the keyboard focus shows there at all.
 const drawnAs = (number) => page.evaluate((one) => {
     const element = document.querySelector(`[data-looked="${one}"]`);
     return [element, ...element.querySelectorAll('*')].map((part) => {

@@ -3,7 +3,7 @@
 //   node tests/Bench/load.mjs ADDRESS RATE SECONDS [DOCUMENT]
 //
 // Views of six kinds by turns on copies of the demo rig, each time the whole answer; every tenth request is a change, answered with its page
-// drawn anew. With the document of a large rig one person edits that meanwhile, change by
+// redrawn. With the document of a large rig one person edits that meanwhile, change by
 // change. Prints a line for each limit; ends with 1 where one is
 // missed or an answer is no answer.
 import { readFileSync } from 'node:fs';

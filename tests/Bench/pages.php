@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 /*
  * Signs in like a browser and times the demo's pages and changes: one line each; exit 1 where a page's median, or the 95th percentile of
- * a change (sent, validated, computed anew, the page drawn anew), misses
+ * a change (sent, validated, computed again, the page redrawn), misses
  * its limit in milliseconds.
  */
 [, $base, $limit, $changeLimit] = $argv;

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { test, expect } from '@playwright/test';
 import { documentOf, rigOf, said, signIn } from './hands.js';
 
-// What a person does is counted: a select is two clicks, a drag one, a key that stands for a click one, a field one filled input.
+// What a person does is counted: a select is two clicks, a drag one, a key that replaces a click one, a field one filled input.
 const countedHands = (page) => {
     const done = { clicks: 0, fields: 0, loads: 0 };
     page.on('load', () => done.loads++);

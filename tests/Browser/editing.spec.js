@@ -97,7 +97,7 @@ test('two changes of one thing: the later is told, keeps what it entered, and no
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert')).toContainText('Not saved: The rig has changed meanwhile: Broadcast program: Source 1 fader −6.0 dB');
     await expect(page.getByLabel('Fader of Source 1, dB')).toHaveValue('-9');
-    // Another thing is joined.
+    // Something else is joined.
     await page.getByLabel('Fader of Source 2, dB').fill('-4');
     await page.keyboard.press('Enter');
     await expect(said(page)).toContainText('Joined with what was done meanwhile: Broadcast program: Source 1 fader −6.0 dB');

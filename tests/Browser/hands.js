@@ -103,7 +103,7 @@ export const keyboard = (page) => {
         await to(button);
         await press('Enter');
     };
-    /** Escape: leaves a field, or lets go of what is chosen, which is another page. */
+    /** Escape: leaves a field, or clears what is chosen, which is another page. */
     const letGo = async () => {
         const leads = await page.evaluate(() => !document.activeElement?.matches('input, textarea, select')
             && document.querySelector('[data-menu][open]') === null && document.querySelector('[data-key-close]') !== null);

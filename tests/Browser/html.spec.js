@@ -17,7 +17,7 @@ const validator = new HtmlValidate({
     },
 });
 
-// Two fields of one name can't be told apart by whoever does not see them.
+// Two fields of one name can't be distinguished by a person who does not see them.
 const namesakes = (html) => {
     const names = [...html.matchAll(/<(?:input|select|textarea)\b[^>]*?\baria-label="([^"]*)"/g)].map(([, name]) => name.replace(/\s+/g, ' '));
     return [...new Set(names.filter((name, i) => names.indexOf(name) !== i))];

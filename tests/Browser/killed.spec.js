@@ -31,7 +31,7 @@ test('the database is killed between edits: the page says that nothing was saved
         await server.start();
         expect(server.stored()[DEMO]).toEqual({ what: [expect.any(String), 'Desk mixer: Mic 1 fader −7.0 dB'], isWhole: true });
 
-        // Sent again from where it stands.
+        // Sent again from its present place.
         await fader.press('Enter');
         await expect(said(page)).toContainText('Desk mixer: Mic 1 fader −9.0 dB');
         await expect(page.getByRole('alert')).toHaveCount(0);

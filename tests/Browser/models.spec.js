@@ -126,7 +126,7 @@ test('a model is drawn as it is written, says where it is wrong, and a rig takes
     await expect(live.getByRole('alert')).toContainText('Sockets, row 1, lane point: The model has no point "nowhere"');
     await expect(field(page, 'Lane point of socket 1')).toHaveAttribute('aria-invalid', 'true');
     await field(page, 'Lane point of socket 1').fill('Through');
-    // The last row was filled: another stands ready. Enter goes to the field below.
+    // The last row was filled: another is ready. Enter goes to the field below.
     await field(page, 'Label of socket 1').press('Enter');
     await expect(field(page, 'Label of socket 2')).toBeFocused();
     await page.keyboard.type('Out');
@@ -136,7 +136,7 @@ test('a model is drawn as it is written, says where it is wrong, and a rig takes
     await expect(live.locator('svg .socket')).toHaveCount(2);
     await expect(live.getByRole('alert')).toHaveCount(0);
     await expect(page.locator('[aria-invalid]')).toHaveCount(0);
-    // What a computer sees is its own step: a socket with a link stands there, and what is written there is the socket's.
+    // What a computer sees is its own step: it is a socket with a link, and what is written there is the socket's.
     await expect(page.getByText('None: no socket of it has a link to a computer.')).toBeVisible();
     await field(page, 'Label of socket 3').fill('USB');
     await field(page, 'Connector of socket 3').selectOption({ label: 'USB-C' });
@@ -170,7 +170,7 @@ test('a mixer is said by what it has, drawn and heard as it is said, and kept', 
     await field(page, 'Headphone outputs').fill('1');
     await expect(live.getByRole('alert')).toHaveCount(0);
     await field(page, 'A call has devices of its own').selectOption({ label: 'yes, and never hears itself' });
-    // The row of the call: at the headphones, at what the computer records, and nothing of itself.
+    // The row of the call: at the headphones, at what the computer records, and nothing of the call itself.
     const row = live.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Call', exact: true }) });
     await expect(row.getByRole('cell')).toHaveText(['0.0', '0.0', '·']);
     await noViolations(page);

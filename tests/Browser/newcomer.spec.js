@@ -77,7 +77,7 @@ test('everything goes by keyboard', async ({ page }) => {
     await page.waitForURL(/situation=break/);
     await page.keyboard.press('[');
     await expect(page).not.toHaveURL(/situation/);
-    // From cell to cell by arrows, chosen by Enter, let go by Escape.
+    // From cell to cell by arrows, chosen by Enter, cleared by Escape.
     await page.locator('.hearing tbody td a').first().focus();
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('ArrowRight');

@@ -24,14 +24,14 @@ test('two people work in one rig, see each other and each other\'s changes, and 
     await page.getByLabel('Role').selectOption('edit');
     await page.getByRole('button', { name: 'Invite' }).click();
 
-    // Each is told that the other is there, and sees what they do without loading anything.
+    // Each is shown that the other is there, and sees what they do without loading anything.
     await hers.reload();
     await page.goto(`/rigs/${rig}/recipes?select=unit:broadcast-program`);
     await expect(page.getByText('Ines is here (recipes)')).toBeVisible({ timeout: 60000 });
     await hers.getByLabel('Fader of Source 1, dB').fill('-6');
     await hers.getByLabel('Fader of Source 1, dB').press('Enter');
     await expect(said(hers)).toContainText('Source 1 fader −6.0 dB');
-    // What she is typing meanwhile stays, though the page around it is drawn anew.
+    // What she is typing meanwhile stays, though the page around it is redrawn.
     await hers.getByText(/nothing plugged in/).first().click();
     await hers.getByLabel('Fader of Source 3, dB').focus();
     await hers.keyboard.press('Control+a');

@@ -42,7 +42,7 @@ test('cables are drawn from socket to socket, one after the other, and the map s
         await expect.poll(() => cablesOf(page)).toContain(`${from} ${to}`);
         await expect(page.locator('svg.map .line')).toHaveCount(await cablesOf(page).then((all) => all.length));
     }
-    // Nothing is picked up, nothing was loaded, and the plates stand where they stood.
+    // Nothing is picked up, nothing was loaded, and the plates are where they were.
     await expect(page.locator('.port-here')).toHaveCount(0);
     expect(loads.number).toBe(0);
     const after = await page.locator('[data-unit="eight-input-desk"] .plate-body').boundingBox();

@@ -54,7 +54,7 @@ it('compares two listeners sound by sound, by what they have in common', functio
     'one too loud' => [['a' => -10, 'b' => -4, 'c' => -10], -10.0, [0.0, 6.0, 0.0], ['b' => 6.0]],
     'within 3 dB' => [['a' => 0, 'b' => -3, 'c' => 0], 0.0, [0.0, -3.0, 0.0], []],
     'two off, the farther first' => [['a' => 0, 'b' => -5, 'c' => 8], 0.0, [0.0, -5.0, 8.0], ['c' => 8.0, 'b' => -5.0]],
-    // Of two the middle lies between them.
+    // The median of two is between them.
     'one is not there' => [['a' => -2, 'b' => null, 'c' => -6], -4.0, [2.0, null, -2.0], []],
     'nothing in common' => [['a' => null, 'b' => null, 'c' => null], null, [null, null, null], []],
 ]);

@@ -44,7 +44,7 @@ it('leaves a trace of every field of a document in the book', function () {
     $plain = array_combine($keys, array_map(fn (string $key) => $part($key, $original), $keys));
     $told = [];
     $isTold = function (string $path) use ($every, $of, $part, $plain, &$told): bool {
-        // What stands beside it is likely told in the same part: that is looked at first. What is said of models stands in the appendix.
+        // What is next to it is likely described in the same part: that is looked at first. Models are described in the appendix.
         $beside = preg_replace('~\.[^.]*$~', '', $path);
         $first = $told[$beside] ?? (str_starts_with($path, 'models') ? ['models' => true] : []);
         $tries = 0;

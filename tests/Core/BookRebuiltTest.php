@@ -96,7 +96,7 @@ function drawnForBook(int $seed): Rig
             (new DocumentReader)->read((string) json_encode($try));
             $data = $try;
         } catch (InvalidDocument) {
-            // Another thing is tried.
+            // Something else is tried.
         }
     }
 

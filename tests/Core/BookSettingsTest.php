@@ -107,7 +107,7 @@ it('counts what alone stops a sound of a wish, and what it follows', function ()
             ['points' => ['monitor' => ['auto_mute' => false]], 'routes' => ['a>monitor' => ['on' => false]]],
             [['ann', 'ears', 'must-not']],
         )))->toContain('A → Monitor route')
-        // What is written down is told whether or not it does anything.
+        // What is written down is reported whether or not it does anything.
         ->and(actingAt(handDesk(['points' => ['b' => ['fader' => -5]]])))->toContain('B fader', 'B mute')->not->toContain('B → Main route');
 });
 
@@ -125,7 +125,7 @@ it('prints each unit as tables: mixes in a line each, points with their knobs, t
         ->situation('show', ['desk/a' => ['fader' => 0], 'desk/a>main' => ['on' => false]])
         ->add('controls', ['id' => 'pedal', 'name' => 'Pedal', 'kind' => 'footswitch', 'at' => 'places/desk',
             'moves' => [['at' => 'desk/a', 'set' => 'mute', 'from' => false, 'to' => true, 'law' => 'toggle', 'by' => 'press']]]);
-    // By hand: 45 of 60 dB is three quarters of the knob's way; −30 dB lies between the marks 0 (−60) and 50 (−10), at 30.
+    // By hand: 45 of 60 dB is three quarters of the knob's way; −30 dB is between the marks 0 (−60) and 50 (−10), at 30.
     expect(settingsOf($draft->make()))->toBe([
         ['# Desk'],
         ['Mix', 'Takes', 'Leaves out', 'For'],

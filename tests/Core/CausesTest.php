@@ -196,7 +196,7 @@ it('stops two ways with two changes where it takes two', function () {
 });
 
 it('never cures through the air', function () {
-    // A voice without a wire, near a loudspeaker that plays into another microphone: no cure is one that goes by the room.
+    // A voice without a wire, near a loudspeaker that plays into another microphone: no cure uses the way through the room.
     $draft = Draft::rig()->unit('mic', 'dynamic-microphone')->unit('b', ['points' => [['id' => 'ear', 'kind' => 'ear', 'channels' => 1]]])
         ->source('v', 'mic/capsule')->listener('l', 'b/ear')->wish('v', 'l', 'must');
     $causes = causesOf($draft->make());

@@ -545,7 +545,7 @@ it('says once what a cause and checks say of one thing, and keeps how it was acc
 
 it('tells noise by its kind, where it comes in and what stops it', function () {
     $kinds = fn (Draft $draft): array => array_map(fn (array $one) => "{$one['kind']}: {$one['where']}", (new Noises(new Inspection(new Hearings($draft->make()))))->all);
-    // The room's 35 dB SPL stand 57 dB below the voice; at 50 dB SPL and half a metre no more than 28.
+    // The room's 35 dB SPL are 57 dB below the voice; at 50 dB SPL and half a metre no more than 28.
     expect($kinds(throughDesk(50)))->toBe([])->and($kinds(throughDesk(50, [['about' => 'places/desk', 'kind' => 'noise', 'value' => 50], ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.3]])))
         ->toBe(['hiss: Voice, 26 dB above its noise, most of it from the room']);
     $socket = Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->tone('desk')->unit('rec', 'clip-recorder', 'pc')->cable('trs', 'desk/out', 'pc/line-in')->pick('rec/in-1', ['device' => 'pc/line-in/in'])
@@ -629,7 +629,7 @@ it('tells the whine of a computer\'s output that an isolator does not stop', fun
 });
 
 it('judges the level of a microphone with its converter in it by what that takes', function (float $gain, ?array $measure, float $end, string $from) {
-    // It takes 100 dB SPL at 0 dB. 66 dB at a metre are 82.48 at 15 cm: 17.5 below; the room's 35 stand 65 below.
+    // It takes 100 dB SPL at 0 dB. 66 dB at a metre are 82.48 at 15 cm: 17.5 below; the room's 35 are 65 below.
     $draft = Draft::rig()->place('pc')->unit('pc', 'laptop', 'pc')->unit('mic', 'usb-microphone-plain', 'desk', ['points' => ['mic' => ['gain' => $gain]]])->unit('rec', 'clip-recorder', 'pc')->cable('usb', 'mic/usb', 'pc/usb-1')
         ->pick('rec/in-1', ['device' => 'mic/usb/rec'])->source('voice', 'mic/capsule')->track('tape', 'rec/track-1')->wish('voice', 'tape', 'must')
         ->with(fn (array $d) => ['measures' => array_values(array_filter([$measure]))] + $d);

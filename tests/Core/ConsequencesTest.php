@@ -22,8 +22,8 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Timing\Offsets;
 
 /*
- * What is said of a rig, done to it: what is told to be lost is lost, what is told to mute mutes, what is told to set sets. Of every rig that comes
- * with the application.
+ * What is said of a rig, done to it: what is said to be lost is lost, what is said to mute mutes, what is said to set sets. Of every
+ * shipped rig.
  */
 
 /** @return list<string> who hears what, "source listener" */
@@ -75,7 +75,7 @@ it('mutes a sound for all where it says so, and nothing else', function (string 
         $left = array_map(fn (HeardPair $pair) => "{$source->id} {$pair->listener->id}", $touch->left);
         $expected = array_values(array_filter($before, fn (string $pair) => ! str_starts_with($pair, "{$source->id} ") || in_array($pair, $left, true)));
         $now = hearingOf($muted);
-        // What a unit has kept mute by itself while this was open opens then, as is told: nobody else hears more.
+        // What a unit has kept mute by itself while this was open opens then, as is reported: nobody else hears more.
         $opened = array_merge([], ...array_map(fn (PointRef $at) => $now->field()->listenersBehind($at), $touch->opens));
         $more = array_values(array_diff(pairsOf($now), $expected));
         $reached = array_map(fn ($listener) => is_string($listener) ? $listener : $listener->id, $opened);

@@ -10,7 +10,7 @@ use Tests\Support\Draft;
  *   o as wished (heard or silent)   M missing   L leak   D doubled   1 a side or a part is lost   . nothing said and nothing heard
  * The mistakes: the picture repeater sends the rally to the capture card, whose sound is on in the broadcast program (doubled for the
  * viewers); the old console's lead is a single
- * one (left only wherever it is heard in stereo, half of the game where it is heard in mono); the music is on the archive's track; the
+ * one (left only where it is heard in stereo, half of the game where it is heard in mono); the music is on the archive's track; the
  * chimes follow the system's default, which is the monitor. In Off the desk's phantom power is switched off, which the presenter's booster needs.
  */
 const DEMO_LISTENERS = ['presenter', 'driver-ears', 'viewers', 'archive', 'clip', 'ferry', 'team', 'hall'];

@@ -48,7 +48,7 @@ function smallStudio(): Rig
         ->add('measures', ['about' => 'cables/w-1', 'kind' => 'delay', 'value' => 3])->make();
 }
 
-/** @return mixed what stands at a place of the document, "cables.0.label" */
+/** @return mixed what is at a place of the document, "cables.0.label" */
 function standsAt(Rig $rig, string $path): mixed
 {
     $data = (array) json_decode((string) json_encode((new DocumentWriter)->data($rig)), true);

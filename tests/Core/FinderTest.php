@@ -46,7 +46,7 @@ function suspected(SuspectTable $table, FaultFinder $finder): array
     );
 }
 
-/** @return array<string, string> what ears and meters tell, read off cold hearings of both */
+/** @return array<string, string> what ears and meters show, read off cold hearings of both */
 function signs_the_long_way(Hearings $plan, Hearings $room, string $situation): array
 {
     [$was, $is] = [new Signs($plan->in($situation)), new Signs($room->in($situation))];
@@ -212,7 +212,7 @@ it('expects of a lead that is taken out or changed what then is heard, and finds
         $found = (new FaultFinder($table, $known, [], $doing))->suspicions;
         expect($found)->toHaveCount(1)->and($table->faults[$found[0]->faults[0]]->words)->toBe($fault->words);
     }
-    // Elsewhere to look at all of a unit tells as much.
+    // Elsewhere, looking at all of a unit says as much.
     expect(! $asks || array_intersect_key($kinds, ['unplug' => true, 'swap' => true]) !== [])->toBeTrue();
 })->with([['bell-tower', false], ['planetarium', false], ['tram-cab', true]]);
 

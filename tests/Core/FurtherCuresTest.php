@@ -181,7 +181,7 @@ it('silences a track beyond those that a unit records, and has another let go of
     expect($wanted->pair('bob', 'two')->verdict->value)->toBe('missing')->and($wanted->pair('ann', 'one')->verdict->value)->toBe('unwished')
         ->and(found($wanted, 'computer.one-device'))->toBe(['fault: 2 tracks are asked of U, which has room for 1'])
         ->and(firstCure($wanted))->toBe('Send nothing to t1 of U');
-    // Whoever wants both is told what stands against it.
+    // Who wants both is told what prevents it.
     $both = Examination::of(new Hearings($tracks([['bob', 'two', 'must'], ['ann', 'one', 'must']])->make()))->causes[0];
     expect($both->cures)->toBe([])->and($both->sentence)->toContain('one more than the program opens');
 });

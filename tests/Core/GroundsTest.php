@@ -103,7 +103,7 @@ it('isolates the fewest leads, unbalanced ones first, as trying every set of the
     expect(hums($earthed, array_diff_key($leads, array_flip($out))))->toBeFalse()
         ->and([count($out), count(array_filter($out, fn (int $lead) => $leads[$lead][2] === 'balanced'))])->toBe(fewestToIsolate($earthed, $leads))
         ->and($grounds->channels())->toBe(count($out));
-    // Every circle that is told leads from one end of its lead to the other, each step by a lead or by the earth.
+    // Every reported circle leads from one end of its lead to the other, each step by a lead or by the earth.
     foreach ($grounds->cycles as $cycle) {
         [$from, $to] = [(int) substr($cycle->closing->from->unit, 1), (int) substr($cycle->closing->to->unit, 1)];
         $circle = array_intersect_key($leads, array_flip(array_map($number, [$cycle->closing, ...$cycle->cables])));

@@ -81,7 +81,7 @@ it('gives every unit the controls of its model, and hears what they do', functio
     $rig = handedDesk()->make();
     expect(array_keys(Hands::of($rig)))->toBe(['desk-fader-a-2', 'desk-all', 'desk-shifted'])
         ->and(array_map(fn (Control $one) => (string) $one->at, array_values(Hands::of($rig))))->toBe(['units/desk', 'units/desk', 'units/desk'])
-        // By hand: all stands at 0 dB. The fader has the second alone, the key both; what is held, long or short, is told apart.
+        // By hand: all is at 0 dB. The fader has the second alone, the key both; a long and a short press are distinguished.
         ->and(handed($rig, 'desk-fader-a-2'))->toBe(['two ears: −50.0 dB to 10.0 dB (move)'])
         ->and(handed($rig, 'desk-all'))->toBe(['one ears: 0.0 dB to silent (press)', 'two ears: 0.0 dB to silent (press)'])
         ->and(handed($rig, 'desk-shifted'))->toBe([

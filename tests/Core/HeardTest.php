@@ -279,7 +279,7 @@ it('hears nothing of a device that a program does not open, says so, and has it 
 });
 
 it('lists every tap down to -80 dB, and says what it left out', function () {
-    // A ring of -6.02 dB: a tap is half of the one before, each 1 ms later. The 14th lies at -78.3 dB, the next at -84.3.
+    // A ring of -6.02 dB: a tap is half of the one before, each 1 ms later. The 14th is at -78.3 dB, the next at -84.3.
     $draft = Draft::inside(['a' => 1, 'b' => 1], [['tone', 'a'], ['a', 'b', -6.02, 'straight', 1], ['b', 'a'], ['a', 'ear']]);
     $report = iterator_to_array((new Report)->pairs($draft->hear(), withResponse: true))[0];
     expect($report['response'][0]['taps'])->toHaveCount(14)->and($report['left_out'])->toBeNull();
@@ -292,7 +292,7 @@ it('lists every tap down to -80 dB, and says what it left out', function () {
     $draft = Draft::inside(['hub' => 1] + $points, [['tone', 'hub'], ...$routes, ['hub', 'ear']]);
     $hearing = new Hearing($draft->hear()->graph(), effort: new Effort(20_000));
     $report = iterator_to_array((new Report)->pairs($hearing, withResponse: true))[0];
-    // Of a loop that was not gone round to its end no bound is known.
+    // No bound is known of a loop that was not followed to its end.
     expect($report['left_out'])->toBe(['at_most_db' => null]);
 });
 

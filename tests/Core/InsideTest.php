@@ -96,7 +96,7 @@ function insideRefusals(array $settings, array $unit): array
 
 describe('an output that follows another', function () {
     it('gets what it gets, with its fader or without, but for exceptions', function (array $follows, array $side) {
-        // Ann goes to main at -6 dB, Bob not at all; main's fader stands at -3 dB. Side by itself has both at 0 dB.
+        // Ann goes to main at -6 dB, Bob not at all; main's fader is at -3 dB. Side by itself has both at 0 dB.
         $settings = ['points' => ['main' => ['fader' => -3]], 'routes' => ['ann>main' => ['db' => -6], 'bob>main' => ['on' => false]]];
         expect(inside(ruledDesk($settings, $follows === [] ? [] : ['follows' => ['side' => $follows]])->make(), 'side'))->toBe($side);
     })->with([
@@ -150,7 +150,7 @@ it('copies a recipe once: what can be set stands as in the other output, and mov
     expect(inside($copied, 'phones'))->toBe(['ann' => -6.0, 'bob' => null])->and($copied->units['desk-1']->routes['ann>phones']->tap?->value)->toBe('pre-fader');
     $later = (new SetRoute(new RouteRef('desk-1', 'ann>main'), new RouteSettings(db: Decibels::of(-20))))->applyTo($copied);
     expect(inside($later, 'phones')['ann'])->toBe(-6.0);
-    // In a situation it copies what stands there, and only there.
+    // In a situation it copies what is set there, and only there.
     $late = (new CopyRecipe('desk-1', 'main', 'phones', 'late'))->applyTo($rig);
     expect(inside($late, 'phones', 'late'))->toBe(['ann' => -6.0, 'bob' => null])->and(inside($late, 'phones'))->toBe(['ann' => 0.0, 'bob' => 0.0]);
     expect((new CopyRecipe('desk-1', 'main', 'phones', 'late'))->words($rig))->toBe('Desk-1: Phones gets what Main gets in Late')

@@ -92,7 +92,7 @@ describe('the chain', function () {
         $hearing = throughDesk(50, [['about' => 'sources/voice', 'kind' => 'speech', 'value' => 60], ['about' => 'units/mic/points/capsule', 'kind' => 'distance', 'value' => 0.5],
             ['about' => 'places/desk', 'kind' => 'noise', 'value' => 55]])->hear();
         $chain = Chain::of($hearing->graph(), $hearing->pair('voice', 'tape'));
-        // 60 + 6.02 = 66.02 dB SPL: 26 dB less than before; the room 20 dB more, so the voice stands 66.02 - 55 = 11.0 dB above it.
+        // 60 + 6.02 = 66.02 dB SPL: 26 dB less than before; the room 20 dB more, so the voice is 66.02 - 55 = 11.0 dB above it.
         expect(round((float) $chain?->end, 1))->toBe(-43.7)->and(round((float) $chain?->overNoise(), 1))->toBe(11.0)
             ->and(round((float) $chain?->preamp?->shortDb(), 1))->toBe(15.7);
     });

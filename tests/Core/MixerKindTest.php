@@ -90,7 +90,7 @@ function expected_ends(MixerOptions $has): array
 }
 
 /**
- * What is heard at each mix of each sound, in whole dB; a sound of its own begins before each strip, a listener stands at each bus.
+ * What is heard at each mix of each sound, in whole dB; a sound of its own begins before each strip, a listener is at each bus.
  *
  * @param  array<string, array{string, string}>  $sounds
  * @param  array<string, array{string, string}>  $mixes

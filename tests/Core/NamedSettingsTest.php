@@ -124,7 +124,7 @@ it('prints where a setting is made, how long it holds, and what is printed at a 
     })->make();
     $card = Cards::card(new BookInput($rig), 'unit/box');
     $says = array_map(fn (array $steps) => array_map(fn ($step) => $step->words(), $steps), $card->sections);
-    // -10 dB lies half way between the marks 50 (-20 dB) and 100 (0 dB): 75 %.
+    // -10 dB is half way between the marks 50 (-20 dB) and 100 (0 dB): 75 %.
     expect($says['Set'])->toBe(['Socket carries: all (holds until closed).', 'Lamp: 7 steps.', 'Out: fader −10.0 dB (75 %).'])
         ->and($says['Again at every start'])->toBe(['Socket carries: all (holds until closed).'])
         ->and($card->for)->toBe('Box, Desk, set in its companion program: Sound');

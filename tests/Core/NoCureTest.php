@@ -60,7 +60,7 @@ it('says why there is no cure', function (Draft $draft, string $cause, string $w
 ]);
 
 it('says what it has looked at, and who would pay for what it found', function () {
-    // One switch lets Ann and Bob through; whoever opens it for the one has the other where they must not be.
+    // One switch lets Ann and Bob through; opening it for the one brings the other where they must not be.
     $draft = Draft::rig()->unit('u', ['points' => [['id' => 'a', 'kind' => 'origin', 'channels' => 1], ['id' => 'b', 'kind' => 'origin', 'channels' => 1], ['id' => 'mix', 'kind' => 'bus', 'channels' => 1], EAR],
         'routes' => [['from' => 'a', 'to' => 'mix'], ['from' => 'b', 'to' => 'mix'], ['from' => 'mix', 'to' => 'ear', 'on' => false, 'can' => ['on']]]])
         ->source('ann', 'u/a')->source('bob', 'u/b')->listener('l', 'u/ear')->wish('ann', 'l', 'must')->wish('bob', 'l', 'must-not');

@@ -111,7 +111,7 @@ it('offers lines that say nothing of their direction to be told, and takes them 
     expect($told)->toBe("Playback\nEars\nPlayback\nLoudspeakers\nRecording\nVoice");
     $devices = array_map(fn ($one) => [$one->name, $one->direction->value], DeviceListing::read($told)->devices);
     expect($devices)->toBe([['Ears', 'playback'], ['Loudspeakers', 'playback'], ['Voice', 'recording']]);
-    // A table says it in its columns, a list below its headings: nothing is left to be told.
+    // A table says it in its columns, a list below its headings: nothing is left to be listed.
     expect(DeviceListing::untold("name,direction\nEars,playback"))->toBe([])->and(DeviceListing::untold("Playback\nEars"))->toBe([])
         ->and(DeviceListing::untold("\xff"))->toBe([]);
 });

@@ -75,7 +75,7 @@ it('tells which planned voices a mixed track follows, which it should not, and w
     // Ann speaks, and the captions stay silent.
     $without = ordinaryTake([$pause, [0, 50, -20.0, []], $pause, [1, 40, -22.0, []]], 'oral-history');
     expect($without->says())->toContain('Ann should be on Captions, and it does not follow them.');
-    // Too little of anybody tells nothing.
+    // Too little of anybody says nothing.
     expect(ordinaryTake([[null, 10, 0, []], [0, 50, -20.0, [2 => 0.0]]], 'oral-history')->fits)->toBe([]);
 });
 
@@ -89,6 +89,6 @@ it('knows the wrong microphone where it was marked who spoke', function () {
     )->and($take->spoken)->toEqualWithDelta(['track-1' => 5.0, 'track-2' => 0.0, 'track-3' => 4.0], 1e-6);
     // Unmarked, it is taken for the pupil's voice.
     expect(ordinaryTake($parts)->spoken['track-2'])->toEqualWithDelta(5.0, 1e-6);
-    // Two at once tell nothing of either.
+    // Two at once say nothing of either.
     expect(ordinaryTake($parts, marks: [[$guide, 2.0, 7.0], ['pupil-a', 2.0, 7.0]])->spoken['track-1'])->toBe(0.0);
 });

@@ -10,7 +10,7 @@ use HiddenWire\Core\Signal\Verdict;
 use Tests\Support\Draft;
 
 /**
- * A voice on a strip whose fader stands at -6 dB. Main goes to the hall; the booth gets an aux, the phones either Main or the aux beside it.
+ * A voice on a strip whose fader is at -6 dB. Main goes to the hall; the booth gets an aux, the phones either Main or the aux beside it.
  *
  * @param  list<array<string, mixed>>  $moves  of the one control that somebody has entered
  * @param  array<string, mixed>  $settings  of the desk

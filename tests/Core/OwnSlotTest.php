@@ -25,7 +25,7 @@ function ownSlot(string|Rig $rig, string $source): array
 }
 
 it('moves a sound out of a shared mix in the safe order: muted, at its level, in, left out of the mix, unmuted', function () {
-    // The music stands at -6 dB in what goes out, so its own slot has to be 6 dB down.
+    // The music is at -6 dB in what goes out, so its own slot has to be 6 dB down.
     $rig = (new SetRoute(new RouteRef('soft', 'played-1>feed-1'), new RouteSettings(db: Decibels::of(-6))))
         ->applyTo((new DocumentReader)->read(shipped('starters/puppet-theatre.json')));
     [$rig, $own, $words] = ownSlot($rig, 'music');

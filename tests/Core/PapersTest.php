@@ -134,7 +134,7 @@ it('writes down, changes and removes', function () {
         ->and($more->papers->steps[3]->words())->toBe('On the hour: Feed the cat; wait 30 seconds')
         ->and($rig->papers->steps[0]->words())->toBe('30 minutes before: Switch the lights on')
         ->and($ids((new MoveShowStep('cat', true))->applyTo($more)))->toBe(['lights', 'tea', 'cat', 'out'])
-        // The first of its phase has nowhere to go, whatever stands before it.
+        // The first of its phase has nowhere to go, whatever comes before it.
         ->and($ids((new MoveShowStep('out', true))->applyTo($more)))->toBe(['lights', 'tea', 'out', 'cat'])
         ->and($ids((new RemoveShowStep('tea'))->applyTo($rig)))->toBe(['lights', 'out'])
         ->and((new RemoveShowStep('tea'))->words($rig))->toBe('Removed from the run-down: Put the kettle on');

@@ -312,7 +312,7 @@ describe('what a system hides and does', function () {
         };
         [$plain, $mono] = [$ears([]), $ears(['processing' => ['mono']])];
         expect(round((float) $mono - (float) $plain, 2))->toBe(-6.02);
-        // The others change nothing that can be computed, and are told on the way.
+        // The others change nothing that can be computed, and are reported on the way.
         expect($ears(['processing' => ['automatic-level', 'room-sound']]))->toBe($plain);
         $hops = $room(['processing' => ['automatic-level']])->pair('music', 'room')->arrivals()[0]->hops;
         expect(array_map(fn ($hop) => $hop->label, $hops))->toContain('Room, in the system: automatic level');

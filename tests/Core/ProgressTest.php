@@ -90,7 +90,7 @@ it('says that causes are still being looked for', function () {
 it('names a unit that a wish needs and nothing joins', function () {
     $draft = Draft::rig()->tone('desk')->ear('cans')->wish('desk', 'cans', 'must')
         ->with(fn (array $d) => ['wishes' => [['source' => 'desk', 'listener' => 'cans', 'want' => 'must']]] + $d);
-    // A lead is the cure, so that it stands at Wiring beside the two units that hang loose.
+    // A lead is the cure, so that it is at Wiring beside the two unconnected units.
     expect(marks($draft)['wiring'])->toBe('not begun')->and(progress($draft)->stops['wiring']->open)->toBe(3)
         ->and(next_($draft))->toBe([NextKind::Cure, Stop::Wiring, 'Nothing is plugged into Desk · Out.']);
 });

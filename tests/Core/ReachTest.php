@@ -82,7 +82,7 @@ it('turns a fader\'s law round that runs down, and bends where it is as loud', f
 
 it('says for whom what changes', function () {
     $rig = reach_rig();
-    // By hand: music stands at -16 on the program's fader and comes at -16, so at the top of the fader it comes at 10, at viewers and on
+    // By hand: music is at -16 on the program's fader and comes at -16, so at the top of the fader it comes at 10, at viewers and on
     // the archive alike; the presenter and the driver have it before that fader.
     expect(reach_words($rig, 'box-1', 'on-air'))->toBe(['music viewers' => 'silent to 10.0 dB', 'music archive' => 'silent to 10.0 dB']);
     // In the last situation the program does not run.
@@ -177,7 +177,7 @@ it('says what the hearing says at every stop, of every control of every starter 
                             $told++;
                             expect($is->levels())->toEqualWithDelta($levels, 0.011);
                         } elseif ($differs) {
-                            // Told nowhere: then it differs by less than anybody hears.
+                            // Reported nowhere: then it differs by less than anybody hears.
                             expect(max($levels) - min($levels))->toBeLessThan(0.11);
                         }
                     }

@@ -44,7 +44,7 @@ function recorded(array $tracks): Recordings
     return new Recordings(recorder($tracks)->hear());
 }
 
-/** @return array{string, string, list<string>}|null track, how it stands there, and what else is there */
+/** @return array{string, string, list<string>}|null track, its state there, and what else is there */
 function bestOf(array $tracks, string $sound): ?array
 {
     $best = recorded($tracks)->best(recorder($tracks)->make()->sources[$sound]);

@@ -83,7 +83,7 @@ it('turns up what is shut, and what is too low no further than it goes', functio
 
 it('moves linked levels as far as they go', function () {
     $rig = (new LinkLevels(new RouteRef('desk', 'one>mix'), 'two>mix'))->applyTo(sent(PER_CENT, -20)->make());
-    // Up by 15 dB; the other stands at 0 dB already.
+    // Up by 15 dB; the other is at 0 dB already.
     $moved = (new SetRoute(new RouteRef('desk', 'one>mix'), new RouteSettings(db: Decibels::of(-5))))->applyTo($rig);
     expect($moved->units['desk']->routes['one>mix']->db?->value())->toBe(-5.0)->and($moved->units['desk']->routes['two>mix']->db?->value())->toBe(0.0);
 });

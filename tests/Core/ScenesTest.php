@@ -25,7 +25,7 @@ use HiddenWire\Core\Signal\Hearing;
 use HiddenWire\Core\Signal\SituationDifference;
 use Tests\Support\Draft;
 
-/** The starter without its pictures: every sound stands in scenes by itself. */
+/** The starter without its pictures: every sound is in scenes by itself. */
 function sceneDraft(): Draft
 {
     return pictureDraft()->with(function (array $d) {

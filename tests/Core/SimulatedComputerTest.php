@@ -34,7 +34,7 @@ it('lists what is planned, and whatever has gone wrong after an update is found 
             expect($seen((string) $computer, [$wrong], 1))->toContain($trouble);
         }
     }
-    // A rate is told where one is planned.
+    // A rate is stated where one is planned.
     $set = HiddenWire\Core\Edit\SetDevice::of($rig, new HiddenWire\Core\Rig\DeviceSettings('cast-pc', $lists->of('cast-pc')['mixer/usb/rec']->ref));
     $with = (new HiddenWire\Core\Edit\SetDevice($set->with(rateHz: 48_000)))->applyTo($rig);
     $devices = (new DeviceLists($with, new Wiring($with)))->of('cast-pc');

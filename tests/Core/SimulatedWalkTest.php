@@ -19,7 +19,7 @@ it('says at each step what is heard in the room, and shows its meters', function
         $names = array_map(fn ($one) => $one->source->name, $step->expected);
         expect($fine->says($step))->toBe($step->isSilence() ? 'I hear nothing.' : 'I hear '.HiddenWire\Core\Quantity\Listing::of($names).'.');
     }
-    // Every lead out in turn: whoever lost a sound says so, and nobody else.
+    // Every lead out in turn: who lost a sound says so, and nobody else.
     $changed = 0;
     foreach (Fault::all($rig) as $fault) {
         if (! str_starts_with($fault->words, 'Unplugged')) {

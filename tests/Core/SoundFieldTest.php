@@ -24,7 +24,7 @@ use Tests\Support\TransferFunctions;
 /** Levels closer than this to a threshold may fall on either side of it by rounding, dB. */
 const NEAR_DB = 0.2;
 
-/** How far both methods may be apart: the second lets go of what lies below -80 dB, of which there can be many. */
+/** How far both methods may be apart: the second drops what is below -80 dB, of which there can be many. */
 const APART_DB = 0.15;
 
 /** The first reader that does not say what the second method says, and where; null where all agree. */
@@ -220,7 +220,7 @@ it('answers the same whoever asked before', function () {
     $hearing = new Hearing((new GraphBuilder($rig))->build($rig->base()));
     $work = $hearing->work();
     expect($ask(array_reverse($points)))->toBe($forward)->and(array_filter($forward))->not->toBe([]);
-    // Asked everywhere, what was heard stands: a field that is read spreads nothing anew.
+    // Asked everywhere, what was heard is unchanged: a field that is read spreads nothing again.
     array_map($hearing->field()->levelsAt(...), $points);
     expect($hearing->work())->toBe($work)->and((new Hearing($hearing->graph()))->kept()->pairs)->toEqual($hearing->kept()->pairs);
 });

@@ -113,7 +113,7 @@ it('comes to what its description says', function (string $name) {
     $base = cells($table['table']);
     expect(heardCells(starter($name), null, $letters))->toBe($base);
     $situations = array_map(fn (array $situation) => $situation['id'], json_decode(shipped("starters/{$name}.json"), true)['situations']);
-    // At least a second situation, and each of them told.
+    // At least a second situation, and each of them reported.
     expect(array_keys($table['situations']))->toBe(array_slice($situations, 1))->not->toBe([]);
     foreach ($table['situations'] as $situation => $changed) {
         expect(heardCells(starter($name), $situation, $letters))->toBe([...$base, ...$changed], $situation);

@@ -170,7 +170,7 @@ describe('duckers', function () {
         $other = fn (array $more) => (new DocumentReader)->model(json_decode((string) json_encode([...$data, 'name' => 'Other', ...$more])), 'other', []);
         $swapped = (new SwapUnit('mix', $other([])))->applyTo($rig);
         expect($swapped->units['mix']->effects[0]->values?->by)->toBe(['mic']);
-        // Without the strip for the voice nothing sets it off any more, and that is told.
+        // Without the strip for the voice nothing triggers it any more, and that is reported.
         $without = new SwapUnit('mix', $other([
             'points' => array_values(array_filter($data['points'], fn (array $one) => $one['id'] !== 'mic')),
             'routes' => array_values(array_filter($data['routes'], fn (array $one) => $one['from'] !== 'mic' && $one['to'] !== 'mic')),

@@ -86,7 +86,7 @@ it('lets a turned copy cancel as far as its delay does', function (float $apart,
     '6 microseconds' => [0.006, -19.86, Verdict::Thin, '0.006 ms apart with opposite polarity, thin: bass cancels below 27.8 kHz'],
     // Ci(2.5133) = 0.2818, Ci(0.031416) = -2.8836: 2 - 2 x 3.1654 / 4.3820 = 0.5553. 1 / (6 x 0.05 ms) = 3,333 Hz
     '0.05 ms' => [0.05, -2.55, Verdict::Thin, '0.05 ms apart with opposite polarity, thin: bass cancels below 3.3 kHz'],
-    // Apart: they add by their power. The bass is gone below 1 / (6 x 0.2 ms), the first notch above lies at 1 / 0.2 ms.
+    // Apart: they add by their power. The bass is gone below 1 / (6 x 0.2 ms), the first notch above is at 1 / 0.2 ms.
     '0.2 ms' => [0.2, 3.01, Verdict::Doubled, '0.2 ms apart: opposite polarity, bass cancels below 833 Hz, first notch above at 5.0 kHz'],
 ]);
 
@@ -174,7 +174,7 @@ it('never lets two devices with clocks of their own add at the same time', funct
 });
 
 it('pays a playback device\'s delay once where loopback of it is taken', function () {
-    // The player pays the usual 10 ms of the device; whoever takes loopback of it pays nothing more.
+    // The player pays the usual 10 ms of the device; what takes loopback of it pays nothing more.
     $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('ears', 'usb-headset')->unit('music', 'music-player', 'room')
         ->unit('cast', 'broadcast-program', 'room')
         ->cable('usb', 'ears/usb', 'pc/usb-1')->pick('music/sound', ['device' => 'ears/usb/play'])

@@ -34,7 +34,7 @@ function desk(array $strips, array $buses, array $more = []): array
 /** What a rig with a desk loses when another desk takes its place. */
 function swapped(Draft $draft, array $other): array
 {
-    // The other model comes into the rig on a unit that stands aside.
+    // The other model comes into the rig on a unit that is kept aside.
     $rig = $draft->unit('aside', $other)->make();
     $edit = new SwapUnit('desk', $rig->modelOf('aside'));
 

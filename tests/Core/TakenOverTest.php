@@ -75,7 +75,7 @@ function ofChannels(ChannelGraph $channels): array
     }
     foreach ($channels->parts as $number => $part) {
         $places = array_map(fn (int $channel) => $channels->place[$channel], $part);
-        // A part stands together in the order.
+        // A part is contiguous in the order.
         $isOrder = $isOrder && max($places) - min($places) === count($part) - 1 && array_keys($channels->partOf, $number, true) !== [];
         $parts[implode(' ', $part)] = true;
     }
@@ -172,7 +172,7 @@ it('hears a changed rig as if nothing had been known of it', function (string $f
                     ->and($channels['isOrder'])->toBeTrue($where);
                 $now[$id] = new Hearing($taken, before: $known[$id]);
                 expect(ofHearing($now[$id]))->toEqual(ofHearing(new Hearing($built)), $where);
-                // What is not told as differing is as it was.
+                // What is not reported as differing is as it was.
                 $differing = [];
                 foreach ($now[$id]->differing($known[$id]) as [$was, $is]) {
                     $differing["{$is->source->id} {$is->listener->id}"] = true;

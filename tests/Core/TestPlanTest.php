@@ -47,7 +47,7 @@ function benched_steps(Draft $draft): array
 }
 
 it('plays together what can be told apart, silence alone, and visits each place once, those far away last', function () {
-    // Worked out by hand. Two tunes can't be told apart: the second is a step of its own, wanted or not.
+    // Worked out by hand. Two tunes can't be distinguished: the second is a step of its own, wanted or not.
     expect(benched_steps(benched()))->toBe([
         'base desk hall: Ann speaks; Waltz and Game play: all 3 are heard',
         'base desk hall: Polka plays: it is heard',
@@ -57,7 +57,7 @@ it('plays together what can be told apart, silence alone, and visits each place 
         'base loft me: Polka plays; nothing else sounds: nothing is heard',
         'base far guest: Ann speaks; Waltz and Game play; nothing else sounds: nothing is heard',
         'base far guest: Polka plays; nothing else sounds: nothing is heard',
-        // The desk is not there: nothing of it can be played. Whoever is far away is still last.
+        // The desk is not there: nothing of it can be played. Who is far away is still last.
         'late desk hall: Hum plays; nothing else sounds: nothing is heard',
         'late loft me: Hum plays: it is heard',
     ]);

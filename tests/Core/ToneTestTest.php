@@ -320,7 +320,7 @@ it('names a doubling, a swap and a hum in what the room of the demo records, eac
         ->and($told['hum'])->toBe([['archive', null]])
         ->and($told['swapped'])->toBe([['archive', 'rally'], ['clip', 'rally']])
         ->and($told['doubled'])->toContain(['archive', 'voice'], ['clip', 'voice']);
-    // What the doubling way brings besides, the hearing of that room knows by itself.
+    // What else the doubling way brings, the hearing of that room knows by itself.
     $besides = [];
     foreach ($tones->tracks as $track) {
         $there = array_diff_key((new TonePlan($room->hearing()))->arrivals($track), $tones->arrivals($track));

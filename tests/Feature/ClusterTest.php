@@ -79,7 +79,7 @@ it('has a primary key in every table', function () {
 });
 
 it('tries again at another node what was not committed, and what may have been only where that does nothing twice', function () {
-    // The test's own transaction would stand around it.
+    // The test's own transaction would enclose it.
     DB::rollBack();
     $lost = new PDOException('SQLSTATE[HY000]: General error: 2006 MySQL server has gone away');
     $runs = 0;

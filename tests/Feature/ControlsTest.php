@@ -29,7 +29,7 @@ it('shows each control where it lies, what it moves, and for whom what changes',
         ->assertSee('Broadcast corner')->assertSee('Broadcast program · Music (Source 2), fader: −90.0 dB to 10.0 dB')
         ->assertSee('silent to 10.0 dB')->assertSee('Its label says something else: it moves Rally engine.')
         ->assertSee('Key 2')->assertSee('18 cells change: 7 sounds at 4 listeners');
-    // In another situation it is another thing.
+    // In another situation it is something else.
     $this->get("/rigs/{$this->rig->id}/controls?situation=off")->assertSee('Changes nothing that anybody hears in Off.');
     // The same text comes back from the rows.
     expect((new DocumentWriter)->write(StoredRig::load($this->rig->fresh())))->toBe(shipped('rigs/night-relay.json'));
@@ -43,7 +43,7 @@ it('takes a new control and what it moves, with what is usual for the rest', fun
     expect([$control->name, $control->legend, (string) $control->at, $control->position])->toBe(['Big knob', 'Hall', 'units/mixer', 25.0])
         ->and([$control->moves[0]->from, $control->moves[0]->to, $control->moves[0]->law])->toBe([-90.0, 10.0, Law::Taper]);
     $this->get("/rigs/{$this->rig->id}/controls?control=big-knob")->assertSee('Desk mixer · Main, fader')->assertSee('Remove Big knob');
-    // The same setting once more is moved otherwise, not twice.
+    // The same setting again is moved otherwise, not twice.
     ($this->send)(['edit' => 'control-move', 'control' => 'big-knob', 'what' => 'mixer/main fader', 'from' => '-20', 'law' => 'even'])
         ->assertSessionHasNoErrors();
     expect(($this->control)('big-knob')->moves)->toHaveCount(1)->and(($this->control)('big-knob')->moves[0]->from)->toBe(-20.0);

@@ -113,7 +113,7 @@ it('owns the rigs that are begun in it, by whoever may edit', function () {
         ($this->as)($who)->post('/rigs/blank', ['name' => 'Not theirs', 'crew' => $this->crew->id])->assertNotFound();
     }
     ($this->as)('view')->get("/?crew={$this->crew->id}")->assertOk()->assertSee('Deck two')->assertDontSee('New rig');
-    // All rigs and the crew's own are told apart; another's crew is none.
+    // All rigs and the crew's own are distinguished; another's crew is none.
     app(ImportRig::class)($this->people['view'], shipped('rigs/penny-slot.json'));
     $this->get('/')->assertSee('Deck two')->assertSee('of the crew Night pier')->assertSee('Penny-slot stream');
     $this->get("/?crew={$this->crew->id}")->assertDontSee('Penny-slot stream');

@@ -442,7 +442,7 @@ it('says a document too large in canonical form, and compares with and goes back
     $this->postJson("/rigs/{$rig->id}/revisions/1/restore", ['revision' => 2])->assertStatus(422)
         ->assertJsonPath('message', 'Revision 1 can\'t be read any more, so it can\'t be brought back. Nothing is changed.');
     $this->postJson("/rigs/{$rig->id}/undo", ['revision' => 2])->assertStatus(422);
-    // A page from before meets a change of now: nobody can tell whether they are apart.
+    // A page from before meets a change of now: nobody can say whether they conflict.
     $this->postJson("/rigs/{$rig->id}/edits", ['edit' => 'unplug', 'cable' => 'w-02', 'revision' => 1, 'at_revision' => 1])
         ->assertStatus(409);
     $data = json_decode(shipped('rigs/penny-slot.json'), true);

@@ -15,7 +15,7 @@ it('lets nobody send an edit whose role it is not', function (string $word) {
         auth()->guard('web')->forgetUser();
         $this->flushSession();
         $people[$who] === null || $this->actingAs($people[$who]);
-        // Whatever is asked for, whoever may not change the rig does not even learn what is wrong with it.
+        // Whatever is asked for, who may not change the rig does not even learn what is wrong with it.
         $answer = $this->from('/here')->post("/rigs/{$rig->id}/edits", ['edit' => $word, 'revision' => $rig->revision]);
         expect([$who, $answer->baseResponse->getStatusCode()])->toBe([$who, $status]);
         if ($who === 'guest') {

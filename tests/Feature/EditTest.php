@@ -462,7 +462,7 @@ it('says what a change breaks in situations that the page does not show', functi
     // The weather's source is muted in the base; listening is shown, and has no mute of its own there.
     expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'mute' => '1']))
         ->toContain('No longer heard at Weather track: Sea weather.')->toContain('Not as wished now in Reading the log: Sea weather at Weather track.');
-    // Already broken, so not told again; and nothing is told of what is as it was.
+    // Already broken, so not reported again; and nothing is reported of what is as it was.
     expect($make('listening', ['edit' => 'point', 'unit' => 'rec', 'point' => 'source-2', 'fader' => '-3']))
         ->not->toContain('Not as wished now');
     expect($make('reading', ['edit' => 'wish', 'source' => 'weather', 'listener' => 'ears', 'want' => 'must-not', 'situation' => '']))
@@ -545,7 +545,7 @@ it('forgets the channels of the device before when another is picked', function 
     $now = fn () => array_values(array_filter(RigFromRows::rig($this->rig->fresh())->picks, fn ($pick) => (string) $pick->at === 'clips/in-1'))[0];
     $pick('mixer/usb/rec', '2');
     expect($now()->channels)->toBe([2]);
-    // The form sends the channels field along as it stood.
+    // The form sends the channels field along as it was.
     $pick('system', '2');
     expect($now()->channels)->toBeNull();
     $pick('system', '1');

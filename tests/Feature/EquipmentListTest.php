@@ -48,7 +48,7 @@ it('puts computers at places of their own, programs where the computer is, and t
         'new:desk:Desk', 'new:desk:Desk', 'new:computer:Left', 'new:computer:Left', 'new:computer:Right', 'new:computer:Right',
         'new:tablet:Tablet', 'new:console:Balcony', 'new:console:Balcony', 'new:desk:Desk',
     ])->and($read->places)->toHaveKey('new:computer:Left', 'Left (new)');
-    // Two computers of one name stand at two places, each with its programs.
+    // Two computers of one name are at two places, each with its programs.
     expect(array_column(($this->read)("laptop\ngame\nlaptop\ngame")->lines, 'place'))->toBe([
         'new:computer:Laptop', 'new:computer:Laptop', 'new:computer:Laptop 2', 'new:computer:Laptop 2',
     ]);

@@ -125,7 +125,7 @@ it('keeps the days of a rig, through rows, revisions and documents', function ()
         $this->post("/rigs/{$this->relay->id}/edits", ['edit' => 'describe-rig', 'name' => 'A', 'summary' => '', 'first_day' => $from,
             'last_day' => $to, 'revision' => $this->relay->refresh()->revision])->assertSessionHasErrors($field);
     }
-    // A form that says nothing of days leaves them.
+    // A form without days leaves them unchanged.
     ($this->days)($this->relay, '2026-12-05', '2026-12-06');
     ($this->edit)($this->relay, ['edit' => 'describe-rig', 'name' => 'Other', 'summary' => '']);
     expect($this->relay->refresh())->first_day->toBe('2026-12-05')->name->toBe('Other');

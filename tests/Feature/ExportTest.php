@@ -76,7 +76,7 @@ it('writes graphs that other programs read', function () {
     expect(array_unique($ids))->toBe($ids)
         ->and($path->query('//g:node/g:data[not(@key = /g:graphml/g:key[@for="node"]/@id)]')->length)->toBe(0)
         ->and($path->query('//g:edge/g:data[not(@key = /g:graphml/g:key[@for="edge"]/@id)]')->length)->toBe(0);
-    // Ids are name tokens of the schema; the reference stands beside, as the document has it.
+    // Ids are name tokens of the schema; the reference is next to it, as the document has it.
     expect(array_filter($ids, fn (string $id) => preg_match('/^[\w.:-]+$/D', $id) !== 1))->toBe([])
         ->and($path->query('//g:node/g:data[@key = "node-ref" and text() = "presenter-mic/out"]')->length)->toBe(1);
     ($this->export)('dot');
@@ -126,7 +126,7 @@ it('writes the book as PDF within ten seconds and 256 MiB: fonts embedded, every
         expect($text)->toContain($cable->label);
     }
     expect($text)->toContain('Contents')->toContain('What stands wrong now');
-    // Every word lies within its page, and within the margins but for the maps and feet.
+    // Every word is within its page, and within the margins but for the maps and feet.
     preg_match_all('/<page width="([\d.]+)" height="([\d.]+)">(.*?)<\/page>/s', ($this->tool)('pdftotext', '-bbox', $this->out, '-'), $pages, PREG_SET_ORDER);
     expect(count($pages))->toBeGreaterThan(15);
     foreach ($pages as [, $width, $height, $words]) {
@@ -147,7 +147,7 @@ it('sets a map at eight points or more, and parts it between units', function (s
         [$x, $y, $width, $height] = array_map(floatval(...), explode(' ', $window));
         // By hand: eight points are 2.822 mm, and the smallest letters are 10.5 pixels high.
         expect((float) $found[1][$i] / $width)->toBeGreaterThanOrEqual(2.82 / 10.5);
-        // Neighbours show the same for 8 mm: the cut lies in the middle of that.
+        // Neighbours show the same for 8 mm: the cut is in the middle of that.
         $edge = $sheets === 1 ? 0.0 : 4 / 0.2688;
         $cuts = [[$x + $edge, $x + $width - $edge, 0], [$y + $edge, $y + $height - $edge, 1]];
         foreach ($cuts as [$from, $to, $side]) {
@@ -174,7 +174,7 @@ it('sets a book of up to fifteen leads on twelve pages and one more for each fur
     // Tables are set in nine points, and nothing in fewer than eight.
     preg_match_all('/<fontspec [^>]*size="(\d+)"/', ($this->tool)('pdftohtml', '-xml', '-i', '-stdout', '-zoom', '1', $this->out), $sizes);
     expect(min(array_map(intval(...), $sizes[1])))->toBeGreaterThanOrEqual(7);
-    // No page but the last ends above three fifths of its height; the foot stands in the last 15 mm.
+    // No page but the last ends above three fifths of its height; the foot is in the last 15 mm.
     $pages = explode('<page ', ($this->tool)('pdftotext', '-bbox', $this->out, '-'));
     foreach (array_slice($pages, 1, -1) as $number => $page) {
         preg_match('/height="([\d.]+)"/', $page, $height);
@@ -457,7 +457,7 @@ it('makes the PDF in the background, for whoever asked, and stops when told', fu
     $this->flushSession();
     $this->actingAs($user)->delete("/rigs/{$rig->id}/books/{$book->id}")->assertRedirect();
     Storage::assertMissing($book->file());
-    // Nothing of it stays when the rig goes, or whoever asked for it.
+    // None of it remains when the rig or the one who asked for it is deleted.
     foreach (['rig', 'account'] as $gone) {
         $one = app(ImportRig::class)($user, shipped('rigs/ticket-booth.json'));
         $kept = $one->books()->create(['user_id' => $user->id, 'asked' => ['parts' => null, 'paper' => 'a4', 'revision' => null], 'state' => BookState::Done]);

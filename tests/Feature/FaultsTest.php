@@ -45,7 +45,7 @@ it('asks for a complaint first, hears the suspects beside the page, and names wh
         (new DocumentReader)->read((string) shipped('starters/crab-race.json'))->situations,
     )))->assertOk()->json('heard');
     expect($heard)->toBeGreaterThan(50);
-    // While it was under way it told how far it was, every ten faults.
+    // While it was running it reported its progress, every ten faults.
     $told = (string) $this->getJson("/rigs/{$rig->id}/faults/progress?situation=race")->assertOk()->json('says');
     expect(sscanf($told, '%d of %d faults'))->toBe([intdiv($heard - 1, 10) * 10, $heard]);
     // The player is not heard by the rival: among what does that are the lead of the headset and the one to the service.

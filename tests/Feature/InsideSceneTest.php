@@ -67,7 +67,7 @@ it('never lets two lines of a drawing run on one another, or through a word, or 
         }
         foreach ($lines as $i => $a) {
             foreach (array_slice($lines, $i + 1) as $b) {
-                // Level on level or upright on upright: their boxes are thin, and meet where one lies on the other.
+                // Level on level or upright on upright: their boxes are thin, and meet where one is on the other.
                 expect(($a[0] === $a[2]) === ($b[0] === $b[2]) && $meets($a, $b))->toBeFalse("{$inside->caption}: two lines share a stretch");
             }
             foreach (wordBoxes($scene) as $box) {

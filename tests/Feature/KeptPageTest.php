@@ -24,7 +24,7 @@ beforeEach(function () {
     });
     $this->at = fn (string $view = 'wishes', ?User $by = null): string => (string) $this->actingAs($by ?? $this->owner)
         ->get("/rigs/{$this->rig->id}/{$view}")->assertOk()->getContent();
-    // How often the page is made when it is asked for once more; that it is the same then is seen by making it again.
+    // How often the page is made when it is asked for again; that it is the same then is seen by making it again.
     $this->again = function (string $view = 'wishes'): int {
         config(['app.compare_pages' => false]);
         $before = $this->made;

@@ -51,7 +51,7 @@ it('is written when something is put into it, said for the next page, or gone af
     expect(($this->open)('/t/plain'))->toBe(1)
         // What was said is over now.
         ->and(($this->open)('/t/plain'))->toBe(0)
-        // For this answer alone: nothing of it is kept.
+        // For this answer alone: it is not kept.
         ->and(($this->open)('/t/now'))->toBe(0)
         ->and(($this->open)('/t/renew'))->toBe(1)
         ->and(DB::table('sessions')->count())->toBe(1);

@@ -38,7 +38,7 @@ function lineTrouble(MapGraph $map, array $geometry): array
     foreach ($stretches as $i => [$a, $one]) {
         foreach (array_slice($stretches, $i + 1) as [$b, $other]) {
             $long = [min($one[2], $other[2]) - max($one[0], $other[0]), min($one[3], $other[3]) - max($one[1], $other[1])];
-            // They lie on one another where they meet for a length, not in a point.
+            // They overlap where they meet for a length, not in a point.
             if ($a !== $b && (float) min($long) === 0.0 && max($long) > 0 && array_intersect($ends[$a], $ends[$b]) === []) {
                 $trouble[] = "{$a} lies on {$b}";
             }

@@ -51,7 +51,7 @@ it('holds every library to one version, the indirect ones too, and names no pre-
     preg_match('/"psr\/log": "!=([\d.]+)"/', $composer, $pinned);
     file_put_contents("{$other}/composer.json", str_replace($pinned[0], '"psr/log": "!=1.0.0"', $composer));
     expect($check($other)->successful())->toBeFalse()->and($check($other)->output())->toStartWith("psr/log: {$pinned[1]} is installed, composer.json names 1.0.0.");
-    // Written anew, it is the block that is there.
+    // Written again, it is the block that is there.
     Process::run([PHP_BINARY, "{$other}/bin/pins.php", '--write']);
     expect(file_get_contents("{$other}/composer.json"))->toBe($composer);
     File::deleteDirectory($other);

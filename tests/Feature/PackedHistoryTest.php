@@ -35,7 +35,7 @@ beforeEach(function () {
 it('keeps revisions packed, a full one in fifty, and gives each back byte for byte', function () {
     ($this->change)(119);
     expect(($this->read)())->toBe($this->saved);
-    // By hand: the first is in full and 49 stand on it; so the 51st and the 101st are.
+    // By hand: the first is in full and 49 are differences to it; so the 51st and the 101st are.
     $bases = $this->rig->revisions()->orderBy('number')->pluck('base', 'number');
     expect($bases->filter(fn (?int $base) => $base === null)->keys()->all())->toBe([1, 51, 101])
         ->and($bases[50])->toBe(1)->and($bases[52])->toBe(51)->and($bases[120])->toBe(101)

@@ -69,7 +69,7 @@ it('writes down prices, manuals, systems and licences, and says what is wrong wi
     $describe('music', ['licence' => 'one seat', 'edition' => 'Home', 'system' => 'Quay'])->assertSessionHasNoErrors();
     $music = ($this->now)()->units['music'];
     expect([$music->licence, $music->edition, $music->system])->toBe(['one seat', 'Home', null]);
-    // A form that says nothing of it leaves it.
+    // A form without it leaves it unchanged.
     ($this->edit)(['edit' => 'describe-unit', 'unit' => 'music', 'name' => 'Player'])->assertSessionHasNoErrors();
     expect(($this->now)()->units['music']->licence)->toBe('one seat');
     $this->get("/rigs/{$this->rig->id}/computers")->assertOk()->assertSee('Quay 12.1');

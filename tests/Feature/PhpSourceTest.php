@@ -38,7 +38,7 @@ it('writes the catalogue, which is taken up while core and models are the same',
         $written = include "{$folder}/catalogue.php";
         expect($written['stamp'])->toBe(CoreBuild::stamp().CoreBuild::dataStamp())->and(count($written['make']()))->toBeGreaterThan(100)
             ->and($written['make']())->toEqual($read->models);
-        // What stands there is what is taken: here one model alone.
+        // What is listed there is what is taken: here one model alone.
         $key = array_key_first($read->models);
         $one = "<?php return ['stamp' => '{$written['stamp']}', 'make' => function () {".PhpSource::of([$key => $read->models[$key]]).'}];';
         file_put_contents("{$folder}/catalogue.php", $one);

@@ -289,7 +289,7 @@ it('says how loud a sound begins, and what would blast', function () {
     ($this->edit)(['edit' => 'loudness', 'source' => 'voice', 'loudness' => '0'])->assertSessionHasNoErrors();
     ($this->edit)(['edit' => 'loudness', 'source' => 'rally', 'loudness' => '24', 'measured' => '1'])->assertSessionHasNoErrors();
     expect(($this->now)()->sources['rally']->loudnessWords())->toBe('24.0 dB over nominal, measured');
-    // At the archive the voice stands at 0 dB, the rally at -6 + 24 = 18 dB.
+    // At the archive the voice is at 0 dB, the rally at -6 + 24 = 18 dB.
     $this->get("/rigs/{$this->rig->id}/wishes")->assertOk()->assertSee('Rally engine is 18.0 dB louder than any other sound');
     ($this->edit)(['edit' => 'loudness', 'source' => 'rally', 'loudness' => 'loud'])->assertSessionHasErrors('loudness');
     ($this->edit)(['edit' => 'loudness', 'source' => 'rally', 'loudness' => '', 'measured' => '1'])->assertSessionHasNoErrors();

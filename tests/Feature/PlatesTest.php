@@ -80,7 +80,7 @@ it('opens the catalogue on its families, each model with its sockets, and leads 
     }
     expect(substr_count($page->getContent(), '<svg class="sock '))->toBe(array_sum(array_map(fn ($model) => count($model->sockets), $models)));
     $this->get('/catalogue?family=hub')->assertOk()->assertSee('id="family-hub"', false)->assertDontSee('id="family-mixer"', false);
-    // Somebody else's rig is not told of.
+    // Somebody else's rig is not mentioned.
     $this->flushSession();
     $this->actingAs(User::factory()->create())->get("/catalogue?rig={$this->rig->id}")->assertOk()->assertDontSee($this->rig->name);
 });

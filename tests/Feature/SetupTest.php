@@ -13,7 +13,7 @@ beforeEach(function () {
         file_put_contents("{$this->folder}/bin/{$command}", "#!/bin/sh\necho \"{$command} \$*\" >> {$this->folder}/done\n");
         chmod("{$this->folder}/bin/{$command}", 0755);
     }
-    /** Runs lines of shell with bin/setup.sh at hand; what they print, and what was asked of the machine. */
+    /** Runs lines of shell with bin/setup.sh loaded; what they print, and what was asked of the machine. */
     $this->shell = function (string $lines): array {
         @unlink("{$this->folder}/done");
         $run = Process::path(base_path())->env(['PATH' => "{$this->folder}/bin:".getenv('PATH')])

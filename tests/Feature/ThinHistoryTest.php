@@ -51,7 +51,7 @@ it('keeps the first and last of a day, what is named, used or branched from, and
 });
 
 it('packs anew what stood on a full one that goes', function () {
-    // The full one is in the middle of a day, and 24 to 30 stand on it.
+    // The full one is in the middle of a day, and 24 to 30 are differences to it.
     foreach ($this->rig->revisions()->where('number', '>=', 23)->orderBy('number')->get() as $one) {
         $text = $one->document;
         $one->fill(['document' => $text]);

@@ -116,7 +116,7 @@ it('reads a recording that comes in pieces, and says what is not as planned', fu
 it('goes on from where a piece broke off, and takes nothing twice', function () {
     Queue::fake();
     $bytes = ($this->silence)(2);
-    // A file of a recording that a restored backup knows nothing of.
+    // A file of a recording that a restored backup does not have.
     Storage::put("takes/{$this->rig->id}/".(1 + (int) ToneTake::query()->max('id')).'/0', 'old');
     $to = $this->actingAs($this->owner)->postJson($this->url, ['unit' => 'broadcast', 'situation' => 'on-air',
         'files' => [['name' => 'take.wav', 'bytes' => strlen($bytes)]]])->json('to');

@@ -132,7 +132,7 @@ it('lays the form of an own model out in steps, folds what is empty, and shows w
     expect($open($new))->toBe(['sockets', 'points', 'routes'])
         ->and(array_keys($new->steps()))->toBe(['Which sockets', 'What goes where inside', 'What can be turned and chosen',
             'What a computer sees', 'What it shows', 'What else is known of it']);
-    // Every sheet stands in one step.
+    // Every sheet is in one step.
     expect(array_column(array_merge(...array_values($new->steps())), 'key'))->toEqualCanonicalizing(array_keys(ModelSheets::all()));
     $model = CatalogueFiles::catalogue()->models['eight-input-desk'];
     $from = OwnModelForm::of(null, $model);

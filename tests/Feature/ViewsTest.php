@@ -106,11 +106,11 @@ it('hears a state once for all who ask', function () {
     $forget();
     $first = Heard::in($content, $content->base(), $rig);
     $forget();
-    // What is kept is what is shown: here another's, so that it can be told.
+    // What is kept is what is shown: here another's, so that it can be recognised.
     Heard::keep($rig, $content->base(), new Hearing((new GraphBuilder($content))->build($content->base()), []));
     $forget();
     expect(iterator_to_array(Heard::in($content, $content->base(), $rig)->rows(), false))->toBe([]);
-    // After a change nothing of it holds.
+    // After a change none of it holds.
     $this->actingAs($user)->post("/rigs/{$rig->id}/edits", ['edit' => 'place', 'name' => 'Balcony', 'kind' => 'desk', 'revision' => 1])->assertSessionHasNoErrors();
     $now = StoredRig::load($rig->fresh());
     $forget();

@@ -208,7 +208,7 @@ final class EveryField
     }
 
     /**
-     * Where a field could stand in a document.
+     * Where a field could be in a document.
      *
      * @return list<array{list<int|string>, string, bool}> the way to what has it, its key there, and whether it is said
      */

@@ -10,7 +10,7 @@ final class OwnModels
     private const LISTS = ['Sockets' => 'sockets', 'Points' => 'points', 'Routes' => 'routes', 'Named settings' => 'settings', 'Rules' => 'rules',
         'Automatic mutes' => 'auto_mutes', 'Parts that there may be more of' => 'grows', 'Meters' => 'meters', 'Lamps' => 'lamps'];
 
-    /** Objects in which further figures stand, by list; "effects" of a point is one, of a setting a list. */
+    /** Objects that hold further figures, by list; "effects" of a point is one, of a setting a list. */
     private const OBJECTS = ['gain', 'fader', 'level', 'scale', 'device', 'made_at', 'capsule', 'limits', 'effects'];
 
     private const PARTS = ['lane' => 'lanes', 'effect' => 'effects', 'zone' => 'zones', 'runs on' => 'runs_on', 'when' => 'when', 'between' => 'between'];

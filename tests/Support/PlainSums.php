@@ -395,7 +395,7 @@ final class PlainSums
     }
 
     /**
-     * What the named settings that stand somewhere say of a route or a point; null where none does.
+     * What the named settings of a place say of a route or a point; null where none does.
      *
      * @param  array<string, mixed>  $model
      */

@@ -13,7 +13,7 @@ use HiddenWire\Core\Rig\Wiring;
 
 /**
  * A rig built again by somebody who holds only its book (Markdown, with the appendix of models) and the catalogue: everything by the names
- * that stand there. It shares no code with what writes the book. Of computers it asks which devices their systems list, as one looks at a
+ * that are there. It shares no code with what writes the book. Of computers it asks which devices their systems list, as one looks at a
  * real one.
  */
 final class Rebuilt

@@ -98,7 +98,7 @@ final class TransferFunctions
     /**
      * Holds the engine's response against this at random frequencies: within 0.01 dB where the sound is not in a notch; in one, where a
      * hundredth of a decibel is less than what
-     * lies below the end of the response at -80 dB, within that.
+     * is below the end of the response at -80 dB, within that.
      *
      * @param  array<string, mixed>  $data
      * @param  callable(string): string  $named
@@ -114,7 +114,7 @@ final class TransferFunctions
         $truth = new self($data);
         $loop = $hearing->loops()[0] ?? null;
         if ($loop !== null && $loop->gain->value() > -1.5) {
-            // Close to howling there is no response that could be told by its first 80 dB.
+            // Close to howling there is no response that its first 80 dB could describe.
             expect($loop->isAudible())->toBeTrue();
 
             return;

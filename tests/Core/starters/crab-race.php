@@ -12,7 +12,7 @@ return [
         'K' => 'call/speaker',
         'E' => 'set/ear',
     ],
-    // 10 ms out of the headset or into it; what is taken before the headset's device knows nothing of the ears' fader. A call: 10 at
+    // 10 ms out of the headset or into it; what is taken before the headset's device is not affected by the ears' fader. A call: 10 at
     // each end and 60 between.
     'table' => '
                 ears        race-track  voice-track  rival-ear

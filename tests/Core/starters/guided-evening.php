@@ -18,7 +18,7 @@ return [
         'K' => 'call/speaker',
         'S' => 'speakers/cone',
     ],
-    // Main stands at -2 dB, 8 ms of buffer each way. To the guest: 8 ms, 10 ms in the program, 60 ms of network; back the same. On air
+    // Main is at -2 dB, 8 ms of buffer each way. To the guest: 8 ms, 10 ms in the program, 60 ms of network; back the same. On air
     // the rule keeps the hall silent. In the interval it gets what main gets, by main's fader: -2, half a dB less behind the isolator,
     // by two leads.
     'table' => '

@@ -25,7 +25,7 @@ return [
         'H' => 'horn/sound',
         'N' => 'bulletin/sound',
     ],
-    // The rule keeps the loudspeakers shut on air. They stand at -10 dB, half a dB less behind the isolator, with a lead for each side.
+    // The rule keeps the loudspeakers shut on air. They are at -10 dB, half a dB less behind the isolator, with a lead for each side.
     'table' => '
                 host-ears    reader-ears  studio  viewers       caller-ear
         host    0            1b:aQ/0/0    0       1b:aFc/0/10   1m:aG/0/80

@@ -22,7 +22,7 @@ return [
         'A' => 'chime/sound',
         'B' => 'pages/sound',
     ],
-    // The mixer's fader of the computer stands at -6 dB; the viewers' chimes and pages do not pass it.
+    // The mixer's fader of the computer is at -6 dB; the viewers' chimes and pages do not pass it.
     'table' => '
                ann-ears        ben-ears        viewers
         ann    0               1b:aQ/0/0       1b:aFc/0/10

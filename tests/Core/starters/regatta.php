@@ -16,7 +16,7 @@ return [
         'c' => 'cast/source-1',
         'r' => 'horns/cone',
     ],
-    // The aux takes all three before their faders. An isolator takes 0.5 dB, the horns stand at -6.
+    // The aux takes all three before their faders. An isolator takes 0.5 dB, the horns are at -6.
     'table' => '
                  ears         pier           viewers
         ann      1b:aMP/0/0   0              1b:Xc/-0.5/9

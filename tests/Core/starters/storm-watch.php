@@ -16,7 +16,7 @@ return [
         'o' => 'pc/line-out',
     ],
     // 10 ms of the microphone, 5 in the mixer, 12 at its devices; noise removal and compressor take 12 more and give 4 dB, and the feed
-    // stands at -4.
+    // is at -4.
     'table' => '
                ears          viewers        archive
         voice  0             1b:vAc/0/39    1b:vB/0/27

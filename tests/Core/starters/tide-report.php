@@ -13,7 +13,7 @@ return [
         'H' => 'horn/sound',
         'z' => 'pings/sound',
     ],
-    // The knob of the converter stands at -20 dB; what is taken before the device knows nothing of it.
+    // The knob of the converter is at -20 dB; what is taken before the device is not affected.
     'table' => '
                   ears         viewers
         reporter  0            1b:c/0/10
