@@ -59,11 +59,17 @@ final class Mutations
         Container::getInstance()->add(CacheInterface::class, new NullStore);
         $folder = "{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations";
         is_dir($folder) || mkdir($folder, 0755, true);
-        $coverage = require "{$kept}/coverage.php";
-        assert($coverage instanceof CodeCoverage);
+        $coverage = null;
+        $cases = [];
+        for ($half = 0; $half < self::PROCESSES; $half++) {
+            $one = require "{$kept}/coverage-{$half}.php";
+            assert($one instanceof CodeCoverage);
+            $coverage === null ? $coverage = $one : $coverage->merge($one);
+            $junit = simplexml_load_file("{$kept}/junit-{$half}.xml");
+            array_push($cases, ...($junit === false ? [] : (array) $junit->xpath('//testcase')));
+        }
         $this->covered = $coverage->getData()->lineCoverage();
-        $junit = simplexml_load_file("{$kept}/junit.xml");
-        foreach ($junit === false ? [] : (array) $junit->xpath('//testcase') as $case) {
+        foreach ($cases as $case) {
             $file = (string) $case['file'];
             [$path, $description] = explode('::', $file, 2) + ['', ''];
             $name = self::named((string) $case['class'], Str::evaluable((string) preg_replace('/ with data set .*$/s', '', $description)));
@@ -72,11 +78,20 @@ final class Mutations
         }
     }
 
-    /** @return list<string> what makes a run of all tests with coverage, for this class to read */
-    public static function coverageCommand(string $root, string $kept): array
+    /** @return list<list<string>> what makes a run of all tests with coverage, in parts that run side by side, for this class to read */
+    public static function coverageCommands(string $root, string $kept): array
     {
-        return ['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$root}/core", '-d', 'memory_limit=3G',
-            'vendor/bin/pest', '--colors=never', '--testsuite=Core', "--coverage-php={$kept}/coverage.php", "--log-junit={$kept}/junit.xml"];
+        $files = glob("{$root}/tests/Core/*Test.php") ?: [];
+        // Long files take long, more or less.
+        usort($files, fn (string $a, string $b) => filesize($b) <=> filesize($a) ?: $a <=> $b);
+        $commands = [];
+        for ($half = 0; $half < self::PROCESSES; $half++) {
+            $its = array_values(array_filter($files, fn (int $i) => $i % self::PROCESSES === $half, ARRAY_FILTER_USE_KEY));
+            $commands[] = ['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$root}/core", '-d', 'memory_limit=3G',
+                'vendor/bin/pest', '--colors=never', "--coverage-php={$kept}/coverage-{$half}.php", "--log-junit={$kept}/junit-{$half}.xml", ...$its];
+        }
+
+        return $commands;
     }
 
     private static function named(string $class, string $method): string

@@ -5,6 +5,7 @@
 // Prints what was acknowledged to whom, what stayed without an answer, and how long the longest answer took, as JSON.
 import { readFileSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
+import { saidOf, watchMachine } from './machine.mjs';
 import { ask, revisionOf, tokenOf, wait } from './people.mjs';
 
 const [base, seconds, people] = [process.argv[2], Number(process.argv[3]), JSON.parse(readFileSync(process.argv[4], 'utf8'))];
@@ -106,8 +107,10 @@ for (const one of people) {
     begins.push([one, person, (await asked(person, viewOf(one))).text()]);
 }
 console.error('signed in');
+const watched = watchMachine();
 began = performance.now();
 isOn = true;
 const until = began + seconds * 1000;
 await Promise.all(begins.map((begin) => edits(...begin, until)));
+told.machine = saidOf(watched());
 console.log(JSON.stringify(told));

@@ -47,7 +47,7 @@ if ($argv[1] === 'people') {
     exit(json_encode($people, JSON_THROW_ON_ERROR));
 }
 
-/** @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>, ticks: array<string, array{on: bool, at: int}>, ticked: int}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string, retried: int} $told */
+/** @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>, ticks: array<string, array{on: bool, at: int}>, ticked: int}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string, retried: int, machine: string} $told */
 $told = json_decode((string) file_get_contents($argv[2]), true, flags: JSON_THROW_ON_ERROR);
 $acknowledged = $found = $doubled = $lost = $ticked = $ticksLost = 0;
 foreach ($told['people'] as $one) {
@@ -84,6 +84,7 @@ printf("  edits acknowledged %d, found %d, made twice %d   %s\n", $acknowledged,
 printf("  ticks acknowledged %d, steps that stand otherwise than was answered last %d   %s\n", $ticked, $ticksLost, $ticked > 0 && $ticksLost === 0 ? 'ok' : 'MISSED');
 printf("  requests answered %d, of them sent again %d; refused because another person changed the same thing %d\n", $told['asked'], $told['retried'], $told['refused']);
 printf("  longest time without an answer %.1f s (limit %.0f; %s)   %s\n", $told['longest'], LONGEST_S, $told['longestOf'], $told['longest'] <= LONGEST_S ? 'ok' : 'MISSED');
+printf("    %s\n", $told['machine']);
 printf("  errors seen %d   %s\n", count($told['errors']), $told['errors'] === [] ? 'ok' : 'MISSED');
 foreach (array_slice($told['errors'], 0, 10) as $error) {
     printf("    %s\n", $error);

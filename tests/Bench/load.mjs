@@ -7,6 +7,7 @@
 // change. Prints a line for each limit; ends with 1 where one is
 // missed or an answer is no answer.
 import { readFileSync } from 'node:fs';
+import { saidOf, watchMachine } from './machine.mjs';
 import { ask, importRig, revisionOf, rigNamed, signIn, tokenOf, wait } from './people.mjs';
 
 const [base, rate, seconds, large] = [process.argv[2], Number(process.argv[3]), Number(process.argv[4]), process.argv[5]];
@@ -70,6 +71,7 @@ const alone = large ? (async () => {
     }
 })() : null;
 
+const watched = watchMachine();
 const all = Math.round(rate * seconds);
 const begun = performance.now();
 const waiting = [];
@@ -86,6 +88,7 @@ await Promise.all(waiting);
 const took = (performance.now() - begun) / 1000;
 isOn = false;
 await alone;
+console.log(`  ${saidOf(watched())}`);
 console.log(`  ${all} requests at ${rate} a second, answered in ${took.toFixed(1)} s (${(all / took).toFixed(1)} a second), ${wrong} not as they should be   ${wrong === 0 ? 'ok' : 'MISSED'}`);
 console.log(`  views: median ${percentile(times.view, 0.5).toFixed(0)} ms, 95th ${percentile(times.view, 0.95).toFixed(0)} ms, 99th ${percentile(times.view, 0.99).toFixed(0)} ms; changes: median ${percentile(times.edit, 0.5).toFixed(0)} ms, 95th ${percentile(times.edit, 0.95).toFixed(0)} ms`);
 if (large) {

@@ -14,6 +14,7 @@ use Illuminate\Database\Events\TransactionCommitting;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\RateLimiter;
 use Symfony\Component\Process\Process;
 
@@ -56,6 +57,18 @@ it('waits for a hearing that another worker computes, and not for a worker that 
     expect($freed)->not->toBeNull();
     $freed->release();
     expect(OneOfServer::waitFor('hearing', 0))->not->toBeNull();
+});
+
+it('gives the folder of locks to whoever has the folder around it, also where root makes it', function () {
+    $around = sys_get_temp_dir().'/hidden-wire-locks-'.getmypid();
+    mkdir($around, 0755);
+    if (posix_geteuid() === 0) {
+        chown($around, 'nobody');
+    }
+    config(['cache.stores.disk.lock_path' => $around]);
+    expect(OneOfServer::waitFor('hearing', 0))->not->toBeNull()
+        ->and(fileowner("{$around}/alone"))->toBe(fileowner($around))->and(fileperms("{$around}/alone") & 0700)->toBe(0700);
+    File::deleteDirectory($around);
 });
 
 it('writes the row that it locks', function () {

@@ -13,13 +13,16 @@ use App\Exports\MapSheets;
 use App\Exports\NotInstalled;
 use App\Exports\Paper;
 use App\Exports\Typesetter;
+use App\Exports\WrittenBook;
 use App\Jobs\MakeBook;
 use App\Jobs\Stopped;
 use App\Models\BookState;
 use App\Models\MadeBook;
 use App\Models\Share;
 use App\Models\User;
+use App\Rigs\Causes;
 use App\Rigs\RigFromRows;
+use App\Rigs\StoredRig;
 use App\ViewModels\MapDepth;
 use HiddenWire\Core\Book\BookInput;
 use HiddenWire\Core\Document\DocumentReader;
@@ -337,6 +340,21 @@ it('has long chapters of the book come after its page, word for word as in the f
     expect(array_intersect($keys[1], array_column($later, 2)))->toBe([]);
     $this->flushSession();
     $this->actingAs(User::factory()->create())->get("/rigs/{$rig->id}/book/chapter/mixes")->assertNotFound();
+});
+
+it('keeps the book of a large rig in which nobody has looked for the causes, until somebody has', function () {
+    $data = json_decode(shipped('rigs/penny-slot.json'), true, flags: JSON_THROW_ON_ERROR);
+    // More than 150 units, for which no page waits, and with their situations more than 600, whose book is not written at once.
+    for ($i = 1; $i <= 300; $i++) {
+        $data['units'][] = ['id' => "spare-{$i}", 'name' => "Spare {$i}"] + $data['units'][0];
+    }
+    $rig = app(ImportRig::class)(User::factory()->create(), json_encode($data, JSON_THROW_ON_ERROR));
+    $book = new WrittenBook($rig, ['cover', 'findings']);
+    expect($book->atOnce())->toBeNull();
+    $written = $book->html();
+    expect($book->atOnce())->toBe($written)->and(Causes::areKnown($rig))->toBeFalse();
+    Causes::of($rig, StoredRig::load($rig));
+    expect($book->atOnce())->toBeNull()->and($book->html())->not->toBe($written);
 });
 
 it('shows the book to whoever has the link, as long as it holds, and nothing else', function () {
