@@ -34,6 +34,21 @@ it('makes an edit once, however often it is sent, and answers as the first time'
     expect(($this->names)())->toContain('Horn');
 });
 
+it('keeps the whole answer by one statement, and by none where it is what the edit has stored itself', function () {
+    $json = ['Accept' => 'application/json'];
+    $writes = 0;
+    DB::listen(function ($query) use (&$writes): void {
+        $writes += str_starts_with($query->sql, 'update `sent_edits`') ? 1 : 0;
+    });
+    // A sound that begins nowhere is heard by nobody yet: there is nothing to add to what was done.
+    $plain = ($this->send)($this->bell + ['edit_id' => 'a1'], $json)->assertOk()->json('said');
+    expect($plain)->toBe(SentEdit::query()->sole()->said)->and($writes)->toBe(0);
+    // Without the headset's lead the voice is lost, here and in the other situation.
+    $all = ($this->send)(['edit' => 'unplug', 'cable' => 'w-01', 'edit_id' => 'a2'], $json)->assertOk()->json('said');
+    $kept = SentEdit::query()->where('more', '!=', '')->sole();
+    expect($writes)->toBe(1)->and($kept->more)->toStartWith('Not as wished now in ')->and($all)->toBe("{$kept->said} · {$kept->more}");
+});
+
 it('tells in lines once more what it has told, also what it does elsewhere', function () {
     $lines = function (): array {
         $headers = ['Accept' => 'application/json', 'X-Lines' => '1', 'X-Page' => route('rigs.wishes', $this->rig->id)];

@@ -139,11 +139,12 @@ final readonly class EditController
         try {
             $made = $do();
             $said = is_string($made) ? $made : $made->told($shown);
-            $more = fn (): string => $this->kept($id, 'more', is_string($made) ? '' : $made->toldElsewhere($shown));
-            $this->kept($id, 'said', $said);
+            $more = fn (): string => is_string($made) ? '' : $made->toldElsewhere($shown);
+            $isKept = is_string($made) || $said === $made->words;
         } catch (AlreadyMade $e) {
-            $said = $e->edit->said;
+            [$said, $isKept] = [$e->edit->said, true];
             $more = fn (): string => $e->edit->more ?? '';
+            $id = null;
         } catch (StaleEdit $e) {
             return $this->refusal($request, $e->getMessage(), 409);
         } catch (UnreadableRevision $e) {
@@ -159,11 +160,19 @@ final readonly class EditController
             );
         }
         if ($request->expectsJson() && $request->headers->has('X-Lines')) {
+            $this->keep($id, $isKept ? [] : ['said' => $said]);
             $request->session()->now('said', $said);
 
-            return $this->inLines(['said' => $said, 'page' => $this->drawn($request, $rig)], fn (): array => ['more' => $more()]);
+            return $this->inLines(['said' => $said, 'page' => $this->drawn($request, $rig)], function () use ($id, $more): array {
+                $elsewhere = $more();
+                $this->keep($id, array_filter(['more' => $elsewhere]));
+
+                return ['more' => $elsewhere];
+            });
         }
-        $said = implode(' · ', array_filter([$said, $more()]));
+        $elsewhere = $more();
+        $this->keep($id, array_filter(['said' => $isKept ? '' : $said, 'more' => $elsewhere]));
+        $said = implode(' · ', array_filter([$said, $elsewhere]));
         if ($request->expectsJson()) {
             $request->session()->now('said', $said);
 
@@ -173,14 +182,16 @@ final readonly class EditController
         return back()->with('said', $said);
     }
 
-    /** Keeps what is answered with the edit's id, for one that asks again. */
-    private function kept(?string $id, string $as, string $words): string
+    /**
+     * Keeps what is answered with the edit's id, for one that asks again.
+     *
+     * @param  array<string, string>  $answer  what differs from what the edit has stored itself
+     */
+    private function keep(?string $id, array $answer): void
     {
-        if ($id !== null) {
-            SentEdit::query()->whereKey($id)->update([$as => $words]);
+        if ($id !== null && $answer !== []) {
+            SentEdit::query()->whereKey($id)->update($answer);
         }
-
-        return $words;
     }
 
     /**
