@@ -271,8 +271,13 @@ supervise() {
     local settings="$RUN/supervisor-$1.conf" user=""
     [ "$(id -u)" != 0 ] || user=user=root
     { fill supervisor.conf root "$ROOT" run "$RUN" name "$1" socket "$SHORT-$1.ctl" user "$user"; printf '%s\n' "$2"; } > "$settings"
+    supervise_again "$1"
+}
+
+# supervise_again NAME: a supervisor that was killed, by the settings that it had.
+supervise_again() {
     # Nothing that goes on after us may hold what we have locked.
-    setsid env "${SUPERVISED[@]}" supervisord -c "$settings" >> "$RUN/supervisor-$1.log" 2>&1 < /dev/null 8>&- 9>&- &
+    setsid env "${SUPERVISED[@]}" supervisord -c "$RUN/supervisor-$1.conf" >> "$RUN/supervisor-$1.log" 2>&1 < /dev/null 8>&- 9>&- &
     SUPERVISOR=$!
     # Whoever watches over it says what has died.
     disown "$SUPERVISOR"
@@ -453,9 +458,20 @@ serve() {
         listen "listen 127.0.0.1:$1;" listens_on 127.0.0.1)" > "$folder/nginx.conf"
     supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")" \
         queues "default${APP_NODE:+,node-$APP_NODE}" nice "${APP_NODE:+nice -n 10 }")"
+    await_server "$1"
+}
+
+# serve_again PORT: a server that was killed, with the settings that it has read: what it computed and compiled is there still.
+serve_again() {
+    SUPERVISED=(APP_CONFIG_CACHE="$RUN/server-$1/config.php" APP_ROUTES_CACHE="$RUN/server-$1/routes.php")
+    supervise_again "server-$1"
+    await_server "$1"
+}
+
+await_server() {
+    local waited=0
     SERVER=$SUPERVISOR
     SUPERVISED=()
-    local waited=0
     until answers "$1"; do
         sleep 0.1
         waited=$((waited + 1))

@@ -11,15 +11,24 @@ use PDO;
 /**
  * Connects to the first node of a cluster that answers and takes part, in the order in which they are named (`DB_HOST=10.0.0.1,10.0.0.2`):
  * that two web nodes write at two database nodes only while one of these is away keeps conflicts rare. A node that did not answer is passed
- * over for some seconds. Where one host is named, it is that one, as ever.
+ * over for some seconds, and has to greet before it is asked again. Where one host is named, it is that one, as ever.
  */
 final class ClusterConnector extends MariaDbConnector
 {
     /** Seconds for which a node that did not answer is asked last. */
     private const AWAY_S = 5;
 
+    /** Seconds for which it is asked whether it greets before it is connected to. */
+    private const DOUBTED_S = 60;
+
+    /** Seconds that it has for that. */
+    private const GREETS_S = 0.5;
+
     /** Seconds that a node has to take a connection. */
     private const CONNECT_S = 2;
+
+    /** Seconds after which a node that says nothing is lost to a web request. */
+    private const READ_S = '20';
 
     /** Seconds for which it is tried. */
     private const AGREE_S = 4;
@@ -45,6 +54,7 @@ final class ClusterConnector extends MariaDbConnector
         if (count($hosts) === 1) {
             return parent::connect($config);
         }
+        PHP_SAPI === 'fpm-fcgi' && ini_set('mysqlnd.net_read_timeout', self::READ_S);
         // When a node dies, the others take a second or two to agree that they go on without it.
         $until = hrtime(true) + self::AGREE_S * 1_000_000_000;
         while (true) {
@@ -100,29 +110,52 @@ final class ClusterConnector extends MariaDbConnector
      */
     private function first(array $hosts, array $config): PDO
     {
-        $away = [];
+        $away = $failed = [];
         foreach ($hosts as $host) {
-            $away[$host] = Cache::store('disk')->has(self::key($host));
+            $failed[$host] = Cache::store('disk')->get(self::key($host));
+            $away[$host] = is_int($failed[$host]) && time() - $failed[$host] < self::AWAY_S;
         }
         asort($away);
         $last = $behind = null;
-        foreach ($away as $host => $wasAway) {
+        foreach (array_keys($away) as $host) {
             try {
+                $failed[$host] === null || self::greet($host, (int) $config['port']);
                 $pdo = parent::connect(['host' => $host, 'is_node' => true] + $config);
                 if (self::isLevel($pdo)) {
                     self::catchUp($pdo);
-                    $wasAway && Cache::store('disk')->forget(self::key($host));
+                    $failed[$host] === null || Cache::store('disk')->forget(self::key($host));
 
                     return $pdo;
                 }
                 $behind ??= $pdo;
             } catch (\PDOException $e) {
                 $last = $e;
-                Cache::store('disk')->put(self::key($host), true, self::AWAY_S);
+                Cache::store('disk')->put(self::key($host), time(), self::DOUBTED_S);
             }
         }
 
         return $behind ?? throw $last;
+    }
+
+    /**
+     * A node that is starting takes connections for some seconds before it says anything; who connects then waits until it does, however
+     * short the time to connect is set.
+     *
+     * @throws \PDOException when it does not greet in time
+     */
+    private static function greet(string $host, int $port): void
+    {
+        $socket = @stream_socket_client("tcp://{$host}:{$port}", timeout: self::GREETS_S);
+        $greeting = '';
+        if ($socket !== false) {
+            stream_set_timeout($socket, 0, (int) (self::GREETS_S * 1_000_000));
+            $greeting = (string) fread($socket, 5);
+            fclose($socket);
+        }
+        // Its length, a number, and the protocol: 10 since ever.
+        if (substr($greeting, 4) !== "\x0a") {
+            throw new \PDOException('SQLSTATE[HY000] [2002] Connection timed out: this node does not greet yet.');
+        }
     }
 
     /** @return non-empty-list<string> */

@@ -150,6 +150,20 @@ it('passes over a node that is not there, and takes none that is no part of a cl
     expect((new ClusterConnector)->connect(['host' => '127.0.0.1'] + $config)->query('SELECT 1')->fetchColumn())->toBe(1);
 });
 
+it('passes over a node that takes connections and says nothing yet, as one that is starting does', function () {
+    $config = ['host' => '127.0.0.9,127.0.0.1'] + config('database.connections.mariadb');
+    $starting = stream_socket_server("tcp://127.0.0.9:{$config['port']}") ?: throw new LogicException('The port is free there');
+    $away = Cache::store('disk');
+    // It did not answer a while ago, and is the first to be asked again.
+    $away->put('database-away:127.0.0.9', time() - 30, 60);
+    // Without a greeting to wait for, this would never end. The other one is no part of a cluster.
+    expect(fn () => (new ClusterConnector)->connect($config))->toThrow(PDOException::class, 'does not take part')
+        ->and($away->get('database-away:127.0.0.9'))->toBeGreaterThan(time() - 30);
+    fclose($starting);
+    $away->forget('database-away:127.0.0.9');
+    $away->forget('database-away:127.0.0.1');
+});
+
 it('sets a connection up as it connects, once', function () {
     $config = ['host' => '127.0.0.1'] + config('database.connections.mariadb');
     $pdo = (new ClusterConnector)->connect($config);
