@@ -468,6 +468,7 @@ serve_again() {
     await_server "$1"
 }
 
+# await_server PORT: until what was just started answers there.
 await_server() {
     local waited=0
     SERVER=$SUPERVISOR
