@@ -427,7 +427,9 @@ stop_database() {
 serve() {
     local name="server-$1" folder="$RUN/server-$1" account version user="" owner="" socket
     end_supervisor "$name"
-    mkdir -p "$folder/temporary"
+    mkdir -p "$folder/temporary" "$folder/compiled"
+    # Read as code, and the settings are in it.
+    chmod 700 "$folder/compiled"
     SERVED_PORT=$1
     # Settings and addresses are read once, for this server only, and hold secrets: for nobody else's eyes, and gone when it stops.
     SUPERVISED=(APP_CONFIG_CACHE="$folder/config.php" APP_ROUTES_CACHE="$folder/routes.php")
@@ -441,7 +443,7 @@ serve() {
         # Some archives of libraries hold files that only their owner may read.
         [ -z "$(find vendor -not -perm -o+r -print -quit)" ] || chmod -R o+rX vendor
         chown -R "$account" storage/framework storage/logs storage/app ${CACHE_PATH:+"$CACHE_PATH" "$VIEW_COMPILED_PATH"} \
-            "$folder/config.php" "$folder/routes.php" "$folder/catalogue.php" "$folder/temporary"
+            "$folder/config.php" "$folder/routes.php" "$folder/catalogue.php" "$folder/temporary" "$folder/compiled"
     fi
     if [ "$(id -u)" = 0 ]; then
         user="user = $account"$'\n'"group = $account"

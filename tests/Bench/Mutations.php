@@ -12,6 +12,7 @@ use Pest\Mutate\Support\MutationGenerator;
 use Pest\Support\Container;
 use Pest\Support\Str;
 use Psr\SimpleCache\CacheInterface;
+use RuntimeException;
 use SebastianBergmann\CodeCoverage\CodeCoverage;
 use Symfony\Component\Finder\Finder;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
@@ -44,8 +45,8 @@ final class Mutations
         Equality\NotEqualToNotIdentical::class,
     ];
 
-    /** @var array<string, array<int, list<string>|null>> names of tests, by file and line */
-    private array $covered;
+    /** @var array<string, array<int, list<string>>> names of tests, by file of the core and line */
+    private array $covered = [];
 
     /** @var array<string, float> seconds of each test with all its datasets, by name */
     private array $seconds = [];
@@ -53,45 +54,115 @@ final class Mutations
     /** @var array<string, string> its file, by name */
     private array $files = [];
 
-    public function __construct(private readonly string $root, private readonly string $kept)
+    /**
+     * Runs every test file with coverage whose result is not kept already.
+     *
+     * @param  string  $kept  folder for results, each under the state of the core, of the tests' support and of its test file
+     * @param  callable(string): void  $say
+     *
+     * @throws RuntimeException if a test fails
+     */
+    public function __construct(private readonly string $root, string $kept, callable $say)
     {
         // The plugin keeps mutants in a folder of its own, and here nothing of them.
         Container::getInstance()->add(CacheInterface::class, new NullStore);
-        $folder = "{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations";
-        is_dir($folder) || mkdir($folder, 0755, true);
-        $coverage = null;
-        $cases = [];
-        for ($half = 0; $half < self::PROCESSES; $half++) {
-            $one = require "{$kept}/coverage-{$half}.php";
-            assert($one instanceof CodeCoverage);
-            $coverage === null ? $coverage = $one : $coverage->merge($one);
-            $junit = simplexml_load_file("{$kept}/junit-{$half}.xml");
-            array_push($cases, ...($junit === false ? [] : (array) $junit->xpath('//testcase')));
+        foreach (["{$root}/vendor/pestphp/pest-plugin-mutate/.temp/mutations", $kept] as $folder) {
+            is_dir($folder) || mkdir($folder, 0755, true);
         }
-        $this->covered = $coverage->getData()->lineCoverage();
-        foreach ($cases as $case) {
-            $file = (string) $case['file'];
-            [$path, $description] = explode('::', $file, 2) + ['', ''];
-            $name = self::named((string) $case['class'], Str::evaluable((string) preg_replace('/ with data set .*$/s', '', $description)));
-            $this->seconds[$name] = ($this->seconds[$name] ?? 0.0) + (float) $case['time'];
-            $this->files[$name] = $path;
+        $results = $this->results($kept);
+        $this->collect(array_filter($results, fn (string $result) => ! is_file($result)), $say);
+        array_map(unlink(...), array_filter(array_diff(glob("{$kept}/*") ?: [], $results), is_file(...)));
+        foreach ($results as $result) {
+            $of = unserialize((string) file_get_contents($result), ['allowed_classes' => false]);
+            assert(is_array($of));
+            $this->seconds += $of['seconds'];
+            $this->files += $of['files'];
+            foreach ($of['covered'] as $file => $lines) {
+                foreach ($lines as $line => $names) {
+                    $this->covered[$file][$line] = [...$this->covered[$file][$line] ?? [], ...$names];
+                }
+            }
         }
     }
 
-    /** @return list<list<string>> what makes a run of all tests with coverage, in parts that run side by side, for this class to read */
-    public static function coverageCommands(string $root, string $kept): array
+    /** @return array<string, string> where the result of each test file is kept, by its path, large ones first: they take long, more or less */
+    private function results(string $kept): array
     {
-        $files = glob("{$root}/tests/Core/*Test.php") ?: [];
-        // Long files take long, more or less.
+        $shared = hash('xxh64', implode("\n", array_map(
+            fn (string $file) => $file.md5_file($file),
+            array_merge(...array_map(fn (string $one) => glob("{$this->root}/{$one}") ?: [], ['core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php',
+                'tests/Support/*.php', 'tests/Pest.php', 'tests/Core/findings.php', 'tests/Core/starters/*'])),
+        )));
+        $files = glob("{$this->root}/tests/Core/*Test.php") ?: [];
         usort($files, fn (string $a, string $b) => filesize($b) <=> filesize($a) ?: $a <=> $b);
-        $commands = [];
-        for ($half = 0; $half < self::PROCESSES; $half++) {
-            $its = array_values(array_filter($files, fn (int $i) => $i % self::PROCESSES === $half, ARRAY_FILTER_USE_KEY));
-            $commands[] = ['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$root}/core", '-d', 'memory_limit=3G',
-                'vendor/bin/pest', '--colors=never', "--coverage-php={$kept}/coverage-{$half}.php", "--log-junit={$kept}/junit-{$half}.xml", ...$its];
+
+        return array_combine($files, array_map(fn (string $file) => "{$kept}/{$shared}-".basename($file, '.php').'-'.md5_file($file), $files));
+    }
+
+    /**
+     * @param  array<string, string>  $results
+     * @param  callable(string): void  $say
+     *
+     * @throws RuntimeException if a test fails
+     */
+    private function collect(array $results, callable $say): void
+    {
+        if ($results !== []) {
+            $say(sprintf('Running %d test files to see what they run through', count($results)));
+        }
+        $running = [];
+        while ($results !== [] || $running !== []) {
+            while (count($running) < self::PROCESSES && $results !== []) {
+                $file = (string) array_key_first($results);
+                $result = array_shift($results);
+                $process = new Process(['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$this->root}/core", '-d', 'memory_limit=3G',
+                    'vendor/bin/pest', '--colors=never', "--coverage-php={$result}.coverage", "--log-junit={$result}.junit", $file], $this->root);
+                $process->setTimeout(null)->start();
+                $running[$file] = [$process, $result];
+            }
+            usleep(20_000);
+            foreach ($running as $file => [$process, $result]) {
+                if ($process->isRunning()) {
+                    continue;
+                }
+                if (! $process->isSuccessful()) {
+                    throw new RuntimeException("{$file}\n".$process->getOutput().$process->getErrorOutput());
+                }
+                unset($running[$file]);
+                file_put_contents($result, serialize(self::read("{$result}.coverage", "{$result}.junit")));
+                array_map(unlink(...), ["{$result}.coverage", "{$result}.junit"]);
+            }
+        }
+    }
+
+    /** @return array{covered: array<string, array<int, list<string>>>, seconds: array<string, float>, files: array<string, string>} */
+    private static function read(string $coverage, string $junit): array
+    {
+        $seconds = $files = $covered = [];
+        $cases = simplexml_load_file($junit);
+        foreach ($cases === false ? [] : (array) $cases->xpath('//testcase') as $case) {
+            [$path, $description] = explode('::', (string) $case['file'], 2) + ['', ''];
+            $name = self::named((string) $case['class'], Str::evaluable((string) preg_replace('/ with data set .*$/s', '', $description)));
+            $seconds[$name] = ($seconds[$name] ?? 0.0) + (float) $case['time'];
+            $files[$name] = $path;
+        }
+        $of = require $coverage;
+        assert($of instanceof CodeCoverage);
+        foreach ($of->getData()->lineCoverage() as $file => $lines) {
+            foreach ($lines as $line => $tests) {
+                $names = [];
+                foreach ($tests ?? [] as $test) {
+                    [$class, $method] = explode('::', (string) preg_replace('/( with data set |#).*$/s', '', $test), 2) + ['', ''];
+                    $names[self::named($class, $method)] = true;
+                }
+                // A line that runs and that no test comes to is kept, too.
+                if ($tests !== null) {
+                    $covered[$file][$line] = array_keys(array_intersect_key($names, $files));
+                }
+            }
         }
 
-        return $commands;
+        return ['covered' => $covered, 'seconds' => $seconds, 'files' => $files];
     }
 
     private static function named(string $class, string $method): string
@@ -194,12 +265,9 @@ final class Mutations
     {
         $names = [];
         for ($line = $mutant->startLine; $line <= $mutant->endLine; $line++) {
-            foreach ($this->covered[(string) $mutant->file->getRealPath()][$line] ?? [] as $test) {
-                [$class, $method] = explode('::', (string) preg_replace('/( with data set |#).*$/s', '', $test), 2) + ['', ''];
-                $names[self::named($class, $method)] = true;
-            }
+            array_push($names, ...$this->covered[(string) $mutant->file->getRealPath()][$line] ?? []);
         }
-        $names = array_keys(array_intersect_key($names, $this->files));
+        $names = array_values(array_unique($names));
         usort($names, fn (string $a, string $b) => $this->seconds[$a] <=> $this->seconds[$b]);
         $quick = array_values(array_filter($names, fn (string $name) => $this->seconds[$name] <= self::LONG));
         $long = array_values(array_diff($names, $quick));

@@ -16,12 +16,16 @@ const AWAY = [502, 503, 504];
 const THINKS = 3000;
 /** Faders of the rig go from here, by tenths of a decibel; no two edits of a person set the same. */
 const FROM_DB = -60;
+/** What takes longer than so many milliseconds is told; what the machine did is asked from so many before it on. */
+const LONG = 3000;
+const BEFORE = 5000;
 
 // Signing in takes long on purpose, and is over before anything dies; so is the first page of each.
 let isOn = false;
 let began = 0;
+let watched = null;
 
-const told = { people: [], refused: 0, errors: [], asked: 0, retried: 0, longest: 0, longestOf: '' };
+const told = { people: [], refused: 0, errors: [], asked: 0, retried: 0, longest: 0, longestOf: '', long: [] };
 
 /** Asks until there is an answer: null where there is none in time. */
 const asked = async (person, path, form, headers) => {
@@ -39,11 +43,11 @@ const asked = async (person, path, form, headers) => {
         await wait(ms);
     }
     told.asked++;
-    const took = (performance.now() - begun) / 1000;
-    if (isOn && took > told.longest) {
-        const when = ((begun - began) / 1000).toFixed(0);
-        Object.assign(told, { longest: took, longestOf: `${form ? 'an edit' : path}, ${when} s after the beginning: ${tries.join(', ')}` });
-    }
+    const ended = performance.now();
+    const took = (ended - begun) / 1000;
+    const of = `${form ? 'an edit' : path}, ${((begun - began) / 1000).toFixed(0)} s after the beginning: ${tries.join(', ')}`;
+    if (isOn && took > told.longest) Object.assign(told, { longest: took, longestOf: of });
+    if (isOn && ended - begun > LONG) told.long.push({ took, of, taken: watched.share(begun - BEFORE, ended) });
     if (answer === null) told.errors.push(`${path} was not answered`);
     return answer;
 };
@@ -107,10 +111,10 @@ for (const one of people) {
     begins.push([one, person, (await asked(person, viewOf(one))).text()]);
 }
 console.error('signed in');
-const watched = watchMachine();
+watched = watchMachine();
 began = performance.now();
 isOn = true;
 const until = began + seconds * 1000;
 await Promise.all(begins.map((begin) => edits(...begin, until)));
-told.machine = saidOf(watched());
+told.machine = saidOf(watched.done());
 console.log(JSON.stringify(told));

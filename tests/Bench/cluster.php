@@ -27,6 +27,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 /** Seconds, in which everything has to be answered. */
 const LONGEST_S = 3.0;
+const LONG_TOLD = 12;
 
 if ($argv[1] === 'people') {
     [$count, $rigs] = [(int) $argv[2], (int) $argv[3]];
@@ -47,7 +48,11 @@ if ($argv[1] === 'people') {
     exit(json_encode($people, JSON_THROW_ON_ERROR));
 }
 
-/** @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>, ticks: array<string, array{on: bool, at: int}>, ticked: int}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string, retried: int, machine: string} $told */
+/**
+ * @var array{people: list<array{id: int, rig: int, acknowledged: list<string>, unsure: list<string>, ticks: array<string, array{on: bool,
+ *   at: int}>, ticked: int}>, refused: int, errors: list<string>, asked: int, longest: float, longestOf: string,
+ *   long: list<array{took: float, of: string, taken: float}>, retried: int, machine: string} $told
+ */
 $told = json_decode((string) file_get_contents($argv[2]), true, flags: JSON_THROW_ON_ERROR);
 $acknowledged = $found = $doubled = $lost = $ticked = $ticksLost = 0;
 foreach ($told['people'] as $one) {
@@ -85,6 +90,12 @@ printf("  ticks acknowledged %d, steps that stand otherwise than was answered la
 printf("  requests answered %d, of them sent again %d; refused because another person changed the same thing %d\n", $told['asked'], $told['retried'], $told['refused']);
 printf("  longest time without an answer %.1f s (limit %.0f; %s)   %s\n", $told['longest'], LONGEST_S, $told['longestOf'], $told['longest'] <= LONGEST_S ? 'ok' : 'MISSED');
 printf("    %s\n", $told['machine']);
+// Beside each, what other machines took from five seconds before it on; longest first.
+usort($told['long'], fn (array $a, array $b) => $b['took'] <=> $a['took']);
+foreach (array_slice($told['long'], 0, LONG_TOLD) as $one) {
+    printf("    %.1f s while others took %.0f %% of the processors: %s\n", $one['took'], 100 * $one['taken'], $one['of']);
+}
+printf("    longer than %.0f s: %d of %d\n", LONGEST_S, count($told['long']), $told['asked']);
 printf("  errors seen %d   %s\n", count($told['errors']), $told['errors'] === [] ? 'ok' : 'MISSED');
 foreach (array_slice($told['errors'], 0, 10) as $error) {
     printf("    %s\n", $error);

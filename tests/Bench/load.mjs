@@ -88,7 +88,7 @@ await Promise.all(waiting);
 const took = (performance.now() - begun) / 1000;
 isOn = false;
 await alone;
-console.log(`  ${saidOf(watched())}`);
+console.log(`  ${saidOf(watched.done())}`);
 console.log(`  ${all} requests at ${rate} a second, answered in ${took.toFixed(1)} s (${(all / took).toFixed(1)} a second), ${wrong} not as they should be   ${wrong === 0 ? 'ok' : 'MISSED'}`);
 console.log(`  views: median ${percentile(times.view, 0.5).toFixed(0)} ms, 95th ${percentile(times.view, 0.95).toFixed(0)} ms, 99th ${percentile(times.view, 0.99).toFixed(0)} ms; changes: median ${percentile(times.edit, 0.5).toFixed(0)} ms, 95th ${percentile(times.edit, 0.95).toFixed(0)} ms`);
 if (large) {

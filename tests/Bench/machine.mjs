@@ -7,16 +7,17 @@ const WINDOW = 10;
 /** Jiffies since the start of the machine: those taken away, and all. */
 const jiffies = () => {
     const all = readFileSync('/proc/stat', 'utf8').split('\n')[0].trim().split(/\s+/).slice(1, 9).map(Number);
-    return { taken: all[7], all: all.reduce((sum, one) => sum + one, 0) };
+    return { taken: all[7], all: all.reduce((sum, one) => sum + one, 0), at: performance.now() };
 };
 
 const share = (from, to) => (to.taken - from.taken) / Math.max(1, to.all - from.all);
 
 /**
- * Watches until what it returns is called.
+ * Watches until its `done` is called, which gives shares of the time that were taken away, of all of it and of the worst ten seconds, and
+ * the longest time in seconds for which this process, which only sleeps, was not let on. `share(from, to)` is that of a part, by
+ * performance.now(), to the second.
  *
- * @return {() => {taken: number, worst: number, still: number}} shares of the time, of all of it and of the worst ten seconds; and the longest
- *         time in seconds for which this process, which only sleeps, was not let on
+ * @return {{done: () => {taken: number, worst: number, still: number}, share: (from: number, to: number) => number}}
  */
 export const watchMachine = () => {
     const seen = [jiffies()];
@@ -28,13 +29,14 @@ export const watchMachine = () => {
         last = now;
     }, 100);
     const second = setInterval(() => seen.push(jiffies()), 1000);
-    return () => {
+    const done = () => {
         clearInterval(often);
         clearInterval(second);
         seen.push(jiffies());
         const windows = seen.map((from, i) => share(from, seen[Math.min(seen.length - 1, i + WINDOW)]));
         return { taken: share(seen[0], seen.at(-1)), worst: Math.max(...windows.slice(0, Math.max(1, seen.length - WINDOW))), still };
     };
+    return { done, share: (from, to) => share(seen.findLast((one) => one.at <= from) ?? seen[0], seen.find((one) => one.at >= to) ?? jiffies()) };
 };
 
 /** In words. */

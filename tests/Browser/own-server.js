@@ -1,5 +1,5 @@
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, readdirSync, rmSync, symlinkSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, readdirSync, rmSync, statSync, symlinkSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 
@@ -106,6 +106,7 @@ export const ownServer = async (folder = copyOf()) => {
         process.kill(supervisor('database'), 'SIGCONT');
         return until('The database', () => answers());
     };
+    const compiledIn = join(folder, `storage/run/server-${port}/compiled`);
     return {
         url,
         folder,
@@ -118,6 +119,10 @@ export const ownServer = async (folder = copyOf()) => {
         /** PHP's workers, the master, the web server, the queue of what takes long: their numbers. */
         workers: () => childrenOf(child('server-' + port, 'php-fpm')),
         php: () => child(`server-${port}`, 'php-fpm'),
+        /** What they have compiled: when each file was written, by its path in the folder. */
+        compiledIn,
+        compiled: () => Object.fromEntries(readdirSync(compiledIn, { recursive: true }).filter((one) => one.endsWith('.bin'))
+            .map((one) => [one, statSync(join(compiledIn, one)).mtimeMs])),
         web: () => child(`server-${port}`, 'nginx'),
         queue: () => child(`server-${port}`, 'queue:work', '--timeout=300'),
         run: (...command) => {

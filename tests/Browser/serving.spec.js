@@ -1,3 +1,4 @@
+import { statSync } from 'node:fs';
 import { connect } from 'node:net';
 import { test, expect } from '@playwright/test';
 import { ownServer, until } from './own-server.js';
@@ -74,6 +75,8 @@ test.describe('what serves', () => {
         expect(await server.answers()).toBe(true);
         const { after } = await until('A new worker', () => server.workers().length === 4 && !server.workers().includes(before[0]));
         console.log(`    a web worker: back after ${after} ms`);
+        const compiled = server.compiled();
+        expect(Object.keys(compiled).length).toBeGreaterThan(200);
         for (const part of ['php', 'web']) {
             const dead = server[part]();
             process.kill(dead, 'SIGKILL');
@@ -81,6 +84,9 @@ test.describe('what serves', () => {
             console.log(`    ${part}: answers after ${(await until(part, () => server.answers())).after} ms`);
         }
         expect((await until('All workers', () => server.workers().length === 4)).is).toBe(true);
+        // Nothing that had been compiled was compiled again, and nobody else can put code there or read the settings.
+        expect(server.compiled()).toMatchObject(compiled);
+        expect(statSync(server.compiledIn).mode & 0o777).toBe(0o700);
     });
 
     test('a book that is being made when its worker is killed, or the database goes away, is begun again and done', async ({ browser }) => {
