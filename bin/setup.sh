@@ -458,8 +458,8 @@ serve() {
     [ "$(id -u)" = 0 ] && user="user $account $account;" || user=""
     fill nginx.conf folder "$folder" user "$user" site "$(fill site.conf root "$ROOT" socket "$socket" name _ \
         listen "listen 127.0.0.1:$1;" listens_on 127.0.0.1)" > "$folder/nginx.conf"
-    supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" version "$version" as "$(as_account "$account")" \
-        queues "default${APP_NODE:+,node-$APP_NODE}" nice "${APP_NODE:+nice -n 10 }")"
+    supervise "$name" "$(fill server.conf root "$ROOT" run "$RUN" folder "$folder" socket "$socket" version "$version" \
+        as "$(as_account "$account")" queues "default${APP_NODE:+,node-$APP_NODE}" nice "${APP_NODE:+nice -n 10 }")"
     await_server "$1"
 }
 
