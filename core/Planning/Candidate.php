@@ -48,16 +48,22 @@ final readonly class Candidate
     {
         return new self(
             "{$this->key} + {$other->key}",
-            // A cause may begin with a name, which keeps its capital; a cure begins with what to do.
+            // What begins with a name keeps its capital.
             fn () => "{$this->cause()}, and ".preg_replace_callback(
                 '/^(Nothing|The) /',
                 fn (array $word) => lcfirst($word[0]),
                 $other->cause(),
             ),
-            fn () => "{$this->cure()}, and ".lcfirst($other->cure()),
+            fn () => "{$this->cure()}, and ".self::further($other->cure()),
             [...$this->edits, ...$other->edits],
             $this->cost + $other->cost,
             [...$this->about, ...$other->about],
         );
+    }
+
+    /** A cure behind another one: "unmute Mic 1 of Desk mixer", but "Recorder: take Track 1 from …". */
+    private static function further(string $cure): string
+    {
+        return preg_match('/^[^:"]+: (play|take|no device)/', $cure) === 1 ? $cure : lcfirst($cure);
     }
 }
