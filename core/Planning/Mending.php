@@ -99,12 +99,9 @@ final class Mending
         return $isBetter;
     }
 
-    /** @return array<string, true> */
+    /** @return array<string, HeardPair> what is not as wished, by the keys of the cells */
     private function odd(Hearings $hearings): array
     {
-        return array_map(
-            fn () => true,
-            array_filter(iterator_to_array($hearings->cells()), fn (HeardPair $pair) => $pair->verdict->isAtOdds()),
-        );
+        return array_filter(iterator_to_array($hearings->cells()), fn (HeardPair $pair) => $pair->verdict->isAtOdds());
     }
 }

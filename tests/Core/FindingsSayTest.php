@@ -2,21 +2,22 @@
 
 declare(strict_types=1);
 
+use HiddenWire\Core\Checks\Check;
+use HiddenWire\Core\Checks\Checks;
+use HiddenWire\Core\Checks\Curing;
+use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Checks\LeadsBring;
 use HiddenWire\Core\Checks\Noises;
+use HiddenWire\Core\Edit\AcceptFinding;
+use HiddenWire\Core\Edit\Plug;
+use HiddenWire\Core\Planning\Cause;
+use HiddenWire\Core\Planning\Cell;
+use HiddenWire\Core\Planning\Cure;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Rig\Acceptance;
+use HiddenWire\Core\Rig\SocketRef;
 use Tests\Support\Draft;
-
-/** The elements that the only finding rests on, in order of their names. @return list<string> */
-function restsOn(Draft $draft, string $code): array
-{
-    $findings = findingsOf($draft, $code);
-    expect($findings)->toHaveCount(1);
-    $about = array_map(strval(...), $findings[0]->about);
-    sort($about);
-
-    return $about;
-}
 
 /** Why the only finding of a check matters. */
 function reason(Draft $draft, string $code): string
@@ -146,7 +147,7 @@ describe('plugs', function () {
 
     it('that end at a strip from which every way is off, in every situation', function () {
         $ended = wired([['id' => 'strip', 'kind' => 'strip', 'channels' => 1]], [['from' => 'tone', 'to' => 'strip'], ['from' => 'strip', 'to' => 'ear', 'on' => false, 'can' => ['on']]]);
-        expect(found($ended, 'plug.loose'))->toBe(['note: S comes to U · strip and goes no further: every way out of it is off'])
+        expect(found($ended, 'plug.loose'))->toBe(['note: S comes to U · strip and goes no further: every way out of it is off'])->and(restsOn($ended, 'plug.loose'))->toBe(['u/strip'])
             ->and(found($ended->situation('later', ['u/strip>ear' => ['on' => true]]), 'plug.loose'))->toBe([]);
     });
 
@@ -243,4 +244,75 @@ describe('levels', function () {
             ->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['cast/stream']])->wish('ann', 'viewers', 'must')->wish('ben', 'viewers', 'must');
         expect(curedBy($two, 'level.unmatched'))->toContain('Set the gain of Face · In 2 to 50.0 dB', 'Set the gain of Face · In 1 to 43.0 dB');
     });
+});
+
+describe('two sounds in one', function () {
+    /** A mixer with a way from its bus to its output, which a recorder's track takes: one is to have it alone. */
+    $alone = fn (array $routes, array $points = []): Draft => wired(
+        [['id' => 'two', 'kind' => 'origin', 'channels' => 1], ['id' => 'bus', 'kind' => 'bus', 'channels' => 1], ...$points],
+        [['from' => 'tone', 'to' => 'bus'], ['from' => 'two', 'to' => 'bus'], ...$routes],
+    )->source('t', 'u/two');
+    $only = fn (Draft $draft): Draft => $draft->with(fn (array $d) => ['wishes' => [['source' => 's', 'listener' => 'tape', 'want' => 'must', 'alone' => true]]] + $d);
+
+    it('are told where a way inside a mixer takes both on, and not where that is the track\'s own', function () use ($alone, $only) {
+        $mixer = ['sockets' => [['id' => 'o', 'label' => 'O', 'connector' => 'ts-6.35', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'out']]]]];
+        $apart = Draft::rig()->unit('u', ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ['id' => 'two', 'kind' => 'origin', 'channels' => 1], ['id' => 'bus', 'kind' => 'bus', 'channels' => 1], ['id' => 'out', 'kind' => 'out', 'channels' => 1]],
+            'routes' => [['from' => 'tone', 'to' => 'bus'], ['from' => 'two', 'to' => 'bus'], ['from' => 'bus', 'to' => 'out']]] + $mixer)->ear('rec', 1, 'ts-6.35')->cable('ts', 'u/o', 'rec/in')
+            ->source('s', 'u/tone')->source('t', 'u/two')->track('tape', 'rec/ear');
+        expect(found($only($apart), 'hear.merged'))->toBe(['fault: S and T are one signal from U · bus → out on, and Tape is to have S alone'])
+            ->and(restsOn($apart, 'hear.merged'))->toBe(['rec/ear', 'u/bus>out'])
+            ->and(found($only($alone([['from' => 'bus', 'to' => 'ear']])->track('tape', 'u/ear')), 'hear.merged'))->toBe([]);
+    });
+});
+
+describe('one\'s own voice that comes back', function () {
+    /** A caller whose voice the mix takes that goes back to them and to the room. */
+    $called = fn (): Draft => Draft::rig()->unit('far', ['family' => 'remote', 'points' => [['id' => 'voice', 'kind' => 'origin', 'channels' => 1], ['id' => 'ear', 'kind' => 'ear', 'channels' => 1]], 'sockets' => [
+        ['id' => 'out', 'label' => 'Out', 'connector' => 'ts-6.35', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'voice']]], ['id' => 'in', 'label' => 'In', 'connector' => 'ts-6.35', 'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'ear']]]]])
+        ->unit('desk', ['points' => [['id' => 'strip', 'kind' => 'strip', 'channels' => 1], ['id' => 'mix', 'kind' => 'bus', 'channels' => 1], ['id' => 'room', 'kind' => 'ear', 'channels' => 1]], 'sockets' => [
+            ['id' => 'in', 'label' => 'In', 'connector' => 'ts-6.35', 'lanes' => [['id' => 'l', 'way' => 'in', 'point' => 'strip']]], ['id' => 'out', 'label' => 'Out', 'connector' => 'ts-6.35', 'lanes' => [['id' => 'l', 'way' => 'out', 'point' => 'mix']]]],
+            'routes' => [['from' => 'strip', 'to' => 'mix', 'can' => ['on']], ['from' => 'mix', 'to' => 'room']]])
+        ->cable('ts', 'far/out', 'desk/in')->cable('ts', 'desk/out', 'far/in')->source('ann', 'far/voice')->add('listeners', ['id' => 'ann-ear', 'name' => 'Ann', 'kind' => 'caller', 'at' => ['far/ear']])->listener('room', 'desk/room');
+
+    it('is left out of the mix, and what else that takes away is said once, however many situations there are', function () use ($called) {
+        $in = new Inspection(new Hearings($called()->situation('later', [])->make()), wholeCatalogue());
+        $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === 'hear.own-return'))[0];
+        $cures = array_merge(...array_map(fn (Finding $one) => $one->cures, (new Curing($in))->of(Checks::of($check, $in))));
+        expect(array_map(fn (Cure $one) => $one->sentence, $cures))->toBe(['Leave strip → mix of Desk out'])
+            ->and($cures[0]->costs)->toBe(['Ann at Ann is no longer heard', 'Ann at Room is no longer heard'])
+            ->and($cures[0]->edits[0]->words($in->rig))->toContain('off');
+    });
+});
+
+it('asks for a program between leads to be started, too', function () {
+    // On its way the voice passes a lead before it comes to the program.
+    $draft = judgedStudio()->unit('mic', 'dynamic-microphone')->cable('xlr', 'mic/out', 'face/in-1')->set('face', 'points', 'in-1', ['gain' => 50])->unit('rep', 'repeater', 'pc')
+        ->pick('rep/in', ['device' => 'face/usb/rec'])->pick('rep/out', ['device' => 'head/usb/play'])->source('voice', 'mic/capsule')->wish('voice', 'me', 'must');
+    expect(found($draft, 'computer.needs'))->toBe(['risk: Voice reaches Me only while Rep runs, and it does not start at login'])->and(restsOn($draft, 'computer.needs'))->toBe(['rep']);
+});
+
+it('tells a device that is chosen where nothing can choose it', function () {
+    // The player is picked in the system's list of programs, and a plain system has none.
+    $draft = judgedStudio()->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'pc' ? $one + ['system' => ['name' => 'Ferry', 'kind' => 'plain']] : $one, $d['units'])] + $d)->unit('game', 'game', 'pc')
+        ->add('sources', ['id' => 'game', 'name' => 'Game', 'kind' => 'game', 'origins' => [['at' => 'game/sound']]])->pick('game/sound', ['device' => 'head/usb/play']);
+    expect(found($draft, 'computer.unavailable'))->toBe(['fault: Game · Game sound is to use Headset, but has no choice of its own']);
+    $nowhere = array_values(array_filter(findingsOf($draft, 'computer.unavailable'), fn (Finding $one) => str_starts_with($one->sentence, 'Game')));
+    expect(array_map(strval(...), $nowhere[0]->about))->toBe(['game/sound', 'head/usb/play']);
+});
+
+it('is accepted by what it rests on', function () {
+    $draft = circling(2);
+    $finding = findingsOf($draft, 'hear.loop')[0];
+    $rig = (new AcceptFinding(new Acceptance($finding->evidence(), $finding->sentence, 'it is an effect')))->applyTo($draft->make());
+    expect($rig->papers->acceptanceOf(...$finding->evidences())?->why)->toBe('it is an effect');
+});
+
+it('puts a lead that brings nothing before one that closes a ground loop, and says what the other brings', function () {
+    $earthed = fn (string $way): array => box('mixer', [['line', 'ts-6.35', $way, 'professional-line', 1], ['light', 'optical', $way, 'optical-digital', 1]], ['model' => ['supply' => 'mains-earthed']]);
+    $in = new Inspection(new Hearings(Draft::rig()->unit('a', $earthed('out'))->unit('b', $earthed('in'))->make()));
+    $lead = fn (string $socket): Cure => new Cure("Plug {$socket}", [new Plug(new SocketRef('a', $socket), new SocketRef('b', $socket), 'W-9')], [new Cell('s', 'l', 'base')], [], 10);
+    [$line, $light] = [$lead('line'), $lead('light')];
+    $ordered = (new LeadsBring($in))->of([new Cause('S cannot reach L', [], [new Cell('s', 'l', 'base')], [$line, $light])])[0]->cures;
+    expect(array_map(fn (Cure $one) => $one->sentence, $ordered))->toBe(['Plug light', 'Plug line'])->and($ordered[0]->brings)->toBe([])
+        ->and($ordered[1]->brings)->toBe(['but: W-9 closes a ground loop through A and B, both earthed']);
 });

@@ -8,6 +8,7 @@ use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Remedies;
+use HiddenWire\Core\Planning\Remedy;
 use HiddenWire\Core\Rig\CableRef;
 use HiddenWire\Core\Rig\UnitRef;
 use Tests\Support\Draft;
@@ -79,11 +80,12 @@ it('mutes nobody for what spills into the microphone of another', function () {
 });
 
 it('takes only what moves leads for work on cables', function () {
-    $ofCables = array_map(fn (Remedies\Switches|Remedies\NamedSettings|Remedies\Presence|Remedies\Faders|Remedies\Levels|Remedies\Picks|Remedies\Devices|Remedies\Systems|Remedies\Locks|Remedies\Effects|Remedies\Scenes|Remedies\Leads|Remedies\Plugs|Remedies\Moves $one) => $one->isOfCables(), [
+    $ofCables = array_map(fn (Remedy $one) => $one->isOfCables(), [
         new Remedies\Switches, new Remedies\NamedSettings, new Remedies\Presence, new Remedies\Faders, new Remedies\Levels, new Remedies\Picks, new Remedies\Devices, new Remedies\Systems,
-        new Remedies\Locks, new Remedies\Effects, new Remedies\Scenes, new Remedies\Leads, new Remedies\Plugs(true), new Remedies\Moves(true), new Remedies\Plugs(false), new Remedies\Moves(false),
+        new Remedies\Locks, new Remedies\Effects, new Remedies\Scenes, new Remedies\Leads, new Remedies\AutoMutes, new Remedies\Channels, new Remedies\Repeaters, new Remedies\Supplies,
+        new Remedies\VirtualCables(wholeCatalogue()), new Remedies\Plugs(true), new Remedies\Moves(true), new Remedies\Plugs(false), new Remedies\Moves(false),
     ]);
-    expect($ofCables)->toBe([...array_fill(0, 14, false), true, true]);
+    expect($ofCables)->toBe([...array_fill(0, 19, false), true, true]);
 });
 
 it('is told as data, whole, and rests on what it is about in whatever order', function () {

@@ -15,6 +15,7 @@ use HiddenWire\Core\Rig\PointRef;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
+use Tests\Support\Draft;
 
 function ownSlot(string|Rig $rig, string $source): array
 {
@@ -61,3 +62,12 @@ it('says so where a sound shares no slot, and where no slot is free', function (
     $own = new OwnSlot(new Hearings($full), 'thunder', 'viewers');
     expect((string) $own->shared)->not->toBe('')->and($own->slot)->toBeNull()->and($own->edits)->toBe([]);
 });
+
+it('is in a shared slot where a second sound is', function (array $sources, ?string $shared) {
+    $draft = Draft::from(dirname(__DIR__, 2).'/resources/starters/puppet-theatre.json')->with(fn (array $d) => [
+        'sources' => array_values(array_filter($d['sources'], fn (array $one) => in_array($one['id'], $sources, true))),
+        'wishes' => array_values(array_filter($d['wishes'], fn (array $one) => in_array($one['source'], $sources, true))),
+    ] + $d);
+    $at = (new OwnSlot(new Hearings($draft->make()), 'music', 'viewers'))->shared;
+    expect($at === null ? null : (string) $at)->toBe($shared);
+})->with([[['music'], null], [['music', 'thunder'], 'cast/source-1'], [['music', 'thunder', 'puppets'], 'cast/source-1']]);

@@ -25,6 +25,17 @@ function found(Draft|Rig $rig, string $code): array
     return array_map(fn (Finding $one) => "{$one->severity->value}: {$one->sentence}", findingsOf($rig, $code));
 }
 
+/** The elements that the only finding rests on, in order of their names. @return list<string> */
+function restsOn(Draft $draft, string $code): array
+{
+    $findings = findingsOf($draft, $code);
+    expect($findings)->toHaveCount(1);
+    $about = array_map(strval(...), $findings[0]->about);
+    sort($about);
+
+    return $about;
+}
+
 /** A unit of analog sockets: each a name, a connector, whether it gives, a kind of signal, channels. @param  list<array<int, mixed>>  $sockets */
 function box(string $family, array $sockets, array $more = []): array
 {

@@ -74,7 +74,7 @@ final readonly class Needs implements Check
                         : "{$unit->name} gives no sound: it works only with ".Listing::of($names).', which is away or not plugged in',
                     $block === BlockKind::NoPower ? 'Plug it into a computer or a hub.'
                         : 'Plug it in again, or take the need back where there is none.',
-                    [new UnitRef($unit->id), ...array_map(fn (string $need) => new UnitRef($need), array_values($needs))],
+                    [new UnitRef($unit->id), ...array_map(fn (string $need) => new UnitRef($need), $needs)],
                     [$situation],
                 );
             }

@@ -72,13 +72,12 @@ final readonly class SecondMicrophone implements Check
     private function unlisted(Inspection $in, string $situation, Source $source): iterable
     {
         $own = $source->origins[0]->at ?? null;
-        $known = array_map(fn ($origin) => $origin->at->unit, $source->origins);
         if ($own === null || $in->field($situation)->sourcesAt($own) === []) {
             return;
         }
         foreach ($in->microphones($in->rig->units[$own->unit]->place) as $unit) {
             $model = $in->rig->modelOf($unit);
-            if (in_array($unit->id, $known, true) || $this->isSomebodyElses($in, $unit->id)) {
+            if ($this->isOfAnyVoice($in, $unit->id)) {
                 continue;
             }
             foreach ($model->points as $point) {
@@ -121,8 +120,8 @@ final readonly class SecondMicrophone implements Check
         return in_array($listener->kind, [ListenerKind::Stream, ListenerKind::Track, ListenerKind::Caller], true);
     }
 
-    /** Whether another voice begins at a unit: then it is that person's microphone. */
-    private function isSomebodyElses(Inspection $in, string $unit): bool
+    /** Whether some sound begins at a unit, of this person or another: then it is their microphone. */
+    private function isOfAnyVoice(Inspection $in, string $unit): bool
     {
         foreach ($in->rig->sources as $source) {
             foreach ($source->origins as $origin) {
