@@ -32,6 +32,9 @@ final class Mutations
 
     private const SECONDS_MORE = 120;
 
+    /** Rooms whose lines are always watched, others where they are asked for: each line that is watched takes its time. */
+    public const ROOMS = ['Signal', 'Planning', 'Checks', 'Levels', 'Edit'];
+
     /** Tests that take longer come last, in seconds. */
     private const LONG = 8.0;
 
@@ -60,11 +63,12 @@ final class Mutations
      * Runs every test file with coverage whose result is not kept already.
      *
      * @param  string  $kept  folder for results, each under the state of the core, of the tests' support and of its test file
+     * @param  list<string>  $rooms  folders of the core
      * @param  callable(string): void  $say
      *
      * @throws RuntimeException if a test fails
      */
-    public function __construct(private readonly string $root, string $kept, callable $say)
+    public function __construct(private readonly string $root, string $kept, private readonly array $rooms, callable $say)
     {
         // The plugin keeps mutants in a folder of its own, and here nothing of them.
         Container::getInstance()->add(CacheInterface::class, new NullStore);
@@ -90,7 +94,7 @@ final class Mutations
     /** @return array<string, string> where the result of each test file is kept, by its path, large ones first: they take long, more or less */
     private function results(string $kept): array
     {
-        $shared = hash('xxh64', implode("\n", array_map(
+        $shared = hash('xxh64', $this->unwatched().implode("\n", array_map(
             fn (string $file) => $file.md5_file($file),
             array_merge(...array_map(fn (string $one) => glob("{$this->root}/{$one}") ?: [], ['core/*/*.php', 'core/*/*/*.php', 'core/*/*/*/*.php',
                 'tests/Support/*.php', 'tests/Pest.php', 'tests/Core/findings.php', 'tests/Core/starters/*'])),
@@ -99,6 +103,15 @@ final class Mutations
         usort($files, fn (string $a, string $b) => filesize($b) <=> filesize($a) ?: $a <=> $b);
 
         return array_combine($files, array_map(fn (string $file) => "{$kept}/{$shared}-".basename($file, '.php').'-'.md5_file($file), $files));
+    }
+
+    /** What of the core is not watched, as pcov has it. */
+    private function unwatched(): string
+    {
+        $rooms = array_unique([...self::ROOMS, ...$this->rooms]);
+        sort($rooms);
+
+        return '~/core/(?!('.implode('|', $rooms).')/)~';
     }
 
     /**
@@ -117,8 +130,9 @@ final class Mutations
             while (count($running) < self::PROCESSES && $results !== []) {
                 $file = (string) array_key_first($results);
                 $result = array_shift($results);
-                $process = new Process(['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$this->root}/core", '-d', 'memory_limit=3G',
-                    'vendor/bin/pest', '--colors=never', "--coverage-php={$result}.coverage", "--log-junit={$result}.junit", $file], $this->root);
+                $process = new Process(['php', '-d', 'extension=pcov', '-d', 'pcov.enabled=1', '-d', "pcov.directory={$this->root}/core",
+                    '-d', "pcov.exclude={$this->unwatched()}", '-d', 'memory_limit=3G', 'vendor/bin/pest', '--colors=never',
+                    "--coverage-php={$result}.coverage", "--log-junit={$result}.junit", $file], $this->root);
                 $process->setTimeout(null)->start();
                 $running[$file] = [$process, $result];
             }

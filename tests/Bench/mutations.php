@@ -15,13 +15,13 @@ const NOTICED = 0.85;
 
 $root = dirname(__DIR__, 2);
 [, $rooms, $seed, $count] = $argv + [1 => '', 2 => '', 3 => ''];
-$rooms = $rooms === '' ? ['Signal', 'Planning', 'Checks', 'Levels', 'Edit'] : explode(',', $rooms);
+$rooms = $rooms === '' ? Mutations::ROOMS : explode(',', $rooms);
 $seed = $seed === '' ? (int) gmdate('Ymd') : (int) $seed;
 $count = $count === '' ? 150 : (int) $count;
 $say = function (string $text): void {
     echo gmdate('H:i:s')."  {$text}\n";
 };
-$mutations = new Mutations($root, "{$root}/storage/run/mutations", $say);
+$mutations = new Mutations($root, "{$root}/storage/run/mutations", $rooms, $say);
 $equivalent = require __DIR__.'/equivalent-mutants.php';
 $missed = 0;
 foreach ($rooms as $room) {
