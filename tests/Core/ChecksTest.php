@@ -216,6 +216,8 @@ describe('plugs and leads', function () {
     })->with([
         'unbalanced' => [['ts-6.35', 'out', 'professional-line', 1], ['ts-6.35', 'in', 'professional-line', 1], 'ts', 6], 'balanced' => [LINE, LINE_IN, 'trs', 100],
         'headphones' => [['trs-6.35', 'out', 'headphone', 2], ['trs-6.35', 'in', 'headphone', 2], 'trs', 15],
+        'USB' => [['usb-b', 'out', 'usb-audio', 2], ['usb-a', 'in', 'usb-audio', 2], 'usb', 5], 'DisplayPort' => [['displayport', 'out', 'video-audio', 2], ['displayport', 'in', 'video-audio', 2], 'displayport', 3],
+        'coaxial' => [['coaxial', 'out', 'coaxial-digital', 2], ['coaxial', 'in', 'coaxial-digital', 2], 'coaxial', 15], 'network' => [['rj45', 'out', 'network', 2], ['rj45', 'in', 'network', 2], 'network', 100],
         'optical' => [['optical', 'out', 'optical-digital', 2], ['optical', 'in', 'optical-digital', 2], 'optical', 10], 'HDMI' => [['hdmi', 'out', 'video-audio', 2], ['hdmi', 'in', 'video-audio', 2], 'hdmi', 10],
     ]);
 
@@ -497,6 +499,22 @@ describe('levels', function () {
             ->track('one', 'rec/track-1')->track('two', 'rec/track-2')->with(fn (array $d) => ['wishes' => [['source' => 'ann', 'listener' => 'one', 'want' => 'must'], ['source' => 'ben', 'listener' => 'two', 'want' => 'must']]] + $d);
         expect(found($tracks(43), 'level.unmatched'))->toBe(['risk: Ann is 7.0 dB louder than Ben at Two, on One'])->and(found($tracks(45), 'level.unmatched'))->toBe([]);
     });
+});
+
+it('takes a voice alone, or a game alone, for together with nothing', function (string $kind) {
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'tone', 'kind' => 'origin', 'channels' => 1], ['id' => 'air', 'kind' => 'ear', 'channels' => 1]], 'routes' => [['from' => 'tone', 'to' => 'air', 'delay_ms' => 300]]])
+        ->add('sources', ['id' => 's', 'name' => 'S', 'kind' => $kind, 'origins' => [['at' => 'u/tone']]])->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['u/air']])->wish('s', 'viewers', 'must');
+    expect(found($draft, 'time.sync'))->toBe([]);
+})->with(['voice', 'game']);
+
+it('holds the first of several voices against the game', function () {
+    $draft = Draft::rig()->unit('u', ['points' => [['id' => 'a', 'kind' => 'origin', 'channels' => 1], ['id' => 'b', 'kind' => 'origin', 'channels' => 1], ['id' => 'play', 'kind' => 'origin', 'channels' => 1], ['id' => 'air', 'kind' => 'ear', 'channels' => 1]],
+        'routes' => [['from' => 'a', 'to' => 'air'], ['from' => 'b', 'to' => 'air', 'delay_ms' => 200], ['from' => 'play', 'to' => 'air', 'delay_ms' => 200]]]);
+    foreach (['ann' => ['voice', 'a'], 'bob' => ['voice', 'b'], 'game' => ['game', 'play']] as $id => [$kind, $at]) {
+        $draft = $draft->add('sources', ['id' => $id, 'name' => ucfirst($id), 'kind' => $kind, 'origins' => [['at' => "u/{$at}"]]])->wish($id, 'viewers', 'must');
+    }
+    $draft = $draft->add('listeners', ['id' => 'viewers', 'name' => 'Viewers', 'kind' => 'stream', 'at' => ['u/air']]);
+    expect(found($draft, 'time.sync'))->toBe(['risk: Ann comes 200 ms before Game at Viewers']);
 });
 
 it('hears a voice far from its game at the audience, though no picture is entered', function (float $late, array $found) {

@@ -6,10 +6,12 @@ use HiddenWire\Core\Checks\Check;
 use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Curing;
 use HiddenWire\Core\Checks\Finding;
+use HiddenWire\Core\Checks\FindingsReport;
 use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Checks\LeadsBring;
 use HiddenWire\Core\Checks\Noises;
 use HiddenWire\Core\Edit\AcceptFinding;
+use HiddenWire\Core\Edit\DescribeUnit;
 use HiddenWire\Core\Edit\Plug;
 use HiddenWire\Core\Planning\Cause;
 use HiddenWire\Core\Planning\Cell;
@@ -57,6 +59,10 @@ describe('a loop', function () {
     it('rests on everything that it goes through, and a switch opens it', function () {
         expect(restsOn(circling(2), 'hear.loop'))->toBe(['u/a>b', 'u/b>a'])
             ->and(curedBy(circling(2), 'hear.loop'))->toBe(['Switch b → a of U off']);
+    });
+
+    it('is about whoever hears it go round', function () {
+        expect(findingsOf(circling(2)->wish('s', 'l', 'must'), 'hear.loop')[0]->cells)->toBe([(new Cell('s', 'l', 'base'))->key()]);
     });
 
     it('is told once, with every situation in which it goes round', function () {
@@ -278,6 +284,9 @@ describe('one\'s own voice that comes back', function () {
         $in = new Inspection(new Hearings($called()->situation('later', [])->make()), wholeCatalogue());
         $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === 'hear.own-return'))[0];
         $cures = array_merge(...array_map(fn (Finding $one) => $one->cures, (new Curing($in))->of(Checks::of($check, $in))));
+        $told = (new FindingsReport)->of((new Curing($in))->of(Checks::of($check, $in)), 'later');
+        expect($told[0]['situation'])->toBe('later')->and($told[0]['about'])->toBe(['far/voice', 'far/ear', 'desk/strip>mix'])->and(array_keys($told[0]['cures'][0]))->toBe(['sentence', 'edits', 'costs'])
+            ->and($told[0]['cures'][0]['costs'])->toBe(['Ann at Ann is no longer heard', 'Ann at Room is no longer heard']);
         expect(array_map(fn (Cure $one) => $one->sentence, $cures))->toBe(['Leave strip → mix of Desk out'])
             ->and($cures[0]->costs)->toBe(['Ann at Ann is no longer heard', 'Ann at Room is no longer heard'])
             ->and($cures[0]->edits[0]->words($in->rig))->toContain('off');
@@ -300,6 +309,28 @@ it('tells a device that is chosen where nothing can choose it', function () {
     expect(array_map(strval(...), $nowhere[0]->about))->toBe(['game/sound', 'head/usb/play']);
 });
 
+it('tells a device that is not there in the situations in which it is used', function () {
+    $draft = judgedStudio()->unplug('face/usb')->situation('late', ['cast/source-1' => ['device' => 'face/usb/rec']])->situation('end', []);
+    expect(array_map(fn (Finding $one) => $one->situations, findingsOf($draft, 'computer.unavailable')))->toBe([['late']]);
+});
+
+it('names no program that plays to nothing where one program has the sound', function () {
+    $draft = Draft::rig()->place('room')->unit('pc', 'laptop', 'room')->unit('mic', 'usb-microphone-plain')->unit('take', 'clip-recorder', 'room')->unit('horns', 'soundboard', 'room')->unit('idle', 'soundboard', 'room')
+        ->cable('usb', 'mic/usb', 'pc/usb-1')->pick('take/in-1', ['device' => 'mic/usb/rec'])->pick('horns/sound', ['device' => 'pc/headset/phones'])
+        ->with(fn (array $d) => ['units' => array_map(fn (array $one) => $one['id'] === 'pc' ? $one + ['system' => ['name' => 'Ferry', 'kind' => 'mobile']] : $one, $d['units'])] + $d);
+    expect(restsOn($draft, 'computer.one-program'))->toBe(['horns', 'pc', 'take']);
+});
+
+it('sets devices to what most of them have, and to the better one of as many', function (array $rates, string $cure) {
+    $draft = judgedStudio()->pick('cast/source-2', ['device' => 'face/usb/rec'])->pick('cast/source-3', ['device' => 'head/usb/rec']);
+    foreach (['head/usb/play', 'face/usb/rec', 'head/usb/rec'] as $i => $device) {
+        $draft = isset($rates[$i]) ? $draft->settings($device, ['rate_hz' => $rates[$i]]) : $draft;
+    }
+    expect(curedBy($draft, 'computer.format'))->toBe([$cure]);
+})->with([
+    'most' => [[48000, 44100, 44100], 'Set Headset to 44.1 kHz'], 'as many' => [[48000, 44100], 'Set Interface mics to 48 kHz'],
+]);
+
 it('is accepted by what it rests on', function () {
     $draft = circling(2);
     $finding = findingsOf($draft, 'hear.loop')[0];
@@ -311,8 +342,9 @@ it('puts a lead that brings nothing before one that closes a ground loop, and sa
     $earthed = fn (string $way): array => box('mixer', [['line', 'ts-6.35', $way, 'professional-line', 1], ['light', 'optical', $way, 'optical-digital', 1]], ['model' => ['supply' => 'mains-earthed']]);
     $in = new Inspection(new Hearings(Draft::rig()->unit('a', $earthed('out'))->unit('b', $earthed('in'))->make()));
     $lead = fn (string $socket): Cure => new Cure("Plug {$socket}", [new Plug(new SocketRef('a', $socket), new SocketRef('b', $socket), 'W-9')], [new Cell('s', 'l', 'base')], [], 10);
-    [$line, $light] = [$lead('line'), $lead('light')];
-    $ordered = (new LeadsBring($in))->of([new Cause('S cannot reach L', [], [new Cell('s', 'l', 'base')], [$line, $light])])[0]->cures;
-    expect(array_map(fn (Cure $one) => $one->sentence, $ordered))->toBe(['Plug light', 'Plug line'])->and($ordered[0]->brings)->toBe([])
-        ->and($ordered[1]->brings)->toBe(['but: W-9 closes a ground loop through A and B, both earthed']);
+    // What moves no lead is not looked at.
+    $name = new Cure('Call it Desk', [new DescribeUnit('b', ['name' => 'Desk'])], [new Cell('s', 'l', 'base')], [], 10);
+    $ordered = (new LeadsBring($in))->of([new Cause('S cannot reach L', [], [new Cell('s', 'l', 'base')], [$lead('line'), $name, $lead('light')])])[0]->cures;
+    expect(array_map(fn (Cure $one) => $one->sentence, $ordered))->toBe(['Call it Desk', 'Plug light', 'Plug line'])->and($ordered[0])->toBe($name)->and($ordered[1]->brings)->toBe([])
+        ->and($ordered[2]->brings)->toBe(['but: W-9 closes a ground loop through A and B, both earthed']);
 });

@@ -139,6 +139,8 @@ describe('duckers', function () {
         $draft = tooled([DUCK])->set('mix', 'points', 'mic', ['mute' => true]);
         expect(lowerings($draft)[0]->by)->toBe([])->and(lowerings($draft)[0]->words())->toBe('lowered by nothing that sounds')
             ->and(array_keys(toolFindings($draft, 'level.ducked')))->toBe(['Nothing ever sets off Ducker of Mix · Music'])
+            ->and(toolFindings($draft, 'level.ducked')['Nothing ever sets off Ducker of Mix · Music'])->toBe('No sound comes to the points that it listens to, in any situation.')
+            ->and(toolFindings(tooled([['values' => ['lowers_db' => 12]] + DUCK]), 'level.ducked'))->toBe(['Nothing ever sets off Ducker of Mix · Music' => 'Nobody has said by which sound it lowers its own.'])
             ->and(toolFindings(tooled([DUCK]), 'level.ducked'))->toBe([]);
     });
 
@@ -161,7 +163,14 @@ describe('duckers', function () {
 
     it('are told that hear what they lower', function () {
         $draft = tooled([['values' => ['lowers_db' => 12, 'by' => ['air']]] + DUCK]);
-        expect(array_keys(toolFindings($draft, 'level.ducked')))->toBe(['Waltz lowers itself at Mix · Music']);
+        expect(array_keys(toolFindings($draft, 'level.ducked')))->toBe(['Waltz lowers itself at Mix · Music'])->and(findingsOf($draft, 'level.ducked')[0]->situations)->toBe(['base', 'late']);
+        // Bypassed in the second situation it pumps in the first only.
+        $draft->with(function (array $d) {
+            $d['situations'][1]['effects'] = [['unit' => 'mix', 'effect' => 'duck', 'on' => false]];
+
+            return $d;
+        });
+        expect(findingsOf($draft, 'level.ducked')[0]->situations)->toBe(['base']);
     });
 
     it('keep the points that they listen to in a swap, where the new model has them', function () {
