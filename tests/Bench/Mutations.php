@@ -91,7 +91,7 @@ final class Mutations
         }
     }
 
-    /** @return array<string, string> where the result of each test file is kept, by its path, large ones first: they take long, more or less */
+    /** @return array<string, string> where the result of each test file is kept, by its path; large ones first, which take long, more or less */
     private function results(string $kept): array
     {
         $shared = hash('xxh64', $this->unwatched().implode("\n", array_map(
@@ -145,7 +145,9 @@ final class Mutations
                     throw new RuntimeException("{$file}\n".$process->getOutput().$process->getErrorOutput());
                 }
                 unset($running[$file]);
-                file_put_contents($result, serialize(self::read("{$result}.coverage", "{$result}.junit")));
+                // Whole or not at all: whoever ends the bench meanwhile leaves nothing half written behind.
+                file_put_contents("{$result}.new", serialize(self::read("{$result}.coverage", "{$result}.junit")));
+                rename("{$result}.new", $result);
                 array_map(unlink(...), ["{$result}.coverage", "{$result}.junit"]);
             }
         }

@@ -36,7 +36,9 @@ export const watchMachine = () => {
         const windows = seen.map((from, i) => share(from, seen[Math.min(seen.length - 1, i + WINDOW)]));
         return { taken: share(seen[0], seen.at(-1)), worst: Math.max(...windows.slice(0, Math.max(1, seen.length - WINDOW))), still };
     };
-    return { done, share: (from, to) => share(seen.findLast((one) => one.at <= from) ?? seen[0], seen.find((one) => one.at >= to) ?? jiffies()) };
+    const before = (at) => seen.findLast((one) => one.at <= at) ?? seen[0];
+    const after = (at) => seen.find((one) => one.at >= at) ?? jiffies();
+    return { done, share: (from, to) => share(before(from), after(to)) };
 };
 
 /** In words. */

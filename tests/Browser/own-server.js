@@ -119,8 +119,8 @@ export const ownServer = async (folder = copyOf()) => {
         /** PHP's workers, the master, the web server, the queue of what takes long: their numbers. */
         workers: () => childrenOf(child('server-' + port, 'php-fpm')),
         php: () => child(`server-${port}`, 'php-fpm'),
-        /** What they have compiled: when each file was written, by its path in the folder. */
         compiledIn,
+        /** What they have compiled: when each file was written, by its path in that folder. */
         compiled: () => Object.fromEntries(readdirSync(compiledIn, { recursive: true }).filter((one) => one.endsWith('.bin'))
             .map((one) => [one, statSync(join(compiledIn, one)).mtimeMs])),
         web: () => child(`server-${port}`, 'nginx'),
