@@ -3,9 +3,7 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Checks\Check;
-use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Finding;
-use HiddenWire\Core\Checks\Inspection;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
@@ -19,13 +17,11 @@ use HiddenWire\Core\Import\CsvTable;
 use HiddenWire\Core\Levels\Chain;
 use HiddenWire\Core\Levels\VoiceBalance;
 use HiddenWire\Core\Planning\Candidate;
-use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\CutSets;
 use HiddenWire\Core\Planning\Diagnosis;
 use HiddenWire\Core\Planning\Gap;
 use HiddenWire\Core\Planning\Hearings;
 use HiddenWire\Core\Planning\Remedies\Levels;
-use HiddenWire\Core\Planning\Trouble;
 use HiddenWire\Core\Rig\RouteRef;
 use HiddenWire\Core\Rig\RouteSettings;
 use HiddenWire\Core\Rig\SocketRef;
@@ -44,17 +40,7 @@ use Tests\Support\Draft;
 /** @return list<string> what a check finds */
 function foundBy(Draft $draft, string $code): array
 {
-    $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === $code))[0];
-
-    return array_map(fn (Finding $one) => $one->sentence, Checks::of($check, new Inspection(new Hearings($draft->make()))));
-}
-
-/** The trouble that a source has at a listener. */
-function troubleOf(Draft $draft, string $source = 's', string $listener = 'l'): Trouble
-{
-    $hearing = $draft->hear();
-
-    return new Trouble(new Cell($source, $listener, 'base'), $hearing->pair($source, $listener), $hearing);
+    return array_map(fn (Finding $one) => $one->sentence, findingsOf($draft, $code));
 }
 
 /** @return list<string> */
@@ -246,8 +232,7 @@ describe('checks', function () {
             $draft = $draft->source("o{$i}", "rec/o{$i}");
         }
         $draft = $draft->with(fn (array $d) => ['wishes' => [['source' => 'wanted', 'listener' => 'tape', 'want' => 'must', 'alone' => true]]] + $d);
-        $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === 'track.purity'))[0];
-        $finding = Checks::of($check, new Inspection(new Hearings($draft->make())))[0];
+        $finding = findingsOf($draft, 'track.purity')[0];
         expect(count($finding->proposals[0]->edits ?? []))->toBe($edits);
     })->with(['one' => [1, 1], 'as many as are proposed' => [3, 3], 'one more' => [4, 0]]);
 
@@ -261,8 +246,7 @@ describe('checks', function () {
             fn (array $one) => $one['id'] === 'cast' ? $one + ['pictures' => [['id' => 'cam', 'name' => 'Camera', 'delay_ms' => $late + 100]]] : $one,
             $d['units'],
         )] + $d);
-        $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === 'time.sync'))[0];
-        $finding = Checks::of($check, new Inspection(new Hearings($draft->make())))[0];
+        $finding = findingsOf($draft, 'time.sync')[0];
         expect($finding->proposals !== [])->toBe($canSet)->and(str_contains($finding->why, 'be set there'))->toBe(! $canSet);
     })->with(['just enough' => [100, true], 'too little' => [99.9, false]]);
 });

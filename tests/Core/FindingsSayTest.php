@@ -3,8 +3,6 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Checks\Check;
-use HiddenWire\Core\Checks\Checks;
-use HiddenWire\Core\Checks\Curing;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\FindingsReport;
 use HiddenWire\Core\Checks\Inspection;
@@ -281,15 +279,15 @@ describe('one\'s own voice that comes back', function () {
         ->cable('ts', 'far/out', 'desk/in')->cable('ts', 'desk/out', 'far/in')->source('ann', 'far/voice')->add('listeners', ['id' => 'ann-ear', 'name' => 'Ann', 'kind' => 'caller', 'at' => ['far/ear']])->listener('room', 'desk/room');
 
     it('is left out of the mix, and what else that takes away is said once, however many situations there are', function () use ($called) {
-        $in = new Inspection(new Hearings($called()->situation('later', [])->make()), wholeCatalogue());
-        $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === 'hear.own-return'))[0];
-        $cures = array_merge(...array_map(fn (Finding $one) => $one->cures, (new Curing($in))->of(Checks::of($check, $in))));
-        $told = (new FindingsReport)->of((new Curing($in))->of(Checks::of($check, $in)), 'later');
+        $rig = $called()->situation('later', [])->make();
+        $findings = curedFindings($rig, 'hear.own-return');
+        $cures = array_merge(...array_map(fn (Finding $one) => $one->cures, $findings));
+        $told = (new FindingsReport)->of($findings, 'later');
         expect($told[0]['situation'])->toBe('later')->and($told[0]['about'])->toBe(['far/voice', 'far/ear', 'desk/strip>mix'])->and(array_keys($told[0]['cures'][0]))->toBe(['sentence', 'edits', 'costs'])
             ->and($told[0]['cures'][0]['costs'])->toBe(['Ann at Ann is no longer heard', 'Ann at Room is no longer heard']);
         expect(array_map(fn (Cure $one) => $one->sentence, $cures))->toBe(['Leave strip → mix of Desk out'])
             ->and($cures[0]->costs)->toBe(['Ann at Ann is no longer heard', 'Ann at Room is no longer heard'])
-            ->and($cures[0]->edits[0]->words($in->rig))->toContain('off');
+            ->and($cures[0]->edits[0]->words($rig))->toContain('off');
     });
 });
 

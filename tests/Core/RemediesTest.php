@@ -26,18 +26,10 @@ use Tests\Support\Draft;
  * it is about.
  */
 
-/** What is the matter with the source `s` at the listener `l`. */
-function lasting(Draft $draft, string $situation = 'base', Rig ...$earlier): Trouble
-{
-    $hearing = $draft->hear($situation);
-
-    return new Trouble(new Cell('s', 'l', $situation), $hearing->pair('s', 'l'), $hearing, array_values($earlier));
-}
-
 /** @return list<array{string, string, int, list<string>}> the cause, the cure, the cost, the elements in order of their names */
 function proposed(Draft $draft, Remedy $remedy, string $situation = 'base', Rig ...$earlier): array
 {
-    return readProposals($remedy->candidates(lasting($draft, $situation, ...$earlier)));
+    return readProposals($remedy->candidates(troubleOf($draft, 's', 'l', $situation, ...$earlier)));
 }
 
 /**
@@ -46,7 +38,6 @@ function proposed(Draft $draft, Remedy $remedy, string $situation = 'base', Rig 
  */
 function readProposals(iterable $candidates): array
 {
-
     // A strip is a step of a way more than once: by its gain and by its fader.
     return array_values(array_unique(array_map(function (Candidate $one): array {
         $about = array_map(strval(...), $one->about);
@@ -262,7 +253,7 @@ it('opens what the system has muted: a device for good or in the situation, at t
 });
 
 describe('several changes that bring one sound', function () {
-    $gaps = fn (Draft $draft, bool $isOnlyOpened = false, string $situation = 'base'): array => readProposals((new Gap(lasting($draft, $situation), $isOnlyOpened))->candidates());
+    $gaps = fn (Draft $draft, bool $isOnlyOpened = false, string $situation = 'base'): array => readProposals((new Gap(troubleOf($draft, situation: $situation), $isOnlyOpened))->candidates());
     $player = fn (): Draft => Draft::rig()->place('pc')->unit('pc', 'streaming-computer', 'pc')->unit('head', 'usb-headset')->unit('music', 'music-player', 'pc')->cable('usb', 'head/usb', 'pc/usb-1')
         ->source('s', 'music/sound')->listener('l', 'head/ear')->wish('s', 'l', 'must');
 
@@ -310,7 +301,7 @@ it('takes a wanted sound for lost that comes more than 6 dB softer, and no other
 describe('what is tried', function () {
     $trials = fn (Draft $draft, int $most = 10): Trials => new Trials(new Hearings($draft->make()), $most);
     $cell = new Cell('s', 'l', 'base');
-    $of = fn (Draft $draft, Remedy $remedy, int $i = 0): Candidate => [...$remedy->candidates(lasting($draft))][$i];
+    $of = fn (Draft $draft, Remedy $remedy, int $i = 0): Candidate => [...$remedy->candidates(troubleOf($draft))][$i];
 
     it('counts once, and mends what it says', function () use ($trials, $cell, $of) {
         $draft = stripped(['mute' => true]);

@@ -7,16 +7,21 @@ use HiddenWire\Core\Checks\Checks;
 use HiddenWire\Core\Checks\Curing;
 use HiddenWire\Core\Checks\Finding;
 use HiddenWire\Core\Checks\Inspection;
+use HiddenWire\Core\Planning\Cell;
 use HiddenWire\Core\Planning\Hearings;
+use HiddenWire\Core\Planning\Trouble;
 use HiddenWire\Core\Rig\Rig;
 use Tests\Support\Draft;
+
+function checkOf(string $code): Check
+{
+    return array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === $code))[0];
+}
 
 /** @return list<Finding> what one check finds in a rig */
 function findingsOf(Draft|Rig $rig, string $code): array
 {
-    $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === $code))[0];
-
-    return Checks::of($check, new Inspection(new Hearings($rig instanceof Draft ? $rig->make() : $rig)));
+    return Checks::of(checkOf($code), new Inspection(new Hearings($rig instanceof Draft ? $rig->make() : $rig)));
 }
 
 /** @return list<string> what one check says of a rig: how bad it is and its sentences */
@@ -25,15 +30,32 @@ function found(Draft|Rig $rig, string $code): array
     return array_map(fn (Finding $one) => "{$one->severity->value}: {$one->sentence}", findingsOf($rig, $code));
 }
 
-/** The elements that the only finding rests on, in order of their names. @return list<string> */
+/** The elements that each finding rests on, in order of their names. @return list<list<string>> */
+function allRestOn(Draft $draft, string $code): array
+{
+    return array_map(function (Finding $one): array {
+        $about = array_map(strval(...), $one->about);
+        sort($about);
+
+        return $about;
+    }, findingsOf($draft, $code));
+}
+
+/** Those of the only finding. @return list<string> */
 function restsOn(Draft $draft, string $code): array
 {
-    $findings = findingsOf($draft, $code);
-    expect($findings)->toHaveCount(1);
-    $about = array_map(strval(...), $findings[0]->about);
-    sort($about);
+    $all = allRestOn($draft, $code);
+    expect($all)->toHaveCount(1);
 
-    return $about;
+    return $all[0];
+}
+
+/** The trouble that a source has at a listener. */
+function troubleOf(Draft $draft, string $source = 's', string $listener = 'l', string $situation = 'base', Rig ...$earlier): Trouble
+{
+    $hearing = $draft->hear($situation);
+
+    return new Trouble(new Cell($source, $listener, $situation), $hearing->pair($source, $listener), $hearing, array_values($earlier));
 }
 
 /** A unit of analog sockets: each a name, a connector, whether it gives, a kind of signal, channels. @param  list<array<int, mixed>>  $sockets */
@@ -73,16 +95,22 @@ function judgedStudio(): Draft
         ->pick('music/sound', ['device' => 'head/usb/play'])->pick('cast/source-1', ['device' => 'head/usb/play', 'tap' => 'playback'])->wish('music', 'viewers', 'must')->wish('music', 'me', 'must');
 }
 
+/** @return list<Finding> what a check finds, with the cures that were tried */
+function curedFindings(Rig $rig, string $code): array
+{
+    $in = new Inspection(new Hearings($rig), wholeCatalogue());
+
+    return (new Curing($in))->of(Checks::of(checkOf($code), $in));
+}
+
 /** The cures of what a check finds, as sentences: each tried, and the finding gone behind it. @return list<string> */
 function curedBy(Draft $draft, string $code): array
 {
-    $in = new Inspection(new Hearings($draft->make()), wholeCatalogue());
-    $check = array_values(array_filter(Checks::all(), fn (Check $one) => $one->code() === $code))[0];
+    $rig = $draft->make();
     $sentences = [];
-    foreach ((new Curing($in))->of(Checks::of($check, $in)) as $finding) {
+    foreach (curedFindings($rig, $code) as $finding) {
         foreach ($finding->cures as $cure) {
-            $left = Checks::of($check, new Inspection(new Hearings($cure->applyTo($in->rig))));
-            expect(array_map(fn (Finding $one) => $one->key(), $left))->not->toContain($finding->key());
+            expect(array_map(fn (Finding $one) => $one->key(), findingsOf($cure->applyTo($rig), $code)))->not->toContain($finding->key());
             $sentences[] = $cure->sentence;
         }
     }
