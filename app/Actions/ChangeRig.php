@@ -165,17 +165,34 @@ final class ChangeRig
     private function apart(Rig $fresh, int $seen, ?int $seenAt, CoreRig $stored, CoreRig $changed): array
     {
         $meanwhile = $this->meanwhile($fresh, $seen);
-        $revision = $seenAt === null ? null : $fresh->revisions()->where('number', $seenAt)->first();
-        // What the page showed may be too old to be read: then nobody can tell whether the two are apart.
-        $shown = $revision === null ? null : Recovery::read($revision);
-        if ($shown === null || array_intersect(
-            Elements::changed($shown, $stored),
-            Elements::changed($stored, $changed),
-        ) !== []) {
+        $theirs = $seenAt === null ? null : $this->changedSince($fresh, $seenAt, $stored);
+        if ($theirs === null || array_intersect($theirs, Elements::changed($stored, $changed)) !== []) {
             throw new StaleEdit($meanwhile);
         }
 
         return $meanwhile;
+    }
+
+    /**
+     * What a rig does not have as a revision had it.
+     *
+     * @return list<string>|null null where the revision is not there, or can't be read any more: then nobody can tell
+     */
+    private function changedSince(Rig $fresh, int $number, CoreRig $stored): ?array
+    {
+        $shown = $fresh->revisions()->where('number', $number)->first();
+        if ($shown === null) {
+            return null;
+        }
+        $now = $fresh->revisions()->where('number', $fresh->at)->sole();
+        // What has a sum is as it was written.
+        $changed = $shown->sum === null || $now->sum === null ? null : Elements::changedIn($shown->document, $now->document);
+        if ($changed !== null) {
+            return $changed;
+        }
+        $was = Recovery::read($shown);
+
+        return $was === null ? null : Elements::changed($was, $stored);
     }
 
     /** @return list<string> in words, the latest first */

@@ -10,7 +10,7 @@ use App\Rigs\StrayWords;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
-use HiddenWire\Core\Rig\Wish;
+use HiddenWire\Core\Signal\ChangedSound;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
@@ -116,21 +116,22 @@ final readonly class MadeChange
         }
         $told = $kept = [];
         $notes = Heard::besides($this->from);
-        $only = $this->onlyWishesOf();
+        $change = new ChangedSound($this->before, $this->after);
         $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
         $builder = new GraphBuilder($this->after);
-        $graphs = $is === null || $near === null || $only === [] ? [] : [$is->id => $near->graph()];
+        $graphs = [];
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
             if ($was === null || $situation->id === $is?->id) {
                 continue;
             }
-            $note = $notes[$situation->id] ?? $this->note($was);
+            $only = $change->in($situation->id);
             if ($only === []) {
-                $kept[$situation->id] = $note;
+                $kept += array_filter([$situation->id => $notes[$situation->id] ?? null]);
 
                 continue;
             }
+            $note = $notes[$situation->id] ?? $this->note($was);
             // What nothing is otherwise about than in the situation that is shown is taken over from there.
             $graph = $graphs[$situation->id] = $builder->build($situation, $near?->graph());
             $hearing = new Hearing($graph, $only, $only === null ? $near : null);
@@ -146,36 +147,13 @@ final readonly class MadeChange
             }
         }
         Heard::keepBesides($this->to, $kept);
-        if ($is !== null && array_diff_key(StrayWords::situations($this->after, $is), $graphs) === []) {
-            StrayWords::of($this->to, $this->after, $is, fn (Situation $situation) => $graphs[$situation->id]);
+        if ($is !== null && $near !== null) {
+            StrayWords::carry($this->from, $this->to, $this->after, $is, $change, fn (Situation $situation) => $situation === $is
+                ? $near->graph()
+                : $graphs[$situation->id] ?? null);
         }
 
         return $told;
-    }
-
-    /** @return list<string>|null the sources whose wishes changed, where nothing else did; null where the sound may have changed */
-    private function onlyWishesOf(): ?array
-    {
-        [$was, $is] = [$this->before, $this->after];
-        // What a unit is called and noted changes no sound.
-        $plain = fn (Unit $unit): Unit => $unit->with(name: '', firmware: '', serial: '', inventory: '', notes: '');
-        $areSameUnits = $was->units === $is->units || array_map($plain, $was->units) == array_map($plain, $is->units);
-        $isSameSound = $was->models === $is->models && $areSameUnits && $was->cables === $is->cables
-            && $was->devices === $is->devices && $was->picks === $is->picks && $was->air === $is->air && $was->places === $is->places
-            && $was->sources === $is->sources && $was->listeners === $is->listeners && $was->situations === $is->situations;
-        if (! $isSameSound) {
-            return null;
-        }
-        $ids = fn (array $wishes): array => array_fill_keys(array_map(spl_object_id(...), $wishes), true);
-        [$old, $new] = [$ids($was->wishes), $ids($is->wishes)];
-
-        return array_values(array_unique(array_map(
-            fn (Wish $wish) => $wish->source,
-            [
-                ...array_filter($was->wishes, fn (Wish $wish) => ! isset($new[spl_object_id($wish)])),
-                ...array_filter($is->wishes, fn (Wish $wish) => ! isset($old[spl_object_id($wish)])),
-            ],
-        )));
     }
 
     private function note(Situation $situation): HearingNote

@@ -28,15 +28,27 @@ final class KeptByState
      */
     public static function of(Rig $at, string $what, \Closure $make): array
     {
-        $key = "{$what}:".StoredRig::stateOf($at);
         /** @var T|null $kept */
-        $kept = Cache::get($key);
-        if (! is_array($kept)) {
+        $kept = self::known($at, $what);
+        if ($kept === null) {
             $kept = $make();
-            Cache::put($key, $kept, self::SECONDS);
+            Cache::put(self::key($at, $what), $kept, self::SECONDS);
         }
 
         return $kept;
+    }
+
+    /** @return array<array-key, mixed>|null the same where it was made; null where nobody has asked */
+    public static function known(Rig $at, string $what): ?array
+    {
+        $kept = Cache::get(self::key($at, $what));
+
+        return is_array($kept) ? $kept : null;
+    }
+
+    private static function key(Rig $at, string $what): string
+    {
+        return "{$what}:".StoredRig::stateOf($at);
     }
 
     /** Once the answer is on its way, every so often. */

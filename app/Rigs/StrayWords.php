@@ -8,6 +8,7 @@ use App\Models\Rig as Record;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Situation;
 use HiddenWire\Core\Rig\Unit;
+use HiddenWire\Core\Signal\ChangedSound;
 use HiddenWire\Core\Signal\SignalGraph;
 use HiddenWire\Core\Signal\Stray;
 
@@ -39,22 +40,59 @@ final class StrayWords
     public static function of(Record $at, Rig $rig, Situation $shown, \Closure $graph): array
     {
         $computers = self::computers($rig);
-        if ($computers === []) {
-            return [];
-        }
-        $situations = self::situations($rig, $shown);
-        $what = $situations === $rig->situations ? 'stray' : "stray:{$shown->id}";
 
-        return KeptByState::of($at, $what, function () use ($computers, $situations, $graph): array {
+        $make = function () use ($computers, $rig, $shown, $graph): array {
             $words = [];
-            foreach ($situations as $situation) {
-                $in = $graph($situation);
-                foreach ($computers as $unit) {
-                    $words[$situation->name][$unit->id] = (new Stray($in, $unit))->words();
-                }
+            foreach (self::situations($rig, $shown) as $situation) {
+                $words[$situation->name] = self::in($graph($situation), $computers);
             }
 
             return $words;
-        });
+        };
+
+        return $computers === [] ? [] : KeptByState::of($at, self::what($rig, $shown), $make);
+    }
+
+    /**
+     * After a change, from the graphs that it has made and from what was known before it; nothing where that is not enough.
+     *
+     * @param  \Closure(Situation): (SignalGraph|null)  $graph
+     */
+    public static function carry(Record $from, Record $to, Rig $rig, Situation $shown, ChangedSound $change, \Closure $graph): void
+    {
+        $computers = self::computers($rig);
+        if ($computers === []) {
+            return;
+        }
+        $known = KeptByState::known($from, self::what($rig, $shown));
+        $words = [];
+        foreach (self::situations($rig, $shown) as $situation) {
+            $isSame = $change->isNone($situation->id);
+            $in = $isSame ? null : $graph($situation);
+            if ($isSame ? ! isset($known[$situation->name]) : $in === null) {
+                return;
+            }
+            $words[$situation->name] = $in === null ? $known[$situation->name] : self::in($in, $computers);
+        }
+        KeptByState::of($to, self::what($rig, $shown), fn (): array => $words);
+    }
+
+    private static function what(Rig $rig, Situation $shown): string
+    {
+        return self::situations($rig, $shown) === $rig->situations ? 'stray' : "stray:{$shown->id}";
+    }
+
+    /**
+     * @param  list<Unit>  $computers
+     * @return array<string, string> by computer
+     */
+    private static function in(SignalGraph $graph, array $computers): array
+    {
+        $words = [];
+        foreach ($computers as $unit) {
+            $words[$unit->id] = (new Stray($graph, $unit))->words();
+        }
+
+        return $words;
     }
 }

@@ -14,6 +14,7 @@ use HiddenWire\Core\Rig\Names;
 use HiddenWire\Core\Rig\Rig;
 use HiddenWire\Core\Rig\Wiring;
 use HiddenWire\Core\Signal\Hearing;
+use HiddenWire\Core\Signal\SignalGraph;
 
 /** What a book is written from: the rig, what is heard of it, and what only its keeper knows (revision, history). */
 final class BookInput
@@ -59,6 +60,12 @@ final class BookInput
     public function hearing(?string $situation = null): Hearing
     {
         return $this->hearings->in($situation ?? $this->rig->base()->id);
+    }
+
+    /** Of the base situation. */
+    public function graph(): SignalGraph
+    {
+        return $this->hearings->graph($this->rig->base()->id);
     }
 
     /** Whether a model is in the catalogue as it is, or as one grows it there. */

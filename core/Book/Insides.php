@@ -61,7 +61,7 @@ final class Insides
             $of->rig->units,
             fn (Unit $one) => $one->place === $computer->place && $of->rig->modelOf($one)->isProgram(),
         );
-        $devices = $of->hearing()->graph()->devices->of($computer->id);
+        $devices = $of->graph()->devices->of($computer->id);
         foreach ($devices as $device) {
             $made->named["device {$device->ref}"] = self::naming($of, $device);
         }

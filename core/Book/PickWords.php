@@ -40,7 +40,7 @@ final class PickWords
             return 'the device of the program';
         }
         $host = $of->rig->hostOf($of->rig->units[$pick->at->unit]->place);
-        $listed = $host === null ? null : $of->hearing()->graph()->devices->of($host->id)[(string) $pick->device] ?? null;
+        $listed = $host === null ? null : $of->graph()->devices->of($host->id)[(string) $pick->device] ?? null;
 
         $also = implode('', array_map(fn ($device) => " and {$of->names->of($device)}", $pick->also));
 

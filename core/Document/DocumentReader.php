@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HiddenWire\Core\Document;
 
 use HiddenWire\Core\Equipment\EquipmentModel;
-use HiddenWire\Core\Rig\Altered;
 use HiddenWire\Core\Rig\Consistency;
 use HiddenWire\Core\Rig\Format\PlainText;
 use HiddenWire\Core\Rig\Format\Reading;
@@ -71,16 +70,11 @@ final class DocumentReader
      */
     public function judgeChange(Rig $rig, Rig $from): void
     {
-        $parts = $rig->parts();
-        $new = [];
-        foreach (Altered::LISTS as $list) {
-            $known = array_fill_keys(array_map(spl_object_id(...), array_values($from->{$list})), true);
-            $new[$list] = array_filter($parts->{$list}, fn (object $thing) => ! isset($known[spl_object_id($thing)]));
-        }
+        $new = $rig->besides($from);
         // A document has a situation.
-        $new['situations'] += [$parts->situations[0]];
+        $new = $new->situations === [] ? $new->with(situations: [$rig->base()]) : $new;
         $in = new Reading(Rigs::VERSION);
-        Rigs::rig()->values(Json::decodeOwn(Json::encode(Rigs::rig()->write($parts->with(...$new)))), $in);
+        Rigs::rig()->values(Json::decodeOwn(Json::encode(Rigs::rig()->write($new))), $in);
         $isTooLong = false;
         foreach (Rigs::rig()->allFields() as $field) {
             $list = $field->type instanceof ListOf ? $field->heldBy($rig) : [];

@@ -45,7 +45,7 @@ final class DeviceCsv implements Exporter
     public static function rows(BookInput $of): array
     {
         $rows = [];
-        foreach ($of->hearing()->graph()->devices->all() as $computer => $devices) {
+        foreach ($of->graph()->devices->all() as $computer => $devices) {
             foreach ($devices as $device) {
                 $rows[] = [$of->rig->units[$computer]->name, ...self::row($device, $of)];
             }

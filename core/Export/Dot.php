@@ -31,7 +31,7 @@ final class Dot implements Exporter
 
     public function write(BookInput $of): string
     {
-        $network = new Network($of->hearing()->graph());
+        $network = new Network($of->graph());
         $units = [];
         foreach ($network->nodes as $id => $node) {
             $units[$node['unit']][] = '    '.self::quoted((string) $id).' [label='.self::quoted($node['label']).'];';

@@ -38,7 +38,7 @@ final class GraphMl implements Exporter
 
     public function write(BookInput $of): string
     {
-        $network = new Network($of->hearing()->graph());
+        $network = new Network($of->graph());
         $lines = [
             '<?xml version="1.0" encoding="UTF-8"?>',
             '<graphml xmlns="http://graphml.graphdrawing.org/xmlns" xmlns:xsi="http://www.w3.org/2001/XMLSchema-instance" '

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\History;
 
-use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\ObjectOf;
@@ -19,10 +18,46 @@ final class Elements
     /** Lists whose things are taken apart further. */
     private const APART = ['units', 'situations'];
 
-    /** @return array<string, string> each element's content by its name, such as `cables/w-07` or `units/mixer/points/ch-1` */
-    public static function of(Rig $rig): array
+    /**
+     * The elements that two rigs do not have alike. Things that both hold as the same object are not looked at, so that a rig costs little
+     * beside the one that it was made from.
+     *
+     * @return list<string>
+     */
+    public static function changed(Rig $before, Rig $after): array
     {
-        $data = (array) json_decode((string) json_encode((new DocumentWriter)->data($rig)), true);
+        return self::differing(self::of(self::besides($before, $after)), self::of(self::besides($after, $before)));
+    }
+
+    /**
+     * The elements that two canonical documents do not have alike, without making rigs of them: that takes ten times as long.
+     *
+     * @return list<string>|null null where one of them was written in an earlier version of the format, in which things are put otherwise
+     */
+    public static function changedIn(string $before, string $after): ?array
+    {
+        $documents = [json_decode($before, true), json_decode($after, true)];
+        foreach ($documents as $data) {
+            if (! is_array($data) || ($data['version'] ?? null) !== Rigs::VERSION) {
+                return null;
+            }
+        }
+
+        return self::differing(self::of($documents[0]), self::of($documents[1]));
+    }
+
+    /** @return array<string, mixed> what a rig's document says, without the things that another rig holds as the same objects */
+    private static function besides(Rig $rig, Rig $other): array
+    {
+        return (array) json_decode((string) json_encode(Rigs::rig()->write($rig->besides($other))), true);
+    }
+
+    /**
+     * @param  array<string, mixed>  $data  a document, decoded
+     * @return array<string, string> each element's content by its name, such as `cables/w-07` or `units/mixer/points/ch-1`
+     */
+    private static function of(array $data): array
+    {
         $elements = ['name' => $data['name'], 'summary' => $data['summary'] ?? '', 'days' => $data['days'] ?? null];
         foreach ($data['models'] as $id => $model) {
             $elements["models/{$id}"] = $model;
@@ -58,13 +93,12 @@ final class Elements
     }
 
     /**
-     * The elements that two rigs do not have alike.
-     *
+     * @param  array<string, string>  $was
+     * @param  array<string, string>  $is
      * @return list<string>
      */
-    public static function changed(Rig $before, Rig $after): array
+    private static function differing(array $was, array $is): array
     {
-        [$was, $is] = [self::of($before), self::of($after)];
         $changed = [
             ...array_diff_key($was, $is),
             ...array_diff_key($is, $was),

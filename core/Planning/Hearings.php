@@ -38,7 +38,8 @@ final class Hearings
         return $this->known[$situation] ?? new Hearing($this->graph($situation), [$source], $this->beforeIn($situation));
     }
 
-    private function graph(string $situation): SignalGraph
+    /** What is heard in, where nothing need be heard. */
+    public function graph(string $situation): SignalGraph
     {
         return $this->graphs[$situation] ??= $this->builder->build(
             $this->rig->situations[$situation],

@@ -57,6 +57,22 @@ final readonly class Altered
         return new self($from, $lists);
     }
 
+    /**
+     * Things that others do not have among them as the same objects.
+     *
+     * @template T of object
+     *
+     * @param  array<array-key, T>  $things
+     * @param  array<array-key, T>  $others
+     * @return list<T>
+     */
+    public static function besides(array $things, array $others): array
+    {
+        $known = array_fill_keys(array_map(spl_object_id(...), array_values($others)), true);
+
+        return array_values(array_filter($things, fn (object $thing) => ! isset($known[spl_object_id($thing)])));
+    }
+
     /** @param  list<string>  $lists */
     public function isAny(array $lists): bool
     {

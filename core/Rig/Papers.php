@@ -39,6 +39,18 @@ final readonly class Papers
             && $this->facts === $other->facts && $this->measures === $other->measures;
     }
 
+    /** What others do not hold as the same objects. */
+    public function besides(self $others): self
+    {
+        return $this->with(
+            reasons: Altered::besides($this->reasons, $others->reasons),
+            steps: Altered::besides($this->steps, $others->steps),
+            accepted: Altered::besides($this->accepted, $others->accepted),
+            facts: Altered::besides($this->facts, $others->facts),
+            measures: Altered::besides($this->measures, $others->measures),
+        );
+    }
+
     /** Without reasons about what is not there any more. */
     public function within(RigParts $parts): self
     {

@@ -219,6 +219,22 @@ final readonly class Rig
         );
     }
 
+    /** Its parts without the things that another rig holds as the same objects: what an edit has made anew. They make no rig. */
+    public function besides(self $other): RigParts
+    {
+        $parts = $this->parts();
+        $new = ['papers' => $this->papers->besides($other->papers), 'models' => array_filter(
+            $parts->models,
+            fn (EquipmentModel $model, int|string $id) => ($other->models[$id] ?? null) !== $model,
+            ARRAY_FILTER_USE_BOTH,
+        )];
+        foreach (array_diff(Altered::LISTS, ['models']) as $list) {
+            $new[$list] = Altered::besides($parts->{$list}, $other->{$list});
+        }
+
+        return $parts->with(...$new);
+    }
+
     /** @return array<string, string> the unit with the operating system, by place */
     private function hosts(): array
     {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSituation;
@@ -117,6 +118,29 @@ dataset('changes', [
 it('touches the elements that it is about, and no other', function (RigEdit $edit, array $elements) {
     expect(Elements::changed(relayRig(), $edit->applyTo(relayRig())))->toEqualCanonicalizing($elements);
 })->with('changes');
+
+it('touches the same elements in the documents, read by nobody', function (RigEdit $edit, array $elements) {
+    $write = fn (Rig $rig): string => (new DocumentWriter)->write($rig);
+    expect(Elements::changedIn($write(relayRig()), $write($edit->applyTo(relayRig()))))->toEqualCanonicalizing($elements);
+})->with('changes');
+
+it('touches the same elements where two rigs have no thing in common', function (RigEdit $edit, array $elements) {
+    $again = fn (Rig $rig): Rig => (new DocumentReader)->read((new DocumentWriter)->write($rig));
+    expect(Elements::changed(relayRig(), $again($edit->applyTo(relayRig()))))->toEqualCanonicalizing($elements);
+})->with('changes');
+
+it('has a model among its elements, by its key', function () {
+    $said = json_decode((new DocumentWriter)->write(relayRig()), flags: JSON_THROW_ON_ERROR);
+    $was = json_encode($said);
+    $said->models->{'headphone-desk'}->name = 'Another desk';
+    expect(Elements::changedIn((string) $was, (string) json_encode($said)))->toBe(['models/headphone-desk']);
+});
+
+it('does not compare documents of which one is of an earlier version, or none', function (string $other) {
+    $now = (new DocumentWriter)->write(relayRig());
+    expect(Elements::changedIn($other, $now))->toBeNull()->and(Elements::changedIn($now, $other))->toBeNull()
+        ->and(Elements::changedIn($now, $now))->toBe([]);
+})->with(['{"format": "hidden-wire/rig", "version": 2, "name": "Night relay"}', '', 'no JSON', '[]']);
 
 it('is told as a person would tell it', function (RigEdit $edit, array $elements, string $heading, string $line) {
     $lines = (new RigDifference(relayRig(), $edit->applyTo(relayRig())))->lines();

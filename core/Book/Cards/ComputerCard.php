@@ -46,7 +46,7 @@ final class ComputerCard implements CardKind
     public static function card(BookInput $of, string $key): Card
     {
         $computer = $of->rig->units[substr($key, strlen('computer/'))];
-        $devices = array_values(array_filter($of->hearing()->graph()->devices->of($computer->id), fn (Device $one) => $one->isConnected));
+        $devices = array_values(array_filter($of->graph()->devices->of($computer->id), fn (Device $one) => $one->isConnected));
         $programs = self::programs($of, $computer);
         $takesLast = $of->rig->modelOf($computer)->takes === Takes::LastPlugged;
         $rename = $format = $default = $disable = $levels = [];
@@ -165,7 +165,7 @@ final class ComputerCard implements CardKind
                 fn ($point) => DeviceNames::of($model, $point->id, null),
                 array_values(array_filter($of->rig->modelOf($program)->points, fn ($point) => $point->device !== null)),
             );
-            $spoils = RunsHere::spoils($of->rig, $computer, $program, $of->hearing()->graph()->devices);
+            $spoils = RunsHere::spoils($of->rig, $computer, $program, $of->graph()->devices);
             $links = array_map(fn ($link) => "{$link->label}: {$link->url}", $program->links);
 
             return new CardStep(

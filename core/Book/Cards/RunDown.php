@@ -83,10 +83,13 @@ final class RunDown implements CardKind
     private static function plugs(BookInput $of): array
     {
         $steps = [];
-        $devices = $of->hearing()->graph()->devices;
         foreach ($of->rig->units as $computer) {
+            if ($of->rig->modelOf($computer)->takes !== Takes::LastPlugged) {
+                continue;
+            }
+            $devices = $of->graph()->devices;
             $leads = [];
-            foreach ($of->rig->modelOf($computer)->takes === Takes::LastPlugged ? $devices->of($computer->id) : [] as $device) {
+            foreach ($devices->of($computer->id) as $device) {
                 $cable = $devices->plugOf($device);
                 if ($cable !== null) {
                     $leads[$cable] = ($leads[$cable] ?? false) || $device->roles !== [];

@@ -49,7 +49,7 @@ final class Computers implements Part
             if (! $of->rig->modelOf($unit)->family->isHost()) {
                 continue;
             }
-            $devices = array_values($of->hearing()->graph()->devices->of($unit->id));
+            $devices = array_values($of->graph()->devices->of($unit->id));
             $programs = ComputerCard::programs($of, $unit);
             $place = $of->rig->places[$unit->place]->name;
             $blocks[] = new Heading($unit->name.($place === $unit->name ? '' : ", {$place}"));
@@ -59,7 +59,7 @@ final class Computers implements Part
                 [1.8, 1.5, 0.9, 1, 1.6, 1.1, 1],
             );
             array_push($blocks, ...Insides::ofComputer($of, $unit));
-            $channels = new ChannelTable($of->hearing()->graph());
+            $channels = new ChannelTable($of->graph());
             foreach (array_filter($devices, $channels->isUseful(...)) as $device) {
                 $blocks[] = new Heading("{$unit->name}: channels of {$device->name()}, {$device->direction->value}");
                 $blocks[] = new Table(
@@ -100,7 +100,7 @@ final class Computers implements Part
     private static function plugged(BookInput $of, Unit $computer): array
     {
         $leads = [];
-        foreach ($of->hearing()->graph()->devices->of($computer->id) as $device) {
+        foreach ($of->graph()->devices->of($computer->id) as $device) {
             foreach ($device->via as ['cable' => $cable]) {
                 $leads[$cable] = true;
             }
