@@ -17,6 +17,7 @@ use App\Rigs\RowLock;
 use App\Rigs\StoredRig;
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Edit\RigEdit;
 use HiddenWire\Core\History\Elements;
 use HiddenWire\Core\Rig\InvalidRig;
@@ -117,11 +118,12 @@ final class ChangeRig
         RigTransaction::do(function () use ($rig, $by, $number, $seen, $id): void {
             $fresh = $this->locked($rig, $seen, $id);
             $old = $fresh->revisions()->where('number', $number)->sole();
+            $stored = StoredRig::load($fresh);
             $this->record(
                 $fresh,
                 $by,
-                StoredRig::load($fresh),
-                $this->content($old),
+                $stored,
+                $this->content($fresh, $stored, $old),
                 "Restored revision {$number}: {$old->what}",
             );
             $this->sent($fresh, $id, "Revision {$number} is back.");
@@ -184,9 +186,8 @@ final class ChangeRig
         if ($shown === null) {
             return null;
         }
-        $now = $fresh->revisions()->where('number', $fresh->at)->sole();
         // What has a sum is as it was written.
-        $changed = $shown->sum === null || $now->sum === null ? null : Elements::changedIn($shown->document, $now->document);
+        $changed = $shown->sum === null ? null : Elements::changedIn($shown->document, StoredRig::document($fresh));
         if ($changed !== null) {
             return $changed;
         }
@@ -207,9 +208,7 @@ final class ChangeRig
     private function record(Rig $rig, User $by, CoreRig $stored, CoreRig $changed, string $what): void
     {
         $number = (int) $rig->revisions()->max('number') + 1;
-        $document = $changed->models === $stored->models
-            ? (new DocumentWriter)->rewrite($changed, $rig->revisions()->where('number', $rig->at)->sole()->document)
-            : (new DocumentWriter)->write($changed);
+        $document = (new DocumentWriter)->rewrite($changed, $stored, StoredRig::document($rig));
         // What can't be read again is not kept.
         (new DocumentReader)->judgeChange($changed, $stored);
         $rig->revisions()->create([
@@ -220,26 +219,37 @@ final class ChangeRig
             'document' => $document,
             ...RigCounts::columnsBefore($rig, $number, $changed),
         ]);
-        $this->put($rig, $stored, $changed, $number);
+        $this->put($rig, $stored, $changed, $number, Revision::sum($document));
+    }
+
+    /**
+     * What a revision says, read beside what the rig is now.
+     *
+     * @throws UnreadableRevision
+     */
+    private function content(Rig $rig, CoreRig $stored, Revision $revision): CoreRig
+    {
+        try {
+            return (new DocumentReader)->readStoredBeside($revision->document, $stored, StoredRig::document($rig));
+        } catch (InvalidDocument) {
+            throw new UnreadableRevision($revision->number);
+        }
     }
 
     /** @throws UnreadableRevision */
-    private function content(Revision $revision): CoreRig
-    {
-        return Recovery::read($revision) ?? throw new UnreadableRevision($revision->number);
-    }
-
     private function goTo(Rig $rig, int $number): void
     {
-        $this->put($rig, StoredRig::load($rig), $this->content($rig->revisions()->where('number', $number)->sole()), $number);
+        $stored = StoredRig::load($rig);
+        $revision = $rig->revisions()->where('number', $number)->sole();
+        $this->put($rig, $stored, $this->content($rig, $stored, $revision), $number, Revision::sum($revision->document));
     }
 
-    private function put(Rig $rig, CoreRig $stored, CoreRig $changed, int $number): void
+    private function put(Rig $rig, CoreRig $stored, CoreRig $changed, int $number, string $sum): void
     {
         RigRows::store($rig->id, $changed, $stored);
         $rig->enter($changed, $number);
-        DB::afterCommit(function () use ($rig, $changed): void {
-            StoredRig::keep($rig, $changed);
+        DB::afterCommit(function () use ($rig, $changed, $sum): void {
+            StoredRig::keep($rig, $changed, $sum);
             ThinRig::ask($rig);
         });
     }

@@ -14,7 +14,6 @@ use HiddenWire\Core\Signal\ChangedSound;
 use HiddenWire\Core\Signal\GraphBuilder;
 use HiddenWire\Core\Signal\HeardPair;
 use HiddenWire\Core\Signal\Hearing;
-use HiddenWire\Core\Signal\HearingNote;
 use HiddenWire\Core\Signal\LostPicks;
 
 /** A change that was made: the rig before and after it, what was done in words, and what somebody else had done since the page was made. */
@@ -79,7 +78,9 @@ final readonly class MadeChange
             return [];
         }
 
-        return $this->note($was)->upTo(Heard::in($this->after, $is, $this->to));
+        $note = Heard::noted($this->from, $was) ?? Heard::in($this->before, $was)->note();
+
+        return $note->upTo(Heard::in($this->after, $is, $this->to));
     }
 
     /** @return array{Situation|null, Situation|null} the situation that is shown, before and after the change */
@@ -118,7 +119,8 @@ final readonly class MadeChange
         $notes = Heard::besides($this->from);
         $change = new ChangedSound($this->before, $this->after);
         $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
-        $builder = new GraphBuilder($this->after);
+        $nearBefore = null;
+        [$before, $builder] = [new GraphBuilder($this->before), new GraphBuilder($this->after)];
         $graphs = [];
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
@@ -131,10 +133,16 @@ final readonly class MadeChange
 
                 continue;
             }
-            $note = $notes[$situation->id] ?? $this->note($was);
-            // What nothing is otherwise about than in the situation that is shown is taken over from there.
-            $graph = $graphs[$situation->id] = $builder->build($situation, $near?->graph());
-            $hearing = new Hearing($graph, $only, $only === null ? $near : null);
+            $note = $notes[$situation->id] ?? Heard::noted($this->from, $was);
+            // What nothing is otherwise about than before, or than in the situation that is shown, is taken over from there.
+            $like = $near;
+            if ($note === null) {
+                $nearBefore ??= Heard::in($this->before, $this->shown($shown)[0] ?? $was);
+                $like = new Hearing($before->build($was, $nearBefore->graph()), null, $nearBefore);
+                $note = $like->note();
+            }
+            $graph = $graphs[$situation->id] = $builder->build($situation, $like?->graph());
+            $hearing = new Hearing($graph, $only, $only === null ? $like : null);
             $kept[$situation->id] = $note->under($hearing->note());
             $new = $note->newAtOdds($hearing);
             if ($new !== []) {
@@ -154,10 +162,5 @@ final readonly class MadeChange
         }
 
         return $told;
-    }
-
-    private function note(Situation $situation): HearingNote
-    {
-        return Heard::noted($this->from, $situation) ?? Heard::in($this->before, $situation)->note();
     }
 }

@@ -51,7 +51,7 @@ final class Recovery
             ]);
             RigRows::store($fresh->id, $content);
             $fresh->enter($content, $number);
-            DB::afterCommit(fn () => StoredRig::keep($fresh, $content));
+            DB::afterCommit(fn () => StoredRig::keep($fresh, $content, Revision::sum($last->document)));
 
             return $revision;
         });

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Rigs;
 
+use App\Models\Revision;
 use App\Models\Rig;
+use HiddenWire\Core\Document\DocumentReader;
+use HiddenWire\Core\Document\DocumentWriter;
 use HiddenWire\Core\Document\InvalidDocument;
 use HiddenWire\Core\Rig\Rig as CoreRig;
 use Illuminate\Database\Connection;
@@ -12,8 +15,9 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A stored rig, ready to compute with. Made from its rows; kept ready for the revision that it was made from, since a page is asked for
- * far more often than a rig is changed.
+ * A stored rig, ready to compute with. Made from its rows; kept ready for the state that it was made from, since a page is asked for far
+ * more often than a rig is changed. Where another web server has changed it since, what is kept catches up by the two revisions: only what
+ * they do not say alike is read.
  */
 final class StoredRig
 {
@@ -22,7 +26,7 @@ final class StoredRig
     /** @var \WeakMap<Connection, string>|null the identity of each connection's database */
     private static ?\WeakMap $identities = null;
 
-    /** @var array{string, CoreRig}|null the last one: name of its state, content */
+    /** @var array{string, CoreRig, string|null}|null the last one: name of its state, content, sum of its document */
     private static ?array $last = null;
 
     /** @throws InvalidDocument when its rows are no rig; the record is marked so */
@@ -33,10 +37,15 @@ final class StoredRig
             return self::$last[1];
         }
         $kept = Packed::get(self::key($rig));
-        if (is_array($kept) && ($kept['state'] ?? null) === $state && $kept['rig'] instanceof CoreRig) {
-            self::$last = [$state, $kept['rig']];
+        $kept = is_array($kept) && ($kept['rig'] ?? null) instanceof CoreRig ? $kept : null;
+        if ($kept !== null && ($kept['state'] ?? null) === $state) {
+            self::$last = [$state, $kept['rig'], $kept['sum'] ?? null];
 
             return $kept['rig'];
+        }
+        $made = $kept === null ? null : self::caughtUp($rig, $kept['rig'], $kept['at'] ?? null, $kept['sum'] ?? null);
+        if ($made !== null) {
+            return $made;
         }
         try {
             $made = RigFromRows::rig($rig);
@@ -45,17 +54,63 @@ final class StoredRig
 
             throw $e;
         }
-        self::keep($rig, $made);
+        self::keep($rig, $made, Revision::sum((new DocumentWriter)->write($made)));
 
         return $made;
     }
 
-    /** Keeps a rig ready for the state that its record is in: what its rows hold. */
-    public static function keep(Rig $rig, CoreRig $content): void
+    /**
+     * Keeps a rig ready for the state that its record is in: what its rows hold.
+     *
+     * @param  string  $sum  of its document, which it catches up from where its revision has the same
+     */
+    public static function keep(Rig $rig, CoreRig $content, string $sum): void
     {
-        self::$last = [self::stateOf($rig), $content];
+        self::$last = [self::stateOf($rig), $content, $sum];
         KeptByState::tidyNowAndThen();
-        Packed::put(self::key($rig), ['state' => self::stateOf($rig), 'rig' => $content], self::SECONDS);
+        Packed::put(
+            self::key($rig),
+            ['state' => self::stateOf($rig), 'rig' => $content, 'at' => $rig->at, 'sum' => $sum],
+            self::SECONDS,
+        );
+    }
+
+    /**
+     * The canonical document of what {@see load()} gives: that of its revision, where this says what the rows do.
+     *
+     * @throws InvalidDocument when its rows are no rig
+     */
+    public static function document(Rig $rig): string
+    {
+        $stored = self::load($rig);
+        $sum = self::$last[2] ?? null;
+        $revision = $sum === null ? null : $rig->revisions()->where('number', $rig->at)->first();
+
+        return $revision?->sum === $sum && $revision !== null ? $revision->document : (new DocumentWriter)->write($stored);
+    }
+
+    /**
+     * What a rig is now, from what it was at a revision; null where that is not as it was then, or can't be told.
+     *
+     * @param  string|null  $sum  of the document at that revision
+     */
+    private static function caughtUp(Rig $rig, CoreRig $was, ?int $at, ?string $sum): ?CoreRig
+    {
+        $revisions = $rig->revisions()->whereIn('number', [$at, $rig->at])->get()->keyBy('number');
+        $before = $revisions[$at] ?? null;
+        $now = $revisions[$rig->at] ?? null;
+        // What was never packed has no sum. Numbers come again after a backup is restored; what they stand for then has another one.
+        if ($sum === null || $now?->sum === null || $before?->sum !== $sum) {
+            return null;
+        }
+        try {
+            $made = (new DocumentReader)->readStoredBeside($now->document, $was, $before->document);
+        } catch (InvalidDocument) {
+            return null;
+        }
+        self::keep($rig, $made, $now->sum);
+
+        return $made;
     }
 
     /**

@@ -15,42 +15,27 @@ use HiddenWire\Core\Rig\Rig;
  */
 final class DocumentWriter
 {
-    private const MODELS = "\n  \"models\": ";
-
-    private const UNITS = ",\n  \"units\": ";
-
     public function write(Rig $rig): string
     {
         return Json::encode($this->data($rig));
     }
 
     /**
-     * Writes a rig anew of which only the models are as they were: half of a document is models, and few changes touch them.
+     * Writes a rig that was made from another: what both hold alike, half of a document and more, is taken over from its text.
      *
-     * @param  string  $before  the canonical document of a rig with the same models
+     * @param  string  $before  the canonical document of the other
      */
-    public function rewrite(Rig $rig, string $before): string
+    public function rewrite(Rig $rig, Rig $from, string $before): string
     {
-        // In canonical text a line break and two spaces begin a key of the document itself, and nothing else.
-        $start = strpos($before, self::MODELS);
-        $end = strpos($before, self::UNITS);
-        if ($start === false || $end === false) {
-            return $this->write($rig);
+        $was = CanonicalText::of($before);
+        $as = [];
+        foreach ($was === null ? [] : Rigs::rig()->allFields() as $field) {
+            if (isset($was->says[$field->key]) && $field->heldBy($rig) === $field->heldBy($from)) {
+                $as[$field->key] = new Verbatim($was->says[$field->key]);
+            }
         }
-        $start += strlen(self::MODELS);
 
-        return Json::encode(Rigs::rig()->write($rig, as: ['models' => new Verbatim(substr($before, $start, $end - $start))]));
-    }
-
-    /** A canonical document with no models in it. */
-    public static function withoutModels(string $document): string
-    {
-        $start = strpos($document, self::MODELS);
-        $end = strpos($document, self::UNITS);
-
-        return $start === false || $end === false
-            ? $document
-            : substr($document, 0, $start + strlen(self::MODELS)).'{}'.substr($document, $end);
+        return Json::encode(Rigs::rig()->write($rig, as: $as));
     }
 
     /** @return array<string, mixed> the document as plain data: arrays for lists and objects, `\stdClass` for maps and empty objects */

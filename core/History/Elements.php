@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HiddenWire\Core\History;
 
+use HiddenWire\Core\Document\CanonicalText;
 use HiddenWire\Core\Rig\Format\Things\Rigs;
 use HiddenWire\Core\Rig\Format\Types\ListOf;
 use HiddenWire\Core\Rig\Format\Types\ObjectOf;
@@ -33,17 +34,24 @@ final class Elements
      * The elements that two canonical documents do not have alike, without making rigs of them: that takes ten times as long.
      *
      * @return list<string>|null null where one of them was written in an earlier version of the format, in which things are put otherwise
+     *
+     * @throws \JsonException where a text is broken
      */
     public static function changedIn(string $before, string $after): ?array
     {
-        $documents = [json_decode($before, true), json_decode($after, true)];
-        foreach ($documents as $data) {
-            if (! is_array($data) || ($data['version'] ?? null) !== Rigs::VERSION) {
-                return null;
+        $was = CanonicalText::of($before);
+        $is = CanonicalText::of($after);
+        if ($was === null || $is === null) {
+            return null;
+        }
+        $said = [[], []];
+        foreach ($was->differing($is) as $key) {
+            foreach ([$was, $is] as $i => $text) {
+                $said[$i] += isset($text->says[$key]) ? [$key => $text->decoded($key, areArrays: true)] : [];
             }
         }
 
-        return self::differing(self::of($documents[0]), self::of($documents[1]));
+        return self::differing(self::of($said[0]), self::of($said[1]));
     }
 
     /** @return array<string, mixed> what a rig's document says, without the things that another rig holds as the same objects */
@@ -53,16 +61,16 @@ final class Elements
     }
 
     /**
-     * @param  array<string, mixed>  $data  a document, decoded
+     * @param  array<string, mixed>  $data  a document, decoded, or some keys of it
      * @return array<string, string> each element's content by its name, such as `cables/w-07` or `units/mixer/points/ch-1`
      */
     private static function of(array $data): array
     {
-        $elements = ['name' => $data['name'], 'summary' => $data['summary'] ?? '', 'days' => $data['days'] ?? null];
-        foreach ($data['models'] as $id => $model) {
+        $elements = ['name' => $data['name'] ?? '', 'summary' => $data['summary'] ?? '', 'days' => $data['days'] ?? null];
+        foreach ($data['models'] ?? [] as $id => $model) {
             $elements["models/{$id}"] = $model;
         }
-        foreach ($data['units'] as $unit) {
+        foreach ($data['units'] ?? [] as $unit) {
             foreach ($unit['settings'] ?? [] as $kind => $settings) {
                 foreach ($settings as $key => $set) {
                     $elements["units/{$unit['id']}/{$kind}/{$key}"] = $set;
@@ -71,7 +79,7 @@ final class Elements
             unset($unit['settings']);
             $elements["units/{$unit['id']}"] = $unit;
         }
-        foreach ($data['situations'] as $situation) {
+        foreach ($data['situations'] ?? [] as $situation) {
             foreach ($situation['changes'] as $change) {
                 $isPick = array_intersect_key($change['set'], array_flip(['device', 'default', 'channels', 'mode', 'also'])) !== [];
                 $elements["situations/{$situation['id']}/{$change['at']}".($isPick ? ' pick' : '')] = $change['set'];

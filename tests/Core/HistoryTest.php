@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use HiddenWire\Core\Document\DocumentReader;
 use HiddenWire\Core\Document\DocumentWriter;
+use HiddenWire\Core\Document\Json;
 use HiddenWire\Core\Edit\AddListener;
 use HiddenWire\Core\Edit\AddPlace;
 use HiddenWire\Core\Edit\AddSituation;
@@ -130,10 +131,10 @@ it('touches the same elements where two rigs have no thing in common', function 
 })->with('changes');
 
 it('has a model among its elements, by its key', function () {
-    $said = json_decode((new DocumentWriter)->write(relayRig()), flags: JSON_THROW_ON_ERROR);
-    $was = json_encode($said);
+    $was = (new DocumentWriter)->write(relayRig());
+    $said = Json::decode($was);
     $said->models->{'headphone-desk'}->name = 'Another desk';
-    expect(Elements::changedIn((string) $was, (string) json_encode($said)))->toBe(['models/headphone-desk']);
+    expect(Elements::changedIn($was, Json::encode($said)))->toBe(['models/headphone-desk']);
 });
 
 it('does not compare documents of which one is of an earlier version, or none', function (string $other) {
