@@ -43,7 +43,9 @@ final class StoredRig
 
             return $kept['rig'];
         }
-        $made = $kept === null ? null : self::caughtUp($rig, $kept['rig'], $kept['at'] ?? null, $kept['sum'] ?? null);
+        // Another build may hold a rig in another way.
+        $isOfThisBuild = ($kept['build'] ?? null) === CoreBuild::stamp();
+        $made = $kept !== null && $isOfThisBuild ? self::caughtUp($rig, $kept['rig'], $kept['at'], $kept['sum']) : null;
         if ($made !== null) {
             return $made;
         }
@@ -70,7 +72,7 @@ final class StoredRig
         KeptByState::tidyNowAndThen();
         Packed::put(
             self::key($rig),
-            ['state' => self::stateOf($rig), 'rig' => $content, 'at' => $rig->at, 'sum' => $sum],
+            ['state' => self::stateOf($rig), 'build' => CoreBuild::stamp(), 'rig' => $content, 'at' => $rig->at, 'sum' => $sum],
             self::SECONDS,
         );
     }
@@ -92,15 +94,15 @@ final class StoredRig
     /**
      * What a rig is now, from what it was at a revision; null where that is not as it was then, or can't be told.
      *
-     * @param  string|null  $sum  of the document at that revision
+     * @param  string  $sum  of the document at that revision
      */
-    private static function caughtUp(Rig $rig, CoreRig $was, ?int $at, ?string $sum): ?CoreRig
+    private static function caughtUp(Rig $rig, CoreRig $was, int $at, string $sum): ?CoreRig
     {
         $revisions = $rig->revisions()->whereIn('number', [$at, $rig->at])->get()->keyBy('number');
         $before = $revisions[$at] ?? null;
         $now = $revisions[$rig->at] ?? null;
         // What was never packed has no sum. Numbers come again after a backup is restored; what they stand for then has another one.
-        if ($sum === null || $now?->sum === null || $before?->sum !== $sum) {
+        if ($now?->sum === null || $before?->sum !== $sum) {
             return null;
         }
         try {

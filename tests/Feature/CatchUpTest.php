@@ -93,6 +93,12 @@ it('reads the rows where a revision is not what was kept, or is broken', functio
     'the last one is no document' => fn (Rig $rig) => $rig->revisions()->where('number', 2)->update(['packed' => 'nonsense']),
 ]);
 
+it('reads the rows where another build has kept the rig', function () {
+    ($this->elsewhere)(fn () => ($this->change)(new Unplug('w-20')));
+    Cache::put($this->key, igbinary_serialize(['build' => 'another'] + igbinary_unserialize(Cache::get($this->key))), 3600);
+    expect(($this->loaded)())->toBe([($this->rows)(), 1]);
+});
+
 it('goes by the rows where the last revision says something else', function () {
     Cable::query()->where('rig_id', $this->rig->id)->where('key', 'w-20')->update(['label' => 'By hand']);
     Cache::forget($this->key);
