@@ -108,7 +108,7 @@ it('would find a page that is out of date', function () {
     ($this->at)();
     // A rig that is another one though its state is not: nothing that a page's name could know.
     $record = $this->rig->fresh();
-    StoredRig::keep($record, (new DescribeRig('Another name', ''))->applyTo(StoredRig::load($record)));
+    StoredRig::keep($record, (new DescribeRig('Another name', ''))->applyTo(StoredRig::load($record)), '');
     $this->withoutExceptionHandling()->actingAs($this->owner)->get("/rigs/{$this->rig->id}/wishes");
 })->throws(LogicException::class, 'out of date');
 
