@@ -94,7 +94,11 @@ test('everything goes by keyboard', async ({ page }) => {
         await page.waitForURL(new RegExp(`depth=${depth}`));
         await expect(page.locator('[data-map][data-ready]')).toBeVisible({ timeout: 60000 });
     }
-    const scale = () => page.locator('svg.map').evaluate((svg) => svg.getBoundingClientRect().width);
+    // What a key does to the map is drawn with the next frame.
+    const scale = () => page.locator('svg.map').evaluate(async (svg) => {
+        await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+        return svg.getBoundingClientRect().width;
+    });
     await page.keyboard.press('f');
     const before = await scale();
     await page.keyboard.press('+');
