@@ -29,6 +29,9 @@ final class StoredRig
     /** @var array{string, CoreRig, string|null}|null the last one: name of its state, content, sum of its document */
     private static ?array $last = null;
 
+    /** @var array{string, string}|null the last document that was asked for: name of its state, text */
+    private static ?array $document = null;
+
     /** @throws InvalidDocument when its rows are no rig; the record is marked so */
     public static function load(Rig $rig): CoreRig
     {
@@ -44,8 +47,7 @@ final class StoredRig
             return $kept['rig'];
         }
         // Another build may hold a rig in another way.
-        $isOfThisBuild = ($kept['build'] ?? null) === CoreBuild::stamp();
-        $made = $kept !== null && $isOfThisBuild ? self::caughtUp($rig, $kept['rig'], $kept['at'], $kept['sum']) : null;
+        $made = ($kept['build'] ?? null) === CoreBuild::stamp() ? self::caughtUp($rig, $kept['rig'], $kept['at'], $kept['sum']) : null;
         if ($made !== null) {
             return $made;
         }
@@ -85,10 +87,15 @@ final class StoredRig
     public static function document(Rig $rig): string
     {
         $stored = self::load($rig);
-        $sum = self::$last[2] ?? null;
-        $revision = $sum === null ? null : $rig->revisions()->where('number', $rig->at)->first();
+        $state = self::stateOf($rig);
+        if (self::$document !== null && self::$document[0] === $state) {
+            return self::$document[1];
+        }
+        $revision = $rig->revisions()->where('number', $rig->at)->first();
+        $text = $revision !== null && $revision->sum === (self::$last[2] ?? '') ? $revision->document : '';
+        self::$document = [$state, $text === '' ? (new DocumentWriter)->write($stored) : $text];
 
-        return $revision?->sum === $sum && $revision !== null ? $revision->document : (new DocumentWriter)->write($stored);
+        return self::$document[1];
     }
 
     /**
