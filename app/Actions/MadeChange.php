@@ -109,7 +109,7 @@ final readonly class MadeChange
     /** @return list<string> what is not as wished any more in situations that the page does not show */
     private function elsewhere(?string $shown): array
     {
-        $is = $this->after->situation($shown) ?? $this->after->situation();
+        [$shownBefore, $is] = $this->shown($shown);
         $situations = count($this->after->situations);
         if (count($this->after->units) * $situations > self::HEARD_ELSEWHERE
             || count($this->after->sources) * count($this->after->listeners) * $situations > self::CELLS_ELSEWHERE) {
@@ -120,7 +120,8 @@ final readonly class MadeChange
         $change = new ChangedSound($this->before, $this->after);
         $near = $is === null ? null : Heard::in($this->after, $is, $this->to);
         $nearBefore = null;
-        [$before, $builder] = [new GraphBuilder($this->before), new GraphBuilder($this->after)];
+        $builderBefore = new GraphBuilder($this->before);
+        $builder = new GraphBuilder($this->after);
         $graphs = [];
         foreach ($this->after->situations as $situation) {
             $was = $this->before->situations[$situation->id] ?? null;
@@ -137,8 +138,8 @@ final readonly class MadeChange
             // What nothing is otherwise about than before, or than in the situation that is shown, is taken over from there.
             $like = $near;
             if ($note === null) {
-                $nearBefore ??= Heard::in($this->before, $this->shown($shown)[0] ?? $was);
-                $like = new Hearing($before->build($was, $nearBefore->graph()), null, $nearBefore);
+                $nearBefore ??= Heard::in($this->before, $shownBefore ?? $was);
+                $like = new Hearing($builderBefore->build($was, $nearBefore->graph()), null, $nearBefore);
                 $note = $like->note();
             }
             $graph = $graphs[$situation->id] = $builder->build($situation, $like?->graph());
@@ -146,12 +147,7 @@ final readonly class MadeChange
             $kept[$situation->id] = $note->under($hearing->note());
             $new = $note->newAtOdds($hearing);
             if ($new !== []) {
-                $names = array_map(
-                    fn (HeardPair $pair) => "{$pair->source->name} at {$pair->listener->name}",
-                    array_slice($new, 0, self::NAMED),
-                );
-                $more = count($new) - count($names);
-                $told[] = "{$situation->name}: ".implode(', ', $names).($more > 0 ? " and {$more} more" : '');
+                $told[] = "{$situation->name}: ".self::named($new);
             }
         }
         Heard::keepBesides($this->to, $kept);
@@ -162,5 +158,17 @@ final readonly class MadeChange
         }
 
         return $told;
+    }
+
+    /** @param  non-empty-list<HeardPair>  $pairs */
+    private static function named(array $pairs): string
+    {
+        $names = array_map(
+            fn (HeardPair $pair) => "{$pair->source->name} at {$pair->listener->name}",
+            array_slice($pairs, 0, self::NAMED),
+        );
+        $more = count($pairs) - count($names);
+
+        return implode(', ', $names).($more > 0 ? " and {$more} more" : '');
     }
 }
